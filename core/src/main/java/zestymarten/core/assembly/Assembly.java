@@ -1,0 +1,146 @@
+package zestymarten.core.assembly;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * A design: what the wiring should be. Immutable. Conductors have unique names; every pin that a conductor names belongs
+ * to a connector of the assembly; other terminals are joints or the frame. Two conductors may share a cavity.
+ *
+ * @param name what it is called, 1 to 120 characters
+ * @param connectors in the order in which they are drawn
+ * @param conductors in design order, which is the order of tests and of findings
+ */
+public record Assembly(String name, Kind kind, String note, List<Connector> connectors, List<Conductor> conductors) {
+    /** The most conductors that one assembly may have. */
+    public static final int MOST_CONDUCTORS = 10_000;
+
+    private static final int LONGEST_NAME = 120;
+
+    public Assembly {
+        connectors = List.copyOf(connectors);
+        conductors = List.copyOf(conductors);
+        if (name.isBlank() || name.length() > LONGEST_NAME) {
+            throw new IllegalArgumentException("An assembly's name must have 1 to " + LONGEST_NAME + " characters.");
+        }
+        if (conductors.size() > MOST_CONDUCTORS) {
+            throw new IllegalArgumentException(
+                    "An assembly has at most " + MOST_CONDUCTORS + " conductors, not " + conductors.size() + ".");
+        }
+        Set<Terminal> pins = new HashSet<>();
+        Set<String> references = new HashSet<>();
+        for (Connector connector : connectors) {
+            if (!references.add(connector.id())) {
+                throw new IllegalArgumentException("Connector " + connector.id() + " is named twice.");
+            }
+            pins.addAll(connector.terminals());
+        }
+        Set<String> names = new HashSet<>();
+        for (Conductor conductor : conductors) {
+            if (!names.add(conductor.id())) {
+                throw new IllegalArgumentException("Conductor '" + conductor.id() + "' is named twice.");
+            }
+            for (Terminal end : List.of(conductor.from(), conductor.to())) {
+                if (end.isPin() && !pins.contains(end)) {
+                    throw new IllegalArgumentException("Conductor '" + conductor.id() + "' ends at " + end
+                            + ", which no connector of the assembly has.");
+                }
+            }
+        }
+    }
+
+    /**
+     * An assembly from its conductors alone: connectors and pins appear in order of first use, each connector as a line
+     * of cavities, unless a face is given for it. A face with more cavities than the pins in use gains empty cavities,
+     * named by the free numbers from 1 up. Pins that are all numbers are put in numeric order.
+     *
+     * @throws IllegalArgumentException if a face has fewer cavities than its connector has pins in use
+     */
+    public static Assembly of(
+            String name, Kind kind, String note, List<Conductor> conductors, Map<String, Face> faces) {
+        Map<String, LinkedHashSet<String>> used = new LinkedHashMap<>();
+        for (Conductor conductor : conductors) {
+            for (Terminal end : List.of(conductor.from(), conductor.to())) {
+                if (end.isPin()) {
+                    used.computeIfAbsent(end.connector(), any -> new LinkedHashSet<>())
+                            .add(end.pin());
+                }
+            }
+        }
+        List<Connector> connectors = new ArrayList<>();
+        used.forEach((id, pins) -> {
+            Face face = faces.getOrDefault(id, Face.line(Math.min(Face.MOST, pins.size())));
+            connectors.add(new Connector(id, "", face, inOrder(filled(pins, face.cavities()))));
+        });
+        return new Assembly(name, kind, note, connectors, conductors);
+    }
+
+    private static LinkedHashSet<String> filled(LinkedHashSet<String> used, int cavities) {
+        LinkedHashSet<String> pins = new LinkedHashSet<>(used);
+        for (int number = 1; pins.size() < cavities; number++) {
+            pins.add(Integer.toString(number));
+        }
+        return pins;
+    }
+
+    private static List<String> inOrder(Set<String> pins) {
+        boolean numbers = pins.stream().allMatch(pin -> pin.matches("[0-9]{1,9}"));
+        return numbers
+                ? pins.stream()
+                        .sorted(java.util.Comparator.comparingInt(Integer::parseInt))
+                        .toList()
+                : List.copyOf(pins);
+    }
+
+    /** The connector of that reference. */
+    public Optional<Connector> connector(String id) {
+        return connectors.stream().filter(each -> each.id().equals(id)).findFirst();
+    }
+
+    /** Every terminal: pins in cavity order, then joints in order of first use, then the frame. */
+    public List<Terminal> terminals() {
+        LinkedHashSet<Terminal> all = new LinkedHashSet<>();
+        connectors.forEach(connector -> all.addAll(connector.terminals()));
+        all.addAll(joints());
+        all.add(Terminal.FRAME);
+        return List.copyOf(all);
+    }
+
+    /** Nodes on the way that are no pins: splices, crimps, screws; in order of first use. */
+    public List<Terminal> joints() {
+        return conductors.stream()
+                .flatMap(conductor -> List.of(conductor.from(), conductor.to()).stream())
+                .filter(end -> !end.isPin() && !end.isFrame())
+                .distinct()
+                .toList();
+    }
+
+    /** Conductors at each terminal, in design order; terminals without one are absent. */
+    public Map<Terminal, List<Conductor>> byTerminal() {
+        Map<Terminal, List<Conductor>> at = new HashMap<>();
+        for (Conductor conductor : conductors) {
+            at.computeIfAbsent(conductor.from(), any -> new ArrayList<>()).add(conductor);
+            at.computeIfAbsent(conductor.to(), any -> new ArrayList<>()).add(conductor);
+        }
+        return at;
+    }
+
+    /** Cavities that no conductor uses, in drawing order. */
+    public List<Terminal> emptyCavities() {
+        Set<Terminal> used = conductors.stream()
+                .flatMap(conductor -> List.of(conductor.from(), conductor.to()).stream())
+                .collect(Collectors.toSet());
+        return connectors.stream()
+                .flatMap(connector -> connector.terminals().stream())
+                .filter(terminal -> !used.contains(terminal))
+                .toList();
+    }
+}

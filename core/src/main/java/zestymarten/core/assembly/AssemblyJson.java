@@ -1,0 +1,80 @@
+package zestymarten.core.assembly;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Writes an assembly in the open format {@code zesty-marten/assembly}, version 1. Members that are not known are left out. */
+public final class AssemblyJson {
+    private static final JsonMapper MAPPER =
+            JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+
+    private AssemblyJson() {}
+
+    /** The whole design as indented JSON. */
+    public static String write(Assembly assembly) {
+        Map<String, Object> root = new LinkedHashMap<>();
+        root.put("format", "zesty-marten/assembly");
+        root.put("version", 1);
+        root.put("name", assembly.name());
+        root.put("kind", assembly.kind().code());
+        root.put("note", assembly.note());
+        root.put(
+                "connectors",
+                assembly.connectors().stream().map(AssemblyJson::connector).toList());
+        root.put(
+                "joints",
+                assembly.joints().stream()
+                        .map(joint -> Map.of("id", joint.name(), "kind", "splice"))
+                        .toList());
+        root.put(
+                "conductors",
+                assembly.conductors().stream().map(AssemblyJson::conductor).toList());
+        return MAPPER.writeValueAsString(root);
+    }
+
+    private static Map<String, Object> connector(Connector connector) {
+        Map<String, Object> face = new LinkedHashMap<>();
+        face.put("shape", connector.face().shape().code());
+        face.put("rows", connector.face().rows());
+        face.put("columns", connector.face().columns());
+        Map<String, Object> members = new LinkedHashMap<>();
+        members.put("id", connector.id());
+        members.put("name", connector.name());
+        members.put("face", face);
+        members.put("pins", List.copyOf(connector.pins()));
+        return members;
+    }
+
+    private static Map<String, Object> conductor(Conductor conductor) {
+        Map<String, Object> members = new LinkedHashMap<>();
+        members.put("id", conductor.id());
+        members.put("from", conductor.from().name());
+        members.put("to", conductor.to().name());
+        conductor.colour().ifPresent(colour -> members.put("colour", colour.text()));
+        conductor.function().ifPresent(function -> members.put("function", function));
+        put(members, "length_m", conductor.lengthM());
+        put(members, "area_mm2", conductor.areaMm2());
+        members.put("metal", conductor.metal().code());
+        members.put("class", classMember(conductor.strandClass()));
+        conductor.zone().ifPresent(zone -> members.put("zone", zone));
+        put(members, "current_a", conductor.current());
+        members.put("spare", conductor.spare());
+        put(members, "max_ohm", conductor.maxOhm());
+        put(members, "min_ohm", conductor.minOhm());
+        conductor.note().ifPresent(note -> members.put("note", note));
+        return members;
+    }
+
+    /** The classes of IEC 60228 are numbers in JSON, {@code vehicle} is a text. */
+    private static Object classMember(StrandClass strandClass) {
+        return strandClass == StrandClass.VEHICLE ? strandClass.code() : Integer.valueOf(strandClass.code());
+    }
+
+    private static void put(Map<String, Object> members, String name, OptionalDouble value) {
+        value.ifPresent(number -> members.put(name, number));
+    }
+}

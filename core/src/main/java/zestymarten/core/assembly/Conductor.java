@@ -1,0 +1,96 @@
+package zestymarten.core.assembly;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * A wire from terminal to terminal, with what is known of it. The {@code from} end is the one that stays put when ends
+ * change places. Lengths above 0 to 100 km, sections above 0 to 2000 mm², currents 0 to 20 kA, limits above 0 ohm.
+ *
+ * @param id its name on the drawing, unique in the assembly
+ * @param current amperes it carries; empty for a signal, for which a tone may do
+ */
+public record Conductor(
+        String id,
+        Terminal from,
+        Terminal to,
+        Optional<Colour> colour,
+        Optional<String> function,
+        OptionalDouble lengthM,
+        OptionalDouble areaMm2,
+        Metal metal,
+        StrandClass strandClass,
+        Optional<String> zone,
+        OptionalDouble current,
+        boolean spare,
+        OptionalDouble maxOhm,
+        OptionalDouble minOhm,
+        Optional<String> note) {
+
+    static final double LONGEST_M = 100_000;
+    static final double THICKEST_MM2 = 2000;
+    static final double MOST_AMPERES = 20_000;
+    static final double MOST_OHM = 1e9;
+
+    public Conductor {
+        if (id.isBlank()) {
+            throw new IllegalArgumentException("A conductor must have a name.");
+        }
+        if (from.equals(to)) {
+            throw new IllegalArgumentException("Conductor '" + id + "' runs from " + from + " to itself.");
+        }
+        require(id, "length", lengthM, LONGEST_M, "m");
+        require(id, "section", areaMm2, THICKEST_MM2, "mm²");
+        require(id, "highest resistance", maxOhm, MOST_OHM, "ohm");
+        require(id, "lowest resistance", minOhm, MOST_OHM, "ohm");
+        if (current.isPresent() && !(current.getAsDouble() >= 0 && current.getAsDouble() <= MOST_AMPERES)) {
+            throw new IllegalArgumentException("Conductor '" + id + "': current (" + current.getAsDouble()
+                    + " A) must be from 0 to " + MOST_AMPERES + " A.");
+        }
+        if (maxOhm.isPresent() && minOhm.isPresent() && minOhm.getAsDouble() > maxOhm.getAsDouble()) {
+            throw new IllegalArgumentException("Conductor '" + id + "': lowest resistance (" + minOhm.getAsDouble()
+                    + " ohm) must not be above the highest (" + maxOhm.getAsDouble() + " ohm).");
+        }
+    }
+
+    private static void require(String id, String what, OptionalDouble value, double most, String unit) {
+        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
+            throw new IllegalArgumentException("Conductor '" + id + "': " + what + " (" + value.getAsDouble() + " "
+                    + unit + ") must be above 0 and at most " + most + " " + unit
+                    + ". Leave it empty if it is not known.");
+        }
+    }
+
+    /** A conductor of which only the ends are known. */
+    public static Conductor between(String id, Terminal from, Terminal to) {
+        return new Conductor(
+                id,
+                from,
+                to,
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Metal.COPPER,
+                StrandClass.FIVE,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                false,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.empty());
+    }
+
+    /** Whether a tone alone must not pass it: it carries a current. */
+    public boolean carriesCurrent() {
+        return current.orElse(0) > 0;
+    }
+
+    /** The terminal at the other end from the one given, which must be one of the two. */
+    public Terminal otherEnd(Terminal end) {
+        if (!end.equals(from) && !end.equals(to)) {
+            throw new IllegalArgumentException("Terminal " + end + " is no end of conductor '" + id + "'.");
+        }
+        return end.equals(from) ? to : from;
+    }
+}

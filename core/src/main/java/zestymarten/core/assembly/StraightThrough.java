@@ -1,0 +1,108 @@
+package zestymarten.core.assembly;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zestymarten.core.quantity.Problem;
+
+/**
+ * The quick way to a wiring: a cable whose core i runs from pin i of one connector to pin i of the other.
+ *
+ * @param cores 1 to 200
+ * @param from reference of the connector at the near end
+ * @param to reference of the connector at the far end
+ * @param colours as written, separated by spaces or commas; repeated when there are fewer than cores, empty for none
+ */
+public record StraightThrough(
+        int cores,
+        String from,
+        String to,
+        OptionalDouble lengthM,
+        OptionalDouble areaMm2,
+        Metal metal,
+        StrandClass strandClass,
+        OptionalDouble current,
+        String colours) {
+
+    /** The most cores that the quick way makes. */
+    public static final int MOST_CORES = 200;
+
+    /** Everything that stands in the way of making the cable; empty if nothing does. */
+    public List<Problem> problems() {
+        List<Problem> found = new ArrayList<>();
+        if (cores < 1 || cores > MOST_CORES) {
+            found.add(new Problem("cores", "Read " + cores + "; expected 1 to " + MOST_CORES + "."));
+        }
+        for (var end : Map.of("from", from, "to", to).entrySet()) {
+            if (end.getValue().indexOf('.') >= 0
+                    || !Terminal.isName(end.getValue())
+                    || end.getValue().equals("FRAME")) {
+                found.add(new Problem(
+                        end.getKey(), "Read '" + end.getValue() + "'; expected a connector's reference such as J1."));
+            }
+        }
+        if (from.equals(to)) {
+            found.add(new Problem("to", "Read '" + to + "' at both ends; expected two different connectors."));
+        }
+        range(found, "length_m", lengthM, Conductor.LONGEST_M, "m");
+        range(found, "area_mm2", areaMm2, Conductor.THICKEST_MM2, "mm²");
+        if (current.isPresent() && !(current.getAsDouble() >= 0 && current.getAsDouble() <= Conductor.MOST_AMPERES)) {
+            found.add(new Problem(
+                    "current_a",
+                    "Read " + current.getAsDouble() + " A; expected 0 to 20000 A, or nothing for" + " a signal."));
+        }
+        return found;
+    }
+
+    private static void range(List<Problem> found, String field, OptionalDouble value, double most, String unit) {
+        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
+            found.add(new Problem(
+                    field,
+                    String.format(
+                            Locale.ROOT,
+                            "Read %s %s; expected above 0 and at most %.0f %s, or nothing if it is not known.",
+                            value.getAsDouble(),
+                            unit,
+                            most,
+                            unit)));
+        }
+    }
+
+    /**
+     * The conductors W1 to Wn.
+     *
+     * @throws IllegalStateException if there are {@link #problems}
+     */
+    public List<Conductor> conductors() {
+        if (!problems().isEmpty()) {
+            throw new IllegalStateException(problems().get(0).toString());
+        }
+        List<String> list = List.of(colours.strip().split("[\\s,;]+")).stream()
+                .filter(each -> !each.isEmpty())
+                .toList();
+        List<Conductor> made = new ArrayList<>();
+        for (int i = 1; i <= cores; i++) {
+            String pin = Integer.toString(i);
+            made.add(new Conductor(
+                    "W" + i,
+                    Terminal.of(from, pin),
+                    Terminal.of(to, pin),
+                    list.isEmpty() ? Optional.empty() : Optional.of(Colour.of(list.get((i - 1) % list.size()))),
+                    Optional.empty(),
+                    lengthM,
+                    areaMm2,
+                    metal,
+                    strandClass,
+                    Optional.empty(),
+                    current,
+                    false,
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    Optional.empty()));
+        }
+        return made;
+    }
+}

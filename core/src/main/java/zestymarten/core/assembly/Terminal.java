@@ -1,0 +1,65 @@
+package zestymarten.core.assembly;
+
+import java.util.regex.Pattern;
+
+/**
+ * One contact of the wiring: a connector's pin ({@code J1.3}), a joint ({@code S1}) or the frame ({@code FRAME}).
+ * Letters, digits and {@code _ - + / #}; at most one dot, which parts connector and pin; at most 40 characters.
+ */
+public record Terminal(String name) implements Comparable<Terminal> {
+    static final String FORM = "a terminal such as J1.3, a joint such as S1, or FRAME";
+    private static final Pattern NAME = Pattern.compile("[\\p{L}\\p{N}_+/#-]+(?:\\.[\\p{L}\\p{N}_+/#-]+)?");
+    private static final int LONGEST = 40;
+
+    /** The frame, body or earth of the unit. */
+    public static final Terminal FRAME = new Terminal("FRAME");
+
+    public Terminal {
+        if (!isName(name)) {
+            throw new IllegalArgumentException(
+                    "Terminal '" + name + "' must be " + FORM + ", at most " + LONGEST + " characters.");
+        }
+    }
+
+    static boolean isName(String name) {
+        return name.length() <= LONGEST && NAME.matcher(name).matches();
+    }
+
+    public static Terminal of(String name) {
+        return new Terminal(name);
+    }
+
+    public static Terminal of(String connector, String pin) {
+        return new Terminal(connector + "." + pin);
+    }
+
+    public boolean isFrame() {
+        return equals(FRAME);
+    }
+
+    /** Whether this is a pin of a connector, so that a probe has a known place to go. */
+    public boolean isPin() {
+        return name.indexOf('.') > 0;
+    }
+
+    /** The connector's reference; the whole name for a joint or the frame. */
+    public String connector() {
+        int dot = name.indexOf('.');
+        return dot < 0 ? name : name.substring(0, dot);
+    }
+
+    /** The pin within its connector; the whole name for a joint or the frame. */
+    public String pin() {
+        return name.substring(name.indexOf('.') + 1);
+    }
+
+    @Override
+    public int compareTo(Terminal other) {
+        return name.compareTo(other.name);
+    }
+
+    @Override
+    public String toString() {
+        return name;
+    }
+}

@@ -1,0 +1,177 @@
+package zestymarten.core.finding;
+
+import java.util.List;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.Ohms;
+
+/** A fault named in the wiring's own terms. A closed family: a new kind must be told and drawn everywhere. */
+public sealed interface Finding {
+    /** Names of the conductors at fault, in design order. */
+    List<String> conductors();
+
+    /** The terminals that it is about. */
+    List<Terminal> terminals();
+
+    /** A conductor has no way through from one terminal to the other. */
+    record Open(String conductor, Terminal from, Terminal to) implements Finding {
+        @Override
+        public List<String> conductors() {
+            return List.of(conductor);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(from, to);
+        }
+    }
+
+    /** A way through with more ohms than it may have. */
+    record HighResistance(List<String> conductors, Terminal from, Terminal to, Ohms ohm, Ohms limit)
+            implements Finding {
+        public HighResistance {
+            conductors = List.copyOf(conductors);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(from, to);
+        }
+    }
+
+    /** A way through with fewer ohms than the least that was given for it. */
+    record LowResistance(List<String> conductors, Terminal from, Terminal to, Ohms ohm, Ohms limit) implements Finding {
+        public LowResistance {
+            conductors = List.copyOf(conductors);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(from, to);
+        }
+    }
+
+    /** A reading that jumped. */
+    record Intermittent(List<String> conductors, Terminal from, Terminal to) implements Finding {
+        public Intermittent {
+            conductors = List.copyOf(conductors);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(from, to);
+        }
+    }
+
+    /** Two points that should be apart have a finite resistance that is no short. */
+    record Leak(List<String> conductors, Terminal from, Terminal to, Ohms ohm) implements Finding {
+        public Leak {
+            conductors = List.copyOf(conductors);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(from, to);
+        }
+    }
+
+    /**
+     * Pieces that should be apart are one point.
+     *
+     * @param pieces how each is called: "W2", "the J1 side of W4", "the empty cavity J2.6"
+     */
+    record Shorted(List<String> conductors, List<Terminal> terminals, List<String> pieces) implements Finding {
+        public Shorted {
+            conductors = List.copyOf(conductors);
+            terminals = List.copyOf(terminals);
+            pieces = List.copyOf(pieces);
+        }
+    }
+
+    /** Pieces that should be clear of the frame are joined to it. */
+    record FrameShort(List<String> conductors, List<Terminal> terminals, List<String> pieces) implements Finding {
+        public FrameShort {
+            conductors = List.copyOf(conductors);
+            terminals = List.copyOf(terminals);
+            pieces = List.copyOf(pieces);
+        }
+    }
+
+    /**
+     * Conductors whose far ends have changed places among themselves.
+     *
+     * @param terminals where the far end of each conductor now is, in the order of the conductors
+     */
+    record Crossed(List<String> conductors, List<Terminal> terminals) implements Finding {
+        public Crossed {
+            conductors = List.copyOf(conductors);
+            terminals = List.copyOf(terminals);
+        }
+    }
+
+    /** A conductor whose far end is in the wrong cavity, without another in exchange. */
+    record Misplaced(String conductor, Terminal designed, Terminal cavity) implements Finding {
+        @Override
+        public List<String> conductors() {
+            return List.of(conductor);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(cavity);
+        }
+    }
+
+    /** One answer for each kind. */
+    interface Cases<T> {
+        T open(Open open);
+
+        T highResistance(HighResistance high);
+
+        T lowResistance(LowResistance low);
+
+        T intermittent(Intermittent intermittent);
+
+        T leak(Leak leak);
+
+        T shorted(Shorted shorted);
+
+        T frameShort(FrameShort frameShort);
+
+        T crossed(Crossed crossed);
+
+        T misplaced(Misplaced misplaced);
+    }
+
+    /** Chooses the answer for this kind. */
+    default <T> T fold(Cases<T> cases) {
+        if (this instanceof Open open) {
+            return cases.open(open);
+        } else if (this instanceof HighResistance high) {
+            return cases.highResistance(high);
+        } else if (this instanceof LowResistance low) {
+            return cases.lowResistance(low);
+        } else if (this instanceof Intermittent intermittent) {
+            return cases.intermittent(intermittent);
+        } else if (this instanceof Leak leak) {
+            return cases.leak(leak);
+        } else if (this instanceof Shorted shorted) {
+            return cases.shorted(shorted);
+        } else if (this instanceof FrameShort frameShort) {
+            return cases.frameShort(frameShort);
+        } else if (this instanceof Crossed crossed) {
+            return cases.crossed(crossed);
+        } else {
+            return cases.misplaced((Misplaced) this);
+        }
+    }
+
+    /** The kind as written in files: {@code open}, {@code frame_short}. */
+    default String kind() {
+        return fold(Told.KIND);
+    }
+
+    /** The finding in one sentence. */
+    default String text() {
+        return fold(Told.SENTENCE);
+    }
+}

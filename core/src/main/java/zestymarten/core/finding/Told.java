@@ -1,0 +1,136 @@
+package zestymarten.core.finding;
+
+import java.util.List;
+
+/** Findings in words: their kinds as written in files, and their sentences. */
+final class Told {
+    static final Finding.Cases<String> KIND = new Kinds();
+    static final Finding.Cases<String> SENTENCE = new Sentences();
+
+    private Told() {}
+
+    private static final class Kinds implements Finding.Cases<String> {
+        @Override
+        public String open(Finding.Open open) {
+            return "open";
+        }
+
+        @Override
+        public String highResistance(Finding.HighResistance high) {
+            return "high_resistance";
+        }
+
+        @Override
+        public String lowResistance(Finding.LowResistance low) {
+            return "low_resistance";
+        }
+
+        @Override
+        public String intermittent(Finding.Intermittent intermittent) {
+            return "intermittent";
+        }
+
+        @Override
+        public String leak(Finding.Leak leak) {
+            return "leak";
+        }
+
+        @Override
+        public String shorted(Finding.Shorted shorted) {
+            return "short";
+        }
+
+        @Override
+        public String frameShort(Finding.FrameShort frameShort) {
+            return "frame_short";
+        }
+
+        @Override
+        public String crossed(Finding.Crossed crossed) {
+            return "crossed";
+        }
+
+        @Override
+        public String misplaced(Finding.Misplaced misplaced) {
+            return "misplaced";
+        }
+    }
+
+    private static final class Sentences implements Finding.Cases<String> {
+        @Override
+        public String open(Finding.Open open) {
+            return open.conductor() + " is open between " + open.from() + " and " + open.to() + ".";
+        }
+
+        @Override
+        public String highResistance(Finding.HighResistance high) {
+            return and(high.conductors()) + " " + reads(high.conductors()) + " "
+                    + high.ohm().text() + " from " + high.from() + " to " + high.to() + "; at most "
+                    + high.limit().text() + ".";
+        }
+
+        @Override
+        public String lowResistance(Finding.LowResistance low) {
+            return and(low.conductors()) + " " + reads(low.conductors()) + " only "
+                    + low.ohm().text() + " from " + low.from() + " to " + low.to() + "; at least "
+                    + low.limit().text() + ".";
+        }
+
+        @Override
+        public String intermittent(Finding.Intermittent intermittent) {
+            return "The reading from " + intermittent.from() + " to " + intermittent.to() + " jumps: "
+                    + and(intermittent.conductors()) + " may be broken with its ends still touching.";
+        }
+
+        @Override
+        public String leak(Finding.Leak leak) {
+            return leak.ohm().text() + " between " + leak.from() + " and " + leak.to()
+                    + ", which should be apart: no short, but an insulation tester must decide.";
+        }
+
+        @Override
+        public String shorted(Finding.Shorted shorted) {
+            return capital(and(shorted.pieces())) + " are joined and should be apart.";
+        }
+
+        @Override
+        public String frameShort(Finding.FrameShort frameShort) {
+            String are = frameShort.pieces().size() == 1 ? " is" : " are";
+            return capital(and(frameShort.pieces())) + are + " joined to the frame.";
+        }
+
+        @Override
+        public String crossed(Finding.Crossed crossed) {
+            StringBuilder where = new StringBuilder();
+            for (int i = 0; i < crossed.conductors().size(); i++) {
+                where.append(i == 0 ? ": " : ", ")
+                        .append(crossed.conductors().get(i))
+                        .append(i == 0 ? " ends in " : " in ")
+                        .append(crossed.terminals().get(i));
+            }
+            return and(crossed.conductors()) + " have changed places" + where + ".";
+        }
+
+        @Override
+        public String misplaced(Finding.Misplaced misplaced) {
+            return misplaced.conductor() + " ends in " + misplaced.cavity() + " instead of " + misplaced.designed()
+                    + ".";
+        }
+
+        private static String reads(List<String> names) {
+            return names.size() == 1 ? "reads" : "together read";
+        }
+    }
+
+    /** {@code W1, W2 and W3}. */
+    static String and(List<String> names) {
+        int last = names.size() - 1;
+        return last <= 0
+                ? String.join("", names)
+                : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
+    }
+
+    private static String capital(String text) {
+        return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+}

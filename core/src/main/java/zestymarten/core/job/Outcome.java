@@ -1,0 +1,23 @@
+package zestymarten.core.job;
+
+/** What a test says of the unit as a whole. */
+public enum Outcome {
+    /** Everything was tested and nothing was found. */
+    PASS("pass"),
+    /** Everything was tested and passes, but something is near its limit or odd. */
+    WATCH("pass, watch"),
+    /** Something is wrong. */
+    FAIL("fail"),
+    /** Nothing is known to be wrong, but not everything was tested. */
+    INCOMPLETE("incomplete");
+
+    private final String word;
+
+    Outcome(String word) {
+        this.word = word;
+    }
+
+    public String word() {
+        return word;
+    }
+}

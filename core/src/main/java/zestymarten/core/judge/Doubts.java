@@ -1,0 +1,99 @@
+package zestymarten.core.judge;
+
+import java.util.List;
+import java.util.Optional;
+import zestymarten.core.limit.Limit;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Understood;
+
+/**
+ * The doubts to raise before a reading is kept: what was typed makes sense, but something else was probably meant. A
+ * doubt is a question with the meanings to choose from; the first is always what was typed.
+ */
+public final class Doubts {
+    /** A figure this near the top of the range may be its end rather than a reading. */
+    private static final double NEAR_TOP = 0.99;
+
+    private static final double THOUSAND = 1000;
+
+    private Doubts() {}
+
+    /** The reading as a question if there is a doubt about it, and about which meanings; else as it was. */
+    public static Understood raise(Understood reading, Expectation expectation, Conditions conditions) {
+        if (!(reading instanceof Understood.Value value)) {
+            return reading;
+        }
+        if (value.unit() != Understood.Unit.OHM) {
+            return new Understood.Refused(
+                    "Read " + value.text() + ", but this step needs ohms. Type what the meter shows on its ohm range.");
+        }
+        return nearTop(value, conditions)
+                .or(() -> belowZero(value, conditions))
+                .or(() -> expectation.fold(joined -> prefix(value, joined.limit(), conditions), () -> zero(value)))
+                .orElse(reading);
+    }
+
+    private static Optional<Understood> nearTop(Understood.Value value, Conditions conditions) {
+        double top = conditions.meter().topOhm();
+        if (value.value() > top) {
+            return Optional.of(new Understood.Refused("Read " + value.text() + ", but this meter ends at "
+                    + Engineering.text(top, "Ω") + ". Type what it shows, or OL."));
+        }
+        return value.value() < NEAR_TOP * top
+                ? Optional.empty()
+                : ask(
+                        "The range ends at " + Engineering.text(top, "Ω") + ". Is that a reading, or over-range?",
+                        value,
+                        new Understood.OverRange());
+    }
+
+    private static Optional<Understood> zero(Understood.Value value) {
+        return value.value() != 0
+                ? Optional.empty()
+                : ask(
+                        "0.00 or OL? A zero here is a dead short between points that should be apart.",
+                        value,
+                        new Understood.OverRange());
+    }
+
+    /** The joined probes already read more than this; a few counts are the meter's own unrest. */
+    private static Optional<Understood> belowZero(Understood.Value value, Conditions conditions) {
+        double leads = conditions.leadsOhm().orElse(0);
+        double unrest = 3 * conditions.meter().resolutionOhm();
+        return value.value() == 0 || value.value() >= leads - unrest
+                ? Optional.empty()
+                : ask(
+                        value.text() + " is less than the joined probes read (" + Engineering.text(leads, "Ω")
+                                + "). Keep it, or touch the probes together and look again?",
+                        value);
+    }
+
+    /** A factor of 1000 would fit the limit and the value does not. */
+    private static Optional<Understood> prefix(Understood.Value value, Limit limit, Conditions conditions) {
+        if (fits(value.value(), limit, conditions)) {
+            return Optional.empty();
+        }
+        for (double factor : new double[] {1 / THOUSAND, THOUSAND}) {
+            double other = value.value() * factor;
+            if (fits(other, limit, conditions)
+                    && other >= limit.nominal().map(n -> n.value() / 2).orElse(other)) {
+                return ask(
+                        value.text() + " or " + Engineering.text(other, "Ω")
+                                + "? The second would fit what this wire should" + " read.",
+                        value,
+                        Understood.Value.ohms(other));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean fits(double readOhm, Limit limit, Conditions conditions) {
+        double corrected = conditions.corrected(readOhm).value();
+        return corrected >= limit.low().value() && corrected <= limit.high().value();
+    }
+
+    private static Optional<Understood> ask(String question, Understood... meanings) {
+        return Optional.of(new Understood.Ambiguous(List.of(meanings), question));
+    }
+}

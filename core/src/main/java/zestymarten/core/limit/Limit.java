@@ -1,0 +1,47 @@
+package zestymarten.core.limit;
+
+import java.util.Optional;
+import zestymarten.core.quantity.Ohms;
+
+/**
+ * What a good conductor or path may read, and why.
+ *
+ * @param low below this it is odd: {@code watch}, or {@code fail} if {@code lowGiven}
+ * @param nominal what to expect; empty where length or section are not known
+ * @param high above this it fails
+ * @param lowGiven whether the low bound was given rather than derived
+ * @param rule which rule of the order of authority led to {@code high}
+ * @param derivation the rule, its inputs and its source in one sentence
+ */
+public record Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGiven, Rule rule, String derivation) {
+    /** The rules in their order of authority. */
+    public enum Rule {
+        /** The figure given for this wire. */
+        GIVEN("given for this wire"),
+        /** A standard's table by section, class and metal. */
+        STANDARD("standard"),
+        /** Resistivity from a handbook with a margin, for metals without a table. */
+        HANDBOOK("handbook"),
+        /** Nothing is known of the wire. */
+        ROUND_FIGURE("round figure"),
+        /** The sum of several conductors' limits. */
+        SUM("sum along the path");
+
+        private final String words;
+
+        Rule(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public Limit {
+        if (low.compareTo(high) > 0) {
+            throw new IllegalArgumentException(
+                    "Limit: low (" + low.text() + ") must not be above high (" + high.text() + ").");
+        }
+    }
+}

@@ -1,0 +1,151 @@
+package zestymarten.core.limit;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Metal;
+import zestymarten.core.network.Link;
+import zestymarten.core.network.Path;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Ohms;
+
+/**
+ * Derives limits. Order of authority: the figure given for the wire, the standard by length, section, metal, class and
+ * temperature, the handbook, the round figure.
+ *
+ * <p>Sources: {@code R_max = r20 x L x (1 + a (t - 20))} with r20 from IEC 60228 or ISO 6722-1;
+ * {@code R_nominal = rho20 / A x L x (1 + a (t - 20))}. Where no low bound is given it is 0.8 times nominal.
+ */
+public final class Limits {
+    /** What a wire of which nothing is known may read. */
+    static final Ohms ROUND_FIGURE = Ohms.of(1);
+
+    private static final double LOW_SHARE = 0.8;
+    private static final double HANDBOOK_MARGIN = 1.15;
+
+    private final double ambientC;
+
+    /** @param ambientC temperature of the conductors in °C, -80 to 200 */
+    public Limits(double ambientC) {
+        if (!(ambientC >= -80 && ambientC <= 200)) {
+            throw new IllegalArgumentException("Temperature (" + ambientC + " °C) must be from -80 to 200 °C.");
+        }
+        this.ambientC = ambientC;
+    }
+
+    /** The limit of one conductor from end to end. */
+    public Limit of(Conductor conductor) {
+        Optional<Ohms> nominal = nominal(conductor);
+        if (conductor.maxOhm().isPresent()) {
+            Ohms high = Ohms.of(conductor.maxOhm().getAsDouble());
+            String sentence = "At most " + high.text() + ": the figure given for " + conductor.id() + ".";
+            return limit(conductor, nominal, high, Limit.Rule.GIVEN, sentence);
+        }
+        if (conductor.lengthM().isPresent() && conductor.areaMm2().isPresent()) {
+            return byLength(conductor, nominal);
+        }
+        String missing = conductor.lengthM().isPresent() ? "section" : "length";
+        return limit(
+                conductor,
+                nominal,
+                ROUND_FIGURE,
+                Limit.Rule.ROUND_FIGURE,
+                "At most " + ROUND_FIGURE.text() + ": a round figure, because the " + missing + " of " + conductor.id()
+                        + " is not known.");
+    }
+
+    private Limit byLength(Conductor conductor, Optional<Ohms> nominal) {
+        double length = conductor.lengthM().orElseThrow();
+        double area = conductor.areaMm2().orElseThrow();
+        Metal metal = conductor.metal();
+        Optional<ConductorTables.Row> row = ConductorTables.row(conductor.strandClass(), metal, area);
+        if (row.isEmpty()) {
+            Ohms high = Ohms.of(nominal.orElseThrow().value() * HANDBOOK_MARGIN);
+            return limit(
+                    conductor,
+                    nominal,
+                    high,
+                    Limit.Rule.HANDBOOK,
+                    "At most " + high.text() + ": resistivity of " + metal.name() + " from a handbook ("
+                            + Engineering.figure(metal.resistivity()) + " Ω·mm²/m), " + size(area) + ", "
+                            + Engineering.text(length, "m") + warmth(metal) + ", and 15 % more; no standard lists it.");
+        }
+        double perMetre = row.get().ohmPerMetre();
+        Ohms high = Ohms.of(perMetre * length * metal.factor(ambientC));
+        String sentence = "At most " + high.text() + ": " + row.get().source() + " " + what(conductor) + " "
+                + size(area) + listed(row.get(), area) + ", " + Engineering.figure(perMetre * 1000) + " mΩ/m × "
+                + Engineering.text(length, "m") + warmth(metal) + ".";
+        return limit(conductor, nominal, high, Limit.Rule.STANDARD, sentence);
+    }
+
+    private static String what(Conductor conductor) {
+        String metal = conductor.metal().code().equals("copper")
+                ? "plain copper"
+                : conductor.metal().name();
+        return conductor.strandClass().words() + ", " + metal;
+    }
+
+    private static String size(double areaMm2) {
+        return String.format(Locale.ROOT, "%s mm²", Engineering.figure(Math.round(areaMm2 * 1e4) / 1e4));
+    }
+
+    private static String listed(ConductorTables.Row row, double area) {
+        return Math.abs(row.listedMm2() / area - 1) < 1e-6 ? "" : " (by the row of " + size(row.listedMm2()) + ")";
+    }
+
+    private String warmth(Metal metal) {
+        double factor = metal.factor(ambientC);
+        return ambientC == 20
+                ? " at 20 °C"
+                : String.format(Locale.ROOT, " × %.3f for %s", factor, Engineering.figure(ambientC)) + " °C";
+    }
+
+    private Limit limit(Conductor conductor, Optional<Ohms> nominal, Ohms high, Limit.Rule rule, String sentence) {
+        OptionalDouble given = conductor.minOhm();
+        if (given.isPresent()) {
+            Ohms low = Ohms.of(Math.min(given.getAsDouble(), high.value()));
+            return new Limit(low, nominal, high, true, rule, sentence + " At least " + low.text() + ": given too.");
+        }
+        Ohms low = Ohms.of(Math.min(high.value(), nominal.map(Ohms::value).orElse(0.0) * LOW_SHARE));
+        return new Limit(low, nominal, high, false, rule, sentence);
+    }
+
+    private Optional<Ohms> nominal(Conductor conductor) {
+        if (conductor.lengthM().isEmpty() || conductor.areaMm2().isEmpty()) {
+            return Optional.empty();
+        }
+        Metal metal = conductor.metal();
+        return Optional.of(Ohms.of(metal.resistivity()
+                / conductor.areaMm2().getAsDouble()
+                * conductor.lengthM().getAsDouble()
+                * metal.factor(ambientC)));
+    }
+
+    /** The conductor as an edge of the network. Where nominal is not known, the low bound stands in for it. */
+    public Link link(Conductor conductor) {
+        Limit limit = of(conductor);
+        return new Link(
+                conductor.from(), conductor.to(), limit.low(), limit.nominal().orElse(limit.low()), limit.high());
+    }
+
+    /** The limit of a path of several conductors, from the bounds that the network gives for it. */
+    public Limit along(List<Conductor> route, Path.Ohmic bounds) {
+        if (route.size() == 1) {
+            return of(route.get(0));
+        }
+        boolean known = route.stream().allMatch(each -> nominal(each).isPresent());
+        String parts = route.stream()
+                .map(each -> each.id() + " " + of(each).high().text())
+                .collect(Collectors.joining(", "));
+        return new Limit(
+                bounds.low(),
+                known ? Optional.of(bounds.nominal()) : Optional.empty(),
+                bounds.high(),
+                false,
+                Limit.Rule.SUM,
+                "At most " + bounds.high().text() + ": the network of the limits on the way (" + parts + ").");
+    }
+}

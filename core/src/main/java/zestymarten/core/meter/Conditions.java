@@ -1,0 +1,55 @@
+package zestymarten.core.meter;
+
+import java.util.OptionalDouble;
+import zestymarten.core.quantity.Ohms;
+
+/**
+ * Under which conditions the readings of a run are taken and judged.
+ *
+ * @param ambientC temperature of the wiring in °C
+ * @param leadsOhm what the joined probes read; empty until that was read
+ * @param joinedBelowOhm a corrected reading below this joins its two terminals
+ * @param guarded whether the guarded decision rule is used instead of the simple one
+ */
+public record Conditions(
+        double ambientC,
+        Meter meter,
+        OptionalDouble leadsOhm,
+        LeadPolicy policy,
+        boolean guarded,
+        double joinedBelowOhm) {
+
+    /** Below this a corrected reading joins its two terminals, unless the run says otherwise. */
+    public static final double JOINED_BELOW_OHM = 10_000;
+
+    public Conditions {
+        if (leadsOhm.isPresent() && !(leadsOhm.getAsDouble() >= 0 && leadsOhm.getAsDouble() <= 1000)) {
+            throw new IllegalArgumentException(
+                    "Test leads (" + leadsOhm.getAsDouble() + " ohm) must be from 0 to 1000 ohm.");
+        }
+        if (!(joinedBelowOhm > 0 && joinedBelowOhm <= 1e6)) {
+            throw new IllegalArgumentException(
+                    "'Joined' must begin below some 0 to 10^6 ohm, not " + joinedBelowOhm + ".");
+        }
+    }
+
+    public Conditions withLeads(double ohm) {
+        return new Conditions(ambientC, meter, OptionalDouble.of(ohm), policy, guarded, joinedBelowOhm);
+    }
+
+    /** A reading less what the policy takes off for the leads, not below zero. */
+    public Ohms corrected(double readOhm) {
+        return Ohms.of(Math.min(Ohms.MAX, Math.max(0, readOhm - policy.share(leadsOhm.orElse(0)))));
+    }
+
+    /**
+     * Expanded uncertainty {@code U = 2 u} of a corrected reading, in ohms:
+     * {@code u² = (pct (R_read - R_leads) / sqrt 3)² + 2 (resolution / sqrt 12)²}. The offset that reading and zero have
+     * in common cancels. Source: GUM (JCGM 100), rectangular distributions.
+     */
+    public double uncertaintyOhm(double readOhm) {
+        double gain = meter.accuracy() * Math.abs(readOhm - leadsOhm.orElse(0)) / Math.sqrt(3);
+        double steps = 2 * meter.resolutionOhm() * meter.resolutionOhm() / 12;
+        return 2 * Math.sqrt(gain * gain + steps);
+    }
+}

@@ -1,0 +1,163 @@
+package zestymarten.core.quantity;
+
+import java.text.Normalizer;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import zestymarten.core.quantity.Understood.Unit;
+
+/**
+ * Understands what a technician types from a meter's display.
+ *
+ * <p>Accepts decimal point and decimal comma, prefixes from p to T (milli {@code m} and mega {@code M} are never
+ * folded), a prefix or {@code R} in the place of the point ({@code 15k8}, {@code 0R68}, {@code R33}), the over-range
+ * marks, {@code >} and {@code <}, tone and silence, and readings that jump. The result does not depend on the locale of
+ * the machine. Cost: linear in the text, which is at most {@value #MAX_LENGTH} characters.
+ */
+public final class ReadingLanguage {
+    /** The longest text that is looked at. */
+    public static final int MAX_LENGTH = 40;
+
+    private static final String EXPECTED =
+            "Type what the meter shows, such as 0.64, 15k8, 2.7M, OL, >900M; b for a tone, n for silent.";
+    private static final Set<String> TONE = Set.of("b", "beep", "beeps", "tone", "buzz");
+    private static final Set<String> SILENT = Set.of("n", "no", "-", "none", "silent", "no tone", "no beep");
+    private static final Set<String> JUMPS = Set.of("jumps", "jump", "unstable", "~");
+    private static final Pattern OVER_RANGE = Pattern.compile(
+            "(?:[o0]\\.?l\\.?|\\.[o0]l|inf(?:inity)?|∞|over(?:[- ]?range)?|open) ?(?:[kmg]?(?:ω|ohms?)?)");
+    private static final Pattern BARE_ONE = Pattern.compile("1 ?\\.?");
+    private static final Pattern SPAN = Pattern.compile("~? ?(.+?) ?(?:\\.\\.\\.?|…) ?(.+)");
+    private static final Pattern FIGURE = Pattern.compile(
+            "(\\d+(?:[.,]\\d*)?|[.,]\\d+)(?:[eE]([+-]?\\d{1,2}))? ?([pnumkKMGT]?) ?(Ω|ohms?|Ohms?|OHM|R|V|A)?");
+    private static final Pattern INFIX = Pattern.compile("(\\d*)([RpnumkKMGT])(\\d+) ?(Ω|ohms?|Ohms?|V|A)?");
+    private static final String PREFIXES = "pnum kMGT";
+
+    private final boolean oneIsOverRange;
+
+    /** @param oneIsOverRange whether this meter shows a bare 1 when the reading exceeds the range */
+    public ReadingLanguage(boolean oneIsOverRange) {
+        this.oneIsOverRange = oneIsOverRange;
+    }
+
+    /** Understands one text. Never throws: what makes no sense comes back as {@link Understood.Refused}. */
+    public Understood understand(String typed) {
+        if (typed.length() > MAX_LENGTH) {
+            return new Understood.Refused(
+                    "Read " + typed.length() + " characters; a reading has at most " + MAX_LENGTH + ". " + EXPECTED);
+        }
+        String text = normalise(typed);
+        if (text.isEmpty()) {
+            return new Understood.Refused("Nothing was typed. " + EXPECTED);
+        }
+        String lower = text.toLowerCase(Locale.ROOT);
+        if (TONE.contains(lower)) {
+            return new Understood.Tone();
+        }
+        if (SILENT.contains(lower)) {
+            return new Understood.Silent();
+        }
+        if (JUMPS.contains(lower)) {
+            return new Understood.Unstable(List.of());
+        }
+        return measured(typed, text, lower);
+    }
+
+    private Understood measured(String typed, String text, String lower) {
+        if (OVER_RANGE.matcher(lower).matches()) {
+            return new Understood.OverRange();
+        }
+        if (BARE_ONE.matcher(text).matches() && (oneIsOverRange || text.equals("1 ."))) {
+            return new Understood.Ambiguous(
+                    List.of(Understood.Value.ohms(1), new Understood.OverRange()),
+                    "Does the meter show one ohm, or is the 1 its over-range mark?");
+        }
+        Matcher span = SPAN.matcher(text);
+        if (span.matches()) {
+            return span(typed, span.group(1), span.group(2));
+        }
+        if (text.startsWith("~")) {
+            Understood inner = understand(text.substring(1));
+            return isLevel(inner) ? new Understood.Unstable(List.of(inner)) : refuse(typed);
+        }
+        if (text.startsWith(">") || text.startsWith("<")) {
+            return bound(typed, text);
+        }
+        return figure(typed, text);
+    }
+
+    private Understood span(String typed, String from, String to) {
+        Understood low = understand(from);
+        Understood high = understand(to);
+        return isLevel(low) && isLevel(high) ? new Understood.Unstable(List.of(low, high)) : refuse(typed);
+    }
+
+    private static boolean isLevel(Understood understood) {
+        return understood instanceof Understood.Value || understood instanceof Understood.OverRange;
+    }
+
+    private Understood bound(String typed, String text) {
+        Understood inner = figure(typed, text.substring(1).strip().replaceFirst("^= ?", ""));
+        if (!(inner instanceof Understood.Value value)) {
+            return inner;
+        }
+        return text.charAt(0) == '>'
+                ? new Understood.Above(value.value(), value.unit())
+                : new Understood.Below(value.value(), value.unit());
+    }
+
+    private Understood figure(String typed, String text) {
+        if (text.startsWith("-")) {
+            return new Understood.Refused("Read '" + typed.strip()
+                    + "': a resistance cannot be negative. If the meter was zeroed on its leads and shows a little below"
+                    + " zero, type 0.");
+        }
+        Matcher figure = FIGURE.matcher(text);
+        if (figure.matches()) {
+            int exponent = figure.group(2) == null ? 0 : Integer.parseInt(figure.group(2));
+            return value(typed, figure.group(1).replace(',', '.'), exponent + power(figure.group(3)), figure.group(4));
+        }
+        Matcher infix = INFIX.matcher(text);
+        if (infix.matches()) {
+            String digits = (infix.group(1).isEmpty() ? "0" : infix.group(1)) + "." + infix.group(3);
+            return value(typed, digits, power(infix.group(2)), infix.group(4));
+        }
+        return refuse(typed);
+    }
+
+    private static Understood value(String typed, String digits, int exponent, @Nullable String unit) {
+        double value = Double.parseDouble(digits + "e" + exponent);
+        if (!(value <= Ohms.MAX)) {
+            return refuse(typed);
+        }
+        Unit known = "V".equals(unit) ? Unit.VOLT : "A".equals(unit) ? Unit.AMPERE : Unit.OHM;
+        return new Understood.Value(value, known);
+    }
+
+    /** Power of ten of a prefix letter; R and no letter stand for the unit itself. */
+    private static int power(String prefix) {
+        if (prefix.isEmpty() || prefix.equals("R")) {
+            return 0;
+        }
+        String letter = prefix.equals("K") ? "k" : prefix;
+        return 3 * (PREFIXES.indexOf(letter) - PREFIXES.indexOf(' '));
+    }
+
+    private static Understood refuse(String typed) {
+        return new Understood.Refused("Read '" + typed.strip() + "', which is no reading. " + EXPECTED);
+    }
+
+    /** Full-width digits, the ohm and micro signs of other code points, odd spaces: one form for each. */
+    private static String normalise(String typed) {
+        return Normalizer.normalize(typed, Normalizer.Form.NFKC)
+                .replace('−', '-')
+                .replace('–', '-')
+                .replace('μ', 'u')
+                .replace("≥", ">=")
+                .replace("≤", "<=")
+                .replaceAll("\\s+", " ")
+                .strip();
+    }
+}

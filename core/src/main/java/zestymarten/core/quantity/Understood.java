@@ -1,0 +1,119 @@
+package zestymarten.core.quantity;
+
+import java.util.List;
+
+/** What a typed reading was understood to say. A closed family: a new way to read must be handled everywhere. */
+public sealed interface Understood {
+
+    /** A figure in its base unit: ohms, volts or amperes. Never negative, always finite. */
+    record Value(double value, Unit unit) implements Understood {
+        public Value {
+            if (!(value >= 0 && value <= Ohms.MAX)) {
+                throw new IllegalArgumentException("Value (" + value + ") must be from 0 to " + Ohms.MAX + ".");
+            }
+            value += 0.0;
+        }
+
+        public static Value ohms(double value) {
+            return new Value(value, Unit.OHM);
+        }
+    }
+
+    /** The meter showed its over-range mark: more than the range in use. */
+    record OverRange() implements Understood {}
+
+    /** More than a figure, as insulation testers show at the top of their range. */
+    record Above(double value, Unit unit) implements Understood {}
+
+    /** Less than a figure. */
+    record Below(double value, Unit unit) implements Understood {}
+
+    /** The continuity tone sounded. */
+    record Tone() implements Understood {}
+
+    /** The continuity tone stayed silent. */
+    record Silent() implements Understood {}
+
+    /** The reading moved about. {@code between} holds its ends as typed, in order, and is empty for a bare "jumps". */
+    record Unstable(List<Understood> between) implements Understood {
+        public Unstable {
+            between = List.copyOf(between);
+        }
+    }
+
+    /** The text can mean several things; the technician says which. */
+    record Ambiguous(List<Understood> candidates, String question) implements Understood {
+        public Ambiguous {
+            candidates = List.copyOf(candidates);
+        }
+    }
+
+    /** The text says nothing that could be recorded. */
+    record Refused(String message) implements Understood {}
+
+    /** One answer for each member of the family. */
+    interface Cases<T> {
+        T value(Value value);
+
+        T overRange();
+
+        T above(Above above);
+
+        T below(Below below);
+
+        T tone();
+
+        T silent();
+
+        T unstable(Unstable unstable);
+
+        T ambiguous(Ambiguous ambiguous);
+
+        T refused(Refused refused);
+    }
+
+    /** Chooses the answer that fits this member. */
+    default <T> T fold(Cases<T> cases) {
+        if (this instanceof Value value) {
+            return cases.value(value);
+        } else if (this instanceof OverRange) {
+            return cases.overRange();
+        } else if (this instanceof Above above) {
+            return cases.above(above);
+        } else if (this instanceof Below below) {
+            return cases.below(below);
+        } else if (this instanceof Tone) {
+            return cases.tone();
+        } else if (this instanceof Silent) {
+            return cases.silent();
+        } else if (this instanceof Unstable unstable) {
+            return cases.unstable(unstable);
+        } else if (this instanceof Ambiguous ambiguous) {
+            return cases.ambiguous(ambiguous);
+        } else {
+            return cases.refused((Refused) this);
+        }
+    }
+
+    /** How it is said back to the technician: "0.64 Ω", "over-range", "tone". */
+    default String text() {
+        return fold(Wording.SPOKEN);
+    }
+
+    /** The unit in which a figure was given or implied. */
+    enum Unit {
+        OHM("Ω"),
+        VOLT("V"),
+        AMPERE("A");
+
+        private final String symbol;
+
+        Unit(String symbol) {
+            this.symbol = symbol;
+        }
+
+        public String symbol() {
+            return symbol;
+        }
+    }
+}

@@ -1,0 +1,207 @@
+package zestymarten.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.plan.Stage;
+import zestymarten.core.plan.Step;
+
+class JobTest {
+    private static final String THREE_CORES = "wire,from,to,function,length_m,area_mm2,current_a\n"
+            + "W1,J1.1,J2.1,up,8,0.5,\nW2,J1.2,J2.2,down,8,0.5,2\nW3,J1.3,J2.3,horn,8,0.5,\n";
+
+    private static List<String> told(Job job) {
+        return job.findings().stream().map(found -> found.finding().text()).toList();
+    }
+
+    @Test
+    void goesThroughTheJobInItsOrderAndPassesAGoodUnit() {
+        Bench bench = Bench.of(THREE_CORES);
+        assertThat(bench.sentence()).isEqualTo("METER TONE");
+        bench.type("b").type("0.30");
+        assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
+        bench.type("0.6", "0.6", "0.6");
+        assertThat(bench.sentence()).isEqualTo("SHORTS J1.1 J1.2");
+        bench.type("OL", "OL");
+        assertThat(bench.sentence()).isEqualTo("SHORTS J1.2 J1.3");
+        bench.type("OL");
+        assertThat(bench.job().left()).isEqualTo(3);
+        bench.type("n", "n", "n");
+        assertThat(bench.job().current()).isEmpty();
+        assertThat(bench.job().left()).isZero();
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.PASS);
+    }
+
+    @Test
+    void asksForCleanMetalBeforeItBelievesAnOpenAndKeepsBothReadings() {
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "OL");
+        assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
+        assertThat(bench.job().asksForCleanMetal(bench.step())).isTrue();
+        assertThat(told(bench.job())).isEmpty();
+        Step first = bench.step();
+        bench.type("0.6");
+        assertThat(bench.job().standing(first)).hasSize(2);
+        assertThat(bench.job().state(first)).isEqualTo(StepState.WATCH);
+        assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
+    }
+
+    @Test
+    void aToneOnACurrentCarryingWireAsksForTheOhms() {
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "b");
+        assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
+        Step current = bench.step();
+        bench.type("b");
+        assertThat(bench.step()).isEqualTo(current);
+        assertThat(bench.job().state(current)).isEqualTo(StepState.DOUBTFUL);
+        bench.type("0.6");
+        assertThat(bench.job().state(current)).isEqualTo(StepState.GOOD);
+    }
+
+    @Test
+    void anOpenWireBringsItsFarEndIntoShortsAndFrame() {
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "OL", "OL", "0.6");
+        assertThat(told(bench.job())).containsExactly("W2 is open between J1.2 and J2.2.");
+        assertThat(bench.job().steps(Stage.SHORTS).map(Bench::say))
+                .containsExactly(
+                        "SHORTS J1.1 J1.2",
+                        "SHORTS J1.1 J1.3",
+                        "SHORTS J1.1 J2.2",
+                        "SHORTS J1.2 J1.3",
+                        "SHORTS J1.2 J2.2",
+                        "SHORTS J1.3 J2.2");
+        assertThat(bench.job().steps(Stage.FRAME)).hasSize(4);
+        assertThat(bench.job().left(Stage.SHORTS))
+                .as("its own two ends were read already")
+                .isEqualTo(5);
+        bench.type("OL", "OL", "OL", "OL");
+        assertThat(bench.sentence()).isEqualTo("SHORTS J1.3 J2.2");
+        assertThat(bench.job().findings().get(0).functionsLost()).containsExactly("down");
+        assertThat(bench.job().findings().get(0).evidence()).hasSize(2);
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.FAIL);
+    }
+
+    @Test
+    void twoOpensProposeTheCrossReadingsThatTellASwapFromTwoBreaks() {
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "OL", "OL", "OL", "OL", "0.6");
+        assertThat(told(bench.job()))
+                .containsExactly("W1 is open between J1.1 and J2.1.", "W2 is open between J1.2 and J2.2.");
+        List<Step.Touch> cross = bench.job().crosswise();
+        assertThat(cross.stream().map(Bench::say)).containsExactly("SHORTS J1.1 J2.2", "SHORTS J1.2 J2.1");
+        bench.at(cross.get(0), "0.6").at(cross.get(1), "0.6");
+        assertThat(told(bench.job())).containsExactly("W1 and W2 have changed places: W1 ends in J2.2, W2 in J2.1.");
+        assertThat(bench.job().findings().get(0).evidence()).hasSize(6);
+        assertThat(bench.job().crosswise()).isEmpty();
+    }
+
+    @Test
+    void aMovedWireIsJudgedByItsOwnLimit() {
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "OL", "OL", "OL", "OL", "0.6");
+        List<Step.Touch> cross = bench.job().crosswise();
+        bench.at(cross.get(0), "9.3").at(cross.get(1), "0.6");
+        assertThat(told(bench.job()))
+                .containsExactly(
+                        "W1 and W2 have changed places: W1 ends in J2.2, W2 in J2.1.",
+                        "W1 reads 9 Ω from J1.1 to J2.2; at most 0.312 Ω.");
+    }
+
+    @Test
+    void namesACorrodedJointAShortAndAFrameShort() {
+        Bench bench =
+                Bench.of(THREE_CORES).type("b", "0.30", "3.9", "0.6", "0.6", "OL", "OL", "2.1", "OL", "1.4", "OL");
+        assertThat(told(bench.job()))
+                .containsExactly(
+                        "W2 and W3 are joined to the frame.", "W1 reads 3.6 Ω from J1.1 to J2.1; at most 0.312 Ω.");
+        assertThat(bench.job().findings().get(0).functionsLost()).containsExactly("down", "horn");
+    }
+
+    @Test
+    void findsAWireInAnEmptyCavity() {
+        Bench bench = Bench.withCavities(THREE_CORES, "J2", 4).type("b", "0.30", "0.6", "OL", "OL", "0.6");
+        assertThat(bench.job().steps(Stage.SHORTS).map(Bench::say)).contains("SHORTS J1.2 J2.4");
+        bench.at(
+                new Step.Touch(
+                        Stage.SHORTS,
+                        zestymarten.core.assembly.Terminal.of("J1.2"),
+                        zestymarten.core.assembly.Terminal.of("J2.4")),
+                "0.6");
+        assertThat(told(bench.job())).containsExactly("W2 ends in J2.4 instead of J2.2.");
+    }
+
+    @Test
+    void takingBackUndoesAndErasesNothing() {
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6").takeBack();
+        assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
+        assertThat(bench.job().entries()).hasSize(3);
+        assertThat(bench.job().nextTouch(bench.step())).isEqualTo(2);
+        bench.type("0.61");
+        assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
+    }
+
+    @Test
+    void aSkippedStepLeavesTheVerdictIncomplete() {
+        Bench bench = Bench.of(THREE_CORES)
+                .type("b", "0.30")
+                .skip("pin bent")
+                .type("0.6", "0.6", "OL", "OL", "OL", "n", "n", "n");
+        assertThat(bench.job().current()).isEmpty();
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.INCOMPLETE);
+    }
+
+    @Test
+    void namesALeakAndAJumpingReading() {
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "~0.4..OL", "0.6", "2M2");
+        assertThat(told(bench.job()))
+                .containsExactly(
+                        "The reading from J1.2 to J2.2 jumps: W2 may be broken with its ends still touching.",
+                        "2.2 MΩ between J1.1 and J1.2, which should be apart: no short, but an insulation tester must"
+                                + " decide.");
+    }
+
+    @Test
+    void raisesDoubtsBeforeAReadingIsKept() {
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30");
+        assertThat(bench.understood("600"))
+                .isEqualTo("600 Ω or 0.6 Ω? The second would fit what this wire should read.");
+        assertThat(bench.understood("0.1"))
+                .isEqualTo(
+                        "0.1 Ω is less than the joined probes read (0.3 Ω). Keep it, or touch the probes together and look"
+                                + " again?");
+        assertThat(bench.understood("20M")).isEqualTo("The range ends at 20 MΩ. Is that a reading, or over-range?");
+        assertThat(bench.understood("30M"))
+                .isEqualTo("Read 30 MΩ, but this meter ends at 20 MΩ. Type what it shows, or OL.");
+        assertThat(bench.understood("26uA"))
+                .isEqualTo("Read 26 μA, but this step needs ohms. Type what the meter shows on its ohm range.");
+        bench.type("0.6", "0.6", "0.6");
+        assertThat(bench.understood("0"))
+                .isEqualTo("0.00 or OL? A zero here is a dead short between points that should be apart.");
+    }
+
+    @Test
+    void theMeterCheckWantsItsOwnAnswers() {
+        Bench bench = Bench.of(THREE_CORES);
+        assertThat(bench.understood("0.3")).isEqualTo("Press b if it sounds, n if it stays silent.");
+        bench.type("b");
+        assertThat(bench.understood("OL")).startsWith("Type the ohms that the joined probes read");
+    }
+
+    @Test
+    void aBondedWireIsExpectedToReadToTheFrame() {
+        Bench bench = Bench.of("from,to\nJ1.1,J2.1\nJ1.2,FRAME\n").type("b", "0.30");
+        bench.type("0.5");
+        assertThat(bench.sentence()).isEqualTo("ENDS J1.2 FRAME");
+        bench.type("0.5");
+        assertThat(bench.sentence()).isEqualTo("FRAME J1.1 FRAME");
+        bench.type("OL");
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.PASS);
+    }
+
+    @Test
+    void asPlayedTheJobIsTheSameWhoeverAsks() {
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "OL", "OL");
+        Job again = Job.of(bench.job().design(), Bench.CONDITIONS, bench.job().entries());
+        assertThat(again.current()).isEqualTo(bench.job().current());
+        assertThat(told(again)).isEqualTo(told(bench.job()));
+        assertThat(again.secondsLeft()).isEqualTo(bench.job().secondsLeft()).isPositive();
+    }
+}

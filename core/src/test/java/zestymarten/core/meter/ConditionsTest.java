@@ -1,0 +1,40 @@
+package zestymarten.core.meter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+
+class ConditionsTest {
+    private static final Meter METER = new Meter("bench meter", 0.008, 0.01, 30, false, 20e6);
+
+    private static Conditions with(LeadPolicy policy, double leads) {
+        return new Conditions(20, METER, OptionalDouble.of(leads), policy, false, 10_000);
+    }
+
+    @Test
+    void takesOffTheLeadsByPolicy() {
+        assertThat(with(LeadPolicy.FULL, 3.7).corrected(9.4).value()).isCloseTo(5.7, within(1e-9));
+        assertThat(with(LeadPolicy.EXCESS, 3.7).corrected(9.4).value()).isCloseTo(6.7, within(1e-9));
+        assertThat(with(LeadPolicy.NONE, 3.7).corrected(9.4).value()).isCloseTo(9.4, within(1e-9));
+        assertThat(with(LeadPolicy.EXCESS, 0.4).corrected(9.4).value()).isCloseTo(9.4, within(1e-9));
+        assertThat(with(LeadPolicy.FULL, 0.3).corrected(0.1).value()).isZero();
+    }
+
+    @Test
+    void reckonsTheUncertaintyOfACorrectedReading() {
+        assertThat(with(LeadPolicy.FULL, 0.3).uncertaintyOhm(0.93)).isCloseTo(0.010, within(0.0005));
+    }
+
+    @Test
+    void refusesWhatNoMeterHas() {
+        assertThatThrownBy(() -> new Meter("m", 1.5, 0.01, 30, false, 20e6))
+                .hasMessage("Meter: accuracy (1.5) must be from 0 to below 1 (0.01 is 1 %).");
+        assertThatThrownBy(() -> new Meter("m", 0.01, 0, 30, false, 20e6))
+                .hasMessage("Meter: resolution (0.0) must be above 0 and at most 100 ohm.");
+        assertThatThrownBy(() -> with(LeadPolicy.FULL, -1))
+                .hasMessage("Test leads (-1.0 ohm) must be from 0 to 1000 ohm.");
+    }
+}

@@ -1,0 +1,138 @@
+package zestymarten.core.network;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.Ohms;
+
+class NetworkTest {
+    private static final double[] STRETCHES = {6, 4.5, 7, 5, 8, 6.5, 9};
+    private static final double LINE = 7.41e-3;
+    private static final double PROTECTIVE = 12.1e-3;
+
+    /** A ring final circuit: line and protective conductor round seven stretches, its two ends apart. */
+    private static List<Link> ring() {
+        List<Link> links = new ArrayList<>();
+        for (int i = 0; i < STRETCHES.length; i++) {
+            links.add(link("L" + i, "L" + (i + 1), STRETCHES[i] * LINE));
+            links.add(link("P" + i, "P" + (i + 1), STRETCHES[i] * PROTECTIVE));
+        }
+        return links;
+    }
+
+    private static Link link(String a, String b, double ohm) {
+        return new Link(Terminal.of(a), Terminal.of(b), Ohms.of(ohm * 0.9), Ohms.of(ohm), Ohms.of(ohm * 1.1));
+    }
+
+    private static Link tie(String a, String b) {
+        return new Link(Terminal.of(a), Terminal.of(b), Ohms.of(0), Ohms.of(0), Ohms.of(0));
+    }
+
+    private static double nominal(List<Link> links, String a, String b) {
+        return Network.of(links)
+                .between(Terminal.of(a), Terminal.of(b))
+                .fold(ohmic -> ohmic.nominal().value(), () -> Double.NaN);
+    }
+
+    private static void assertOutlets(List<Link> links, double... expected) {
+        for (int i = 0; i < expected.length; i++) {
+            assertThat(nominal(links, "L" + i, "P" + i)).as("outlet %d", i).isCloseTo(expected[i], within(0.00005));
+        }
+    }
+
+    @Test
+    void readsARingWhoseEndsAreLinkedCrosswise() {
+        List<Link> links = ring();
+        links.add(tie("L0", "P7"));
+        links.add(tie("P0", "L7"));
+        assertOutlets(links, 0.2114, 0.2173, 0.2205, 0.2236, 0.2244, 0.2230, 0.2196);
+        links.add(link("L3", "L9", 12 * LINE));
+        links.add(link("P3", "P9", 12 * PROTECTIVE));
+        assertThat(nominal(links, "L9", "P9")).isCloseTo(0.4577, within(0.00005));
+        assertThat(nominal(links, "L3", "P3")).isCloseTo(0.2236, within(0.00005));
+    }
+
+    @Test
+    void readsARingWhoseEndsAreLinkedTheWrongWayRound() {
+        List<Link> links = ring();
+        links.add(tie("L0", "L7"));
+        links.add(tie("P0", "P7"));
+        links.add(tie("L0", "P0"));
+        assertOutlets(links, 0, 0.1018, 0.1581, 0.2115, 0.2243, 0.2005, 0.1412);
+    }
+
+    @Test
+    void readsABrokenRingHighAtEveryOutlet() {
+        List<Link> links = ring();
+        links.remove(6); // the line's fourth stretch
+        links.add(tie("L0", "P7"));
+        links.add(tie("P0", "L7"));
+        assertOutlets(links, 0.5566, 0.5285, 0.5074, 0.4745, 0.4464, 0.4839, 0.5144);
+    }
+
+    @Test
+    void aTieMergesItsEndsAndALoopOfTiesIsHarmless() {
+        List<Link> links = List.of(tie("A", "B"), tie("B", "C"), tie("C", "A"), link("C", "D", 2));
+        assertThat(nominal(links, "A", "C")).isZero();
+        assertThat(nominal(links, "A", "D")).isEqualTo(2);
+    }
+
+    @Test
+    void parallelWiresHalve() {
+        assertThat(nominal(List.of(link("A", "B", 3), link("A", "B", 3)), "A", "B"))
+                .isCloseTo(1.5, within(1e-12));
+    }
+
+    @Test
+    void isOpenWhereThereIsNoWayAndZeroFromATerminalToItself() {
+        Network network = Network.of(List.of(link("A", "B", 1), link("C", "D", 1)));
+        assertThat(network.between(Terminal.of("A"), Terminal.of("C"))).isEqualTo(new Path.Open());
+        assertThat(network.between(Terminal.of("A"), Terminal.of("X"))).isEqualTo(new Path.Open());
+        assertThat(nominal(List.of(), "X", "X")).isZero();
+    }
+
+    @Test
+    void boundsEncloseNominalAndTheReadingIsTheSameBothWays() {
+        Random random = new Random(11);
+        for (int round = 0; round < 200; round++) {
+            List<Link> links = new ArrayList<>();
+            int nodes = 3 + random.nextInt(10);
+            for (int i = 1; i < nodes * 2; i++) {
+                int a = random.nextInt(nodes);
+                int b = random.nextInt(nodes);
+                if (a != b) {
+                    links.add(link("N" + a, "N" + b, Math.exp(random.nextGaussian() * 3)));
+                }
+            }
+            Network network = Network.of(links);
+            Path there = network.between(Terminal.of("N0"), Terminal.of("N1"));
+            Path back = network.between(Terminal.of("N1"), Terminal.of("N0"));
+            assertThat(there.fold(o -> o.nominal().value(), () -> -1.0))
+                    .isCloseTo(back.fold(o -> o.nominal().value(), () -> -1.0), within(1e-9));
+            if (there instanceof Path.Ohmic ohmic) {
+                assertThat(ohmic.low().value())
+                        .isLessThanOrEqualTo(ohmic.nominal().value() + 1e-9);
+                assertThat(ohmic.nominal().value())
+                        .isLessThanOrEqualTo(ohmic.high().value() + 1e-9);
+                assertThat(ohmic.nominal().value())
+                        .isCloseTo(
+                                DenseSolver.resistance(links, "N0", "N1"),
+                                within(1e-9 * (1 + ohmic.nominal().value())));
+            }
+        }
+    }
+
+    @Test
+    void aLongChainNeedsNoStack() {
+        List<Link> links = new ArrayList<>();
+        for (int i = 0; i < 200_000; i++) {
+            links.add(link("N" + i, "N" + (i + 1), 1));
+        }
+        assertThat(nominal(links, "N0", "N200000")).isCloseTo(200_000, within(1e-6));
+    }
+}

@@ -1,0 +1,149 @@
+package zestymarten.core.quantity;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class ReadingLanguageTest {
+    private final ReadingLanguage language = new ReadingLanguage(false);
+    private final ReadingLanguage ofAMeterThatShowsOne = new ReadingLanguage(true);
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "0.64 | 0.64",
+                "0,64 | 0.64",
+                ".5 | 0.5",
+                "5. | 5",
+                "15k8 | 15800",
+                "3k9 | 3900",
+                "0R68 | 0.68",
+                "R33 | 0.33",
+                "1M5 | 1500000",
+                "4m7 | 0.0047",
+                "6.31k | 6310",
+                "6,31 kΩ | 6310",
+                "475 k | 475000",
+                "2.7M | 2700000",
+                "820M | 820000000",
+                "9.1G | 9100000000",
+                "12m | 0.012",
+                "12M | 12000000",
+                "26u | 0.000026",
+                "26µ | 0.000026",
+                "0 | 0",
+                "0.00 | 0",
+                "680R | 680",
+                "12 ohm | 12",
+                "12 Ω | 12",
+                "12 Ω | 12",
+                "1 | 1",
+                "6.8e3 | 6800",
+                "1２ | 12",
+            })
+    void understandsFigures(String typed, double ohm) {
+        assertThat(language.understand(typed)).isEqualTo(Understood.Value.ohms(ohm));
+    }
+
+    @Test
+    void neverFoldsMilliAndMega() {
+        assertThat(language.understand("12m").text()).isEqualTo("12 mΩ");
+        assertThat(language.understand("12M").text()).isEqualTo("12 MΩ");
+    }
+
+    @Test
+    void keepsTheUnitThatWasTyped() {
+        assertThat(language.understand("26uA")).isEqualTo(new Understood.Value(26e-6, Understood.Unit.AMPERE));
+        assertThat(language.understand("0.6 V")).isEqualTo(new Understood.Value(0.6, Understood.Unit.VOLT));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"OL", "ol", "0L", "0l", "O.L", "0.L", ".OL", "inf", "∞", "open", "over-range", "OL MΩ"})
+    void understandsOverRange(String typed) {
+        assertThat(language.understand(typed)).isEqualTo(new Understood.OverRange());
+    }
+
+    @Test
+    void asksWhatABareOneMeansOnAMeterWhoseOverRangeMarkIsOne() {
+        for (String typed : List.of("1", "1 .", "1.")) {
+            assertThat(ofAMeterThatShowsOne.understand(typed))
+                    .isEqualTo(new Understood.Ambiguous(
+                            List.of(Understood.Value.ohms(1), new Understood.OverRange()),
+                            "Does the meter show one ohm, or is the 1 its over-range mark?"));
+        }
+        assertThat(ofAMeterThatShowsOne.understand("1.0")).isEqualTo(Understood.Value.ohms(1));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"b", "B", "beep", "tone"})
+    void understandsTheTone(String typed) {
+        assertThat(language.understand(typed)).isEqualTo(new Understood.Tone());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"n", "no", "-", "silent", " – "})
+    void understandsSilence(String typed) {
+        assertThat(language.understand(typed)).isEqualTo(new Understood.Silent());
+    }
+
+    @Test
+    void understandsBounds() {
+        assertThat(language.understand(">900M")).isEqualTo(new Understood.Above(9e8, Understood.Unit.OHM));
+        assertThat(language.understand("<0.05")).isEqualTo(new Understood.Below(0.05, Understood.Unit.OHM));
+        assertThat(language.understand(">900M").text()).isEqualTo("more than 900 MΩ");
+    }
+
+    @Test
+    void understandsReadingsThatJump() {
+        assertThat(language.understand("jumps")).isEqualTo(new Understood.Unstable(List.of()));
+        assertThat(language.understand("~0.4..OL"))
+                .isEqualTo(new Understood.Unstable(List.of(Understood.Value.ohms(0.4), new Understood.OverRange())));
+        assertThat(language.understand("0.4…12").text()).isEqualTo("jumps between 0.4 Ω and 12 Ω");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"abc", "1.2.3", "1.234,5", "k", "=1+1", "12 x", "NaN", ">OL", "..", "9e99", "1 2"})
+    void refusesWhatIsNoReading(String typed) {
+        assertThat(language.understand(typed))
+                .isEqualTo(new Understood.Refused(
+                        "Read '" + typed + "', which is no reading. Type what the meter shows, such"
+                                + " as 0.64, 15k8, 2.7M, OL, >900M; b for a tone, n for silent."));
+    }
+
+    @Test
+    void saysWhyANegativeResistanceIsRefused() {
+        assertThat(language.understand("-0.5"))
+                .isEqualTo(new Understood.Refused(
+                        "Read '-0.5': a resistance cannot be negative. If the meter was zeroed on"
+                                + " its leads and shows a little below zero, type 0."));
+    }
+
+    @Test
+    void refusesNothingAndTooMuch() {
+        assertThat(language.understand("   ").text()).startsWith("Nothing was typed.");
+        assertThat(language.understand("9".repeat(41)).text())
+                .startsWith("Read 41 characters; a reading has at most 40.");
+    }
+
+    @Test
+    void doesNotDependOnTheLocale() {
+        Locale before = Locale.getDefault();
+        try {
+            for (Locale locale :
+                    List.of(Locale.GERMANY, Locale.forLanguageTag("tr-TR"), Locale.forLanguageTag("ar-EG"))) {
+                Locale.setDefault(locale);
+                assertThat(language.understand("INF")).isEqualTo(new Understood.OverRange());
+                assertThat(language.understand("0.64").text()).isEqualTo("0.64 Ω");
+                assertThat(language.understand("15k8").text()).isEqualTo("15.8 kΩ");
+            }
+        } finally {
+            Locale.setDefault(before);
+        }
+    }
+}
