@@ -1,5 +1,10 @@
 package zestymarten.core.assembly;
 
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
 /**
  * How the cavities of a connector lie, seen from the wire side.
  *
@@ -15,11 +20,12 @@ public record Face(Shape shape, int rows, int columns) {
 
         /** As written in files. */
         public String code() {
-            return name().toLowerCase(java.util.Locale.ROOT);
+            return name().toLowerCase(Locale.ROOT);
         }
     }
 
     static final int MOST = 1000;
+    private static final Pattern WRITTEN = Pattern.compile("(line|grid|ring)? ?(\\d{1,4})(?: ?[x×*] ?(\\d{1,4}))?");
 
     public Face {
         if (!(rows >= 1 && rows <= MOST && columns >= 1 && columns <= MOST)) {
@@ -41,6 +47,31 @@ public record Face(Shape shape, int rows, int columns) {
 
     public static Face grid(int rows, int columns) {
         return new Face(Shape.GRID, rows, columns);
+    }
+
+    /** Reads a layout as a person writes it: {@code 12} (a line), {@code 3x4} (rows by columns), {@code ring 7}. */
+    public static Optional<Face> parse(String text) {
+        Matcher matcher = WRITTEN.matcher(text.strip().toLowerCase(Locale.ROOT));
+        if (!matcher.matches()) {
+            return Optional.empty();
+        }
+        int first = Integer.parseInt(matcher.group(2));
+        int second = matcher.group(3) == null ? 0 : Integer.parseInt(matcher.group(3));
+        boolean ring = "ring".equals(matcher.group(1));
+        boolean possible = first >= 1 && first <= MOST && second <= MOST && !(ring && second > 0);
+        if (!possible || (matcher.group(3) != null && second == 0)) {
+            return Optional.empty();
+        }
+        return Optional.of(second > 0 ? grid(first, second) : ring ? ring(first) : line(first));
+    }
+
+    /** As {@link #parse} reads it. */
+    public String text() {
+        return switch (shape) {
+            case LINE -> Integer.toString(columns);
+            case GRID -> rows + "x" + columns;
+            case RING -> "ring " + columns;
+        };
     }
 
     /** How many cavities there are. */
