@@ -1,0 +1,51 @@
+package zestymarten.web.platform;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.CookieValue;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import zestymarten.core.job.Outcome;
+
+/** What every page may ask for: the chosen theme and the words for outcomes and moments. */
+@ControllerAdvice(annotations = Controller.class)
+class Surroundings {
+    private static final Words WORDS = new Words();
+
+    /** {@code light} or {@code dark} if it was chosen; empty to follow the system. */
+    @ModelAttribute("theme")
+    String theme(@CookieValue(name = "theme", defaultValue = "") String theme) {
+        return theme.equals("light") || theme.equals("dark") ? theme : "";
+    }
+
+    @ModelAttribute("words")
+    Words words() {
+        return WORDS;
+    }
+
+    /** Words for values that lists carry as they are stored. */
+    public static final class Words {
+        /** The outcome of a run in words; empty while it is under way. */
+        public String outcome(@Nullable String outcome) {
+            return outcome == null ? "under way" : Outcome.valueOf(outcome).word();
+        }
+
+        /** The state stroke of an outcome. */
+        public String state(@Nullable String outcome) {
+            return outcome == null
+                    ? "untested"
+                    : switch (Outcome.valueOf(outcome)) {
+                        case PASS -> "good";
+                        case WATCH -> "watch";
+                        case FAIL -> "fault";
+                        case INCOMPLETE -> "doubtful";
+                    };
+        }
+
+        /** A moment to the minute; empty if there is none. */
+        public String minute(@Nullable Instant at) {
+            return at == null ? "" : Times.minute(at);
+        }
+    }
+}

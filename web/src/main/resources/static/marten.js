@@ -1,0 +1,47 @@
+// What every page needs: the token that proves a request is ours, the theme, and a word when the server does not answer.
+(() => {
+  "use strict";
+  const csrf = document.querySelector('meta[name="csrf"]');
+
+  document.addEventListener("htmx:configRequest", (event) => {
+    if (csrf?.content) {
+      event.detail.headers[csrf.dataset.header] = csrf.content;
+    }
+  });
+
+  document.addEventListener("htmx:sendError", () => {
+    const place = document.getElementById("say");
+    if (!place) {
+      return;
+    }
+    const box = document.createElement("div");
+    box.className = "say fault";
+    box.setAttribute("role", "alert");
+    box.textContent = "The server does not answer. What you typed is still here: try again in a moment. Nothing of it was kept yet.";
+    place.replaceChildren(box);
+  });
+
+  const remember = (name, value) => {
+    document.cookie = `${name}=${value}; path=/; max-age=31536000; samesite=strict`;
+  };
+  window.martenRemember = remember;
+
+  document.addEventListener("alpine:init", () => {
+    window.Alpine.data("theme", () => ({
+      dark: false,
+      init() {
+        const chosen = document.documentElement.dataset.bsTheme;
+        this.dark = chosen ? chosen === "dark" : window.matchMedia("(prefers-color-scheme: dark)").matches;
+      },
+      get word() {
+        return this.dark ? "Light" : "Dark";
+      },
+      turn() {
+        this.dark = !this.dark;
+        const theme = this.dark ? "dark" : "light";
+        document.documentElement.dataset.bsTheme = theme;
+        remember("theme", theme);
+      },
+    }));
+  });
+})();

@@ -1,0 +1,249 @@
+// The run: everything by keyboard. The slot always has the focus; what was typed leaves it only when the server has kept it.
+(() => {
+  "use strict";
+  const main = document.querySelector("main.run");
+  const slot = document.getElementById("slot");
+  const base = `/runs/${main.dataset.run}`;
+  const say = document.getElementById("say");
+  const understood = document.getElementById("understood");
+  let entryId = null;
+  let asked = null;
+  let busy = false;
+
+  const newId = () => {
+    const bytes = crypto.getRandomValues(new Uint8Array(16));
+    bytes[6] = (bytes[6] & 0x0f) | 0x40;
+    bytes[8] = (bytes[8] & 0x3f) | 0x80;
+    const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+    return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join("-");
+  };
+
+  const step = () => Object.fromEntries([...document.querySelectorAll("#step input")].map((field) => [field.name, field.value]));
+  const result = () => document.querySelector(".result");
+  const pulse = () => document.getElementById("pulse");
+  const typing = () => slot && slot.value.trim() !== "";
+
+  const send = async (method, path, values, target = "#work") => {
+    busy = true;
+    try {
+      await window.htmx.ajax(method, base + path, { values, target, swap: target === "#work" ? "outerHTML" : "innerHTML" });
+    } catch {
+      // htmx has raised its own event; the message is shown there and the slot keeps its text
+    } finally {
+      busy = false;
+    }
+  };
+
+  const clear = () => {
+    say.replaceChildren();
+    understood.replaceChildren();
+  };
+
+  const keep = (typed, more = {}) => {
+    if (busy || !document.querySelector("#step input")) {
+      return;
+    }
+    entryId = entryId ?? newId();
+    send("POST", "/entries", { ...step(), typed, entry: entryId, ...more });
+  };
+
+  const showDue = () => {
+    clear();
+    entryId = null;
+    send("GET", "/work", {});
+  };
+
+  const again = () => {
+    clear();
+    entryId = null;
+    send("GET", "/work", step());
+  };
+
+  const takeBack = () => {
+    const last = pulse()?.dataset.last;
+    if (last && !busy) {
+      clear();
+      entryId = null;
+      send("POST", "/take-backs", { entry: last });
+    }
+  };
+
+  const goTo = (stage, black, red) => {
+    clear();
+    entryId = null;
+    send("GET", "/work", { stage, black, red });
+  };
+
+  const ask = (id, field, done) => {
+    const dialog = document.getElementById(id);
+    const input = field ? document.getElementById(field) : null;
+    dialog.returnValue = "";
+    dialog.onclose = () => {
+      if (dialog.returnValue === "ok" && input?.value.trim()) {
+        done(input.value.trim());
+        input.value = "";
+      }
+      slot.focus();
+    };
+    dialog.showModal();
+    input?.focus();
+  };
+
+  const skip = () => ask("skip-dialog", "reason", (reason) => {
+    entryId = newId();
+    send("POST", "/skips", { ...step(), reason, entry: entryId });
+  });
+
+  const wanted = () => ask("goto-dialog", "goto", (text) => {
+    const names = text.split(/[\s,–]+/).map((name) => (name.toLowerCase() === "frame" ? "FRAME" : name));
+    const [black, red] = names;
+    if (black && red) {
+      clear();
+      entryId = null;
+      send("GET", "/touch", { black, red });
+    }
+  });
+
+  const flip = () => {
+    const mating = document.cookie.includes("faces=mating");
+    window.martenRemember("faces", mating ? "wire" : "mating");
+    again();
+  };
+
+  const keys = {
+    Enter: () => (result() || !document.querySelector("#step input") ? showDue() : slot.focus()),
+    b: () => keep("b"),
+    n: () => keep("n"),
+    j: () => keep("jumps"),
+    OL: () => keep("OL"),
+    Backspace: takeBack,
+    c: again,
+    f: flip,
+    g: wanted,
+    x: skip,
+    w: () => window.location.assign(`${base}/wrong`),
+    "?": () => ask("keys-dialog", null, () => {}),
+  };
+
+  const answer = (meaning) => {
+    asked = null;
+    say.replaceChildren();
+    slot.focus();
+    if (meaning !== "again") {
+      keep(slot.value, { meaning });
+    }
+  };
+
+  document.addEventListener("keydown", (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector("dialog[open]") || !slot) {
+      return;
+    }
+    const question = say.querySelector(".question");
+    if (question) {
+      const choice = question.querySelector(`[data-meaning="${Number(event.key) - 1}"]`);
+      if (choice) {
+        event.preventDefault();
+        answer(choice.dataset.meaning);
+      } else if (["Escape", "Backspace"].includes(event.key)) {
+        event.preventDefault();
+        answer("again");
+      }
+      return;
+    }
+    const elsewhere = event.target !== slot && event.target.closest?.("button, a, summary, input, select");
+    if (!typing() && keys[event.key] && !(elsewhere && ["Enter"].includes(event.key))) {
+      event.preventDefault();
+      keys[event.key]();
+    } else if (!elsewhere && event.target !== slot && event.key.length === 1) {
+      slot.focus();
+    }
+  });
+
+  document.getElementById("slot-form")?.addEventListener("submit", (event) => {
+    event.preventDefault();
+    if (typing()) {
+      keep(slot.value);
+    } else {
+      keys.Enter();
+    }
+  });
+
+  let later = 0;
+  slot?.addEventListener("input", () => {
+    entryId = null;
+    say.replaceChildren();
+    clearTimeout(later);
+    later = setTimeout(() => {
+      if (document.querySelector("#step input")) {
+        window.htmx.ajax("GET", `${base}/understood`, { values: { ...step(), typed: slot.value }, target: "#understood", swap: "innerHTML" });
+      }
+    }, 90);
+  });
+
+  document.addEventListener("click", (event) => {
+    const button = event.target.closest("[data-key], [data-type], [data-meaning], [data-go]");
+    const field = event.target.closest("svg.field");
+    if (button?.dataset.meaning) {
+      answer(button.dataset.meaning);
+    } else if (button?.dataset.type) {
+      slot.value += button.dataset.type;
+      slot.dispatchEvent(new Event("input"));
+    } else if (button?.dataset.go) {
+      goTo(...button.dataset.go.split(" "));
+    } else if (button?.dataset.key === "Backspace" && typing()) {
+      slot.value = slot.value.slice(0, -1);
+      slot.dispatchEvent(new Event("input"));
+    } else if (button?.dataset.key === "Enter" && typing() && !button.closest(".result")) {
+      keep(slot.value);
+    } else if (button?.dataset.key) {
+      keys[button.dataset.key]();
+    } else if (field) {
+      mark(field, event);
+    }
+  });
+
+  const mark = (field, event) => {
+    const box = field.getBoundingClientRect();
+    const scale = field.viewBox.baseVal.width / box.width;
+    const cell = Number(field.dataset.cell);
+    const column = Math.floor(((event.clientX - box.left) * scale - 1) / cell);
+    const row = Math.floor(((event.clientY - box.top) * scale - 1) / cell);
+    clear();
+    send("GET", "/mark", { stage: field.dataset.stage, row, column, columns: field.dataset.columns });
+  };
+
+  document.addEventListener("marten:kept", () => {
+    slot.value = "";
+    entryId = null;
+    clear();
+    slot.focus();
+  });
+
+  document.addEventListener("htmx:afterSwap", () => {
+    const question = say?.querySelector(".question");
+    if (question && question !== asked) {
+      asked = question;
+      slot.blur();
+      question.querySelector("button")?.focus();
+    }
+  });
+
+  // Somebody else may work on the same run: ask shortly whether anything has changed, fetch only then.
+  document.addEventListener("marten:changed", () => {
+    if (!result() && !busy) {
+      send("GET", "/work", {});
+    }
+  });
+  setInterval(() => {
+    if (pulse() && !document.hidden && !busy) {
+      window.htmx.ajax("GET", `${base}/pulse`, { values: { pulse: pulse().dataset.pulse }, target: "#pulse", swap: "none" });
+    }
+  }, 3000);
+
+  if (window.matchMedia("(pointer: coarse)").matches) {
+    slot?.setAttribute("inputmode", "none");
+  }
+  const stayAwake = () => navigator.wakeLock?.request("screen").catch(() => {});
+  document.addEventListener("visibilitychange", () => document.visibilityState === "visible" && stayAwake());
+  stayAwake();
+})();
