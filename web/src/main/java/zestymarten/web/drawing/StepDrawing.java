@@ -1,0 +1,137 @@
+package zestymarten.web.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.plan.Step;
+
+/**
+ * What a technician needs to see at one touch: the faces concerned, the two pins, the two probes, and the wire between
+ * them if there should be one.
+ *
+ * @param plates connectors' bodies behind the faces
+ * @param strand path of the wire that should join the pins, empty if they should be apart
+ */
+public record StepDrawing(
+        double width,
+        double height,
+        List<Plate> plates,
+        List<Needle> needles,
+        Optional<String> strand,
+        Optional<Conductor> conductor) {
+
+    private static final double WIDTH = 720;
+    private static final double TOP = 40;
+    private static final double FACE_WIDTH = 290;
+    private static final double FACE_HEIGHT = 214;
+    private static final double SIDE = 24;
+
+    public StepDrawing {
+        plates = List.copyOf(plates);
+        needles = List.copyOf(needles);
+    }
+
+    /** A face on its body, at its place; {@code frame} for the bare metal that stands for the frame. */
+    public record Plate(double x, double y, double width, double height, boolean frame, Optional<FaceDrawing> face) {}
+
+    /** A probe: its point on the pin, its handle away from it. */
+    public record Needle(String colour, String pin, double x, double y, String path, double labelX, double labelY) {}
+
+    public static StepDrawing of(Assembly assembly, Step.Touch touch, List<Conductor> route, boolean mating) {
+        Set<Terminal> used = assembly.conductors().stream()
+                .flatMap(conductor -> Stream.of(conductor.from(), conductor.to()))
+                .collect(Collectors.toSet());
+        boolean together = touch.black().connector().equals(touch.red().connector());
+        double width = together ? FACE_WIDTH * 2 : FACE_WIDTH;
+        Plate left = plate(
+                assembly,
+                touch.black(),
+                used,
+                new FaceDrawing.Room(width, FACE_HEIGHT, mating, Optional.of(touch.black())));
+        List<Plate> plates = new ArrayList<>();
+        if (together) {
+            plates.add(placed(left, (WIDTH - left.width()) / 2));
+        } else {
+            Plate right = plate(
+                    assembly,
+                    touch.red(),
+                    used,
+                    new FaceDrawing.Room(width, FACE_HEIGHT, mating, Optional.of(touch.red())));
+            plates.add(placed(left, SIDE));
+            plates.add(placed(right, WIDTH - SIDE - right.width()));
+        }
+        double tallest = plates.stream().mapToDouble(Plate::height).max().orElse(0);
+        plates.replaceAll(plate -> lowered(plate, (tallest - plate.height()) / 2));
+        Point black = at(plates, touch.black());
+        Point red = at(plates, touch.red());
+        List<Needle> needles = List.of(
+                needle("black", touch.black(), black, black.x() <= red.x()),
+                needle("red", touch.red(), red, red.x() < black.x()));
+        Optional<String> strand =
+                route.isEmpty() ? Optional.empty() : Optional.of(Paths.strand(black.x(), black.y(), red.x(), red.y()));
+        return new StepDrawing(
+                WIDTH,
+                TOP + tallest + 44,
+                plates,
+                needles,
+                strand,
+                route.isEmpty() ? Optional.empty() : Optional.of(route.get(0)));
+    }
+
+    private static Plate plate(Assembly assembly, Terminal terminal, Set<Terminal> used, FaceDrawing.Room room) {
+        Optional<Connector> connector = assembly.connector(terminal.connector());
+        if (connector.isEmpty()) {
+            return new Plate(0, TOP, 120, 96, terminal.isFrame(), Optional.empty());
+        }
+        FaceDrawing face = FaceDrawing.of(connector.get(), used, room);
+        return new Plate(0, TOP, face.width(), face.height(), false, Optional.of(face));
+    }
+
+    private static Plate placed(Plate plate, double x) {
+        return new Plate(
+                x,
+                plate.y(),
+                plate.width(),
+                plate.height(),
+                plate.frame(),
+                plate.face().map(face -> face.movedBy(x, TOP)));
+    }
+
+    private static Plate lowered(Plate plate, double dy) {
+        return new Plate(
+                plate.x(),
+                plate.y() + dy,
+                plate.width(),
+                plate.height(),
+                plate.frame(),
+                plate.face().map(face -> face.movedBy(0, dy)));
+    }
+
+    private static Point at(List<Plate> plates, Terminal terminal) {
+        return plates.stream()
+                .flatMap(plate -> plate.face().flatMap(face -> face.at(terminal)).stream())
+                .findFirst()
+                .orElseGet(() -> plates.stream()
+                        .filter(plate -> plate.face().isEmpty())
+                        .findFirst()
+                        .map(plate -> new Point(plate.x() + plate.width() / 2, plate.y() + plate.height() / 2))
+                        .orElse(new Point(WIDTH / 2, TOP)));
+    }
+
+    /** Needles come from above, leaning outwards, so that neither covers the way between the pins. */
+    private static Needle needle(String colour, Terminal terminal, Point point, boolean leansLeft) {
+        double lean = leansLeft ? -26 : 26;
+        double length = 64;
+        double topX = point.x() + lean;
+        double topY = point.y() - length;
+        String path = Paths.move(point.x(), point.y()) + Paths.line(topX - 5, topY) + Paths.line(topX + 5, topY) + "Z";
+        return new Needle(colour, terminal.pin(), point.x(), point.y(), path, topX, Math.max(14, topY - 6));
+    }
+}

@@ -1,0 +1,84 @@
+package zestymarten.web.record;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.web.run.RunLine;
+import zestymarten.web.run.Runs;
+import zestymarten.web.unit.UnitRow;
+import zestymarten.web.unit.Units;
+
+/** Records: past runs, the history of a unit, and one run's certificate as page, PDF and CSV. */
+@Controller
+class RecordController {
+    private final Runs runs;
+    private final Units units;
+    private final RecordViews views;
+    private final Certificates certificates;
+
+    RecordController(Runs runs, Units units, RecordViews views, Certificates certificates) {
+        this.runs = runs;
+        this.units = units;
+        this.views = views;
+        this.certificates = certificates;
+    }
+
+    @GetMapping("/records")
+    String list(
+            @RequestParam(defaultValue = "") String search,
+            @RequestParam(defaultValue = "" + Long.MAX_VALUE) long before,
+            Model model) {
+        List<RunLine> lines = runs.ended(search.strip(), before, Runs.PAGE);
+        model.addAttribute("lines", lines);
+        model.addAttribute("search", search.strip());
+        model.addAttribute(
+                "older", lines.size() == Runs.PAGE ? lines.get(lines.size() - 1).id() : null);
+        return "record/list";
+    }
+
+    @GetMapping("/units/{id}")
+    String unit(@PathVariable long id, Model model) {
+        UnitRow unit = units.find(id);
+        model.addAttribute("unit", unit);
+        model.addAttribute("lines", runs.ofUnit(id));
+        return "record/unit";
+    }
+
+    @GetMapping("/runs/{id}/record")
+    String page(@PathVariable long id, Model model) {
+        model.addAttribute("record", views.view(runs.find(id)));
+        return "record/record";
+    }
+
+    @GetMapping("/runs/{id}/certificate.pdf")
+    ResponseEntity<byte[]> pdf(@PathVariable long id) {
+        RecordView view = views.view(runs.find(id));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".pdf", false))
+                .body(certificates.pdf(view));
+    }
+
+    @GetMapping("/runs/{id}/readings.csv")
+    ResponseEntity<String> csv(@PathVariable long id) {
+        RecordView view = views.view(runs.find(id));
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".csv", true))
+                .body(ReadingsCsv.write(view));
+    }
+
+    private static String named(RecordView view, String ending, boolean attached) {
+        String name = view.assembly() + " " + view.unit() + " run " + view.id() + ending;
+        ContentDisposition.Builder builder = attached ? ContentDisposition.attachment() : ContentDisposition.inline();
+        return builder.filename(name, StandardCharsets.UTF_8).build().toString();
+    }
+}

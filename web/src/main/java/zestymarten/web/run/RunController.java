@@ -1,0 +1,237 @@
+package zestymarten.web.run;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.security.Principal;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.CookieValue;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.job.Entry;
+import zestymarten.core.job.StepState;
+import zestymarten.core.plan.Stage;
+import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Understood;
+import zestymarten.web.platform.Refused;
+
+/** The run page and the fragments that keep it current. */
+@Controller
+@RequestMapping("/runs/{id}")
+class RunController {
+    private static final String WORK = "run/work";
+
+    private final Runs runs;
+    private final RunViews views;
+
+    RunController(Runs runs, RunViews views) {
+        this.runs = runs;
+        this.views = views;
+    }
+
+    /** The step of a request, wherever one is named. */
+    @ModelAttribute("stepForm")
+    StepForm stepForm(
+            @RequestParam(defaultValue = "") String stage,
+            @RequestParam(defaultValue = "") String question,
+            @RequestParam(defaultValue = "") String black,
+            @RequestParam(defaultValue = "") String red) {
+        return new StepForm(stage, question, black, red);
+    }
+
+    @GetMapping
+    String page(
+            @PathVariable long id,
+            @ModelAttribute("stepForm") StepForm form,
+            @CookieValue(name = "faces", defaultValue = "wire") String faces,
+            Model model) {
+        Run run = runs.find(id);
+        model.addAttribute("run", views.view(run, planned(run, form.named()), Optional.empty(), mating(faces)));
+        return "run/run";
+    }
+
+    /** Everything on the page but the slot, for the step that is due or the one that is named. */
+    @GetMapping("/work")
+    String work(
+            @PathVariable long id,
+            @ModelAttribute("stepForm") StepForm form,
+            @CookieValue(name = "faces", defaultValue = "wire") String faces,
+            Model model) {
+        Run run = runs.find(id);
+        model.addAttribute("run", views.view(run, planned(run, form.named()), Optional.empty(), mating(faces)));
+        return WORK;
+    }
+
+    /** The same for a mark of a touch field, by its place in the stage. */
+    @GetMapping("/mark")
+    String mark(
+            @PathVariable long id,
+            @RequestParam Stage stage,
+            @RequestParam int row,
+            @RequestParam int column,
+            @RequestParam int columns,
+            @CookieValue(name = "faces", defaultValue = "wire") String faces,
+            Model model) {
+        Run run = runs.find(id);
+        long index = columns > 0
+                ? (long) row * columns + column
+                : triangleIndex(row, column, run.job().pieces().all().size());
+        Optional<Step> step = run.job().steps(stage).skip(Math.max(0, index)).findFirst();
+        model.addAttribute("run", views.view(run, step, Optional.empty(), mating(faces)));
+        return WORK;
+    }
+
+    /** The same for two terminals that the technician names, in whichever stage they are touched together. */
+    @GetMapping("/touch")
+    String touch(
+            @PathVariable long id,
+            @RequestParam String black,
+            @RequestParam String red,
+            @CookieValue(name = "faces", defaultValue = "wire") String faces,
+            Model model) {
+        Run run = runs.find(id);
+        Step found = Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME)
+                .flatMap(stage -> Stream.of(
+                        new StepForm(stage.name(), "", black, red).step(),
+                        new StepForm(stage.name(), "", red, black).step()))
+                .filter(run.job()::isPlanned)
+                .findFirst()
+                .orElseThrow(() -> new Refused(
+                        "", "Read '" + black + " " + red + "'; no step of this run touches those two together."));
+        model.addAttribute("run", views.view(run, Optional.of(found), Optional.empty(), mating(faces)));
+        return WORK;
+    }
+
+    private static long triangleIndex(int row, int column, int pieces) {
+        long before = 0;
+        for (int i = 0; i < row && i < pieces; i++) {
+            before += pieces - 1 - i;
+        }
+        return before + column;
+    }
+
+    private static Optional<Step> planned(Run run, Optional<Step> step) {
+        return step.filter(run.job()::isPlanned);
+    }
+
+    private static boolean mating(String faces) {
+        return faces.equals("mating");
+    }
+
+    /** Nothing if nothing has changed since the page was made; else a word to fetch it again. */
+    @GetMapping("/pulse")
+    ResponseEntity<Void> pulse(@PathVariable long id, @RequestParam String pulse) {
+        return runs.hasChanged(id, pulse)
+                ? ResponseEntity.ok().header("HX-Trigger", "marten:changed").build()
+                : ResponseEntity.noContent().build();
+    }
+
+    /** How a text would be understood and judged, before it is kept. */
+    @GetMapping("/understood")
+    String understood(
+            @PathVariable long id,
+            @ModelAttribute("stepForm") StepForm form,
+            @RequestParam(defaultValue = "") String typed,
+            Model model) {
+        Run run = runs.find(id);
+        Step step = form.step();
+        boolean usable = !typed.isBlank() && run.job().isPlanned(step);
+        model.addAttribute("preview", usable ? Preview.of(run.job(), step, typed) : Preview.NOTHING);
+        return "run/understood";
+    }
+
+    @PostMapping("/entries")
+    String enter(
+            @PathVariable long id,
+            @ModelAttribute("stepForm") StepForm form,
+            @RequestParam UUID entry,
+            @RequestParam int touch,
+            @RequestParam(defaultValue = "") String typed,
+            @RequestParam(defaultValue = "-1") int meaning,
+            @CookieValue(name = "faces", defaultValue = "wire") String faces,
+            Principal who,
+            HttpServletResponse response,
+            Model model) {
+        OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);
+        Runs.Sent sent = new Runs.Sent(entry, form.step(), touch, typed, choice);
+        return answer(runs.enter(id, sent, who.getName()), faces, response, model);
+    }
+
+    @PostMapping("/skips")
+    String skip(
+            @PathVariable long id,
+            @ModelAttribute("stepForm") StepForm form,
+            @RequestParam UUID entry,
+            @RequestParam int touch,
+            @RequestParam(defaultValue = "") String reason,
+            @CookieValue(name = "faces", defaultValue = "wire") String faces,
+            Principal who,
+            HttpServletResponse response,
+            Model model) {
+        Runs.Sent sent = new Runs.Sent(entry, form.step(), touch, reason, OptionalInt.empty());
+        return answer(runs.skip(id, sent, who.getName()), faces, response, model);
+    }
+
+    private String answer(Runs.Answer answer, String faces, HttpServletResponse response, Model model) {
+        if (answer instanceof Runs.Answer.Question question) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            response.setHeader("HX-Retarget", "#say");
+            response.setHeader("HX-Reswap", "innerHTML");
+            model.addAttribute("question", question.ambiguous().question());
+            model.addAttribute(
+                    "meanings",
+                    question.ambiguous().candidates().stream()
+                            .map(Understood::text)
+                            .toList());
+            return "run/question";
+        }
+        Runs.Answer.Kept kept = (Runs.Answer.Kept) answer;
+        Run run = kept.run();
+        boolean stays = run.job().isDone(kept.entry().step())
+                && run.job().state(kept.entry().step()) != StepState.GOOD
+                && run.job().state(kept.entry().step()) != StepState.SKIPPED;
+        boolean again = !run.job().isDone(kept.entry().step());
+        model.addAttribute(
+                "run",
+                views.view(
+                        run,
+                        again ? Optional.of(kept.entry().step()) : Optional.empty(),
+                        stays ? Optional.of(kept.entry()) : Optional.empty(),
+                        mating(faces)));
+        response.setHeader("HX-Trigger", "marten:kept");
+        return WORK;
+    }
+
+    @PostMapping("/take-backs")
+    String takeBack(
+            @PathVariable long id,
+            @RequestParam UUID entry,
+            @CookieValue(name = "faces", defaultValue = "wire") String faces,
+            Principal who,
+            Model model) {
+        Run run = runs.takeBack(id, entry, who.getName());
+        Optional<Step> step = run.job().entries().stream()
+                .filter(each -> each.id().equals(entry))
+                .map(Entry::step)
+                .findFirst();
+        model.addAttribute("run", views.view(run, planned(run, step), Optional.empty(), mating(faces)));
+        return WORK;
+    }
+
+    @PostMapping("/end")
+    ResponseEntity<Void> end(@PathVariable long id, Principal who) {
+        runs.end(id, who.getName());
+        return ResponseEntity.ok()
+                .header("HX-Redirect", "/runs/" + id + "/record")
+                .build();
+    }
+}

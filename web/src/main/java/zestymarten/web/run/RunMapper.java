@@ -1,0 +1,53 @@
+package zestymarten.web.run;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
+
+/** Statements on runs and their entries; see RunMapper.xml. */
+@Mapper
+interface RunMapper {
+    long insert(@Param("run") RunRow run);
+
+    @Nullable
+    RunRow find(long id);
+
+    /** Holds the run until the transaction ends, so that entries are numbered one after the other. */
+    @Nullable
+    Long lock(long id);
+
+    @Nullable
+    Long openRunOf(long unitId);
+
+    @Nullable
+    RunRow lastOf(String startedBy);
+
+    List<EntryRow> entries(long runId);
+
+    /** The number of the last entry and how many were taken back: changes whenever anything does. */
+    @Nullable
+    String pulse(long runId);
+
+    @Nullable
+    Long runOfEntry(UUID id);
+
+    void insertEntry(@Param("runId") long runId, @Param("revisionId") long revisionId, @Param("entry") EntryRow entry);
+
+    void insertTakenBack(@Param("entryId") UUID entryId, @Param("by") String by, @Param("at") Instant at);
+
+    void insertEnd(
+            @Param("runId") long runId,
+            @Param("outcome") String outcome,
+            @Param("findings") String findings,
+            @Param("by") String by,
+            @Param("at") Instant at);
+
+    List<RunLine> underWay(int limit);
+
+    List<RunLine> ended(@Param("search") String search, @Param("before") long before, @Param("limit") int limit);
+
+    List<RunLine> ofUnit(@Param("unitId") long unitId, @Param("limit") int limit);
+}

@@ -1,0 +1,66 @@
+package zestymarten.web.run;
+
+import java.util.List;
+import java.util.Optional;
+import zestymarten.web.drawing.BandDrawing;
+import zestymarten.web.drawing.FieldDrawing;
+import zestymarten.web.drawing.StepDrawing;
+
+/** The run page as ready text and drawings. */
+record RunView(
+        long id,
+        String unit,
+        String assembly,
+        long assemblyId,
+        int revision,
+        String meter,
+        String conditions,
+        String pulse,
+        boolean underWay,
+        boolean complete,
+        String touchesLeft,
+        String minutesLeft,
+        int percent,
+        List<StageView> stages,
+        Optional<StepView> step,
+        Optional<ResultView> result,
+        List<EntryView> last,
+        Optional<String> takeBack,
+        List<String> findings,
+        List<Proposal> proposals,
+        String outcome) {
+
+    /** A stage of the rail. */
+    record StageView(
+            String name, String title, String count, String state, Optional<FieldDrawing> field, boolean skippable) {}
+
+    /** The step at hand. */
+    record StepView(
+            String stage,
+            String question,
+            String black,
+            String red,
+            int touch,
+            Sentence sentence,
+            String why,
+            Optional<String> asks,
+            Optional<StepDrawing> drawing,
+            Optional<BandDrawing> band,
+            List<Pad> pads) {}
+
+    /** The step in words; the two terminals stand out. */
+    record Sentence(String before, String black, String between, String red, String after) {}
+
+    /** A pin with its neighbours, enlarged for the phone. */
+    record Pad(String probe, String terminal, List<String> before, String pin, List<String> after) {}
+
+    /** What was just kept, when it does not pass: it stays until the technician goes on. */
+    record ResultView(String id, String state, String word, String touch, String typed, String reason) {}
+
+    /** One of the last entries. */
+    record EntryView(
+            int sequence, String touch, String typed, String corrected, String state, boolean takenBack, String by) {}
+
+    /** A touch that would settle something. */
+    record Proposal(String stage, String black, String red, String text) {}
+}

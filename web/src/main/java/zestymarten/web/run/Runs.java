@@ -1,0 +1,323 @@
+package zestymarten.web.run;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.job.Design;
+import zestymarten.core.job.Entry;
+import zestymarten.core.job.Found;
+import zestymarten.core.job.Job;
+import zestymarten.core.job.Outcome;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.LeadPolicy;
+import zestymarten.core.meter.Meter;
+import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Understood;
+import zestymarten.web.platform.Conflict;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.unit.UnitRow;
+import zestymarten.web.unit.Units;
+import zestymarten.web.wiring.Revision;
+import zestymarten.web.wiring.Wirings;
+
+/** Runs: started, entered into, taken back from, ended. Every decision is the core's; here they are made to last. */
+@Service
+public class Runs {
+    /** Runs on one page of a list. */
+    public static final int PAGE = 50;
+
+    private final RunMapper mapper;
+    private final Wirings wirings;
+    private final Units units;
+    private final Clock clock;
+    private final Cache<DesignKey, Design> designs =
+            Caffeine.newBuilder().maximumWeight(100_000).weigher(Runs::weight).build();
+
+    private record DesignKey(long revisionId, double ambientC) {}
+
+    Runs(RunMapper mapper, Wirings wirings, Units units, Clock clock) {
+        this.mapper = mapper;
+        this.wirings = wirings;
+        this.units = units;
+        this.clock = clock;
+    }
+
+    private static int weight(DesignKey key, Design design) {
+        return 10 + design.assembly().conductors().size();
+    }
+
+    /**
+     * What was sent for a step.
+     *
+     * @param id made by the sender; sending it again changes nothing
+     * @param touch which touch of the step the sender believes it to be
+     * @param meaning which of the offered meanings was chosen, where there was a question
+     */
+    public record Sent(UUID id, Step step, int touch, String typed, OptionalInt meaning) {}
+
+    /** What became of it: kept, or a question to answer first. */
+    public sealed interface Answer {
+        record Kept(Run run, Entry entry) implements Answer {}
+
+        record Question(Understood.Ambiguous ambiguous) implements Answer {}
+    }
+
+    /** Starts a run on the newest revision of a wiring, or finds the one that is under way on that unit. */
+    @Transactional
+    public long start(long assemblyId, String serial, Conditions conditions, String by) {
+        Revision revision = wirings.latest(assemblyId);
+        UnitRow unit = units.takeToTheBench(assemblyId, serial);
+        Long open = mapper.openRunOf(unit.id());
+        if (open != null) {
+            return open;
+        }
+        if (unit.state().equals("scrapped")) {
+            throw new Refused("serial", "Unit " + unit.serial() + " was scrapped and is not tested any more.");
+        }
+        units.setState(unit.id(), "on the bench");
+        Meter meter = conditions.meter();
+        return mapper.insert(new RunRow(
+                0,
+                assemblyId,
+                unit.id(),
+                revision.id(),
+                unit.serial(),
+                conditions.ambientC(),
+                meter.name(),
+                meter.accuracy(),
+                meter.resolutionOhm(),
+                meter.toneBelowOhm(),
+                meter.oneIsOverRange(),
+                meter.topOhm(),
+                conditions.policy().code(),
+                conditions.guarded(),
+                by,
+                clock.instant(),
+                null,
+                null,
+                null));
+    }
+
+    /** The conditions that this account tested under last, to begin the next run with. */
+    @Transactional(readOnly = true)
+    public Optional<Conditions> lastConditions(String by) {
+        return Optional.ofNullable(mapper.lastOf(by)).map(Runs::conditions);
+    }
+
+    @Transactional(readOnly = true)
+    public Run find(long id) {
+        RunRow row = mapper.find(id);
+        if (row == null) {
+            throw new NotFound("There is no run number " + id + ".");
+        }
+        Revision revision = wirings.revision(row.revisionId());
+        Job job = Job.of(
+                design(revision, row.ambientC()),
+                conditions(row),
+                mapper.entries(id).stream().map(EntryRows::entry).toList());
+        Optional<Run.End> end = row.outcome() == null
+                ? Optional.empty()
+                : Optional.of(new Run.End(
+                        Outcome.valueOf(row.outcome()),
+                        Objects.requireNonNull(row.endedBy()),
+                        Objects.requireNonNull(row.endedAt())));
+        return new Run(
+                id, row.unitId(), row.serial(), revision, job, row.startedBy(), row.startedAt(), pulse(job, end), end);
+    }
+
+    private static String pulse(Job job, Optional<Run.End> end) {
+        long takenBack = job.entries().stream().filter(entry -> !entry.stands()).count();
+        return job.entries().size() + "." + takenBack + "." + (end.isPresent() ? 1 : 0);
+    }
+
+    /** Whether anything has changed since a run had that pulse. Costs one small query. */
+    @Transactional(readOnly = true)
+    public boolean hasChanged(long id, String pulse) {
+        return !pulse.equals(mapper.pulse(id));
+    }
+
+    /** A revision made ready for one temperature. */
+    public Design design(Revision revision, double ambientC) {
+        return designs.get(new DesignKey(revision.id(), ambientC), any -> Design.of(revision.assembly(), ambientC));
+    }
+
+    private static Conditions conditions(RunRow row) {
+        return new Conditions(
+                row.ambientC(),
+                new Meter(
+                        row.meterName(),
+                        row.meterAccuracy(),
+                        row.meterResolutionOhm(),
+                        row.meterToneBelowOhm(),
+                        row.meterOneIsOverRange(),
+                        row.meterTopOhm()),
+                OptionalDouble.empty(),
+                LeadPolicy.of(row.leadPolicy()).orElseThrow(),
+                row.guarded(),
+                Conditions.JOINED_BELOW_OHM);
+    }
+
+    /**
+     * Keeps a reading, or asks what it means.
+     *
+     * @throws Refused if it is no reading
+     * @throws Conflict if the step was recorded meanwhile, or is not part of the run any more
+     */
+    @Transactional
+    public Answer enter(long runId, Sent sent, String by) {
+        Run run = hold(runId);
+        Optional<Entry> before = already(run, sent.id());
+        if (before.isPresent()) {
+            return new Answer.Kept(run, before.get());
+        }
+        mustBeFree(run, sent.step(), sent.touch());
+        Understood understood = run.job().understand(sent.step(), sent.typed());
+        if (understood instanceof Understood.Refused refused) {
+            throw new Refused("", refused.message());
+        }
+        if (understood instanceof Understood.Ambiguous ambiguous) {
+            int choice = sent.meaning().orElse(-1);
+            if (choice < 0 || choice >= ambiguous.candidates().size()) {
+                return new Answer.Question(ambiguous);
+            }
+            understood = ambiguous.candidates().get(choice);
+        }
+        return keep(run, sent, new Entry.Content.Reading(sent.typed().strip(), understood), by);
+    }
+
+    /** Leaves a step out, with the reason. */
+    @Transactional
+    public Answer skip(long runId, Sent sent, String by) {
+        Run run = hold(runId);
+        Optional<Entry> before = already(run, sent.id());
+        if (before.isPresent()) {
+            return new Answer.Kept(run, before.get());
+        }
+        mustBeFree(run, sent.step(), sent.touch());
+        String reason = sent.typed().strip();
+        if (reason.isEmpty() || reason.length() > 200) {
+            throw new Refused("", "Say in a few words why this step is left out; it stands in the record.");
+        }
+        return keep(run, sent, new Entry.Content.Skip(reason), by);
+    }
+
+    private Run hold(long runId) {
+        if (mapper.lock(runId) == null) {
+            throw new NotFound("There is no run number " + runId + ".");
+        }
+        return find(runId);
+    }
+
+    private Optional<Entry> already(Run run, UUID id) {
+        Optional<Entry> here = run.job().entries().stream()
+                .filter(entry -> entry.id().equals(id))
+                .findFirst();
+        if (here.isEmpty() && mapper.runOfEntry(id) != null) {
+            throw new Conflict("That reading belongs to another run. Reload the page and enter it again.");
+        }
+        return here;
+    }
+
+    private static void mustBeFree(Run run, Step step, int touch) {
+        if (!run.isUnderWay()) {
+            throw new Conflict("This run was ended meanwhile. Nothing more can be entered in it.");
+        }
+        if (!run.job().isPlanned(step)) {
+            throw new Conflict(
+                    "This step is not part of the run any more; an earlier reading has changed. The page shows what"
+                            + " is due now.");
+        }
+        if (run.job().nextTouch(step) != touch) {
+            List<Entry> standing = run.job().standing(step);
+            String who = standing.isEmpty()
+                    ? "someone"
+                    : standing.get(standing.size() - 1).by();
+            throw new Conflict("This step was recorded meanwhile by " + who
+                    + ". Your reading was not kept and is still in the slot; the page shows what is due now.");
+        }
+    }
+
+    private Answer keep(Run run, Sent sent, Entry.Content content, String by) {
+        Entry entry = new Entry(
+                sent.id(),
+                run.job().entries().size() + 1,
+                sent.step(),
+                sent.touch(),
+                content,
+                false,
+                by,
+                clock.instant().truncatedTo(ChronoUnit.MILLIS));
+        mapper.insertEntry(run.id(), run.revision().id(), EntryRows.row(entry));
+        return new Answer.Kept(find(run.id()), entry);
+    }
+
+    /** Takes back the last entry that stands, which must be the one named, so that nobody takes back another's by chance. */
+    @Transactional
+    public Run takeBack(long runId, UUID entryId, String by) {
+        Run run = hold(runId);
+        Entry last = run.job().last().orElseThrow(() -> new Conflict("There is nothing to take back in this run."));
+        if (!run.isUnderWay()) {
+            throw new Conflict("This run was ended. Its readings stay as they are.");
+        }
+        boolean done = run.job().entries().stream().anyMatch(entry -> entry.id().equals(entryId) && entry.takenBack());
+        if (done) {
+            return run;
+        }
+        if (!last.id().equals(entryId)) {
+            throw new Conflict("Another reading was entered meanwhile. The page shows it; take that one back first.");
+        }
+        mapper.insertTakenBack(entryId, by, clock.instant());
+        return find(runId);
+    }
+
+    /** Ends a run: its readings are closed, and the unit goes where the outcome sends it. */
+    @Transactional
+    public Run end(long runId, String by) {
+        Run run = hold(runId);
+        if (!run.isUnderWay()) {
+            return run;
+        }
+        List<Found> findings = run.job().findings();
+        Outcome outcome = run.job().outcome();
+        String summary = String.join(
+                " ", findings.stream().map(Found::finding).map(Finding::text).toList());
+        mapper.insertEnd(runId, outcome.name(), summary, by, clock.instant());
+        units.setState(
+                run.unitId(),
+                switch (outcome) {
+                    case PASS, WATCH -> "in service";
+                    case FAIL -> "quarantined";
+                    case INCOMPLETE -> "on the bench";
+                });
+        return find(runId);
+    }
+
+    /** Runs under way, newest first. */
+    @Transactional(readOnly = true)
+    public List<RunLine> underWay(int limit) {
+        return mapper.underWay(limit);
+    }
+
+    /** Ended runs older than a run number, newest first, whose wiring or serial contains a text. */
+    @Transactional(readOnly = true)
+    public List<RunLine> ended(String search, long before, int limit) {
+        return mapper.ended(search, before, limit);
+    }
+
+    /** Runs of one unit, newest first. */
+    @Transactional(readOnly = true)
+    public List<RunLine> ofUnit(long unitId) {
+        return mapper.ofUnit(unitId, PAGE);
+    }
+}

@@ -1,0 +1,44 @@
+package zestymarten.web.today;
+
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import zestymarten.web.run.RunLine;
+import zestymarten.web.run.Runs;
+import zestymarten.web.unit.UnitLine;
+import zestymarten.web.unit.Units;
+import zestymarten.web.wiring.Wirings;
+
+/** What to do next: runs under way, units in quarantine, what was found last, and the way to a new test. */
+@Controller
+class TodayController {
+    private static final int SHOWN = 6;
+
+    private final Runs runs;
+    private final Units units;
+    private final Wirings wirings;
+
+    TodayController(Runs runs, Units units, Wirings wirings) {
+        this.runs = runs;
+        this.units = units;
+        this.wirings = wirings;
+    }
+
+    @GetMapping("/")
+    String today(Model model) {
+        List<RunLine> underWay = runs.underWay(SHOWN);
+        List<UnitLine> quarantined = units.quarantined(SHOWN);
+        model.addAttribute("underWay", underWay);
+        model.addAttribute("quarantined", quarantined);
+        model.addAttribute("ended", runs.ended("", Long.MAX_VALUE, SHOWN));
+        return "today/today";
+    }
+
+    /** Choosing what to test: a wiring that is there, or a new one in one form. */
+    @GetMapping("/start")
+    String start(Model model) {
+        model.addAttribute("wirings", wirings.page("", 0));
+        return "today/start";
+    }
+}

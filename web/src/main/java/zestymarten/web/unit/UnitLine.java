@@ -1,0 +1,14 @@
+package zestymarten.web.unit;
+
+import org.jspecify.annotations.Nullable;
+
+/** A unit in a list, with its last finished run if it has one. */
+public record UnitLine(
+        long id,
+        long assemblyId,
+        String assembly,
+        String serial,
+        String state,
+        @Nullable Long lastRun,
+        @Nullable String lastOutcome,
+        @Nullable String lastFindings) {}

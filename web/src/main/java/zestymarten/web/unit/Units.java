@@ -1,0 +1,68 @@
+package zestymarten.web.unit;
+
+import java.time.Clock;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+
+/** The physical pieces built to a wiring. */
+@Service
+public class Units {
+    private static final int LONGEST_SERIAL = 60;
+    private static final int SHOWN = 200;
+
+    private final UnitMapper mapper;
+    private final Clock clock;
+
+    Units(UnitMapper mapper, Clock clock) {
+        this.mapper = mapper;
+        this.clock = clock;
+    }
+
+    /** Units of a wiring by serial, the first {@value #SHOWN}. */
+    @Transactional(readOnly = true)
+    public List<UnitLine> of(long assemblyId) {
+        return mapper.ofAssembly(assemblyId, SHOWN);
+    }
+
+    /** Units in quarantine, newest first. */
+    @Transactional(readOnly = true)
+    public List<UnitLine> quarantined(int limit) {
+        return mapper.quarantined(limit);
+    }
+
+    @Transactional(readOnly = true)
+    public UnitRow find(long id) {
+        UnitRow row = mapper.find(id);
+        if (row == null) {
+            throw new NotFound("There is no unit number " + id + ".");
+        }
+        return row;
+    }
+
+    /** The unit of that serial, made if it is new, and held until the transaction ends. */
+    @Transactional
+    public UnitRow takeToTheBench(long assemblyId, String serial) {
+        String clean = serial.strip();
+        if (clean.isEmpty() || clean.length() > LONGEST_SERIAL) {
+            throw new Refused(
+                    "serial",
+                    "Read '" + serial + "'; expected the unit's serial or tag, 1 to " + LONGEST_SERIAL
+                            + " characters. If it has none, give it one and write it on a label.");
+        }
+        mapper.insert(assemblyId, clean, clock.instant());
+        UnitRow row = mapper.lock(assemblyId, clean);
+        if (row == null) {
+            throw new NotFound("There is no wiring number " + assemblyId + ".");
+        }
+        return row;
+    }
+
+    /** Where the unit goes from here. */
+    @Transactional
+    public void setState(long id, String state) {
+        mapper.setState(id, state);
+    }
+}

@@ -1,0 +1,157 @@
+package zestymarten.web.wiring;
+
+import java.nio.charset.StandardCharsets;
+import java.security.Principal;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.assembly.AssemblyJson;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.assembly.WireList;
+import zestymarten.core.assembly.WireListWriter;
+import zestymarten.web.unit.Units;
+
+/** Wirings: the list, one of them, a new one, a changed one, and the files they travel in. */
+@Controller
+@RequestMapping("/wirings")
+class WiringController {
+    /** Lines of a preview that are shown; problems are shown whatever their line. */
+    private static final int SHOWN = 60;
+
+    private final Wirings wirings;
+    private final WiringViews views;
+    private final Units units;
+
+    WiringController(Wirings wirings, WiringViews views, Units units) {
+        this.wirings = wirings;
+        this.views = views;
+        this.units = units;
+    }
+
+    @GetMapping
+    String list(
+            @RequestParam(defaultValue = "") String search, @RequestParam(defaultValue = "0") int page, Model model) {
+        List<WiringLine> lines = wirings.page(search, page);
+        model.addAttribute("lines", lines);
+        model.addAttribute("search", search);
+        model.addAttribute("page", page);
+        model.addAttribute("more", lines.size() == Wirings.PAGE);
+        return "wiring/list";
+    }
+
+    @GetMapping("/new")
+    String fresh(Model model) {
+        model.addAttribute(
+                "kinds", List.of(Kind.values()).stream().map(Kind::code).toList());
+        return "wiring/new";
+    }
+
+    @GetMapping("/{id}")
+    String one(@PathVariable long id, Model model) {
+        model.addAttribute("wiring", views.view(wirings.latest(id)));
+        model.addAttribute("units", units.of(id));
+        return "wiring/wiring";
+    }
+
+    @GetMapping("/{id}/change")
+    String change(@PathVariable long id, Model model) {
+        Revision revision = wirings.latest(id);
+        model.addAttribute("wiring", revision);
+        model.addAttribute("list", WireListWriter.csv(revision.assembly()));
+        model.addAttribute(
+                "kinds", List.of(Kind.values()).stream().map(Kind::code).toList());
+        return "wiring/change";
+    }
+
+    /** Each line as understood, with every problem; nothing is kept. */
+    @PostMapping("/preview")
+    String preview(
+            @RequestParam(defaultValue = "") String list,
+            @RequestParam MultiValueMap<String, String> fields,
+            Model model) {
+        WireList read = list.isBlank() ? new WireList(List.of(), List.of(), List.of()) : WireList.read(list);
+        Set<String> connectors = new LinkedHashSet<>();
+        for (Conductor conductor : read.conductors()) {
+            for (Terminal end : List.of(conductor.from(), conductor.to())) {
+                if (end.isPin() && connectors.size() < 12) {
+                    connectors.add(end.connector());
+                }
+            }
+        }
+        model.addAttribute("list", read);
+        model.addAttribute("lines", read.lines().stream().limit(SHOWN).toList());
+        model.addAttribute("problems", read.problems().stream().limit(SHOWN).toList());
+        model.addAttribute("connectors", connectors);
+        model.addAttribute("form", new WiringForm(fields));
+        return "wiring/preview";
+    }
+
+    @PostMapping
+    ResponseEntity<Void> create(@RequestParam MultiValueMap<String, String> fields, Principal who) {
+        Revision made = wirings.create(new WiringForm(fields).fromList(), who.getName());
+        return goTo("/wirings/" + made.assemblyId());
+    }
+
+    /** The quick way: made and straight on to the test of its first unit. */
+    @PostMapping("/straight-through")
+    ResponseEntity<Void> straightThrough(@RequestParam MultiValueMap<String, String> fields, Principal who) {
+        WiringForm form = new WiringForm(fields);
+        Revision made = wirings.create(form.straightThrough(), who.getName());
+        return goTo("/wirings/" + made.assemblyId() + "/test");
+    }
+
+    @PostMapping("/{id}")
+    ResponseEntity<Void> revise(
+            @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Principal who) {
+        fields.set("name", wirings.latest(id).assembly().name());
+        Revision made = wirings.revise(id, new WiringForm(fields).fromList(), who.getName());
+        return goTo("/wirings/" + made.assemblyId());
+    }
+
+    private static ResponseEntity<Void> goTo(String address) {
+        return ResponseEntity.ok().header("HX-Redirect", address).build();
+    }
+
+    @GetMapping("/{id}/wires.csv")
+    ResponseEntity<String> csv(@PathVariable long id) {
+        Revision revision = wirings.latest(id);
+        return file(
+                revision,
+                ".csv",
+                new MediaType("text", "csv", StandardCharsets.UTF_8),
+                WireListWriter.csv(revision.assembly()));
+    }
+
+    @GetMapping("/{id}/assembly.json")
+    ResponseEntity<String> json(@PathVariable long id) {
+        Revision revision = wirings.latest(id);
+        return file(revision, ".json", MediaType.APPLICATION_JSON, AssemblyJson.write(revision.assembly()));
+    }
+
+    private static ResponseEntity<String> file(Revision revision, String ending, MediaType type, String body) {
+        String name = revision.assembly().name() + " r" + revision.number() + ending;
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name, StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(body);
+    }
+}

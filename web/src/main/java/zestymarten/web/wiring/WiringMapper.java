@@ -1,0 +1,53 @@
+package zestymarten.web.wiring;
+
+import java.time.Instant;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
+
+/** Statements on wirings; see WiringMapper.xml. */
+@Mapper
+interface WiringMapper {
+    List<WiringLine> page(@Param("search") String search, @Param("limit") int limit, @Param("offset") int offset);
+
+    @Nullable
+    RevisionRow latest(long assemblyId);
+
+    @Nullable
+    RevisionRow revision(long revisionId);
+
+    List<ConnectorRow> connectors(long revisionId);
+
+    List<TerminalRow> terminals(long revisionId);
+
+    List<ConductorRow> conductors(long revisionId);
+
+    @Nullable
+    Long assemblyNamed(String name);
+
+    long insertAssembly(@Param("name") String name, @Param("at") Instant at);
+
+    /** Keeps others from adding revisions to this wiring until the transaction ends; absent if there is none. */
+    @Nullable
+    Long lock(long assemblyId);
+
+    int latestNumber(long assemblyId);
+
+    long insertRevision(
+            @Param("assemblyId") long assemblyId,
+            @Param("number") int number,
+            @Param("kind") String kind,
+            @Param("note") String note,
+            @Param("by") String by,
+            @Param("at") Instant at);
+
+    void insertConnectors(
+            @Param("revisionId") long revisionId, @Param("first") int first, @Param("rows") List<ConnectorRow> rows);
+
+    void insertTerminals(
+            @Param("revisionId") long revisionId, @Param("first") int first, @Param("rows") List<TerminalRow> rows);
+
+    void insertConductors(
+            @Param("revisionId") long revisionId, @Param("first") int first, @Param("rows") List<ConductorRow> rows);
+}

@@ -1,0 +1,119 @@
+package zestymarten.web.wiring;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Colour;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.limit.Limit;
+import zestymarten.core.limit.Limits;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.web.drawing.FaceDrawing;
+import zestymarten.web.drawing.WiringDrawing;
+import zestymarten.web.platform.Times;
+
+/** Puts a wiring into words and drawings for its page. */
+@Component
+class WiringViews {
+    /** The temperature at which limits are shown where no run gives another. */
+    static final double SHOWN_AT_C = 20;
+
+    private static final int MOST_LISTED = 300;
+    private static final FaceDrawing.Room FACE = new FaceDrawing.Room(230, 150, false, Optional.empty());
+
+    WiringView view(Revision revision) {
+        Assembly assembly = revision.assembly();
+        Limits limits = new Limits(SHOWN_AT_C);
+        Set<Terminal> shared = shared(assembly);
+        List<WiringView.Wire> wires = assembly.conductors().stream()
+                .limit(MOST_LISTED)
+                .map(conductor -> wire(conductor, limits, shared))
+                .toList();
+        return new WiringView(
+                revision.assemblyId(),
+                assembly.name(),
+                assembly.kind().code(),
+                revision.number(),
+                assembly.note(),
+                "revision " + revision.number() + ", " + Times.minute(revision.createdAt()) + ", by "
+                        + revision.createdBy(),
+                counted(assembly.conductors().size(), "wire") + ", "
+                        + counted(assembly.connectors().size(), "connector"),
+                wires,
+                assembly.conductors().size() - wires.size(),
+                WiringDrawing.of(assembly, List.of()),
+                assembly.connectors().stream()
+                        .limit(8)
+                        .map(connector -> FaceDrawing.of(connector, used(assembly), FACE))
+                        .toList());
+    }
+
+    private static String counted(int count, String what) {
+        return count + " " + what + (count == 1 ? "" : "s");
+    }
+
+    private static Set<Terminal> used(Assembly assembly) {
+        Set<Terminal> used = new HashSet<>();
+        assembly.conductors().forEach(each -> used.addAll(List.of(each.from(), each.to())));
+        return used;
+    }
+
+    private static Set<Terminal> shared(Assembly assembly) {
+        Set<Terminal> once = new HashSet<>();
+        Set<Terminal> twice = new HashSet<>();
+        for (Conductor conductor : assembly.conductors()) {
+            for (Terminal end : List.of(conductor.from(), conductor.to())) {
+                if (end.isPin() && !once.add(end)) {
+                    twice.add(end);
+                }
+            }
+        }
+        return twice;
+    }
+
+    private static WiringView.Wire wire(Conductor conductor, Limits limits, Set<Terminal> shared) {
+        Limit limit = limits.of(conductor);
+        boolean isShared = shared.contains(conductor.from()) || shared.contains(conductor.to());
+        return new WiringView.Wire(
+                conductor.id(),
+                conductor.from().name(),
+                conductor.to().name(),
+                conductor.colour().map(Colour::words).orElse(""),
+                conductor.colour().flatMap(Colour::base),
+                conductor.colour().flatMap(Colour::tracer),
+                conductor.function().orElse(""),
+                what(conductor),
+                limit.nominal().map(nominal -> nominal.text()).orElse("not known"),
+                limit.high().text(),
+                sentence(conductor, limit) + (isShared ? " It shares a cavity with another wire." : ""),
+                conductor.spare(),
+                isShared);
+    }
+
+    private static String sentence(Conductor conductor, Limit limit) {
+        String expects = limit.nominal()
+                .map(nominal -> "A good unit reads about " + nominal.text() + ". ")
+                .orElse("");
+        String tone = conductor.carriesCurrent()
+                ? " It carries " + Engineering.text(conductor.current().orElse(0), "A") + ": a tone is not enough."
+                : " It is a signal: a tone may do.";
+        return conductor.id() + ", " + conductor.from() + " to " + conductor.to() + ". " + expects + limit.derivation()
+                + tone;
+    }
+
+    private static String what(Conductor conductor) {
+        List<String> parts = new ArrayList<>();
+        conductor.lengthM().ifPresent(length -> parts.add(Engineering.text(length, "m")));
+        conductor.areaMm2().ifPresent(area -> parts.add(Engineering.figure(Math.round(area * 1e3) / 1e3) + " mm²"));
+        if (!conductor.metal().code().equals("copper")) {
+            parts.add(conductor.metal().name());
+        }
+        conductor.zone().ifPresent(parts::add);
+        return String.join(", ", parts);
+    }
+}

@@ -1,0 +1,216 @@
+package zestymarten.web.wiring;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.BiConsumer;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Colour;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Face;
+import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.Metal;
+import zestymarten.core.assembly.StrandClass;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+
+/** Wirings as stored: kept revision by revision, and read back as assemblies. */
+@Service
+public class Wirings {
+    /** Wirings on one page of the list. */
+    public static final int PAGE = 50;
+
+    private static final int BATCH = 1000;
+
+    private final WiringMapper mapper;
+    private final Clock clock;
+    /** Revisions never change, so one that was read stays right; heavy ones are few. */
+    private final Cache<Long, Revision> read = Caffeine.newBuilder()
+            .maximumWeight(200_000)
+            .weigher(Wirings::weight)
+            .build();
+
+    Wirings(WiringMapper mapper, Clock clock) {
+        this.mapper = mapper;
+        this.clock = clock;
+    }
+
+    private static int weight(Long id, Revision revision) {
+        return 10 + revision.assembly().conductors().size();
+    }
+
+    /** Wirings whose name contains a text, by name, one page of {@value #PAGE}. */
+    @Transactional(readOnly = true)
+    public List<WiringLine> page(String search, int page) {
+        return mapper.page(search.replace("%", "\\%").replace("_", "\\_"), PAGE, PAGE * Math.max(0, page));
+    }
+
+    /** The newest revision of a wiring. */
+    @Transactional(readOnly = true)
+    public Revision latest(long assemblyId) {
+        RevisionRow row = mapper.latest(assemblyId);
+        if (row == null) {
+            throw new NotFound("There is no wiring number " + assemblyId + ".");
+        }
+        return load(row);
+    }
+
+    /** A revision by its number in the database. */
+    @Transactional(readOnly = true)
+    public Revision revision(long revisionId) {
+        Revision known = read.getIfPresent(revisionId);
+        if (known != null) {
+            return known;
+        }
+        RevisionRow row = mapper.revision(revisionId);
+        if (row == null) {
+            throw new NotFound("There is no such revision.");
+        }
+        return load(row);
+    }
+
+    private Revision load(RevisionRow row) {
+        Revision known = read.getIfPresent(row.id());
+        if (known != null) {
+            return known;
+        }
+        Map<String, List<String>> pins = new LinkedHashMap<>();
+        for (TerminalRow terminal : mapper.terminals(row.id())) {
+            if (terminal.connectorId() != null) {
+                pins.computeIfAbsent(terminal.connectorId(), any -> new ArrayList<>())
+                        .add(Terminal.of(terminal.name()).pin());
+            }
+        }
+        List<Connector> connectors = mapper.connectors(row.id()).stream()
+                .map(each -> new Connector(each.id(), each.name(), face(each), pins.getOrDefault(each.id(), List.of())))
+                .toList();
+        List<Conductor> conductors =
+                mapper.conductors(row.id()).stream().map(Wirings::conductor).toList();
+        Kind kind = Kind.of(row.kind()).orElseThrow();
+        Assembly assembly = new Assembly(row.name(), kind, row.note(), connectors, conductors);
+        Revision revision =
+                new Revision(row.id(), row.assemblyId(), row.number(), row.createdBy(), row.createdAt(), assembly);
+        read.put(row.id(), revision);
+        return revision;
+    }
+
+    private static Face face(ConnectorRow row) {
+        return new Face(
+                Face.Shape.valueOf(row.faceShape().toUpperCase(java.util.Locale.ROOT)),
+                row.faceRows(),
+                row.faceColumns());
+    }
+
+    private static Conductor conductor(ConductorRow row) {
+        return new Conductor(
+                row.id(),
+                Terminal.of(row.fromTerminal()),
+                Terminal.of(row.toTerminal()),
+                Optional.ofNullable(row.colour()).map(Colour::of),
+                Optional.ofNullable(row.function()),
+                number(row.lengthM()),
+                number(row.areaMm2()),
+                Metal.of(row.metal()).orElseThrow(),
+                StrandClass.of(row.strandClass()).orElseThrow(),
+                Optional.ofNullable(row.zone()),
+                number(row.currentA()),
+                row.spare(),
+                number(row.maxOhm()),
+                number(row.minOhm()),
+                Optional.ofNullable(row.note()));
+    }
+
+    private static OptionalDouble number(@Nullable Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    private static @Nullable Double cell(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+
+    /**
+     * Keeps a new wiring as its revision 1.
+     *
+     * @throws Refused if there is a wiring of that name already
+     */
+    @Transactional
+    public Revision create(Assembly assembly, String by) {
+        if (mapper.assemblyNamed(assembly.name()) != null) {
+            throw new Refused(
+                    "name",
+                    "Read '" + assembly.name()
+                            + "', which is a wiring already. Choose another name, or open that one and"
+                            + " change it.");
+        }
+        return insert(mapper.insertAssembly(assembly.name(), clock.instant()), 1, assembly, by);
+    }
+
+    /** Keeps a changed wiring as its next revision; earlier ones stay as they are, with the runs made against them. */
+    @Transactional
+    public Revision revise(long assemblyId, Assembly assembly, String by) {
+        if (mapper.lock(assemblyId) == null) {
+            throw new NotFound("There is no wiring number " + assemblyId + ".");
+        }
+        return insert(assemblyId, mapper.latestNumber(assemblyId) + 1, assembly, by);
+    }
+
+    private Revision insert(long assemblyId, int number, Assembly assembly, String by) {
+        long id =
+                mapper.insertRevision(assemblyId, number, assembly.kind().code(), assembly.note(), by, clock.instant());
+        inBatches(
+                assembly.connectors().stream()
+                        .map(each -> new ConnectorRow(
+                                each.id(),
+                                each.name(),
+                                each.face().shape().code(),
+                                each.face().rows(),
+                                each.face().columns()))
+                        .toList(),
+                (first, rows) -> mapper.insertConnectors(id, first, rows));
+        inBatches(
+                assembly.terminals().stream()
+                        .map(each -> new TerminalRow(each.name(), each.isPin() ? each.connector() : null))
+                        .toList(),
+                (first, rows) -> mapper.insertTerminals(id, first, rows));
+        inBatches(
+                assembly.conductors().stream().map(Wirings::row).toList(),
+                (first, rows) -> mapper.insertConductors(id, first, rows));
+        return revision(id);
+    }
+
+    private static ConductorRow row(Conductor conductor) {
+        return new ConductorRow(
+                conductor.id(),
+                conductor.from().name(),
+                conductor.to().name(),
+                conductor.colour().map(Colour::text).orElse(null),
+                conductor.function().orElse(null),
+                cell(conductor.lengthM()),
+                cell(conductor.areaMm2()),
+                conductor.metal().code(),
+                conductor.strandClass().code(),
+                conductor.zone().orElse(null),
+                cell(conductor.current()),
+                conductor.spare(),
+                cell(conductor.maxOhm()),
+                cell(conductor.minOhm()),
+                conductor.note().orElse(null));
+    }
+
+    private static <T> void inBatches(List<T> rows, BiConsumer<Integer, List<T>> insert) {
+        for (int first = 0; first < rows.size(); first += BATCH) {
+            insert.accept(first, rows.subList(first, Math.min(rows.size(), first + BATCH)));
+        }
+    }
+}
