@@ -17,7 +17,8 @@
     const box = document.createElement("div");
     box.className = "say fault";
     box.setAttribute("role", "alert");
-    box.textContent = "The server does not answer. What you typed is still here: try again in a moment. Nothing of it was kept yet.";
+    box.textContent =
+      "The server does not answer. What you typed is still here: try again in a moment. Nothing of it was kept yet.";
     place.replaceChildren(box);
   });
 

@@ -8,7 +8,9 @@
   const understood = document.getElementById("understood");
   let entryId = null;
   let asked = null;
+  let sent = "";
   let busy = false;
+  let impatient = false;
 
   const newId = () => {
     const bytes = crypto.getRandomValues(new Uint8Array(16));
@@ -18,7 +20,8 @@
     return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join("-");
   };
 
-  const step = () => Object.fromEntries([...document.querySelectorAll("#step input")].map((field) => [field.name, field.value]));
+  const step = () =>
+    Object.fromEntries([...document.querySelectorAll("#step input")].map((field) => [field.name, field.value]));
   const result = () => document.querySelector(".result");
   const pulse = () => document.getElementById("pulse");
   const typing = () => slot && slot.value.trim() !== "";
@@ -26,12 +29,23 @@
   const send = async (method, path, values, target = "#work") => {
     busy = true;
     try {
-      await window.htmx.ajax(method, base + path, { values, target, swap: target === "#work" ? "outerHTML" : "innerHTML" });
+      await window.htmx.ajax(method, base + path, {
+        source: main,
+        values,
+        target,
+        swap: target === "#work" ? "outerHTML" : "innerHTML",
+      });
     } catch {
       // htmx has raised its own event; the message is shown there and the slot keeps its text
     } finally {
       busy = false;
     }
+    // Enter was pressed again while a refusal was on its way: once more, if it is still the same reading.
+    if (impatient && typing() && slot.value === sent && !say.querySelector(".question")) {
+      impatient = false;
+      keep(slot.value);
+    }
+    impatient = false;
   };
 
   const clear = () => {
@@ -40,10 +54,15 @@
   };
 
   const keep = (typed, more = {}) => {
-    if (busy || !document.querySelector("#step input")) {
+    if (!document.querySelector("#step input")) {
+      return;
+    }
+    if (busy) {
+      impatient = true;
       return;
     }
     entryId = entryId ?? newId();
+    sent = slot.value;
     send("POST", "/entries", { ...step(), typed, entry: entryId, ...more });
   };
 
@@ -89,20 +108,22 @@
     input?.focus();
   };
 
-  const skip = () => ask("skip-dialog", "reason", (reason) => {
-    entryId = newId();
-    send("POST", "/skips", { ...step(), reason, entry: entryId });
-  });
+  const skip = () =>
+    ask("skip-dialog", "reason", (reason) => {
+      entryId = newId();
+      send("POST", "/skips", { ...step(), reason, entry: entryId });
+    });
 
-  const wanted = () => ask("goto-dialog", "goto", (text) => {
-    const names = text.split(/[\s,–]+/).map((name) => (name.toLowerCase() === "frame" ? "FRAME" : name));
-    const [black, red] = names;
-    if (black && red) {
-      clear();
-      entryId = null;
-      send("GET", "/touch", { black, red });
-    }
-  });
+  const wanted = () =>
+    ask("goto-dialog", "goto", (text) => {
+      const names = text.split(/[\s,–]+/).map((name) => (name.toLowerCase() === "frame" ? "FRAME" : name));
+      const [black, red] = names;
+      if (black && red) {
+        clear();
+        entryId = null;
+        send("GET", "/touch", { black, red });
+      }
+    });
 
   const flip = () => {
     const mating = document.cookie.includes("faces=mating");
@@ -175,7 +196,12 @@
     clearTimeout(later);
     later = setTimeout(() => {
       if (document.querySelector("#step input")) {
-        window.htmx.ajax("GET", `${base}/understood`, { values: { ...step(), typed: slot.value }, target: "#understood", swap: "innerHTML" });
+        window.htmx.ajax("GET", `${base}/understood`, {
+          source: understood,
+          values: { ...step(), typed: slot.value },
+          target: "#understood",
+          swap: "innerHTML",
+        });
       }
     }, 90);
   });
@@ -213,7 +239,8 @@
   };
 
   document.addEventListener("marten:kept", () => {
-    slot.value = "";
+    // What was typed while the answer was on its way belongs to the next touch and stays.
+    slot.value = slot.value === sent ? "" : slot.value.slice(slot.value.startsWith(sent) ? sent.length : 0);
     entryId = null;
     clear();
     slot.focus();
@@ -228,17 +255,19 @@
     }
   });
 
-  // Somebody else may work on the same run: ask shortly whether anything has changed, fetch only then.
-  document.addEventListener("marten:changed", () => {
-    if (!result() && !busy) {
+  // Somebody else may work on the same run: ask shortly whether anything has changed, fetch only then. Silent on purpose:
+  // what does not answer now is asked again, and a message here would stand where the slot's own messages stand.
+  const listen = async () => {
+    const known = pulse()?.dataset.pulse;
+    if (!known || document.hidden || busy || result()) {
+      return;
+    }
+    const answer = await fetch(`${base}/pulse?pulse=${encodeURIComponent(known)}`).catch(() => null);
+    if (answer?.status === 200 && !answer.redirected && !busy && pulse()?.dataset.pulse === known) {
       send("GET", "/work", {});
     }
-  });
-  setInterval(() => {
-    if (pulse() && !document.hidden && !busy) {
-      window.htmx.ajax("GET", `${base}/pulse`, { values: { pulse: pulse().dataset.pulse }, target: "#pulse", swap: "none" });
-    }
-  }, 3000);
+  };
+  setInterval(listen, 3000);
 
   if (window.matchMedia("(pointer: coarse)").matches) {
     slot?.setAttribute("inputmode", "none");

@@ -23,7 +23,8 @@ public record Assembly(String name, Kind kind, String note, List<Connector> conn
     /** The most conductors that one assembly may have. */
     public static final int MOST_CONDUCTORS = 10_000;
 
-    private static final int LONGEST_NAME = 120;
+    /** The most characters that its name may have. */
+    public static final int LONGEST_NAME = 120;
 
     public Assembly {
         connectors = List.copyOf(connectors);

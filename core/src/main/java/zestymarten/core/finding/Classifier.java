@@ -183,9 +183,20 @@ public final class Classifier {
         return !names.isEmpty() && names.equals(parts.get(Terminal.FRAME));
     }
 
+    /** Place of a piece's first conductor in the design; pieces without one come last. */
+    private int firstInDesign(Piece piece) {
+        return piece.conductors().stream()
+                .mapToInt(id -> designOrder.getOrDefault(id, 0))
+                .min()
+                .orElse(Integer.MAX_VALUE);
+    }
+
     private void merged(List<Piece> group) {
         boolean frame = group.stream().anyMatch(Piece::frame);
-        List<Piece> others = group.stream().filter(piece -> !piece.frame()).toList();
+        List<Piece> others = group.stream()
+                .filter(piece -> !piece.frame())
+                .sorted(Comparator.comparingInt(this::firstInDesign))
+                .toList();
         if (group.size() < 2) {
             return;
         }

@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Doubts;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judge;
@@ -22,6 +23,7 @@ import zestymarten.core.plan.Plan;
 import zestymarten.core.plan.Prices;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
 
@@ -144,6 +146,17 @@ public final class Job {
                         : pieces.contains(touch));
     }
 
+    /** The planned touch of two terminals, in whichever stage and order they are touched together. */
+    public Optional<Step> touch(Terminal a, Terminal b) {
+        if (a.equals(b)) {
+            return Optional.empty();
+        }
+        return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME)
+                .<Step>flatMap(stage -> Stream.of(new Step.Touch(stage, a, b), new Step.Touch(stage, b, a)))
+                .filter(this::isPlanned)
+                .findFirst();
+    }
+
     /** What was typed, as understood for a step, with the doubts it raises. */
     public Understood understand(Step step, String typed) {
         Understood plain = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(typed);
@@ -180,6 +193,16 @@ public final class Job {
         return entry.content() instanceof Entry.Content.Reading reading
                 ? Optional.of(judge(entry.step(), reading.meaning()))
                 : Optional.empty();
+    }
+
+    /** What an entry says, in words: the reading as understood on this meter, or the reason why there is none. */
+    public String told(Entry entry) {
+        if (!(entry.content() instanceof Entry.Content.Reading reading)) {
+            return "skipped: " + ((Entry.Content.Skip) entry.content()).reason();
+        }
+        return reading.meaning() instanceof Understood.OverRange
+                ? "more than " + Ohms.of(conditions.meter().topOhm()).text()
+                : reading.meaning().text();
     }
 
     private Contact contact(Step step) {
@@ -240,12 +263,8 @@ public final class Job {
         }
         boolean openFirst =
                 all.size() > 1 && judgement(all.get(0)).map(Judgement::verdict).orElse(Verdict.PASS) == Verdict.FAIL;
-        return switch (last.get().verdict()) {
-            case PASS -> openFirst && step.stage() == Stage.ENDS ? StepState.WATCH : StepState.GOOD;
-            case WATCH -> StepState.WATCH;
-            case FAIL -> StepState.FAULT;
-            case UNDECIDED, DOUBTFUL -> StepState.DOUBTFUL;
-        };
+        StepState state = StepState.of(last.get().verdict());
+        return state == StepState.GOOD && openFirst && step.stage() == Stage.ENDS ? StepState.WATCH : state;
     }
 
     /** Every step in the order of the job, made as it is asked for. */

@@ -17,6 +17,16 @@ public enum Outcome {
         this.word = word;
     }
 
+    /** The state in whose stroke and colour it is shown. */
+    public StepState state() {
+        return switch (this) {
+            case PASS -> StepState.GOOD;
+            case WATCH -> StepState.WATCH;
+            case FAIL -> StepState.FAULT;
+            case INCOMPLETE -> StepState.DOUBTFUL;
+        };
+    }
+
     public String word() {
         return word;
     }

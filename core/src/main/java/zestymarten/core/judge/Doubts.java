@@ -76,8 +76,8 @@ public final class Doubts {
         }
         for (double factor : new double[] {1 / THOUSAND, THOUSAND}) {
             double other = value.value() * factor;
-            if (fits(other, limit, conditions)
-                    && other >= limit.nominal().map(n -> n.value() / 2).orElse(other)) {
+            boolean like = limit.nominal().map(n -> other >= n.value() / 2).orElse(factor > 1);
+            if (like && fits(other, limit, conditions)) {
                 return ask(
                         value.text() + " or " + Engineering.text(other, "Ω")
                                 + "? The second would fit what this wire should" + " read.",

@@ -86,16 +86,14 @@ public final class Judge implements Understood.Cases<Judgement> {
                     ohms(corrected) + " passes, but is within ± " + ohms(uncertainty) + " of the limit " + ohms(high)
                             + ".");
         }
-        if (conditions.leadsOhm().orElse(0) > high) {
-            return new Outcome(
-                    Verdict.WATCH,
-                    Contact.JOINED,
-                    ohms(corrected) + " passes, but the test leads ("
-                            + ohms(conditions.leadsOhm().orElse(0)) + ") are more than the wire may have (" + ohms(high)
-                            + "): the reading decides little.");
-        }
         return new Outcome(
-                Verdict.PASS, Contact.JOINED, ohms(corrected) + " is within the limit of " + ohms(high) + ".");
+                Verdict.PASS,
+                Contact.JOINED,
+                ohms(corrected) + " is within the limit of " + ohms(high) + "."
+                        + conditions
+                                .leadsCaution(limit.high())
+                                .map(caution -> " " + caution)
+                                .orElse(""));
     }
 
     private static Outcome low(double corrected, Limit limit) {

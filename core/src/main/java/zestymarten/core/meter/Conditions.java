@@ -1,5 +1,6 @@
 package zestymarten.core.meter;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.quantity.Ohms;
 
@@ -33,6 +34,11 @@ public record Conditions(
         }
     }
 
+    /** The same at another temperature, in °C. */
+    public Conditions at(double celsius) {
+        return new Conditions(celsius, meter, leadsOhm, policy, guarded, joinedBelowOhm);
+    }
+
     public Conditions withLeads(double ohm) {
         return new Conditions(ambientC, meter, OptionalDouble.of(ohm), policy, guarded, joinedBelowOhm);
     }
@@ -40,6 +46,14 @@ public record Conditions(
     /** A reading less what the policy takes off for the leads, not below zero. */
     public Ohms corrected(double readOhm) {
         return Ohms.of(Math.min(Ohms.MAX, Math.max(0, readOhm - policy.share(leadsOhm.orElse(0)))));
+    }
+
+    /** A word of caution where the leads have more ohms than the wire may have; empty where they have less. */
+    public Optional<String> leadsCaution(Ohms limit) {
+        return leadsOhm.orElse(0) <= limit.value()
+                ? Optional.empty()
+                : Optional.of("The leads (" + Ohms.of(leadsOhm.getAsDouble()).text()
+                        + ") have more than the wire may: press hard and hold still, or the reading decides little.");
     }
 
     /**

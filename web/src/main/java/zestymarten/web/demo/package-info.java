@@ -1,5 +1,7 @@
 /**
- * The made-up workshop that a demonstration starts with.
+ * The made-up workshop that a demonstration starts with: its accounts, wirings, units and runs.
+ *
+ * <p>No door: it fills an empty database through the doors of the other rooms and is used by none.
  */
 @NullMarked
 package zestymarten.web.demo;

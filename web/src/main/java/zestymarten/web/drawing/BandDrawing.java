@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.Judgement;
 import zestymarten.core.quantity.Engineering;
 
 /**
@@ -19,13 +20,17 @@ public record BandDrawing(
         double width,
         double from,
         double to,
-        String allowed,
+        Word allowed,
         List<Mark> marks,
         List<Double> like,
         OptionalDouble needle) {
 
-    private static final double WIDTH = 560;
-    private static final double OPEN = 44;
+    private static final double WIDTH = 400;
+    private static final double OPEN = 40;
+    /** Room that the words above and below the scale need to either side. */
+    private static final double MARGIN = 24;
+
+    private static final double WORD_REACH = 80;
     private static final double OVERSHOOT = 4;
 
     public BandDrawing {
@@ -33,8 +38,19 @@ public record BandDrawing(
         like = List.copyOf(like);
     }
 
-    /** A decade on the scale. */
+    /** A decade on the scale; without a text where there is no room for one. */
     public record Mark(double x, String text) {}
+
+    /** The allowed stretch in words, and how the words lie to their place: {@code start}, {@code middle} or {@code end}. */
+    public record Word(double x, String anchor, String text) {
+        static Word over(double from, double to, String text) {
+            double middle = (from + to) / 2;
+            if (middle < WORD_REACH) {
+                return new Word(0, "start", text);
+            }
+            return middle > WIDTH - WORD_REACH ? new Word(WIDTH, "end", text) : new Word(middle, "middle", text);
+        }
+    }
 
     private record Scale(double low, double high) {
         double x(double ohm) {
@@ -67,17 +83,27 @@ public record BandDrawing(
                                 + joined.limit().high().text(),
                 () -> "open");
         List<Mark> marks = new ArrayList<>();
+        boolean crowded = scale.high() / scale.low() > 1e7;
         for (double ohm = scale.low(); ohm <= scale.high() * 1.001; ohm *= 10) {
-            marks.add(new Mark(scale.x(ohm), Engineering.text(ohm, "Ω")));
+            boolean thousands = Math.round(Math.log10(ohm)) % 3 == 0;
+            boolean last = ohm * 10 > scale.high() * 1.001;
+            marks.add(new Mark(scale.x(ohm), last || (crowded && !thousands) ? "" : Engineering.text(ohm, "Ω")));
         }
         return new BandDrawing(
                 WIDTH,
                 from,
                 to,
-                allowed,
+                Word.over(from, to, "allowed: " + allowed),
                 marks,
                 like.stream().map(scale::x).toList(),
                 reading.isEmpty() ? reading : OptionalDouble.of(place(scale, reading.getAsDouble())));
+    }
+
+    /** Where a judged reading stands: at its corrected ohms, at infinity for open, nowhere if it is no figure. */
+    public static OptionalDouble place(Judgement judgement) {
+        return judgement.contact() == Judgement.Contact.APART
+                ? OptionalDouble.of(Double.POSITIVE_INFINITY)
+                : judgement.correctedOhm();
     }
 
     private static double place(Scale scale, double ohm) {
@@ -88,8 +114,18 @@ public record BandDrawing(
         return Math.pow(10, Math.floor(Math.log10(Math.max(ohm, 1e-3))));
     }
 
-    /** The needle's place where there is one, for the template. */
-    public Optional<Double> needleAt() {
-        return needle.isPresent() ? Optional.of(needle.getAsDouble()) : Optional.empty();
+    /** What the drawing needs to show, as SVG has it: left, top, width, height. */
+    public String viewBox() {
+        return Paths.figure(-MARGIN) + " 0 " + Paths.figure(width + 2 * MARGIN) + " 64";
+    }
+
+    /** Where the word "open" stands. */
+    public double openAt() {
+        return width - OPEN / 2;
+    }
+
+    /** The needle as a path, where there is a reading. */
+    public Optional<String> needlePath() {
+        return needle.isPresent() ? Optional.of(Paths.move(needle.getAsDouble(), 40) + "l-7-22h14Z") : Optional.empty();
     }
 }

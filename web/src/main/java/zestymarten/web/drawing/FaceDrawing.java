@@ -24,7 +24,7 @@ public record FaceDrawing(
         boolean cut,
         List<Cavity> cavities) {
 
-    private static final double WIDEST_PITCH = 46;
+    private static final double WIDEST_PITCH = 58;
     private static final double NARROWEST_PITCH = 26;
     private static final int LINE_WRAP = 8;
     private static final double MARGIN = 10;

@@ -42,6 +42,8 @@ public record WiringDrawing(
     private static final double HEAD = 34;
     private static final double GAP = 22;
     private static final double TOP = 10;
+    /** How far below its neighbour a cavity without a wire is taken to be. */
+    private static final double BESIDE = 0.5;
 
     public WiringDrawing {
         bodies = List.copyOf(bodies);
@@ -186,7 +188,7 @@ public record WiringDrawing(
             return bodies;
         }
 
-        /** Lanes by the mean place of their partners on the left; those without one keep their order at the end. */
+        /** Lanes by the mean place of their partners on the left; one without stays below its neighbour on the face. */
         private List<Terminal> ordered(List<Terminal> lanes) {
             Map<Terminal, List<Double>> pulls = new HashMap<>();
             Map<Terminal, Double> joints = new HashMap<>();
@@ -200,11 +202,15 @@ public record WiringDrawing(
                 pull(pulls, conductor.from(), conductor.to(), joints);
                 pull(pulls, conductor.to(), conductor.from(), joints);
             }
+            Map<Terminal, Double> height = new HashMap<>();
+            double above = 0;
+            for (Terminal terminal : lanes) {
+                List<Double> pull = pulls.getOrDefault(terminal, List.of());
+                above = pull.stream().mapToDouble(Double::doubleValue).average().orElse(above + BESIDE);
+                height.put(terminal, above);
+            }
             return lanes.stream()
-                    .sorted(Comparator.comparingDouble(terminal -> pulls.getOrDefault(terminal, List.of()).stream()
-                            .mapToDouble(Double::doubleValue)
-                            .average()
-                            .orElse(Double.MAX_VALUE)))
+                    .sorted(Comparator.comparingDouble(terminal -> height.getOrDefault(terminal, 0.0)))
                     .toList();
         }
 

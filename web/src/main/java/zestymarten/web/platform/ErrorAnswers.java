@@ -3,10 +3,12 @@ package zestymarten.web.platform;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
@@ -14,11 +16,14 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.TransactionException;
+import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -60,6 +65,39 @@ class ErrorAnswers {
     Object database(RuntimeException e, HttpServletRequest request, HttpServletResponse response) {
         LOG.error("The database failed at {} {}: {}", request.getMethod(), request.getRequestURI(), e.toString());
         return answer(HttpStatus.SERVICE_UNAVAILABLE, only(DATABASE_AWAY), request, response);
+    }
+
+    /** What a page of ours does not do: addresses that lead nowhere, members and parameters of a wrong form. */
+    @ExceptionHandler
+    Object unforeseen(Exception e, HttpServletRequest request, HttpServletResponse response) {
+        if (e instanceof NoResourceFoundException) {
+            String text = "The address leads nowhere. It may have been typed or shortened by hand.";
+            return answer(HttpStatus.NOT_FOUND, only(text), request, response);
+        }
+        if (e instanceof HttpMessageNotReadableException unreadable) {
+            String why = unreadable.getMostSpecificCause().getMessage();
+            String first = why == null ? "" : why.lines().findFirst().orElse("");
+            return answer(HttpStatus.BAD_REQUEST, only("The body cannot be read. " + first), request, response);
+        }
+        if (e instanceof TypeMismatchException mismatch) {
+            String text = "Read '" + mismatch.getValue() + "' for '" + mismatch.getPropertyName() + "'; expected "
+                    + (mismatch.getRequiredType() == null ? "another value" : kind(mismatch.getRequiredType())) + ".";
+            return answer(HttpStatus.BAD_REQUEST, only(text), request, response);
+        }
+        if (e instanceof ErrorResponse known) {
+            HttpStatus status = HttpStatus.valueOf(known.getStatusCode().value());
+            return answer(status, only(known.getBody().getDetail()), request, response);
+        }
+        LOG.error("Failed at {} {}", request.getMethod(), request.getRequestURI(), e);
+        String text = "Something broke on our side. What was kept before is still kept. Go back and try again; if it"
+                + " happens again, the log tells the rest.";
+        return answer(HttpStatus.INTERNAL_SERVER_ERROR, only(text), request, response);
+    }
+
+    private static String kind(Class<?> type) {
+        return Number.class.isAssignableFrom(type) || type.isPrimitive()
+                ? "a number"
+                : "a " + type.getSimpleName().toLowerCase(Locale.ROOT);
     }
 
     private static List<Problem> only(@Nullable String text) {

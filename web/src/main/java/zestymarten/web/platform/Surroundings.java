@@ -7,6 +7,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import zestymarten.core.job.Outcome;
+import zestymarten.core.job.StepState;
 
 /** What every page may ask for: the chosen theme and the words for outcomes and moments. */
 @ControllerAdvice(annotations = Controller.class)
@@ -34,13 +35,8 @@ class Surroundings {
         /** The state stroke of an outcome. */
         public String state(@Nullable String outcome) {
             return outcome == null
-                    ? "untested"
-                    : switch (Outcome.valueOf(outcome)) {
-                        case PASS -> "good";
-                        case WATCH -> "watch";
-                        case FAIL -> "fault";
-                        case INCOMPLETE -> "doubtful";
-                    };
+                    ? StepState.UNTESTED.word()
+                    : Outcome.valueOf(outcome).state().word();
         }
 
         /** A moment to the minute; empty if there is none. */

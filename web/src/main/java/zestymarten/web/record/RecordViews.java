@@ -9,6 +9,7 @@ import zestymarten.core.job.Entry;
 import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
 import zestymarten.core.job.Outcome;
+import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.limit.Limit;
@@ -49,7 +50,7 @@ class RecordViews {
                         .map(end -> Times.minute(end.at()) + " by " + end.by())
                         .orElse("under way: not a certificate yet"),
                 outcome.word(),
-                state(outcome),
+                outcome.state().word(),
                 summary(outcome, findings.size(), job.left()),
                 notShown(job),
                 findings.stream().map(RecordViews::finding).toList(),
@@ -70,15 +71,6 @@ class RecordViews {
                 ? "not read"
                 : Engineering.text(conditions.leadsOhm().getAsDouble(), "Ω") + "; "
                         + conditions.policy().words();
-    }
-
-    static String state(Outcome outcome) {
-        return switch (outcome) {
-            case PASS -> "good";
-            case WATCH -> "watch";
-            case FAIL -> "fault";
-            case INCOMPLETE -> "doubtful";
-        };
     }
 
     private static String summary(Outcome outcome, int findings, long left) {
@@ -114,6 +106,17 @@ class RecordViews {
             said.add("Silent on tone only: " + silent + (silent == 1 ? " pair" : " pairs")
                     + ". A connection above about "
                     + Engineering.text(job.conditions().meter().toneBelowOhm(), "Ω") + " would not have sounded.");
+        }
+        long small = job.entries().stream()
+                .filter(entry -> entry.stands()
+                        && entry.step() instanceof Step.Touch touch
+                        && job.expectation(touch) instanceof Expectation.Joined joined
+                        && job.conditions().leadsCaution(joined.limit().high()).isPresent())
+                .count();
+        if (small > 0) {
+            said.add("Read with leads that have more ohms than the wire may: "
+                    + small + (small == 1 ? " reading" : " readings")
+                    + ". Contact pressure alone could hide or make a small excess there.");
         }
         List<String> skipped = job.entries().stream()
                 .filter(entry -> entry.stands() && entry.content() instanceof Entry.Content.Skip)
@@ -162,9 +165,7 @@ class RecordViews {
                 entry.step() instanceof Step.Touch touch ? touch.black().name() : "",
                 entry.step() instanceof Step.Touch touch ? touch.red().name() : "",
                 typed.map(Entry.Content.Reading::asTyped).orElse(""),
-                typed.map(each -> each.meaning().text())
-                        .orElse("skipped: "
-                                + (entry.content() instanceof Entry.Content.Skip skip ? skip.reason() : "")),
+                job.told(entry),
                 typed.map(each -> figure(each.meaning())).orElse(""),
                 typed.map(each -> figure(each.meaning()).isEmpty() ? "" : "ohm").orElse(""),
                 typed.map(each -> qualifier(each.meaning())).orElse("skipped"),
@@ -178,19 +179,10 @@ class RecordViews {
                 limit.map(each -> "at most " + each.high().text()).orElse(apart ? "apart" : ""),
                 limit.map(Limit::derivation).orElse(apart ? "The design joins them nowhere." : ""),
                 judgement.map(each -> each.verdict().word()).orElse("skipped"),
-                judgement.map(RecordViews::judged).orElse("skipped"),
+                judgement.map(each -> StepState.of(each.verdict()).word()).orElse("skipped"),
                 entry.takenBack(),
                 entry.at().toString(),
                 entry.by());
-    }
-
-    private static String judged(Judgement judgement) {
-        return switch (judgement.verdict()) {
-            case PASS -> "good";
-            case WATCH -> "watch";
-            case FAIL -> "fault";
-            case UNDECIDED, DOUBTFUL -> "doubtful";
-        };
     }
 
     private static String figure(Understood meaning) {

@@ -3,6 +3,7 @@ package zestymarten.web.run;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.job.Job;
+import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
@@ -26,13 +27,11 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
             return new Preview("doubtful", "", ambiguous.question(), band(job, step, OptionalDouble.empty()));
         }
         Judgement judgement = job.judge(step, understood);
-        boolean apart = judgement.contact() == Judgement.Contact.APART;
-        OptionalDouble place = apart ? OptionalDouble.of(Double.POSITIVE_INFINITY) : judgement.correctedOhm();
         return new Preview(
-                RunViews.state(judgement),
+                StepState.of(judgement.verdict()).word(),
                 said(understood, judgement, job),
                 judgement.verdict().word() + ": " + judgement.reason(),
-                band(job, step, place));
+                band(job, step, BandDrawing.place(judgement)));
     }
 
     private static String said(Understood understood, Judgement judgement, Job job) {

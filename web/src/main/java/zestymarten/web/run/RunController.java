@@ -5,7 +5,6 @@ import java.security.Principal;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -99,12 +98,8 @@ class RunController {
             @CookieValue(name = "faces", defaultValue = "wire") String faces,
             Model model) {
         Run run = runs.find(id);
-        Step found = Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME)
-                .flatMap(stage -> Stream.of(
-                        new StepForm(stage.name(), "", black, red).step(),
-                        new StepForm(stage.name(), "", red, black).step()))
-                .filter(run.job()::isPlanned)
-                .findFirst()
+        Step found = run.job()
+                .touch(StepForm.terminal(black), StepForm.terminal(red))
                 .orElseThrow(() -> new Refused(
                         "", "Read '" + black + " " + red + "'; no step of this run touches those two together."));
         model.addAttribute("run", views.view(run, Optional.of(found), Optional.empty(), mating(faces)));
@@ -127,11 +122,11 @@ class RunController {
         return faces.equals("mating");
     }
 
-    /** Nothing if nothing has changed since the page was made; else a word to fetch it again. */
+    /** 204 while nothing has changed since the page was made, 200 once something has. */
     @GetMapping("/pulse")
     ResponseEntity<Void> pulse(@PathVariable long id, @RequestParam String pulse) {
         return runs.hasChanged(id, pulse)
-                ? ResponseEntity.ok().header("HX-Trigger", "marten:changed").build()
+                ? ResponseEntity.ok().build()
                 : ResponseEntity.noContent().build();
     }
 

@@ -129,7 +129,7 @@ class RunViews {
         Assembly assembly = job.design().assembly();
         List<Conductor> route = job.design().nets().route(touch.black(), touch.red());
         OptionalDouble reading =
-                stays.flatMap(job::judgement).map(judgement -> at(judgement)).orElse(OptionalDouble.empty());
+                stays.flatMap(job::judgement).map(BandDrawing::place).orElse(OptionalDouble.empty());
         return new RunView.StepView(
                 touch.stage().name(),
                 "",
@@ -148,14 +148,6 @@ class RunViews {
                 Optional.of(band(job, touch, reading)),
                 Stream.of(pad(assembly, "black", touch.black()), pad(assembly, "red", touch.red()))
                         .toList());
-    }
-
-    private static OptionalDouble at(Judgement judgement) {
-        return judgement.correctedOhm().isPresent()
-                ? judgement.correctedOhm()
-                : judgement.contact() == Judgement.Contact.APART
-                        ? OptionalDouble.of(Double.POSITIVE_INFINITY)
-                        : OptionalDouble.empty();
     }
 
     /** The band of a touch with the like readings of its stage, and a reading on it. */
@@ -183,7 +175,11 @@ class RunViews {
                     .map(nominal -> " Expect about " + nominal.text() + ".")
                     .orElse("");
             return String.join(", ", route.stream().map(RunViews::described).toList()) + "." + expects + " "
-                    + joined.limit().derivation();
+                    + joined.limit().derivation()
+                    + job.conditions()
+                            .leadsCaution(joined.limit().high())
+                            .map(caution -> " " + caution)
+                            .orElse("");
         }
         if (touch.stage() == Stage.FRAME) {
             return described(job, touch.black())
@@ -246,8 +242,8 @@ class RunViews {
                 job.state(entry.step()).word(),
                 judgement.map(each -> each.verdict().word()).orElse("skipped"),
                 touchText(entry.step()),
-                typed(entry),
-                judgement.map(Judgement::reason).orElse(typed(entry)));
+                job.told(entry),
+                judgement.map(Judgement::reason).orElse(job.told(entry)));
     }
 
     /** The two terminals of a step, shortly. */
@@ -255,13 +251,6 @@ class RunViews {
         return step.fold(
                 probes -> probes.question() == Step.Probes.Question.TONE ? "probes, tone" : "probes, ohms",
                 touch -> touch.black() + " – " + touch.red());
-    }
-
-    /** What was typed, or the reason why nothing was. */
-    static String typed(Entry entry) {
-        return entry.content() instanceof Entry.Content.Reading reading
-                ? reading.meaning().text()
-                : "skipped: " + ((Entry.Content.Skip) entry.content()).reason();
     }
 
     private static List<RunView.EntryView> last(Job job) {
@@ -273,26 +262,16 @@ class RunViews {
             views.add(new RunView.EntryView(
                     entry.sequence(),
                     touchText(entry.step()),
-                    typed(entry),
+                    job.told(entry),
                     judgement
                             .filter(each -> each.correctedOhm().isPresent())
                             .map(each -> Engineering.text(each.correctedOhm().getAsDouble(), "Ω"))
                             .orElse(""),
-                    judgement.map(each -> state(each)).orElse("skipped"),
+                    judgement.map(each -> StepState.of(each.verdict()).word()).orElse("skipped"),
                     entry.takenBack(),
                     entry.by()));
         }
         return views;
-    }
-
-    /** The state stroke that a judgement is drawn with. */
-    static String state(Judgement judgement) {
-        return switch (judgement.verdict()) {
-            case PASS -> StepState.GOOD.word();
-            case WATCH -> StepState.WATCH.word();
-            case FAIL -> StepState.FAULT.word();
-            case UNDECIDED, DOUBTFUL -> StepState.DOUBTFUL.word();
-        };
     }
 
     private static List<RunView.Proposal> proposals(Job job) {

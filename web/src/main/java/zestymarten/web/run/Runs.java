@@ -37,6 +37,15 @@ public class Runs {
     /** Runs on one page of a list. */
     public static final int PAGE = 50;
 
+    /** What an account begins with that has not tested yet: a plain meter at room temperature. */
+    public static final Conditions USUAL = new Conditions(
+            20,
+            new Meter("bench meter", 0.008, 0.01, 30, false, 20e6),
+            OptionalDouble.empty(),
+            LeadPolicy.FULL,
+            false,
+            Conditions.JOINED_BELOW_OHM);
+
     private final RunMapper mapper;
     private final Wirings wirings;
     private final Units units;
@@ -51,6 +60,11 @@ public class Runs {
         this.wirings = wirings;
         this.units = units;
         this.clock = clock;
+    }
+
+    /** The same runs by another clock, for callers that hold a transaction and tell of the past. */
+    public Runs withClock(Clock other) {
+        return new Runs(mapper, wirings, units, other);
     }
 
     private static int weight(DesignKey key, Design design) {

@@ -27,14 +27,6 @@ import zestymarten.web.wiring.Wirings;
 /** Starting a run: which unit, with which meter, how warm. */
 @Controller
 class StartController {
-    private static final Conditions USUAL = new Conditions(
-            20,
-            new Meter("bench meter", 0.008, 0.01, 30, false, 20e6),
-            OptionalDouble.empty(),
-            LeadPolicy.FULL,
-            false,
-            Conditions.JOINED_BELOW_OHM);
-
     private final Runs runs;
     private final Wirings wirings;
     private final Units units;
@@ -59,7 +51,7 @@ class StartController {
 
     @GetMapping("/wirings/{id}/test")
     String form(@PathVariable long id, @RequestParam(defaultValue = "") String serial, Principal who, Model model) {
-        Conditions last = runs.lastConditions(who.getName()).orElse(USUAL);
+        Conditions last = runs.lastConditions(who.getName()).orElse(Runs.USUAL);
         Meter meter = last.meter();
         model.addAttribute("wiring", wirings.latest(id));
         model.addAttribute(

@@ -20,6 +20,15 @@ record StepForm(String stage, String question, String black, String red) {
         }
     }
 
+    /** A terminal by its name; refused if no terminal can be called so. */
+    static Terminal terminal(String name) {
+        try {
+            return Terminal.of(name.strip());
+        } catch (IllegalArgumentException e) {
+            throw new Refused("", String.valueOf(e.getMessage()));
+        }
+    }
+
     /** The step that is meant, if any is named. */
     Optional<Step> named() {
         return stage.isEmpty() ? Optional.empty() : Optional.of(step());

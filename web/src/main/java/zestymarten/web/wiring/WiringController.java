@@ -2,9 +2,9 @@ package zestymarten.web.wiring;
 
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -31,6 +31,8 @@ import zestymarten.web.unit.Units;
 class WiringController {
     /** Lines of a preview that are shown; problems are shown whatever their line. */
     private static final int SHOWN = 60;
+    /** Connectors whose faces the form asks for; more are drawn as lines. */
+    private static final int MOST_CONNECTORS = 12;
 
     private final Wirings wirings;
     private final WiringViews views;
@@ -72,6 +74,7 @@ class WiringController {
         Revision revision = wirings.latest(id);
         model.addAttribute("wiring", revision);
         model.addAttribute("list", WireListWriter.csv(revision.assembly()));
+        model.addAttribute("cavities", WiringForm.faces(revision.assembly()));
         model.addAttribute(
                 "kinds", List.of(Kind.values()).stream().map(Kind::code).toList());
         return "wiring/change";
@@ -84,19 +87,19 @@ class WiringController {
             @RequestParam MultiValueMap<String, String> fields,
             Model model) {
         WireList read = list.isBlank() ? new WireList(List.of(), List.of(), List.of()) : WireList.read(list);
-        Set<String> connectors = new LinkedHashSet<>();
+        WiringForm form = new WiringForm(fields);
+        Map<String, String> cavities = new LinkedHashMap<>();
         for (Conductor conductor : read.conductors()) {
             for (Terminal end : List.of(conductor.from(), conductor.to())) {
-                if (end.isPin() && connectors.size() < 12) {
-                    connectors.add(end.connector());
+                if (end.isPin() && cavities.size() < MOST_CONNECTORS && !form.asksForFaceOf(end.connector())) {
+                    cavities.put(end.connector(), form.face(end.connector()));
                 }
             }
         }
         model.addAttribute("list", read);
         model.addAttribute("lines", read.lines().stream().limit(SHOWN).toList());
         model.addAttribute("problems", read.problems().stream().limit(SHOWN).toList());
-        model.addAttribute("connectors", connectors);
-        model.addAttribute("form", new WiringForm(fields));
+        model.addAttribute("cavities", cavities);
         return "wiring/preview";
     }
 

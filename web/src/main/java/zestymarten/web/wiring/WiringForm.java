@@ -7,15 +7,18 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import org.springframework.util.MultiValueMap;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Awg;
 import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StraightThrough;
 import zestymarten.core.assembly.StrandClass;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Refused;
@@ -26,6 +29,28 @@ record WiringForm(MultiValueMap<String, String> fields) {
 
     String text(String field) {
         return Optional.ofNullable(fields.getFirst(field)).orElse("").strip();
+    }
+
+    /** Whether the form itself has a field for that connector's face, so that the preview need not offer one. */
+    boolean asksForFaceOf(String connector) {
+        return List.of(text("known").split(" ")).contains(connector);
+    }
+
+    /** What was typed for that connector's face. */
+    String face(String connector) {
+        return text(FACE + connector);
+    }
+
+    /** Each connector's face as the form shows it: empty for the line that its pins in use make by themselves. */
+    static Map<String, String> faces(Assembly assembly) {
+        Set<Terminal> empty = Set.copyOf(assembly.emptyCavities());
+        Map<String, String> faces = new HashMap<>();
+        for (Connector connector : assembly.connectors()) {
+            boolean byItself = connector.face().shape() == Face.Shape.LINE
+                    && connector.terminals().stream().noneMatch(empty::contains);
+            faces.put(connector.id(), byItself ? "" : connector.face().text());
+        }
+        return faces;
     }
 
     /** The wiring that a pasted list describes. */

@@ -74,26 +74,19 @@ class WrongController {
 
     private static EvidenceView evidence(Job job, Entry entry) {
         Optional<Judgement> judgement = job.judgement(entry);
-        Optional<BandDrawing> band = entry.step() instanceof Step.Touch touch
+        boolean figure = judgement.map(each -> each.correctedOhm().isPresent()).orElse(false);
+        Optional<BandDrawing> band = figure && entry.step() instanceof Step.Touch touch
                 ? Optional.of(BandDrawing.of(
                         job.expectation(touch),
                         job.conditions().joinedBelowOhm(),
                         List.of(),
-                        judgement.map(WrongController::place).orElse(OptionalDouble.empty())))
+                        judgement.map(BandDrawing::place).orElse(OptionalDouble.empty())))
                 : Optional.empty();
         return new EvidenceView(
                 entry.sequence(),
                 entry.step().fold(probes -> "probes", touch -> touch.black() + " – " + touch.red()),
-                entry.content() instanceof Entry.Content.Reading reading
-                        ? reading.meaning().text()
-                        : "skipped",
+                job.told(entry),
                 judgement.map(Judgement::reason).orElse(""),
                 band);
-    }
-
-    private static OptionalDouble place(Judgement judgement) {
-        return judgement.contact() == Judgement.Contact.APART
-                ? OptionalDouble.of(Double.POSITIVE_INFINITY)
-                : judgement.correctedOhm();
     }
 }

@@ -1,0 +1,157 @@
+package zestymarten.web.demo;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Map;
+import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProperty;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Face;
+import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.WireList;
+import zestymarten.web.account.Accounts;
+import zestymarten.web.run.Runs;
+import zestymarten.web.wiring.Revision;
+import zestymarten.web.wiring.Wirings;
+
+/**
+ * Fills an empty database with the workshop of the Kestrel Fen Tramway before the first page is served. A database that
+ * has an account is left alone. All of it or nothing is kept.
+ */
+@Component
+@ConditionalOnBooleanProperty("marten.demo")
+class DemoData implements SmartInitializingSingleton {
+    private static final String PASSWORD = "marten-demo";
+    private static final int ALL = Integer.MAX_VALUE;
+    private static final int HALF = 22;
+
+    private final Accounts accounts;
+    private final Wirings wirings;
+    private final Runs runs;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    DemoData(Accounts accounts, Wirings wirings, Runs runs, TransactionTemplate transaction, Clock clock) {
+        this.accounts = accounts;
+        this.wirings = wirings;
+        this.runs = runs;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    @Override
+    public void afterSingletonsInstantiated() {
+        transaction.executeWithoutResult(status -> {
+            if (accounts.none()) {
+                load();
+            }
+        });
+    }
+
+    private void load() {
+        accounts.addDemo("bench", PASSWORD, "TECHNICIAN");
+        accounts.addDemo("lead", PASSWORD, "LEAD");
+        accounts.addDemo("viewer", PASSWORD, "VIEWER");
+        Technician bench = new Technician(runs, "bench");
+        Technician lead = new Technician(runs, "lead");
+        pendant(bench);
+        desk(bench, lead);
+        shoreLead(bench);
+        hutCable(lead);
+        drawPit(bench);
+        heater(bench);
+    }
+
+    private void pendant(Technician bench) {
+        Revision cable = wiring(
+                "Pendant control cable",
+                Kind.CABLE,
+                "Hangs from the hoist in the workshop; flexes where it leaves the pendant.",
+                "pendant.csv",
+                Map.of("J1", Face.grid(3, 4), "J2", Face.grid(3, 4)));
+        Assembly design = cable.assembly();
+        bench.test(cable, "PC-01", new FaultyUnit(design, 20), 20, ago(9, 7), ALL);
+        bench.test(cable, "PC-02", new FaultyUnit(design, 20), 20, ago(8, 9), ALL);
+        bench.test(cable, "PC-04", new FaultyUnit(design, 21).swapped("W4", "W7"), 21, ago(3, 10), ALL);
+        bench.test(cable, "PC-07", new FaultyUnit(design, 21), 21, ago(0, 1), HALF);
+    }
+
+    private void desk(Technician bench, Technician lead) {
+        Revision harness = wiring(
+                "Driver's desk harness",
+                Kind.HARNESS,
+                "Three connectors and the splice S1, which feeds both lamps.",
+                "desk.csv",
+                Map.of("J1", Face.grid(2, 6), "J2", Face.ring(7), "J3", Face.line(6)));
+        Assembly design = harness.assembly();
+        lead.test(harness, "DH-21", new FaultyUnit(design, 19), 19, ago(6, 8), ALL);
+        bench.test(harness, "DH-22", new FaultyUnit(design, 20).corroded("W6", 1.9), 20, ago(2, 13), ALL);
+    }
+
+    private void shoreLead(Technician bench) {
+        Revision lead = wiring(
+                "Shore-supply lead, five cores",
+                Kind.LEAD,
+                "Feeds a carriage in the depot. Insulation is a test of its own.",
+                "shore.csv",
+                Map.of("P1", Face.ring(5), "P2", Face.ring(5)));
+        Assembly design = lead.assembly();
+        bench.test(lead, "SL-01", new FaultyUnit(design, 17), 17, ago(5, 8), ALL);
+        bench.test(lead, "SL-02", new FaultyUnit(design, 17), 17, ago(5, 7), ALL);
+        bench.test(lead, "SL-03", new FaultyUnit(design, 17).shorted("P2.2", "P2.3", 0.8), 17, ago(5, 6), ALL);
+    }
+
+    private void hutCable(Technician lead) {
+        Revision cable = wiring(
+                "Signal hut to platform cable",
+                Kind.CABLE,
+                "Seventeen cores, all of one colour; numbered sleeves at both ends.",
+                "hut.csv",
+                Map.of());
+        lead.test(cable, "HP-A", new FaultyUnit(cable.assembly(), 12), 12, ago(12, 10), ALL);
+    }
+
+    private void drawPit(Technician bench) {
+        Revision cable = wiring(
+                "Track-circuit cable, flooded draw pit",
+                Kind.CABLE,
+                "In the ground from the hut to the first insulated rail joint, through the pit that floods.",
+                "pit.csv",
+                Map.of());
+        bench.test(cable, "TC-3", new FaultyUnit(cable.assembly(), 9).shorted("FRAME", "R1.4", 240), 9, ago(1, 9), ALL);
+    }
+
+    private void heater(Technician bench) {
+        Revision cable = wiring(
+                "Points heater and sensor lead",
+                Kind.LEAD,
+                "Two heavy cores for the heater, two thin ones for its sensor; the armour is bonded to frame.",
+                "heater.csv",
+                Map.of());
+        bench.test(cable, "PH-5", new FaultyUnit(cable.assembly(), 6), 6, ago(4, 11), ALL);
+    }
+
+    private Revision wiring(String name, Kind kind, String note, String file, Map<String, Face> faces) {
+        return wirings.create(WireList.read(read(file)).assembly(name, kind, note, faces), "lead");
+    }
+
+    private static String read(String file) {
+        try {
+            return new ClassPathResource(file, DemoData.class).getContentAsString(StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException("The demo data lack " + file + ".", e);
+        }
+    }
+
+    private Instant ago(int days, int hours) {
+        return clock.instant().minus(Duration.ofDays(days).plusHours(hours)).truncatedTo(ChronoUnit.SECONDS);
+    }
+}

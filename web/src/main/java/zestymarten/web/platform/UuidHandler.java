@@ -1,0 +1,36 @@
+package zestymarten.web.platform;
+
+import java.sql.CallableStatement;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.UUID;
+import org.apache.ibatis.type.BaseTypeHandler;
+import org.apache.ibatis.type.JdbcType;
+import org.apache.ibatis.type.MappedTypes;
+import org.jspecify.annotations.Nullable;
+
+/** Carries identifiers to and from columns of the database's own type for them, which MyBatis does not know. */
+@MappedTypes(UUID.class)
+public final class UuidHandler extends BaseTypeHandler<UUID> {
+    @Override
+    public void setNonNullParameter(PreparedStatement statement, int place, UUID id, @Nullable JdbcType type)
+            throws SQLException {
+        statement.setObject(place, id);
+    }
+
+    @Override
+    public @Nullable UUID getNullableResult(ResultSet row, String column) throws SQLException {
+        return row.getObject(column, UUID.class);
+    }
+
+    @Override
+    public @Nullable UUID getNullableResult(ResultSet row, int column) throws SQLException {
+        return row.getObject(column, UUID.class);
+    }
+
+    @Override
+    public @Nullable UUID getNullableResult(CallableStatement call, int column) throws SQLException {
+        return call.getObject(column, UUID.class);
+    }
+}

@@ -1,0 +1,261 @@
+package zestymarten.web;
+
+import java.io.File;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import java.util.logging.Level;
+import java.util.stream.Stream;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.NoSuchElementException;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriver;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.WindowType;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.logging.LogEntry;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.logging.LoggingPreferences;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** A headless browser as a technician uses it: looks, types, presses keys. Every look waits for what it expects. */
+public final class Browser implements AutoCloseable {
+    private static final Duration PATIENCE = Duration.ofSeconds(8);
+
+    private final String url;
+    private final ChromeDriver driver;
+
+    Browser(String url) {
+        this.url = url;
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary(onPath("chromium"));
+        options.addArguments(
+                "--headless=new",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-dev-shm-usage",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--disable-extensions",
+                "--force-device-scale-factor=1",
+                "--hide-scrollbars",
+                "--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost");
+        LoggingPreferences log = new LoggingPreferences();
+        log.enable(LogType.BROWSER, Level.WARNING);
+        options.setCapability("goog:loggingPrefs", log);
+        driver = new ChromeDriver(
+                new ChromeDriverService.Builder()
+                        .usingDriverExecutable(new File(onPath("chromedriver")))
+                        .build(),
+                options);
+        desktop();
+    }
+
+    private static String onPath(String program) {
+        return Stream.of(System.getenv("PATH").split(":"))
+                .map(folder -> new File(folder, program))
+                .filter(File::canExecute)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException(program + " is not installed."))
+                .getPath();
+    }
+
+    /** 1280 by 800, as on the bench. */
+    public Browser desktop() {
+        return size(1280, 800, false);
+    }
+
+    /** 390 by 844, as up a ladder. */
+    public Browser phone() {
+        return size(390, 844, true);
+    }
+
+    private Browser size(int width, int height, boolean mobile) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", mobile));
+        return this;
+    }
+
+    public Browser dark(boolean dark) {
+        driver.executeCdpCommand(
+                "Emulation.setEmulatedMedia",
+                Map.of("features", List.of(Map.of("name", "prefers-color-scheme", "value", dark ? "dark" : "light"))));
+        return this;
+    }
+
+    /** Begins anew as one of the demo accounts. */
+    public Browser signIn(String account) {
+        driver.get(url + "/sign-in");
+        driver.manage().deleteAllCookies();
+        driver.get(url + "/sign-in");
+        find("#username").sendKeys(account);
+        find("#password").sendKeys("marten-demo");
+        find("#password").sendKeys(Keys.ENTER);
+        find("nav a");
+        return this;
+    }
+
+    public Browser open(String path) {
+        driver.get(url + path);
+        return this;
+    }
+
+    /** Another tab of the same browser, signed in as the first. */
+    public String newTab() {
+        String before = driver.getWindowHandle();
+        driver.switchTo().newWindow(WindowType.TAB);
+        desktop();
+        return before;
+    }
+
+    public String tab() {
+        return driver.getWindowHandle();
+    }
+
+    public Browser toTab(String tab) {
+        driver.switchTo().window(tab);
+        return this;
+    }
+
+    /** Closes the tab in use and goes back to another. */
+    public Browser closeTab(String back) {
+        driver.close();
+        return toTab(back);
+    }
+
+    public String path() {
+        return driver.getCurrentUrl().replaceFirst("^https?://[^/]+", "");
+    }
+
+    public Browser waitForPath(String pattern) {
+        until(() -> path().matches(pattern), () -> "the address to be like " + pattern + ", but it is " + path());
+        return this;
+    }
+
+    /** The first element that fits; waits for it. */
+    public WebElement find(String css) {
+        until(() -> !driver.findElements(By.cssSelector(css)).isEmpty(), () -> "something like " + css);
+        return driver.findElement(By.cssSelector(css));
+    }
+
+    /** An attribute of the first element that fits; empty if it has none. */
+    public String attribute(String css, String name) {
+        String value = find(css).getDomAttribute(name);
+        return value == null ? "" : value;
+    }
+
+    public boolean has(String css) {
+        return !driver.findElements(By.cssSelector(css)).isEmpty();
+    }
+
+    public int count(String css) {
+        return driver.findElements(By.cssSelector(css)).size();
+    }
+
+    public String text(String css) {
+        String[] text = new String[1];
+        until(
+                () -> {
+                    text[0] = driver.findElement(By.cssSelector(css)).getText();
+                    return true;
+                },
+                () -> "a text in " + css);
+        return text[0];
+    }
+
+    public List<String> texts(String css) {
+        List<String> texts = new ArrayList<>();
+        until(
+                () -> {
+                    texts.clear();
+                    driver.findElements(By.cssSelector(css)).forEach(element -> texts.add(element.getText()));
+                    return true;
+                },
+                () -> "the texts of " + css);
+        return texts;
+    }
+
+    /** Waits until an element says something. */
+    public Browser see(String css, String text) {
+        until(
+                () -> driver.findElements(By.cssSelector(css)).stream()
+                        .anyMatch(element -> element.getText().contains(text)),
+                () -> "'" + text + "' in " + css + ", which says: " + texts(css));
+        return this;
+    }
+
+    /** Waits until nothing fits any more. */
+    public Browser gone(String css) {
+        until(() -> driver.findElements(By.cssSelector(css)).isEmpty(), () -> css + " to be gone");
+        return this;
+    }
+
+    public Browser click(String css) {
+        until(
+                () -> {
+                    driver.findElement(By.cssSelector(css)).click();
+                    return true;
+                },
+                () -> "a click on " + css);
+        return this;
+    }
+
+    public Browser fill(String css, String text) {
+        WebElement field = find(css);
+        field.clear();
+        field.sendKeys(text);
+        return this;
+    }
+
+    /** Types into whatever has the focus, as a keyboard or a pedal does. */
+    public Browser keys(CharSequence... keys) {
+        driver.switchTo().activeElement().sendKeys(keys);
+        return this;
+    }
+
+    public Object run(String script, Object... arguments) {
+        return driver.executeScript(script, arguments);
+    }
+
+    public byte[] picture() {
+        return driver.getScreenshotAs(OutputType.BYTES);
+    }
+
+    public WebDriver driver() {
+        return driver;
+    }
+
+    /**
+     * What the browser complained of since it was asked last: scripts and styles that the policy refused, errors, failed
+     * requests; but for refusals that the pages show to their users.
+     */
+    public List<String> complaints() {
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+                .map(LogEntry::getMessage)
+                .filter(message -> !message.matches("(?s).*(status of|Status Error Code) (4\\d\\d|503).*"))
+                .toList();
+    }
+
+    private void until(Supplier<Boolean> holds, Supplier<String> what) {
+        new WebDriverWait(driver, PATIENCE, Duration.ofMillis(40))
+                .ignoring(StaleElementReferenceException.class, NoSuchElementException.class)
+                .ignoring(org.openqa.selenium.ElementNotInteractableException.class)
+                .withMessage(() -> "Waited for " + what.get() + " at " + path())
+                .until(any -> holds.get());
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

@@ -1,0 +1,100 @@
+package zestymarten.web;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** The line between application and database, which a test can cut and mend: what a stopped database looks like. */
+public final class DatabaseWire implements AutoCloseable {
+    private final String host;
+    private final int port;
+    private final int near;
+    private final Set<Socket> open = ConcurrentHashMap.newKeySet();
+    private volatile ServerSocket door;
+
+    DatabaseWire(String host, int port) {
+        this.host = host;
+        this.port = port;
+        door = listen(0);
+        near = door.getLocalPort();
+        serve(door);
+    }
+
+    private static ServerSocket listen(int port) {
+        try {
+            return new ServerSocket(port, 100, InetAddress.getLoopbackAddress());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    int port() {
+        return near;
+    }
+
+    private void serve(ServerSocket listening) {
+        daemon(() -> {
+            while (!listening.isClosed()) {
+                Socket caller = listening.accept();
+                Socket database = new Socket(host, port);
+                open.add(caller);
+                open.add(database);
+                daemon(() -> pump(caller, database));
+                daemon(() -> pump(database, caller));
+            }
+        });
+    }
+
+    private void pump(Socket from, Socket to) throws IOException {
+        try (from;
+                to) {
+            from.getInputStream().transferTo(to.getOutputStream());
+        } finally {
+            open.remove(from);
+            open.remove(to);
+        }
+    }
+
+    private interface Work {
+        void run() throws IOException;
+    }
+
+    private static void daemon(Work work) {
+        Thread thread = new Thread(() -> {
+            try {
+                work.run();
+            } catch (IOException closed) {
+                // a cut wire ends like this
+            }
+        });
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    /** From here on the database cannot be reached, and what was connected is not any more. */
+    public void cut() {
+        try {
+            door.close();
+            for (Socket socket : open) {
+                socket.close();
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The database can be reached again, at the same address. */
+    public void mend() {
+        door = listen(near);
+        serve(door);
+    }
+
+    @Override
+    public void close() {
+        cut();
+    }
+}

@@ -1,0 +1,114 @@
+package zestymarten.web;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.Base64;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The running application, its interface over HTTP and its database, as tests reach them. */
+public final class Site implements AutoCloseable {
+    private static final AtomicInteger NUMBER = new AtomicInteger();
+
+    private final ConfigurableApplicationContext application;
+    private final DatabaseWire wire;
+    private final HttpClient client = HttpClient.newHttpClient();
+    private final String url;
+
+    Site(ConfigurableApplicationContext application, DatabaseWire wire) {
+        this.application = application;
+        this.wire = wire;
+        url = "http://127.0.0.1:" + application.getEnvironment().getProperty("local.server.port");
+    }
+
+    public String url() {
+        return url;
+    }
+
+    public DatabaseWire wire() {
+        return wire;
+    }
+
+    /** A bean of the application, for what no page shows. */
+    public <T> T bean(Class<T> type) {
+        return application.getBean(type);
+    }
+
+    /** A name that no other test uses. */
+    public String fresh(String name) {
+        return name + " " + NUMBER.incrementAndGet();
+    }
+
+    /** Straight to the database, past the application, as its owner. */
+    public Connection database() throws SQLException {
+        return DriverManager.getConnection(
+                Workshop.required("MARTEN_DB_URL"),
+                Workshop.required("MARTEN_DB_USER"),
+                Workshop.required("MARTEN_DB_PASSWORD"));
+    }
+
+    public HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(url + path));
+    }
+
+    /** A request by a demo account, which all have the same password. */
+    public HttpRequest.Builder as(String account, String path) {
+        String token = Base64.getEncoder().encodeToString((account + ":marten-demo").getBytes(StandardCharsets.UTF_8));
+        return request(path).header("Authorization", "Basic " + token);
+    }
+
+    public HttpResponse<String> send(HttpRequest.Builder request) {
+        return send(request, HttpResponse.BodyHandlers.ofString());
+    }
+
+    public <T> HttpResponse<T> send(HttpRequest.Builder request, HttpResponse.BodyHandler<T> handler) {
+        try {
+            return client.send(request.build(), handler);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    public HttpResponse<String> post(String account, String path, String type, String body) {
+        return send(as(account, path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    /** Takes in a wire list over HTTP and answers the number of the wiring. */
+    public long wiring(String name, String list) {
+        String query = "?name=" + java.net.URLEncoder.encode(name, StandardCharsets.UTF_8);
+        HttpResponse<String> answer = post("bench", "/api/v1/assemblies" + query, "text/csv", list);
+        if (answer.statusCode() != 201) {
+            throw new IllegalStateException(answer.body());
+        }
+        String location = answer.headers().firstValue("Location").orElseThrow();
+        return Long.parseLong(location.substring(location.lastIndexOf('/') + 1));
+    }
+
+    /** Begins a run over HTTP and answers its number. */
+    public long run(long wiring, String serial) {
+        HttpResponse<String> answer = post(
+                "bench",
+                "/api/v1/runs",
+                "application/json",
+                "{\"assembly_id\":" + wiring + ",\"serial\":\"" + serial + "\"}");
+        String location = answer.headers().firstValue("Location").orElseThrow();
+        return Long.parseLong(location.substring(location.lastIndexOf('/') + 1));
+    }
+
+    @Override
+    public void close() {
+        application.close();
+        wire.close();
+    }
+}

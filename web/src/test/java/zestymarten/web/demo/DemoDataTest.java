@@ -1,0 +1,74 @@
+package zestymarten.web.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import zestymarten.core.job.Outcome;
+import zestymarten.web.Site;
+import zestymarten.web.Workshop;
+import zestymarten.web.run.Run;
+import zestymarten.web.run.Runs;
+import zestymarten.web.wiring.Wirings;
+
+/** The workshop that a demonstration begins with. */
+@ExtendWith(Workshop.class)
+class DemoDataTest {
+    private final Site site;
+    private final Runs runs;
+
+    DemoDataTest(Site site) {
+        this.site = site;
+        runs = site.bean(Runs.class);
+    }
+
+    private String told(long id) {
+        Run run = runs.find(id);
+        Outcome outcome = run.ended().map(Run.End::outcome).orElseGet(run.job()::outcome);
+        List<String> findings = run.job().findings().stream()
+                .map(found -> found.finding().text())
+                .toList();
+        return run.serial() + " " + outcome.word() + " " + String.join(" ", findings);
+    }
+
+    @Test
+    void hasSixWiringsWithGoodBadAndHalfFinishedUnits() {
+        for (long id = 1; id <= 6; id++) {
+            assertThat(site.bean(Wirings.class).latest(id).assembly().conductors())
+                    .hasSizeGreaterThan(4);
+        }
+        assertThat(java.util.stream.LongStream.rangeClosed(1, 12)
+                        .mapToObj(this::told)
+                        .map(String::strip))
+                .containsExactly(
+                        "PC-01 pass",
+                        "PC-02 pass",
+                        "PC-04 fail W4 and W7 have changed places: W4 ends in J2.7, W7 in J2.4.",
+                        "PC-07 incomplete",
+                        "DH-21 pass, watch",
+                        "DH-22 fail W6 reads 1.95 Ω from J1.4 to J2.3; at most 0.0598 Ω.",
+                        "SL-01 pass, watch",
+                        "SL-02 pass, watch",
+                        "SL-03 fail L2 and L3 are joined and should be apart.",
+                        "HP-A pass",
+                        "TC-3 fail T4 is joined to the frame.",
+                        "PH-5 pass, watch");
+    }
+
+    @Test
+    void lieInThePastAndInOrder() {
+        Run last = runs.find(11);
+        assertThat(last.startedAt()).isBefore(java.time.Instant.now().minusSeconds(3600));
+        assertThat(last.job().entries()).isSortedAccordingTo(java.util.Comparator.comparing(entry -> entry.at()));
+        assertThat(last.ended().orElseThrow().at())
+                .isAfter(last.job().entries().get(3).at());
+    }
+
+    @Test
+    void isLoadedOnceOnly() {
+        int before = site.bean(Wirings.class).page("", 0).size();
+        site.bean(DemoData.class).afterSingletonsInstantiated();
+        assertThat(site.bean(Wirings.class).page("", 0)).hasSize(before);
+    }
+}

@@ -1,0 +1,95 @@
+package zestymarten.web.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import zestymarten.web.Browser;
+import zestymarten.web.Workshop;
+
+/** Every main page at both sizes and in both lights: nothing refused, nothing hanging over, readable by everyone. */
+@ExtendWith(Workshop.class)
+class PagesTest {
+    private static final List<String> PAGES = List.of(
+            "/",
+            "/start",
+            "/wirings",
+            "/wirings/new",
+            "/wirings/1",
+            "/wirings/2",
+            "/wirings/1/change",
+            "/wirings/1/test",
+            "/runs/4",
+            "/runs/3/wrong",
+            "/runs/3/record",
+            "/records",
+            "/units/1");
+
+    private final Browser browser;
+
+    PagesTest(Browser browser) {
+        this.browser = browser;
+    }
+
+    @AfterEach
+    void backToDaylightOnTheBench() {
+        browser.dark(false).desktop();
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void everyPageIsReadableByEveryone(boolean dark) {
+        browser.desktop().dark(dark).signIn("bench");
+        for (String page : PAGES) {
+            browser.open(page).find("main");
+            List<Rule> violations = new AxeBuilder()
+                    .withTags(List.of("wcag2a", "wcag2aa", "wcag21aa"))
+                    .analyze(browser.driver())
+                    .getViolations();
+            assertThat(violations)
+                    .as(() -> page + ": "
+                            + violations.stream()
+                                    .map(rule -> rule.getId() + " "
+                                            + rule.getNodes().stream()
+                                                    .limit(3)
+                                                    .map(node -> node.getHtml() + " " + node.getFailureSummary())
+                                                    .toList())
+                                    .toList())
+                    .isEmpty();
+        }
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void nothingHangsOverOnAPhone() {
+        browser.phone().signIn("bench");
+        for (String page : PAGES) {
+            browser.open(page).find("main");
+            assertThat(browser.run("return document.documentElement.scrollWidth"))
+                    .as(page)
+                    .isEqualTo(390L);
+        }
+    }
+
+    @Test
+    void whatIsNotHereIsSaid() {
+        browser.desktop().signIn("viewer").open("/wirings/987654");
+        assertThat(browser.text("main")).contains("That is not here", "There is no wiring number 987654.");
+        browser.open("/nowhere");
+        assertThat(browser.text("main")).contains("That is not here", "The address leads nowhere.");
+    }
+
+    @Test
+    void theChosenLightIsRemembered() {
+        browser.desktop().signIn("viewer").click(".who button");
+        browser.find("html[data-bs-theme=dark]");
+        browser.open("/records").find("html[data-bs-theme=dark]");
+        browser.click(".who button").find("html[data-bs-theme=light]");
+    }
+}

@@ -1,0 +1,112 @@
+package zestymarten.web.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import zestymarten.web.Site;
+import zestymarten.web.Workshop;
+
+/** Who may do what, and what every answer carries. */
+@ExtendWith(Workshop.class)
+class SecurityTest {
+    private final Site site;
+
+    SecurityTest(Site site) {
+        this.site = site;
+    }
+
+    private HttpResponse<String> get(String path) {
+        return site.send(site.request(path));
+    }
+
+    @Test
+    void everyPageForbidsWhatIsNotOurs() {
+        HttpResponse<String> page = get("/sign-in");
+        assertThat(page.headers().firstValue("Content-Security-Policy").orElse(""))
+                .contains("default-src 'none'", "script-src 'self';", "style-src 'self';", "frame-ancestors 'none'")
+                .doesNotContain("unsafe");
+        assertThat(page.headers().firstValue("X-Content-Type-Options")).contains("nosniff");
+        assertThat(page.headers().firstValue("X-Frame-Options")).contains("DENY");
+        assertThat(page.headers().firstValue("Referrer-Policy")).contains("same-origin");
+        assertThat(page.body())
+                .doesNotContain("<style")
+                .doesNotContain(" style=")
+                .doesNotContain("onclick");
+        assertThat(page.body()).doesNotContain("http://").doesNotContain("https://");
+    }
+
+    @Test
+    void whatAPageNeedsIsOursHashedAndKeptForAYear() {
+        Matcher asset = Pattern.compile("(?:src|href)=\"(/[^\"]+\\.(?:css|js|woff2|svg))\"")
+                .matcher(get("/sign-in").body());
+        int count = 0;
+        while (asset.find()) {
+            String path = asset.group(1);
+            assertThat(path).matches(".*-[0-9a-f]{32}\\.\\w+");
+            HttpResponse<String> answer = get(path);
+            assertThat(answer.statusCode()).as(path).isEqualTo(200);
+            assertThat(answer.headers().firstValue("Cache-Control").orElse(""))
+                    .as(path)
+                    .contains("max-age=31536000");
+            count++;
+        }
+        assertThat(count).isGreaterThanOrEqualTo(6);
+    }
+
+    @Test
+    void aFirstVisitWeighsLessThanThreeHundredKilobytes() {
+        String page = get("/sign-in").body();
+        Matcher asset = Pattern.compile("(?:src|href)=\"(/[^\"]+\\.(?:css|js|woff2|svg))\"")
+                .matcher(page);
+        long weight = compressed("/sign-in");
+        while (asset.find()) {
+            weight += compressed(asset.group(1));
+        }
+        for (String font : new String[] {"next-700", "mono-500"}) {
+            weight += compressed("/fonts/atkinson-hyperlegible-" + font + ".woff2");
+        }
+        assertThat(weight).isLessThan(300_000);
+    }
+
+    private long compressed(String path) {
+        return site.send(site.request(path).header("Accept-Encoding", "gzip"), HttpResponse.BodyHandlers.ofByteArray())
+                .body()
+                .length;
+    }
+
+    @Test
+    void strangersAreSentToTheDoorEachInTheirWay() {
+        assertThat(get("/wirings").headers().firstValue("Location").orElse("")).endsWith("/sign-in");
+        HttpResponse<String> htmx = site.send(site.request("/runs/1/work").header("HX-Request", "true"));
+        assertThat(htmx.statusCode()).isEqualTo(401);
+        assertThat(htmx.headers().firstValue("HX-Redirect")).contains("/sign-in");
+        assertThat(get("/api/v1/assemblies").statusCode()).isEqualTo(401);
+        assertThat(get("/actuator/health").body()).contains("\"status\":\"UP\"");
+        assertThat(get("/actuator/metrics").statusCode()).isNotEqualTo(200);
+    }
+
+    @Test
+    void aPostWithoutItsTokenIsRefused() {
+        HttpResponse<String> answer = site.send(site.request("/sign-in")
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString("username=bench&password=marten-demo")));
+        assertThat(answer.statusCode()).isEqualTo(403);
+        assertThat(answer.headers().firstValue("Location")).isEmpty();
+    }
+
+    @Test
+    void theSessionCookieIsForTheServerAlone() {
+        String cookie = get("/sign-in").headers().firstValue("Set-Cookie").orElse("");
+        assertThat(cookie).contains("HttpOnly").contains("SameSite=Strict");
+    }
+
+    @Test
+    void theDemoAccountsAreShownAtTheDoor() {
+        assertThat(get("/sign-in").body()).contains("bench", "lead", "viewer", "marten-demo");
+    }
+}

@@ -1,0 +1,103 @@
+package zestymarten.web.record;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import zestymarten.web.Browser;
+import zestymarten.web.Site;
+import zestymarten.web.Workshop;
+import zestymarten.web.run.Runs;
+
+/** The record of a run as a page, as PDF and as CSV: the same figures in all three. */
+@ExtendWith(Workshop.class)
+class RecordTest {
+    private static final long CORRODED = 6;
+
+    private final Site site;
+    private final Browser browser;
+
+    RecordTest(Site site, Browser browser) {
+        this.site = site;
+        this.browser = browser;
+    }
+
+    private RecordView view() {
+        return new RecordViews().view(site.bean(Runs.class).find(CORRODED));
+    }
+
+    private String pdf() throws IOException {
+        byte[] bytes = site.bean(Certificates.class).pdf(view());
+        try (PDDocument document = Loader.loadPDF(bytes)) {
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+        }
+    }
+
+    @Test
+    void pageAndPdfAndCsvSayTheSame() throws IOException {
+        RecordView record = view();
+        assertThat(record.unit()).isEqualTo("DH-22");
+        String pdf = pdf();
+        browser.desktop().signIn("viewer").open("/runs/" + CORRODED + "/record");
+        String page = browser.text(".certificate").replaceAll("\\s+", " ");
+        List<String> csv = ReadingsCsv.write(record).lines().toList();
+        assertThat(csv).hasSize(record.readings().size() + 1);
+        String pdfWithoutGaps = pdf.replace(" ", "");
+        for (RecordView.ReadingLine line : record.readings()) {
+            String row = line.sequence() + " " + line.stage() + " " + line.a();
+            assertThat(page).contains(row.strip());
+            assertThat(page).contains(line.correctedText()).contains(line.source());
+            assertThat(pdfWithoutGaps).contains(line.correctedText().replace(" ", ""));
+            assertThat(pdfWithoutGaps).contains(line.source().replace(" ", ""));
+            assertThat(csv.get(line.sequence()))
+                    .contains("," + line.asTyped() + "," + line.value() + ",")
+                    .contains("," + line.corrected() + ",");
+        }
+    }
+
+    @Test
+    void saysWhatACertificateMustSay() throws IOException {
+        assertThat(pdf())
+                .contains("Test certificate", "DH-22", "Driver's desk harness, revision 1 of")
+                .contains("bench meter 2: 0.8 % of reading, 10 mΩ a count, tone below about 30 Ω, up to 20 MΩ")
+                .contains("0.3 Ω; all of it is taken off", "20 °C", "simple: up to the limit passes")
+                .contains("W6 reads", "brake valve", "IEC 60228")
+                .contains("Insulation was not tested")
+                .contains("Local codes and licensed practice decide");
+    }
+
+    @Test
+    void theFilesAreServedWithTheirNames() {
+        browser.desktop().signIn("viewer").open("/runs/" + CORRODED + "/record");
+        assertThat(browser.run("return fetch('/runs/6/certificate.pdf').then(a => a.headers.get('Content-Type'))"))
+                .isEqualTo("application/pdf");
+        assertThat((String) browser.run(
+                        "return fetch('/runs/6/readings.csv').then(a => a.headers.get('Content-Disposition'))"))
+                .contains("Driver%27s%20desk%20harness%20DH-22%20run%206.csv");
+    }
+
+    @Test
+    void findsRecordsByWiringAndSerial() {
+        browser.desktop().signIn("viewer").open("/records?search=dh-2");
+        assertThat(browser.texts("tbody td:first-child")).containsExactly("DH-22", "DH-21");
+        browser.open("/records?search=shore");
+        assertThat(browser.texts("tbody td:first-child")).containsExactly("SL-03", "SL-02", "SL-01");
+        browser.open("/records?search=nothing+like+it");
+        assertThat(browser.text(".empty")).isEqualTo("No ended test has that in its wiring or serial.");
+    }
+
+    @Test
+    void aFormulaInASpreadsheetIsWrittenHarmlessly() {
+        long run = site.run(site.wiring(site.fresh("Formula cable"), "wire,from,to\n'=A1,J1.1,J2.1\n"), "=1+1");
+        HttpResponse<String> answer = site.send(site.as("bench", "/api/v1/runs/" + run));
+        assertThat(answer.body()).contains("\"serial\":\"=1+1\"");
+        RecordView record = new RecordViews().view(site.bean(Runs.class).find(run));
+        assertThat(ReadingsCsv.write(record)).doesNotContain(",=").doesNotContain("\n=");
+    }
+}
