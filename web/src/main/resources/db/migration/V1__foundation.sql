@@ -41,8 +41,8 @@ create table connector (
   id           text not null,
   name         text not null,
   face_shape   text not null check (face_shape in ('line', 'grid', 'ring')),
-  face_rows    integer not null check (face_rows between 1 and 1000),
-  face_columns integer not null check (face_columns between 1 and 1000),
+  face_rows    integer not null check (face_rows between 1 and 10000),
+  face_columns integer not null check (face_columns between 1 and 10000),
   primary key (revision_id, id),
   unique (revision_id, ordinal),
   check (face_shape = 'grid' or face_rows = 1)

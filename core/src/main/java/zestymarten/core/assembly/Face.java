@@ -8,8 +8,8 @@ import java.util.regex.Pattern;
 /**
  * How the cavities of a connector lie, seen from the wire side.
  *
- * @param rows 1 to 1000; a line and a ring have one
- * @param columns 1 to 1000
+ * @param rows from 1; a line and a ring have one
+ * @param columns from 1; there are at most 10 000 cavities
  */
 public record Face(Shape shape, int rows, int columns) {
     /** The layouts that can be drawn. */
@@ -24,13 +24,13 @@ public record Face(Shape shape, int rows, int columns) {
         }
     }
 
-    static final int MOST = 1000;
-    private static final Pattern WRITTEN = Pattern.compile("(line|grid|ring)? ?(\\d{1,4})(?: ?[x×*] ?(\\d{1,4}))?");
+    static final int MOST = 10_000;
+    private static final Pattern WRITTEN = Pattern.compile("(line|grid|ring)? ?(\\d{1,5})(?: ?[x×*] ?(\\d{1,5}))?");
 
     public Face {
-        if (!(rows >= 1 && rows <= MOST && columns >= 1 && columns <= MOST)) {
+        if (!(rows >= 1 && columns >= 1 && (long) rows * columns <= MOST)) {
             throw new IllegalArgumentException(
-                    "A face must have 1 to " + MOST + " rows and columns, not " + rows + " by " + columns + ".");
+                    "A face must have 1 to " + MOST + " cavities, not " + rows + " by " + columns + ".");
         }
         if (shape != Shape.GRID && rows != 1) {
             throw new IllegalArgumentException("Only a grid has rows; this " + shape.code() + " has " + rows + ".");
@@ -58,7 +58,7 @@ public record Face(Shape shape, int rows, int columns) {
         int first = Integer.parseInt(matcher.group(2));
         int second = matcher.group(3) == null ? 0 : Integer.parseInt(matcher.group(3));
         boolean ring = "ring".equals(matcher.group(1));
-        boolean possible = first >= 1 && first <= MOST && second <= MOST && !(ring && second > 0);
+        boolean possible = first >= 1 && (long) first * Math.max(1, second) <= MOST && !(ring && second > 0);
         if (!possible || (matcher.group(3) != null && second == 0)) {
             return Optional.empty();
         }

@@ -73,6 +73,13 @@ public final class Job {
         return new Job(design, conditions, entries);
     }
 
+    /** The same job with one more entry. */
+    public Job plus(Entry entry) {
+        List<Entry> more = new ArrayList<>(entries);
+        more.add(entry);
+        return new Job(design, conditions, more);
+    }
+
     public Design design() {
         return design;
     }

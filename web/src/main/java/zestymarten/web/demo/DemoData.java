@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -140,7 +141,8 @@ class DemoData implements SmartInitializingSingleton {
     }
 
     private Revision wiring(String name, Kind kind, String note, String file, Map<String, Face> faces) {
-        return wirings.create(WireList.read(read(file)).assembly(name, kind, note, faces), "lead");
+        Clock then = Clock.fixed(ago(30, 0), ZoneOffset.UTC);
+        return wirings.withClock(then).create(WireList.read(read(file)).assembly(name, kind, note, faces), "lead");
     }
 
     private static String read(String file) {

@@ -45,8 +45,8 @@ final class Technician {
                     probes -> probes.question() == Step.Probes.Question.TONE ? "b" : "0.30",
                     touch -> bench.apply(touch.black(), touch.red()));
             UUID entry = new UUID(from.toEpochMilli(), i + 1L);
-            then.enter(id, new Runs.Sent(entry, step, run.job().nextTouch(step), shown, OptionalInt.of(0)), name);
-            run = then.find(id);
+            Runs.Sent sent = new Runs.Sent(entry, step, run.job().nextTouch(step), shown, OptionalInt.of(0));
+            run = ((Runs.Answer.Kept) then.enter(id, sent, name)).run();
         }
         if (run.job().current().isEmpty()) {
             then.end(id, name);

@@ -32,6 +32,8 @@ public record StepDrawing(
     private static final double FACE_WIDTH = 290;
     private static final double FACE_HEIGHT = 214;
     private static final double SIDE = 24;
+    /** Room beside a face that stands alone: the less there is, the larger it is drawn. */
+    private static final double BESIDE = 70;
 
     public StepDrawing {
         plates = List.copyOf(plates);
@@ -56,8 +58,9 @@ public record StepDrawing(
                 used,
                 new FaceDrawing.Room(width, FACE_HEIGHT, mating, Optional.of(touch.black())));
         List<Plate> plates = new ArrayList<>();
+        double whole = together ? left.width() + 2 * BESIDE : WIDTH;
         if (together) {
-            plates.add(placed(left, (WIDTH - left.width()) / 2));
+            plates.add(placed(left, BESIDE));
         } else {
             Plate right = plate(
                     assembly,
@@ -77,7 +80,7 @@ public record StepDrawing(
         Optional<String> strand =
                 route.isEmpty() ? Optional.empty() : Optional.of(Paths.strand(black.x(), black.y(), red.x(), red.y()));
         return new StepDrawing(
-                WIDTH,
+                whole,
                 TOP + tallest + 44,
                 plates,
                 needles,

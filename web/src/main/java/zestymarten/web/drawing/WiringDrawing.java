@@ -32,13 +32,14 @@ public record WiringDrawing(
         List<Strand> strands,
         List<Bead> beads,
         List<Knot> knots,
+        Optional<Point> frame,
         int leftOut) {
 
     /** More strands than this are not drawn in one picture. */
     public static final int MOST = 300;
 
-    private static final double WIDTH = 760;
-    private static final double BODY_WIDTH = 112;
+    private static final double WIDTH = 620;
+    private static final double BODY_WIDTH = 96;
     private static final double HEAD = 34;
     private static final double GAP = 22;
     private static final double TOP = 10;
@@ -122,7 +123,7 @@ public record WiringDrawing(
                             .orElse(40)
                     + 30;
             List<Bead> beads = beads();
-            placeFrame(height);
+            places.put(Terminal.FRAME, frameAt(height));
             List<Strand> strands = shown.stream().map(this::strand).toList();
             List<Knot> knots = findings.stream()
                     .flatMap(finding -> knots(finding).stream())
@@ -134,6 +135,7 @@ public record WiringDrawing(
                     strands,
                     beads,
                     knots,
+                    frame(height),
                     assembly.conductors().size() - shown.size());
         }
 
@@ -245,8 +247,15 @@ public record WiringDrawing(
             return beads;
         }
 
-        private void placeFrame(double height) {
-            places.put(Terminal.FRAME, new Point(WIDTH / 2, height - 16));
+        private static Point frameAt(double height) {
+            return new Point(WIDTH / 2, height - 24);
+        }
+
+        /** The bare metal, where a wire is bonded to it. */
+        private Optional<Point> frame(double height) {
+            boolean bonded = shown.stream()
+                    .anyMatch(each -> each.from().isFrame() || each.to().isFrame());
+            return bonded ? Optional.of(frameAt(height)) : Optional.empty();
         }
 
         private Point place(Terminal terminal) {

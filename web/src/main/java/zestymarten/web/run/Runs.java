@@ -273,7 +273,18 @@ public class Runs {
                 by,
                 clock.instant().truncatedTo(ChronoUnit.MILLIS));
         mapper.insertEntry(run.id(), run.revision().id(), EntryRows.row(entry));
-        return new Answer.Kept(find(run.id()), entry);
+        Job job = run.job().plus(entry);
+        Run after = new Run(
+                run.id(),
+                run.unitId(),
+                run.serial(),
+                run.revision(),
+                job,
+                run.startedBy(),
+                run.startedAt(),
+                pulse(job, run.ended()),
+                run.ended());
+        return new Answer.Kept(after, entry);
     }
 
     /** Takes back the last entry that stands, which must be the one named, so that nobody takes back another's by chance. */

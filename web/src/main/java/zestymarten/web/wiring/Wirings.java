@@ -46,6 +46,11 @@ public class Wirings {
         this.clock = clock;
     }
 
+    /** The same wirings by another clock, for callers that hold a transaction and tell of the past. */
+    public Wirings withClock(Clock other) {
+        return new Wirings(mapper, other);
+    }
+
     private static int weight(Long id, Revision revision) {
         return 10 + revision.assembly().conductors().size();
     }

@@ -53,7 +53,7 @@ class DemoDataTest {
                         "SL-03 fail L2 and L3 are joined and should be apart.",
                         "HP-A pass",
                         "TC-3 fail T4 is joined to the frame.",
-                        "PH-5 pass, watch");
+                        "PH-5 pass");
     }
 
     @Test

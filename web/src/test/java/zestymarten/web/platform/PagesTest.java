@@ -48,6 +48,7 @@ class PagesTest {
         browser.desktop().dark(dark).signIn("bench");
         for (String page : PAGES) {
             browser.open(page).find("main");
+            assertThat(browser.run("return document.compatMode")).as(page).isEqualTo("CSS1Compat");
             List<Rule> violations = new AxeBuilder()
                     .withTags(List.of("wcag2a", "wcag2aa", "wcag21aa"))
                     .analyze(browser.driver())

@@ -59,6 +59,15 @@ class SecurityTest {
     }
 
     @Test
+    void theStylesNameTheFontsByTheirContentToo() {
+        Matcher styles = Pattern.compile("href=\"(/marten-[^\"]+\\.css)\"")
+                .matcher(get("/sign-in").body());
+        assertThat(styles.find()).isTrue();
+        assertThat(get(styles.group(1)).body())
+                .containsPattern("fonts/atkinson-hyperlegible-next-400-[0-9a-f]{32}\\.woff2");
+    }
+
+    @Test
     void aFirstVisitWeighsLessThanThreeHundredKilobytes() {
         String page = get("/sign-in").body();
         Matcher asset = Pattern.compile("(?:src|href)=\"(/[^\"]+\\.(?:css|js|woff2|svg))\"")

@@ -144,6 +144,17 @@ class WiringPagesTest {
     }
 
     @Test
+    void refusesAnEnormousPasteAndTakesASharedCavity() {
+        browser.open("/wirings/new");
+        paste("from\tto\tnote\n" + ("J1.1\tJ2.1\t" + "x".repeat(90) + "\n").repeat(50_000));
+        browser.see("#preview", "The list has 5.1 MB; at most 2 MB are read, which is about 10000 wires.");
+        paste("from\tto\nJ1.1\tJ2.1\nJ1.1\tJ2.2\n");
+        browser.see("#preview", "2 wires understood.").fill("input[name=name]", site.fresh("Shared cavity"));
+        browser.click("form .do").waitForPath("/wirings/\\d+");
+        assertThat(browser.texts("tbody .tag")).containsExactly("shared cavity", "shared cavity");
+    }
+
+    @Test
     void aStraightCableIsDrawnWithoutACrossing() {
         long id = site.wiring(site.fresh("Straight cable"), "from,to\nJ1.1,J2.1\nJ1.2,J2.2\nJ1.3,J2.3\nJ1.4,J2.4\n");
         browser.open("/wirings/" + id);

@@ -1,0 +1,127 @@
+package zestymarten.core.judge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.limit.Limit;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.LeadPolicy;
+import zestymarten.core.meter.Meter;
+import zestymarten.core.quantity.Ohms;
+import zestymarten.core.quantity.ReadingLanguage;
+
+/** One reading against what is expected: a limit of 0.50 Ω, expected 0.40 Ω, leads 0.30 Ω, U about 0.01 Ω. */
+class JudgeTest {
+    private static final Meter METER = new Meter("bench meter", 0.008, 0.01, 30, false, 20e6);
+
+    private static Conditions conditions(boolean guarded) {
+        return new Conditions(20, METER, OptionalDouble.of(0.3), LeadPolicy.FULL, guarded, Conditions.JOINED_BELOW_OHM);
+    }
+
+    private static Limit limit(boolean lowGiven) {
+        return new Limit(Ohms.of(0.32), Optional.of(Ohms.of(0.4)), Ohms.of(0.5), lowGiven, Limit.Rule.GIVEN, "Given.");
+    }
+
+    private static Judgement judge(String typed, Expectation expectation, boolean guarded) {
+        return Judge.judge(new ReadingLanguage(false).understand(typed), expectation, conditions(guarded));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "0.70, PASS, JOINED",
+        "0.796, WATCH, JOINED",
+        "0.81, FAIL, JOINED",
+        "0.55, WATCH, JOINED",
+        "9k9, FAIL, JOINED",
+        "11k, FAIL, LEAK",
+        "OL, FAIL, APART",
+        ">900k, FAIL, APART",
+        ">5, UNDECIDED, UNKNOWN",
+        "<0.4, PASS, JOINED",
+        "<2, UNDECIDED, UNKNOWN",
+        "beep, PASS, JOINED",
+        "silent, FAIL, APART",
+        "jumps, FAIL, UNSTABLE",
+        "~0.4..OL, FAIL, UNSTABLE"
+    })
+    void whereAWireShouldBe(String typed, Verdict verdict, Contact contact) {
+        Judgement judgement = judge(typed, new Expectation.Joined(limit(false), false), false);
+        assertThat(judgement.verdict()).as(judgement.reason()).isEqualTo(verdict);
+        assertThat(judgement.contact()).isEqualTo(contact);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "OL, PASS, APART",
+        "silent, PASS, APART",
+        ">20k, PASS, APART",
+        ">300, UNDECIDED, UNKNOWN",
+        "beep, FAIL, JOINED",
+        "4k7, FAIL, JOINED",
+        "0.4, FAIL, JOINED",
+        "2M2, WATCH, LEAK",
+        "<50, FAIL, JOINED",
+        "<1M, UNDECIDED, UNKNOWN",
+        "jumps, FAIL, UNSTABLE"
+    })
+    void whereNothingShouldBe(String typed, Verdict verdict, Contact contact) {
+        Judgement judgement = judge(typed, new Expectation.Apart(), false);
+        assertThat(judgement.verdict()).as(judgement.reason()).isEqualTo(verdict);
+        assertThat(judgement.contact()).isEqualTo(contact);
+    }
+
+    @Test
+    void theGuardedRuleDecidesOnlyWhereTheMeterCan() {
+        Expectation wire = new Expectation.Joined(limit(false), false);
+        assertThat(judge("0.78", wire, true).verdict()).isEqualTo(Verdict.PASS);
+        Judgement between = judge("0.80", wire, true);
+        assertThat(between.verdict()).isEqualTo(Verdict.UNDECIDED);
+        assertThat(between.reason()).contains("a four-wire reading, a lower range or a fresh zero would decide it");
+        assertThat(judge("0.82", wire, true).verdict()).isEqualTo(Verdict.FAIL);
+    }
+
+    @Test
+    void aToneIsNoReadingWhereACurrentFlows() {
+        Judgement judgement = judge("b", new Expectation.Joined(limit(false), true), false);
+        assertThat(judgement.verdict()).isEqualTo(Verdict.UNDECIDED);
+        assertThat(judgement.reason())
+                .isEqualTo(
+                        "A tone is not a reading: it sounds up to about 30 Ω, and this wire carries current. Type the"
+                                + " ohms.");
+    }
+
+    @Test
+    void tooLittleIsOddUnlessALowLimitWasGiven() {
+        assertThat(judge("0.55", new Expectation.Joined(limit(false), false), false)
+                        .reason())
+                .isEqualTo("0.25 Ω is less than 0.32 Ω, 0.8 of what this wire should read: thicker or shorter than"
+                        + " declared, or bridged.");
+        assertThat(judge("0.55", new Expectation.Joined(limit(true), false), false)
+                        .verdict())
+                .isEqualTo(Verdict.FAIL);
+    }
+
+    @Test
+    void rawAndCorrectedAreBothKnown() {
+        Judgement judgement = judge("0.70", new Expectation.Joined(limit(false), false), false);
+        assertThat(judgement.correctedOhm().orElseThrow()).isEqualTo(0.4, org.assertj.core.data.Offset.offset(1e-12));
+        assertThat(judgement.uncertaintyOhm().orElseThrow()).isBetween(0.008, 0.01);
+        assertThat(judge("OL", new Expectation.Apart(), false).correctedOhm()).isEmpty();
+    }
+
+    @Test
+    void leadsLargerThanTheWireAreSaidWithThePass() {
+        Limit small =
+                new Limit(Ohms.of(0.1), Optional.of(Ohms.of(0.15)), Ohms.of(0.2), false, Limit.Rule.GIVEN, "Given.");
+        assertThat(judge("0.44", new Expectation.Joined(small, false), false).reason())
+                .isEqualTo(
+                        "0.14 Ω is within the limit of 0.2 Ω. The leads (0.3 Ω) have more than the wire may: press hard"
+                                + " and hold still, or the reading decides little.");
+    }
+}

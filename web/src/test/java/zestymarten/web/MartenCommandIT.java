@@ -1,0 +1,210 @@
+package zestymarten.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestMethodOrder;
+
+/** The command itself, as somebody uses it who has just fetched the project: an installation of its own, started empty. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class MartenCommandIT {
+    private static final Path COMMAND = Path.of("..", "marten").toAbsolutePath().normalize();
+
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private Path data = Path.of("");
+    private int port;
+
+    private record Said(int code, List<String> out, String wrong) {
+        String last() {
+            return out.isEmpty() ? "" : out.get(out.size() - 1);
+        }
+    }
+
+    private static Said marten(String... words) throws IOException, InterruptedException {
+        List<String> command = new ArrayList<>(List.of(COMMAND.toString()));
+        command.addAll(List.of(words));
+        Path out = Files.createTempFile("marten", ".out");
+        Path wrong = Files.createTempFile("marten", ".err");
+        Process process = new ProcessBuilder(command)
+                .redirectOutput(out.toFile())
+                .redirectError(wrong.toFile())
+                .start();
+        assertThat(process.waitFor(3, TimeUnit.MINUTES)).isTrue();
+        Said said = new Said(process.exitValue(), Files.readAllLines(out), Files.readString(wrong));
+        Files.delete(out);
+        Files.delete(wrong);
+        return said;
+    }
+
+    private Said up() throws IOException, InterruptedException {
+        return marten("up", "--port", Integer.toString(port), "--data", data.toString(), "--no-demo");
+    }
+
+    @BeforeAll
+    void choosePlaceAndPort() throws IOException {
+        data = Files.createTempDirectory("marten-command");
+        data.toFile().setExecutable(true, false);
+        data.toFile().setReadable(true, false);
+        try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            port = free.getLocalPort();
+        }
+    }
+
+    @AfterAll
+    void leaveNothingRunning() throws IOException, InterruptedException {
+        marten("stop", "--data", data.toString());
+        new ProcessBuilder("rm", "-rf", data.toString()).start().waitFor();
+    }
+
+    private HttpResponse<String> get(String path) throws IOException, InterruptedException {
+        return client.send(
+                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+    }
+
+    @Test
+    @Order(1)
+    void startsEmptyAndAsksForTheFirstAccount() throws Exception {
+        Said said = up();
+        assertThat(said.wrong()).isEmpty();
+        assertThat(said.code()).isZero();
+        assertThat(said.last()).isEqualTo("http://127.0.0.1:" + port + "/");
+        assertThat(said.out())
+                .anyMatch(line -> line.contains("Make the first account at the address below with the code"));
+        assertThat(get("/").statusCode()).isEqualTo(302);
+        assertThat(get("/sign-in").headers().firstValue("Location").orElse("")).endsWith("/first");
+        assertThat(get("/first").body()).doesNotContain("marten-demo").contains("The first account");
+    }
+
+    @Test
+    @Order(2)
+    void theFirstAccountNeedsTheCodeAndThereIsOneOnly() throws Exception {
+        String code = Files.readString(data.resolve("first-code")).strip();
+        assertThat(first("not-the-code").statusCode()).isEqualTo(422);
+        HttpResponse<String> made = first(code);
+        assertThat(made.statusCode()).isEqualTo(302);
+        assertThat(first(code).headers().firstValue("Location").orElse("")).doesNotEndWith("/first");
+        assertThat(get("/sign-in").body()).contains("Sign in").doesNotContain("marten-demo");
+    }
+
+    private HttpResponse<String> first(String code) throws IOException, InterruptedException {
+        Matcher token = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"")
+                .matcher(get("/first").body());
+        String csrf = token.find() ? token.group(1) : "";
+        return client.send(
+                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/first"))
+                        .header("Content-Type", "application/x-www-form-urlencoded")
+                        .POST(HttpRequest.BodyPublishers.ofString(
+                                "code=" + code + "&name=night&password=a+long+password&_csrf=" + csrf))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+    }
+
+    private HttpResponse<String> api(String path, String type, String body) throws IOException, InterruptedException {
+        String token = Base64.getEncoder().encodeToString("night:a long password".getBytes(StandardCharsets.UTF_8));
+        return client.send(
+                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/v1" + path))
+                        .header("Authorization", "Basic " + token)
+                        .header("Content-Type", type)
+                        .POST(HttpRequest.BodyPublishers.ofString(body))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+    }
+
+    @Test
+    @Order(3)
+    void aReadingThatWasAcknowledgedOutlivesAKilledDatabaseAndApplication() throws Exception {
+        assertThat(api("/assemblies?name=Cable", "text/csv", "from,to\nJ1.1,J2.1\n")
+                        .statusCode())
+                .isEqualTo(201);
+        api("/runs", "application/json", "{\"assembly_id\":1,\"serial\":\"A\"}");
+        String reading = "{\"id\":\"00000000-0000-4000-8000-000000000001\",\"as_typed\":\"b\"}";
+        assertThat(api("/runs/1/readings", "application/json", reading).statusCode())
+                .isEqualTo(201);
+        kill(Files.readString(data.resolve("web-process")).split(" ")[0]);
+        kill(Files.readAllLines(data.resolve("postgres/postmaster.pid")).get(0));
+        Said again = up();
+        assertThat(again.wrong()).isEmpty();
+        assertThat(api("/runs/1/readings", "application/json", reading).statusCode())
+                .as("posted again it is found, not stored anew")
+                .isEqualTo(200);
+    }
+
+    private static void kill(String process) throws IOException, InterruptedException {
+        new ProcessBuilder("kill", "-9", process).start().waitFor();
+    }
+
+    @Test
+    @Order(4)
+    void aSecondUpIsQuickAndChangesNothing() throws Exception {
+        String process = Files.readString(data.resolve("web-process"));
+        long begun = System.nanoTime();
+        Said said = up();
+        assertThat(said.last()).isEqualTo("http://127.0.0.1:" + port + "/");
+        assertThat(System.nanoTime() - begun).isLessThan(TimeUnit.SECONDS.toNanos(5));
+        assertThat(Files.readString(data.resolve("web-process"))).isEqualTo(process);
+    }
+
+    @Test
+    @Order(5)
+    void saysInOneLineWhatStandsInTheWay() throws Exception {
+        Said taken = marten("up", "--port", Integer.toString(port), "--data", data + "-other");
+        assertThat(taken.code()).isNotZero();
+        assertThat(taken.wrong())
+                .isEqualTo("marten: Port " + port
+                        + " is taken by another program. Choose another: ./marten up --port N\n");
+        Said moved = marten("up", "--port", "1", "--data", data.toString());
+        assertThat(moved.wrong())
+                .isEqualTo("marten: It already runs at http://127.0.0.1:" + port + "/. Run ./marten stop first.\n");
+        Path broken = Files.createTempDirectory("marten-broken");
+        Files.createDirectories(broken.resolve("postgres"));
+        Said unreadable = marten("up", "--data", broken.toString(), "--port", "9");
+        assertThat(unreadable.code()).isNotZero();
+        assertThat(unreadable.wrong())
+                .contains("holds no database that can be read. Move it away, or choose another with --data.")
+                .hasLineCount(1);
+        Path file = Files.createTempFile("marten", "file");
+        assertThat(marten("up", "--data", file + "/below").wrong())
+                .isEqualTo("marten: The folder " + file + "/below cannot be made. Choose another with --data, or give"
+                        + " yourself permission.\n");
+        assertThat(marten("up", "--port", "zero").wrong())
+                .isEqualTo("marten: --port needs a number from 1 to 65535, not 'zero'.\n");
+        assertThat(marten("sing").code()).isNotZero();
+        for (Path each : List.of(broken, file, Path.of(data + "-other"))) {
+            new ProcessBuilder("rm", "-rf", each.toString()).start().waitFor();
+        }
+    }
+
+    @Test
+    @Order(6)
+    void stopsWhatItStarted() throws Exception {
+        assertThat(marten("stop", "--data", data.toString()).out()).containsExactly("Stopped.");
+        assertThat(marten("stop", "--data", data.toString()).out()).containsExactly("Nothing was running.");
+        assertThat(Files.exists(data.resolve("postgres/postmaster.pid"))).isFalse();
+    }
+}
