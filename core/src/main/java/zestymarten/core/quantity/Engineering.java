@@ -10,7 +10,7 @@ public final class Engineering {
     private static final int UNPREFIXED = 4;
     private static final int FIGURES = 4;
     /** Below this many ohms a technician reads fractions of an ohm more easily than milliohms: 0.64 Ω, but 7.8 mΩ. */
-    private static final double PLAIN_FROM = 0.01;
+    private static final double PLAIN_FROM = 0.05;
 
     private Engineering() {}
 

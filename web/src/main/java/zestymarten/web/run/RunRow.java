@@ -1,7 +1,11 @@
 package zestymarten.web.run;
 
 import java.time.Instant;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.LeadPolicy;
+import zestymarten.core.meter.Meter;
 
 /** A run as stored, with its unit and, once it is ended, how. */
 record RunRow(
@@ -23,4 +27,22 @@ record RunRow(
         Instant startedAt,
         @Nullable String outcome,
         @Nullable String endedBy,
-        @Nullable Instant endedAt) {}
+        @Nullable Instant endedAt) {
+
+    /** The conditions of the run; what the leads read stands among its entries. */
+    Conditions conditions() {
+        return new Conditions(
+                ambientC,
+                new Meter(
+                        meterName,
+                        meterAccuracy,
+                        meterResolutionOhm,
+                        meterToneBelowOhm,
+                        meterOneIsOverRange,
+                        meterTopOhm),
+                OptionalDouble.empty(),
+                LeadPolicy.of(leadPolicy).orElseThrow(),
+                guarded,
+                Conditions.JOINED_BELOW_OHM);
+    }
+}

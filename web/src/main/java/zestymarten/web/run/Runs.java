@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.finding.Finding;
@@ -36,6 +37,8 @@ import zestymarten.web.wiring.Wirings;
 public class Runs {
     /** Runs on one page of a list. */
     public static final int PAGE = 50;
+
+    private static final int LONGEST_REASON = 200;
 
     /** What an account begins with that has not tested yet: a plain meter at room temperature. */
     public static final Conditions USUAL = new Conditions(
@@ -126,7 +129,7 @@ public class Runs {
     /** The conditions that this account tested under last, to begin the next run with. */
     @Transactional(readOnly = true)
     public Optional<Conditions> lastConditions(String by) {
-        return Optional.ofNullable(mapper.lastOf(by)).map(Runs::conditions);
+        return Optional.ofNullable(mapper.lastOf(by)).map(RunRow::conditions);
     }
 
     @Transactional(readOnly = true)
@@ -138,7 +141,7 @@ public class Runs {
         Revision revision = wirings.revision(row.revisionId());
         Job job = Job.of(
                 design(revision, row.ambientC()),
-                conditions(row),
+                row.conditions(),
                 mapper.entries(id).stream().map(EntryRows::entry).toList());
         Optional<Run.End> end = row.outcome() == null
                 ? Optional.empty()
@@ -166,22 +169,6 @@ public class Runs {
         return designs.get(new DesignKey(revision.id(), ambientC), any -> Design.of(revision.assembly(), ambientC));
     }
 
-    private static Conditions conditions(RunRow row) {
-        return new Conditions(
-                row.ambientC(),
-                new Meter(
-                        row.meterName(),
-                        row.meterAccuracy(),
-                        row.meterResolutionOhm(),
-                        row.meterToneBelowOhm(),
-                        row.meterOneIsOverRange(),
-                        row.meterTopOhm()),
-                OptionalDouble.empty(),
-                LeadPolicy.of(row.leadPolicy()).orElseThrow(),
-                row.guarded(),
-                Conditions.JOINED_BELOW_OHM);
-    }
-
     /**
      * Keeps a reading, or asks what it means.
      *
@@ -190,40 +177,43 @@ public class Runs {
      */
     @Transactional
     public Answer enter(long runId, Sent sent, String by) {
-        Run run = hold(runId);
-        Optional<Entry> before = already(run, sent.id());
-        if (before.isPresent()) {
-            return new Answer.Kept(run, before.get());
-        }
-        mustBeFree(run, sent.step(), sent.touch());
-        Understood understood = run.job().understand(sent.step(), sent.typed());
-        if (understood instanceof Understood.Refused refused) {
-            throw new Refused("", refused.message());
-        }
-        if (understood instanceof Understood.Ambiguous ambiguous) {
-            int choice = sent.meaning().orElse(-1);
-            if (choice < 0 || choice >= ambiguous.candidates().size()) {
-                return new Answer.Question(ambiguous);
+        return once(runId, sent, run -> {
+            Understood understood = run.job().understand(sent.step(), sent.typed());
+            if (understood instanceof Understood.Refused refused) {
+                throw new Refused("", refused.message());
             }
-            understood = ambiguous.candidates().get(choice);
-        }
-        return keep(run, sent, new Entry.Content.Reading(sent.typed().strip(), understood), by);
+            if (understood instanceof Understood.Ambiguous ambiguous) {
+                int choice = sent.meaning().orElse(-1);
+                if (choice < 0 || choice >= ambiguous.candidates().size()) {
+                    return new Answer.Question(ambiguous);
+                }
+                understood = ambiguous.candidates().get(choice);
+            }
+            return keep(run, sent, new Entry.Content.Reading(sent.typed().strip(), understood), by);
+        });
     }
 
     /** Leaves a step out, with the reason. */
     @Transactional
     public Answer skip(long runId, Sent sent, String by) {
+        return once(runId, sent, run -> {
+            String reason = sent.typed().strip();
+            if (reason.isEmpty() || reason.length() > LONGEST_REASON) {
+                throw new Refused("", "Say in a few words why this step is left out; it stands in the record.");
+            }
+            return keep(run, sent, new Entry.Content.Skip(reason), by);
+        });
+    }
+
+    /** Holds the run; what was sent before is found, a step that is not free is refused, all else is done. */
+    private Answer once(long runId, Sent sent, Function<Run, Answer> entering) {
         Run run = hold(runId);
         Optional<Entry> before = already(run, sent.id());
         if (before.isPresent()) {
             return new Answer.Kept(run, before.get());
         }
         mustBeFree(run, sent.step(), sent.touch());
-        String reason = sent.typed().strip();
-        if (reason.isEmpty() || reason.length() > 200) {
-            throw new Refused("", "Say in a few words why this step is left out; it stands in the record.");
-        }
-        return keep(run, sent, new Entry.Content.Skip(reason), by);
+        return entering.apply(run);
     }
 
     private Run hold(long runId) {

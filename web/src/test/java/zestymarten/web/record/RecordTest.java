@@ -65,7 +65,7 @@ class RecordTest {
     void saysWhatACertificateMustSay() throws IOException {
         assertThat(pdf())
                 .contains("Test certificate", "DH-22", "Driver's desk harness, revision 1 of")
-                .contains("bench meter 2: 0.8 % of reading, 0.01 Ω a count, tone below about 30 Ω, up to 20 MΩ")
+                .contains("bench meter 2: 0.8 % of reading, 10 mΩ a count, tone below about 30 Ω, up to 20 MΩ")
                 .contains("0.3 Ω; all of it is taken off", "20 °C", "simple: up to the limit passes")
                 .contains("W6 reads", "brake valve", "IEC 60228")
                 .contains("Insulation was not tested")
