@@ -50,7 +50,8 @@ class ArchitectureTest {
                     "..meter..",
                     "..judge..",
                     "..plan..",
-                    "..finding..")
+                    "..finding..",
+                    "..analysis..")
             .should()
             .dependOnClassesThat()
             .resideInAPackage("..job..");

@@ -9,17 +9,29 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * A design: what the wiring should be. Immutable. Conductors have unique names; every pin that a conductor names belongs
- * to a connector of the assembly; other terminals are joints or the frame. Two conductors may share a cavity.
+ * to a connector of the assembly; other terminals are joints or the frame. Two conductors may share a cavity. States
+ * close contacts of the assembly only; there is always at least one.
  *
  * @param name what it is called, 1 to 120 characters
  * @param connectors in the order in which they are drawn
+ * @param joints what is known of the nodes on the way; joints that only conductors name need not be among them
  * @param conductors in design order, which is the order of tests and of findings
+ * @param states the first is the one in which nothing has been done yet
+ * @param bonded pins that are joined to the frame on purpose
  */
-public record Assembly(String name, Kind kind, String note, List<Connector> connectors, List<Conductor> conductors) {
+public record Assembly(
+        String name,
+        Kind kind,
+        String note,
+        List<Connector> connectors,
+        List<Joint> joints,
+        List<Conductor> conductors,
+        List<Component> components,
+        List<State> states,
+        Set<Terminal> bonded) {
     /** The most conductors that one assembly may have. */
     public static final int MOST_CONDUCTORS = 10_000;
 
@@ -28,7 +40,11 @@ public record Assembly(String name, Kind kind, String note, List<Connector> conn
 
     public Assembly {
         connectors = List.copyOf(connectors);
+        joints = List.copyOf(joints);
         conductors = List.copyOf(conductors);
+        components = List.copyOf(components);
+        states = states.isEmpty() ? List.of(State.REST) : List.copyOf(states);
+        bonded = Set.copyOf(bonded);
         if (name.isBlank() || name.length() > LONGEST_NAME) {
             throw new IllegalArgumentException("An assembly's name must have 1 to " + LONGEST_NAME + " characters.");
         }
@@ -56,6 +72,49 @@ public record Assembly(String name, Kind kind, String note, List<Connector> conn
                 }
             }
         }
+        requireParts(pins, components, states, bonded);
+    }
+
+    private static void requireParts(
+            Set<Terminal> pins, List<Component> components, List<State> states, Set<Terminal> bonded) {
+        Set<String> contacts = new HashSet<>();
+        Set<String> names = new HashSet<>();
+        for (Component component : components) {
+            if (!names.add(component.id())) {
+                throw new IllegalArgumentException("Component '" + component.id() + "' is named twice.");
+            }
+            if (component.kind().isContact()) {
+                contacts.add(component.id());
+            }
+        }
+        Set<String> stateNames = new HashSet<>();
+        for (State state : states) {
+            if (!stateNames.add(state.id())) {
+                throw new IllegalArgumentException("State '" + state.id() + "' is named twice.");
+            }
+            for (String closed : state.closed()) {
+                if (!contacts.contains(closed)) {
+                    throw new IllegalArgumentException("State '" + state.id() + "' closes '" + closed
+                            + "', which is no switch, relay contact or breaker of the assembly.");
+                }
+            }
+        }
+        for (Terminal terminal : bonded) {
+            if (!pins.contains(terminal)) {
+                throw new IllegalArgumentException(
+                        "Terminal " + terminal + " is bonded to the frame, but no connector of the assembly has it.");
+            }
+        }
+    }
+
+    /** An assembly of conductors only. */
+    public Assembly(String name, Kind kind, String note, List<Connector> connectors, List<Conductor> conductors) {
+        this(name, kind, note, connectors, List.of(), conductors, List.of(), List.of(), Set.of());
+    }
+
+    /** The state of that name. */
+    public Optional<State> state(String id) {
+        return states.stream().filter(each -> each.id().equals(id)).findFirst();
     }
 
     /**
@@ -110,13 +169,14 @@ public record Assembly(String name, Kind kind, String note, List<Connector> conn
     public List<Terminal> terminals() {
         LinkedHashSet<Terminal> all = new LinkedHashSet<>();
         connectors.forEach(connector -> all.addAll(connector.terminals()));
-        all.addAll(joints());
+        all.addAll(jointTerminals());
+        components.forEach(component -> all.addAll(List.of(component.a(), component.b())));
         all.add(Terminal.FRAME);
         return List.copyOf(all);
     }
 
     /** Nodes on the way that are no pins: splices, crimps, screws; in order of first use. */
-    public List<Terminal> joints() {
+    public List<Terminal> jointTerminals() {
         return conductors.stream()
                 .flatMap(conductor -> List.of(conductor.from(), conductor.to()).stream())
                 .filter(end -> !end.isPin() && !end.isFrame())
@@ -136,9 +196,9 @@ public record Assembly(String name, Kind kind, String note, List<Connector> conn
 
     /** Cavities that no conductor uses, in drawing order. */
     public List<Terminal> emptyCavities() {
-        Set<Terminal> used = conductors.stream()
-                .flatMap(conductor -> List.of(conductor.from(), conductor.to()).stream())
-                .collect(Collectors.toSet());
+        Set<Terminal> used = new HashSet<>(bonded);
+        conductors.forEach(conductor -> used.addAll(List.of(conductor.from(), conductor.to())));
+        components.forEach(component -> used.addAll(List.of(component.a(), component.b())));
         return connectors.stream()
                 .flatMap(connector -> connector.terminals().stream())
                 .filter(terminal -> !used.contains(terminal))

@@ -27,7 +27,7 @@ public final class AssemblyJson {
                 assembly.connectors().stream().map(AssemblyJson::connector).toList());
         root.put(
                 "joints",
-                assembly.joints().stream()
+                assembly.jointTerminals().stream()
                         .map(joint -> Map.of("id", joint.name(), "kind", "splice"))
                         .toList());
         root.put(

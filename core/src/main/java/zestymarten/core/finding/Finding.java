@@ -121,6 +121,71 @@ public sealed interface Finding {
         }
     }
 
+    /** A connector whose positions are reversed: the first used with the last, and so on. */
+    record Mirrored(List<String> conductors, List<Terminal> terminals) implements Finding {
+        public Mirrored {
+            conductors = List.copyOf(conductors);
+            terminals = List.copyOf(terminals);
+        }
+    }
+
+    /**
+     * A connector whose wires all sit the same number of cavities beside their own.
+     *
+     * @param by cavities towards the end of the face, negative towards its beginning
+     */
+    record Shifted(List<String> conductors, List<Terminal> terminals, int by) implements Finding {
+        public Shifted {
+            conductors = List.copyOf(conductors);
+            terminals = List.copyOf(terminals);
+        }
+    }
+
+    /** What can be wrong with a component. */
+    enum PartFault {
+        OPEN("component_open", "is open"),
+        SHORT("component_short", "is bypassed"),
+        VALUE("component_value", "has a wrong value"),
+        STATE("component_state", "is not in the state in which it should be");
+
+        private final String code;
+        private final String words;
+
+        PartFault(String code, String words) {
+            this.code = code;
+            this.words = words;
+        }
+
+        String code() {
+            return code;
+        }
+
+        String words() {
+            return words;
+        }
+    }
+
+    /** A component that does not read as it should. */
+    record PartAtFault(PartFault fault, String component, Terminal a, Terminal b, String reason) implements Finding {
+        @Override
+        public List<String> conductors() {
+            return List.of();
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(a, b);
+        }
+    }
+
+    /** Whether its terminals are where the far ends of its conductors now are. */
+    default boolean moves() {
+        return this instanceof Crossed
+                || this instanceof Misplaced
+                || this instanceof Mirrored
+                || this instanceof Shifted;
+    }
+
     /** One answer for each kind. */
     interface Cases<T> {
         T open(Open open);
@@ -140,6 +205,12 @@ public sealed interface Finding {
         T crossed(Crossed crossed);
 
         T misplaced(Misplaced misplaced);
+
+        T mirrored(Mirrored mirrored);
+
+        T shifted(Shifted shifted);
+
+        T partAtFault(PartAtFault part);
     }
 
     /** Chooses the answer for this kind. */
@@ -160,8 +231,14 @@ public sealed interface Finding {
             return cases.frameShort(frameShort);
         } else if (this instanceof Crossed crossed) {
             return cases.crossed(crossed);
+        } else if (this instanceof Misplaced misplaced) {
+            return cases.misplaced(misplaced);
+        } else if (this instanceof Mirrored mirrored) {
+            return cases.mirrored(mirrored);
+        } else if (this instanceof Shifted shifted) {
+            return cases.shifted(shifted);
         } else {
-            return cases.misplaced((Misplaced) this);
+            return cases.partAtFault((PartAtFault) this);
         }
     }
 

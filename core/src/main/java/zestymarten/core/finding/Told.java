@@ -54,6 +54,21 @@ final class Told {
         public String misplaced(Finding.Misplaced misplaced) {
             return "misplaced";
         }
+
+        @Override
+        public String mirrored(Finding.Mirrored mirrored) {
+            return "mirrored";
+        }
+
+        @Override
+        public String shifted(Finding.Shifted shifted) {
+            return "shifted";
+        }
+
+        @Override
+        public String partAtFault(Finding.PartAtFault part) {
+            return part.fault().code();
+        }
     }
 
     private static final class Sentences implements Finding.Cases<String> {
@@ -115,6 +130,26 @@ final class Told {
         public String misplaced(Finding.Misplaced misplaced) {
             return misplaced.conductor() + " ends in " + misplaced.cavity() + " instead of " + misplaced.designed()
                     + ".";
+        }
+
+        @Override
+        public String mirrored(Finding.Mirrored mirrored) {
+            return mirrored.terminals().get(0).connector() + " is mirrored: its positions are reversed for "
+                    + and(mirrored.conductors()) + ".";
+        }
+
+        @Override
+        public String shifted(Finding.Shifted shifted) {
+            int by = Math.abs(shifted.by());
+            return shifted.terminals().get(0).connector() + " is shifted by " + by + (by == 1 ? " cavity" : " cavities")
+                    + (shifted.by() > 0 ? " towards its end: " : " towards its beginning: ")
+                    + and(shifted.conductors()) + ".";
+        }
+
+        @Override
+        public String partAtFault(Finding.PartAtFault part) {
+            return part.component() + " " + part.fault().words() + " between " + part.a() + " and " + part.b() + ". "
+                    + part.reason();
         }
 
         private static String reads(List<String> names) {

@@ -1,7 +1,7 @@
 package zestymarten.core.job;
 
 import java.util.ArrayList;
-import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -11,6 +11,10 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.Evidence;
+import zestymarten.core.analysis.Explained;
+import zestymarten.core.analysis.Observation;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Doubts;
 import zestymarten.core.judge.Expectation;
@@ -347,12 +351,32 @@ public final class Job {
 
     /** What is wrong as far as the entries tell, in design order. */
     public List<Found> findings() {
-        return new Evidence(this).findings();
+        Map<Integer, Step> stepOf = new HashMap<>();
+        List<Observation> observations = new ArrayList<>();
+        for (Map.Entry<Step, List<Entry>> each : standing.entrySet()) {
+            Entry last = each.getValue().get(each.getValue().size() - 1);
+            if (each.getKey() instanceof Step.Touch touch && isDone(touch)) {
+                judgement(last).ifPresent(judgement -> {
+                    stepOf.put(last.sequence(), touch);
+                    observations.add(new Observation(
+                            last.sequence(), touch.black(), touch.red(), expectation(touch), judgement, false));
+                });
+            }
+        }
+        observations.sort(Comparator.comparingInt(Observation::number));
+        return Evidence.of(design, observations).findings().stream()
+                .map(explained -> found(explained, stepOf))
+                .toList();
     }
 
-    /** The steps that have entries that stand. */
-    Collection<Step> touched() {
-        return standing.keySet();
+    /** Every reading of the steps that show a finding, not only the last of each. */
+    private Found found(Explained explained, Map<Integer, Step> stepOf) {
+        List<Entry> evidence = explained.evidence().stream()
+                .flatMap(number -> Optional.ofNullable(stepOf.get(number)).stream())
+                .flatMap(step -> standing(step).stream())
+                .sorted(Comparator.comparingInt(Entry::sequence))
+                .toList();
+        return new Found(explained.finding(), evidence, explained.functionsLost());
     }
 
     /** Where the test of the unit stands as a whole. */

@@ -33,7 +33,7 @@ public final class Judge implements Understood.Cases<Judgement> {
         double corrected = conditions.corrected(value.value()).value();
         double uncertainty = conditions.uncertaintyOhm(value.value());
         Outcome outcome = expectation.fold(
-                joined -> againstLimit(corrected, uncertainty, joined.limit()), () -> againstNothing(corrected));
+                joined -> againstJoined(corrected, uncertainty, joined), () -> againstNothing(corrected));
         return new Judgement(
                 outcome.verdict(),
                 outcome.contact(),
@@ -57,10 +57,17 @@ public final class Judge implements Understood.Cases<Judgement> {
                 ohms(corrected) + " is no short, but no clean gap either. An insulation tester decides.");
     }
 
-    private Outcome againstLimit(double corrected, double uncertainty, Limit limit) {
-        if (corrected >= conditions.joinedBelowOhm()) {
-            return new Outcome(Verdict.FAIL, Contact.LEAK, ohms(corrected) + " is no connection any more.");
+    private Outcome againstJoined(double corrected, double uncertainty, Expectation.Joined joined) {
+        if (!joined.isBridged()) {
+            return corrected >= conditions.joinedBelowOhm()
+                    ? new Outcome(Verdict.FAIL, Contact.LEAK, ohms(corrected) + " is no connection any more.")
+                    : againstLimit(corrected, uncertainty, joined.limit());
         }
+        Outcome outcome = againstLimit(corrected, uncertainty, joined.limit());
+        return new Outcome(outcome.verdict(), Contact.BRIDGED, outcome.reason());
+    }
+
+    private Outcome againstLimit(double corrected, double uncertainty, Limit limit) {
         double high = limit.high().value();
         if (conditions.guarded() && Math.abs(corrected - high) < uncertainty) {
             return new Outcome(

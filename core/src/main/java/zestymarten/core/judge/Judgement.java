@@ -38,6 +38,8 @@ public record Judgement(
         JOINED,
         /** No way through as far as this meter can tell. */
         APART,
+        /** A way through a component: judged by value. */
+        BRIDGED,
         /** Above the threshold but finite. */
         LEAK,
         /** Now one, now the other. */

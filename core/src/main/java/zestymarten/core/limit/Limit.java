@@ -24,6 +24,8 @@ public record Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGive
         HANDBOOK("handbook"),
         /** Nothing is known of the wire. */
         ROUND_FIGURE("round figure"),
+        /** The value of a part with its tolerance. */
+        PART("value of the part"),
         /** The sum of several conductors' limits. */
         SUM("sum along the path");
 

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.network.Link;
@@ -25,6 +26,9 @@ public final class Limits {
 
     private static final double LOW_SHARE = 0.8;
     private static final double HANDBOOK_MARGIN = 1.15;
+    private static final double USUAL_CONTACT_OHM = 0.2;
+    private static final double USUAL_TOLERANCE = 0.1;
+    private static final double PLATINUM_TOLERANCE = 0.005;
 
     private final double ambientC;
 
@@ -129,6 +133,65 @@ public final class Limits {
         Limit limit = of(conductor);
         return new Link(
                 conductor.from(), conductor.to(), limit.low(), limit.nominal().orElse(limit.low()), limit.high());
+    }
+
+    /**
+     * The limit of a part at this temperature. A fuse, closed contact or bond of which nothing is said may have
+     * {@value #USUAL_CONTACT_OHM} ohm; a part without a tolerance gets {@value #USUAL_TOLERANCE} of its value, a platinum
+     * sensor {@value #PLATINUM_TOLERANCE}.
+     *
+     * @throws IllegalArgumentException for a diode, which has no resistance
+     */
+    public Limit of(Component component) {
+        return switch (component.kind()) {
+            case FUSE, SWITCH, RELAY_CONTACT, BREAKER, BOND -> {
+                Ohms most = Ohms.of(component.maxOhm().orElse(USUAL_CONTACT_OHM));
+                String sentence = "At most " + most.text() + ": "
+                        + (component.maxOhm().isPresent() ? "the figure given for " : "the usual figure for ")
+                        + component.id() + ".";
+                yield new Limit(
+                        Ohms.of(0), Optional.of(Ohms.of(most.value() / 2)), most, false, Limit.Rule.PART, sentence);
+            }
+            case NTC ->
+                around(
+                        component,
+                        Sensors.ntc(
+                                component.r25Ohm().orElseThrow(),
+                                component.betaK().orElseThrow(),
+                                ambientC),
+                        USUAL_TOLERANCE);
+            case PT100 -> around(component, Sensors.platinum(100, ambientC), PLATINUM_TOLERANCE);
+            case PT1000 -> around(component, Sensors.platinum(1000, ambientC), PLATINUM_TOLERANCE);
+            case RESISTOR, COIL, HEATER, WINDING, LAMP ->
+                around(component, component.ohm().orElseThrow(), USUAL_TOLERANCE);
+            case DIODE ->
+                throw new IllegalArgumentException(
+                        "Diode '" + component.id() + "' is judged by its forward voltage, not by ohms.");
+        };
+    }
+
+    private Limit around(Component component, double ohm, double usual) {
+        double tolerance = component.tolerance().orElse(usual);
+        Ohms low = Ohms.of(ohm * (1 - tolerance));
+        Ohms high = Ohms.of(ohm * (1 + tolerance));
+        String sentence = String.format(
+                Locale.ROOT,
+                "%s to %s: %s %s, %s ± %s %%%s.",
+                low.text(),
+                high.text(),
+                component.kind().code(),
+                component.id(),
+                Engineering.text(ohm, "Ω"),
+                Engineering.figure(tolerance * 100),
+                component.tolerance().isPresent() ? "" : " (usual)");
+        return new Limit(low, Optional.of(Ohms.of(ohm)), high, true, Limit.Rule.PART, sentence);
+    }
+
+    /** The component as an edge of the network. */
+    public Link link(Component component) {
+        Limit limit = of(component);
+        return new Link(
+                component.a(), component.b(), limit.low(), limit.nominal().orElse(limit.low()), limit.high());
     }
 
     /** The limit of a path of several conductors, from the bounds that the network gives for it. */

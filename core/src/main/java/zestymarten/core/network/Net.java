@@ -9,8 +9,9 @@ import zestymarten.core.assembly.Terminal;
  *
  * @param ends where a probe can go: pins in order of use and the frame; at least one
  * @param conductors in design order, at least one
+ * @param touchesFrame whether it is joined to the frame on purpose, by a conductor or a bond
  */
-public record Net(List<Terminal> ends, List<Conductor> conductors) {
+public record Net(List<Terminal> ends, List<Conductor> conductors, boolean touchesFrame) {
     public Net {
         ends = List.copyOf(ends);
         conductors = List.copyOf(conductors);
@@ -19,9 +20,5 @@ public record Net(List<Terminal> ends, List<Conductor> conductors) {
     /** Whether the net is one wire between two probe points. */
     public boolean isTwoEnded() {
         return conductors.size() == 1 && ends.size() == 2;
-    }
-
-    public boolean touchesFrame() {
-        return ends.contains(Terminal.FRAME);
     }
 }

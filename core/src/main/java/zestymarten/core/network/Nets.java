@@ -49,7 +49,10 @@ public final class Nets {
                     terminals.stream()
                             .filter(each -> each.isPin() || each.isFrame())
                             .toList(),
-                    conductors);
+                    conductors,
+                    terminals.stream()
+                            .anyMatch(
+                                    each -> each.isFrame() || assembly.bonded().contains(each)));
             all.add(net);
             terminals.forEach(terminal -> byTerminal.put(terminal, net));
         }

@@ -42,6 +42,9 @@ public final class Plan {
                 ends.add(new Step.Touch(Stage.ENDS, net.ends().get(0), far));
             }
         }
+        assembly.terminals().stream()
+                .filter(assembly.bonded()::contains)
+                .forEach(terminal -> ends.add(new Step.Touch(Stage.ENDS, terminal, Terminal.FRAME)));
         return new Plan(nets, assembly.emptyCavities(), List.copyOf(ends));
     }
 

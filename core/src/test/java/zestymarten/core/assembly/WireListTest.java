@@ -206,7 +206,7 @@ class WireListTest {
                 .assembly("Pendant", Kind.CABLE, "", Map.of("J2", Face.grid(2, 2)));
         assertThat(assembly.connectors().get(0).pins()).containsExactly("1", "2", "10");
         assertThat(assembly.emptyCavities()).extracting(Terminal::name).containsExactly("J2.3", "J2.4");
-        assertThat(assembly.joints()).containsExactly(Terminal.of("S1"));
+        assertThat(assembly.jointTerminals()).containsExactly(Terminal.of("S1"));
         assertThatThrownBy(() -> WireList.read("from,to\nJ1.2,J2.1\nJ1.1,J2.2\n")
                         .assembly("Pendant", Kind.CABLE, "", Map.of("J2", Face.line(1))))
                 .hasMessage("Connector J2 has 2 pins but its face only 1 cavities.");

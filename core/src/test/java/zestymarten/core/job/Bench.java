@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.WireList;

@@ -227,7 +227,7 @@ public record WiringDrawing(
 
         private List<Bead> beads() {
             List<Bead> beads = new ArrayList<>();
-            for (Terminal joint : assembly.joints()) {
+            for (Terminal joint : assembly.jointTerminals()) {
                 double sum = 0;
                 int count = 0;
                 for (Conductor conductor : shown) {

@@ -1,0 +1,221 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.limit.Limit;
+import zestymarten.core.limit.Limits;
+import zestymarten.core.network.Link;
+import zestymarten.core.network.Nets;
+import zestymarten.core.network.Network;
+import zestymarten.core.network.Path;
+import zestymarten.core.plan.Plan;
+import zestymarten.core.quantity.Ohms;
+
+/**
+ * An assembly made ready for testing at one temperature: its nets, its network in each state with the limits as bounds,
+ * its plan. Costly enough to be kept between readings; cost linear in the conductors but for meshed parts, see
+ * {@link Network}. Safe to share.
+ *
+ * <p>The edges of a state's network are all conductors, the ties to frame as 0-ohm links, all components but open contacts
+ * and diodes. A joint of which a highest resistance is known adds half of it to every conductor that ends there, so that
+ * a way through it gains the whole.
+ */
+public final class Design {
+    private static final Ohms NOTHING = Ohms.of(0);
+
+    private final Assembly assembly;
+    private final Nets nets;
+    private final Limits limits;
+    private final Plan plan;
+    private final Map<String, Conductor> conductors = new HashMap<>();
+    private final Map<Terminal, Double> halfJoint = new HashMap<>();
+    private final Map<String, Network> networks = new ConcurrentHashMap<>();
+
+    private Design(Assembly assembly, double ambientC) {
+        this.assembly = assembly;
+        nets = Nets.of(assembly);
+        limits = new Limits(ambientC);
+        plan = Plan.of(assembly, nets);
+        assembly.conductors().forEach(conductor -> conductors.put(conductor.id(), conductor));
+        assembly.joints().forEach(joint -> joint.maxOhm().ifPresent(ohm -> halfJoint.put(joint.terminal(), ohm / 2)));
+    }
+
+    /** Makes ready an assembly at an ambient temperature in °C. */
+    public static Design of(Assembly assembly, double ambientC) {
+        return new Design(assembly, ambientC);
+    }
+
+    public Assembly assembly() {
+        return assembly;
+    }
+
+    public Nets nets() {
+        return nets;
+    }
+
+    public Limits limits() {
+        return limits;
+    }
+
+    public Plan plan() {
+        return plan;
+    }
+
+    /** The conductor of that name. */
+    public Conductor conductor(String id) {
+        Conductor found = conductors.get(id);
+        if (found == null) {
+            throw new IllegalArgumentException("Conductor '" + id + "' is not part of " + assembly.name() + ".");
+        }
+        return found;
+    }
+
+    private State rest() {
+        return assembly.states().get(0);
+    }
+
+    private Network network(State state) {
+        return networks.computeIfAbsent(state.id(), any -> Network.of(links(state, List.of())));
+    }
+
+    private List<Link> links(State state, List<List<Terminal>> ties) {
+        List<Link> links = new ArrayList<>();
+        assembly.conductors().forEach(conductor -> links.add(link(conductor)));
+        assembly.bonded().forEach(terminal -> links.add(joined(terminal, Terminal.FRAME)));
+        conducting(state).forEach(component -> links.add(limits.link(component)));
+        for (List<Terminal> tie : ties) {
+            tie.stream().skip(1).forEach(terminal -> links.add(joined(tie.get(0), terminal)));
+        }
+        return links;
+    }
+
+    private static Link joined(Terminal a, Terminal b) {
+        return new Link(a, b, NOTHING, NOTHING, NOTHING);
+    }
+
+    private Link link(Conductor conductor) {
+        Link link = limits.link(conductor);
+        double joints = halfJoint.getOrDefault(conductor.from(), 0.0) + halfJoint.getOrDefault(conductor.to(), 0.0);
+        return joints == 0
+                ? link
+                : new Link(
+                        link.a(),
+                        link.b(),
+                        link.low(),
+                        link.nominal(),
+                        link.high().plus(Ohms.of(joints)));
+    }
+
+    private Stream<Component> conducting(State state) {
+        return assembly.components().stream()
+                .filter(component -> component.kind() != Component.Kind.DIODE)
+                .filter(component ->
+                        !component.kind().isContact() || state.closed().contains(component.id()));
+    }
+
+    /** What a good unit reads between two terminals, in its first state and with free ends. */
+    public Path path(Terminal a, Terminal b) {
+        return path(a, b, rest(), List.of());
+    }
+
+    /** What a good unit reads between two terminals in a state, with groups of terminals tied together. */
+    public Path path(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
+        return ties.isEmpty()
+                ? network(state).between(a, b)
+                : Network.of(links(state, ties)).between(a, b);
+    }
+
+    /** What a good unit shows between two terminals, as a reading is judged. */
+    public Expectation expectation(Terminal a, Terminal b) {
+        return expectation(a, b, rest(), List.of());
+    }
+
+    /** The same in a state, with groups of terminals tied together. */
+    public Expectation expectation(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
+        return path(a, b, state, ties).fold(ohmic -> joined(a, b, ohmic, state, ties), Expectation.Apart::new);
+    }
+
+    private Expectation joined(Terminal a, Terminal b, Path.Ohmic bounds, State state, List<List<Terminal>> ties) {
+        List<Conductor> route = nets.route(a, b);
+        if (route.isEmpty() || !ties.isEmpty()) {
+            boolean wired = nets.joins(a, b) || wiredByTies(a, b, ties);
+            return new Expectation.Joined(asRead(bounds), true, wired ? List.of() : onTheWay(a, b, state));
+        }
+        boolean current = route.stream().anyMatch(Conductor::carriesCurrent);
+        Limit limit = isPlain(route, state) ? limits.along(route, bounds) : asRead(bounds);
+        return new Expectation.Joined(limit, current);
+    }
+
+    /** Whether conductors and ties alone join two terminals. */
+    private boolean wiredByTies(Terminal a, Terminal b, List<List<Terminal>> ties) {
+        List<Link> links = new ArrayList<>();
+        assembly.conductors().forEach(conductor -> links.add(joined(conductor.from(), conductor.to())));
+        assembly.bonded().forEach(terminal -> links.add(joined(terminal, Terminal.FRAME)));
+        ties.forEach(tie -> tie.stream().skip(1).forEach(terminal -> links.add(joined(tie.get(0), terminal))));
+        return Network.of(links).between(a, b) instanceof Path.Ohmic;
+    }
+
+    /** The components between two nets; where only a chain of them leads across, all that conduct. */
+    private List<String> onTheWay(Terminal a, Terminal b, State state) {
+        List<String> direct = partsBetween(a, b).stream().map(Component::id).toList();
+        return direct.isEmpty() ? conducting(state).map(Component::id).toList() : direct;
+    }
+
+    /** Whether nothing but the conductors themselves is on the way, so that their own limits say it all. */
+    private boolean isPlain(List<Conductor> route, State state) {
+        boolean joints =
+                route.stream().anyMatch(each -> halfJoint.containsKey(each.from()) || halfJoint.containsKey(each.to()));
+        return !joints && conducting(state).findAny().isEmpty();
+    }
+
+    private static Limit asRead(Path.Ohmic bounds) {
+        return new Limit(
+                bounds.low(),
+                Optional.of(bounds.nominal()),
+                bounds.high(),
+                false,
+                Limit.Rule.SUM,
+                bounds.low().text() + " to " + bounds.high().text()
+                        + ": the network of the limits on the way, all low and all high.");
+    }
+
+    /** Whether a diode lies between the nets of two terminals, so that an ohm range proves nothing either way. */
+    boolean isBesideDiode(Terminal a, Terminal b) {
+        return assembly.components().stream()
+                .filter(component -> component.kind() == Component.Kind.DIODE)
+                .anyMatch(diode ->
+                        (same(a, diode.a()) && same(b, diode.b())) || (same(a, diode.b()) && same(b, diode.a())));
+    }
+
+    private boolean same(Terminal a, Terminal b) {
+        return a.equals(b) || nets.joins(a, b);
+    }
+
+    /** The contact that lies between the nets of two terminals and is open in a state. */
+    Optional<Component> openContact(Terminal a, Terminal b, State state) {
+        return assembly.components().stream()
+                .filter(component ->
+                        component.kind().isContact() && !state.closed().contains(component.id()))
+                .filter(contact -> (same(a, contact.a()) && same(b, contact.b()))
+                        || (same(a, contact.b()) && same(b, contact.a())))
+                .findFirst();
+    }
+
+    /** The components that alone lie between the nets of two terminals. */
+    List<Component> partsBetween(Terminal a, Terminal b) {
+        return assembly.components().stream()
+                .filter(part -> (same(a, part.a()) && same(b, part.b())) || (same(a, part.b()) && same(b, part.a())))
+                .toList();
+    }
+}

@@ -1,0 +1,31 @@
+package zestymarten.core.analysis;
+
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.Judgement;
+
+/**
+ * A reading as it counts for the findings.
+ *
+ * @param number by which its source knows it
+ * @param tied whether terminals were tied together for it, so that a connection need not be one of the unit's own
+ */
+public record Observation(
+        int number, Terminal a, Terminal b, Expectation expectation, Judgement judgement, boolean tied) {
+
+    /** Whether it shows that its two terminals are one point of the unit. */
+    boolean joins() {
+        boolean contact =
+                judgement.contact() == Judgement.Contact.JOINED || judgement.contact() == Judgement.Contact.UNSTABLE;
+        return contact && !tied && !isBridged();
+    }
+
+    /** Whether it shows that its two terminals are not one point. */
+    boolean parts() {
+        return judgement.contact() == Judgement.Contact.APART || judgement.contact() == Judgement.Contact.LEAK;
+    }
+
+    boolean isBridged() {
+        return expectation instanceof Expectation.Joined joined && joined.isBridged();
+    }
+}

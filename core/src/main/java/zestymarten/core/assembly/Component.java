@@ -1,0 +1,100 @@
+package zestymarten.core.assembly;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * A two-terminal part on the way: fuse, contact, resistor, sensor, winding, diode.
+ *
+ * @param id its name, unique among the components
+ * @param b for a diode the end to which it conducts
+ * @param maxOhm the most that a fuse, a closed contact or a bond may have
+ * @param ohm nominal resistance of a resistor, coil, heater, winding or lamp
+ * @param tolerance fraction of the nominal value
+ * @param r25Ohm resistance of an NTC sensor at 25 °C
+ * @param betaK beta of an NTC sensor in kelvin
+ * @param forwardV forward voltage of a diode
+ */
+public record Component(
+        String id,
+        Kind kind,
+        Terminal a,
+        Terminal b,
+        OptionalDouble maxOhm,
+        OptionalDouble ohm,
+        OptionalDouble tolerance,
+        OptionalDouble r25Ohm,
+        OptionalDouble betaK,
+        OptionalDouble forwardV) {
+
+    /** What sort of part it is. */
+    public enum Kind {
+        FUSE,
+        SWITCH,
+        RELAY_CONTACT,
+        BREAKER,
+        COIL,
+        RESISTOR,
+        NTC,
+        PT100,
+        PT1000,
+        HEATER,
+        WINDING,
+        LAMP,
+        DIODE,
+        BOND;
+
+        /** As written in files. */
+        public String code() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+
+        public static Optional<Kind> of(String code) {
+            return Arrays.stream(values())
+                    .filter(each -> each.code().equals(code))
+                    .findFirst();
+        }
+
+        /** Whether it conducts only in the states that name it. */
+        public boolean isContact() {
+            return this == SWITCH || this == RELAY_CONTACT || this == BREAKER;
+        }
+
+        /** Whether its own ohms have to be given: nothing else says what it should read. */
+        boolean needsOhm() {
+            return this == RESISTOR || this == COIL || this == HEATER || this == WINDING || this == LAMP;
+        }
+    }
+
+    public Component {
+        if (id.isBlank()) {
+            throw new IllegalArgumentException("A component must have a name.");
+        }
+        if (a.equals(b)) {
+            throw new IllegalArgumentException("Component '" + id + "' lies between " + a + " and itself.");
+        }
+        require(id, "highest resistance", maxOhm, Conductor.MOST_OHM, "ohm");
+        require(id, "resistance", ohm, Conductor.MOST_OHM, "ohm");
+        require(id, "tolerance", tolerance, 1, "(a fraction)");
+        require(id, "resistance at 25 °C", r25Ohm, Conductor.MOST_OHM, "ohm");
+        require(id, "beta", betaK, 20_000, "K");
+        require(id, "forward voltage", forwardV, 100, "V");
+        if (kind.needsOhm() && ohm.isEmpty()) {
+            throw new IllegalArgumentException(
+                    "Component '" + id + "': a " + kind.code() + " needs its resistance, member 'ohm'.");
+        }
+        if (kind == Kind.NTC && (r25Ohm.isEmpty() || betaK.isEmpty())) {
+            throw new IllegalArgumentException(
+                    "Component '" + id + "': an NTC sensor needs members 'r25_ohm' and 'beta_k'.");
+        }
+    }
+
+    private static void require(String id, String what, OptionalDouble value, double most, String unit) {
+        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
+            throw new IllegalArgumentException("Component '" + id + "': " + what + " (" + value.getAsDouble() + " "
+                    + unit + ") must be above 0 and at most " + most + " " + unit + ".");
+        }
+    }
+}

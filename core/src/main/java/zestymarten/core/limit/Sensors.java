@@ -1,0 +1,39 @@
+package zestymarten.core.limit;
+
+/** What temperature sensors read. Temperatures in °C, resistances in ohms. */
+public final class Sensors {
+    private static final double KELVIN = 273.15;
+    private static final double A = 3.9083e-3;
+    private static final double B = -5.775e-7;
+    private static final double C = -4.183e-12;
+
+    private Sensors() {}
+
+    /**
+     * An NTC sensor by its beta: {@code R = R25 exp(beta (1/T - 1/298.15))}.
+     *
+     * @param celsius above absolute zero
+     */
+    public static double ntc(double r25Ohm, double betaK, double celsius) {
+        require(celsius > -KELVIN, celsius, "above -273.15 °C");
+        return r25Ohm * Math.exp(betaK * (1 / (celsius + KELVIN) - 1 / (25 + KELVIN)));
+    }
+
+    /**
+     * A platinum sensor to IEC 60751: {@code R0 (1 + A t + B t²)} from 0 °C, with {@code + C (t - 100) t³} below.
+     *
+     * @param r0Ohm at 0 °C: 100 for a Pt100
+     * @param celsius from -200 to 850 °C
+     */
+    public static double platinum(double r0Ohm, double celsius) {
+        require(celsius >= -200 && celsius <= 850, celsius, "from -200 to 850 °C");
+        double below = celsius < 0 ? C * (celsius - 100) * celsius * celsius * celsius : 0;
+        return r0Ohm * (1 + A * celsius + B * celsius * celsius + below);
+    }
+
+    private static void require(boolean holds, double celsius, String range) {
+        if (!holds) {
+            throw new IllegalArgumentException("Temperature (" + celsius + " °C) must be " + range + ".");
+        }
+    }
+}
