@@ -19,8 +19,9 @@ import zestymarten.core.network.Nets;
  * Explains which terminals are joined by the fewest faults of the wiring.
  *
  * <p>Method: a wire whose two ends are joined is home and stays out of it. Of the others, {@link Moves} decides which far
- * ends sit in which cavities: each cycle of moves is one <em>crossed</em>, every other one <em>misplaced</em>, what is
- * neither is <em>open</em>. Nets of several wires are cut where their terminals fall apart, with as few cuts as their
+ * ends sit in which cavities: a whole connector reversed or shifted is one finding, see {@link Patterns}; else each cycle
+ * of moves is one <em>crossed</em>, every other one <em>misplaced</em>; what did not move is <em>open</em>. A wire that is
+ * bonded to the frame on purpose stands for the frame. Nets of several wires are cut where their terminals fall apart, with as few cuts as their
  * tree allows. What then still shares a group is one <em>short</em>, or one <em>frame short</em> if the frame is in it.
  * Cost: linear in the conductors but for {@link Moves}. Order: by first conductor in design order. Holds for: applying
  * the findings to the expected network gives the same groups again.
@@ -30,7 +31,11 @@ public final class Classifier {
     private final Nets nets;
     private final Partition seen;
     private final Map<String, Integer> designOrder = new HashMap<>();
+    private final List<Conductor> home = new ArrayList<>();
     private final List<Conductor> away = new ArrayList<>();
+    /** Places in {@link #away} that a reversal or a shift of a whole connector has named already. */
+    private final Set<Integer> named = new HashSet<>();
+
     private final Map<Integer, List<Piece>> pieces = new TreeMap<>();
     private final List<Finding> findings = new ArrayList<>();
 
@@ -57,7 +62,8 @@ public final class Classifier {
             if (!net.isTwoEnded()) {
                 pieceByPiece(net);
             } else if (seen.joins(net.ends().get(0), net.ends().get(1))) {
-                if (!net.touchesFrame()) {
+                home.add(net.conductors().get(0));
+                if (net.ends().stream().noneMatch(this::standsForFrame)) {
                     String id = net.conductors().get(0).id();
                     place(new Piece(List.of(id), net.ends().get(0), id, false));
                 }
@@ -66,11 +72,27 @@ public final class Classifier {
             }
         }
         resolveAway();
+        brokenBonds();
         pieces.values().forEach(this::merged);
         findings.sort(Comparator.comparingInt(finding -> finding.conductors().isEmpty()
                 ? -1
                 : designOrder.getOrDefault(finding.conductors().get(0), -1)));
         return List.copyOf(findings);
+    }
+
+    /** The frame itself, and a pin that is bonded to it and was seen to be: in the frame's group they are no piece of their own. */
+    private boolean standsForFrame(Terminal terminal) {
+        return terminal.isFrame() || (assembly.bonded().contains(terminal) && seen.joins(terminal, Terminal.FRAME));
+    }
+
+    private void brokenBonds() {
+        for (Conductor conductor : assembly.conductors()) {
+            for (Terminal end : List.of(conductor.from(), conductor.to())) {
+                if (assembly.bonded().contains(end) && !seen.joins(end, Terminal.FRAME)) {
+                    findings.add(new Finding.Open(conductor.id(), end, Terminal.FRAME));
+                }
+            }
+        }
     }
 
     private void place(Piece piece) {
@@ -87,7 +109,7 @@ public final class Classifier {
         for (int i = 0; i < away.size(); i++) {
             Conductor conductor = away.get(i);
             cavities.add(conductor.to());
-            wires.add(new Moves.Wire(i, seen.group(conductor.from()), i));
+            wires.add(new Moves.Wire(i, seen.group(conductor.from()), i, standsForFrame(conductor.from())));
             wireOfCavity.put(i, i);
             if (conductor.to().isPin() && conductor.from().isPin()) {
                 groupOfCavity.put(i, seen.group(conductor.to()));
@@ -97,8 +119,20 @@ public final class Classifier {
             groupOfCavity.put(cavities.size(), seen.group(empty));
             cavities.add(empty);
         }
-        Map<Integer, Integer> moves = new Moves(wires, groupOfCavity, Set.copyOf(pieces.keySet())).decide();
-        nameMoves(moves, Moves.cycles(moves, wireOfCavity), cavities);
+        Set<Integer> occupied = new HashSet<>();
+        pieces.forEach((group, members) -> {
+            if (!members.stream().allMatch(Piece::frame)) {
+                occupied.add(group);
+            }
+        });
+        Map<Integer, Integer> moves = new Moves(wires, groupOfCavity, occupied, seen.group(Terminal.FRAME)).decide();
+        Map<Integer, Integer> single = new TreeMap<>(moves);
+        for (Patterns.Found pattern : Patterns.of(assembly, away, home, moves, cavities)) {
+            findings.add(pattern.finding());
+            single.keySet().removeAll(pattern.away());
+            named.addAll(pattern.away());
+        }
+        nameMoves(single, Moves.cycles(single, wireOfCavity), cavities);
         placeStubs(moves, cavities);
     }
 
@@ -115,6 +149,9 @@ public final class Classifier {
         }
         for (int i = 0; i < away.size(); i++) {
             Conductor conductor = away.get(i);
+            if (named.contains(i)) {
+                continue;
+            }
             if (!moves.containsKey(i)) {
                 findings.add(new Finding.Open(conductor.id(), conductor.from(), conductor.to()));
             } else if (!inCycles.contains(i)) {
@@ -129,10 +166,10 @@ public final class Classifier {
             Conductor conductor = away.get(i);
             boolean moved = moves.containsKey(i);
             String name = moved ? conductor.id() : side(conductor, conductor.from());
-            if (!conductor.from().isFrame()) {
+            if (!standsForFrame(conductor.from())) {
                 place(new Piece(List.of(conductor.id()), conductor.from(), name, false));
             }
-            if (!moved && !conductor.to().isFrame() && !moves.containsValue(i)) {
+            if (!moved && !standsForFrame(conductor.to()) && !moves.containsValue(i)) {
                 place(new Piece(List.of(conductor.id()), conductor.to(), side(conductor, conductor.to()), false));
             }
         }
@@ -140,6 +177,9 @@ public final class Classifier {
             boolean vacated = cavity >= away.size() || moves.containsKey(cavity);
             if (vacated && !moves.containsValue(cavity)) {
                 Terminal terminal = cavities.get(cavity);
+                if (standsForFrame(terminal)) {
+                    continue;
+                }
                 place(new Piece(List.of(), terminal, "the empty cavity " + terminal, false));
             }
         }

@@ -31,26 +31,30 @@ final class Moves {
     /**
      * A wire that is not home.
      *
+     * @param bonded whether its near end is joined to the frame on purpose
      * @param nearGroup group of its near end
      * @param cavity number of the cavity that is its own; cavities without such a wire have numbers above all wires
      */
-    record Wire(int number, int nearGroup, int cavity) {}
+    record Wire(int number, int nearGroup, int cavity, boolean bonded) {}
 
     private final List<Wire> wires;
     private final Map<Integer, List<Integer>> cavitiesOf = new HashMap<>();
     private final Map<Integer, Integer> groupOfCavity;
     private final Map<Integer, List<Wire>> nearOf;
     private final Set<Integer> occupied;
+    private final int frameGroup;
 
     /**
      * @param wires in design order
      * @param groupOfCavity group of every cavity that could hold a moved end
-     * @param occupied groups that hold something else too: an intact wire, the frame
+     * @param occupied groups that hold an intact wire too
+     * @param frameGroup group of the frame, which is something else for every wire but those bonded to it
      */
-    Moves(List<Wire> wires, Map<Integer, Integer> groupOfCavity, Set<Integer> occupied) {
+    Moves(List<Wire> wires, Map<Integer, Integer> groupOfCavity, Set<Integer> occupied, int frameGroup) {
         this.wires = wires;
         this.groupOfCavity = groupOfCavity;
         this.occupied = occupied;
+        this.frameGroup = frameGroup;
         nearOf = wires.stream().collect(Collectors.groupingBy(Wire::nearGroup));
         groupOfCavity.forEach((cavity, group) ->
                 cavitiesOf.computeIfAbsent(group, any -> new ArrayList<>()).add(cavity));
@@ -65,6 +69,7 @@ final class Moves {
                 moves.put(wire.number(), cavities(wire).get(0));
             }
         }
+        bondedIntoCavities(moves);
         for (List<Wire> tangle : tangles()) {
             if (tangle.size() <= SEARCHED) {
                 Search search = new Search(tangle);
@@ -75,9 +80,27 @@ final class Moves {
         return moves;
     }
 
+    /**
+     * Wires bonded to the frame are one piece with it, so that several of them explain as many cavities in the frame's
+     * group, if nothing else is in it: taken in design order.
+     */
+    private void bondedIntoCavities(Map<Integer, Integer> moves) {
+        List<Wire> bonded = nearOf.getOrDefault(frameGroup, List.of());
+        List<Integer> cavities = cavitiesOf.getOrDefault(frameGroup, List.of());
+        boolean alone = !occupied.contains(frameGroup) && bonded.stream().allMatch(Wire::bonded);
+        if (alone && bonded.size() > 1 && cavities.size() <= bonded.size()) {
+            for (int i = 0; i < cavities.size(); i++) {
+                moves.put(bonded.get(i).number(), cavities.get(i));
+            }
+        }
+    }
+
     /** One near end, one cavity and nothing else: the move explains both. */
     private boolean isSimple(int group) {
-        return !occupied.contains(group)
+        boolean frame = group == frameGroup
+                && !nearOf.getOrDefault(group, List.of()).stream().allMatch(Wire::bonded);
+        return !frame
+                && !occupied.contains(group)
                 && nearOf.getOrDefault(group, List.of()).size() == 1
                 && cavitiesOf.getOrDefault(group, List.of()).size() == 1;
     }
