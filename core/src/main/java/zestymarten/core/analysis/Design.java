@@ -150,10 +150,12 @@ public final class Design {
         List<Conductor> route = nets.route(a, b);
         if (route.isEmpty() || !ties.isEmpty()) {
             boolean wired = nets.joins(a, b) || wiredByTies(a, b, ties);
-            return new Expectation.Joined(asRead(bounds), true, wired ? List.of() : onTheWay(a, b, state));
+            return wired
+                    ? new Expectation.Joined(asRead(bounds, false), true)
+                    : new Expectation.Joined(throughParts(a, b, bounds), true, onTheWay(a, b, state));
         }
         boolean current = route.stream().anyMatch(Conductor::carriesCurrent);
-        Limit limit = isPlain(route, state) ? limits.along(route, bounds) : asRead(bounds);
+        Limit limit = isPlain(route, state) ? limits.along(route, bounds) : asRead(bounds, false);
         return new Expectation.Joined(limit, current);
     }
 
@@ -179,12 +181,23 @@ public final class Design {
         return !joints && conducting(state).findAny().isEmpty();
     }
 
-    private static Limit asRead(Path.Ohmic bounds) {
+    /** The limit of one part by itself says more than the network's, where it is all that lies between. */
+    private Limit throughParts(Terminal a, Terminal b, Path.Ohmic bounds) {
+        return partsBetween(a, b).stream()
+                .filter(part -> part.kind() != Component.Kind.DIODE)
+                .map(limits::of)
+                .filter(limit ->
+                        limit.low().equals(bounds.low()) && limit.high().equals(bounds.high()))
+                .findFirst()
+                .orElseGet(() -> asRead(bounds, true));
+    }
+
+    private static Limit asRead(Path.Ohmic bounds, boolean lowCounts) {
         return new Limit(
                 bounds.low(),
                 Optional.of(bounds.nominal()),
                 bounds.high(),
-                false,
+                lowCounts,
                 Limit.Rule.SUM,
                 bounds.low().text() + " to " + bounds.high().text()
                         + ": the network of the limits on the way, all low and all high.");

@@ -1,5 +1,6 @@
 package zestymarten.core.assembly;
 
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 /**
@@ -27,6 +28,11 @@ public record Terminal(String name) implements Comparable<Terminal> {
 
     public static Terminal of(String name) {
         return new Terminal(name);
+    }
+
+    /** The terminal of that name, if a terminal can be called so. */
+    public static Optional<Terminal> parse(String name) {
+        return isName(name) ? Optional.of(new Terminal(name)) : Optional.empty();
     }
 
     public static Terminal of(String connector, String pin) {

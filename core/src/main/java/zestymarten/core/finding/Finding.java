@@ -1,6 +1,7 @@
 package zestymarten.core.finding;
 
 import java.util.List;
+import java.util.Optional;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Ohms;
 
@@ -176,6 +177,16 @@ public sealed interface Finding {
         public List<Terminal> terminals() {
             return List.of(a, b);
         }
+    }
+
+    /** The resistance that was read where the finding is, if it is one of a figure. */
+    default Optional<Ohms> ohms() {
+        if (this instanceof HighResistance high) {
+            return Optional.of(high.ohm());
+        } else if (this instanceof LowResistance low) {
+            return Optional.of(low.ohm());
+        }
+        return this instanceof Leak leak ? Optional.of(leak.ohm()) : Optional.empty();
     }
 
     /** Whether its terminals are where the far ends of its conductors now are. */

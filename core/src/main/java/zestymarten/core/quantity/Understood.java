@@ -1,6 +1,7 @@
 package zestymarten.core.quantity;
 
 import java.util.List;
+import java.util.OptionalDouble;
 
 /** What a typed reading was understood to say. A closed family: a new way to read must be handled everywhere. */
 public sealed interface Understood {
@@ -93,6 +94,21 @@ public sealed interface Understood {
         } else {
             return cases.refused((Refused) this);
         }
+    }
+
+    /** Its kind as written in the open formats: {@code value}, {@code over_range}. */
+    default String kind() {
+        return fold(Kinds.NAMES);
+    }
+
+    /** Its figure in its base unit, where it has one. */
+    default OptionalDouble figure() {
+        if (this instanceof Value value) {
+            return OptionalDouble.of(value.value());
+        } else if (this instanceof Above above) {
+            return OptionalDouble.of(above.value());
+        }
+        return this instanceof Below below ? OptionalDouble.of(below.value()) : OptionalDouble.empty();
     }
 
     /** How it is said back to the technician: "0.64 Ω", "over-range", "tone". */

@@ -186,17 +186,12 @@ class RecordViews {
     }
 
     private static String figure(Understood meaning) {
-        if (meaning instanceof Understood.Value value) {
-            return Engineering.figure(value.value());
-        } else if (meaning instanceof Understood.Above above) {
-            return Engineering.figure(above.value());
-        } else if (meaning instanceof Understood.Below below) {
-            return Engineering.figure(below.value());
-        }
-        return "";
+        return meaning.figure().isPresent()
+                ? Engineering.figure(meaning.figure().getAsDouble())
+                : "";
     }
 
     private static String qualifier(Understood meaning) {
-        return meaning.fold(Qualifiers.NAMES);
+        return meaning instanceof Understood.Value ? "" : meaning.kind();
     }
 }

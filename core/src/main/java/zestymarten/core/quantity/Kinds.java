@@ -1,16 +1,14 @@
-package zestymarten.web.record;
+package zestymarten.core.quantity;
 
-import zestymarten.core.quantity.Understood;
+/** The kinds of an understood text, as written in the open format. */
+final class Kinds implements Understood.Cases<String> {
+    static final Kinds NAMES = new Kinds();
 
-/** What a reading was if it was not a plain figure, as written in the readings file. */
-final class Qualifiers implements Understood.Cases<String> {
-    static final Qualifiers NAMES = new Qualifiers();
-
-    private Qualifiers() {}
+    private Kinds() {}
 
     @Override
     public String value(Understood.Value value) {
-        return "";
+        return "value";
     }
 
     @Override

@@ -1,0 +1,134 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Partition;
+import zestymarten.core.judge.Doubts;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.Judge;
+import zestymarten.core.judge.Judgement;
+import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
+
+/**
+ * All that a list of readings says about one unit: each reading judged, the findings, what is untested, the verdict.
+ *
+ * <p>Rules: of readings that repeat each other the last counts. A reading that cannot be understood, or leaves a question
+ * open, is doubtful and counts for nothing. Beside a diode nothing is concluded. The verdict is <em>fail</em> if anything
+ * was found, <em>incomplete</em> while anything is untested or in doubt, else <em>pass</em>. Cost: linear in the readings
+ * and conductors, but for {@link Evidence#untested}. Keeps nothing.
+ *
+ * @param judgements in the order of the readings
+ * @param untested at most {@value #MOST_UNTESTED} pairs that no reading settles yet
+ */
+public record Analysis(
+        Standing standing, List<Judged> judgements, List<Explained> findings, List<Partition.Joined> untested) {
+    private static final int MOST_UNTESTED = 1000;
+
+    public Analysis {
+        judgements = List.copyOf(judgements);
+        findings = List.copyOf(findings);
+        untested = List.copyOf(untested);
+    }
+
+    /** The verdict on the unit. */
+    public enum Standing {
+        PASS,
+        FAIL,
+        INCOMPLETE
+    }
+
+    /** A reading with what was expected of it and how it was judged. */
+    public record Judged(Reading reading, Understood understood, Expectation expectation, Judgement judgement) {}
+
+    /** Analyses readings of a unit under conditions; the design must have been made for their temperature. */
+    public static Analysis of(Design design, Conditions conditions, List<Reading> readings) {
+        List<Judged> judged = readings.stream()
+                .map(reading -> judged(design, conditions, reading))
+                .toList();
+        List<Observation> observations = new ArrayList<>();
+        for (int number : lastOfEach(readings)) {
+            Judged each = judged.get(number);
+            if (each.judgement().contact() != Contact.UNKNOWN) {
+                observations.add(new Observation(
+                        number,
+                        each.reading().a(),
+                        each.reading().b(),
+                        each.expectation(),
+                        each.judgement(),
+                        !each.reading().ties().isEmpty()));
+            }
+        }
+        Evidence evidence = Evidence.of(design, observations);
+        List<Explained> findings = evidence.findings();
+        List<Partition.Joined> untested = evidence.untested(MOST_UNTESTED);
+        boolean doubtful = lastOfEach(readings).stream()
+                .map(number -> judged.get(number).judgement().verdict())
+                .anyMatch(Set.of(Verdict.DOUBTFUL, Verdict.UNDECIDED)::contains);
+        Standing standing = !findings.isEmpty()
+                ? Standing.FAIL
+                : untested.isEmpty() && !doubtful ? Standing.PASS : Standing.INCOMPLETE;
+        return new Analysis(standing, judged, findings, untested);
+    }
+
+    /** Numbers of the readings that no later one repeats, ascending. */
+    private static List<Integer> lastOfEach(List<Reading> readings) {
+        record Arrangement(Set<Terminal> ends, State state, List<List<Terminal>> ties) {}
+        Map<Arrangement, Integer> last = new HashMap<>();
+        for (int i = 0; i < readings.size(); i++) {
+            Reading reading = readings.get(i);
+            last.put(new Arrangement(Set.of(reading.a(), reading.b()), reading.state(), reading.ties()), i);
+        }
+        return last.values().stream().sorted().toList();
+    }
+
+    private static Judged judged(Design design, Conditions conditions, Reading reading) {
+        Expectation expectation = design.expectation(reading.a(), reading.b(), reading.state(), reading.ties());
+        Understood plain = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(reading.asTyped());
+        Understood understood = onItsRange(
+                plain instanceof Understood.Value value && value.unit() == Understood.Unit.OHM
+                        ? settled(value, expectation, conditions)
+                        : plain,
+                reading.rangeTop(),
+                conditions);
+        Judgement judgement = design.isBesideDiode(reading.a(), reading.b())
+                ? besideDiode()
+                : Judge.judge(understood, expectation, conditions);
+        return new Judged(reading, understood, expectation, judgement);
+    }
+
+    /**
+     * A doubt that a person would be asked about is not asked of a file: what is written there stands, but for figures that
+     * the meter cannot show.
+     */
+    private static Understood settled(Understood.Value value, Expectation expectation, Conditions conditions) {
+        return Doubts.raise(value, expectation, conditions) instanceof Understood.Refused refused ? refused : value;
+    }
+
+    /** Over-range of a lower range than the highest says no more than "more than that range". */
+    private static Understood onItsRange(Understood understood, OptionalDouble top, Conditions conditions) {
+        boolean lower =
+                top.isPresent() && top.getAsDouble() < conditions.meter().topOhm();
+        return understood instanceof Understood.OverRange && lower
+                ? new Understood.Above(top.getAsDouble(), Understood.Unit.OHM)
+                : understood;
+    }
+
+    private static Judgement besideDiode() {
+        return new Judgement(
+                Verdict.UNDECIDED,
+                Contact.UNKNOWN,
+                "A diode lies between: an ohm range proves nothing either way. Read its forward voltage.",
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+    }
+}

@@ -1,0 +1,162 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Members;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.LeadPolicy;
+import zestymarten.core.meter.Meter;
+
+/** Reads conditions, readings and pairs of terminals in the open format; every problem is reported with its member's path. */
+public final class AnalysisReader {
+    /** The most readings that one call takes. */
+    public static final int MOST_READINGS = 200_000;
+
+    private static final Meter USUAL = new Meter("meter", 0.01, 0.1, 30, false, 20e6);
+
+    private AnalysisReader() {}
+
+    /** A pair of terminals in an arrangement. */
+    public record Pair(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {}
+
+    /** The conditions of a document; the usual ones where a member is missing. */
+    public static Optional<Conditions> conditions(Members document) {
+        Optional<Members> given = document.object("conditions");
+        if (given.isEmpty()) {
+            return Optional.of(new Conditions(
+                    20, USUAL, OptionalDouble.empty(), LeadPolicy.FULL, false, Conditions.JOINED_BELOW_OHM));
+        }
+        Members conditions = given.get();
+        double ambient = conditions.number("ambient_c").orElse(20);
+        OptionalDouble leads = conditions.number("leads_ohm");
+        String policy = conditions.text("lead_policy").orElse("full");
+        String decision = conditions.text("decision").orElse("simple");
+        double joined = conditions.number("joined_below_ohm").orElse(Conditions.JOINED_BELOW_OHM);
+        Optional<Meter> meter = meter(conditions.object("meter"));
+        conditions.done();
+        if (!(ambient >= -80 && ambient <= 200)) {
+            conditions.problem("ambient_c", "Read " + ambient + "; expected -80 to 200 °C.");
+            return Optional.empty();
+        }
+        if (!Set.of("simple", "guarded").contains(decision)) {
+            conditions.problem("decision", "Read '" + decision + "'; expected simple or guarded.");
+        }
+        Optional<LeadPolicy> known = LeadPolicy.of(policy);
+        if (known.isEmpty()) {
+            conditions.problem("lead_policy", "Read '" + policy + "'; expected full, excess or none.");
+        }
+        if (known.isEmpty() || meter.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(
+                    new Conditions(ambient, meter.get(), leads, known.get(), decision.equals("guarded"), joined));
+        } catch (IllegalArgumentException e) {
+            conditions.problem("", String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    /** A meter's profile; the usual one if there is none, and its figures where a member is missing. */
+    public static Optional<Meter> meter(Optional<Members> given) {
+        if (given.isEmpty()) {
+            return Optional.of(USUAL);
+        }
+        Members meter = given.get();
+        double accuracy = meter.number("accuracy").orElse(USUAL.accuracy());
+        meter.number("counts");
+        double resolution = meter.number("resolution_ohm").orElse(USUAL.resolutionOhm());
+        double tone = meter.number("tone_below_ohm").orElse(USUAL.toneBelowOhm());
+        String mark = meter.text("over_range").orElse("OL");
+        double top = meter.number("top_ohm").orElse(USUAL.topOhm());
+        meter.done();
+        if (!Set.of("OL", "1").contains(mark)) {
+            meter.problem("over_range", "Read '" + mark + "'; expected OL or 1.");
+        }
+        try {
+            return Optional.of(new Meter("meter", accuracy, resolution, tone, mark.equals("1"), top));
+        } catch (IllegalArgumentException e) {
+            meter.problem("", String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    /** The readings of a document, on the terminals and states of an assembly. */
+    public static List<Reading> readings(Members document, Assembly assembly) {
+        List<Members> all = document.objects("readings");
+        if (all.size() > MOST_READINGS) {
+            document.problem("readings", "There are " + all.size() + "; at most " + MOST_READINGS + " are taken.");
+            return List.of();
+        }
+        Set<Terminal> terminals = new HashSet<>(assembly.terminals());
+        List<Reading> readings = new ArrayList<>();
+        for (Members each : all) {
+            String typed = each.needed("as_typed");
+            OptionalDouble top = each.number("range_top_ohm");
+            String quantity = each.text("quantity").orElse("resistance");
+            if (!quantity.equals("resistance")) {
+                each.problem("quantity", "Read '" + quantity + "'; this analysis takes readings of resistance only.");
+            }
+            pair(each, assembly, terminals)
+                    .ifPresent(pair ->
+                            readings.add(new Reading(pair.a(), pair.b(), typed, pair.state(), pair.ties(), top)));
+            each.done();
+        }
+        return readings;
+    }
+
+    /** The pairs of a document. */
+    public static List<Pair> pairs(Members document, Assembly assembly) {
+        Set<Terminal> terminals = new HashSet<>(assembly.terminals());
+        List<Pair> pairs = new ArrayList<>();
+        for (Members each : document.objects("pairs")) {
+            pair(each, assembly, terminals).ifPresent(pairs::add);
+            each.done();
+        }
+        return pairs;
+    }
+
+    private static Optional<Pair> pair(Members each, Assembly assembly, Set<Terminal> terminals) {
+        Optional<Terminal> a = terminal(each, "a", each.needed("a"), terminals);
+        Optional<Terminal> b = terminal(each, "b", each.needed("b"), terminals);
+        Optional<String> named = each.text("state");
+        Optional<State> state =
+                named.isEmpty() ? Optional.of(assembly.states().get(0)) : named.flatMap(assembly::state);
+        if (state.isEmpty()) {
+            each.problem(
+                    "state",
+                    "Read '" + named.orElse("") + "'; expected one of "
+                            + String.join(
+                                    ", ",
+                                    assembly.states().stream().map(State::id).toList()) + ".");
+        }
+        List<List<Terminal>> ties = new ArrayList<>();
+        for (List<String> tie : each.textLists("setup")) {
+            ties.add(tie.stream()
+                    .flatMap(name -> terminal(each, "setup", name, terminals).stream())
+                    .toList());
+        }
+        if (a.isPresent() && a.equals(b)) {
+            each.problem("b", "Both probes on " + a.get() + " read nothing.");
+            return Optional.empty();
+        }
+        return a.isEmpty() || b.isEmpty() || state.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Pair(a.get(), b.get(), state.get(), ties));
+    }
+
+    private static Optional<Terminal> terminal(Members each, String member, String name, Set<Terminal> terminals) {
+        Optional<Terminal> known = Terminal.parse(name).filter(terminals::contains);
+        if (known.isEmpty() && !name.isEmpty()) {
+            each.problem(member, "Read '" + name + "', which is no terminal of the assembly.");
+        }
+        return known;
+    }
+}

@@ -1,0 +1,307 @@
+package zestymarten.core.assembly;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import zestymarten.core.quantity.Problem;
+
+/**
+ * Reads an assembly in the open format {@code zesty-marten/assembly}, version 1. Pins that conductors, components or bonds
+ * name are added to their connectors in order of first use; connectors likewise, so that a wire list alone is enough.
+ */
+public final class AssemblyReader {
+    private static final Set<String> HARMS = Set.of("none", "pierce", "open", "cut");
+    private static final Set<String> PROBINGS = Set.of("back", "front", "screw");
+
+    private final Members root;
+    private final List<Problem> problems;
+    private final Map<String, LinkedHashSet<String>> pins = new LinkedHashMap<>();
+    private final Map<String, String> names = new LinkedHashMap<>();
+    private final Map<String, Face> faces = new LinkedHashMap<>();
+
+    private AssemblyReader(Members root, List<Problem> problems) {
+        this.root = root;
+        this.problems = problems;
+    }
+
+    /** The assembly, or nothing if there is any problem; all problems are reported with the path of their member. */
+    public static Optional<Assembly> read(Members root, List<Problem> problems) {
+        int before = problems.size();
+        Optional<Assembly> assembly = new AssemblyReader(root, problems).assembly();
+        return problems.size() == before ? assembly : Optional.empty();
+    }
+
+    /** The same from a text. */
+    public static Optional<Assembly> read(String json, List<Problem> problems) {
+        return Members.read(json, problems).flatMap(root -> read(root, problems));
+    }
+
+    private Optional<Assembly> assembly() {
+        if (!root.needed("format").equals("zesty-marten/assembly")) {
+            root.problem("format", "Expected 'zesty-marten/assembly'.");
+        }
+        if (root.number("version").orElse(0) != 1) {
+            root.problem("version", "Expected 1, the only version there is.");
+        }
+        String name = root.needed("name");
+        String kind = root.text("kind").orElse("harness");
+        Optional<Kind> known = Kind.of(kind);
+        if (known.isEmpty()) {
+            root.problem("kind", "Read '" + kind + "'; expected harness, cable, lead, circuit or device.");
+        }
+        String note = root.text("note").orElse("");
+        root.objects("connectors").forEach(this::connector);
+        List<Joint> joints = new ArrayList<>();
+        root.objects("joints").forEach(each -> joint(each).ifPresent(joints::add));
+        List<Conductor> conductors = conductors();
+        List<Component> components = new ArrayList<>();
+        root.objects("components").forEach(each -> component(each).ifPresent(components::add));
+        List<State> states = states();
+        Set<Terminal> bonded = new HashSet<>();
+        root.object("frame").ifPresent(frame -> {
+            for (String each : frame.texts("bonded")) {
+                terminal(frame, "bonded", each).ifPresent(bonded::add);
+            }
+            frame.done();
+        });
+        root.done();
+        if (!problems.isEmpty()) {
+            return Optional.empty();
+        }
+        return made(new Parts(name, known.orElse(Kind.HARNESS), note, joints, conductors, components, states, bonded));
+    }
+
+    private record Parts(
+            String name,
+            Kind kind,
+            String note,
+            List<Joint> joints,
+            List<Conductor> conductors,
+            List<Component> components,
+            List<State> states,
+            Set<Terminal> bonded) {}
+
+    private Optional<Assembly> made(Parts parts) {
+        try {
+            List<Connector> connectors = new ArrayList<>();
+            pins.forEach((id, used) -> {
+                Face face = faces.getOrDefault(id, Face.line(Math.max(1, used.size())));
+                connectors.add(new Connector(id, names.getOrDefault(id, ""), face, List.copyOf(used)));
+            });
+            return Optional.of(new Assembly(
+                    parts.name(),
+                    parts.kind(),
+                    parts.note(),
+                    connectors,
+                    parts.joints(),
+                    parts.conductors(),
+                    parts.components(),
+                    parts.states(),
+                    parts.bonded()));
+        } catch (IllegalArgumentException e) {
+            problems.add(new Problem("", String.valueOf(e.getMessage())));
+            return Optional.empty();
+        }
+    }
+
+    private void connector(Members each) {
+        String id = each.needed("id");
+        if (!id.isEmpty() && (id.indexOf('.') >= 0 || !Terminal.isName(id) || pins.containsKey(id))) {
+            each.problem("id", "Read '" + id + "'; expected a reference of its own such as J1, without a dot.");
+        }
+        names.put(id, each.text("name").orElse(""));
+        each.text("place");
+        choice(each, "probing", PROBINGS);
+        each.text("mates_with");
+        each.object("access").ifPresent(access -> {
+            if (access.number("minutes").orElse(0) < 0) {
+                access.problem("minutes", "Expected 0 minutes or more.");
+            }
+            choice(access, "harm", HARMS);
+            access.done();
+        });
+        face(each).ifPresent(face -> faces.put(id, face));
+        LinkedHashSet<String> own = pins.computeIfAbsent(id, any -> new LinkedHashSet<>());
+        for (String pin : each.texts("pins")) {
+            if (!Terminal.isName(id + "." + pin) || !own.add(pin)) {
+                each.problem("pins", "Read '" + pin + "'; expected letters and digits, each pin once.");
+            }
+        }
+        each.done();
+    }
+
+    private static void choice(Members members, String name, Set<String> known) {
+        members.text(name)
+                .filter(read -> !known.contains(read))
+                .ifPresent(read -> members.problem(
+                        name,
+                        "Read '" + read + "'; expected one of "
+                                + String.join(", ", known.stream().sorted().toList()) + "."));
+    }
+
+    private static Optional<Face> face(Members connector) {
+        return connector.object("face").flatMap(face -> {
+            String shape = face.needed("shape");
+            int rows = (int) face.number("rows").orElse(1);
+            int columns =
+                    (int) face.number("columns").orElse(face.number("positions").orElse(1));
+            face.done();
+            try {
+                return Optional.of(
+                        switch (shape) {
+                            case "grid" -> Face.grid(rows, columns);
+                            case "ring" -> Face.ring(columns);
+                            case "line", "outlet" -> Face.line(columns);
+                            default ->
+                                throw new IllegalArgumentException(
+                                        "Read '" + shape + "'; expected grid, ring, line or outlet.");
+                        });
+            } catch (IllegalArgumentException e) {
+                face.problem("", String.valueOf(e.getMessage()));
+                return Optional.empty();
+            }
+        });
+    }
+
+    private Optional<Joint> joint(Members each) {
+        String id = each.needed("id");
+        String kind = each.text("kind").orElse("splice");
+        each.text("place");
+        boolean probe = each.flag("probe");
+        OptionalDouble most = each.number("max_ohm");
+        each.done();
+        return made(each, () -> new Joint(Terminal.of(id), kind, probe, most));
+    }
+
+    private List<Conductor> conductors() {
+        List<Members> all = root.objects("conductors");
+        if (all.size() > Assembly.MOST_CONDUCTORS) {
+            root.problem(
+                    "conductors", "There are " + all.size() + "; at most " + Assembly.MOST_CONDUCTORS + " are taken.");
+            return List.of();
+        }
+        List<Conductor> conductors = new ArrayList<>();
+        all.forEach(each -> conductor(each, "W" + (conductors.size() + 1)).ifPresent(conductors::add));
+        return conductors;
+    }
+
+    private Optional<Conductor> conductor(Members each, String fallback) {
+        String id = each.text("id").orElse(fallback);
+        Optional<Terminal> from = terminal(each, "from", each.needed("from"));
+        Optional<Terminal> to = terminal(each, "to", each.needed("to"));
+        Optional<Colour> colour =
+                each.text("colour").filter(text -> !text.isBlank()).map(Colour::of);
+        Optional<String> function = each.text("function").filter(text -> !text.isBlank());
+        OptionalDouble length = each.number("length_m");
+        OptionalDouble area = each.number("area_mm2");
+        String metal = each.text("metal").orElse("copper");
+        Optional<Metal> madeOf = Metal.of(metal);
+        if (madeOf.isEmpty()) {
+            each.problem("metal", "Read '" + metal + "'; expected one of " + String.join(", ", Metal.codes()) + ".");
+        }
+        String strands = each.code("class").orElse("5");
+        Optional<StrandClass> strandClass = StrandClass.of(strands);
+        if (strandClass.isEmpty()) {
+            each.problem("class", "Read '" + strands + "'; expected 1, 2, 5 or 6 (IEC 60228), or vehicle (ISO 6722).");
+        }
+        Optional<String> zone = each.text("zone");
+        OptionalDouble current = each.number("current_a");
+        boolean spare = each.flag("spare");
+        OptionalDouble most = each.number("max_ohm");
+        OptionalDouble least = each.number("min_ohm");
+        Optional<String> note = each.text("note");
+        each.done();
+        if (from.isEmpty() || to.isEmpty() || madeOf.isEmpty() || strandClass.isEmpty()) {
+            return Optional.empty();
+        }
+        return made(
+                each,
+                () -> new Conductor(
+                        id,
+                        from.get(),
+                        to.get(),
+                        colour,
+                        function,
+                        length,
+                        area,
+                        madeOf.get(),
+                        strandClass.get(),
+                        zone,
+                        current,
+                        spare,
+                        most,
+                        least,
+                        note));
+    }
+
+    private Optional<Component> component(Members each) {
+        String id = each.needed("id");
+        String code = each.needed("kind");
+        Optional<Component.Kind> kind = Component.Kind.of(code);
+        if (kind.isEmpty() && !code.isEmpty()) {
+            each.problem("kind", "Read '" + code + "', which is no kind of component.");
+        }
+        Optional<Terminal> a = terminal(each, "a", each.needed("a"));
+        Optional<Terminal> b = terminal(each, "b", each.needed("b"));
+        OptionalDouble most = each.number("max_ohm");
+        OptionalDouble ohm = each.number("ohm");
+        OptionalDouble tolerance = each.number("tolerance");
+        OptionalDouble r25 = each.number("r25_ohm");
+        OptionalDouble beta = each.number("beta_k");
+        OptionalDouble forward = each.number("forward_v");
+        each.done();
+        if (kind.isEmpty() || a.isEmpty() || b.isEmpty()) {
+            return Optional.empty();
+        }
+        return made(
+                each, () -> new Component(id, kind.get(), a.get(), b.get(), most, ohm, tolerance, r25, beta, forward));
+    }
+
+    private List<State> states() {
+        List<State> states = new ArrayList<>();
+        for (Members each : root.objects("states")) {
+            String id = each.needed("id");
+            List<String> closed = each.texts("closed");
+            each.done();
+            made(each, () -> new State(id, Set.copyOf(new HashSet<>(closed)))).ifPresent(states::add);
+        }
+        return states;
+    }
+
+    private interface Maker<T> {
+        T make();
+    }
+
+    /** A value that cannot be wrong, or the problem that it would be. */
+    private static <T> Optional<T> made(Members where, Maker<T> maker) {
+        try {
+            return Optional.of(maker.make());
+        } catch (IllegalArgumentException e) {
+            where.problem("", String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    /** A terminal by its name; its pin is added to its connector if that does not have it yet. */
+    private Optional<Terminal> terminal(Members where, String member, String name) {
+        if (name.isEmpty()) {
+            return Optional.empty();
+        }
+        if (!Terminal.isName(name)) {
+            where.problem(member, "Read '" + name + "'; expected " + Terminal.FORM + ".");
+            return Optional.empty();
+        }
+        Terminal terminal = Terminal.of(name);
+        if (terminal.isPin()) {
+            pins.computeIfAbsent(terminal.connector(), any -> new LinkedHashSet<>())
+                    .add(terminal.pin());
+        }
+        return Optional.of(terminal);
+    }
+}

@@ -1,0 +1,209 @@
+package zestymarten.core.assembly;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import zestymarten.core.quantity.Problem;
+
+/**
+ * The members of a JSON object, read strictly: each of a wrong form and each that nobody asked for becomes a
+ * {@link Problem} with its path, such as {@code conductors[3].length_m}. All problems are gathered; reading goes on with
+ * nothing in the place of what is wrong.
+ */
+public final class Members {
+    /** The largest document that is read, in characters. */
+    public static final int MOST_CHARACTERS = 16_000_000;
+
+    private static final JsonMapper MAPPER = JsonMapper.builder()
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build();
+
+    private final JsonNode node;
+    private final String path;
+    private final List<Problem> problems;
+    private final Set<String> asked = new HashSet<>();
+
+    private Members(JsonNode node, String path, List<Problem> problems) {
+        this.node = node;
+        this.path = path;
+        this.problems = problems;
+    }
+
+    /** The members of a document; empty, with a problem, if it is no JSON object. */
+    public static Optional<Members> read(String json, List<Problem> problems) {
+        if (json.length() > MOST_CHARACTERS) {
+            problems.add(new Problem(
+                    "", "The document has more than " + MOST_CHARACTERS + " characters, the most that is read."));
+            return Optional.empty();
+        }
+        try {
+            JsonNode node = MAPPER.readTree(json);
+            if (node.isObject()) {
+                return Optional.of(new Members(node, "", problems));
+            }
+            problems.add(new Problem("", "Expected a JSON object."));
+        } catch (JacksonException e) {
+            String where =
+                    e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr() + ", ";
+            problems.add(new Problem("", "Not JSON: " + where + e.getOriginalMessage() + "."));
+        }
+        return Optional.empty();
+    }
+
+    /** Reports a problem with a member. */
+    public void problem(String name, String text) {
+        problems.add(new Problem(path(name), text));
+    }
+
+    private String path(String name) {
+        return path.isEmpty() ? name : name.isEmpty() ? path : path + "." + name;
+    }
+
+    private Optional<JsonNode> member(String name) {
+        asked.add(name);
+        JsonNode value = node.get(name);
+        return value == null || value.isNull() ? Optional.empty() : Optional.of(value);
+    }
+
+    private void wrong(String name, JsonNode read, String expected) {
+        String text = read.toString();
+        problem(
+                name,
+                "Read " + (text.length() > 40 ? text.substring(0, 40) + "..." : text) + "; expected " + expected + ".");
+    }
+
+    public Optional<String> text(String name) {
+        Optional<JsonNode> value = member(name);
+        if (value.isPresent() && !value.get().isString()) {
+            wrong(name, value.get(), "a text");
+            return Optional.empty();
+        }
+        return value.map(JsonNode::asString);
+    }
+
+    /** A text that must be there. */
+    public String needed(String name) {
+        Optional<String> text = text(name);
+        if (text.isEmpty() && member(name).isEmpty()) {
+            problem(name, "Expected a text; it is missing.");
+        }
+        return text.orElse("");
+    }
+
+    /** A finite number; numbers written as texts are refused. */
+    public OptionalDouble number(String name) {
+        Optional<JsonNode> value = member(name);
+        if (value.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        if (!value.get().isNumber() || !Double.isFinite(value.get().asDouble())) {
+            wrong(name, value.get(), "a number");
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(value.get().asDouble());
+    }
+
+    public boolean flag(String name) {
+        Optional<JsonNode> value = member(name);
+        if (value.isPresent() && !value.get().isBoolean()) {
+            wrong(name, value.get(), "true or false");
+        }
+        return value.filter(JsonNode::isBoolean).map(JsonNode::asBoolean).orElse(false);
+    }
+
+    /** A text or a whole number, as text: classes of conductors are both. */
+    public Optional<String> code(String name) {
+        Optional<JsonNode> value = member(name);
+        if (value.isPresent() && !value.get().isString() && !value.get().isIntegralNumber()) {
+            wrong(name, value.get(), "a text or a whole number");
+            return Optional.empty();
+        }
+        return value.map(JsonNode::asString);
+    }
+
+    public Optional<Members> object(String name) {
+        Optional<JsonNode> value = member(name);
+        if (value.isPresent() && !value.get().isObject()) {
+            wrong(name, value.get(), "an object");
+            return Optional.empty();
+        }
+        return value.map(child -> new Members(child, path(name), problems));
+    }
+
+    /** The objects of a list; a missing list is empty. */
+    public List<Members> objects(String name) {
+        List<Members> objects = new ArrayList<>();
+        List<JsonNode> elements = elements(name);
+        for (int i = 0; i < elements.size(); i++) {
+            String element = name + "[" + i + "]";
+            if (elements.get(i).isObject()) {
+                objects.add(new Members(elements.get(i), path(element), problems));
+            } else {
+                wrong(element, elements.get(i), "an object");
+            }
+        }
+        return objects;
+    }
+
+    /** The texts of a list; a missing list is empty. */
+    public List<String> texts(String name) {
+        return texts(name, elements(name));
+    }
+
+    private List<String> texts(String name, List<JsonNode> elements) {
+        List<String> texts = new ArrayList<>();
+        for (int i = 0; i < elements.size(); i++) {
+            if (elements.get(i).isString()) {
+                texts.add(elements.get(i).asString());
+            } else {
+                wrong(name + "[" + i + "]", elements.get(i), "a text");
+            }
+        }
+        return texts;
+    }
+
+    /** A list of lists of texts; a missing list is empty. */
+    public List<List<String>> textLists(String name) {
+        List<List<String>> lists = new ArrayList<>();
+        List<JsonNode> elements = elements(name);
+        for (int i = 0; i < elements.size(); i++) {
+            String element = name + "[" + i + "]";
+            if (elements.get(i).isArray()) {
+                lists.add(texts(element, List.copyOf(elements.get(i).values())));
+            } else {
+                wrong(element, elements.get(i), "a list of texts");
+            }
+        }
+        return lists;
+    }
+
+    private List<JsonNode> elements(String name) {
+        Optional<JsonNode> value = member(name);
+        if (value.isPresent() && !value.get().isArray()) {
+            wrong(name, value.get(), "a list");
+            return List.of();
+        }
+        return value.map(list -> List.copyOf(list.values())).orElse(List.of());
+    }
+
+    /** Reports every member that nobody asked for. To be called when all are read. */
+    public void done() {
+        for (String name : node.propertyNames()) {
+            if (!asked.contains(name)) {
+                problem(
+                        name,
+                        "This member is not known. Known here: "
+                                + String.join(", ", asked.stream().sorted().toList()) + ".");
+            }
+        }
+    }
+}
