@@ -65,7 +65,7 @@ public record Analysis(
                         each.reading().b(),
                         each.expectation(),
                         each.judgement(),
-                        !each.reading().ties().isEmpty()));
+                        each.reading().ties()));
             }
         }
         Evidence evidence = Evidence.of(design, observations);

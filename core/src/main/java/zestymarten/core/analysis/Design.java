@@ -215,16 +215,6 @@ public final class Design {
         return a.equals(b) || nets.joins(a, b);
     }
 
-    /** The contact that lies between the nets of two terminals and is open in a state. */
-    Optional<Component> openContact(Terminal a, Terminal b, State state) {
-        return assembly.components().stream()
-                .filter(component ->
-                        component.kind().isContact() && !state.closed().contains(component.id()))
-                .filter(contact -> (same(a, contact.a()) && same(b, contact.b()))
-                        || (same(a, contact.b()) && same(b, contact.a())))
-                .findFirst();
-    }
-
     /** The components that alone lie between the nets of two terminals. */
     List<Component> partsBetween(Terminal a, Terminal b) {
         return assembly.components().stream()

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,11 +35,15 @@ public final class Evidence {
     private final Design design;
     private final List<Observation> observations;
     private final Partition groups;
+    private final Map<Terminal, List<Observation>> byBlack = new HashMap<>();
 
     private Evidence(Design design, List<Observation> observations) {
         this.design = design;
         this.observations = observations;
         groups = Partition.of(design.assembly().terminals(), joined());
+        for (Observation each : observations) {
+            byBlack.computeIfAbsent(each.a(), any -> new ArrayList<>()).add(each);
+        }
     }
 
     /** Evidence of observations on one unit, each pair of terminals as it was read last. */
@@ -66,10 +71,19 @@ public final class Evidence {
         List<Finding> findings =
                 new ArrayList<>(Classifier.classify(design.assembly(), design.nets(), asTakenForWhole()));
         Map<Terminal, Terminal> movedTo = movedTo(findings);
+        Map<Finding, Integer> byFigure = new LinkedHashMap<>(new HighStretches(design, observations).findings());
+        Set<Long> told = new HashSet<>();
         for (Observation each : observations) {
-            byFigure(each, movedTo).ifPresent(findings::add);
+            // One leak or one jump between two pieces is one fault, at however many of their ends it was read.
+            boolean again = !told.add(key(groups.group(each.a()), groups.group(each.b())))
+                    && (each.judgement().contact() == Contact.LEAK
+                            || each.judgement().contact() == Contact.UNSTABLE);
+            if (!again) {
+                byFigure(each, movedTo).ifPresent(finding -> byFigure.putIfAbsent(finding, each.number()));
+            }
         }
-        return findings.stream().distinct().map(this::explained).toList();
+        byFigure.entrySet().stream().sorted(Map.Entry.comparingByValue()).forEach(each -> findings.add(each.getKey()));
+        return findings.stream().map(this::explained).toList();
     }
 
     /** The observed groups, with what nobody read taken for whole. */
@@ -87,8 +101,12 @@ public final class Evidence {
     private Set<Long> partedGroups() {
         Set<Long> parted = new HashSet<>();
         for (Observation each : observations) {
-            if (each.parts() && !each.isBridged() && !each.tied()) {
-                parted.add(key(groups.group(each.a()), groups.group(each.b())));
+            if (each.parts() && !each.isBridged()) {
+                for (Terminal a : each.withTies(each.a())) {
+                    for (Terminal b : each.withTies(each.b())) {
+                        parted.add(key(groups.group(a), groups.group(b)));
+                    }
+                }
             }
         }
         return parted;
@@ -200,9 +218,9 @@ public final class Evidence {
         }
         double ohm = judgement.correctedOhm().getAsDouble();
         if (seen.expectation() instanceof Expectation.Joined joined) {
-            return judgement.verdict() == Verdict.FAIL && groups.joins(seen.a(), seen.b())
-                    ? Optional.of(outside(between(seen), seen, ohm, joined.limit()))
-                    : Optional.empty();
+            boolean low = judgement.verdict() == Verdict.FAIL
+                    && ohm < joined.limit().low().value();
+            return low ? Optional.of(outside(between(seen), seen, ohm, joined.limit())) : Optional.empty();
         }
         return movedConductor(seen, movedTo)
                 .filter(conductor -> ohm > design.limits().of(conductor).high().value())
@@ -258,6 +276,7 @@ public final class Evidence {
             return route.stream().map(Conductor::id).toList();
         }
         return design.assembly().conductors().stream()
+                .filter(each -> !each.from().isFrame() && !each.to().isFrame())
                 .filter(each -> touchesEnd(each, seen.a()) || touchesEnd(each, seen.b()))
                 .map(Conductor::id)
                 .toList();
@@ -278,8 +297,9 @@ public final class Evidence {
         if (finding instanceof Finding.FrameShort) {
             about.add(Terminal.FRAME);
         }
-        List<Integer> evidence = observations.stream()
-                .filter(each -> about.contains(each.a()) && about.contains(each.b()))
+        List<Integer> evidence = about.stream()
+                .flatMap(terminal -> byBlack.getOrDefault(terminal, List.of()).stream())
+                .filter(each -> about.contains(each.b()))
                 .filter(each -> each.judgement().verdict() != Verdict.PASS)
                 .map(Observation::number)
                 .sorted(Comparator.naturalOrder())

@@ -1,5 +1,8 @@
 package zestymarten.core.analysis;
 
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judgement;
@@ -8,16 +11,36 @@ import zestymarten.core.judge.Judgement;
  * A reading as it counts for the findings.
  *
  * @param number by which its source knows it
- * @param tied whether terminals were tied together for it, so that a connection need not be one of the unit's own
+ * @param ties groups of terminals that were tied together for it, so that a connection need not be one of the unit's own
  */
 public record Observation(
-        int number, Terminal a, Terminal b, Expectation expectation, Judgement judgement, boolean tied) {
+        int number, Terminal a, Terminal b, Expectation expectation, Judgement judgement, List<List<Terminal>> ties) {
+    public Observation {
+        ties = ties.stream().map(List::copyOf).toList();
+    }
+
+    boolean tied() {
+        return !ties.isEmpty();
+    }
+
+    /** The terminals that were one point with a terminal by the ties, itself included. */
+    Set<Terminal> withTies(Terminal terminal) {
+        Set<Terminal> all = new LinkedHashSet<>(Set.of(terminal));
+        boolean grown = true;
+        while (grown) {
+            grown = false;
+            for (List<Terminal> tie : ties) {
+                grown |= tie.stream().anyMatch(all::contains) && all.addAll(tie);
+            }
+        }
+        return all;
+    }
 
     /** Whether it shows that its two terminals are one point of the unit. */
     boolean joins() {
         boolean contact =
                 judgement.contact() == Judgement.Contact.JOINED || judgement.contact() == Judgement.Contact.UNSTABLE;
-        return contact && !tied && !isBridged();
+        return contact && !tied() && !isBridged();
     }
 
     /** Whether it shows that its two terminals are not one point. */

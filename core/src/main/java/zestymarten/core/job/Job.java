@@ -359,7 +359,7 @@ public final class Job {
                 judgement(last).ifPresent(judgement -> {
                     stepOf.put(last.sequence(), touch);
                     observations.add(new Observation(
-                            last.sequence(), touch.black(), touch.red(), expectation(touch), judgement, false));
+                            last.sequence(), touch.black(), touch.red(), expectation(touch), judgement, List.of()));
                 });
             }
         }

@@ -1,0 +1,277 @@
+package zestymarten.core.analysis;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Face;
+import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.assembly.WireList;
+import zestymarten.core.limit.Limits;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.LeadPolicy;
+import zestymarten.core.meter.Meter;
+
+/** Readings of units of which the faults are known. */
+class AnalysisTest {
+    private static final Conditions CONDITIONS = new Conditions(
+            20,
+            new Meter("meter", 0.005, 0.01, 30, false, 20e6),
+            OptionalDouble.of(FaultyUnit.LEADS),
+            LeadPolicy.FULL,
+            false,
+            Conditions.JOINED_BELOW_OHM);
+
+    private static Assembly cable(int wires, int cavities, Set<Terminal> bonded) {
+        StringBuilder list = new StringBuilder("from,to,length_m,area_mm2\n");
+        for (int i = 1; i <= wires; i++) {
+            list.append("J1.")
+                    .append(i)
+                    .append(",J2.")
+                    .append(i)
+                    .append(',')
+                    .append(20 + i)
+                    .append(",0.5\n");
+        }
+        Assembly plain =
+                WireList.read(list.toString()).assembly("Cable", Kind.CABLE, "", Map.of("J2", Face.line(cavities)));
+        return new Assembly(
+                plain.name(),
+                plain.kind(),
+                "",
+                plain.connectors(),
+                List.of(),
+                plain.conductors(),
+                List.of(),
+                List.of(),
+                bonded);
+    }
+
+    private static Analysis analysis(Assembly assembly, List<Reading> readings) {
+        return Analysis.of(Design.of(assembly, 20), CONDITIONS, readings);
+    }
+
+    private static String told(String kind, String... conductors) {
+        return kind + " " + new TreeSet<>(List.of(conductors));
+    }
+
+    private static List<String> told(Analysis analysis) {
+        return analysis.findings().stream()
+                .map(each ->
+                        told(each.finding().kind(), each.finding().conductors().toArray(String[]::new)))
+                .toList();
+    }
+
+    /** Up to three faults of different kinds on different wires, put into the unit and told. */
+    private static List<String> sabotage(FaultyUnit unit, Assembly assembly, Random random, int faults) {
+        List<Conductor> free = new ArrayList<>(assembly.conductors());
+        free.removeIf(each -> assembly.bonded().contains(each.from()));
+        Collections.shuffle(free, random);
+        List<Terminal> empty = new ArrayList<>(assembly.emptyCavities());
+        List<String> expected = new ArrayList<>();
+        for (int i = 0; i < faults && free.size() >= 3; i++) {
+            Conductor one = free.remove(0);
+            switch (random.nextInt(7)) {
+                case 0 -> {
+                    unit.cut(one.id());
+                    expected.add(told("open", one.id()));
+                }
+                case 1 -> {
+                    unit.add(one.id(), 3 + 40 * random.nextDouble());
+                    expected.add(told("high_resistance", one.id()));
+                }
+                case 2 -> {
+                    Conductor other = free.remove(0);
+                    unit.join(one.to(), other.from(), 5 * random.nextDouble());
+                    expected.add(told("short", one.id(), other.id()));
+                }
+                case 3 -> {
+                    unit.join(one.from(), Terminal.FRAME, 5 * random.nextDouble());
+                    expected.add(told("frame_short", one.id()));
+                }
+                case 4 -> {
+                    Conductor other = free.remove(0);
+                    unit.move(one.id(), other.to()).move(other.id(), one.to());
+                    expected.add(told("crossed", one.id(), other.id()));
+                }
+                case 5 -> {
+                    Conductor second = free.remove(0);
+                    Conductor third = free.remove(0);
+                    unit.move(one.id(), second.to())
+                            .move(second.id(), third.to())
+                            .move(third.id(), one.to());
+                    expected.add(told("crossed", one.id(), second.id(), third.id()));
+                }
+                default -> {
+                    if (!empty.isEmpty()) {
+                        unit.move(one.id(), empty.remove(0));
+                        expected.add(told("misplaced", one.id()));
+                    }
+                }
+            }
+        }
+        return mergedFrameShorts(expected);
+    }
+
+    /** Wires that are joined to the frame are one point, and so one finding. */
+    private static List<String> mergedFrameShorts(List<String> expected) {
+        String kind = "frame_short [";
+        TreeSet<String> wires = expected.stream()
+                .filter(each -> each.startsWith(kind))
+                .map(each -> each.substring(kind.length(), each.length() - 1))
+                .collect(Collectors.toCollection(TreeSet::new));
+        List<String> merged = new ArrayList<>(expected);
+        merged.removeIf(each -> each.startsWith(kind));
+        if (!wires.isEmpty()) {
+            merged.add("frame_short " + wires);
+        }
+        return merged;
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {4, 7, 12, 25})
+    void findsExactlyTheFaultsOfRandomUnits(int wires) {
+        Random random = new Random(wires);
+        for (int i = 0; i < 150; i++) {
+            Set<Terminal> bonded = random.nextInt(3) == 0 ? Set.of(Terminal.of("J1." + wires)) : Set.of();
+            Assembly assembly = cable(wires, wires + random.nextInt(3), bonded);
+            FaultyUnit unit = new FaultyUnit(assembly);
+            List<String> expected = sabotage(unit, assembly, random, random.nextInt(4));
+            Analysis analysis = analysis(assembly, unit.readings());
+            assertThat(told(analysis)).as("unit %s: %s", i, expected).containsExactlyInAnyOrderElementsOf(expected);
+            assertThat(analysis.standing())
+                    .isEqualTo(expected.isEmpty() ? Analysis.Standing.PASS : Analysis.Standing.FAIL);
+        }
+    }
+
+    @Test
+    void saysWhichLegOfASpliceHasTheOhms() {
+        Assembly spliced = WireList.read("wire,from,to,length_m,area_mm2\nIn,J1.1,S1,5,0.5\nLeft,S1,J2.1,5,0.5\n"
+                        + "Right,S1,J3.1,5,0.5\n")
+                .assembly("Spliced", Kind.HARNESS, "", Map.of());
+        for (String leg : List.of("In", "Left", "Right")) {
+            assertThat(told(analysis(
+                            spliced, new FaultyUnit(spliced).add(leg, 2).readings())))
+                    .containsExactly(told("high_resistance", leg));
+        }
+        assertThat(analysis(spliced, new FaultyUnit(spliced).readings()).standing())
+                .isEqualTo(Analysis.Standing.PASS);
+    }
+
+    @Test
+    void oneLeakIsOneFindingAtHoweverManyEndsItIsRead() {
+        Assembly cable = cable(3, 3, Set.of());
+        Analysis analysis = analysis(
+                cable,
+                new FaultyUnit(cable)
+                        .join(Terminal.of("J1.1"), Terminal.of("J1.2"), 47_000)
+                        .readings());
+        assertThat(told(analysis)).containsExactly(told("leak", "W1", "W2"));
+    }
+
+    private static Reading tied(String a, String b, String typed, String... tie) {
+        return new Reading(
+                Terminal.of(a),
+                Terminal.of(b),
+                typed,
+                zestymarten.core.assembly.State.REST,
+                List.of(Stream.of(tie).map(Terminal::of).toList()),
+                OptionalDouble.empty());
+    }
+
+    private static Reading free(String a, String b, String typed) {
+        return new Reading(
+                Terminal.of(a),
+                Terminal.of(b),
+                typed,
+                zestymarten.core.assembly.State.REST,
+                List.of(),
+                OptionalDouble.empty());
+    }
+
+    @Test
+    void eachAgainstAllOthersTiedPartsThemAll() {
+        Assembly cable = cable(3, 3, Set.of());
+        List<Reading> readings = List.of(
+                free("J1.1", "J2.1", "1.00"),
+                free("J1.2", "J2.2", "1.00"),
+                free("J1.3", "J2.3", "1.00"),
+                tied("J1.1", "FRAME", "OL", "J1.2", "J1.3", "FRAME"),
+                tied("J1.2", "FRAME", "OL", "J1.3", "FRAME"),
+                free("J1.3", "FRAME", "OL"));
+        assertThat(analysis(cable, readings).standing()).isEqualTo(Analysis.Standing.PASS);
+        assertThat(analysis(cable, readings.subList(0, 5)).standing()).isEqualTo(Analysis.Standing.INCOMPLETE);
+    }
+
+    @Test
+    void aTiedFarEndIsBlindToCrossedWires() {
+        Assembly cable = cable(3, 3, Set.of());
+        List<Reading> readings = List.of(
+                tied("J1.1", "J1.2", "1.70", "J2.1", "J2.2", "J2.3"),
+                tied("J1.1", "J1.3", "1.70", "J2.1", "J2.2", "J2.3"));
+        Analysis analysis = analysis(cable, readings);
+        assertThat(told(analysis)).isEmpty();
+        assertThat(analysis.standing()).isEqualTo(Analysis.Standing.INCOMPLETE);
+        assertThat(analysis.untested().stream().map(pair -> pair.a() + " " + pair.b()))
+                .contains("J1.1 J2.1", "J1.2 J2.2", "J1.3 J2.3");
+    }
+
+    @Test
+    void ofRepeatedReadingsTheLastCounts() {
+        Assembly cable = cable(1, 1, Set.of());
+        List<Reading> cleaned = List.of(free("J1.1", "J2.1", "OL"), free("J2.1", "J1.1", "1.00"));
+        assertThat(told(analysis(cable, cleaned))).isEmpty();
+        List<Reading> broke = List.of(free("J1.1", "J2.1", "1.00"), free("J2.1", "J1.1", "OL"));
+        assertThat(told(analysis(cable, broke))).containsExactly(told("open", "W1"));
+    }
+
+    @Test
+    void overRangeOfALowRangeSaysOnlyThat() {
+        Assembly cable = cable(1, 1, Set.of());
+        Reading low = new Reading(
+                Terminal.of("J1.1"),
+                Terminal.of("J2.1"),
+                "OL",
+                zestymarten.core.assembly.State.REST,
+                List.of(),
+                OptionalDouble.of(200));
+        Analysis analysis = analysis(cable, List.of(low));
+        assertThat(analysis.findings()).isEmpty();
+        assertThat(analysis.judgements().get(0).judgement().reason())
+                .isEqualTo("More than 200 Ω says only that. Read it on the next range.");
+    }
+
+    @Test
+    void aLargeCableIsAnalysedInTimeProportionalToItsWires() {
+        Assembly cable = cable(10_000, 10_000, Set.of());
+        Limits limits = new Limits(20);
+        for (double share : new double[] {1, 3}) {
+            List<Reading> readings = cable.conductors().stream()
+                    .map(each -> free(
+                            each.from().name(),
+                            each.to().name(),
+                            Double.toString(limits.link(each).nominal().value() * share + FaultyUnit.LEADS)))
+                    .toList();
+            analysis(cable, readings);
+            long begun = System.nanoTime();
+            Analysis analysis = analysis(cable, readings);
+            // A budget for the slowest machine that runs the tests; what it really takes is measured elsewhere.
+            assertThat((System.nanoTime() - begun) / 1e6).as("milliseconds").isLessThan(4000);
+            assertThat(analysis.findings()).hasSize(share == 1 ? 0 : 10_000);
+        }
+    }
+}
