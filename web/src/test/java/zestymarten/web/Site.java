@@ -42,6 +42,11 @@ public final class Site implements AutoCloseable {
         return application.getBean(type);
     }
 
+    /** The same of a type of which there are several. */
+    public <T> T bean(String name, Class<T> type) {
+        return application.getBean(name, type);
+    }
+
     /** A name that no other test uses. */
     public String fresh(String name) {
         return name + " " + NUMBER.incrementAndGet();

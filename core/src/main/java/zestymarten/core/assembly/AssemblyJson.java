@@ -1,9 +1,12 @@
 package zestymarten.core.assembly;
 
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -25,15 +28,62 @@ public final class AssemblyJson {
         root.put(
                 "connectors",
                 assembly.connectors().stream().map(AssemblyJson::connector).toList());
-        root.put(
-                "joints",
-                assembly.jointTerminals().stream()
-                        .map(joint -> Map.of("id", joint.name(), "kind", "splice"))
-                        .toList());
+        root.put("joints", joints(assembly));
         root.put(
                 "conductors",
                 assembly.conductors().stream().map(AssemblyJson::conductor).toList());
+        root.put(
+                "components",
+                assembly.components().stream().map(AssemblyJson::component).toList());
+        root.put(
+                "states",
+                assembly.states().stream()
+                        .map(state -> Map.of(
+                                "id",
+                                state.id(),
+                                "closed",
+                                state.closed().stream().sorted().toList()))
+                        .toList());
+        root.put(
+                "frame",
+                Map.of(
+                        "bonded",
+                        assembly.bonded().stream().sorted().map(Terminal::name).toList()));
         return MAPPER.writeValueAsString(root);
+    }
+
+    /** Every joint of which something is known, then those that only conductors name. */
+    private static List<Map<String, Object>> joints(Assembly assembly) {
+        List<Map<String, Object>> joints = new ArrayList<>();
+        Set<Terminal> known = new HashSet<>();
+        for (Joint joint : assembly.joints()) {
+            known.add(joint.terminal());
+            Map<String, Object> members = new LinkedHashMap<>();
+            members.put("id", joint.terminal().name());
+            members.put("kind", joint.kind());
+            members.put("probe", joint.probe());
+            put(members, "max_ohm", joint.maxOhm());
+            joints.add(members);
+        }
+        assembly.jointTerminals().stream()
+                .filter(joint -> !known.contains(joint))
+                .forEach(joint -> joints.add(Map.of("id", joint.name(), "kind", "splice")));
+        return joints;
+    }
+
+    private static Map<String, Object> component(Component component) {
+        Map<String, Object> members = new LinkedHashMap<>();
+        members.put("id", component.id());
+        members.put("kind", component.kind().code());
+        members.put("a", component.a().name());
+        members.put("b", component.b().name());
+        put(members, "max_ohm", component.maxOhm());
+        put(members, "ohm", component.ohm());
+        put(members, "tolerance", component.tolerance());
+        put(members, "r25_ohm", component.r25Ohm());
+        put(members, "beta_k", component.betaK());
+        put(members, "forward_v", component.forwardV());
+        return members;
     }
 
     private static Map<String, Object> connector(Connector connector) {

@@ -1,0 +1,33 @@
+package zestymarten.core.limit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+
+class SensorsTest {
+    @Test
+    void anNtcOfTenKilohmReadsTwentyTwoInTheCold() {
+        assertThat(Sensors.ntc(10_000, 3950, 8) / 1000).isCloseTo(22.28, within(0.005));
+        assertThat(Sensors.ntc(10_000, 3950, 25)).isCloseTo(10_000, within(1e-9));
+        assertThat(Sensors.ntc(10_000, 3950, 60)).isLessThan(10_000);
+    }
+
+    /** Points of the table in IEC 60751. */
+    @Test
+    void platinumFollowsTheStandard() {
+        assertThat(Sensors.platinum(100, 0)).isEqualTo(100);
+        assertThat(Sensors.platinum(100, 100)).isCloseTo(138.51, within(0.005));
+        assertThat(Sensors.platinum(100, -100)).isCloseTo(60.26, within(0.005));
+        assertThat(Sensors.platinum(1000, 850)).isCloseTo(3904.8, within(0.05));
+    }
+
+    @Test
+    void refusesTemperaturesOutsideTheirRange() {
+        assertThatThrownBy(() -> Sensors.platinum(100, 851))
+                .hasMessage("Temperature (851.0 °C) must be from -200 to 850 °C.");
+        assertThatThrownBy(() -> Sensors.ntc(10_000, 3950, -273.15)).hasMessageContaining("above -273.15 °C");
+        assertThatThrownBy(() -> Sensors.platinum(100, Double.NaN)).isInstanceOf(IllegalArgumentException.class);
+    }
+}
