@@ -1,7 +1,9 @@
 package zestymarten.web.record;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -32,15 +34,12 @@ class RecordController {
     }
 
     @GetMapping("/records")
-    String list(
-            @RequestParam(defaultValue = "") String search,
-            @RequestParam(defaultValue = "" + Long.MAX_VALUE) long before,
-            Model model) {
-        List<RunLine> lines = runs.ended(search.strip(), before, Runs.PAGE);
+    String list(@RequestParam(defaultValue = "") String search, @RequestParam Optional<Instant> before, Model model) {
+        List<RunLine> lines = runs.ended(search.strip(), before.orElse(Runs.ALL), Runs.PAGE);
         model.addAttribute("lines", lines);
         model.addAttribute("search", search.strip());
         model.addAttribute(
-                "older", lines.size() == Runs.PAGE ? lines.get(lines.size() - 1).id() : null);
+                "older", lines.size() == Runs.PAGE ? lines.get(lines.size() - 1).endedAt() : null);
         return "record/list";
     }
 

@@ -47,7 +47,7 @@ interface RunMapper {
 
     List<RunLine> underWay(int limit);
 
-    List<RunLine> ended(@Param("search") String search, @Param("before") long before, @Param("limit") int limit);
+    List<RunLine> ended(@Param("search") String search, @Param("before") Instant before, @Param("limit") int limit);
 
     List<RunLine> ofUnit(@Param("unitId") long unitId, @Param("limit") int limit);
 }

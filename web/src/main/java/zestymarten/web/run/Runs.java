@@ -3,6 +3,7 @@ package zestymarten.web.run;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Objects;
@@ -37,6 +38,9 @@ import zestymarten.web.wiring.Wirings;
 public class Runs {
     /** Runs on one page of a list. */
     public static final int PAGE = 50;
+
+    /** Later than any run ends: the beginning of a list of them. */
+    public static final Instant ALL = Instant.parse("9999-01-01T00:00:00Z");
 
     private static final int LONGEST_REASON = 200;
 
@@ -324,9 +328,9 @@ public class Runs {
         return mapper.underWay(limit);
     }
 
-    /** Ended runs older than a run number, newest first, whose wiring or serial contains a text. */
+    /** Runs that ended before a moment, the last first, whose wiring or serial contains a text. */
     @Transactional(readOnly = true)
-    public List<RunLine> ended(String search, long before, int limit) {
+    public List<RunLine> ended(String search, Instant before, int limit) {
         return mapper.ended(search, before, limit);
     }
 

@@ -31,7 +31,7 @@ class TodayController {
         List<UnitLine> quarantined = units.quarantined(SHOWN);
         model.addAttribute("underWay", underWay);
         model.addAttribute("quarantined", quarantined);
-        model.addAttribute("ended", runs.ended("", Long.MAX_VALUE, SHOWN));
+        model.addAttribute("ended", runs.ended("", Runs.ALL, SHOWN));
         return "today/today";
     }
 

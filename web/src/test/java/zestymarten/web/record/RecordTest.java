@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -13,6 +15,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.run.RunLine;
 import zestymarten.web.run.Runs;
 
 /** The record of a run as a page, as PDF and as CSV: the same figures in all three. */
@@ -90,6 +93,21 @@ class RecordTest {
         assertThat(browser.texts("tbody td:first-child")).containsExactly("SL-03", "SL-02", "SL-01");
         browser.open("/records?search=nothing+like+it");
         assertThat(browser.text(".empty")).isEqualTo("No ended test has that in its wiring or serial.");
+    }
+
+    @Test
+    void listsTheLastEndedFirstPageByPage() {
+        Runs runs = site.bean(Runs.class);
+        List<RunLine> first = runs.ended("", Runs.ALL, 4);
+        assertThat(first)
+                .extracting(line -> Objects.requireNonNull(line.endedAt()))
+                .isSortedAccordingTo(Comparator.reverseOrder());
+        List<RunLine> older = runs.ended("", Objects.requireNonNull(first.get(3).endedAt()), 4);
+        assertThat(older).doesNotContainAnyElementsOf(first).hasSize(4);
+        browser.desktop()
+                .signIn("viewer")
+                .open("/records?before=" + first.get(3).endedAt());
+        assertThat(browser.text("tbody td:first-child")).isEqualTo(older.get(0).serial());
     }
 
     @Test
