@@ -198,4 +198,26 @@ class AnalysisApiTest {
         assertThat(prefix.at("/doubts/0").asString()).startsWith("6.8 Ω or 6.8 kΩ?");
         assertThat(ask("parse", "{\"text\": \"0.5.8\"}").get("kind").asString()).isEqualTo("refused");
     }
+
+    @Test
+    void plansAMethodAndSaysWhatItWouldMiss() {
+        String lead = "{\"format\":\"zesty-marten/assembly\",\"version\":1,\"name\":\"Lead\",\"conductors\":["
+                + "{\"from\":\"J1.1\",\"to\":\"J2.1\"},{\"from\":\"J1.2\",\"to\":\"J2.2\"},{\"from\":\"J1.3\",\"to\":\"J2.3\"}]}";
+        JsonNode plan = ask(
+                "plan",
+                "{\"assembly\":" + lead + ",\"method\":\"far_end_joined\",\"prices\":{\"touch_s\":4,\"walk_s\":300}}");
+        assertThat(plan.get("touches").asInt()).isEqualTo(9);
+        assertThat(plan.get("seconds").asDouble()).isEqualTo(9 * 4 + 2 * 20 + 300);
+        assertThat(plan.at("/steps/0").toString())
+                .isEqualTo("{\"a\":\"J1.1\",\"b\":\"J1.2\",\"setup\":[[\"J2.1\",\"J2.2\",\"J2.3\"]]}");
+        assertThat(plan.at("/blind_spots/0").asString())
+                .isEqualTo("Blind to crossed wires: a unit with them reads like a good one.");
+        assertThat(problems(refused(
+                        "plan",
+                        "{\"assembly\":" + lead
+                                + ",\"method\":\"by_halves\",\"tools\":[\"meter\"],\"prices\":{\"walk_s\":-1}}")))
+                .containsExactly(
+                        "tools: The method by_halves ties ends together, which takes 'clips'.",
+                        "prices.walk_s: Read -1.0; expected 0 to 86400 seconds.");
+    }
 }

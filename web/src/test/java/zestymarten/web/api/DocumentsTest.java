@@ -68,7 +68,7 @@ class DocumentsTest {
                 tried.add(path);
             }
         });
-        assertThat(tried).hasSize(3);
+        assertThat(tried).hasSize(4);
     }
 
     private Schema schema() {

@@ -1,0 +1,231 @@
+package zestymarten.core.plan;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.network.Groups;
+import zestymarten.core.network.Net;
+import zestymarten.core.network.Nets;
+
+/**
+ * Which single faults a procedure would show, which it cannot tell apart, and to which it is blind.
+ *
+ * <p>Method: every fault of the kinds below is put into the wiring, and every touch of the procedure is answered, joined or
+ * apart, by the joining that results. A fault whose answers are those of a good unit is not seen; faults with the same
+ * answers are not told apart. Nothing is known in advance of any method. Ohms are not looked at. Cost: faults times touches
+ * times terminals, so that more than {@value #MOST_NETS} nets are sampled evenly.
+ *
+ * @param nets how many nets the figures are computed on
+ * @param ofNets how many there are
+ * @param counts of each kind: how many faults there are, how many are seen
+ * @param alike groups of faults that read the same, each told in words; the first {@value #MOST_ALIKE}
+ */
+public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<String> alike) {
+    static final int MOST_NETS = 24;
+    private static final int MOST_ALIKE = 10;
+
+    public Coverage {
+        counts = Map.copyOf(counts);
+        alike = List.copyOf(alike);
+    }
+
+    /** The kinds of faults that are tried. */
+    public enum Fault {
+        OPEN("broken wires"),
+        SHORT("shorts between nets"),
+        FRAME_SHORT("shorts to frame"),
+        CROSSED("crossed wires");
+
+        private final String many;
+
+        Fault(String many) {
+            this.many = many;
+        }
+
+        /** As written in files. */
+        public String code() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /** How many faults of a kind there are, and how many of them would be seen. */
+    public record Count(int all, int seen) {}
+
+    private record Tried(Fault kind, String words, BitSet answers) {}
+
+    /** Computes what a method covers. */
+    public static Coverage of(Assembly assembly, Nets nets, Method method) {
+        Assembly sampled = sample(assembly, nets);
+        Nets own = sampled.equals(assembly) ? nets : Nets.of(sampled);
+        List<Touch> touches = Procedure.of(sampled, own, method).touches();
+        BitSet good = answers(sampled, touches, Map.of(), List.of());
+        Map<Fault, int[]> counted = new EnumMap<>(Fault.class);
+        Map<BitSet, List<String>> byAnswers = new LinkedHashMap<>();
+        for (Tried tried : faults(sampled, own, touches)) {
+            int[] count = counted.computeIfAbsent(tried.kind(), any -> new int[2]);
+            count[0]++;
+            if (!tried.answers().equals(good)) {
+                count[1]++;
+                byAnswers
+                        .computeIfAbsent(tried.answers(), any -> new ArrayList<>())
+                        .add(tried.words());
+            }
+        }
+        Map<Fault, Count> counts = new EnumMap<>(Fault.class);
+        counted.forEach((kind, count) -> counts.put(kind, new Count(count[0], count[1])));
+        List<String> alike = byAnswers.values().stream()
+                .filter(group -> group.size() > 1)
+                .limit(MOST_ALIKE)
+                .map(group -> String.join(" / ", group.subList(0, Math.min(4, group.size())))
+                        + (group.size() > 4 ? " / and " + (group.size() - 4) + " more" : ""))
+                .toList();
+        return new Coverage(own.all().size(), nets.all().size(), counts, alike);
+    }
+
+    /** The assembly with an even sample of its nets, if there are too many to try all. */
+    private static Assembly sample(Assembly assembly, Nets nets) {
+        int count = nets.all().size();
+        if (count <= MOST_NETS) {
+            return assembly;
+        }
+        List<Conductor> kept = new ArrayList<>();
+        for (int i = 0; i < MOST_NETS; i++) {
+            kept.addAll(nets.all().get(i * count / MOST_NETS).conductors());
+        }
+        return new Assembly(
+                assembly.name(),
+                assembly.kind(),
+                "",
+                assembly.connectors(),
+                assembly.joints(),
+                kept,
+                List.of(),
+                List.of(),
+                assembly.bonded());
+    }
+
+    private static List<Tried> faults(Assembly assembly, Nets nets, List<Touch> touches) {
+        List<Tried> tried = new ArrayList<>();
+        List<Conductor> wires = assembly.conductors();
+        for (Conductor wire : wires) {
+            Map<String, Terminal> cut = new HashMap<>();
+            cut.put(wire.id(), wire.from());
+            tried.add(new Tried(Fault.OPEN, wire.id() + " open", answers(assembly, touches, cut, List.of())));
+        }
+        List<Net> all = nets.all().stream().filter(net -> !net.ends().isEmpty()).toList();
+        for (int i = 0; i < all.size(); i++) {
+            Terminal one = all.get(i).ends().get(0);
+            String name = all.get(i).conductors().get(0).id();
+            if (!all.get(i).touchesFrame()) {
+                tried.add(new Tried(
+                        Fault.FRAME_SHORT,
+                        name + " to frame",
+                        answers(assembly, touches, Map.of(), List.of(one, Terminal.FRAME))));
+            }
+            for (int j = i + 1; j < all.size(); j++) {
+                if (!(all.get(i).touchesFrame() && all.get(j).touchesFrame())) {
+                    Terminal other = all.get(j).ends().get(0);
+                    tried.add(new Tried(
+                            Fault.SHORT,
+                            name + " to " + all.get(j).conductors().get(0).id(),
+                            answers(assembly, touches, Map.of(), List.of(one, other))));
+                }
+            }
+        }
+        crossed(assembly, nets, touches, tried);
+        return tried;
+    }
+
+    private static void crossed(Assembly assembly, Nets nets, List<Touch> touches, List<Tried> tried) {
+        List<Conductor> wires = nets.all().stream()
+                .filter(Net::isTwoEnded)
+                .map(net -> net.conductors().get(0))
+                .toList();
+        for (int i = 0; i < wires.size(); i++) {
+            for (int j = i + 1; j < wires.size(); j++) {
+                Conductor one = wires.get(i);
+                Conductor other = wires.get(j);
+                if (one.to().isPin() && one.to().connector().equals(other.to().connector())) {
+                    Map<String, Terminal> moved = Map.of(one.id(), other.to(), other.id(), one.to());
+                    tried.add(new Tried(
+                            Fault.CROSSED,
+                            one.id() + " with " + other.id(),
+                            answers(assembly, touches, moved, List.of())));
+                }
+            }
+        }
+    }
+
+    /**
+     * The touches at which a unit reads joined.
+     *
+     * @param far where far ends are instead of where they belong; at their own near end if the wire is cut
+     * @param bridge two terminals that are joined as well, or none
+     */
+    private static BitSet answers(
+            Assembly assembly, List<Touch> touches, Map<String, Terminal> far, List<Terminal> bridge) {
+        Map<Terminal, Integer> number = new HashMap<>();
+        assembly.terminals().forEach(terminal -> number.putIfAbsent(terminal, number.size()));
+        BitSet joined = new BitSet(touches.size());
+        Groups free = groups(assembly, number, far, bridge);
+        for (int i = 0; i < touches.size(); i++) {
+            Touch touch = touches.get(i);
+            Groups groups = touch.ties().isEmpty() ? free : groups(assembly, number, far, bridge);
+            touch.ties().forEach(tie -> tie.forEach(terminal -> join(groups, number, tie.get(0), terminal)));
+            joined.set(i, groups.of(at(number, touch.black())) == groups.of(at(number, touch.red())));
+        }
+        return joined;
+    }
+
+    private static Groups groups(
+            Assembly assembly, Map<Terminal, Integer> number, Map<String, Terminal> far, List<Terminal> bridge) {
+        Groups groups = new Groups(number.size());
+        for (Conductor conductor : assembly.conductors()) {
+            join(groups, number, conductor.from(), far.getOrDefault(conductor.id(), conductor.to()));
+        }
+        assembly.bonded().forEach(terminal -> join(groups, number, terminal, Terminal.FRAME));
+        bridge.forEach(terminal -> join(groups, number, bridge.get(0), terminal));
+        return groups;
+    }
+
+    private static void join(Groups groups, Map<Terminal, Integer> number, Terminal a, Terminal b) {
+        groups.join(at(number, a), at(number, b));
+    }
+
+    private static int at(Map<Terminal, Integer> number, Terminal terminal) {
+        Integer found = number.get(terminal);
+        if (found == null) {
+            throw new IllegalArgumentException("Terminal " + terminal + " is not part of the assembly.");
+        }
+        return found;
+    }
+
+    /** What the method would miss, in plain words. */
+    public List<String> blindSpots() {
+        List<String> words = new ArrayList<>();
+        for (Fault kind : Fault.values()) {
+            Count count = counts.getOrDefault(kind, new Count(0, 0));
+            if (count.all() > 0 && count.seen() == 0) {
+                words.add("Blind to " + kind.many + ": a unit with them reads like a good one.");
+            } else if (count.seen() < count.all()) {
+                words.add("Sees " + count.seen() + " of " + count.all() + " possible " + kind.many + ".");
+            }
+        }
+        if (!alike.isEmpty()) {
+            words.add("Some faults read the same and cannot be told apart, such as " + alike.get(0) + ".");
+        }
+        if (nets < ofNets) {
+            words.add("Computed on " + nets + " of the " + ofNets + " nets, evenly chosen.");
+        }
+        words.add("Ohms only: insulation, and contacts between mated faces where the back was probed, are not shown.");
+        return words;
+    }
+}

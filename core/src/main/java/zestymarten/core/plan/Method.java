@@ -1,0 +1,44 @@
+package zestymarten.core.plan;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Ways to test for opens and shorts, by what is at hand. */
+public enum Method {
+    /** Both ends in reach, all ends free: each wire end to end, each net against each later one, each against the frame. */
+    BOTH_ENDS(false, 0),
+    /** Alone, ends far apart: far ends tied and each read against the first, then freed and each read against each. */
+    FAR_END_JOINED(true, 1),
+    /** Both ends in reach: each wire end to end, then each net against all later ones and the frame, tied together. */
+    EACH_TO_REST(true, 0),
+    /** Both ends in reach: each wire end to end, then all nets in two tied halves, once for each bit of their number. */
+    BY_HALVES(true, 0);
+
+    private final boolean ties;
+    private final int walks;
+
+    Method(boolean ties, int walks) {
+        this.ties = ties;
+        this.walks = walks;
+    }
+
+    /** As written in files. */
+    public String code() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    public static Optional<Method> of(String code) {
+        return Arrays.stream(values()).filter(each -> each.code().equals(code)).findFirst();
+    }
+
+    /** Whether terminals have to be tied together, which takes clips. */
+    public boolean needsTies() {
+        return ties;
+    }
+
+    /** How often the technician walks to the other end and back. */
+    public int walks() {
+        return walks;
+    }
+}

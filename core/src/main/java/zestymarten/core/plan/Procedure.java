@@ -1,0 +1,138 @@
+package zestymarten.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.network.Net;
+import zestymarten.core.network.Nets;
+
+/**
+ * The touches of a method for one assembly, in their order.
+ *
+ * <p>Method: a net of k probe points is rung out by k - 1 touches from its first one; n nets are parted by n (n - 1) / 2
+ * touches each to each, n each to the tied rest, or ceil(log2(n + 1)) by halves, the frame counted as one more. Order:
+ * design order. Cost: proportional to the touches and what is tied for them.
+ */
+public final class Procedure {
+    private final List<Net> nets;
+    private final List<Terminal> heads;
+    private final Method method;
+    private final List<Touch> touches = new ArrayList<>();
+
+    private Procedure(Assembly assembly, Nets all, Method method) {
+        this.method = method;
+        nets = all.all().stream().filter(net -> !net.ends().isEmpty()).toList();
+        heads = nets.stream()
+                .filter(net -> !net.touchesFrame())
+                .map(net -> net.ends().get(0))
+                .toList();
+        switch (method) {
+            case BOTH_ENDS -> {
+                ends();
+                eachToEach();
+            }
+            case FAR_END_JOINED -> {
+                farEndJoined();
+                eachToEach();
+            }
+            case EACH_TO_REST -> {
+                ends();
+                eachToRest();
+            }
+            case BY_HALVES -> {
+                ends();
+                byHalves();
+            }
+        }
+        assembly.terminals().stream()
+                .filter(assembly.bonded()::contains)
+                .forEach(terminal -> touches.add(Touch.free(terminal, Terminal.FRAME)));
+    }
+
+    /** The procedure of a method. */
+    public static Procedure of(Assembly assembly, Nets nets, Method method) {
+        return new Procedure(assembly, nets, method);
+    }
+
+    public Method method() {
+        return method;
+    }
+
+    public List<Touch> touches() {
+        return List.copyOf(touches);
+    }
+
+    /** How often what is tied changes, the first tying included. */
+    public int setups() {
+        int changes = 0;
+        List<List<Terminal>> tied = List.of();
+        for (Touch touch : touches) {
+            if (!touch.ties().equals(tied)) {
+                changes++;
+                tied = touch.ties();
+            }
+        }
+        return changes;
+    }
+
+    private void ends() {
+        for (Net net : nets) {
+            net.ends().stream()
+                    .skip(1)
+                    .forEach(far -> touches.add(Touch.free(net.ends().get(0), far)));
+        }
+    }
+
+    private void eachToEach() {
+        for (int i = 0; i < heads.size(); i++) {
+            for (int j = i + 1; j < heads.size(); j++) {
+                touches.add(Touch.free(heads.get(i), heads.get(j)));
+            }
+        }
+        heads.forEach(head -> touches.add(Touch.free(head, Terminal.FRAME)));
+    }
+
+    /** All far ends tied; each near end against the first, and one closing pair that gives every wire its own ohms. */
+    private void farEndJoined() {
+        List<Terminal> far = nets.stream()
+                .flatMap(net -> net.ends().stream().skip(1))
+                .filter(end -> !end.isFrame())
+                .toList();
+        for (int i = 1; i < heads.size(); i++) {
+            touches.add(new Touch(heads.get(0), heads.get(i), List.of(far)));
+        }
+        if (heads.size() > 2) {
+            touches.add(new Touch(heads.get(1), heads.get(2), List.of(far)));
+        }
+    }
+
+    private void eachToRest() {
+        for (int i = 0; i < heads.size(); i++) {
+            List<Terminal> rest = new ArrayList<>(heads.subList(i + 1, heads.size()));
+            rest.add(Terminal.FRAME);
+            touches.add(new Touch(heads.get(i), Terminal.FRAME, rest.size() < 2 ? List.of() : List.of(rest)));
+        }
+    }
+
+    private void byHalves() {
+        List<Terminal> all = new ArrayList<>(heads);
+        all.add(Terminal.FRAME);
+        for (int bit = 1; bit < all.size(); bit <<= 1) {
+            List<Terminal> zeros = new ArrayList<>();
+            List<Terminal> ones = new ArrayList<>();
+            for (int i = 0; i < all.size(); i++) {
+                ((i & bit) == 0 ? zeros : ones).add(all.get(i));
+            }
+            List<List<Terminal>> ties = List.of(zeros, ones).stream()
+                    .filter(half -> half.size() > 1)
+                    .toList();
+            touches.add(new Touch(zeros.get(0), ones.get(0), ties));
+        }
+    }
+
+    /** Seconds that it takes at the given prices, in seconds for a touch, a change of ties, and a walk there and back. */
+    public double seconds(double touch, double setup, double walk) {
+        return touches.size() * touch + setups() * setup + method.walks() * walk;
+    }
+}
