@@ -1,7 +1,10 @@
 package zestymarten.core.network;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Ohms;
 
@@ -10,7 +13,8 @@ import zestymarten.core.quantity.Ohms;
  *
  * <p>Method: effective resistance never falls when an edge's resistance rises (Rayleigh's monotonicity law), so the
  * bounds of a pair are its resistance with all edges low and with all edges high. Each of the three networks is solved
- * per connected component, see {@link Resistances}. Immutable after construction.
+ * per connected component, see {@link Resistances}. What a fault would make of it is asked of {@link WhatIf}. Immutable
+ * after construction and safe to share.
  */
 public final class Network {
     private final Resistances low;
@@ -18,9 +22,25 @@ public final class Network {
     private final Resistances high;
 
     private Network(List<Link> links) {
-        low = Resistances.of(links, link -> link.low().value());
-        nominal = Resistances.of(links, link -> link.nominal().value());
-        high = Resistances.of(links, link -> link.high().value());
+        Map<Terminal, Integer> index = new HashMap<>(2 * links.size());
+        int[] a = new int[links.size()];
+        int[] b = new int[links.size()];
+        for (int i = 0; i < links.size(); i++) {
+            a[i] = number(index, links.get(i).a());
+            b[i] = number(index, links.get(i).b());
+        }
+        low = Resistances.of(index, a, b, ohms(links, link -> link.low().value()));
+        nominal = Resistances.of(index, a, b, ohms(links, link -> link.nominal().value()));
+        high = Resistances.of(index, a, b, ohms(links, link -> link.high().value()));
+    }
+
+    private static int number(Map<Terminal, Integer> index, Terminal terminal) {
+        Integer known = index.putIfAbsent(terminal, index.size());
+        return known == null ? index.size() - 1 : known;
+    }
+
+    private static double[] ohms(List<Link> links, ToDoubleFunction<Link> ohm) {
+        return links.stream().mapToDouble(ohm).toArray();
     }
 
     public static Network of(List<Link> links) {
@@ -37,6 +57,15 @@ public final class Network {
         }
         // The three solves round apart by parts in 1e15; the order is a law and is kept.
         double most = Math.max(highest.getAsDouble(), lowest.getAsDouble());
-        return new Path.Ohmic(Ohms.of(lowest.getAsDouble()), Ohms.of(expected.getAsDouble()), Ohms.of(most));
+        return new Path.Ohmic(ohms(lowest.getAsDouble()), ohms(expected.getAsDouble()), ohms(most));
+    }
+
+    /** Ohms with every edge at its nominal value; empty where there is no way through. */
+    public OptionalDouble nominal(Terminal a, Terminal b) {
+        return nominal.between(a, b);
+    }
+
+    private static Ohms ohms(double value) {
+        return Ohms.of(Math.min(Ohms.MAX, Math.max(0, value)));
     }
 }

@@ -127,6 +127,75 @@ class NetworkTest {
         }
     }
 
+    /** Rings with spurs, grids and ladders of up to a few hundred nodes, beyond the size for which all pairs are tabled. */
+    @Test
+    void largeMeshesAgreeWithTheSecondSolver() {
+        Random random = new Random(3);
+        for (int nodes : new int[] {30, 63, 64, 65, 200}) {
+            List<Link> links = new ArrayList<>();
+            for (int i = 1; i < nodes; i++) {
+                links.add(link("N" + i, "N" + random.nextInt(i), Math.exp(random.nextGaussian())));
+            }
+            for (int i = 0; i < nodes; i++) {
+                links.add(link("N" + i, "N" + (i + 2 + random.nextInt(5)) % nodes, Math.exp(random.nextGaussian())));
+            }
+            Network network = Network.of(links);
+            for (int i = 0; i < 5; i++) {
+                String a = "N" + random.nextInt(nodes);
+                String b = "N" + random.nextInt(nodes);
+                double expected = a.equals(b) ? 0 : DenseSolver.resistance(links, a, b);
+                assertThat(network.nominal(Terminal.of(a), Terminal.of(b)).orElseThrow())
+                        .as("%s to %s of %d nodes", a, b, nodes)
+                        .isCloseTo(expected, within(1e-9 * (1 + expected)));
+            }
+        }
+    }
+
+    @Test
+    void kiloohmsBesideMilliohmsKeepTheirDigits() {
+        List<Link> links =
+                List.of(link("A", "B", 0.001), link("B", "C", 1e6), link("C", "A", 1e6), link("A", "B", 0.001));
+        assertThat(nominal(links, "A", "B")).isCloseTo(0.0005, within(1e-12));
+        assertThat(nominal(links, "A", "C")).isCloseTo(500_000.000125, within(1e-6));
+    }
+
+    @Test
+    void raisingAnyEdgeNeverLowersAReading() {
+        Random random = new Random(17);
+        for (int round = 0; round < 100; round++) {
+            List<Link> links = new ArrayList<>();
+            for (int i = 0; i < 14; i++) {
+                links.add(link("N" + random.nextInt(7), "M" + random.nextInt(7), Math.exp(random.nextGaussian())));
+            }
+            List<Link> raised = new ArrayList<>(links);
+            Link old = raised.remove(random.nextInt(links.size()));
+            raised.add(link(old.a().name(), old.b().name(), old.nominal().value() * (1 + random.nextDouble())));
+            for (int i = 1; i < 7; i++) {
+                double before = nominal(links, "N0", "M" + i);
+                double after = nominal(raised, "N0", "M" + i);
+                assertThat(Double.isNaN(before) || after >= before * (1 - 1e-12))
+                        .isTrue();
+            }
+        }
+    }
+
+    @Test
+    void aStarWindingReadsTwoPhasesAndADeltaTwoThirdsOfOne() {
+        List<Link> star = List.of(link("U", "S", 3), link("V", "S", 3), link("W", "S", 3));
+        List<Link> delta = List.of(link("U", "V", 3), link("V", "W", 3), link("W", "U", 3));
+        assertThat(nominal(star, "U", "V")).isCloseTo(6, within(1e-12));
+        assertThat(nominal(delta, "U", "V")).isCloseTo(2, within(1e-12));
+    }
+
+    @Test
+    void aLooseLineJointLiftsTheWholeRingALittle() {
+        List<Link> links = ring();
+        links.set(4, link("L2", "L3", 7 * LINE + 0.6)); // the line's third stretch
+        links.add(tie("L0", "P7"));
+        links.add(tie("P0", "L7"));
+        assertOutlets(links, 0.3497, 0.3420, 0.3355, 0.3035, 0.3133, 0.3275, 0.3377);
+    }
+
     @Test
     void aLongChainNeedsNoStack() {
         List<Link> links = new ArrayList<>();
