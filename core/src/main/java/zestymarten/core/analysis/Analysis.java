@@ -63,6 +63,7 @@ public record Analysis(
                         number,
                         each.reading().a(),
                         each.reading().b(),
+                        each.reading().state(),
                         each.expectation(),
                         each.judgement(),
                         each.reading().ties()));
@@ -74,7 +75,9 @@ public record Analysis(
         boolean doubtful = lastOfEach(readings).stream()
                 .map(number -> judged.get(number).judgement().verdict())
                 .anyMatch(Set.of(Verdict.DOUBTFUL, Verdict.UNDECIDED)::contains);
-        Standing standing = !findings.isEmpty()
+        boolean failed = lastOfEach(readings).stream()
+                .anyMatch(number -> judged.get(number).judgement().verdict() == Verdict.FAIL);
+        Standing standing = failed || !findings.isEmpty()
                 ? Standing.FAIL
                 : untested.isEmpty() && !doubtful ? Standing.PASS : Standing.INCOMPLETE;
         return new Analysis(standing, judged, findings, untested);

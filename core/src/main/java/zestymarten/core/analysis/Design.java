@@ -1,10 +1,13 @@
 package zestymarten.core.analysis;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
@@ -15,6 +18,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.Limits;
+import zestymarten.core.network.Groups;
 import zestymarten.core.network.Link;
 import zestymarten.core.network.Nets;
 import zestymarten.core.network.Network;
@@ -39,15 +43,27 @@ public final class Design {
     private final Limits limits;
     private final Plan plan;
     private final Map<String, Conductor> conductors = new HashMap<>();
+    private final Map<String, Integer> place = new HashMap<>();
     private final Map<Terminal, Double> halfJoint = new HashMap<>();
     private final Map<String, Network> networks = new ConcurrentHashMap<>();
+    private final Map<String, Map<Terminal, Integer>> clusters = new ConcurrentHashMap<>();
+    private final Map<Terminal, List<Conductor>> conductorsAt;
+    private final Map<Set<Terminal>, List<Component>> parts = new HashMap<>();
 
     private Design(Assembly assembly, double ambientC) {
         this.assembly = assembly;
         nets = Nets.of(assembly);
         limits = new Limits(ambientC);
         plan = Plan.of(assembly, nets);
-        assembly.conductors().forEach(conductor -> conductors.put(conductor.id(), conductor));
+        conductorsAt = assembly.byTerminal();
+        for (Component part : assembly.components()) {
+            parts.computeIfAbsent(between(part.a(), part.b()), any -> new ArrayList<>())
+                    .add(part);
+        }
+        for (Conductor conductor : assembly.conductors()) {
+            place.put(conductor.id(), place.size());
+            conductors.put(conductor.id(), conductor);
+        }
         assembly.joints().forEach(joint -> joint.maxOhm().ifPresent(ohm -> halfJoint.put(joint.terminal(), ohm / 2)));
     }
 
@@ -79,6 +95,22 @@ public final class Design {
             throw new IllegalArgumentException("Conductor '" + id + "' is not part of " + assembly.name() + ".");
         }
         return found;
+    }
+
+    /** The conductors that end at a terminal, in design order. */
+    List<Conductor> conductorsAt(Terminal terminal) {
+        return conductorsAt.getOrDefault(terminal, List.of());
+    }
+
+    /** The conductors on the way where two terminals are one net, else those that end at either; in design order. */
+    List<String> namesBetween(Terminal a, Terminal b) {
+        List<Conductor> route = nets.route(a, b);
+        return (route.isEmpty() ? Stream.concat(conductorsAt(a).stream(), conductorsAt(b).stream()) : route.stream())
+                .filter(each -> !each.from().isFrame() && !each.to().isFrame())
+                .distinct()
+                .sorted(Comparator.comparing(each -> place.getOrDefault(each.id(), 0)))
+                .map(Conductor::id)
+                .toList();
     }
 
     private State rest() {
@@ -117,11 +149,11 @@ public final class Design {
                         link.high().plus(Ohms.of(joints)));
     }
 
-    private Stream<Component> conducting(State state) {
+    /** The components that conduct in a state on an ohm range. */
+    Stream<Component> conducting(State state) {
         return assembly.components().stream()
                 .filter(component -> component.kind() != Component.Kind.DIODE)
-                .filter(component ->
-                        !component.kind().isContact() || state.closed().contains(component.id()));
+                .filter(component -> component.conductsIn(state));
     }
 
     /** What a good unit reads between two terminals, in its first state and with free ends. */
@@ -205,20 +237,48 @@ public final class Design {
 
     /** Whether a diode lies between the nets of two terminals, so that an ohm range proves nothing either way. */
     boolean isBesideDiode(Terminal a, Terminal b) {
-        return assembly.components().stream()
-                .filter(component -> component.kind() == Component.Kind.DIODE)
-                .anyMatch(diode ->
-                        (same(a, diode.a()) && same(b, diode.b())) || (same(a, diode.b()) && same(b, diode.a())));
+        return partsBetween(a, b).stream().anyMatch(part -> part.kind() == Component.Kind.DIODE);
     }
 
-    private boolean same(Terminal a, Terminal b) {
+    /** Whether two terminals are one point of a good unit. */
+    boolean same(Terminal a, Terminal b) {
         return a.equals(b) || nets.joins(a, b);
+    }
+
+    /** A number that all terminals share which hang together by conductors, bonds and parts that conduct in a state. */
+    int cluster(Terminal terminal, State state) {
+        return clusters.computeIfAbsent(state.id(), any -> clusters(state)).getOrDefault(terminal, -1);
+    }
+
+    private Map<Terminal, Integer> clusters(State state) {
+        Map<Terminal, Integer> number = new HashMap<>();
+        assembly.terminals().forEach(terminal -> number.put(terminal, number.size()));
+        Groups groups = new Groups(number.size());
+        for (Link link : links(state, List.of())) {
+            groups.join(number.getOrDefault(link.a(), 0), number.getOrDefault(link.b(), 0));
+        }
+        number.replaceAll((terminal, own) -> groups.of(own));
+        return number;
+    }
+
+    /** A way through where only an open contact lies between: the contact is at fault, not the wires. */
+    boolean isContactStuck(Observation observation) {
+        return observation.expectation() instanceof Expectation.Apart
+                && partsBetween(observation.a(), observation.b()).stream()
+                        .anyMatch(part -> part.kind().isContact());
     }
 
     /** The components that alone lie between the nets of two terminals. */
     List<Component> partsBetween(Terminal a, Terminal b) {
-        return assembly.components().stream()
-                .filter(part -> (same(a, part.a()) && same(b, part.b())) || (same(a, part.b()) && same(b, part.a())))
-                .toList();
+        return parts.isEmpty() ? List.of() : parts.getOrDefault(between(a, b), List.of());
+    }
+
+    private Set<Terminal> between(Terminal a, Terminal b) {
+        return new HashSet<>(List.of(anchor(a), anchor(b)));
+    }
+
+    /** One terminal that stands for all of its net. */
+    private Terminal anchor(Terminal terminal) {
+        return nets.of(terminal).map(net -> net.conductors().get(0).from()).orElse(terminal);
     }
 }

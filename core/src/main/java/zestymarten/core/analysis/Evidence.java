@@ -1,27 +1,23 @@
 package zestymarten.core.analysis;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Classifier;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Partition;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judgement;
-import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
-import zestymarten.core.limit.Limit;
-import zestymarten.core.network.Net;
-import zestymarten.core.quantity.Ohms;
 
 /**
  * Turns observations into findings: what is joined goes to the {@link Classifier}; figures outside their limits, leaks,
@@ -34,16 +30,28 @@ import zestymarten.core.quantity.Ohms;
 public final class Evidence {
     private final Design design;
     private final List<Observation> observations;
+    private final List<Partition.Joined> joined;
     private final Partition groups;
+    private final Separations separations = new Separations();
     private final Map<Terminal, List<Observation>> byBlack = new HashMap<>();
 
     private Evidence(Design design, List<Observation> observations) {
         this.design = design;
         this.observations = observations;
-        groups = Partition.of(design.assembly().terminals(), joined());
+        joined = Joins.direct(design, observations).stream()
+                .map(each -> new Partition.Joined(each.a(), each.b()))
+                .toList();
+        groups = Partition.of(design.assembly().terminals(), joined);
         for (Observation each : observations) {
             byBlack.computeIfAbsent(each.a(), any -> new ArrayList<>()).add(each);
+            if (each.parts() && !each.isBridged()) {
+                separations.add(groupsOf(each.withTies(each.a())), groupsOf(each.withTies(each.b())));
+            }
         }
+    }
+
+    private Set<Integer> groupsOf(Set<Terminal> terminals) {
+        return terminals.stream().map(groups::group).collect(Collectors.toSet());
     }
 
     /** Evidence of observations on one unit, each pair of terminals as it was read last. */
@@ -51,111 +59,83 @@ public final class Evidence {
         return new Evidence(design, List.copyOf(observations));
     }
 
-    private List<Partition.Joined> joined() {
-        return observations.stream()
-                .filter(Observation::joins)
-                .filter(each -> !isContactStuck(each))
-                .map(each -> new Partition.Joined(each.a(), each.b()))
-                .toList();
-    }
-
-    /** A way through where only an open contact lies between: the contact is at fault, not the wires. */
-    private boolean isContactStuck(Observation observation) {
-        return observation.expectation() instanceof Expectation.Apart
-                && design.partsBetween(observation.a(), observation.b()).stream()
-                        .anyMatch(part -> part.kind().isContact());
-    }
-
     /** What is wrong as far as the observations tell. */
     public List<Explained> findings() {
-        List<Finding> findings =
-                new ArrayList<>(Classifier.classify(design.assembly(), design.nets(), asTakenForWhole()));
-        Map<Terminal, Terminal> movedTo = movedTo(findings);
-        Map<Finding, Integer> byFigure = new LinkedHashMap<>(new HighStretches(design, observations).findings());
-        Set<Long> told = new HashSet<>();
-        for (Observation each : observations) {
-            // One leak or one jump between two pieces is one fault, at however many of their ends it was read.
-            boolean again = !told.add(key(groups.group(each.a()), groups.group(each.b())))
-                    && (each.judgement().contact() == Contact.LEAK
-                            || each.judgement().contact() == Contact.UNSTABLE);
-            if (!again) {
-                byFigure(each, movedTo).ifPresent(finding -> byFigure.putIfAbsent(finding, each.number()));
-            }
-        }
+        Partition whole = asTakenForWhole();
+        List<Finding> findings = new ArrayList<>(Classifier.classify(design.assembly(), design.nets(), whole));
+        Map<Finding, Integer> byFigure =
+                new Figures(design, groups, new AsWired(design, whole), findings).of(observations);
         byFigure.entrySet().stream().sorted(Map.Entry.comparingByValue()).forEach(each -> findings.add(each.getKey()));
         return findings.stream().map(this::explained).toList();
     }
 
     /** The observed groups, with what nobody read taken for whole. */
     private Partition asTakenForWhole() {
-        Set<Long> parted = partedGroups();
-        List<Partition.Joined> joined = new ArrayList<>(joined());
-        for (Partition.Joined pair : designed()) {
-            if (!parted.contains(key(groups.group(pair.a()), groups.group(pair.b())))) {
-                joined.add(pair);
-            }
-        }
-        return Partition.of(design.assembly().terminals(), joined);
+        List<Partition.Joined> all = new ArrayList<>(joined);
+        designed().filter(pair -> !isParted(pair.a(), pair.b())).forEach(all::add);
+        return Partition.of(design.assembly().terminals(), all);
     }
 
-    private Set<Long> partedGroups() {
-        Set<Long> parted = new HashSet<>();
-        for (Observation each : observations) {
-            if (each.parts() && !each.isBridged()) {
-                for (Terminal a : each.withTies(each.a())) {
-                    for (Terminal b : each.withTies(each.b())) {
-                        parted.add(key(groups.group(a), groups.group(b)));
-                    }
-                }
-            }
-        }
-        return parted;
-    }
-
-    private static long key(int one, int other) {
-        return ((long) Math.min(one, other) << 32) | Math.max(one, other);
+    private boolean isParted(Terminal a, Terminal b) {
+        return separations.parted(groups.group(a), groups.group(b));
     }
 
     /** Pairs that the design makes one point: the ends of each net in a row, and what is bonded to the frame. */
-    private List<Partition.Joined> designed() {
-        List<Partition.Joined> pairs = new ArrayList<>();
-        for (Net net : design.nets().all()) {
-            for (int i = 1; i < net.ends().size(); i++) {
-                pairs.add(new Partition.Joined(net.ends().get(0), net.ends().get(i)));
-            }
-        }
-        design.assembly().bonded().forEach(terminal -> pairs.add(new Partition.Joined(terminal, Terminal.FRAME)));
-        return pairs;
+    private Stream<Partition.Joined> designed() {
+        return Stream.concat(
+                design.nets().all().stream()
+                        .flatMap(net -> net.ends().stream()
+                                .skip(1)
+                                .map(end -> new Partition.Joined(net.ends().get(0), end))),
+                design.assembly().terminals().stream()
+                        .filter(design.assembly().bonded()::contains)
+                        .map(terminal -> new Partition.Joined(terminal, Terminal.FRAME)));
     }
 
     /**
-     * What no observation shows yet: pairs of the design that nobody read, then pairs of pieces that nobody parted.
+     * What no observation shows yet: pairs of the design that nobody read, then parts in a state in which nobody read them,
+     * then pairs of pieces that nobody parted.
      *
      * @param most how many to name at most; the pieces of a large unit have very many pairs
      */
     public List<Partition.Joined> untested(int most) {
-        Set<Long> parted = partedGroups();
-        List<Partition.Joined> open = new ArrayList<>();
-        for (Partition.Joined pair : designed()) {
-            boolean told = groups.joins(pair.a(), pair.b())
-                    || parted.contains(key(groups.group(pair.a()), groups.group(pair.b())));
-            if (!told && open.size() < most) {
-                open.add(pair);
+        return Stream.of(designedUntested(), partsUntested(), piecesUntested())
+                .flatMap(each -> each)
+                .limit(most)
+                .toList();
+    }
+
+    private Stream<Partition.Joined> designedUntested() {
+        return designed().filter(pair -> !groups.joins(pair.a(), pair.b()) && !isParted(pair.a(), pair.b()));
+    }
+
+    /** Parts that nobody read: contacts closed and open, where there are states for both; diodes are not for an ohm range. */
+    private Stream<Partition.Joined> partsUntested() {
+        Map<Component, Set<Boolean>> read = new HashMap<>();
+        for (Observation each : observations) {
+            for (Component part : each.tied() ? List.<Component>of() : design.partsBetween(each.a(), each.b())) {
+                read.computeIfAbsent(part, any -> new HashSet<>()).add(part.conductsIn(each.state()));
             }
         }
-        List<Terminal> pieces = pieces();
-        for (int i = 0; i < pieces.size() && open.size() < most; i++) {
-            for (int j = i + 1; j < pieces.size() && open.size() < most; j++) {
-                boolean apart = parted.contains(key(groups.group(pieces.get(i)), groups.group(pieces.get(j))));
-                boolean needed = !isDesigned(pieces.get(i), pieces.get(j));
-                if (!apart
-                        && needed
-                        && design.partsBetween(pieces.get(i), pieces.get(j)).isEmpty()) {
-                    open.add(new Partition.Joined(pieces.get(i), pieces.get(j)));
-                }
-            }
-        }
-        return open;
+        return design.assembly().components().stream()
+                .filter(part -> part.kind() != Component.Kind.DIODE && !design.same(part.a(), part.b()))
+                .filter(part -> design.assembly().states().stream()
+                        .anyMatch(state -> !read.getOrDefault(part, Set.of()).contains(part.conductsIn(state))))
+                .map(part -> new Partition.Joined(part.a(), part.b()));
+    }
+
+    private Stream<Partition.Joined> piecesUntested() {
+        Map<Integer, Terminal> pieces = pieces();
+        BitSet all = new BitSet();
+        pieces.keySet().forEach(all::set);
+        boolean parts = !design.assembly().components().isEmpty();
+        return pieces.entrySet().stream()
+                .flatMap(piece -> separations.notParted(piece.getKey(), all).stream()
+                        .map(other ->
+                                new Partition.Joined(piece.getValue(), pieces.getOrDefault(other, Terminal.FRAME)))
+                        .filter(pair -> !isDesigned(pair.a(), pair.b()))
+                        .filter(pair -> !parts
+                                || design.partsBetween(pair.a(), pair.b()).isEmpty()));
     }
 
     private boolean isDesigned(Terminal a, Terminal b) {
@@ -164,126 +144,17 @@ public final class Evidence {
                 || (b.isFrame() && design.assembly().bonded().contains(a));
     }
 
-    /** One terminal of every observed group that holds an end of a net or the frame, in drawing order. */
-    private List<Terminal> pieces() {
-        Map<Integer, Terminal> first = new HashMap<>();
-        List<Terminal> pieces = new ArrayList<>();
+    /** One terminal of every observed group that holds an end of a net or the frame, in drawing order, by its group. */
+    private Map<Integer, Terminal> pieces() {
+        Map<Integer, Terminal> pieces = new TreeMap<>();
         for (Terminal terminal : design.assembly().terminals()) {
             boolean counts = terminal.isFrame()
                     || (terminal.isPin() && design.nets().of(terminal).isPresent());
-            if (counts && first.putIfAbsent(groups.group(terminal), terminal) == null) {
-                pieces.add(terminal);
+            if (counts) {
+                pieces.putIfAbsent(groups.group(terminal), terminal);
             }
         }
         return pieces;
-    }
-
-    /** Near end to the cavity where its far end was found. */
-    private Map<Terminal, Terminal> movedTo(List<Finding> findings) {
-        Map<Terminal, Terminal> moved = new HashMap<>();
-        for (Finding finding : findings) {
-            if (finding.moves()) {
-                for (int i = 0; i < finding.conductors().size(); i++) {
-                    moved.put(
-                            design.conductor(finding.conductors().get(i)).from(),
-                            finding.terminals().get(i));
-                }
-            }
-        }
-        return moved;
-    }
-
-    private Optional<Finding> byFigure(Observation seen, Map<Terminal, Terminal> movedTo) {
-        Judgement judgement = seen.judgement();
-        if (judgement.contact() == Contact.UNSTABLE) {
-            return Optional.of(new Finding.Intermittent(between(seen), seen.a(), seen.b()));
-        }
-        if (seen.tied()) {
-            return Optional.empty();
-        }
-        if (isContactStuck(seen) && judgement.verdict() == Verdict.FAIL) {
-            return part(seen, part -> part.kind().isContact())
-                    .map(part -> new Finding.PartAtFault(
-                            Finding.PartFault.STATE, part.id(), seen.a(), seen.b(), judgement.reason()));
-        }
-        if (seen.isBridged()) {
-            return judgement.verdict() == Verdict.FAIL ? ofPart(seen) : Optional.empty();
-        }
-        if (judgement.contact() == Contact.LEAK && seen.expectation() instanceof Expectation.Apart) {
-            Ohms leak = Ohms.of(judgement.correctedOhm().orElse(0));
-            return Optional.of(new Finding.Leak(between(seen), seen.a(), seen.b(), leak));
-        }
-        if (judgement.contact() != Contact.JOINED || judgement.correctedOhm().isEmpty()) {
-            return Optional.empty();
-        }
-        double ohm = judgement.correctedOhm().getAsDouble();
-        if (seen.expectation() instanceof Expectation.Joined joined) {
-            boolean low = judgement.verdict() == Verdict.FAIL
-                    && ohm < joined.limit().low().value();
-            return low ? Optional.of(outside(between(seen), seen, ohm, joined.limit())) : Optional.empty();
-        }
-        return movedConductor(seen, movedTo)
-                .filter(conductor -> ohm > design.limits().of(conductor).high().value())
-                .map(conductor -> outside(
-                        List.of(conductor.id()), seen, ohm, design.limits().of(conductor)));
-    }
-
-    private Optional<Component> part(Observation seen, java.util.function.Predicate<Component> kind) {
-        return design.partsBetween(seen.a(), seen.b()).stream().filter(kind).findFirst();
-    }
-
-    /** A bridged pair of a wrong value: which part, and whether it is open, shorted or off. */
-    private Optional<Finding> ofPart(Observation seen) {
-        Judgement judgement = seen.judgement();
-        Expectation.Joined expected = (Expectation.Joined) seen.expectation();
-        boolean open = judgement.contact() == Contact.APART;
-        boolean shorted = judgement.correctedOhm().orElse(Double.MAX_VALUE)
-                < expected.limit().low().value() * SHORTED_SHARE;
-        return part(seen, any -> true).map(part -> {
-            Finding.PartFault fault = open && part.kind().isContact()
-                    ? Finding.PartFault.STATE
-                    : open ? Finding.PartFault.OPEN : shorted ? Finding.PartFault.SHORT : Finding.PartFault.VALUE;
-            return new Finding.PartAtFault(fault, part.id(), seen.a(), seen.b(), judgement.reason());
-        });
-    }
-
-    /** Below this share of its least value a part counts as bypassed rather than off. */
-    private static final double SHORTED_SHARE = 0.1;
-
-    /** A wire found in another cavity is judged by its own limit. */
-    private Optional<Conductor> movedConductor(Observation seen, Map<Terminal, Terminal> movedTo) {
-        for (Terminal near : List.of(seen.a(), seen.b())) {
-            Terminal far = near.equals(seen.a()) ? seen.b() : seen.a();
-            if (far.equals(movedTo.get(near))) {
-                return design.assembly().conductors().stream()
-                        .filter(conductor -> conductor.from().equals(near))
-                        .findFirst();
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static Finding outside(List<String> conductors, Observation seen, double ohm, Limit limit) {
-        return ohm > limit.high().value()
-                ? new Finding.HighResistance(conductors, seen.a(), seen.b(), Ohms.of(ohm), limit.high())
-                : new Finding.LowResistance(conductors, seen.a(), seen.b(), Ohms.of(ohm), limit.low());
-    }
-
-    /** The conductors on the way where the two are one net, else those that end at either. */
-    private List<String> between(Observation seen) {
-        List<Conductor> route = design.nets().route(seen.a(), seen.b());
-        if (!route.isEmpty()) {
-            return route.stream().map(Conductor::id).toList();
-        }
-        return design.assembly().conductors().stream()
-                .filter(each -> !each.from().isFrame() && !each.to().isFrame())
-                .filter(each -> touchesEnd(each, seen.a()) || touchesEnd(each, seen.b()))
-                .map(Conductor::id)
-                .toList();
-    }
-
-    private static boolean touchesEnd(Conductor conductor, Terminal end) {
-        return conductor.from().equals(end) || conductor.to().equals(end);
     }
 
     private Explained explained(Finding finding) {

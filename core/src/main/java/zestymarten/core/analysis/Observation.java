@@ -3,6 +3,7 @@ package zestymarten.core.analysis;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judgement;
@@ -14,7 +15,13 @@ import zestymarten.core.judge.Judgement;
  * @param ties groups of terminals that were tied together for it, so that a connection need not be one of the unit's own
  */
 public record Observation(
-        int number, Terminal a, Terminal b, Expectation expectation, Judgement judgement, List<List<Terminal>> ties) {
+        int number,
+        Terminal a,
+        Terminal b,
+        State state,
+        Expectation expectation,
+        Judgement judgement,
+        List<List<Terminal>> ties) {
     public Observation {
         ties = ties.stream().map(List::copyOf).toList();
     }

@@ -91,6 +91,11 @@ public record Component(
         }
     }
 
+    /** Whether it conducts in a state: a contact only where the state closes it, all else always. */
+    public boolean conductsIn(State state) {
+        return !kind.isContact() || state.closed().contains(id);
+    }
+
     private static void require(String id, String what, OptionalDouble value, double most, String unit) {
         if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
             throw new IllegalArgumentException("Component '" + id + "': " + what + " (" + value.getAsDouble() + " "

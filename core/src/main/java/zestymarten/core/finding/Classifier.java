@@ -22,7 +22,8 @@ import zestymarten.core.network.Nets;
  * ends sit in which cavities: a whole connector reversed or shifted is one finding, see {@link Patterns}; else each cycle
  * of moves is one <em>crossed</em>, every other one <em>misplaced</em>; what did not move is <em>open</em>. A wire that is
  * bonded to the frame on purpose stands for the frame. Nets of several wires are cut where their terminals fall apart, with as few cuts as their
- * tree allows. What then still shares a group is one <em>short</em>, or one <em>frame short</em> if the frame is in it.
+ * tree allows. What then still shares a group is one <em>short</em>, or one <em>frame short</em> if the frame is in it; a
+ * single one with cavities that should be empty is <em>extra</em>.
  * Cost: linear in the conductors but for {@link Moves}. Order: by first conductor in design order. Holds for: applying
  * the findings to the expected network gives the same groups again.
  */
@@ -40,7 +41,11 @@ public final class Classifier {
     private final List<Finding> findings = new ArrayList<>();
 
     /** Something that hangs together by itself and sits in one observed group. */
-    private record Piece(List<String> conductors, Terminal terminal, String name, boolean frame) {}
+    private record Piece(List<String> conductors, Terminal terminal, String name, boolean frame) {
+        boolean isCavity() {
+            return conductors.isEmpty() && !frame;
+        }
+    }
 
     private Classifier(Assembly assembly, Nets nets, Partition seen) {
         this.assembly = assembly;
@@ -247,9 +252,18 @@ public final class Classifier {
                 .toList();
         List<Terminal> terminals = others.stream().map(Piece::terminal).toList();
         List<String> called = others.stream().map(Piece::name).toList();
-        findings.add(
-                frame
-                        ? new Finding.FrameShort(conductors, terminals, called)
-                        : new Finding.Shorted(conductors, terminals, called));
+        if (group.stream().filter(piece -> !piece.isCavity()).count() < 2) {
+            List<Terminal> ends = new ArrayList<>(terminals);
+            List<String> all = new ArrayList<>(called);
+            if (frame) {
+                ends.add(Terminal.FRAME);
+                all.add("the frame");
+            }
+            findings.add(new Finding.Extra(conductors, ends, all));
+        } else if (frame) {
+            findings.add(new Finding.FrameShort(conductors, terminals, called));
+        } else {
+            findings.add(new Finding.Shorted(conductors, terminals, called));
+        }
     }
 }

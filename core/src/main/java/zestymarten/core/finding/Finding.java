@@ -98,6 +98,57 @@ public sealed interface Finding {
     }
 
     /**
+     * A way to a cavity that should be empty, where no wire can have moved to it.
+     *
+     * @param conductors the one that it leads from; none between empty cavities
+     */
+    record Extra(List<String> conductors, List<Terminal> terminals, List<String> pieces) implements Finding {
+        public Extra {
+            conductors = List.copyOf(conductors);
+            terminals = List.copyOf(terminals);
+            pieces = List.copyOf(pieces);
+        }
+    }
+
+    /** Insulation below its limit at a test voltage, in volts DC. */
+    record InsulationLow(List<String> conductors, Terminal from, Terminal to, Ohms ohm, Ohms limit, double testV)
+            implements Finding {
+        public InsulationLow {
+            conductors = List.copyOf(conductors);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(from, to);
+        }
+    }
+
+    /** Insulation that did not withstand its test voltage, in volts. */
+    record Withstand(List<String> conductors, Terminal from, Terminal to, double testV, String reason)
+            implements Finding {
+        public Withstand {
+            conductors = List.copyOf(conductors);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(from, to);
+        }
+    }
+
+    /** A contact that read open as it was found and joined when it was touched again: dirt, oxide or paint. */
+    record ContactSurface(List<String> conductors, Terminal from, Terminal to) implements Finding {
+        public ContactSurface {
+            conductors = List.copyOf(conductors);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(from, to);
+        }
+    }
+
+    /**
      * Conductors whose far ends have changed places among themselves.
      *
      * @param terminals where the far end of each conductor now is, in the order of the conductors
@@ -185,6 +236,8 @@ public sealed interface Finding {
             return Optional.of(high.ohm());
         } else if (this instanceof LowResistance low) {
             return Optional.of(low.ohm());
+        } else if (this instanceof InsulationLow low) {
+            return Optional.of(low.ohm());
         }
         return this instanceof Leak leak ? Optional.of(leak.ohm()) : Optional.empty();
     }
@@ -222,6 +275,14 @@ public sealed interface Finding {
         T shifted(Shifted shifted);
 
         T partAtFault(PartAtFault part);
+
+        T extra(Extra extra);
+
+        T insulationLow(InsulationLow low);
+
+        T withstand(Withstand withstand);
+
+        T contactSurface(ContactSurface surface);
     }
 
     /** Chooses the answer for this kind. */
@@ -248,6 +309,14 @@ public sealed interface Finding {
             return cases.mirrored(mirrored);
         } else if (this instanceof Shifted shifted) {
             return cases.shifted(shifted);
+        } else if (this instanceof Extra extra) {
+            return cases.extra(extra);
+        } else if (this instanceof InsulationLow low) {
+            return cases.insulationLow(low);
+        } else if (this instanceof Withstand withstand) {
+            return cases.withstand(withstand);
+        } else if (this instanceof ContactSurface surface) {
+            return cases.contactSurface(surface);
         } else {
             return cases.partAtFault((PartAtFault) this);
         }

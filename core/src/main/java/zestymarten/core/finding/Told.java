@@ -1,6 +1,7 @@
 package zestymarten.core.finding;
 
 import java.util.List;
+import zestymarten.core.quantity.Engineering;
 
 /** Findings in words: their kinds as written in files, and their sentences. */
 final class Told {
@@ -68,6 +69,26 @@ final class Told {
         @Override
         public String partAtFault(Finding.PartAtFault part) {
             return part.fault().code();
+        }
+
+        @Override
+        public String extra(Finding.Extra extra) {
+            return "extra";
+        }
+
+        @Override
+        public String insulationLow(Finding.InsulationLow low) {
+            return "insulation_low";
+        }
+
+        @Override
+        public String withstand(Finding.Withstand withstand) {
+            return "withstand";
+        }
+
+        @Override
+        public String contactSurface(Finding.ContactSurface surface) {
+            return "contact_surface";
         }
     }
 
@@ -150,6 +171,30 @@ final class Told {
         public String partAtFault(Finding.PartAtFault part) {
             return part.component() + " " + part.fault().words() + " between " + part.a() + " and " + part.b() + ". "
                     + part.reason();
+        }
+
+        @Override
+        public String extra(Finding.Extra extra) {
+            return "An extra way joins " + and(extra.pieces()) + ", where no wire should lead.";
+        }
+
+        @Override
+        public String insulationLow(Finding.InsulationLow low) {
+            return "Insulation is low: " + low.ohm().text() + " between " + low.from() + " and " + low.to() + " at "
+                    + Engineering.text(low.testV(), "V") + "; at least "
+                    + low.limit().text() + ".";
+        }
+
+        @Override
+        public String withstand(Finding.Withstand withstand) {
+            return "Insulation does not withstand " + Engineering.text(withstand.testV(), "V") + " between "
+                    + withstand.from() + " and " + withstand.to() + ". " + withstand.reason();
+        }
+
+        @Override
+        public String contactSurface(Finding.ContactSurface surface) {
+            return "A contact surface between " + surface.from() + " and " + surface.to()
+                    + " read open as found and is good on clean metal: dirt, oxide or paint, and it will come back.";
         }
 
         private static String reads(List<String> names) {

@@ -359,7 +359,13 @@ public final class Job {
                 judgement(last).ifPresent(judgement -> {
                     stepOf.put(last.sequence(), touch);
                     observations.add(new Observation(
-                            last.sequence(), touch.black(), touch.red(), expectation(touch), judgement, List.of()));
+                            last.sequence(),
+                            touch.black(),
+                            touch.red(),
+                            design.assembly().states().get(0),
+                            expectation(touch),
+                            judgement,
+                            List.of()));
                 });
             }
         }

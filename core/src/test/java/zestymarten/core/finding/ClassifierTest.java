@@ -69,7 +69,7 @@ class ClassifierTest {
                 "A.1 B.1, A.2 B.4, A.3 B.3 | W2 ends in B.4 instead of B.2.",
                 "A.1 B.1 A.3 B.3, A.2 B.2 | W1 and W3 are joined and should be apart.",
                 "A.1 B.1, A.2 B.2 FRAME, A.3 B.3 | W2 is joined to the frame.",
-                "A.1 B.1, A.2 B.2 B.4, A.3 B.3 | W2 and the empty cavity B.4 are joined and should be apart.",
+                "A.1 B.1, A.2 B.2 B.4, A.3 B.3 | An extra way joins W2 and the empty cavity B.4, where no wire should lead.",
             })
     void namesASingleFault(String groups, String finding) {
         assertThat(told(seeing(cable(3, 4), groups))).containsExactly(finding);
@@ -324,7 +324,9 @@ class ClassifierTest {
             }
         }
         for (Finding finding : findings) {
-            if (finding instanceof Finding.Shorted || finding instanceof Finding.FrameShort) {
+            if (finding instanceof Finding.Shorted
+                    || finding instanceof Finding.FrameShort
+                    || finding instanceof Finding.Extra) {
                 int first = finding instanceof Finding.FrameShort
                         ? terminals.indexOf(Terminal.FRAME)
                         : terminals.indexOf(finding.terminals().get(0));
