@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Partition;
@@ -19,13 +22,14 @@ import zestymarten.core.network.Path;
 final class AsWired {
     private final Design design;
     private final Partition groups;
-    private final Map<Integer, Terminal> first = new HashMap<>();
+    private final Set<Component> stuck;
     private final Map<String, Network> networks = new HashMap<>();
 
-    AsWired(Design design, Partition groups) {
+    /** @param stuck contacts that conduct in every state */
+    AsWired(Design design, Partition groups, Set<Component> stuck) {
         this.design = design;
         this.groups = groups;
-        design.assembly().terminals().forEach(terminal -> first.putIfAbsent(groups.group(terminal), terminal));
+        this.stuck = Set.copyOf(stuck);
     }
 
     /** What lies between two terminals: the parts alone. */
@@ -34,13 +38,13 @@ final class AsWired {
     }
 
     private Terminal groupOf(Terminal terminal) {
-        return first.getOrDefault(groups.group(terminal), terminal);
+        return groups.first(terminal);
     }
 
     private Network network(State state) {
         Limits limits = design.limits();
         List<Link> links = new ArrayList<>();
-        design.conducting(state).forEach(part -> {
+        Stream.concat(design.conducting(state), stuck.stream()).forEach(part -> {
             Link link = limits.link(part);
             links.add(new Link(groupOf(link.a()), groupOf(link.b()), link.low(), link.nominal(), link.high()));
         });

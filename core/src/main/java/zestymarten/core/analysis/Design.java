@@ -48,6 +48,7 @@ public final class Design {
     private final Map<String, Network> networks = new ConcurrentHashMap<>();
     private final Map<String, Map<Terminal, Integer>> clusters = new ConcurrentHashMap<>();
     private final Map<Terminal, List<Conductor>> conductorsAt;
+    private volatile Optional<Tied> lastTied = Optional.empty();
     private final Map<Set<Terminal>, List<Component>> parts = new HashMap<>();
 
     private Design(Assembly assembly, double ambientC) {
@@ -163,10 +164,42 @@ public final class Design {
 
     /** What a good unit reads between two terminals in a state, with groups of terminals tied together. */
     public Path path(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
-        return ties.isEmpty()
-                ? network(state).between(a, b)
-                : Network.of(links(state, ties)).between(a, b);
+        if (ties.isEmpty()) {
+            return network(state).between(a, b);
+        }
+        return hangTogether(a, b, state, ties) ? tied(state, ties).between(a, b) : new Path.Open();
     }
+
+    /** Whether ties lead from the cluster of one terminal to that of the other: far cheaper to ask than to solve. */
+    private boolean hangTogether(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
+        Map<Integer, Integer> number = new HashMap<>();
+        List.of(a, b).forEach(each -> number.putIfAbsent(cluster(each, state), number.size()));
+        ties.forEach(tie -> tie.forEach(each -> number.putIfAbsent(cluster(each, state), number.size())));
+        Groups groups = new Groups(number.size());
+        for (List<Terminal> tie : ties) {
+            for (Terminal each : tie) {
+                groups.join(
+                        number.getOrDefault(cluster(tie.get(0), state), 0),
+                        number.getOrDefault(cluster(each, state), 0));
+            }
+        }
+        return groups.of(number.getOrDefault(cluster(a, state), 0))
+                == groups.of(number.getOrDefault(cluster(b, state), 0));
+    }
+
+    /** The network of a setup; the last one is kept, because many touches share it. */
+    private Network tied(State state, List<List<Terminal>> ties) {
+        Optional<Tied> known = lastTied.filter(
+                each -> each.state().equals(state) && each.ties().equals(ties));
+        if (known.isPresent()) {
+            return known.get().network();
+        }
+        Network network = Network.of(links(state, ties));
+        lastTied = Optional.of(new Tied(state, ties, network));
+        return network;
+    }
+
+    private record Tied(State state, List<List<Terminal>> ties, Network network) {}
 
     /** What a good unit shows between two terminals, as a reading is judged. */
     public Expectation expectation(Terminal a, Terminal b) {
@@ -259,13 +292,6 @@ public final class Design {
         }
         number.replaceAll((terminal, own) -> groups.of(own));
         return number;
-    }
-
-    /** A way through where only an open contact lies between: the contact is at fault, not the wires. */
-    boolean isContactStuck(Observation observation) {
-        return observation.expectation() instanceof Expectation.Apart
-                && partsBetween(observation.a(), observation.b()).stream()
-                        .anyMatch(part -> part.kind().isContact());
     }
 
     /** The components that alone lie between the nets of two terminals. */

@@ -30,6 +30,7 @@ import zestymarten.core.judge.Judgement.Verdict;
 public final class Evidence {
     private final Design design;
     private final List<Observation> observations;
+    private final Set<Component> stuck;
     private final List<Partition.Joined> joined;
     private final Partition groups;
     private final Separations separations = new Separations();
@@ -38,9 +39,8 @@ public final class Evidence {
     private Evidence(Design design, List<Observation> observations) {
         this.design = design;
         this.observations = observations;
-        joined = Joins.direct(design, observations).stream()
-                .map(each -> new Partition.Joined(each.a(), each.b()))
-                .toList();
+        stuck = Joins.stuck(design, observations);
+        joined = Joins.direct(design, observations, stuck);
         groups = Partition.of(design.assembly().terminals(), joined);
         for (Observation each : observations) {
             byBlack.computeIfAbsent(each.a(), any -> new ArrayList<>()).add(each);
@@ -64,7 +64,7 @@ public final class Evidence {
         Partition whole = asTakenForWhole();
         List<Finding> findings = new ArrayList<>(Classifier.classify(design.assembly(), design.nets(), whole));
         Map<Finding, Integer> byFigure =
-                new Figures(design, groups, new AsWired(design, whole), findings).of(observations);
+                new Figures(design, groups, new AsWired(design, whole, stuck), findings, stuck).of(observations);
         byFigure.entrySet().stream().sorted(Map.Entry.comparingByValue()).forEach(each -> findings.add(each.getKey()));
         return findings.stream().map(this::explained).toList();
     }

@@ -38,16 +38,20 @@ final class Figures {
     private final Design design;
     private final Partition groups;
     private final AsWired asWired;
+    private final Set<Component> stuck;
     private final Map<Terminal, Terminal> movedTo;
     private final Map<Finding, Integer> findings = new LinkedHashMap<>();
     private final Set<Long> told = new HashSet<>();
+    private final Set<String> partsTold = new HashSet<>();
 
     /**
      * @param groups what was seen joined
      * @param asWired the unit as found
      * @param ofJoining findings of the joining
+     * @param stuck contacts that conduct where they should not
      */
-    Figures(Design design, Partition groups, AsWired asWired, List<Finding> ofJoining) {
+    Figures(Design design, Partition groups, AsWired asWired, List<Finding> ofJoining, Set<Component> stuck) {
+        this.stuck = stuck;
         this.design = design;
         this.groups = groups;
         this.asWired = asWired;
@@ -62,10 +66,15 @@ final class Figures {
                     || each.judgement().contact() == Contact.UNSTABLE;
             boolean first = told.add(key(groups.group(each.a()), groups.group(each.b())));
             if (first || !leakOrJump) {
-                finding(each).ifPresent(finding -> findings.putIfAbsent(finding, each.number()));
+                finding(each).filter(this::isNew).ifPresent(finding -> findings.putIfAbsent(finding, each.number()));
             }
         }
         return findings;
+    }
+
+    /** One fault of a part is one finding, in however many states and at however many ends it was read. */
+    private boolean isNew(Finding finding) {
+        return !(finding instanceof Finding.PartAtFault part) || partsTold.add(part.component());
     }
 
     private static long key(int one, int other) {
@@ -95,8 +104,8 @@ final class Figures {
         if (seen.tied()) {
             return Optional.empty();
         }
-        if (design.isContactStuck(seen) && judgement.verdict() == Verdict.FAIL) {
-            return part(seen, part -> part.kind().isContact())
+        if (judgement.verdict() == Verdict.FAIL && Joins.isThrough(design, seen, stuck)) {
+            return part(seen, stuck::contains)
                     .map(part -> new Finding.PartAtFault(
                             Finding.PartFault.STATE, part.id(), seen.a(), seen.b(), judgement.reason()));
         }

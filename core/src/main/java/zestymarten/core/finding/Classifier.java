@@ -209,7 +209,7 @@ public final class Classifier {
         Set<List<String>> placed = new HashSet<>();
         for (Terminal end : net.ends()) {
             List<String> names = parts.getOrDefault(end, List.of());
-            if (end.isFrame() || holdsFrame(parts, names)) {
+            if (standsForFrame(end) || holdsFrame(parts, names)) {
                 continue;
             }
             if (names.isEmpty()) {
@@ -224,8 +224,11 @@ public final class Classifier {
         }
     }
 
-    private static boolean holdsFrame(Map<Terminal, List<String>> parts, List<String> names) {
-        return !names.isEmpty() && names.equals(parts.get(Terminal.FRAME));
+    /** Whether a remaining part of a net is joined to the frame on purpose, at whichever of its terminals. */
+    private boolean holdsFrame(Map<Terminal, List<String>> parts, List<String> names) {
+        return !names.isEmpty()
+                && parts.entrySet().stream()
+                        .anyMatch(part -> part.getValue().equals(names) && standsForFrame(part.getKey()));
     }
 
     /** Place of a piece's first conductor in the design; pieces without one come last. */

@@ -13,10 +13,12 @@ import zestymarten.core.network.Groups;
  */
 public final class Partition {
     private final Map<Terminal, Integer> number = new HashMap<>();
+    private final List<Terminal> terminals;
     private final Groups groups;
 
     private Partition(List<Terminal> terminals) {
-        terminals.forEach(terminal -> number.putIfAbsent(terminal, number.size()));
+        this.terminals = terminals.stream().distinct().toList();
+        this.terminals.forEach(terminal -> number.put(terminal, number.size()));
         groups = new Groups(number.size());
     }
 
@@ -31,8 +33,13 @@ public final class Partition {
      */
     public static Partition of(List<Terminal> terminals, Collection<Joined> joined) {
         Partition partition = new Partition(terminals);
-        joined.forEach(pair -> partition.groups.join(partition.number(pair.a()), partition.number(pair.b())));
+        joined.forEach(partition::join);
         return partition;
+    }
+
+    /** Makes one group of the groups of two terminals. */
+    public void join(Joined pair) {
+        groups.join(number(pair.a()), number(pair.b()));
     }
 
     private int number(Terminal terminal) {
@@ -46,6 +53,11 @@ public final class Partition {
     /** The group of a terminal: the same number for all that are joined to it. */
     public int group(Terminal terminal) {
         return groups.of(number(terminal));
+    }
+
+    /** The first terminal of a terminal's group, in the order in which the terminals were given. */
+    public Terminal first(Terminal terminal) {
+        return terminals.get(group(terminal));
     }
 
     public boolean joins(Terminal a, Terminal b) {

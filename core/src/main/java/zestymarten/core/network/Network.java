@@ -1,5 +1,6 @@
 package zestymarten.core.network;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,9 +30,12 @@ public final class Network {
             a[i] = number(index, links.get(i).a());
             b[i] = number(index, links.get(i).b());
         }
-        low = Resistances.of(index, a, b, ohms(links, link -> link.low().value()));
-        nominal = Resistances.of(index, a, b, ohms(links, link -> link.nominal().value()));
-        high = Resistances.of(index, a, b, ohms(links, link -> link.high().value()));
+        double[] least = ohms(links, link -> link.low().value());
+        double[] usual = ohms(links, link -> link.nominal().value());
+        double[] most = ohms(links, link -> link.high().value());
+        nominal = Resistances.of(index, a, b, usual);
+        low = Arrays.equals(least, usual) ? nominal : Resistances.of(index, a, b, least);
+        high = Arrays.equals(most, usual) ? nominal : Resistances.of(index, a, b, most);
     }
 
     private static int number(Map<Terminal, Integer> index, Terminal terminal) {

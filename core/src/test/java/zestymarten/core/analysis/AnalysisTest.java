@@ -2,26 +2,25 @@ package zestymarten.core.analysis;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
 import zestymarten.core.assembly.Assembly;
-import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.fault.Bench;
+import zestymarten.core.fault.Fault;
+import zestymarten.core.fault.FaultyUnit;
+import zestymarten.core.fault.GoodUnit;
+import zestymarten.core.fault.Probe;
 import zestymarten.core.limit.Limits;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
@@ -29,10 +28,11 @@ import zestymarten.core.meter.Meter;
 
 /** Readings of units of which the faults are known. */
 class AnalysisTest {
+    private static final double LEADS = 0.25;
     private static final Conditions CONDITIONS = new Conditions(
             20,
             new Meter("meter", 0.005, 0.01, 30, false, 20e6),
-            OptionalDouble.of(FaultyUnit.LEADS),
+            OptionalDouble.of(LEADS),
             LeadPolicy.FULL,
             false,
             Conditions.JOINED_BELOW_OHM);
@@ -77,86 +77,12 @@ class AnalysisTest {
                 .toList();
     }
 
-    /** Up to three faults of different kinds on different wires, put into the unit and told. */
-    private static List<String> sabotage(FaultyUnit unit, Assembly assembly, Random random, int faults) {
-        List<Conductor> free = new ArrayList<>(assembly.conductors());
-        free.removeIf(each -> assembly.bonded().contains(each.from()));
-        Collections.shuffle(free, random);
-        List<Terminal> empty = new ArrayList<>(assembly.emptyCavities());
-        List<String> expected = new ArrayList<>();
-        for (int i = 0; i < faults && free.size() >= 3; i++) {
-            Conductor one = free.remove(0);
-            switch (random.nextInt(7)) {
-                case 0 -> {
-                    unit.cut(one.id());
-                    expected.add(told("open", one.id()));
-                }
-                case 1 -> {
-                    unit.add(one.id(), 3 + 40 * random.nextDouble());
-                    expected.add(told("high_resistance", one.id()));
-                }
-                case 2 -> {
-                    Conductor other = free.remove(0);
-                    unit.join(one.to(), other.from(), 5 * random.nextDouble());
-                    expected.add(told("short", one.id(), other.id()));
-                }
-                case 3 -> {
-                    unit.join(one.from(), Terminal.FRAME, 5 * random.nextDouble());
-                    expected.add(told("frame_short", one.id()));
-                }
-                case 4 -> {
-                    Conductor other = free.remove(0);
-                    unit.move(one.id(), other.to()).move(other.id(), one.to());
-                    expected.add(told("crossed", one.id(), other.id()));
-                }
-                case 5 -> {
-                    Conductor second = free.remove(0);
-                    Conductor third = free.remove(0);
-                    unit.move(one.id(), second.to())
-                            .move(second.id(), third.to())
-                            .move(third.id(), one.to());
-                    expected.add(told("crossed", one.id(), second.id(), third.id()));
-                }
-                default -> {
-                    if (!empty.isEmpty()) {
-                        unit.move(one.id(), empty.remove(0));
-                        expected.add(told("misplaced", one.id()));
-                    }
-                }
-            }
-        }
-        return mergedFrameShorts(expected);
-    }
-
-    /** Wires that are joined to the frame are one point, and so one finding. */
-    private static List<String> mergedFrameShorts(List<String> expected) {
-        String kind = "frame_short [";
-        TreeSet<String> wires = expected.stream()
-                .filter(each -> each.startsWith(kind))
-                .map(each -> each.substring(kind.length(), each.length() - 1))
-                .collect(Collectors.toCollection(TreeSet::new));
-        List<String> merged = new ArrayList<>(expected);
-        merged.removeIf(each -> each.startsWith(kind));
-        if (!wires.isEmpty()) {
-            merged.add("frame_short " + wires);
-        }
-        return merged;
-    }
-
-    @ParameterizedTest
-    @ValueSource(ints = {4, 7, 12, 25})
-    void findsExactlyTheFaultsOfRandomUnits(int wires) {
-        Random random = new Random(wires);
-        for (int i = 0; i < 150; i++) {
-            Set<Terminal> bonded = random.nextInt(3) == 0 ? Set.of(Terminal.of("J1." + wires)) : Set.of();
-            Assembly assembly = cable(wires, wires + random.nextInt(3), bonded);
-            FaultyUnit unit = new FaultyUnit(assembly);
-            List<String> expected = sabotage(unit, assembly, random, random.nextInt(4));
-            Analysis analysis = analysis(assembly, unit.readings());
-            assertThat(told(analysis)).as("unit %s: %s", i, expected).containsExactlyInAnyOrderElementsOf(expected);
-            assertThat(analysis.standing())
-                    .isEqualTo(expected.isEmpty() ? Analysis.Standing.PASS : Analysis.Standing.FAIL);
-        }
+    /** All pairs of a unit with a fault, read once. */
+    private static Analysis withFault(Assembly assembly, Fault... faults) {
+        Design design = Design.of(assembly, 20);
+        FaultyUnit unit = FaultyUnit.of(GoodUnit.nominal(design), List.of(faults));
+        Probe probe = new Probe(unit, CONDITIONS, new Random(1), 0);
+        return Analysis.of(design, CONDITIONS, Bench.everyPair(design, CONDITIONS, probe));
     }
 
     @Test
@@ -165,23 +91,16 @@ class AnalysisTest {
                         + "Right,S1,J3.1,5,0.5\n")
                 .assembly("Spliced", Kind.HARNESS, "", Map.of());
         for (String leg : List.of("In", "Left", "Right")) {
-            assertThat(told(analysis(
-                            spliced, new FaultyUnit(spliced).add(leg, 2).readings())))
-                    .containsExactly(told("high_resistance", leg));
+            assertThat(told(withFault(spliced, new Fault.High(leg, 2)))).containsExactly(told("high_resistance", leg));
         }
-        assertThat(analysis(spliced, new FaultyUnit(spliced).readings()).standing())
-                .isEqualTo(Analysis.Standing.PASS);
+        assertThat(withFault(spliced).standing()).isEqualTo(Analysis.Standing.PASS);
     }
 
     @Test
     void oneLeakIsOneFindingAtHoweverManyEndsItIsRead() {
         Assembly cable = cable(3, 3, Set.of());
-        Analysis analysis = analysis(
-                cable,
-                new FaultyUnit(cable)
-                        .join(Terminal.of("J1.1"), Terminal.of("J1.2"), 47_000)
-                        .readings());
-        assertThat(told(analysis)).containsExactly(told("leak", "W1", "W2"));
+        Fault leak = new Fault.Shorted(Terminal.of("J1.1"), Terminal.of("J1.2"), 47_000);
+        assertThat(told(withFault(cable, leak))).containsExactly(told("leak", "W1", "W2"));
     }
 
     private static Reading tied(String a, String b, String typed, String... tie) {
@@ -267,7 +186,7 @@ class AnalysisTest {
                     .map(each -> free(
                             each.from().name(),
                             each.to().name(),
-                            Double.toString(limits.link(each).nominal().value() * share + FaultyUnit.LEADS)))
+                            Double.toString(limits.link(each).nominal().value() * share + LEADS)))
                     .toList();
             assertThat(analysis(cable, readings).findings()).hasSize(share == 1 ? 0 : 10_000);
         }

@@ -1,0 +1,111 @@
+package zestymarten.core.fault;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.network.Change;
+import zestymarten.core.network.WhatIf;
+
+/**
+ * A unit with faults: the network of a good one with the edges changed that the faults name. Safe to share. Cost: a
+ * reading costs the square of the number of faults, not the size of the unit, see {@link WhatIf}.
+ */
+public final class FaultyUnit {
+    private static final double BYPASS = 0.01;
+
+    private final GoodUnit good;
+    private final List<Fault> faults;
+    private final Map<State, List<Change>> changes = new ConcurrentHashMap<>();
+
+    private FaultyUnit(GoodUnit good, List<Fault> faults) {
+        this.good = good;
+        this.faults = List.copyOf(faults);
+    }
+
+    /**
+     * A unit with faults.
+     *
+     * @param faults no two of the same conductor or component, but for shorts
+     */
+    public static FaultyUnit of(GoodUnit good, List<Fault> faults) {
+        return new FaultyUnit(good, faults);
+    }
+
+    public List<Fault> faults() {
+        return faults;
+    }
+
+    /** What an ideal ohmmeter reads; empty where there is no way through. */
+    public OptionalDouble ohms(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
+        List<Change> changed = changes.computeIfAbsent(
+                state,
+                any -> faults.stream().flatMap(fault -> changes(fault, state)).toList());
+        return changed.isEmpty()
+                ? good.network(state, ties).nominal(a, b)
+                : WhatIf.of(good.network(state, ties), changed).between(a, b);
+    }
+
+    private Stream<Change> changes(Fault fault, State state) {
+        return fault.fold(new Fault.Cases<>(
+                open -> removed(open.conductor()),
+                high -> altered(high),
+                shorted -> Stream.of(new Change.Added(shorted.a(), shorted.b(), shorted.ohm())),
+                this::moved,
+                unbonded -> Stream.of(new Change.Removed(unbonded.terminal(), Terminal.FRAME, good.bondOhm())),
+                open -> partOpen(open.component(), state),
+                shorted -> partShort(shorted.component()),
+                value -> partValue(value, state),
+                stuck -> partStuck(stuck, state)));
+    }
+
+    private Stream<Change> removed(String conductor) {
+        Conductor wire = good.design().conductor(conductor);
+        return Stream.of(new Change.Removed(wire.from(), wire.to(), good.ohm(wire)));
+    }
+
+    private Stream<Change> altered(Fault.High high) {
+        Conductor wire = good.design().conductor(high.conductor());
+        double ohm = good.ohm(wire);
+        return Stream.of(new Change.Altered(wire.from(), wire.to(), ohm, ohm + high.ohm()));
+    }
+
+    private Stream<Change> moved(Fault.Moved moved) {
+        List<Change> changed = new ArrayList<>();
+        moved.cavities().forEach((id, cavity) -> {
+            Conductor wire = good.design().conductor(id);
+            changed.add(new Change.Removed(wire.from(), wire.to(), good.ohm(wire)));
+            changed.add(new Change.Added(wire.from(), cavity, good.ohm(wire)));
+        });
+        return changed.stream();
+    }
+
+    private Stream<Change> partOpen(String component, State state) {
+        return good.part(component).stream()
+                .filter(part -> part.conductsIn(state))
+                .map(part -> new Change.Removed(part.a(), part.b(), good.ohm(part)));
+    }
+
+    private Stream<Change> partShort(String component) {
+        return good.part(component).stream().map(part -> new Change.Added(part.a(), part.b(), BYPASS));
+    }
+
+    private Stream<Change> partValue(Fault.PartValue value, State state) {
+        return good.part(value.component()).stream()
+                .filter(part -> part.conductsIn(state))
+                .map(part -> new Change.Altered(part.a(), part.b(), good.ohm(part), good.ohm(part) * value.times()));
+    }
+
+    private Stream<Change> partStuck(Fault.PartStuck stuck, State state) {
+        return good.part(stuck.component()).stream()
+                .filter(part -> part.conductsIn(state) != stuck.closed())
+                .map(part -> stuck.closed()
+                        ? new Change.Added(part.a(), part.b(), good.ohm(part))
+                        : new Change.Removed(part.a(), part.b(), good.ohm(part)));
+    }
+}

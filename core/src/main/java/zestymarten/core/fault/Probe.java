@@ -1,0 +1,58 @@
+package zestymarten.core.fault;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.random.RandomGenerator;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.meter.Conditions;
+
+/**
+ * A technician's two probes on a unit: what is typed from the meter's display, with the meter's error, the leads, and now
+ * and then a touch that does not make contact.
+ */
+public final class Probe {
+    private static final int SHOWN_FIGURES = 4;
+
+    private final FaultyUnit unit;
+    private final Conditions conditions;
+    private final RandomGenerator random;
+    private final double badTouch;
+
+    /**
+     * @param conditions the meter, and the ohms of its leads
+     * @param badTouch chance that a touch reads open although there is a way through, 0 to 1
+     */
+    public Probe(FaultyUnit unit, Conditions conditions, RandomGenerator random, double badTouch) {
+        if (!(badTouch >= 0 && badTouch <= 1)) {
+            throw new IllegalArgumentException("The chance of a bad touch (" + badTouch + ") must be from 0 to 1.");
+        }
+        this.unit = unit;
+        this.conditions = conditions;
+        this.random = random;
+        this.badTouch = badTouch;
+    }
+
+    /** What the meter shows, as it is typed. */
+    public String shows(Terminal black, Terminal red, State state, List<List<Terminal>> ties) {
+        OptionalDouble ohms = unit.ohms(black, red, state, ties);
+        if (ohms.isEmpty() || random.nextDouble() < badTouch) {
+            return "OL";
+        }
+        double error = conditions.meter().accuracy() * (2 * random.nextDouble() - 1);
+        double read = ohms.getAsDouble() * (1 + error) + conditions.leadsOhm().orElse(0);
+        return read > conditions.meter().topOhm() ? "OL" : typed(read);
+    }
+
+    /** Rounded to the meter's resolution on its lowest range, to four figures on the others. */
+    private String typed(double ohm) {
+        double step = Math.max(
+                conditions.meter().resolutionOhm(), Math.pow(10, Math.floor(Math.log10(ohm)) - SHOWN_FIGURES + 1));
+        int decimals = Math.max(0, (int) Math.ceil(-Math.log10(step) - 1e-9));
+        return BigDecimal.valueOf(Math.round(ohm / step) * step)
+                .setScale(decimals, RoundingMode.HALF_UP)
+                .toPlainString();
+    }
+}

@@ -1,0 +1,139 @@
+package zestymarten.core.fault;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.TreeSet;
+import zestymarten.core.analysis.Analysis;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.Reading;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.finding.Partition;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.network.Net;
+
+/**
+ * Tests a unit completely, as a patient technician would: every net end to end, an open one twice; every part in each
+ * state; then each piece against all later ones tied together, and one by one where that reads a way through.
+ */
+public final class Bench {
+    /** More than this is no bad joint but may be a way through a part: both ends are pieces of their own. */
+    private static final double BAD_JOINT = 46;
+
+    private final Design design;
+    private final Conditions conditions;
+    private final Probe probe;
+    private final List<Reading> readings = new ArrayList<>();
+    private final List<Partition.Joined> joined = new ArrayList<>();
+
+    private Bench(Design design, Conditions conditions, Probe probe) {
+        this.design = design;
+        this.conditions = conditions;
+        this.probe = probe;
+    }
+
+    /** Every reading of a complete test. */
+    public static List<Reading> readings(Design design, Conditions conditions, Probe probe) {
+        Bench bench = new Bench(design, conditions, probe);
+        bench.ends();
+        bench.parts();
+        bench.pieces();
+        return List.copyOf(bench.readings);
+    }
+
+    /** Every pair of probe points, read once, in the first state and with free ends. */
+    public static List<Reading> everyPair(Design design, Conditions conditions, Probe probe) {
+        Bench bench = new Bench(design, conditions, probe);
+        List<Terminal> points = design.assembly().terminals().stream()
+                .filter(each -> each.isPin() || each.isFrame())
+                .toList();
+        for (int i = 0; i < points.size(); i++) {
+            for (int j = i + 1; j < points.size(); j++) {
+                bench.touch(points.get(i), points.get(j), bench.rest(), List.of(), 0);
+            }
+        }
+        return List.copyOf(bench.readings);
+    }
+
+    /** What findings name, as {@link RandomHarness#told} tells it. */
+    public static List<String> told(Analysis analysis) {
+        return analysis.findings().stream()
+                .map(each -> told(each.finding()))
+                .sorted()
+                .toList();
+    }
+
+    private static String told(Finding finding) {
+        Collection<String> names =
+                finding instanceof Finding.PartAtFault part ? List.of(part.component()) : finding.conductors();
+        return finding.kind() + " " + new TreeSet<>(names);
+    }
+
+    private State rest() {
+        return design.assembly().states().get(0);
+    }
+
+    private boolean touch(Terminal a, Terminal b, State state, List<List<Terminal>> ties, double below) {
+        String typed = probe.shows(a, b, state, ties);
+        readings.add(new Reading(a, b, typed, state, ties, OptionalDouble.empty()));
+        return !typed.equals("OL")
+                && Double.parseDouble(typed) - conditions.leadsOhm().orElse(0) < below;
+    }
+
+    private void ends() {
+        for (Net net : design.nets().all()) {
+            for (Terminal far : net.ends().subList(1, net.ends().size())) {
+                twice(net.ends().get(0), far);
+            }
+        }
+        design.assembly().bonded().forEach(each -> twice(each, Terminal.FRAME));
+    }
+
+    private void twice(Terminal a, Terminal b) {
+        boolean through = touch(a, b, rest(), List.of(), BAD_JOINT);
+        if (!through) {
+            through = touch(a, b, rest(), List.of(), BAD_JOINT);
+        }
+        if (through) {
+            joined.add(new Partition.Joined(a, b));
+        }
+    }
+
+    private void parts() {
+        for (State state : design.assembly().states()) {
+            for (Component part : design.assembly().components()) {
+                if (!touch(part.a(), part.b(), state, List.of(), BAD_JOINT)) {
+                    touch(part.a(), part.b(), state, List.of(), BAD_JOINT);
+                }
+            }
+        }
+    }
+
+    private void pieces() {
+        Partition groups = Partition.of(design.assembly().terminals(), joined);
+        Map<Integer, Terminal> pieces = new LinkedHashMap<>();
+        for (Terminal each : design.assembly().terminals()) {
+            if (each.isPin() || each.isFrame()) {
+                pieces.putIfAbsent(groups.group(each), each);
+            }
+        }
+        List<Terminal> left = new ArrayList<>(pieces.values());
+        while (left.size() > 1) {
+            Terminal one = left.remove(0);
+            if (touch(
+                    one,
+                    left.get(0),
+                    rest(),
+                    left.size() < 2 ? List.of() : List.of(List.copyOf(left)),
+                    conditions.joinedBelowOhm())) {
+                left.forEach(other -> touch(one, other, rest(), List.of(), conditions.joinedBelowOhm()));
+            }
+        }
+    }
+}

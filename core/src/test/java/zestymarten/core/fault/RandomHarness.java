@@ -1,0 +1,269 @@
+package zestymarten.core.fault;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Face;
+import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.Metal;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.StrandClass;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.network.Net;
+import zestymarten.core.network.Path;
+
+/**
+ * Made-up harnesses and made-up faults in them, told as a finding would tell them. Two connectors; most wires run straight
+ * through, some legs meet in a splice, some nets are joined by a fuse, a resistor or a switch.
+ */
+public final class RandomHarness {
+
+    private final Random random;
+    private final Assembly assembly;
+    private final Design design;
+    private final List<Fault> faults = new ArrayList<>();
+    private final List<String> told = new ArrayList<>();
+    private final Set<String> toFrame = new TreeSet<>();
+
+    private RandomHarness(Random random, Assembly assembly) {
+        this.random = random;
+        this.assembly = assembly;
+        design = Design.of(assembly, 20);
+    }
+
+    /** A straight cable of so many wires, with one or two empty cavities. */
+    public static RandomHarness cable(Random random, int wires) {
+        return new RandomHarness(random, made(random, wires, false));
+    }
+
+    /** A harness of so many conductors, with splices, components and a bonded wire. */
+    public static RandomHarness harness(Random random, int wires) {
+        return new RandomHarness(random, made(random, wires, true));
+    }
+
+    private static Assembly made(Random random, int wires, boolean rich) {
+        List<Conductor> conductors = new ArrayList<>();
+        List<Component> components = new ArrayList<>();
+        int near = 0;
+        int far = 0;
+        while (conductors.size() < wires) {
+            boolean splice = rich && conductors.size() + 3 <= wires && random.nextInt(6) == 0;
+            String id = "W" + (conductors.size() + 1);
+            if (splice) {
+                Terminal joint = Terminal.of("S" + conductors.size());
+                conductors.add(wire(random, id, Terminal.of("J1." + ++near), joint));
+                for (int leg = 0; leg < 2; leg++) {
+                    conductors.add(wire(random, "W" + (conductors.size() + 1), joint, Terminal.of("J2." + ++far)));
+                }
+            } else {
+                conductors.add(wire(random, id, Terminal.of("J1." + ++near), Terminal.of("J2." + ++far)));
+            }
+        }
+        List<State> states = List.of();
+        if (rich) {
+            for (int i = 0; i + 1 < near && components.size() < wires / 8; i += 5) {
+                components.add(part(random, components.size(), i + 1, i + 2));
+            }
+            states = List.of(
+                    State.REST,
+                    new State(
+                            "held",
+                            Set.copyOf(components.stream()
+                                    .filter(each -> each.kind().isContact())
+                                    .map(Component::id)
+                                    .toList())));
+        }
+        Set<Terminal> bonded = rich && random.nextBoolean() ? Set.of(Terminal.of("J1." + near)) : Set.of();
+        return new Assembly(
+                "Made up",
+                Kind.HARNESS,
+                "",
+                List.of(connector("J1", near), connector("J2", far + 1 + random.nextInt(2))),
+                List.of(),
+                conductors,
+                components,
+                states,
+                bonded);
+    }
+
+    private static Connector connector(String id, int pins) {
+        List<String> names = new ArrayList<>();
+        for (int i = 1; i <= pins; i++) {
+            names.add(Integer.toString(i));
+        }
+        return new Connector(id, "", Face.line(pins), names);
+    }
+
+    private static Conductor wire(Random random, String id, Terminal from, Terminal to) {
+        return new Conductor(
+                id,
+                from,
+                to,
+                Optional.empty(),
+                Optional.of("function of " + id),
+                OptionalDouble.of(8 + 20 * random.nextDouble()),
+                OptionalDouble.of(0.5),
+                Metal.COPPER,
+                StrandClass.FIVE,
+                Optional.empty(),
+                OptionalDouble.of(1),
+                false,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.empty());
+    }
+
+    private static Component part(Random random, int number, int a, int b) {
+        Component.Kind kind = List.of(Component.Kind.FUSE, Component.Kind.RESISTOR, Component.Kind.SWITCH)
+                .get(random.nextInt(3));
+        boolean resistor = kind == Component.Kind.RESISTOR;
+        return new Component(
+                kind.code().charAt(0) + "P" + number,
+                kind,
+                Terminal.of("J1." + a),
+                Terminal.of("J1." + b),
+                resistor ? OptionalDouble.empty() : OptionalDouble.of(0.2),
+                resistor ? OptionalDouble.of(50 + 400 * random.nextDouble()) : OptionalDouble.empty(),
+                resistor ? OptionalDouble.of(0.05) : OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+    }
+
+    public Assembly assembly() {
+        return assembly;
+    }
+
+    public Design design() {
+        return design;
+    }
+
+    public List<Fault> faults() {
+        return List.copyOf(faults);
+    }
+
+    /** The faults as findings tell them: kind and names. */
+    public List<String> told() {
+        List<String> all = new ArrayList<>(told);
+        if (!toFrame.isEmpty()) {
+            all.add("frame_short " + toFrame);
+        }
+        return all;
+    }
+
+    /** The unit with its faults; every wire a few percent off its nominal ohms. */
+    public FaultyUnit unit() {
+        return FaultyUnit.of(GoodUnit.spread(design, any -> 1 + 0.06 * (random.nextDouble() - 0.5)), faults);
+    }
+
+    /** Puts so many faults into it, each on nets of its own and not next to one another by a component. */
+    public RandomHarness sabotage(int count) {
+        List<Net> free = new ArrayList<>(design.nets().all());
+        free.removeIf(Net::touchesFrame);
+        Collections.shuffle(free, random);
+        List<Terminal> empty = new ArrayList<>(assembly.emptyCavities());
+        for (int i = 0; i < count && free.size() >= 3; i++) {
+            one(free, empty);
+        }
+        return this;
+    }
+
+    private void one(List<Net> free, List<Terminal> empty) {
+        Net net = free.remove(0);
+        Conductor wire = net.conductors().get(random.nextInt(net.conductors().size()));
+        switch (random.nextInt(assembly.components().isEmpty() ? 6 : 7)) {
+            case 0 -> add(new Fault.Open(wire.id()), "open", wire.id());
+            case 1 -> add(new Fault.High(wire.id(), 3 + 40 * random.nextDouble()), "high_resistance", wire.id());
+            case 2 -> shorted(net, free);
+            case 3 -> {
+                faults.add(new Fault.Shorted(net.ends().get(0), Terminal.FRAME, 3 * random.nextDouble()));
+                net.conductors().forEach(each -> toFrame.add(each.id()));
+            }
+            case 4 -> crossed(free, net);
+            case 5 -> {
+                if (net.isTwoEnded() && !empty.isEmpty()) {
+                    Conductor only = net.conductors().get(0);
+                    add(new Fault.Moved(Map.of(only.id(), empty.remove(0))), "misplaced", only.id());
+                }
+            }
+            default -> part(free);
+        }
+    }
+
+    private void add(Fault fault, String kind, String... names) {
+        faults.add(fault);
+        told.add(kind + " " + new TreeSet<>(List.of(names)));
+    }
+
+    /** Nets that hang together by components are left out: a short beside a component reads like the component's own. */
+    private void shorted(Net net, List<Net> free) {
+        Optional<Net> partner =
+                free.stream().filter(each -> !hangTogether(net, each)).reduce((first, last) -> last);
+        if (partner.isEmpty()) {
+            return;
+        }
+        Net other = partner.get();
+        free.remove(other);
+        faults.add(new Fault.Shorted(net.ends().get(0), other.ends().get(0), 3 * random.nextDouble()));
+        Set<String> names = new TreeSet<>();
+        net.conductors().forEach(each -> names.add(each.id()));
+        other.conductors().forEach(each -> names.add(each.id()));
+        told.add("short " + names);
+    }
+
+    /** Whether a fuse lies between two nets: its few milliohms are all that tells their crossing from none. */
+    private boolean isBridgedByLittle(Net one, Net other) {
+        return design.path(one.ends().get(0), other.ends().get(0)) instanceof Path.Ohmic way
+                && way.nominal().value() < 5;
+    }
+
+    private boolean hangTogether(Net one, Net other) {
+        State held = assembly.states().get(assembly.states().size() - 1);
+        return design.path(one.ends().get(0), other.ends().get(0), held, List.of()) instanceof Path.Ohmic;
+    }
+
+    private void crossed(List<Net> free, Net net) {
+        Optional<Net> other = free.stream()
+                .filter(each -> each.isTwoEnded() && !isBridgedByLittle(net, each))
+                .findFirst();
+        if (!net.isTwoEnded() || other.isEmpty()) {
+            return;
+        }
+        free.remove(other.get());
+        Conductor one = net.conductors().get(0);
+        Conductor two = other.get().conductors().get(0);
+        add(new Fault.Moved(Map.of(one.id(), two.to(), two.id(), one.to())), "crossed", one.id(), two.id());
+    }
+
+    /** A component open, or a contact stuck, between nets that have no other fault. */
+    private void part(List<Net> free) {
+        for (Component part : assembly.components()) {
+            List<Net> nets = free.stream()
+                    .filter(net -> net.ends().contains(part.a()) || net.ends().contains(part.b()))
+                    .toList();
+            boolean named = told.stream().anyMatch(each -> each.contains(part.id()));
+            if (nets.size() == 2 && !named) {
+                free.removeAll(nets);
+                if (part.kind().isContact()) {
+                    add(new Fault.PartStuck(part.id(), random.nextBoolean()), "component_state", part.id());
+                } else if (part.kind() == Component.Kind.RESISTOR && random.nextBoolean()) {
+                    add(new Fault.PartValue(part.id(), 1.5), "component_value", part.id());
+                } else {
+                    add(new Fault.PartOpen(part.id()), "component_open", part.id());
+                }
+                return;
+            }
+        }
+    }
+}
