@@ -283,6 +283,19 @@ public final class Design {
         return clusters.computeIfAbsent(state.id(), any -> clusters(state)).getOrDefault(terminal, -1);
     }
 
+    /** The ends of parts that hang together with a terminal in a state; none where no part does. */
+    public List<Terminal> besides(Terminal terminal, State state) {
+        if (assembly.components().isEmpty()) {
+            return List.of();
+        }
+        int own = cluster(terminal, state);
+        return assembly.components().stream()
+                .flatMap(part -> Stream.of(part.a(), part.b()))
+                .filter(end -> cluster(end, state) == own)
+                .distinct()
+                .toList();
+    }
+
     private Map<Terminal, Integer> clusters(State state) {
         Map<Terminal, Integer> number = new HashMap<>();
         assembly.terminals().forEach(terminal -> number.put(terminal, number.size()));

@@ -19,6 +19,9 @@ public sealed interface Fault {
         }
     }
 
+    /** A broken core whose ends still touch: as good when they do, open when they do not. */
+    record Intermittent(String conductor) implements Fault {}
+
     /** Two terminals that should be apart are joined through so many ohms; the frame may be one of them. */
     record Shorted(Terminal a, Terminal b, double ohm) implements Fault {
         public Shorted {
@@ -62,6 +65,7 @@ public sealed interface Fault {
     record Cases<T>(
             Function<Open, T> open,
             Function<High, T> high,
+            Function<Intermittent, T> intermittent,
             Function<Shorted, T> shorted,
             Function<Moved, T> moved,
             Function<Unbonded, T> unbonded,
@@ -70,7 +74,7 @@ public sealed interface Fault {
             Function<PartValue, T> partValue,
             Function<PartStuck, T> partStuck) {
         public Cases {
-            List.of(open, high, shorted, moved, unbonded, partOpen, partShort, partValue, partStuck)
+            List.of(open, high, intermittent, shorted, moved, unbonded, partOpen, partShort, partValue, partStuck)
                     .forEach(Objects::requireNonNull);
         }
     }
@@ -81,6 +85,8 @@ public sealed interface Fault {
             return cases.open().apply(open);
         } else if (this instanceof High high) {
             return cases.high().apply(high);
+        } else if (this instanceof Intermittent intermittent) {
+            return cases.intermittent().apply(intermittent);
         } else if (this instanceof Shorted shorted) {
             return cases.shorted().apply(shorted);
         } else if (this instanceof Moved moved) {

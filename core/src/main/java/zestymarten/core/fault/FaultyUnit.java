@@ -2,9 +2,7 @@ package zestymarten.core.fault;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.State;
@@ -21,7 +19,6 @@ public final class FaultyUnit {
 
     private final GoodUnit good;
     private final List<Fault> faults;
-    private final Map<State, List<Change>> changes = new ConcurrentHashMap<>();
 
     private FaultyUnit(GoodUnit good, List<Fault> faults) {
         this.good = good;
@@ -41,11 +38,15 @@ public final class FaultyUnit {
         return faults;
     }
 
+    /** The same piece with other faults. */
+    public FaultyUnit with(List<Fault> others) {
+        return new FaultyUnit(good, others);
+    }
+
     /** What an ideal ohmmeter reads; empty where there is no way through. */
     public OptionalDouble ohms(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
-        List<Change> changed = changes.computeIfAbsent(
-                state,
-                any -> faults.stream().flatMap(fault -> changes(fault, state)).toList());
+        List<Change> changed =
+                faults.stream().flatMap(fault -> changes(fault, state)).toList();
         return changed.isEmpty()
                 ? good.network(state, ties).nominal(a, b)
                 : WhatIf.of(good.network(state, ties), changed).between(a, b);
@@ -55,6 +56,7 @@ public final class FaultyUnit {
         return fault.fold(new Fault.Cases<>(
                 open -> removed(open.conductor()),
                 high -> altered(high),
+                touching -> Stream.of(),
                 shorted -> Stream.of(new Change.Added(shorted.a(), shorted.b(), shorted.ohm())),
                 this::moved,
                 unbonded -> Stream.of(new Change.Removed(unbonded.terminal(), Terminal.FRAME, good.bondOhm())),

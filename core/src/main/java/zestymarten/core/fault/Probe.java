@@ -15,6 +15,7 @@ import zestymarten.core.meter.Conditions;
  */
 public final class Probe {
     private static final int SHOWN_FIGURES = 4;
+    private static final double APART = 0.3;
 
     private final FaultyUnit unit;
     private final Conditions conditions;
@@ -37,13 +38,24 @@ public final class Probe {
 
     /** What the meter shows, as it is typed. */
     public String shows(Terminal black, Terminal red, State state, List<List<Terminal>> ties) {
-        OptionalDouble ohms = unit.ohms(black, red, state, ties);
+        OptionalDouble ohms = asTouched().ohms(black, red, state, ties);
         if (ohms.isEmpty() || random.nextDouble() < badTouch) {
             return "OL";
         }
         double error = conditions.meter().accuracy() * (2 * random.nextDouble() - 1);
         double read = ohms.getAsDouble() * (1 + error) + conditions.leadsOhm().orElse(0);
         return read > conditions.meter().topOhm() ? "OL" : typed(read);
+    }
+
+    /** The unit as it is at this moment: a broken core whose ends touch mostly does so, but not at every touch. */
+    private FaultyUnit asTouched() {
+        return unit.faults().stream().noneMatch(fault -> fault instanceof Fault.Intermittent)
+                ? unit
+                : unit.with(unit.faults().stream()
+                        .map(fault -> fault instanceof Fault.Intermittent broken && random.nextDouble() < APART
+                                ? new Fault.Open(broken.conductor())
+                                : fault)
+                        .toList());
     }
 
     /** Rounded to the meter's resolution on its lowest range, to four figures on the others. */

@@ -1,0 +1,62 @@
+package zestymarten.core.diagnosis;
+
+/**
+ * How likely faults are before anything was read. Each figure is the expected number of faults of that kind in a unit of
+ * which a person says that something is wrong with it, for one wire, connector or part; the shares of pairs are spread
+ * evenly over the pairs a wire is part of. All from 0 to below 1.
+ *
+ * @param open a wire broken or not seated
+ * @param high ohms in a wire's terminations
+ * @param shorted a wire joined to another
+ * @param toFrame a wire joined to the frame
+ * @param crossed a wire's far end changed places with another
+ * @param misplaced a far end in an empty cavity
+ * @param connector a whole connector mirrored, or shifted by one
+ * @param part a component open, bypassed or off
+ * @param flexing how many times likelier faults of a wire in a flexing, wet or hot zone are; at least 1
+ * @param faultless the odds that nothing is wrong at all
+ */
+public record Priors(
+        double open,
+        double high,
+        double shorted,
+        double toFrame,
+        double crossed,
+        double misplaced,
+        double connector,
+        double part,
+        double flexing,
+        double faultless) {
+    public Priors {
+        for (double each : new double[] {open, high, shorted, toFrame, crossed, misplaced, connector, part}) {
+            if (!(each >= 0 && each < 1)) {
+                throw new IllegalArgumentException("A prior (" + each + ") must be from 0 to below 1.");
+            }
+        }
+        if (!(flexing >= 1 && flexing < 1000 && faultless >= 0)) {
+            throw new IllegalArgumentException("The weight of flexing zones (" + flexing
+                    + ") must be from 1 to 1000, the odds of no fault (" + faultless + ") not negative.");
+        }
+    }
+
+    /** Rough figures of the trade, until a workshop has its own: terminations above all, whole connectors rarely. */
+    public static Priors usual() {
+        return new Priors(0.012, 0.008, 0.004, 0.003, 0.005, 0.002, 0.003, 0.015, 3, 1);
+    }
+
+    /** The same for a unit of so many wires that was made, not used: as many faults are expected whatever its size. */
+    public Priors forSize(int wires) {
+        double share = Math.min(1, 40.0 / Math.max(1, wires));
+        return new Priors(
+                open * share,
+                high * share,
+                shorted * share,
+                toFrame * share,
+                crossed * share,
+                misplaced * share,
+                connector,
+                part,
+                flexing,
+                faultless);
+    }
+}
