@@ -30,6 +30,7 @@ import zestymarten.core.quantity.Understood;
  */
 final class Chooser {
     private static final int LIKELY_SETS = 8;
+    private static final double LIKELY = 0.02;
     private static final int LIKELY_PAIRS = 30;
     private static final int MOST_CROSSWISE = 14;
     private static final int OPEN = -1;
@@ -182,14 +183,17 @@ final class Chooser {
 
     private String why(Option option) {
         boolean through = good(option).isPresent();
+        Set<Atom> atoms =
+                new HashSet<>(meeting.atoms(option.black(), option.red(), option.state(), option.ties(), through));
         String met = ordered.stream()
                 .limit(LIKELY_SETS)
-                .filter(set -> !set.atoms().isEmpty() && posterior.getOrDefault(set, 0.0) > 0.02)
-                .map(set -> Told.of(set.atoms(), design))
+                .filter(set -> posterior.getOrDefault(set, 0.0) > LIKELY)
+                .flatMap(set -> set.atoms().stream())
+                .filter(atoms::contains)
                 .findFirst()
-                .map(text -> "asks whether " + Character.toLowerCase(text.charAt(0)) + text.substring(1))
+                .map(atom -> "asks whether " + Told.of(atom, design))
                 .orElse("");
-        return through ? "not read yet" + (met.isEmpty() ? "" : ", and " + met) : "tells a way through from none";
+        return !met.isEmpty() ? met : through ? "reads what nobody has read yet" : "tells a way through from none";
     }
 
     private OptionalDouble good(Option option) {

@@ -30,6 +30,9 @@ import zestymarten.core.quantity.Understood;
  * about n predictions a reading; see {@link Atoms} for how many faults there are.
  */
 public final class Diagnosis {
+    /** Beyond so many nets only those under suspicion are paired, and the cost of a diagnosis is seldom worth it. */
+    public static final int MOST_NETS = Atoms.ALL_PAIRS;
+
     private static final int MOST_FAULTS = 4;
     private static final int KEPT_SETS = 6;
     private static final int KEPT_ATOMS = 20;

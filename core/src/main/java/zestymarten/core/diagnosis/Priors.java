@@ -41,7 +41,7 @@ public record Priors(
 
     /** Rough figures of the trade, until a workshop has its own: terminations above all, whole connectors rarely. */
     public static Priors usual() {
-        return new Priors(0.012, 0.008, 0.004, 0.003, 0.005, 0.002, 0.003, 0.015, 3, 1);
+        return new Priors(0.012, 0.008, 0.004, 0.003, 0.005, 0.002, 0.001, 0.015, 3, 1);
     }
 
     /** The same for a unit of so many wires that was made, not used: as many faults are expected whatever its size. */

@@ -230,6 +230,11 @@ public sealed interface Finding {
         }
     }
 
+    /** What would be mended: the conductors, or the component. */
+    default List<String> named() {
+        return this instanceof PartAtFault part ? List.of(part.component()) : conductors();
+    }
+
     /** The resistance that was read where the finding is, if it is one of a figure. */
     default Optional<Ohms> ohms() {
         if (this instanceof HighResistance high) {
@@ -248,6 +253,11 @@ public sealed interface Finding {
                 || this instanceof Misplaced
                 || this instanceof Mirrored
                 || this instanceof Shifted;
+    }
+
+    /** Whether it follows from where ways through are missing, so that another fault may explain partial evidence too. */
+    default boolean isInferred() {
+        return this instanceof Open || moves();
     }
 
     /** One answer for each kind. */

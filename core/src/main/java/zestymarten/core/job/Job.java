@@ -16,6 +16,13 @@ import zestymarten.core.analysis.Evidence;
 import zestymarten.core.analysis.Explained;
 import zestymarten.core.analysis.Observation;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.diagnosis.Complaint;
+import zestymarten.core.diagnosis.Costs;
+import zestymarten.core.diagnosis.Diagnosis;
+import zestymarten.core.diagnosis.NextTouch;
+import zestymarten.core.diagnosis.Priors;
+import zestymarten.core.diagnosis.Touched;
+import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.judge.Doubts;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judge;
@@ -40,6 +47,9 @@ import zestymarten.core.quantity.Understood;
  * brings its far end into the later stages. Immutable; cost linear in the entries.
  */
 public final class Job {
+    /** How many touches are weighed to find some that belong to the plan. */
+    private static final int WEIGHED = 40;
+
     private final Design design;
     private final Conditions conditions;
     private final List<Entry> entries;
@@ -340,14 +350,41 @@ public final class Job {
         return steps().filter(step -> !isDone(step)).findFirst();
     }
 
-    /** Touches that would tell whether wires that read open have changed places, not yet made. */
-    public List<Step.Touch> crosswise() {
-        return Plan.crosswise(open).stream()
-                .flatMap(touch -> pieces.between(touch.black(), touch.red()).stream())
-                .distinct()
-                .filter(touch -> !isDone(touch))
-                .toList();
+    /** What is probably wrong, from every reading that stands; empty for a unit too large to weigh every pair of its nets. */
+    public Optional<Diagnosis> diagnosis() {
+        if (design.nets().all().size() > Diagnosis.MOST_NETS) {
+            return Optional.empty();
+        }
+        List<Touched> readings = new ArrayList<>();
+        for (Entry entry : entries) {
+            if (entry.stands() && entry.step() instanceof Step.Touch touch) {
+                readings.add(new Touched(
+                        entry.sequence(),
+                        touch.black(),
+                        touch.red(),
+                        design.assembly().states().get(0),
+                        List.of(),
+                        meaning(entry)));
+            }
+        }
+        return Optional.of(
+                Diagnosis.of(GoodUnit.nominal(design), conditions, Priors.usual(), Complaint.NONE, readings));
     }
+
+    /** The touches still to make that tell most for their time, the best first. */
+    public List<BestTouch> best(Diagnosis diagnosis, int most) {
+        List<BestTouch> best = new ArrayList<>();
+        for (NextTouch next : diagnosis.next(Costs.bench(false), WEIGHED)) {
+            Optional<Step> step = touch(next.black(), next.red()).filter(each -> !isDone(each));
+            if (best.size() < most && step.isPresent() && step.get() instanceof Step.Touch touch) {
+                best.add(new BestTouch(touch, next));
+            }
+        }
+        return best;
+    }
+
+    /** A touch still to make, and what it is expected to tell. */
+    public record BestTouch(Step.Touch touch, NextTouch worth) {}
 
     /** What is wrong as far as the entries tell, in design order. */
     public List<Found> findings() {

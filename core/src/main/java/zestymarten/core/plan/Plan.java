@@ -89,19 +89,6 @@ public final class Plan {
                 .toList();
     }
 
-    /** The two ends that were open, crosswise: the touches that tell two changed places from two breaks. */
-    public static List<Step.Touch> crosswise(List<Step.Touch> open) {
-        List<Step.Touch> cross = new ArrayList<>();
-        for (Step.Touch near : open) {
-            for (Step.Touch far : open) {
-                if (!near.equals(far) && !near.black().isFrame() && !far.red().isFrame()) {
-                    cross.add(new Step.Touch(Stage.SHORTS, near.black(), far.red()));
-                }
-            }
-        }
-        return cross;
-    }
-
     /** The pieces of one run, and the touches between them. */
     public static final class Pieces {
         private final List<Terminal> pieces;

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -21,6 +22,13 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Members;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.diagnosis.Complaint;
+import zestymarten.core.diagnosis.Costs;
+import zestymarten.core.diagnosis.Diagnosis;
+import zestymarten.core.diagnosis.NextTouch;
+import zestymarten.core.diagnosis.Priors;
+import zestymarten.core.diagnosis.Touched;
+import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Partition;
 import zestymarten.core.judge.Doubts;
@@ -160,7 +168,7 @@ class AnalysisApi {
             List<JudgementOut> judgements,
             List<FindingOut> findings,
             List<PairOut> untested,
-            List<PairOut> next) {}
+            List<NextOut> next) {}
 
     /** A judged reading, with the limit that it was judged by. */
     record JudgementOut(
@@ -188,6 +196,9 @@ class AnalysisApi {
     /** Two terminals. */
     record PairOut(String a, String b) {}
 
+    /** A touch that would tell much for its time: the bits that it is expected to give, and the seconds it takes. */
+    record NextOut(String a, String b, String state, double bits, double seconds, String why) {}
+
     @PostMapping("/findings")
     Found findings(@RequestBody String body) {
         Asked asked = Asked.read(body);
@@ -195,14 +206,35 @@ class AnalysisApi {
                 AnalysisReader.readings(asked.document(), asked.design().assembly());
         asked.mustBeSound();
         Analysis analysis = Analysis.of(asked.design(), asked.conditions(), readings);
-        List<PairOut> untested =
-                analysis.untested().stream().map(AnalysisApi::pair).toList();
+        Optional<Diagnosis> diagnosis = analysis.untested().isEmpty() ? Optional.empty() : diagnosis(asked, analysis);
         return new Found(
                 analysis.standing().name().toLowerCase(Locale.ROOT),
                 analysis.judgements().stream().map(AnalysisApi::judgement).toList(),
-                analysis.findings().stream().map(AnalysisApi::finding).toList(),
-                untested,
-                untested.stream().limit(NEXT).toList());
+                analysis.findings().stream()
+                        .map(each -> finding(each, diagnosis))
+                        .toList(),
+                analysis.untested().stream().map(AnalysisApi::pair).toList(),
+                diagnosis.map(each -> each.next(Costs.bench(false), NEXT)).orElse(List.of()).stream()
+                        .map(AnalysisApi::next)
+                        .toList());
+    }
+
+    /** The diagnosis of partial evidence; empty for a unit too large to weigh every pair of its nets. */
+    private static Optional<Diagnosis> diagnosis(Asked asked, Analysis analysis) {
+        if (asked.design().nets().all().size() > Diagnosis.MOST_NETS) {
+            return Optional.empty();
+        }
+        List<Touched> touched = new ArrayList<>();
+        for (Analysis.Judged each : analysis.judgements()) {
+            touched.add(Touched.of(touched.size(), each.reading(), each.understood()));
+        }
+        return Optional.of(Diagnosis.of(
+                GoodUnit.nominal(asked.design()), asked.conditions(), Priors.usual(), Complaint.NONE, touched));
+    }
+
+    private static NextOut next(NextTouch next) {
+        return new NextOut(
+                next.black().name(), next.red().name(), next.state().id(), next.bits(), next.seconds(), next.why());
     }
 
     private static PairOut pair(Partition.Joined pair) {
@@ -225,14 +257,17 @@ class AnalysisApi {
                 judged.judgement().reason());
     }
 
-    private static FindingOut finding(Explained explained) {
+    private static FindingOut finding(Explained explained, Optional<Diagnosis> diagnosis) {
         Finding finding = explained.finding();
         return new FindingOut(
                 finding.kind(),
-                finding.conductors(),
+                finding.named(),
                 finding.terminals().stream().map(Terminal::name).toList(),
                 finding.ohms().map(ohm -> OptionalDouble.of(ohm.value())).orElse(OptionalDouble.empty()),
-                1,
+                diagnosis
+                        .filter(each -> finding.isInferred())
+                        .map(each -> each.probabilityOf(Set.copyOf(finding.named())))
+                        .orElse(1.0),
                 finding.text(),
                 explained.evidence(),
                 explained.functionsLost());

@@ -275,13 +275,16 @@ class RunViews {
     }
 
     private static List<RunView.Proposal> proposals(Job job) {
-        return job.crosswise().stream()
-                .limit(4)
-                .map(touch -> new RunView.Proposal(
-                        touch.stage().name(),
-                        touch.black().name(),
-                        touch.red().name(),
-                        touch.black() + " – " + touch.red() + ": tells a swap from two breaks"))
+        if (job.open().size() < 2) {
+            return List.of(); // one wire that reads open is what the next steps are for anyway
+        }
+        return job.diagnosis().map(diagnosis -> job.best(diagnosis, 2)).orElse(List.of()).stream()
+                .map(best -> new RunView.Proposal(
+                        best.touch().stage().name(),
+                        best.touch().black().name(),
+                        best.touch().red().name(),
+                        best.touch().black() + " – " + best.touch().red() + ": "
+                                + best.worth().why()))
                 .toList();
     }
 }

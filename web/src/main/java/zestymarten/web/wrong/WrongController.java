@@ -7,6 +7,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import zestymarten.core.diagnosis.Diagnosis;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
@@ -20,6 +21,10 @@ import zestymarten.web.run.Runs;
 /** What is wrong with a unit, as far as its run tells: each finding with its readings, and the wiring with its knots. */
 @Controller
 class WrongController {
+    private static final int SUSPECTS = 3;
+    private static final int NEXT = 2;
+    private static final double LIKELY = 0.05;
+
     private final Runs runs;
 
     WrongController(Runs runs) {
@@ -33,8 +38,11 @@ class WrongController {
     /** A reading behind a finding, on its band. */
     record EvidenceView(int sequence, String touch, String typed, String reason, Optional<BandDrawing> band) {}
 
-    /** A touch that would tell a swap from two breaks. */
-    record CrossView(String stage, String black, String red) {}
+    /** A touch still to make that would tell much for its time. */
+    record NextView(String stage, String black, String red, String why) {}
+
+    /** What may be wrong, with its share. */
+    record SuspectView(String share, String text) {}
 
     @GetMapping("/runs/{id}/wrong")
     String wrong(@PathVariable long id, Model model) {
@@ -46,21 +54,33 @@ class WrongController {
         model.addAttribute("outcome", job.outcome().word());
         model.addAttribute(
                 "findings", findings.stream().map(found -> view(job, found)).toList());
-        model.addAttribute(
-                "cross",
-                job.crosswise().stream()
-                        .limit(6)
-                        .map(touch -> new CrossView(
-                                touch.stage().name(),
-                                touch.black().name(),
-                                touch.red().name()))
-                        .toList());
+        Optional<Diagnosis> diagnosis = run.isUnderWay() && job.left() > 0 ? job.diagnosis() : Optional.empty();
+        model.addAttribute("suspects", diagnosis.map(WrongController::suspects).orElse(List.of()));
+        model.addAttribute("next", diagnosis.map(each -> next(job, each)).orElse(List.of()));
         model.addAttribute(
                 "drawing",
                 WiringDrawing.of(
                         run.revision().assembly(),
                         findings.stream().map(Found::finding).toList()));
         return "wrong/wrong";
+    }
+
+    /** What may be wrong besides nothing, where that is likelier than one in twenty. */
+    private static List<SuspectView> suspects(Diagnosis diagnosis) {
+        return diagnosis.suspects(SUSPECTS).stream()
+                .filter(each -> !each.faults().isEmpty() && each.probability() > LIKELY)
+                .map(each -> new SuspectView(Math.round(100 * each.probability()) + " %", each.text()))
+                .toList();
+    }
+
+    private static List<NextView> next(Job job, Diagnosis diagnosis) {
+        return job.best(diagnosis, NEXT).stream()
+                .map(each -> new NextView(
+                        each.touch().stage().name(),
+                        each.touch().black().name(),
+                        each.touch().red().name(),
+                        each.worth().why()))
+                .toList();
     }
 
     private static FindingView view(Job job, Found found) {

@@ -149,15 +149,26 @@ class AnalysisApiTest {
         assertThat(answer.get("verdict").asString()).isEqualTo("incomplete");
         assertThat(answer.at("/untested/0").toString()).isEqualTo("{\"a\":\"J1.1\",\"b\":\"J2.1\"}");
         assertThat(answer.get("findings")).isEmpty();
-        JsonNode whole = ask(
-                "findings",
-                readings(String.join(
-                        ",",
-                        reading("J1.2", "J2.2", "0.48"),
-                        reading("J1.1", "J2.1", "0.48"),
-                        reading("J1.1", "FRAME", "OL"),
-                        reading("J1.2", "FRAME", "OL"))));
+        assertThat(answer.at("/next/0/why").asString()).isEqualTo("reads what nobody has read yet");
+        assertThat(answer.at("/next/0/bits").asDouble()).isPositive();
+        String wires = String.join(
+                ",",
+                reading("J1.2", "J2.2", "0.48"),
+                reading("J1.1", "J2.1", "0.48"),
+                reading("J1.1", "FRAME", "OL"),
+                reading("J1.2", "FRAME", "OL"));
+        JsonNode partsUnread = ask("findings", readings(wires));
+        assertThat(partsUnread.get("verdict").asString()).isEqualTo("incomplete");
+        assertThat(partsUnread.at("/untested/0").toString()).isEqualTo("{\"a\":\"J2.1\",\"b\":\"J2.2\"}");
+        String parts = String.join(
+                ",",
+                reading("J2.1", "J2.2", "120.3"),
+                reading("J2.2", "J2.3", "OL"),
+                reading("J2.2", "J2.3", "0.38").replace("}", ",\"state\":\"held\"}"),
+                reading("J2.3", "J2.4", "10.2k"));
+        JsonNode whole = ask("findings", readings(wires + "," + parts));
         assertThat(whole.get("verdict").asString()).as(whole.toString()).isEqualTo("pass");
+        assertThat(whole.get("next")).isEmpty();
     }
 
     @Test

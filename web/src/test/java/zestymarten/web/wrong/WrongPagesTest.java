@@ -56,8 +56,9 @@ class WrongPagesTest {
         assertThat(findings())
                 .containsExactly("W1 is open between J1.1 and J2.1.", "W2 is open between J1.2 and J2.2.");
         assertThat(browser.count("svg.wiring .knot.open")).isEqualTo(2);
-        assertThat(browser.texts(".cross a")).containsExactly("J1.1 – J2.2", "J1.2 – J2.1");
-        browser.click(".cross a").waitForPath("/runs/\\d+\\?.*").see(".sentence", "Black on J1.1, red on J2.2.");
+        assertThat(browser.texts(".suspects li").get(0)).matches("\\d+ % W1 and W2 have changed places\\.");
+        assertThat(browser.texts(".next a")).containsExactly("J1.1 – J2.2", "J1.2 – J2.1");
+        browser.click(".next a").waitForPath("/runs/\\d+\\?.*").see(".sentence", "Black on J1.1, red on J2.2.");
         read("J1.1", "J2.2", "0.6");
         read("J1.2", "J2.1", "0.6");
         assertThat(findings()).containsExactly("W1 and W2 have changed places: W1 ends in J2.2, W2 in J2.1.");
