@@ -1,0 +1,98 @@
+package zestymarten.core.conductor;
+
+import java.util.Arrays;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import zestymarten.core.quantity.ResourceTable;
+
+/**
+ * A circuit-breaker to IEC 60898-1.
+ *
+ * @param ratedA rated current, above 0 and at most 125 A
+ */
+public record Breaker(Curve curve, double ratedA) {
+    /** The curves of the standard, by the band in which they trip at once. */
+    public enum Curve {
+        B,
+        C,
+        D
+    }
+
+    /** What the breaker does at a current. */
+    public enum Reaction {
+        /** It does not trip within the conventional time. */
+        HOLDS("does not trip within the conventional time"),
+        /** It may trip within the conventional time, or not. */
+        MAY_TRIP("may take over the conventional time, or not trip at all"),
+        /** It trips by heat within the conventional time. */
+        TRIPS_BY_HEAT("trips by heat within the conventional time"),
+        /** It trips by heat within 1 to 60 s, above 32 A within 1 to 120 s. */
+        TRIPS_SOON("trips by heat within a minute or two"),
+        /** Inside the instantaneous band: by heat or at once. */
+        BY_HEAT_OR_AT_ONCE("trips by heat or at once"),
+        /** Above the band: at once. */
+        AT_ONCE("trips at once");
+
+        private final String words;
+
+        Reaction(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    private static final Map<Curve, ResourceTable.Row> ROWS =
+            Arrays.stream(Curve.values()).collect(Collectors.toMap(Function.identity(), Breaker::row));
+
+    public Breaker {
+        if (!(ratedA > 0 && ratedA <= 125)) {
+            throw new IllegalArgumentException(
+                    "A breaker's rated current (" + ratedA + " A) must be above 0 and at most 125 A.");
+        }
+    }
+
+    private static ResourceTable.Row row(Curve curve) {
+        return ResourceTable.read(Breaker.class, "protective-device-iec60898.csv").stream()
+                .filter(row -> row.cell("curve").equals(curve.name()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("The table has no curve " + curve + "."));
+    }
+
+    /** Hours that a small overload may last: 1, above 63 A 2. */
+    public int conventionalHours() {
+        return ratedA > 63 ? 2 : 1;
+    }
+
+    /** What it does at a current in amperes, 0 or above. */
+    public Reaction at(double amperes) {
+        double times = amperes / ratedA;
+        if (!(times >= 0)) {
+            throw new IllegalArgumentException("A current (" + amperes + " A) must not be below 0.");
+        }
+        if (times > cell("instant_high")) {
+            return Reaction.AT_ONCE;
+        }
+        if (times >= cell("instant_low")) {
+            return Reaction.BY_HEAT_OR_AT_ONCE;
+        }
+        if (times >= cell(ratedA <= 32 ? "trip_1_to_60s_up_to_32A" : "trip_1_to_120s_above_32A")) {
+            return Reaction.TRIPS_SOON;
+        }
+        if (times >= cell("trip_within_1h")) {
+            return Reaction.TRIPS_BY_HEAT;
+        }
+        return times < cell("no_trip_1h") ? Reaction.HOLDS : Reaction.MAY_TRIP;
+    }
+
+    private double cell(String column) {
+        ResourceTable.Row row = ROWS.get(curve);
+        if (row == null) {
+            throw new IllegalStateException("The table has no curve " + curve + ".");
+        }
+        return Double.parseDouble(row.cell(column));
+    }
+}

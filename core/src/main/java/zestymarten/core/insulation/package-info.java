@@ -1,0 +1,9 @@
+/**
+ * Insulation: its limits, its ratios over time, what temperature and charging current make of it.
+ *
+ * <p>Door: {@link zestymarten.core.insulation.Insulation}. Uses {@code quantity} and {@code limit}.
+ */
+@NullMarked
+package zestymarten.core.insulation;
+
+import org.jspecify.annotations.NullMarked;

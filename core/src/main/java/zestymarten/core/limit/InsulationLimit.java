@@ -1,0 +1,71 @@
+package zestymarten.core.limit;
+
+import java.util.List;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Ohms;
+import zestymarten.core.quantity.ResourceTable;
+
+/**
+ * The least that insulation may read.
+ *
+ * @param testV test voltage in volts DC that goes with it; 0 where none is prescribed
+ * @param derivation the rule, its inputs and its source in one sentence
+ */
+public record InsulationLimit(Ohms least, double testV, String derivation) {
+    private static final List<ResourceTable.Row> ROWS =
+            ResourceTable.read(InsulationLimit.class, "insulation-iec60364-6.csv");
+    private static final double EXTRA_LOW_V = 50;
+    private static final double LOW_V = 500;
+
+    /**
+     * By the nominal voltage of the circuit.
+     *
+     * @param separated whether it is an extra-low voltage circuit (SELV or PELV), of at most 50 V
+     */
+    public static InsulationLimit ofCircuit(double nominalV, boolean separated) {
+        if (!(nominalV > 0) || (separated && nominalV > EXTRA_LOW_V)) {
+            throw new IllegalArgumentException("Nominal voltage (" + nominalV + " V) must be above 0 V"
+                    + (separated ? " and at most 50 V for SELV and PELV." : "."));
+        }
+        return row(separated ? 0 : nominalV <= LOW_V ? 1 : 2);
+    }
+
+    /** By the test voltage used, in volts DC above 0: the row with the highest test voltage that is not above it. */
+    public static InsulationLimit ofTest(double testV) {
+        if (!(testV > 0)) {
+            throw new IllegalArgumentException("Test voltage (" + testV + " V) must be above 0 V.");
+        }
+        int best = 0;
+        for (int i = 0; i < ROWS.size(); i++) {
+            best = volts(i) <= testV ? i : best;
+        }
+        return row(best);
+    }
+
+    /** By length: {@code R_min = K / L}, K in megohm·km: a longer cable may have less. */
+    public static InsulationLimit ofLength(double megohmKm, double lengthM) {
+        if (!(megohmKm > 0 && lengthM > 0)) {
+            throw new IllegalArgumentException(
+                    "K (" + megohmKm + " MΩ·km) and length (" + lengthM + " m) must be above 0.");
+        }
+        Ohms least = Ohms.of(megohmKm * 1e6 / (lengthM / 1000));
+        return new InsulationLimit(
+                least,
+                0,
+                "At least " + least.text() + ": " + Engineering.figure(megohmKm) + " MΩ·km over "
+                        + Engineering.text(lengthM, "m") + ".");
+    }
+
+    private static double volts(int row) {
+        return Double.parseDouble(ROWS.get(row).cell("test_voltage_dc"));
+    }
+
+    private static InsulationLimit row(int row) {
+        Ohms least = Ohms.of(1e6 * Double.parseDouble(ROWS.get(row).cell("minimum_mohm")));
+        return new InsulationLimit(
+                least,
+                volts(row),
+                "At least " + least.text() + " at " + Engineering.text(volts(row), "V") + " DC: IEC 60364-6, "
+                        + ROWS.get(row).cell("circuit") + ".");
+    }
+}
