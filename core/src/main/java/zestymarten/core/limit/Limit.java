@@ -10,18 +10,25 @@ import zestymarten.core.quantity.Ohms;
  * @param nominal what to expect; empty where length or section are not known
  * @param high above this it fails
  * @param lowGiven whether the low bound was given rather than derived
- * @param rule which rule of the order of authority led to {@code high}
- * @param derivation the rule, its inputs and its source in one sentence
+ * @param by how {@code high} came about
  */
-public record Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGiven, Rule rule, String derivation) {
+public record Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGiven, Derivation by) {
     /** The rules in their order of authority. */
     public enum Rule {
         /** The figure given for this wire. */
         GIVEN("given for this wire"),
+        /** The figure given for all wires of the assembly. */
+        ASSEMBLY("given for the assembly"),
         /** A standard's table by section, class and metal. */
         STANDARD("standard"),
         /** Resistivity from a handbook with a margin, for metals without a table. */
         HANDBOOK("handbook"),
+        /** The heat that its current may make in it. */
+        HEAT("allowed heat"),
+        /** The voltage that may be lost on it. */
+        DROP("allowed drop"),
+        /** What good units of the same type read. */
+        LEARNT("learnt from good units"),
         /** Nothing is known of the wire. */
         ROUND_FIGURE("round figure"),
         /** The value of a part with its tolerance. */
@@ -38,6 +45,21 @@ public record Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGive
         public String words() {
             return words;
         }
+    }
+
+    /** A limit whose sentence says it all. */
+    public Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGiven, Rule rule, String sentence) {
+        this(low, nominal, high, lowGiven, Derivation.plain(rule, rule.words(), sentence));
+    }
+
+    /** Which rule of the order of authority led to {@link #high}. */
+    public Rule rule() {
+        return by.rule();
+    }
+
+    /** The rule, its inputs and its source in one sentence. */
+    public String derivation() {
+        return by.sentence();
     }
 
     public Limit {

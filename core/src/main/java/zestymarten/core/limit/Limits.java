@@ -1,10 +1,12 @@
 package zestymarten.core.limit;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Metal;
@@ -14,8 +16,9 @@ import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Ohms;
 
 /**
- * Derives limits. Order of authority: the figure given for the wire, the standard by length, section, metal, class and
- * temperature, the handbook, the round figure.
+ * Derives limits. Order of authority: the figure given for the wire, that of the assembly, the standard by length, section,
+ * metal, class and temperature, the handbook, the allowed heat or drop where the current is known, what good units read,
+ * the round figure. A heat or drop that would allow less than the chosen rule is said with it.
  *
  * <p>Sources: {@code R_max = r20 x L x (1 + a (t - 20))} with r20 from IEC 60228 or ISO 6722-1;
  * {@code R_nominal = rho20 / A x L x (1 + a (t - 20))}. Where no low bound is given it is 0.8 times nominal.
@@ -31,34 +34,131 @@ public final class Limits {
     private static final double PLATINUM_TOLERANCE = 0.005;
 
     private final double ambientC;
+    private final Allowances allowances;
 
     /** @param ambientC temperature of the conductors in °C, -80 to 200 */
     public Limits(double ambientC) {
+        this(ambientC, Allowances.NONE);
+    }
+
+    /**
+     * @param ambientC temperature of the conductors in °C, -80 to 200
+     * @param allowances figures of the workshop
+     */
+    public Limits(double ambientC, Allowances allowances) {
         if (!(ambientC >= -80 && ambientC <= 200)) {
             throw new IllegalArgumentException("Temperature (" + ambientC + " °C) must be from -80 to 200 °C.");
         }
         this.ambientC = ambientC;
+        this.allowances = allowances;
     }
 
     /** The limit of one conductor from end to end. */
     public Limit of(Conductor conductor) {
-        Optional<Ohms> nominal = nominal(conductor);
+        Optional<Allowed> allowed = allowed(conductor);
+        Limit chosen = chosen(conductor, nominal(conductor), allowed);
+        boolean tighter = allowed.isPresent() && allowed.get().ohms().compareTo(chosen.high()) < 0;
+        return tighter
+                ? new Limit(
+                        chosen.low(),
+                        chosen.nominal(),
+                        chosen.high(),
+                        chosen.lowGiven(),
+                        chosen.by()
+                                .and(" Its " + allowed.get().rule().words() + " is tighter: "
+                                        + allowed.get().ohms().text() + "."))
+                : chosen;
+    }
+
+    /** What its current allows a conductor to have. */
+    private record Allowed(Ohms ohms, Limit.Rule rule, Derivation by) {}
+
+    /** {@code R = P / I²} or {@code R = dU / I}, whichever is lower; empty where current or allowance is not known. */
+    private Optional<Allowed> allowed(Conductor conductor) {
+        double current = conductor.current().orElse(0);
+        Optional<Allowed> heat = current > 0 && allowances.heatW().isPresent()
+                ? Optional.of(allowed(
+                        Ohms.of(allowances.heatW().getAsDouble() / (current * current)),
+                        Limit.Rule.HEAT,
+                        Engineering.text(allowances.heatW().getAsDouble(), "W"),
+                        "P / I²",
+                        current))
+                : Optional.empty();
+        Optional<Allowed> drop = current > 0 && allowances.dropV().isPresent()
+                ? Optional.of(allowed(
+                        Ohms.of(allowances.dropV().getAsDouble() / current),
+                        Limit.Rule.DROP,
+                        Engineering.text(allowances.dropV().getAsDouble(), "V"),
+                        "dU / I",
+                        current))
+                : Optional.empty();
+        return Stream.of(heat, drop).flatMap(Optional::stream).min(Comparator.comparing(Allowed::ohms));
+    }
+
+    private static Allowed allowed(Ohms ohms, Limit.Rule rule, String figure, String formula, double current) {
+        String amperes = Engineering.text(current, "A");
+        return new Allowed(
+                ohms,
+                rule,
+                new Derivation(
+                        rule,
+                        List.of(new Derivation.Input("allowed", figure), new Derivation.Input("current", amperes)),
+                        formula,
+                        "the workshop",
+                        "At most " + ohms.text() + ": " + rule.words() + " of " + figure + " at " + amperes + ", "
+                                + formula + "."));
+    }
+
+    private Limit chosen(Conductor conductor, Optional<Ohms> nominal, Optional<Allowed> allowed) {
         if (conductor.maxOhm().isPresent()) {
             Ohms high = Ohms.of(conductor.maxOhm().getAsDouble());
             String sentence = "At most " + high.text() + ": the figure given for " + conductor.id() + ".";
-            return limit(conductor, nominal, high, Limit.Rule.GIVEN, sentence);
+            return limit(conductor, nominal, high, Derivation.plain(Limit.Rule.GIVEN, "the maker", sentence));
+        }
+        if (allowances.assemblyOhm().isPresent()) {
+            Ohms high = Ohms.of(allowances.assemblyOhm().getAsDouble());
+            String sentence = "At most " + high.text() + ": the figure given for every wire of the assembly.";
+            return limit(conductor, nominal, high, Derivation.plain(Limit.Rule.ASSEMBLY, "the assembly", sentence));
         }
         if (conductor.lengthM().isPresent() && conductor.areaMm2().isPresent()) {
             return byLength(conductor, nominal);
         }
-        String missing = conductor.lengthM().isPresent() ? "section" : "length";
+        if (allowed.isPresent()) {
+            return limit(conductor, nominal, allowed.get().ohms(), allowed.get().by());
+        }
+        Allowances.Learnt learnt = allowances.learnt().get(conductor.id());
+        return learnt == null ? roundFigure(conductor, nominal) : learnt(conductor, learnt);
+    }
+
+    private Limit learnt(Conductor conductor, Allowances.Learnt learnt) {
+        Ohms high = learnt.most();
+        String sentence = "At most " + high.text() + ": learnt from " + learnt.units() + " good units, "
+                + learnt.meanOhm().text() + " with a spread of "
+                + learnt.spreadOhm().text() + ".";
         return limit(
                 conductor,
-                nominal,
-                ROUND_FIGURE,
-                Limit.Rule.ROUND_FIGURE,
-                "At most " + ROUND_FIGURE.text() + ": a round figure, because the " + missing + " of " + conductor.id()
-                        + " is not known.");
+                Optional.of(learnt.meanOhm()),
+                high,
+                new Derivation(
+                        Limit.Rule.LEARNT,
+                        List.of(
+                                new Derivation.Input("units", Integer.toString(learnt.units())),
+                                new Derivation.Input("mean", learnt.meanOhm().text()),
+                                new Derivation.Input(
+                                        "spread", learnt.spreadOhm().text())),
+                        "mean + the larger of 3 spreads and a tenth",
+                        "good units of the same type",
+                        sentence));
+    }
+
+    private Limit roundFigure(Conductor conductor, Optional<Ohms> nominal) {
+        Ohms most = allowances.roundOhm().isPresent()
+                ? Ohms.of(allowances.roundOhm().getAsDouble())
+                : ROUND_FIGURE;
+        String missing = conductor.lengthM().isPresent() ? "section" : "length";
+        String sentence = "At most " + most.text() + ": a round figure, because the " + missing + " of "
+                + conductor.id() + " is not known.";
+        return limit(conductor, nominal, most, Derivation.plain(Limit.Rule.ROUND_FIGURE, "custom", sentence));
     }
 
     private Limit byLength(Conductor conductor, Optional<Ohms> nominal) {
@@ -72,17 +172,34 @@ public final class Limits {
                     conductor,
                     nominal,
                     high,
-                    Limit.Rule.HANDBOOK,
-                    "At most " + high.text() + ": resistivity of " + metal.name() + " from a handbook ("
-                            + Engineering.figure(metal.resistivity()) + " Ω·mm²/m), " + size(area) + ", "
-                            + Engineering.text(length, "m") + warmth(metal) + ", and 15 % more; no standard lists it.");
+                    Derivation.plain(
+                            Limit.Rule.HANDBOOK,
+                            "a handbook",
+                            "At most " + high.text() + ": resistivity of " + metal.name() + " from a handbook ("
+                                    + Engineering.figure(metal.resistivity()) + " Ω·mm²/m), " + size(area) + ", "
+                                    + Engineering.text(length, "m") + warmth(metal)
+                                    + ", and 15 % more; no standard lists it."));
         }
         double perMetre = row.get().ohmPerMetre();
         Ohms high = Ohms.of(perMetre * length * metal.factor(ambientC));
         String sentence = "At most " + high.text() + ": " + row.get().source() + " " + what(conductor) + " "
                 + size(area) + listed(row.get(), area) + ", " + Engineering.figure(perMetre * 1000) + " mΩ/m × "
                 + Engineering.text(length, "m") + warmth(metal) + ".";
-        return limit(conductor, nominal, high, Limit.Rule.STANDARD, sentence);
+        return limit(
+                conductor,
+                nominal,
+                high,
+                new Derivation(
+                        Limit.Rule.STANDARD,
+                        List.of(
+                                new Derivation.Input("make", what(conductor)),
+                                new Derivation.Input("section", size(area)),
+                                new Derivation.Input("r20", Engineering.figure(perMetre * 1000) + " mΩ/m"),
+                                new Derivation.Input("length", Engineering.text(length, "m")),
+                                new Derivation.Input("temperature", Engineering.figure(ambientC) + " °C")),
+                        "r20 × L × (1 + a (t - 20))",
+                        row.get().source(),
+                        sentence));
     }
 
     private static String what(Conductor conductor) {
@@ -107,14 +224,14 @@ public final class Limits {
                 : String.format(Locale.ROOT, " × %.3f for %s", factor, Engineering.figure(ambientC)) + " °C";
     }
 
-    private Limit limit(Conductor conductor, Optional<Ohms> nominal, Ohms high, Limit.Rule rule, String sentence) {
+    private Limit limit(Conductor conductor, Optional<Ohms> nominal, Ohms high, Derivation by) {
         OptionalDouble given = conductor.minOhm();
         if (given.isPresent()) {
             Ohms low = Ohms.of(Math.min(given.getAsDouble(), high.value()));
-            return new Limit(low, nominal, high, true, rule, sentence + " At least " + low.text() + ": given too.");
+            return new Limit(low, nominal, high, true, by.and(" At least " + low.text() + ": given too."));
         }
         Ohms low = Ohms.of(Math.min(high.value(), nominal.map(Ohms::value).orElse(0.0) * LOW_SHARE));
-        return new Limit(low, nominal, high, false, rule, sentence);
+        return new Limit(low, nominal, high, false, by);
     }
 
     private Optional<Ohms> nominal(Conductor conductor) {

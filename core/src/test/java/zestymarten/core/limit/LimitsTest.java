@@ -4,9 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.quantity.Ohms;
 
 class LimitsTest {
     private static Conductor wire(String columns, String cells) {
@@ -77,6 +81,74 @@ class LimitsTest {
         Limit limit = new Limits(20).of(wire("length_m,area_mm2,metal", "2,1,constantan"));
         assertThat(limit.rule()).isEqualTo(Limit.Rule.HANDBOOK);
         assertThat(limit.high().value()).isCloseTo(0.49 * 2 * 1.15, within(1e-9));
+    }
+
+    private static Allowances allowing(double assemblyOhm, double heatW, double dropV) {
+        return new Allowances(
+                assemblyOhm > 0 ? OptionalDouble.of(assemblyOhm) : OptionalDouble.empty(),
+                heatW > 0 ? OptionalDouble.of(heatW) : OptionalDouble.empty(),
+                dropV > 0 ? OptionalDouble.of(dropV) : OptionalDouble.empty(),
+                Map.of("W1", Allowances.Learnt.of(List.of(Ohms.of(0.40), Ohms.of(0.42), Ohms.of(0.44)))),
+                OptionalDouble.of(2));
+    }
+
+    @Test
+    void theOrderOfAuthorityIsKept() {
+        Allowances all = allowing(0.9, 0.5, 0);
+        assertThat(new Limits(20, all).of(wire("max_ohm", "0.45")).rule()).isEqualTo(Limit.Rule.GIVEN);
+        assertThat(new Limits(20, all).of(wire("length_m,area_mm2", "8,0.5")).derivation())
+                .isEqualTo("At most 0.9 Ω: the figure given for every wire of the assembly.");
+        Allowances some = allowing(0, 0.5, 0);
+        assertThat(new Limits(20, some).of(wire("length_m,area_mm2", "8,0.5")).rule())
+                .isEqualTo(Limit.Rule.STANDARD);
+        assertThat(new Limits(20, some).of(wire("current_a", "8")).derivation())
+                .isEqualTo("At most 7.813 mΩ: allowed heat of 0.5 W at 8 A, P / I².");
+        assertThat(new Limits(20, some).of(wire("wire", "W1")).derivation())
+                .isEqualTo("At most 0.48 Ω: learnt from 3 good units, 0.42 Ω with a spread of 20 mΩ.");
+        assertThat(new Limits(20, some).of(wire("wire", "W2")).high()).isEqualTo(Ohms.of(2));
+    }
+
+    @Test
+    void theLowerOfHeatAndDropCountsAndATighterOneIsAlwaysSaid() {
+        assertThat(new Limits(20, allowing(0, 8, 0.4))
+                        .of(wire("current_a", "2"))
+                        .derivation())
+                .isEqualTo("At most 0.2 Ω: allowed drop of 0.4 V at 2 A, dU / I.");
+        assertThat(new Limits(20, allowing(0, 0.5, 0))
+                        .of(wire("max_ohm,current_a", "0.45,8"))
+                        .derivation())
+                .isEqualTo("At most 0.45 Ω: the figure given for W1. Its allowed heat is tighter: 7.813 mΩ.");
+    }
+
+    @Test
+    void aDerivationKeepsItsInputsAndSource() {
+        Derivation by = new Limits(31).of(wire("length_m,area_mm2", "8.2,0.5")).by();
+        assertThat(by.source()).isEqualTo("IEC 60228");
+        assertThat(by.formula()).isEqualTo("r20 × L × (1 + a (t - 20))");
+        assertThat(by.inputs())
+                .contains(new Derivation.Input("length", "8.2 m"), new Derivation.Input("temperature", "31 °C"));
+    }
+
+    @Test
+    void aResistiveLeadHasOhmsByTheMetre() {
+        Limit limit = new LeadClass("ignition lead", 16_000, 0.2, 1000).limit(0.5);
+        assertThat(limit.derivation()).isEqualTo("7.2 kΩ to 10.8 kΩ: ignition lead, 16 kΩ/m × 0.5 m ± 20 %.");
+        assertThat(limit.lowGiven()).isTrue();
+        assertThatThrownBy(() -> new LeadClass("lead", 16_000, 0.2, 0).limit(Double.NaN))
+                .hasMessage("A lead's length (NaN m) must be above 0.");
+    }
+
+    @Test
+    void refusesAnAllowanceOfNothingAndTwoGoodUnits() {
+        assertThatThrownBy(() -> new Allowances(
+                        OptionalDouble.of(0),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        Map.of(),
+                        OptionalDouble.empty()))
+                .hasMessage("An allowance (0.0) must be above 0 and at most a million.");
+        assertThatThrownBy(() -> Allowances.Learnt.of(List.of(Ohms.of(1), Ohms.of(1))))
+                .hasMessage("A limit is learnt from at least 3 good units, not 2.");
     }
 
     @Test

@@ -1,0 +1,34 @@
+package zestymarten.core.limit;
+
+import java.util.List;
+
+/**
+ * How a limit came about.
+ *
+ * @param rule the rule of the order of authority
+ * @param inputs what went into it, each with its unit
+ * @param formula how they were combined; empty for a figure that was simply given
+ * @param source the standard, handbook or person that it comes from
+ * @param sentence all of it as a person reads it
+ */
+public record Derivation(Limit.Rule rule, List<Input> inputs, String formula, String source, String sentence) {
+    public Derivation {
+        inputs = List.copyOf(inputs);
+        if (sentence.isBlank()) {
+            throw new IllegalArgumentException("A limit is never shown without where it comes from.");
+        }
+    }
+
+    /** One figure that went into a limit, as text with its unit. */
+    public record Input(String name, String value) {}
+
+    /** A derivation that needs no arithmetic. */
+    public static Derivation plain(Limit.Rule rule, String source, String sentence) {
+        return new Derivation(rule, List.of(), "", source, sentence);
+    }
+
+    /** The same with a sentence more. */
+    Derivation and(String more) {
+        return new Derivation(rule, inputs, formula, source, sentence + more);
+    }
+}

@@ -1,0 +1,37 @@
+package zestymarten.core.limit;
+
+import java.util.Optional;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Ohms;
+
+/**
+ * A resistive lead, whose core is made to have ohms: so many for each metre, within a tolerance.
+ *
+ * @param name what it is called, not blank
+ * @param ohmPerMetre nominal ohms for each metre, above 0
+ * @param tolerance fraction, from 0 to below 1
+ * @param endsOhm what resistors in its ends add, from 0
+ */
+public record LeadClass(String name, double ohmPerMetre, double tolerance, double endsOhm) {
+    public LeadClass {
+        if (name.isBlank() || !(ohmPerMetre > 0 && tolerance >= 0 && tolerance < 1 && endsOhm >= 0)) {
+            throw new IllegalArgumentException("A class of resistive leads needs a name, ohms per metre above 0 ("
+                    + ohmPerMetre + "), a tolerance from 0 to below 1 (" + tolerance + ") and ohms of its ends from 0 ("
+                    + endsOhm + ").");
+        }
+    }
+
+    /** What a lead of that length, in metres above 0, may read. */
+    public Limit limit(double lengthM) {
+        if (!(lengthM > 0)) {
+            throw new IllegalArgumentException("A lead's length (" + lengthM + " m) must be above 0.");
+        }
+        double nominal = ohmPerMetre * lengthM + endsOhm;
+        Ohms low = Ohms.of(nominal * (1 - tolerance));
+        Ohms high = Ohms.of(nominal * (1 + tolerance));
+        String sentence = low.text() + " to " + high.text() + ": " + name + ", "
+                + Engineering.text(ohmPerMetre, "Ω") + "/m × " + Engineering.text(lengthM, "m") + " ± "
+                + Engineering.figure(tolerance * 100) + " %.";
+        return new Limit(low, Optional.of(Ohms.of(nominal)), high, true, Limit.Rule.PART, sentence);
+    }
+}
