@@ -4,18 +4,23 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Partition;
 import zestymarten.core.judge.Doubts;
 import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.InsulationJudge;
 import zestymarten.core.judge.Judge;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judge.Quantity;
 import zestymarten.core.meter.Conditions;
+import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
 
@@ -70,7 +75,10 @@ public record Analysis(
             }
         }
         Evidence evidence = Evidence.of(design, observations);
-        List<Explained> findings = evidence.findings();
+        List<Explained> findings = new ArrayList<>(evidence.findings());
+        for (int number : lastOfEach(readings)) {
+            insulationFinding(design, number, judged.get(number)).ifPresent(findings::add);
+        }
         List<Partition.Joined> untested = evidence.untested(MOST_UNTESTED);
         boolean doubtful = lastOfEach(readings).stream()
                 .map(number -> judged.get(number).judgement().verdict())
@@ -85,18 +93,57 @@ public record Analysis(
 
     /** Numbers of the readings that no later one repeats, ascending. */
     private static List<Integer> lastOfEach(List<Reading> readings) {
-        record Arrangement(Set<Terminal> ends, State state, List<List<Terminal>> ties) {}
+        record Arrangement(Set<Terminal> ends, State state, List<List<Terminal>> ties, Quantity quantity) {}
         Map<Arrangement, Integer> last = new HashMap<>();
         for (int i = 0; i < readings.size(); i++) {
             Reading reading = readings.get(i);
-            last.put(new Arrangement(Set.of(reading.a(), reading.b()), reading.state(), reading.ties()), i);
+            last.put(
+                    new Arrangement(
+                            Set.of(reading.a(), reading.b()), reading.state(), reading.ties(), reading.quantity()),
+                    i);
         }
         return last.values().stream().sorted().toList();
+    }
+
+    /** Insulation that is too low, or did not withstand its voltage. */
+    private static Optional<Explained> insulationFinding(Design design, int number, Judged judged) {
+        Reading reading = judged.reading();
+        if (!reading.quantity().needsTestVoltage() || judged.judgement().verdict() != Verdict.FAIL) {
+            return Optional.empty();
+        }
+        double testV = reading.testV().orElseThrow();
+        List<String> names = design.namesBetween(reading.a(), reading.b());
+        OptionalDouble ohm = judged.judgement().correctedOhm();
+        Finding finding = reading.quantity() == Quantity.INSULATION && ohm.isPresent()
+                ? new Finding.InsulationLow(
+                        names,
+                        reading.a(),
+                        reading.b(),
+                        Ohms.of(ohm.getAsDouble()),
+                        InsulationJudge.least(testV),
+                        testV)
+                : new Finding.Withstand(
+                        names,
+                        reading.a(),
+                        reading.b(),
+                        testV,
+                        judged.judgement().reason());
+        List<String> functions = names.stream()
+                .flatMap(name -> design.conductor(name).function().stream())
+                .distinct()
+                .toList();
+        return Optional.of(new Explained(finding, List.of(number), functions));
     }
 
     private static Judged judged(Design design, Conditions conditions, Reading reading) {
         Expectation expectation = design.expectation(reading.a(), reading.b(), reading.state(), reading.ties());
         Understood plain = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(reading.asTyped());
+        if (reading.quantity() != Quantity.RESISTANCE) {
+            boolean apart = expectation instanceof Expectation.Apart;
+            double testV = reading.testV().orElse(0);
+            return new Judged(
+                    reading, plain, expectation, InsulationJudge.judge(plain, reading.quantity(), testV, apart));
+        }
         Understood understood = onItsRange(
                 plain instanceof Understood.Value value && value.unit() == Understood.Unit.OHM
                         ? settled(value, expectation, conditions)

@@ -10,6 +10,7 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Members;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judge.Quantity;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
@@ -100,13 +101,21 @@ public final class AnalysisReader {
         for (Members each : all) {
             String typed = each.needed("as_typed");
             OptionalDouble top = each.number("range_top_ohm");
-            String quantity = each.text("quantity").orElse("resistance");
-            if (!quantity.equals("resistance")) {
-                each.problem("quantity", "Read '" + quantity + "'; this analysis takes readings of resistance only.");
+            String read = each.text("quantity").orElse("resistance");
+            Optional<Quantity> quantity = Quantity.of(read);
+            OptionalDouble testV = each.number("test_v");
+            each.number("at_s");
+            if (quantity.isEmpty()) {
+                each.problem("quantity", "Read '" + read + "'; expected resistance, insulation, leakage or voltage.");
+            } else if (quantity.get().needsTestVoltage() && !(testV.orElse(0) > 0)) {
+                each.problem("test_v", "Expected the test voltage of a reading of " + read + ", above 0 V.");
+                quantity = Optional.empty();
             }
+            Optional<Quantity> known = quantity;
             pair(each, assembly, terminals)
-                    .ifPresent(pair ->
-                            readings.add(new Reading(pair.a(), pair.b(), typed, pair.state(), pair.ties(), top)));
+                    .flatMap(pair -> known.map(
+                            of -> new Reading(pair.a(), pair.b(), typed, pair.state(), pair.ties(), top, of, testV)))
+                    .ifPresent(readings::add);
             each.done();
         }
         return readings;

@@ -99,7 +99,7 @@ public final class Design {
     }
 
     /** The conductors that end at a terminal, in design order. */
-    List<Conductor> conductorsAt(Terminal terminal) {
+    public List<Conductor> conductorsAt(Terminal terminal) {
         return conductorsAt.getOrDefault(terminal, List.of());
     }
 

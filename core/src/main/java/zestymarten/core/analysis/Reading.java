@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judge.Quantity;
 
 /**
  * A reading as it was taken.
@@ -13,13 +14,32 @@ import zestymarten.core.assembly.Terminal;
  * @param asTyped what the meter showed
  * @param ties groups of terminals that were tied together for it; none if all ends were free
  * @param rangeTop the top of the range in use, where that is known
+ * @param quantity what it is a reading of
+ * @param testV test voltage in volts, above 0; needed for insulation and leakage
  */
 public record Reading(
-        Terminal a, Terminal b, String asTyped, State state, List<List<Terminal>> ties, OptionalDouble rangeTop) {
+        Terminal a,
+        Terminal b,
+        String asTyped,
+        State state,
+        List<List<Terminal>> ties,
+        OptionalDouble rangeTop,
+        Quantity quantity,
+        OptionalDouble testV) {
     public Reading {
         ties = ties.stream().map(List::copyOf).toList();
         if (a.equals(b)) {
             throw new IllegalArgumentException("Both probes on " + a + " read nothing.");
         }
+        if (quantity.needsTestVoltage() && !(testV.orElse(0) > 0)) {
+            throw new IllegalArgumentException(
+                    "A reading of " + quantity.code() + " needs its test voltage, above 0 V.");
+        }
+    }
+
+    /** A reading of ohms. */
+    public Reading(
+            Terminal a, Terminal b, String asTyped, State state, List<List<Terminal>> ties, OptionalDouble rangeTop) {
+        this(a, b, asTyped, state, ties, rangeTop, Quantity.RESISTANCE, OptionalDouble.empty());
     }
 }

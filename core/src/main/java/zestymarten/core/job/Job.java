@@ -15,6 +15,7 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Evidence;
 import zestymarten.core.analysis.Explained;
 import zestymarten.core.analysis.Observation;
+import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.diagnosis.Complaint;
 import zestymarten.core.diagnosis.Costs;
@@ -182,7 +183,26 @@ public final class Job {
     public Understood understand(Step step, String typed) {
         Understood plain = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(typed);
         return step.fold(
-                probes -> forProbes(probes, plain), touch -> Doubts.raise(plain, expectation(touch), conditions));
+                probes -> forProbes(probes, plain),
+                touch -> Doubts.raise(plain, expectation(touch), conditions, neighbours(touch)));
+    }
+
+    /** Wires in the cavities beside the red probe, when a net is read end to end. */
+    private List<Doubts.Neighbour> neighbours(Step.Touch touch) {
+        if (touch.stage() != Stage.ENDS || !touch.red().isPin()) {
+            return List.of();
+        }
+        List<Terminal> pins = design.assembly()
+                .connector(touch.red().connector())
+                .map(Connector::terminals)
+                .orElse(List.of());
+        int place = pins.indexOf(touch.red());
+        return IntStream.of(place - 1, place + 1)
+                .filter(each -> each >= 0 && each < pins.size())
+                .mapToObj(pins::get)
+                .flatMap(pin -> design.conductorsAt(pin).stream().limit(1))
+                .map(each -> new Doubts.Neighbour(each.id(), design.limits().of(each)))
+                .toList();
     }
 
     private static Understood forProbes(Step.Probes probes, Understood plain) {

@@ -34,6 +34,29 @@ public final class Doubts {
                 .orElse(reading);
     }
 
+    /** What another wire near by should read. */
+    public record Neighbour(String name, Limit limit) {}
+
+    /** The same, and whether the reading would rather fit a neighbour: then a probe may be on the wrong pin. */
+    public static Understood raise(
+            Understood reading, Expectation expectation, Conditions conditions, List<Neighbour> neighbours) {
+        Understood raised = raise(reading, expectation, conditions);
+        if (!raised.equals(reading)
+                || !(reading instanceof Understood.Value value)
+                || !(expectation instanceof Expectation.Joined joined)
+                || fits(value.value(), joined.limit(), conditions)) {
+            return raised;
+        }
+        return neighbours.stream()
+                .filter(each -> fits(value.value(), each.limit(), conditions))
+                .findFirst()
+                .flatMap(each -> ask(
+                        value.text() + " is not what this wire should read, but what " + each.name()
+                                + " should. Are both probes on the right pins?",
+                        value))
+                .orElse(reading);
+    }
+
     private static Optional<Understood> nearTop(Understood.Value value, Conditions conditions) {
         double top = conditions.meter().topOhm();
         if (value.value() > top) {

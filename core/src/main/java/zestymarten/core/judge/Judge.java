@@ -3,6 +3,7 @@ package zestymarten.core.judge;
 import java.util.OptionalDouble;
 import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.quantity.Engineering;
@@ -16,6 +17,9 @@ import zestymarten.core.quantity.Understood;
  * if reading + U is within, fails only if reading - U is beyond, and is <em>undecided</em> between. Cost: constant.
  */
 public final class Judge implements Understood.Cases<Judgement> {
+    /** From here up a finite reading between points that should be apart is no leak any more. */
+    private static final InsulationLimit INSULATION = InsulationLimit.ofCircuit(500, false);
+
     private final Expectation expectation;
     private final Conditions conditions;
 
@@ -51,10 +55,17 @@ public final class Judge implements Understood.Cases<Judgement> {
                     Contact.JOINED,
                     ohms(corrected) + " between two points that should be apart: joined.");
         }
+        if (corrected < INSULATION.least().value()) {
+            return new Outcome(
+                    Verdict.WATCH,
+                    Contact.LEAK,
+                    ohms(corrected) + " is no short, but no clean gap either. An insulation tester decides.");
+        }
         return new Outcome(
                 Verdict.WATCH,
-                Contact.LEAK,
-                ohms(corrected) + " is no short, but no clean gap either. An insulation tester decides.");
+                Contact.APART,
+                ohms(corrected) + " is apart as far as an ohmmeter tells, which says little of insulation. "
+                        + INSULATION.derivation() + " An insulation tester decides.");
     }
 
     private Outcome againstJoined(double corrected, double uncertainty, Expectation.Joined joined) {

@@ -1,5 +1,8 @@
 package zestymarten.core.limit;
 
+import java.util.Map;
+import java.util.NavigableMap;
+
 /** What temperature sensors read. Temperatures in °C, resistances in ohms. */
 public final class Sensors {
     private static final double KELVIN = 273.15;
@@ -29,6 +32,28 @@ public final class Sensors {
         require(celsius >= -200 && celsius <= 850, celsius, "from -200 to 850 °C");
         double below = celsius < 0 ? C * (celsius - 100) * celsius * celsius * celsius : 0;
         return r0Ohm * (1 + A * celsius + B * celsius * celsius + below);
+    }
+
+    /**
+     * An NTC sensor by its table, interpolated on the logarithm of the resistance against the inverse of the absolute
+     * temperature, along which an NTC is nearly straight.
+     *
+     * @param ohmAt resistance by temperature in °C, at least two rows
+     * @param celsius within the table
+     */
+    public static double ntc(NavigableMap<Double, Double> ohmAt, double celsius) {
+        Map.Entry<Double, Double> below = ohmAt.floorEntry(celsius);
+        Map.Entry<Double, Double> above = ohmAt.ceilingEntry(celsius);
+        if (below == null || above == null) {
+            throw new IllegalArgumentException("Temperature (" + celsius + " °C) must be within the table, from "
+                    + ohmAt.firstKey() + " to " + ohmAt.lastKey() + " °C.");
+        }
+        if (below.getKey().equals(above.getKey())) {
+            return below.getValue();
+        }
+        double from = 1 / (below.getKey() + KELVIN);
+        double share = (1 / (celsius + KELVIN) - from) / (1 / (above.getKey() + KELVIN) - from);
+        return Math.exp(Math.log(below.getValue()) * (1 - share) + Math.log(above.getValue()) * share);
     }
 
     private static void require(boolean holds, double celsius, String range) {

@@ -62,8 +62,42 @@ public record Conditions(
      * in common cancels. Source: GUM (JCGM 100), rectangular distributions.
      */
     public double uncertaintyOhm(double readOhm) {
+        return uncertaintyOhm(readOhm, Zero.FRESH);
+    }
+
+    /**
+     * The same where the zero has drifted by {@code drift} ohm since ({@code + (drift / (2 sqrt 3))²}), or was taken on
+     * another range, whose offset does not cancel ({@code + (counts / sqrt 3)²} of both ranges).
+     */
+    public double uncertaintyOhm(double readOhm, Zero zero) {
         double gain = meter.accuracy() * Math.abs(readOhm - leadsOhm.orElse(0)) / Math.sqrt(3);
         double steps = 2 * meter.resolutionOhm() * meter.resolutionOhm() / 12;
-        return 2 * Math.sqrt(gain * gain + steps);
+        double drift = zero.driftOhm() / (2 * Math.sqrt(3));
+        double counts = (zero.countsOhm() * zero.countsOhm() + zero.otherCountsOhm() * zero.otherCountsOhm()) / 3;
+        return 2 * Math.sqrt(gain * gain + steps + drift * drift + counts);
+    }
+
+    /**
+     * How the zero of the leads was taken.
+     *
+     * @param driftOhm how far it has moved since, from 0
+     * @param countsOhm offset of the range in use, in ohms, where the zero was taken on another; else 0
+     * @param otherCountsOhm offset of that other range; else 0
+     */
+    public record Zero(double driftOhm, double countsOhm, double otherCountsOhm) {
+        /** On the same range, just now. */
+        public static final Zero FRESH = new Zero(0, 0, 0);
+
+        public Zero {
+            if (!(driftOhm >= 0 && countsOhm >= 0 && otherCountsOhm >= 0)) {
+                throw new IllegalArgumentException("A zero's drift (" + driftOhm + " ohm) and counts (" + countsOhm
+                        + " and " + otherCountsOhm + " ohm) must not be below 0.");
+            }
+        }
+
+        /** Whether so much drift puts the readings in between in doubt: more than two counts and a tenth of the tightest limit. */
+        public boolean isInDoubt(double resolutionOhm, double tightestLimitOhm) {
+            return driftOhm > Math.max(2 * resolutionOhm, tightestLimitOhm / 10);
+        }
     }
 }

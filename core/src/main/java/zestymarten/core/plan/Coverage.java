@@ -9,7 +9,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Groups;
 import zestymarten.core.network.Net;
@@ -23,12 +25,13 @@ import zestymarten.core.network.Nets;
  * answers are not told apart. Nothing is known in advance of any method. Ohms are not looked at. Cost: faults times touches
  * times terminals, so that more than {@value #MOST_NETS} nets are sampled evenly.
  *
+ * @param method what they are computed for
  * @param nets how many nets the figures are computed on
  * @param ofNets how many there are
  * @param counts of each kind: how many faults there are, how many are seen
  * @param alike groups of faults that read the same, each told in words; the first {@value #MOST_ALIKE}
  */
-public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<String> alike) {
+public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> counts, List<String> alike) {
     static final int MOST_NETS = 24;
     private static final int MOST_ALIKE = 10;
 
@@ -42,7 +45,9 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
         OPEN("broken wires"),
         SHORT("shorts between nets"),
         FRAME_SHORT("shorts to frame"),
-        CROSSED("crossed wires");
+        CROSSED("crossed wires"),
+        PART_OPEN("open parts and contacts that stay open"),
+        PART_STUCK("contacts that stay closed");
 
         private final String many;
 
@@ -66,7 +71,7 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
         Assembly sampled = sample(assembly, nets);
         Nets own = sampled.equals(assembly) ? nets : Nets.of(sampled);
         List<Touch> touches = Procedure.of(sampled, own, method).touches();
-        BitSet good = answers(sampled, touches, Map.of(), List.of());
+        BitSet good = answers(sampled, touches, Map.of(), List.of(), Map.of());
         Map<Fault, int[]> counted = new EnumMap<>(Fault.class);
         Map<BitSet, List<String>> byAnswers = new LinkedHashMap<>();
         for (Tried tried : faults(sampled, own, touches)) {
@@ -87,7 +92,7 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
                 .map(group -> String.join(" / ", group.subList(0, Math.min(4, group.size())))
                         + (group.size() > 4 ? " / and " + (group.size() - 4) + " more" : ""))
                 .toList();
-        return new Coverage(own.all().size(), nets.all().size(), counts, alike);
+        return new Coverage(method, own.all().size(), nets.all().size(), counts, alike);
     }
 
     /** The assembly with an even sample of its nets, if there are too many to try all. */
@@ -107,9 +112,16 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
                 assembly.connectors(),
                 assembly.joints(),
                 kept,
-                List.of(),
+                assembly.components().stream()
+                        .filter(part -> isKept(part.a(), kept) && isKept(part.b(), kept))
+                        .toList(),
                 List.of(),
                 assembly.bonded());
+    }
+
+    private static boolean isKept(Terminal end, List<Conductor> kept) {
+        return kept.stream()
+                .anyMatch(each -> each.from().equals(end) || each.to().equals(end));
     }
 
     private static List<Tried> faults(Assembly assembly, Nets nets, List<Touch> touches) {
@@ -118,7 +130,7 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
         for (Conductor wire : wires) {
             Map<String, Terminal> cut = new HashMap<>();
             cut.put(wire.id(), wire.from());
-            tried.add(new Tried(Fault.OPEN, wire.id() + " open", answers(assembly, touches, cut, List.of())));
+            tried.add(new Tried(Fault.OPEN, wire.id() + " open", answers(assembly, touches, cut, List.of(), Map.of())));
         }
         List<Net> all = nets.all().stream().filter(net -> !net.ends().isEmpty()).toList();
         for (int i = 0; i < all.size(); i++) {
@@ -128,7 +140,7 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
                 tried.add(new Tried(
                         Fault.FRAME_SHORT,
                         name + " to frame",
-                        answers(assembly, touches, Map.of(), List.of(one, Terminal.FRAME))));
+                        answers(assembly, touches, Map.of(), List.of(one, Terminal.FRAME), Map.of())));
             }
             for (int j = i + 1; j < all.size(); j++) {
                 if (!(all.get(i).touchesFrame() && all.get(j).touchesFrame())) {
@@ -136,11 +148,25 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
                     tried.add(new Tried(
                             Fault.SHORT,
                             name + " to " + all.get(j).conductors().get(0).id(),
-                            answers(assembly, touches, Map.of(), List.of(one, other))));
+                            answers(assembly, touches, Map.of(), List.of(one, other), Map.of())));
                 }
             }
         }
         crossed(assembly, nets, touches, tried);
+        for (Component part : assembly.components()) {
+            if (part.kind() != Component.Kind.DIODE) {
+                tried.add(new Tried(
+                        Fault.PART_OPEN,
+                        part.id() + " open",
+                        answers(assembly, touches, Map.of(), List.of(), Map.of(part.id(), false))));
+            }
+            if (part.kind().isContact()) {
+                tried.add(new Tried(
+                        Fault.PART_STUCK,
+                        part.id() + " closed",
+                        answers(assembly, touches, Map.of(), List.of(), Map.of(part.id(), true))));
+            }
+        }
         return tried;
     }
 
@@ -158,7 +184,7 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
                     tried.add(new Tried(
                             Fault.CROSSED,
                             one.id() + " with " + other.id(),
-                            answers(assembly, touches, moved, List.of())));
+                            answers(assembly, touches, moved, List.of(), Map.of())));
                 }
             }
         }
@@ -169,16 +195,23 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
      *
      * @param far where far ends are instead of where they belong; at their own near end if the wire is cut
      * @param bridge two terminals that are joined as well, or none
+     * @param parts components that conduct, or do not, whatever the state
      */
     private static BitSet answers(
-            Assembly assembly, List<Touch> touches, Map<String, Terminal> far, List<Terminal> bridge) {
+            Assembly assembly,
+            List<Touch> touches,
+            Map<String, Terminal> far,
+            List<Terminal> bridge,
+            Map<String, Boolean> parts) {
         Map<Terminal, Integer> number = new HashMap<>();
         assembly.terminals().forEach(terminal -> number.putIfAbsent(terminal, number.size()));
         BitSet joined = new BitSet(touches.size());
-        Groups free = groups(assembly, number, far, bridge);
+        Map<State, Groups> free = new HashMap<>();
         for (int i = 0; i < touches.size(); i++) {
             Touch touch = touches.get(i);
-            Groups groups = touch.ties().isEmpty() ? free : groups(assembly, number, far, bridge);
+            Groups groups = touch.ties().isEmpty()
+                    ? free.computeIfAbsent(touch.state(), state -> groups(assembly, number, far, bridge, parts, state))
+                    : groups(assembly, number, far, bridge, parts, touch.state());
             touch.ties().forEach(tie -> tie.forEach(terminal -> join(groups, number, tie.get(0), terminal)));
             joined.set(i, groups.of(at(number, touch.black())) == groups.of(at(number, touch.red())));
         }
@@ -186,10 +219,21 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
     }
 
     private static Groups groups(
-            Assembly assembly, Map<Terminal, Integer> number, Map<String, Terminal> far, List<Terminal> bridge) {
+            Assembly assembly,
+            Map<Terminal, Integer> number,
+            Map<String, Terminal> far,
+            List<Terminal> bridge,
+            Map<String, Boolean> parts,
+            State state) {
         Groups groups = new Groups(number.size());
         for (Conductor conductor : assembly.conductors()) {
             join(groups, number, conductor.from(), far.getOrDefault(conductor.id(), conductor.to()));
+        }
+        for (Component part : assembly.components()) {
+            boolean conducts = part.kind() != Component.Kind.DIODE && part.conductsIn(state);
+            if (parts.getOrDefault(part.id(), conducts)) {
+                join(groups, number, part.a(), part.b());
+            }
         }
         assembly.bonded().forEach(terminal -> join(groups, number, terminal, Terminal.FRAME));
         bridge.forEach(terminal -> join(groups, number, bridge.get(0), terminal));
@@ -225,7 +269,11 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
         if (nets < ofNets) {
             words.add("Computed on " + nets + " of the " + ofNets + " nets, evenly chosen.");
         }
-        words.add("Ohms only: insulation, and contacts between mated faces where the back was probed, are not shown.");
+        words.add(
+                method == Method.INSULATION
+                        ? "A clip that has fallen off passes every insulation test: prove the connection of each."
+                        : "Ohms only: insulation, and contacts between mated faces where the back was probed, are not"
+                                + " shown.");
         return words;
     }
 }

@@ -13,7 +13,9 @@ public enum Method {
     /** Both ends in reach: each wire end to end, then each net against all later ones and the frame, tied together. */
     EACH_TO_REST(true, 0),
     /** Both ends in reach: each wire end to end, then all nets in two tied halves, once for each bit of their number. */
-    BY_HALVES(true, 0);
+    BY_HALVES(true, 0),
+    /** After continuity has passed: each net against all others and the frame, tied together, under a test voltage. */
+    INSULATION(true, 0);
 
     private final boolean ties;
     private final int walks;

@@ -1,8 +1,13 @@
 package zestymarten.core.plan;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
@@ -11,17 +16,20 @@ import zestymarten.core.network.Nets;
  * The touches of a method for one assembly, in their order.
  *
  * <p>Method: a net of k probe points is rung out by k - 1 touches from its first one; n nets are parted by n (n - 1) / 2
- * touches each to each, n each to the tied rest, or ceil(log2(n + 1)) by halves, the frame counted as one more. Order:
+ * touches each to each, n each to the tied rest, or ceil(log2(n + 1)) by halves, the frame counted as one more. Parts are read
+ * once where they conduct, contacts once where they are open too. Order:
  * design order. Cost: proportional to the touches and what is tied for them.
  */
 public final class Procedure {
     private final List<Net> nets;
     private final List<Terminal> heads;
     private final Method method;
+    private final State rest;
     private final List<Touch> touches = new ArrayList<>();
 
     private Procedure(Assembly assembly, Nets all, Method method) {
         this.method = method;
+        rest = assembly.states().get(0);
         nets = all.all().stream().filter(net -> !net.ends().isEmpty()).toList();
         heads = nets.stream()
                 .filter(net -> !net.touchesFrame())
@@ -44,10 +52,54 @@ public final class Procedure {
                 ends();
                 byHalves();
             }
+            case INSULATION -> eachToRest();
         }
-        assembly.terminals().stream()
-                .filter(assembly.bonded()::contains)
-                .forEach(terminal -> touches.add(Touch.free(terminal, Terminal.FRAME)));
+        if (method != Method.INSULATION) {
+            assembly.terminals().stream()
+                    .filter(assembly.bonded()::contains)
+                    .forEach(terminal -> touches.add(Touch.free(terminal, Terminal.FRAME, rest)));
+            parts(assembly);
+        }
+    }
+
+    /**
+     * Every part where it conducts, every contact where it is open as well, state by state so that each is set once: a
+     * part in the first state that shows it.
+     */
+    private void parts(Assembly assembly) {
+        Set<String> shown = new HashSet<>();
+        for (State state : assembly.states()) {
+            for (Component part : assembly.components()) {
+                boolean told =
+                        part.kind() != Component.Kind.DIODE && shown.add(part.id() + " " + part.conductsIn(state));
+                if (told) {
+                    touches.add(Touch.free(part.a(), part.b(), state));
+                }
+            }
+        }
+    }
+
+    /** How often switches and relays are set to another state. */
+    public int states() {
+        int changes = 0;
+        State now = rest;
+        for (Touch touch : touches) {
+            changes += touch.state().equals(now) ? 0 : 1;
+            now = touch.state();
+        }
+        return changes;
+    }
+
+    /** How often a probe goes to another terminal, the first touch included. */
+    public int moves() {
+        int moves = 0;
+        Optional<Touch> last = Optional.empty();
+        for (Touch touch : touches) {
+            moves += last.filter(each -> each.black().equals(touch.black())).isPresent() ? 0 : 1;
+            moves += last.filter(each -> each.red().equals(touch.red())).isPresent() ? 0 : 1;
+            last = Optional.of(touch);
+        }
+        return moves;
     }
 
     /** The procedure of a method. */
@@ -80,17 +132,17 @@ public final class Procedure {
         for (Net net : nets) {
             net.ends().stream()
                     .skip(1)
-                    .forEach(far -> touches.add(Touch.free(net.ends().get(0), far)));
+                    .forEach(far -> touches.add(Touch.free(net.ends().get(0), far, rest)));
         }
     }
 
     private void eachToEach() {
         for (int i = 0; i < heads.size(); i++) {
             for (int j = i + 1; j < heads.size(); j++) {
-                touches.add(Touch.free(heads.get(i), heads.get(j)));
+                touches.add(Touch.free(heads.get(i), heads.get(j), rest));
             }
         }
-        heads.forEach(head -> touches.add(Touch.free(head, Terminal.FRAME)));
+        heads.forEach(head -> touches.add(Touch.free(head, Terminal.FRAME, rest)));
     }
 
     /** All far ends tied; each near end against the first, and one closing pair that gives every wire its own ohms. */
@@ -100,18 +152,18 @@ public final class Procedure {
                 .filter(end -> !end.isFrame())
                 .toList();
         for (int i = 1; i < heads.size(); i++) {
-            touches.add(new Touch(heads.get(0), heads.get(i), List.of(far)));
+            touches.add(tied(heads.get(0), heads.get(i), List.of(far)));
         }
         if (heads.size() > 2) {
-            touches.add(new Touch(heads.get(1), heads.get(2), List.of(far)));
+            touches.add(tied(heads.get(1), heads.get(2), List.of(far)));
         }
     }
 
     private void eachToRest() {
         for (int i = 0; i < heads.size(); i++) {
-            List<Terminal> rest = new ArrayList<>(heads.subList(i + 1, heads.size()));
-            rest.add(Terminal.FRAME);
-            touches.add(new Touch(heads.get(i), Terminal.FRAME, rest.size() < 2 ? List.of() : List.of(rest)));
+            List<Terminal> others = new ArrayList<>(heads.subList(i + 1, heads.size()));
+            others.add(Terminal.FRAME);
+            touches.add(tied(heads.get(i), Terminal.FRAME, others.size() < 2 ? List.of() : List.of(others)));
         }
     }
 
@@ -127,8 +179,12 @@ public final class Procedure {
             List<List<Terminal>> ties = List.of(zeros, ones).stream()
                     .filter(half -> half.size() > 1)
                     .toList();
-            touches.add(new Touch(zeros.get(0), ones.get(0), ties));
+            touches.add(tied(zeros.get(0), ones.get(0), ties));
         }
+    }
+
+    private Touch tied(Terminal black, Terminal red, List<List<Terminal>> ties) {
+        return new Touch(black, red, ties, rest, method == Method.INSULATION);
     }
 
     /** Seconds that it takes at the given prices, in seconds for a touch, a change of ties, and a walk there and back. */

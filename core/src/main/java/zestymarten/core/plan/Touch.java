@@ -1,14 +1,17 @@
 package zestymarten.core.plan;
 
 import java.util.List;
+import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 
 /**
  * One reading of a method: where the probes go, and which terminals are tied together for it.
  *
  * @param ties none if all ends are free
+ * @param state in which the switches and relays are
+ * @param insulation whether it is read by an insulation tester at its test voltage, not by an ohmmeter
  */
-public record Touch(Terminal black, Terminal red, List<List<Terminal>> ties) {
+public record Touch(Terminal black, Terminal red, List<List<Terminal>> ties, State state, boolean insulation) {
     public Touch {
         ties = ties.stream().map(List::copyOf).toList();
         if (black.equals(red)) {
@@ -16,7 +19,7 @@ public record Touch(Terminal black, Terminal red, List<List<Terminal>> ties) {
         }
     }
 
-    static Touch free(Terminal black, Terminal red) {
-        return new Touch(black, red, List.of());
+    static Touch free(Terminal black, Terminal red, State state) {
+        return new Touch(black, red, List.of(), state, false);
     }
 }

@@ -21,6 +21,7 @@ import zestymarten.core.fault.Fault;
 import zestymarten.core.fault.FaultyUnit;
 import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.fault.Probe;
+import zestymarten.core.judge.Quantity;
 import zestymarten.core.limit.Limits;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
@@ -148,6 +149,31 @@ class AnalysisTest {
         assertThat(analysis.standing()).isEqualTo(Analysis.Standing.INCOMPLETE);
         assertThat(analysis.untested().stream().map(pair -> pair.a() + " " + pair.b()))
                 .contains("J1.1 J2.1", "J1.2 J2.2", "J1.3 J2.3");
+    }
+
+    @Test
+    void lowInsulationAndAFailedWithstandAreFindings() {
+        Assembly cable = cable(2, 2, Set.of());
+        Reading low = insulation("J1.1", "J1.2", "400k", Quantity.INSULATION, 500);
+        Reading trip = insulation("J1.2", "FRAME", "OL", Quantity.LEAKAGE, 1460);
+        Reading fine = insulation("J1.1", "FRAME", ">200M", Quantity.INSULATION, 500);
+        Analysis analysis = analysis(cable, List.of(low, trip, fine));
+        assertThat(told(analysis)).containsExactly(told("insulation_low", "W1", "W2"), told("withstand", "W2"));
+        assertThat(analysis.findings().get(0).finding().text())
+                .isEqualTo("Insulation is low: 400 kΩ between J1.1 and J1.2 at 500 V; at least 1 MΩ.");
+        assertThat(analysis.findings().get(1).evidence()).containsExactly(1);
+    }
+
+    private static Reading insulation(String a, String b, String typed, Quantity quantity, double testV) {
+        return new Reading(
+                Terminal.of(a),
+                Terminal.of(b),
+                typed,
+                zestymarten.core.assembly.State.REST,
+                List.of(),
+                OptionalDouble.empty(),
+                quantity,
+                OptionalDouble.of(testV));
     }
 
     @Test

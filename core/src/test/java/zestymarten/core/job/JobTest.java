@@ -159,11 +159,11 @@ class JobTest {
 
     @Test
     void namesALeakAndAJumpingReading() {
-        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "~0.4..OL", "0.6", "2M2");
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "~0.4..OL", "0.6", "820k");
         assertThat(told(bench.job()))
                 .containsExactly(
                         "The reading from J1.2 to J2.2 jumps: W2 may be broken with its ends still touching.",
-                        "2.2 MΩ between J1.1 and J1.2, which should be apart: no short, but an insulation tester must"
+                        "820 kΩ between J1.1 and J1.2, which should be apart: no short, but an insulation tester must"
                                 + " decide.");
     }
 

@@ -2,6 +2,7 @@ package zestymarten.core.judge;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -15,6 +16,7 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
 
 /** One reading against what is expected: a limit of 0.50 Ω, expected 0.40 Ω, leads 0.30 Ω, U about 0.01 Ω. */
 class JudgeTest {
@@ -65,7 +67,8 @@ class JudgeTest {
         "beep, FAIL, JOINED",
         "4k7, FAIL, JOINED",
         "0.4, FAIL, JOINED",
-        "2M2, WATCH, LEAK",
+        "880k, WATCH, LEAK",
+        "2M2, WATCH, APART",
         "<50, FAIL, JOINED",
         "<1M, UNDECIDED, UNKNOWN",
         "jumps, FAIL, UNSTABLE"
@@ -123,5 +126,48 @@ class JudgeTest {
                 .isEqualTo(
                         "0.14 Ω is within the limit of 0.2 Ω. The leads (0.3 Ω) have more than the wire may: press hard"
                                 + " and hold still, or the reading decides little.");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "INSULATION, 500, 800k, FAIL, '800 kΩ is too little. At least 1 MΩ at 500 V DC: IEC 60364-6, up to and including 500 V (and FELV).'",
+        "INSULATION, 250, 800k, PASS, '800 kΩ is enough. At least 500 kΩ at 250 V DC: IEC 60364-6, SELV and PELV.'",
+        "INSULATION, 500, >900M, PASS, 'More than 900 MΩ. At least 1 MΩ at 500 V DC: IEC 60364-6, up to and including 500 V (and FELV).'",
+        "INSULATION, 500, jumps, FAIL, 'The insulation jumps: it breaks down now and then.'",
+        "LEAKAGE, 1000, 2mA, FAIL, '2 mA at 1 kV: 500 kΩ is too little. At least 1 MΩ at 1 kV DC: IEC 60364-6, above 500 V.'",
+        "LEAKAGE, 1000, 26uA, PASS, '26 μA at 1 kV: 38.46 MΩ is enough. At least 1 MΩ at 1 kV DC: IEC 60364-6, above 500 V.'",
+        "LEAKAGE, 1000, OL, FAIL, 'The tester tripped or jumped: the insulation broke down.'",
+        "VOLTAGE, 0, 0.3V, PASS, '0.3 V: dead.'",
+        "VOLTAGE, 0, 48V, DOUBTFUL, '48 V is still there. Discharge it, and do not touch.'"
+    })
+    void insulationAndVoltage(Quantity quantity, double testV, String typed, Verdict verdict, String reason) {
+        Judgement judgement =
+                InsulationJudge.judge(new ReadingLanguage(false).understand(typed), quantity, testV, true);
+        assertThat(judgement.reason()).isEqualTo(reason);
+        assertThat(judgement.verdict()).isEqualTo(verdict);
+    }
+
+    @Test
+    void insulationBetweenJoinedPointsMeansNothing() {
+        Judgement judgement =
+                InsulationJudge.judge(new ReadingLanguage(false).understand("5M"), Quantity.INSULATION, 500, false);
+        assertThat(judgement.verdict()).isEqualTo(Verdict.DOUBTFUL);
+    }
+
+    @Test
+    void asksAboutAReadingThatFitsTheNeighbour() {
+        Expectation own = new Expectation.Joined(limit(true), true);
+        Limit other = new Limit(Ohms.of(0.8), Optional.of(Ohms.of(0.9)), Ohms.of(1), false, Limit.Rule.GIVEN, "Given.");
+        List<Doubts.Neighbour> neighbours = List.of(new Doubts.Neighbour("W5", other));
+        Understood typed = new ReadingLanguage(false).understand("1.2");
+        assertThat(Doubts.raise(typed, own, conditions(false), neighbours))
+                .isEqualTo(
+                        new Understood.Ambiguous(
+                                List.of(typed),
+                                "1.2 Ω is not what this wire should read, but what W5 should. Are both probes on the right pins?"));
+        Understood good = new ReadingLanguage(false).understand("0.7");
+        assertThat(Doubts.raise(good, own, conditions(false), neighbours)).isEqualTo(good);
+        Understood neither = new ReadingLanguage(false).understand("5.5");
+        assertThat(Doubts.raise(neither, own, conditions(false), neighbours)).isEqualTo(neither);
     }
 }

@@ -4,9 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Map;
+import java.util.NavigableMap;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
 class SensorsTest {
+    @Test
+    void anNtcTableIsReadBetweenItsRows() {
+        NavigableMap<Double, Double> table = new TreeMap<>(Map.of(0.0, 33_000.0, 25.0, 10_000.0, 50.0, 3600.0));
+        assertThat(Sensors.ntc(table, 25)).isEqualTo(10_000);
+        double between = Sensors.ntc(table, 10);
+        double beta = Math.log(3.3) / (1 / 273.15 - 1 / 298.15);
+        assertThat(between).isCloseTo(Sensors.ntc(10_000, beta, 10), within(0.01));
+        assertThatThrownBy(() -> Sensors.ntc(table, 51))
+                .hasMessage("Temperature (51.0 °C) must be within the table, from 0.0 to 50.0 °C.");
+    }
+
     @Test
     void anNtcOfTenKilohmReadsTwentyTwoInTheCold() {
         assertThat(Sensors.ntc(10_000, 3950, 8) / 1000).isCloseTo(22.28, within(0.005));

@@ -29,6 +29,20 @@ class ConditionsTest {
     }
 
     @Test
+    void aDriftedZeroAndOneFromAnotherRangeMakeAReadingLessSure() {
+        Conditions conditions = with(LeadPolicy.FULL, 0.3);
+        double fresh = conditions.uncertaintyOhm(0.93);
+        double drifted = conditions.uncertaintyOhm(0.93, new Conditions.Zero(0.06, 0, 0));
+        double other = conditions.uncertaintyOhm(0.93, new Conditions.Zero(0, 0.02, 0.2));
+        assertThat(drifted).isCloseTo(2 * Math.sqrt(fresh * fresh / 4 + 0.06 * 0.06 / 12), within(1e-9));
+        assertThat(other).isCloseTo(2 * Math.sqrt(fresh * fresh / 4 + (0.02 * 0.02 + 0.2 * 0.2) / 3), within(1e-9));
+        assertThat(new Conditions.Zero(0.05, 0, 0).isInDoubt(0.01, 0.4)).isTrue();
+        assertThat(new Conditions.Zero(0.04, 0, 0).isInDoubt(0.01, 0.4)).isFalse();
+        assertThat(new Conditions.Zero(0.05, 0, 0).isInDoubt(0.1, 0.4)).isFalse();
+        assertThatThrownBy(() -> new Conditions.Zero(Double.NaN, 0, 0)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
     void refusesWhatNoMeterHas() {
         assertThatThrownBy(() -> new Meter("m", 1.5, 0.01, 30, false, 20e6))
                 .hasMessage("Meter: accuracy (1.5) must be from 0 to below 1 (0.01 is 1 %).");

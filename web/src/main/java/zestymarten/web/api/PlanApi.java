@@ -34,7 +34,7 @@ class PlanApi {
     private static final double WALK_S = 120;
 
     /** A touch of the plan. */
-    record Step(String a, String b, List<List<String>> setup) {}
+    record Step(String a, String b, List<List<String>> setup, String state, String quantity) {}
 
     /** How many faults of a kind there are, and how many would be seen. */
     record Covered(String kind, int all, int seen) {}
@@ -43,7 +43,9 @@ class PlanApi {
     record Planned(
             String method,
             int touches,
+            int moves,
             int setups,
+            int states,
             int walks,
             double seconds,
             List<Step> steps,
@@ -118,7 +120,9 @@ class PlanApi {
         return new Planned(
                 method.code(),
                 procedure.touches().size(),
+                procedure.moves(),
                 procedure.setups(),
+                procedure.states(),
                 method.walks(),
                 procedure.seconds(prices.touch(), prices.setup(), prices.walk()),
                 procedure.touches().stream().map(PlanApi::step).toList(),
@@ -141,6 +145,8 @@ class PlanApi {
                 touch.red().name(),
                 touch.ties().stream()
                         .map(tie -> tie.stream().map(Terminal::name).toList())
-                        .toList());
+                        .toList(),
+                touch.state().id(),
+                touch.insulation() ? "insulation" : "resistance");
     }
 }
