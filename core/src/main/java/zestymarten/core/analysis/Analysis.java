@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.IntStream;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
@@ -78,6 +79,7 @@ public record Analysis(
         List<Explained> findings = new ArrayList<>(evidence.findings());
         for (int number : lastOfEach(readings)) {
             insulationFinding(design, number, judged.get(number)).ifPresent(findings::add);
+            contactSurface(design, number, judged).ifPresent(findings::add);
         }
         List<Partition.Joined> untested = evidence.untested(MOST_UNTESTED);
         boolean doubtful = lastOfEach(readings).stream()
@@ -103,6 +105,23 @@ public record Analysis(
                     i);
         }
         return last.values().stream().sorted().toList();
+    }
+
+    /** Dirty-open and clean-good through a mated pair: the surface of the contact, which will come back. */
+    private static Optional<Explained> contactSurface(Design design, int number, List<Judged> judged) {
+        Reading last = judged.get(number).reading();
+        if (judged.get(number).judgement().contact() != Contact.JOINED || !design.isMated(last.a(), last.b())) {
+            return Optional.empty();
+        }
+        return IntStream.range(0, number)
+                .filter(earlier -> judged.get(earlier).reading().repeats(last))
+                .filter(earlier -> judged.get(earlier).judgement().contact() == Contact.APART)
+                .boxed()
+                .findFirst()
+                .map(earlier -> new Explained(
+                        new Finding.ContactSurface(design.namesBetween(last.a(), last.b()), last.a(), last.b()),
+                        List.of(earlier, number),
+                        List.of()));
     }
 
     /** Insulation that is too low, or did not withstand its voltage. */

@@ -268,6 +268,13 @@ public final class Design {
                         + ": the network of the limits on the way, all low and all high.");
     }
 
+    /** Whether a reading between two terminals passes the mating faces of a connector that is plugged together. */
+    boolean isMated(Terminal a, Terminal b) {
+        return Stream.of(a, b)
+                .flatMap(each -> assembly.connector(each.connector()).stream())
+                .anyMatch(connector -> connector.reach().matesWith().isPresent());
+    }
+
     /** Whether a diode lies between the nets of two terminals, so that an ohm range proves nothing either way. */
     boolean isBesideDiode(Terminal a, Terminal b) {
         return partsBetween(a, b).stream().anyMatch(part -> part.kind() == Component.Kind.DIODE);

@@ -2,6 +2,7 @@ package zestymarten.core.analysis;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.Set;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Quantity;
@@ -35,6 +36,14 @@ public record Reading(
             throw new IllegalArgumentException(
                     "A reading of " + quantity.code() + " needs its test voltage, above 0 V.");
         }
+    }
+
+    /** Whether another one is of the same two terminals in the same state and setup. */
+    boolean repeats(Reading other) {
+        return Set.of(a, b).equals(Set.of(other.a, other.b))
+                && state.equals(other.state)
+                && ties.equals(other.ties)
+                && quantity == other.quantity;
     }
 
     /** A reading of ohms. */

@@ -86,6 +86,12 @@ public record Assembly(
             if (component.kind().isContact()) {
                 contacts.add(component.id());
             }
+            for (Terminal end : List.of(component.a(), component.b())) {
+                if (end.isPin() && !pins.contains(end)) {
+                    throw new IllegalArgumentException("Component '" + component.id() + "' ends at " + end
+                            + ", which no connector of the assembly has.");
+                }
+            }
         }
         Set<String> stateNames = new HashSet<>();
         for (State state : states) {
@@ -110,6 +116,38 @@ public record Assembly(
     /** An assembly of conductors only. */
     public Assembly(String name, Kind kind, String note, List<Connector> connectors, List<Conductor> conductors) {
         this(name, kind, note, connectors, List.of(), conductors, List.of(), List.of(), Set.of());
+    }
+
+    /** The same without its conductors: what it has besides them. */
+    public Assembly withoutConductors() {
+        return new Assembly(name, kind, note, connectors, joints, List.of(), components, states, bonded);
+    }
+
+    /** Whether it has more than wires between connectors at hand. */
+    public boolean hasParts() {
+        return !joints.isEmpty()
+                || !components.isEmpty()
+                || !bonded.isEmpty()
+                || !states.equals(List.of(State.REST))
+                || connectors.stream().anyMatch(each -> !each.reach().equals(Reach.AT_HAND));
+    }
+
+    /**
+     * The same with the parts of another: its joints, components, states and bonds, and how its connectors are reached.
+     *
+     * @throws IllegalArgumentException if a part ends at a pin that is not here any more
+     */
+    public Assembly withPartsOf(Assembly other) {
+        List<Connector> reached = connectors.stream()
+                .map(each -> new Connector(
+                        each.id(),
+                        each.name(),
+                        each.face(),
+                        each.pins(),
+                        other.connector(each.id()).map(Connector::reach).orElse(each.reach())))
+                .toList();
+        return new Assembly(
+                name, kind, note, reached, other.joints, conductors, other.components, other.states, other.bonded);
     }
 
     /** The state of that name. */

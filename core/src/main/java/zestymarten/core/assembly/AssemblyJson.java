@@ -94,9 +94,23 @@ public final class AssemblyJson {
         Map<String, Object> members = new LinkedHashMap<>();
         members.put("id", connector.id());
         members.put("name", connector.name());
+        put(members, connector.reach());
         members.put("face", face);
         members.put("pins", List.copyOf(connector.pins()));
         return members;
+    }
+
+    private static void put(Map<String, Object> members, Reach reach) {
+        if (!reach.place().isEmpty()) {
+            members.put("place", reach.place());
+        }
+        reach.probing().ifPresent(probing -> members.put("probing", probing.code()));
+        reach.matesWith().ifPresent(mate -> members.put("mates_with", mate));
+        if (reach.minutes() > 0 || reach.harm() != Reach.Harm.NONE) {
+            members.put(
+                    "access",
+                    Map.of("minutes", reach.minutes(), "harm", reach.harm().code()));
+        }
     }
 
     private static Map<String, Object> conductor(Conductor conductor) {

@@ -1,6 +1,7 @@
 package zestymarten.core.assembly;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -9,6 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -16,14 +19,12 @@ import zestymarten.core.quantity.Problem;
  * name are added to their connectors in order of first use; connectors likewise, so that a wire list alone is enough.
  */
 public final class AssemblyReader {
-    private static final Set<String> HARMS = Set.of("none", "pierce", "open", "cut");
-    private static final Set<String> PROBINGS = Set.of("back", "front", "screw");
-
     private final Members root;
     private final List<Problem> problems;
     private final Map<String, LinkedHashSet<String>> pins = new LinkedHashMap<>();
     private final Map<String, String> names = new LinkedHashMap<>();
     private final Map<String, Face> faces = new LinkedHashMap<>();
+    private final Map<String, Reach> reaches = new LinkedHashMap<>();
 
     private AssemblyReader(Members root, List<Problem> problems) {
         this.root = root;
@@ -92,7 +93,12 @@ public final class AssemblyReader {
             List<Connector> connectors = new ArrayList<>();
             pins.forEach((id, used) -> {
                 Face face = faces.getOrDefault(id, Face.line(Math.max(1, used.size())));
-                connectors.add(new Connector(id, names.getOrDefault(id, ""), face, List.copyOf(used)));
+                connectors.add(new Connector(
+                        id,
+                        names.getOrDefault(id, ""),
+                        face,
+                        List.copyOf(used),
+                        reaches.getOrDefault(id, Reach.AT_HAND)));
             });
             return Optional.of(new Assembly(
                     parts.name(),
@@ -116,16 +122,7 @@ public final class AssemblyReader {
             each.problem("id", "Read '" + id + "'; expected a reference of its own such as J1, without a dot.");
         }
         names.put(id, each.text("name").orElse(""));
-        each.text("place");
-        choice(each, "probing", PROBINGS);
-        each.text("mates_with");
-        each.object("access").ifPresent(access -> {
-            if (access.number("minutes").orElse(0) < 0) {
-                access.problem("minutes", "Expected 0 minutes or more.");
-            }
-            choice(access, "harm", HARMS);
-            access.done();
-        });
+        reach(each).ifPresent(reach -> reaches.put(id, reach));
         face(each).ifPresent(face -> faces.put(id, face));
         LinkedHashSet<String> own = pins.computeIfAbsent(id, any -> new LinkedHashSet<>());
         for (String pin : each.texts("pins")) {
@@ -136,13 +133,33 @@ public final class AssemblyReader {
         each.done();
     }
 
-    private static void choice(Members members, String name, Set<String> known) {
-        members.text(name)
-                .filter(read -> !known.contains(read))
-                .ifPresent(read -> members.problem(
-                        name,
-                        "Read '" + read + "'; expected one of "
-                                + String.join(", ", known.stream().sorted().toList()) + "."));
+    private static Optional<Reach> reach(Members connector) {
+        String place = connector.text("place").orElse("");
+        Optional<Reach.Probing> probing = choice(connector, "probing", Reach.Probing.values(), Reach.Probing::code);
+        Optional<String> matesWith = connector.text("mates_with");
+        Optional<Members> access = connector.object("access");
+        double minutes =
+                access.map(members -> members.number("minutes").orElse(0)).orElse(0.0);
+        Optional<Reach.Harm> harm =
+                access.flatMap(members -> choice(members, "harm", Reach.Harm.values(), Reach.Harm::code));
+        access.ifPresent(Members::done);
+        return made(
+                access.orElse(connector),
+                () -> new Reach(place, probing, matesWith, minutes, harm.orElse(Reach.Harm.NONE)));
+    }
+
+    private static <T> Optional<T> choice(Members members, String name, T[] known, Function<T, String> code) {
+        Optional<String> read = members.text(name);
+        Optional<T> found = read.flatMap(text -> Arrays.stream(known)
+                .filter(each -> code.apply(each).equals(text))
+                .findFirst());
+        if (read.isPresent() && found.isEmpty()) {
+            members.problem(
+                    name,
+                    "Read '" + read.get() + "'; expected one of "
+                            + Arrays.stream(known).map(code).sorted().collect(Collectors.joining(", ")) + ".");
+        }
+        return found;
     }
 
     private static Optional<Face> face(Members connector) {

@@ -10,8 +10,9 @@ import java.util.List;
  * @param name what it is called, empty if it has no other name than its reference
  * @param face how the cavities lie; at least as many cavities as pins
  * @param pins pin names in cavity order, without repeats; cavities beyond the list do not exist
+ * @param reach what it takes to probe it
  */
-public record Connector(String id, String name, Face face, List<String> pins) {
+public record Connector(String id, String name, Face face, List<String> pins, Reach reach) {
     public Connector {
         pins = List.copyOf(pins);
         if (id.indexOf('.') >= 0 || !Terminal.isName(id)) {
@@ -25,6 +26,11 @@ public record Connector(String id, String name, Face face, List<String> pins) {
         if (new HashSet<>(pins).size() != pins.size()) {
             throw new IllegalArgumentException("Connector " + id + " names a pin twice.");
         }
+    }
+
+    /** A connector of which nothing is said but its face and pins. */
+    public Connector(String id, String name, Face face, List<String> pins) {
+        this(id, name, face, pins, Reach.AT_HAND);
     }
 
     /** Its terminals in cavity order. */

@@ -1,10 +1,11 @@
 package zestymarten.core.diagnosis;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import zestymarten.core.fault.Fault;
 
 /**
- * One fault that a unit may have.
+ * One fault that a unit may have. Equality is that of the number: atoms are only compared within one diagnosis, and often.
  *
  * @param number its place among all of them
  * @param nets numbers of the nets and cavities that it names, see {@link Places}
@@ -26,6 +27,16 @@ record Atom(int number, Fault fault, List<Integer> nets, List<String> names, dou
         WIDE,
         /** Now there, now not. */
         JUMPY
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof Atom atom && atom.number == number;
+    }
+
+    @Override
+    public int hashCode() {
+        return number;
     }
 
     boolean isApartFrom(Atom other) {

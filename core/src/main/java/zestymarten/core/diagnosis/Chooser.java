@@ -31,6 +31,7 @@ import zestymarten.core.quantity.Understood;
 final class Chooser {
     private static final int LIKELY_SETS = 8;
     private static final double LIKELY = 0.02;
+    private static final double HARDLY = 1e-6;
     private static final int LIKELY_PAIRS = 30;
     private static final int MOST_CROSSWISE = 14;
     private static final int OPEN = -1;
@@ -43,6 +44,9 @@ final class Chooser {
     private final Meeting meeting;
     private final Map<Diagnosis.Candidate, Double> posterior;
     private final List<Diagnosis.Candidate> ordered;
+    private final List<Map.Entry<Diagnosis.Candidate, Double>> likely;
+    /** All sets that are hardly likely, together: they predict what a good unit shows. */
+    private final double unlikely;
 
     /** A touch that may be made. */
     record Option(Terminal black, Terminal red, State state, List<List<Terminal>> ties) {
@@ -56,6 +60,13 @@ final class Chooser {
         design = diagnosis.unit().design();
         meeting = diagnosis.meeting();
         posterior = diagnosis.posterior();
+        likely = posterior.entrySet().stream()
+                .filter(each -> each.getValue() > HARDLY)
+                .toList();
+        unlikely = posterior.values().stream()
+                .filter(each -> each <= HARDLY)
+                .mapToDouble(each -> each)
+                .sum();
         ordered = posterior.keySet().stream()
                 .sorted(Comparator.comparingDouble((Diagnosis.Candidate each) -> -posterior.getOrDefault(each, 0.0)))
                 .toList();
@@ -208,15 +219,14 @@ final class Chooser {
                 meeting.atoms(option.black(), option.red(), option.state(), option.ties(), good.isPresent()));
         Map<Integer, Double> classes = new HashMap<>();
         double known = 0;
-        double asGood = 0;
-        for (Map.Entry<Diagnosis.Candidate, Double> each : posterior.entrySet()) {
-            List<Atom> touched =
-                    each.getKey().atoms().stream().filter(met::contains).toList();
+        double asGood = unlikely;
+        for (Map.Entry<Diagnosis.Candidate, Double> each : likely) {
+            List<Atom> atoms = each.getKey().atoms();
             double chance = each.getValue();
-            if (touched.isEmpty()) {
+            if (atoms.stream().noneMatch(met::contains)) {
                 asGood += chance;
-            } else if (chance > 1e-7) {
-                classes.merge(shown(option, each.getKey().atoms()), chance, Double::sum);
+            } else {
+                classes.merge(shown(option, atoms), chance, Double::sum);
                 known += chance;
             }
         }

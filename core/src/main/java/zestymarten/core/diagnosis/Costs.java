@@ -2,6 +2,7 @@ package zestymarten.core.diagnosis;
 
 import java.util.List;
 import java.util.function.ToDoubleBiFunction;
+import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Terminal;
 
 /**
@@ -27,6 +28,19 @@ public record Costs(
     /** A bench with both ends in reach: two seconds a touch and a probe, three a clip. */
     public static Costs bench(boolean clips) {
         return new Costs(2, 1.5, 3, clips, (terminal, readings) -> 0);
+    }
+
+    /** The same where some connectors have to be reached first, which is paid once for all their terminals. */
+    public static Costs bench(Assembly assembly, boolean clips) {
+        return new Costs(2, 1.5, 3, clips, (terminal, readings) -> {
+            boolean reached = readings.stream()
+                    .anyMatch(each -> each.a().connector().equals(terminal.connector())
+                            || each.b().connector().equals(terminal.connector()));
+            double minutes = assembly.connector(terminal.connector())
+                    .map(connector -> connector.reach().minutes())
+                    .orElse(0.0);
+            return reached ? 0 : 60 * minutes;
+        });
     }
 
     double seconds(Chooser.Option option, List<Touched> readings) {

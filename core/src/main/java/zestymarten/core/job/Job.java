@@ -394,7 +394,7 @@ public final class Job {
     /** The touches still to make that tell most for their time, the best first. */
     public List<BestTouch> best(Diagnosis diagnosis, int most) {
         List<BestTouch> best = new ArrayList<>();
-        for (NextTouch next : diagnosis.next(Costs.bench(false), WEIGHED)) {
+        for (NextTouch next : diagnosis.next(Costs.bench(design.assembly(), false), WEIGHED)) {
             Optional<Step> step = touch(next.black(), next.red()).filter(each -> !isDone(each));
             if (best.size() < most && step.isPresent() && step.get() instanceof Step.Touch touch) {
                 best.add(new BestTouch(touch, next));

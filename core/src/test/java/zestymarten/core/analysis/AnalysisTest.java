@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
@@ -12,8 +13,10 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.Reach;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.fault.Bench;
@@ -174,6 +177,23 @@ class AnalysisTest {
                 OptionalDouble.empty(),
                 quantity,
                 OptionalDouble.of(testV));
+    }
+
+    @Test
+    void dirtyOpenAndCleanGoodThroughAMatedPairIsAContactSurface() {
+        Assembly plain = cable(1, 1, Set.of());
+        List<Connector> mated = plain.connectors().stream()
+                .map(each -> new Connector(
+                        each.id(),
+                        each.name(),
+                        each.face(),
+                        each.pins(),
+                        new Reach("", Optional.empty(), Optional.of("J9"), 0, Reach.Harm.NONE)))
+                .toList();
+        Assembly assembly = new Assembly(plain.name(), plain.kind(), "", mated, plain.conductors());
+        List<Reading> cleaned = List.of(free("J1.1", "J2.1", "OL"), free("J1.1", "J2.1", "1.00"));
+        assertThat(told(analysis(assembly, cleaned))).containsExactly(told("contact_surface", "W1"));
+        assertThat(analysis(assembly, cleaned).findings().get(0).evidence()).containsExactly(0, 1);
     }
 
     @Test

@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyJson;
+import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
@@ -63,7 +64,17 @@ class AssembliesApi {
             @RequestParam(defaultValue = "cable") String kind,
             @RequestParam(defaultValue = "") String note,
             Principal who) {
-        Revision made = wirings.create(assembly(list, name, kind, note), who.getName());
+        return created(wirings.create(assembly(list, name, kind, note), who.getName()));
+    }
+
+    @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<Stored> create(@RequestBody String json, Principal who) {
+        List<Problem> problems = new ArrayList<>();
+        Assembly assembly = AssemblyReader.read(json, problems).orElseThrow(() -> new Refused(problems));
+        return created(wirings.create(assembly, who.getName()));
+    }
+
+    private static ResponseEntity<Stored> created(Revision made) {
         Assembly assembly = made.assembly();
         return ResponseEntity.created(URI.create(href(made.assemblyId())))
                 .eTag(tag(made))

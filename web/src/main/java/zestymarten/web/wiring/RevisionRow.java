@@ -1,8 +1,13 @@
 package zestymarten.web.wiring;
 
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
-/** The head of a revision as stored, with the name of its wiring. */
+/**
+ * The head of a revision as stored, with the name of its wiring.
+ *
+ * @param parts what it has besides wires, in the open format; absent where there are only wires
+ */
 record RevisionRow(
         long id,
         long assemblyId,
@@ -10,5 +15,6 @@ record RevisionRow(
         String name,
         String kind,
         String note,
+        @Nullable String parts,
         String createdBy,
         Instant createdAt) {}

@@ -17,6 +17,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.web.platform.Refused;
+import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyJson;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Kind;
@@ -120,9 +122,19 @@ class WiringController {
     @PostMapping("/{id}")
     ResponseEntity<Void> revise(
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Principal who) {
-        fields.set("name", wirings.latest(id).assembly().name());
-        Revision made = wirings.revise(id, new WiringForm(fields).fromList(), who.getName());
+        Assembly before = wirings.latest(id).assembly();
+        fields.set("name", before.name());
+        Revision made = wirings.revise(id, withParts(new WiringForm(fields).fromList(), before), who.getName());
         return goTo("/wirings/" + made.assemblyId());
+    }
+
+    /** The list is of wires; joints, components and states of the wiring stay as they are. */
+    private static Assembly withParts(Assembly changed, Assembly before) {
+        try {
+            return changed.withPartsOf(before);
+        } catch (IllegalArgumentException e) {
+            throw new Refused("list", e.getMessage() + " Keep a wire on that pin.");
+        }
     }
 
     private static ResponseEntity<Void> goTo(String address) {

@@ -39,6 +39,7 @@ interface WiringMapper {
             @Param("number") int number,
             @Param("kind") String kind,
             @Param("note") String note,
+            @Param("parts") @Nullable String parts,
             @Param("by") String by,
             @Param("at") Instant at);
 

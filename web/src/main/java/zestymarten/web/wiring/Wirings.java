@@ -14,6 +14,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyJson;
+import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
@@ -22,6 +24,7 @@ import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 
@@ -104,10 +107,19 @@ public class Wirings {
                 mapper.conductors(row.id()).stream().map(Wirings::conductor).toList();
         Kind kind = Kind.of(row.kind()).orElseThrow();
         Assembly assembly = new Assembly(row.name(), kind, row.note(), connectors, conductors);
+        if (row.parts() != null) {
+            assembly = assembly.withPartsOf(parts(row.parts()));
+        }
         Revision revision =
                 new Revision(row.id(), row.assemblyId(), row.number(), row.createdBy(), row.createdAt(), assembly);
         read.put(row.id(), revision);
         return revision;
+    }
+
+    private static Assembly parts(String stored) {
+        List<Problem> problems = new ArrayList<>();
+        return AssemblyReader.read(stored, problems)
+                .orElseThrow(() -> new IllegalStateException("Stored parts cannot be read: " + problems));
     }
 
     private static Face face(ConnectorRow row) {
@@ -171,8 +183,9 @@ public class Wirings {
     }
 
     private Revision insert(long assemblyId, int number, Assembly assembly, String by) {
-        long id =
-                mapper.insertRevision(assemblyId, number, assembly.kind().code(), assembly.note(), by, clock.instant());
+        String parts = assembly.hasParts() ? AssemblyJson.write(assembly.withoutConductors()) : null;
+        long id = mapper.insertRevision(
+                assemblyId, number, assembly.kind().code(), assembly.note(), parts, by, clock.instant());
         inBatches(
                 assembly.connectors().stream()
                         .map(each -> new ConnectorRow(

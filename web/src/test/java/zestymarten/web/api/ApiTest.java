@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.util.UUID;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -26,6 +27,35 @@ class ApiTest {
 
     private HttpResponse<String> take(String name, String type, String list) {
         return site.post("bench", "/api/v1/assemblies?name=" + name, type, list);
+    }
+
+    @Test
+    void takesInAnAssemblyWithItsPartsAndGivesItBackWhole() {
+        String desk = """
+                {"format": "zesty-marten/assembly", "version": 1, "name": "%s", "kind": "harness",
+                 "connectors": [{"id": "J1", "name": "Desk", "place": "cab", "probing": "back", "mates_with": "J9",
+                    "access": {"minutes": 4, "harm": "open"}, "face": {"shape": "line", "columns": 3}, "pins": ["1", "2", "3"]}],
+                 "joints": [{"id": "S1", "kind": "splice", "probe": true, "max_ohm": 0.02}],
+                 "conductors": [{"id": "In", "from": "J1.1", "to": "S1"}, {"id": "Left", "from": "S1", "to": "J2.1"},
+                    {"id": "Right", "from": "S1", "to": "J2.2"}],
+                 "components": [{"id": "SW1", "kind": "switch", "a": "J2.1", "b": "J2.3", "max_ohm": 0.2}],
+                 "states": [{"id": "rest", "closed": []}, {"id": "held", "closed": ["SW1"]}],
+                 "frame": {"bonded": ["J1.3"]}}
+                """.formatted(site.fresh("Desk"));
+        HttpResponse<String> made = site.post("bench", "/api/v1/assemblies", "application/json", desk);
+        assertThat(made.statusCode()).as(made.body()).isEqualTo(201);
+        long id = JSON.readTree(made.body()).get("id").asLong();
+        JsonNode back = JSON.readTree(
+                site.send(site.as("viewer", "/api/v1/assemblies/" + id).header("Accept", "application/json"))
+                        .body());
+        JsonNode sent = JSON.readTree(desk);
+        for (String member : List.of("joints", "components", "states", "frame")) {
+            assertThat(back.get(member)).as(member).isEqualTo(sent.get(member));
+        }
+        assertThat(back.at("/connectors/0/mates_with").asString()).isEqualTo("J9");
+        assertThat(back.at("/connectors/0/access/minutes").asDouble()).isEqualTo(4);
+        HttpResponse<String> again = site.post("bench", "/api/v1/assemblies", "application/json", desk);
+        assertThat(again.statusCode()).isEqualTo(422);
     }
 
     @Test

@@ -1,0 +1,277 @@
+package zestymarten.benchmarks;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import zestymarten.core.analysis.Analysis;
+import zestymarten.core.analysis.Reading;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.diagnosis.Complaint;
+import zestymarten.core.diagnosis.Costs;
+import zestymarten.core.diagnosis.Diagnosis;
+import zestymarten.core.diagnosis.NextTouch;
+import zestymarten.core.diagnosis.Priors;
+import zestymarten.core.diagnosis.Touched;
+import zestymarten.core.fault.Bench;
+import zestymarten.core.fault.GoodUnit;
+import zestymarten.core.fault.Probe;
+import zestymarten.core.fault.RandomHarness;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.network.Net;
+import zestymarten.core.quantity.ReadingLanguage;
+
+/** Tests thousands of made-up units and writes how often the verdict and the named faults are right. */
+public final class Study {
+    private static final double BAD_TOUCH = 0.02;
+    private static final double[] ACCURACIES = {0.005, 0.01, 0.02};
+    private static final int[][] COMPLETE = {{5, 600}, {12, 600}, {30, 600}, {80, 150}, {200, 60}};
+    private static final int[][] ADAPTIVE = {{5, 60}, {12, 48}, {20, 24}};
+    private static final int[][] TOLD = {{5, 60}, {12, 60}, {30, 30}, {80, 12}};
+    private static final int KINDS = 6;
+    private static final int MOST_FAULTS = 3;
+
+    private final StringBuilder text = new StringBuilder();
+
+    private Study() {}
+
+    /** @param arguments the file to write */
+    public static void main(String[] arguments) throws IOException {
+        Study study = new Study();
+        study.run();
+        Files.writeString(Path.of(arguments[0]), study.text.toString());
+        System.out.println(study.text);
+    }
+
+    private void run() {
+        line("# Study: how often the verdict is right");
+        line("");
+        line(
+                "Made-up units with seeds that are fixed, so that every run gives the same figures: `./marten study` writes this");
+        line("page. Straight cables with one or two empty cavities, 0 to 3 faults, each kind alike likely: open, high");
+        line(
+                "resistance, short, short to frame, two wires crossed, one misplaced. Every wire is up to 3 % off its nominal");
+        line("ohms; meters of 0.5, 1 and 2 % in turn.");
+        line("");
+        complete(0);
+        complete(BAD_TOUCH);
+        line(
+                "A bad touch at the one reading that would have shown a short leaves it unseen: each to the tied rest asks every");
+        line(
+                "pair once. A wire that reads open is touched twice. What is named wrongly besides is mostly a wire that read open");
+        line("twice by chance.");
+        line("");
+        adaptive();
+    }
+
+    private void line(String line) {
+        text.append(line).append('\n');
+    }
+
+    private void complete(double badTouch) {
+        line("## Complete evidence, " + (badTouch == 0 ? "every touch good" : "one touch in 50 makes no contact"));
+        line("");
+        line(
+                "| wires | units | faulty units that passed | good units that failed | faults named exactly | readings a unit |");
+        line("|---|---|---|---|---|---|");
+        for (int[] size : COMPLETE) {
+            Random random = new Random(size[0]);
+            int passed = 0;
+            int failed = 0;
+            int exact = 0;
+            long readings = 0;
+            for (int i = 0; i < size[1]; i++) {
+                RandomHarness cable = RandomHarness.cable(random, size[0]).sabotage(i % (MOST_FAULTS + 1));
+                Conditions conditions = Cables.conditions(ACCURACIES[i % ACCURACIES.length]);
+                Probe probe = new Probe(cable.unit(), conditions, random, badTouch);
+                List<Reading> taken = Bench.readings(cable.design(), conditions, probe);
+                Analysis analysis = Analysis.of(cable.design(), conditions, taken);
+                List<String> truth = cable.told().stream().sorted().toList();
+                passed += !truth.isEmpty() && analysis.standing() == Analysis.Standing.PASS ? 1 : 0;
+                failed += truth.isEmpty() && analysis.standing() == Analysis.Standing.FAIL ? 1 : 0;
+                exact += Bench.told(analysis).equals(truth) ? 1 : 0;
+                readings += taken.size();
+            }
+            line("| %d | %d | %d | %d | %.1f %% | %d |"
+                    .formatted(size[0], size[1], passed, failed, 100.0 * exact / size[1], readings / size[1])
+                    .replace(',', '.'));
+        }
+        line("");
+    }
+
+    private record Run(int touches, boolean finished, boolean right) {}
+
+    private void adaptive() {
+        line("## Touches to a finished diagnosis, one touch in 50 bad");
+        line("");
+        line(
+                "Finished: one repair is at least 95 % probable, with priors that match the units. Fixed order: each wire end to");
+        line(
+                "end, each near end to the later ones and the frame, then the ends of wires that read open crosswise. The bound");
+        line(
+                "is the entropy of what may be wrong over the two bits that a touch can tell at most (as expected, too high, open,");
+        line("something else); no order can do with fewer touches on average.");
+        line("");
+        line(
+                "| wires | units | order | finished | right of those finished | touches, mean | touches, median | bound |");
+        line("|---|---|---|---|---|---|---|---|");
+        for (int[] size : ADAPTIVE) {
+            List<Run> best = new ArrayList<>();
+            List<Run> fixed = new ArrayList<>();
+            for (int i = 0; i < size[1]; i++) {
+                RandomHarness cable = RandomHarness.cable(new Random(1000L * size[0] + i), size[0])
+                        .sabotage(i % (MOST_FAULTS + 1));
+                best.add(run(cable, i, true, Complaint.NONE));
+                fixed.add(run(cable, i, false, Complaint.NONE));
+            }
+            row(size, "chosen", best);
+            row(size, "fixed", fixed);
+        }
+        line("");
+        line(
+                "Far above the bound: most touches go to pairs that turn out to be apart, because a short between any two wires is");
+        line(
+                "as likely here as anything else and one touch asks one pair. Tied ends ask many pairs at once, but cost clips.");
+        line("");
+        toldWhatFails();
+    }
+
+    /** The same where a person says which functions work, which do not, and how. */
+    private void toldWhatFails() {
+        line("## The same, told what works and what does not");
+        line("");
+        line(
+                "1 to 3 faults; the functions of faulty wires are dead, come and go or stay on, all others work; usual priors.");
+        line("");
+        line(
+                "| wires | units | order | finished | right of those finished | touches, mean | touches, median | bound |");
+        line("|---|---|---|---|---|---|---|---|");
+        for (int[] size : TOLD) {
+            List<Run> best = new ArrayList<>();
+            List<Run> fixed = new ArrayList<>();
+            for (int i = 0; i < size[1]; i++) {
+                RandomHarness cable = RandomHarness.cable(new Random(2000L * size[0] + i), size[0])
+                        .sabotage(1 + i % MOST_FAULTS);
+                best.add(run(cable, i, true, complaint(cable)));
+                fixed.add(run(cable, i, false, complaint(cable)));
+            }
+            row(size, "chosen", best);
+            row(size, "fixed", fixed);
+        }
+    }
+
+    private static Complaint complaint(RandomHarness cable) {
+        Map<String, Complaint.Behaviour> functions = new HashMap<>();
+        cable.assembly()
+                .conductors()
+                .forEach(wire -> wire.function().ifPresent(each -> functions.put(each, Complaint.Behaviour.WORKS)));
+        for (String told : cable.told()) {
+            Complaint.Behaviour behaviour = told.startsWith("short")
+                    ? Complaint.Behaviour.STAYS_ON
+                    : told.startsWith("high") ? Complaint.Behaviour.SOMETIMES : Complaint.Behaviour.DEAD;
+            namesOf(List.of(told)).forEach(wire -> functions.put("function of " + wire, behaviour));
+        }
+        return new Complaint(functions);
+    }
+
+    private void row(int[] size, String order, List<Run> runs) {
+        List<Run> finished = runs.stream().filter(Run::finished).toList();
+        long right = finished.stream().filter(Run::right).count();
+        double mean = finished.stream().mapToInt(Run::touches).average().orElse(0);
+        int median = finished.stream()
+                .mapToInt(Run::touches)
+                .sorted()
+                .skip(finished.size() / 2)
+                .findFirst()
+                .orElse(0);
+        line("| %d | %d | %s | %d | %d | %.1f | %d | %.1f |"
+                .formatted(size[0], size[1], order, finished.size(), right, mean, median, bits(size[0]) / 2));
+    }
+
+    /** Entropy of a unit with 0 to 3 faults, each of a kind and place alike likely. */
+    private static double bits(int wires) {
+        double pairs = wires * (wires - 1) / 2.0;
+        double place = (3 * log2(wires) + 2 * log2(pairs) + log2(1.5 * wires)) / KINDS;
+        double fault = log2(KINDS) + place;
+        double orderings = (log2(2) + log2(6)) / 4;
+        return log2(MOST_FAULTS + 1) + (1 + 2 + 3) / 4.0 * fault - orderings;
+    }
+
+    private static double log2(double value) {
+        return Math.log(value) / Math.log(2);
+    }
+
+    private static Run run(RandomHarness cable, int seed, boolean chosen, Complaint complaint) {
+        Conditions conditions = Cables.conditions(ACCURACIES[seed % ACCURACIES.length]);
+        Probe probe = new Probe(cable.unit(), conditions, new Random(seed), BAD_TOUCH);
+        int wires = cable.assembly().conductors().size();
+        double share = 0.25 / wires;
+        Priors priors = complaint.isOfSomething()
+                ? Priors.usual()
+                : new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1);
+        Diagnosis diagnosis = Diagnosis.of(GoodUnit.nominal(cable.design()), conditions, priors, complaint, List.of());
+        List<Terminal[]> order = chosen ? List.of() : fixedOrder(cable);
+        int touches = 0;
+        while (!diagnosis.isFinished() && touches < (chosen ? 15 * wires : order.size())) {
+            Touched touch;
+            if (chosen) {
+                List<NextTouch> next = diagnosis.next(Costs.bench(false), 1);
+                if (next.isEmpty()) {
+                    break;
+                }
+                touch = touched(touches, next.get(0).black(), next.get(0).red(), probe);
+            } else {
+                touch = touched(touches, order.get(touches)[0], order.get(touches)[1], probe);
+            }
+            diagnosis = diagnosis.plus(touch);
+            touches++;
+        }
+        Set<String> named = new TreeSet<>(diagnosis.suspects(1).get(0).names());
+        return new Run(touches, diagnosis.isFinished(), named.equals(namesOf(cable.told())));
+    }
+
+    private static Touched touched(int number, Terminal a, Terminal b, Probe probe) {
+        String shown = probe.shows(a, b, State.REST, List.of());
+        return new Touched(number, a, b, State.REST, List.of(), new ReadingLanguage(false).understand(shown));
+    }
+
+    private static List<Terminal[]> fixedOrder(RandomHarness cable) {
+        List<Terminal[]> order = new ArrayList<>();
+        List<Net> nets = cable.design().nets().all();
+        nets.forEach(
+                net -> order.add(new Terminal[] {net.ends().get(0), net.ends().get(1)}));
+        for (int i = 0; i < nets.size(); i++) {
+            for (int j = i + 1; j < nets.size(); j++) {
+                order.add(new Terminal[] {
+                    nets.get(i).ends().get(0), nets.get(j).ends().get(0)
+                });
+            }
+            order.add(new Terminal[] {nets.get(i).ends().get(0), Terminal.FRAME});
+        }
+        for (Net near : nets) {
+            for (Net far : nets) {
+                if (!near.equals(far)) {
+                    order.add(new Terminal[] {near.ends().get(0), far.ends().get(1)});
+                }
+            }
+            cable.assembly()
+                    .emptyCavities()
+                    .forEach(cavity -> order.add(new Terminal[] {near.ends().get(0), cavity}));
+        }
+        return order;
+    }
+
+    private static Set<String> namesOf(List<String> told) {
+        Set<String> names = new TreeSet<>();
+        told.forEach(each -> names.addAll(
+                List.of(each.substring(each.indexOf('[') + 1, each.length() - 1).split(", "))));
+        return names;
+    }
+}
