@@ -214,7 +214,10 @@ class AnalysisApi {
                         .map(each -> finding(each, diagnosis))
                         .toList(),
                 analysis.untested().stream().map(AnalysisApi::pair).toList(),
-                diagnosis.map(each -> each.next(Costs.bench(asked.design().assembly(), false), NEXT)).orElse(List.of()).stream()
+                diagnosis
+                        .map(each -> each.next(Costs.bench(asked.design().assembly(), false), NEXT))
+                        .orElse(List.of())
+                        .stream()
                         .map(AnalysisApi::next)
                         .toList());
     }

@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import zestymarten.web.platform.Refused;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyJson;
 import zestymarten.core.assembly.Conductor;
@@ -25,6 +24,7 @@ import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
+import zestymarten.web.platform.Refused;
 import zestymarten.web.unit.Units;
 
 /** Wirings: the list, one of them, a new one, a changed one, and the files they travel in. */

@@ -220,7 +220,8 @@ class AnalysisApiTest {
         assertThat(plan.get("touches").asInt()).isEqualTo(9);
         assertThat(plan.get("seconds").asDouble()).isEqualTo(9 * 4 + 2 * 20 + 300);
         assertThat(plan.at("/steps/0").toString())
-                .isEqualTo("{\"a\":\"J1.1\",\"b\":\"J1.2\",\"setup\":[[\"J2.1\",\"J2.2\",\"J2.3\"]]}");
+                .isEqualTo("{\"a\":\"J1.1\",\"b\":\"J1.2\",\"setup\":[[\"J2.1\",\"J2.2\",\"J2.3\"]],"
+                        + "\"state\":\"rest\",\"quantity\":\"resistance\"}");
         assertThat(plan.at("/blind_spots/0").asString())
                 .isEqualTo("Blind to crossed wires: a unit with them reads like a good one.");
         assertThat(problems(refused(
