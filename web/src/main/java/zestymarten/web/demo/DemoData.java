@@ -8,16 +8,18 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.Map;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProperty;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
-import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.fault.Fault;
 import zestymarten.web.account.Accounts;
 import zestymarten.web.run.Runs;
 import zestymarten.web.wiring.Revision;
@@ -78,11 +80,15 @@ class DemoData implements SmartInitializingSingleton {
                 "Hangs from the hoist in the workshop; flexes where it leaves the pendant.",
                 "pendant.csv",
                 Map.of("J1", Face.grid(3, 4), "J2", Face.grid(3, 4)));
-        Assembly design = cable.assembly();
-        bench.test(cable, "PC-01", new FaultyUnit(design, 20), 20, ago(9, 7), ALL);
-        bench.test(cable, "PC-02", new FaultyUnit(design, 20), 20, ago(8, 9), ALL);
-        bench.test(cable, "PC-04", new FaultyUnit(design, 21).swapped("W4", "W7"), 21, ago(3, 10), ALL);
-        bench.test(cable, "PC-07", new FaultyUnit(design, 21), 21, ago(0, 1), HALF);
+        bench.test(cable, "PC-01", List.of(), 20, ago(9, 7), ALL);
+        bench.test(cable, "PC-02", List.of(), 20, ago(8, 9), ALL);
+        bench.test(cable, "PC-04", List.of(swapped()), 21, ago(3, 10), ALL);
+        bench.test(cable, "PC-07", List.of(), 21, ago(0, 1), HALF);
+    }
+
+    /** The far ends of two cores have changed places. */
+    private static Fault swapped() {
+        return new Fault.Moved(Map.of("W4", Terminal.of("J2.7"), "W7", Terminal.of("J2.4")));
     }
 
     private void desk(Technician bench, Technician lead) {
@@ -92,9 +98,8 @@ class DemoData implements SmartInitializingSingleton {
                 "Three connectors and the splice S1, which feeds both lamps.",
                 "desk.csv",
                 Map.of("J1", Face.grid(2, 6), "J2", Face.ring(7), "J3", Face.line(6)));
-        Assembly design = harness.assembly();
-        lead.test(harness, "DH-21", new FaultyUnit(design, 19), 19, ago(6, 8), ALL);
-        bench.test(harness, "DH-22", new FaultyUnit(design, 20).corroded("W6", 1.9), 20, ago(2, 13), ALL);
+        lead.test(harness, "DH-21", List.of(), 19, ago(6, 8), ALL);
+        bench.test(harness, "DH-22", List.of(new Fault.High("W6", 1.9)), 20, ago(2, 13), ALL);
     }
 
     private void shoreLead(Technician bench) {
@@ -104,10 +109,15 @@ class DemoData implements SmartInitializingSingleton {
                 "Feeds a carriage in the depot. Insulation is a test of its own.",
                 "shore.csv",
                 Map.of("P1", Face.ring(5), "P2", Face.ring(5)));
-        Assembly design = lead.assembly();
-        bench.test(lead, "SL-01", new FaultyUnit(design, 17), 17, ago(5, 8), ALL);
-        bench.test(lead, "SL-02", new FaultyUnit(design, 17), 17, ago(5, 7), ALL);
-        bench.test(lead, "SL-03", new FaultyUnit(design, 17).shorted("P2.2", "P2.3", 0.8), 17, ago(5, 6), ALL);
+        bench.test(lead, "SL-01", List.of(), 17, ago(5, 8), ALL);
+        bench.test(lead, "SL-02", List.of(), 17, ago(5, 7), ALL);
+        bench.test(
+                lead,
+                "SL-03",
+                List.of(new Fault.Shorted(Terminal.of("P2.2"), Terminal.of("P2.3"), 0.8)),
+                17,
+                ago(5, 6),
+                ALL);
     }
 
     private void hutCable(Technician lead) {
@@ -117,7 +127,7 @@ class DemoData implements SmartInitializingSingleton {
                 "Seventeen cores, all of one colour; numbered sleeves at both ends.",
                 "hut.csv",
                 Map.of());
-        lead.test(cable, "HP-A", new FaultyUnit(cable.assembly(), 12), 12, ago(12, 10), ALL);
+        lead.test(cable, "HP-A", List.of(), 12, ago(12, 10), ALL);
     }
 
     private void drawPit(Technician bench) {
@@ -127,7 +137,13 @@ class DemoData implements SmartInitializingSingleton {
                 "In the ground from the hut to the first insulated rail joint, through the pit that floods.",
                 "pit.csv",
                 Map.of());
-        bench.test(cable, "TC-3", new FaultyUnit(cable.assembly(), 9).shorted("FRAME", "R1.4", 240), 9, ago(1, 9), ALL);
+        bench.test(
+                cable,
+                "TC-3",
+                List.of(new Fault.Shorted(Terminal.of("FRAME"), Terminal.of("R1.4"), 240)),
+                9,
+                ago(1, 9),
+                ALL);
     }
 
     private void heater(Technician bench) {
@@ -137,7 +153,7 @@ class DemoData implements SmartInitializingSingleton {
                 "Two heavy cores for the heater, two thin ones for its sensor; the armour is bonded to frame.",
                 "heater.csv",
                 Map.of());
-        bench.test(cable, "PH-5", new FaultyUnit(cable.assembly(), 6), 6, ago(4, 11), ALL);
+        bench.test(cable, "PH-5", List.of(), 6, ago(4, 11), ALL);
     }
 
     private Revision wiring(String name, Kind kind, String note, String file, Map<String, Face> faces) {

@@ -5,11 +5,17 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.SplittableRandom;
 import java.util.UUID;
-import java.util.function.BiFunction;
-import zestymarten.core.assembly.Terminal;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.fault.Fault;
+import zestymarten.core.fault.FaultyUnit;
+import zestymarten.core.fault.GoodUnit;
+import zestymarten.core.fault.Probe;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
@@ -21,6 +27,10 @@ import zestymarten.web.wiring.Revision;
 /** Tests a unit as a technician would, at a moment in the past: types what the meter shows, step by step. */
 final class Technician {
     private static final Meter METER = new Meter("bench meter 2", 0.008, 0.01, 30, false, 20e6);
+    /** What the two leads and their contacts add to every reading. */
+    private static final double LEADS_OHM = 0.3;
+
+    private static final double UNLIKE = 0.02;
     private static final Duration PACE = Duration.ofSeconds(6);
 
     private final Runs runs;
@@ -32,18 +42,22 @@ final class Technician {
     }
 
     /** Tests until nothing is due, or until so many entries were made; ends the run only in the first case. */
-    void test(Revision revision, String serial, FaultyUnit unit, double ambientC, Instant from, int entries) {
+    void test(Revision revision, String serial, List<Fault> faults, double ambientC, Instant from, int entries) {
         Conditions conditions = new Conditions(
                 ambientC, METER, OptionalDouble.empty(), LeadPolicy.FULL, false, Conditions.JOINED_BELOW_OHM);
         Runs then = runs.withClock(ticking(from));
         long id = then.start(revision.assemblyId(), serial, conditions, name);
-        BiFunction<Terminal, Terminal, String> bench = unit.onTheBench();
+        Probe probe = probe(Design.of(revision.assembly(), ambientC), faults, conditions);
         Run run = then.find(id);
         for (int i = 0; i < entries && run.job().current().isPresent(); i++) {
             Step step = run.job().current().get();
             String shown = step.fold(
                     probes -> probes.question() == Step.Probes.Question.TONE ? "b" : "0.30",
-                    touch -> bench.apply(touch.black(), touch.red()));
+                    touch -> probe.shows(
+                            touch.black(),
+                            touch.red(),
+                            revision.assembly().states().get(0),
+                            List.of()));
             UUID entry = new UUID(from.toEpochMilli(), i + 1L);
             Runs.Sent sent = new Runs.Sent(entry, step, run.job().nextTouch(step), shown, OptionalInt.of(0));
             run = ((Runs.Answer.Kept) then.enter(id, sent, name)).run();
@@ -51,6 +65,13 @@ final class Technician {
         if (run.job().current().isEmpty()) {
             then.end(id, name);
         }
+    }
+
+    /** Two probes on a unit with faults; no two of its wires are alike, by a spread of a few percent that looks like chance. */
+    private static Probe probe(Design design, List<Fault> faults, Conditions conditions) {
+        List<Conductor> wires = design.assembly().conductors();
+        GoodUnit good = GoodUnit.spread(design, wire -> 1 + UNLIKE * Math.sin(7.3 * (wires.indexOf(wire) + 1)));
+        return new Probe(FaultyUnit.of(good, faults), conditions.withLeads(LEADS_OHM), new SplittableRandom(7), 0);
     }
 
     /** A clock that moves on by one touch whenever it is looked at. */

@@ -31,8 +31,7 @@ record RunView(
         String outcome) {
 
     /** A stage of the rail. */
-    record StageView(
-            String name, String title, String count, String state, Optional<FieldDrawing> field, boolean skippable) {}
+    record StageView(String name, String title, String count, String state, Optional<FieldDrawing> field) {}
 
     /** The step at hand. */
     record StepView(

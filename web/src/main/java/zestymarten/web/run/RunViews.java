@@ -94,8 +94,7 @@ class RunViews {
                     stage.title(),
                     (size - left) + " of " + size,
                     state,
-                    isNow && stage != Stage.METER ? FieldDrawing.of(job, stage, shown) : Optional.empty(),
-                    isNow && left > 0));
+                    isNow && stage != Stage.METER ? FieldDrawing.of(job, stage, shown) : Optional.empty()));
         }
         return views;
     }

@@ -28,7 +28,6 @@ record WiringView(
             Optional<String> base,
             Optional<String> tracer,
             String function,
-            String what,
             String nominal,
             String limit,
             String sentence,

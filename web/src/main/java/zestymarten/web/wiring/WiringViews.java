@@ -1,6 +1,5 @@
 package zestymarten.web.wiring;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -87,7 +86,6 @@ class WiringViews {
                 conductor.colour().flatMap(Colour::base),
                 conductor.colour().flatMap(Colour::tracer),
                 conductor.function().orElse(""),
-                what(conductor),
                 limit.nominal().map(nominal -> nominal.text()).orElse("not known"),
                 limit.high().text(),
                 sentence(conductor, limit) + (isShared ? " It shares a cavity with another wire." : ""),
@@ -104,16 +102,5 @@ class WiringViews {
                 : " It is a signal: a tone may do.";
         return conductor.id() + ", " + conductor.from() + " to " + conductor.to() + ". " + expects + limit.derivation()
                 + tone;
-    }
-
-    private static String what(Conductor conductor) {
-        List<String> parts = new ArrayList<>();
-        conductor.lengthM().ifPresent(length -> parts.add(Engineering.text(length, "m")));
-        conductor.areaMm2().ifPresent(area -> parts.add(Engineering.figure(Math.round(area * 1e3) / 1e3) + " mm²"));
-        if (!conductor.metal().code().equals("copper")) {
-            parts.add(conductor.metal().name());
-        }
-        conductor.zone().ifPresent(parts::add);
-        return String.join(", ", parts);
     }
 }
