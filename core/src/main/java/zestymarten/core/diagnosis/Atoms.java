@@ -31,11 +31,21 @@ final class Atoms {
     private static final double OFF_BY = 2;
     private static final int LEAST_MIRRORED = 4;
 
+    /** What is left of a fault's odds where the function that needs the wire works. */
+    private static final double CLEARED = 0.03;
+
+    /** How much likelier the kind of fault is that fits what the function does. */
+    private static final double FITTING = 4;
+
+    /** How much likelier what explains a function that does not work is than what leaves it unexplained. */
+    static final double EXPLAINS = 20;
+
     private final Design design;
     private final Places places;
     private final Priors priors;
     private final Complaint complaint;
     private final Set<Integer> suspects;
+    private final Set<Integer> failing = new LinkedHashSet<>();
     private final List<Atom> all = new ArrayList<>();
     private final Map<Integer, List<Atom>> byPlace = new HashMap<>();
     private final Map<Long, List<Atom>> byPair = new HashMap<>();
@@ -47,6 +57,12 @@ final class Atoms {
         this.priors = priors;
         this.complaint = complaint;
         this.suspects = suspects;
+        for (Conductor wire : design.assembly().conductors()) {
+            complaint
+                    .of(wire)
+                    .filter(each -> each != Complaint.Behaviour.WORKS)
+                    .ifPresent(each -> failing.add(places.of(wire.from())));
+        }
         design.assembly().conductors().forEach(this::ofWire);
         ofNets();
         ofFarEnds();
@@ -64,6 +80,11 @@ final class Atoms {
 
     List<Atom> all() {
         return all;
+    }
+
+    /** Whether a function that needs the place does not work. */
+    boolean isFailing(int place) {
+        return failing.contains(place);
     }
 
     List<Atom> at(int place) {
@@ -88,7 +109,9 @@ final class Atoms {
     private void add(Fault fault, List<Terminal> at, List<String> names, double odds, Atom.Shape shape) {
         Set<Integer> named = new LinkedHashSet<>();
         at.forEach(each -> named.add(places.of(each)));
-        Atom atom = new Atom(all.size(), fault, List.copyOf(named), names, odds, shape);
+        int explained = (int) named.stream().filter(failing::contains).count();
+        double explaining = Math.pow(EXPLAINS, explained);
+        Atom atom = new Atom(all.size(), fault, List.copyOf(named), names, odds * explaining, shape);
         if (odds > 0) {
             all.add(atom);
             atom.nets()
@@ -124,7 +147,7 @@ final class Atoms {
     private double told(Conductor wire, Complaint.Behaviour fitting) {
         return complaint
                 .of(wire)
-                .map(each -> each == Complaint.Behaviour.WORKS ? 0.03 : each == fitting ? 15.0 : 1.0)
+                .map(each -> each == Complaint.Behaviour.WORKS ? CLEARED : each == fitting ? FITTING : 1.0)
                 .orElse(1.0);
     }
 

@@ -257,7 +257,11 @@ public final class Diagnosis {
     private Candidate grown(Candidate set, Atom atom) {
         List<Atom> all = new ArrayList<>(set.atoms());
         all.add(atom);
-        double sum = set.logWeight() + logWeight[atom.number()];
+        long twice = atom.nets().stream()
+                .filter(place -> atoms.isFailing(place)
+                        && set.atoms().stream().anyMatch(each -> each.nets().contains(place)))
+                .count();
+        double sum = set.logWeight() + logWeight[atom.number()] - twice * Math.log(Atoms.EXPLAINS);
         Set<Integer> both = new TreeSet<>();
         for (Atom each : set.atoms()) {
             both.addAll(met.get(each.number()));
