@@ -120,7 +120,8 @@ public final class Study {
                 "end, each near end to the later ones and the frame, then the ends of wires that read open crosswise. The bound");
         line(
                 "is the entropy of what may be wrong over the two bits that a touch can tell at most (as expected, too high, open,");
-        line("something else); no order can do with fewer touches on average. Given up after 15 touches a wire.");
+        line(
+                "something else); no order can do with fewer touches on average. Given up after 15 touches a wire; mean and median are of those that finished.");
         line("");
         line(
                 "| wires | units | order | finished | right of those finished | touches, mean | touches, median | bound |");

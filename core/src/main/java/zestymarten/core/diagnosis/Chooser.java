@@ -32,6 +32,7 @@ final class Chooser {
     private static final int LIKELY_SETS = 8;
     private static final double LIKELY = 0.02;
     private static final double HARDLY = 1e-6;
+    private static final double SUSPECTED = 1e-3;
     private static final int LIKELY_PAIRS = 30;
     private static final int MOST_CROSSWISE = 14;
     private static final int OPEN = -1;
@@ -74,7 +75,12 @@ final class Chooser {
 
     /** The best touches first. */
     List<NextTouch> best(Costs costs, int most) {
-        return options(costs).stream()
+        List<NextTouch> fresh = best(options(costs, false), costs, most);
+        return fresh.isEmpty() ? best(options(costs, true), costs, most) : fresh;
+    }
+
+    private List<NextTouch> best(Set<Option> options, Costs costs, int most) {
+        return options.stream()
                 .map(option -> priced(option, costs))
                 .filter(touch -> touch.bits() > 1e-9)
                 .sorted(Comparator.comparingDouble(NextTouch::bitsPerSecond).reversed())
@@ -82,13 +88,25 @@ final class Chooser {
                 .toList();
     }
 
-    private Set<Option> options(Costs costs) {
+    /** @param again whether nets that were read and are under no suspicion are weighed once more */
+    private Set<Option> options(Costs costs, boolean again) {
         Set<Option> options = new LinkedHashSet<>();
+        Set<Set<Terminal>> read = new HashSet<>();
+        diagnosis.readings().forEach(each -> read.add(new HashSet<>(List.of(each.a(), each.b()))));
+        Set<Integer> suspected = new HashSet<>();
+        likely.stream()
+                .filter(each -> each.getValue() > SUSPECTED)
+                .flatMap(each -> each.getKey().atoms().stream())
+                .forEach(atom -> suspected.addAll(atom.nets()));
         State rest = design.assembly().states().get(0);
         for (Net net : design.nets().all()) {
             net.ends().stream()
                     .skip(1)
-                    .forEach(far -> options.add(free(net.ends().get(0), far, rest)));
+                    .map(far -> free(net.ends().get(0), far, rest))
+                    .filter(option -> again
+                            || !read.contains(Set.of(option.black(), option.red()))
+                            || suspected.contains(diagnosis.places().of(option.black())))
+                    .forEach(options::add);
         }
         design.assembly().bonded().forEach(each -> options.add(free(each, Terminal.FRAME, rest)));
         for (Component part : design.assembly().components()) {
