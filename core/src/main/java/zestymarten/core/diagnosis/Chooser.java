@@ -33,6 +33,7 @@ final class Chooser {
     private static final double LIKELY = 0.02;
     private static final double HARDLY = 1e-6;
     private static final double SUSPECTED = 1e-3;
+    private static final double WORTH_A_TOUCH = 0.01;
     private static final int LIKELY_PAIRS = 30;
     private static final int MOST_CROSSWISE = 14;
     private static final int OPEN = -1;
@@ -76,7 +77,9 @@ final class Chooser {
     /** The best touches first. */
     List<NextTouch> best(Costs costs, int most) {
         List<NextTouch> fresh = best(options(costs, false), costs, most);
-        return fresh.isEmpty() ? best(options(costs, true), costs, most) : fresh;
+        boolean tellsLittle =
+                fresh.stream().mapToDouble(NextTouch::bits).max().orElse(0) < WORTH_A_TOUCH;
+        return tellsLittle ? best(options(costs, true), costs, most) : fresh;
     }
 
     private List<NextTouch> best(Set<Option> options, Costs costs, int most) {
