@@ -87,10 +87,10 @@
     }
   };
 
-  const goTo = (stage, black, red) => {
+  const goTo = ({ stage, black, red, state, ties }) => {
     clear();
     entryId = null;
-    send("GET", "/work", { stage, black, red });
+    send("GET", "/work", { stage, black, red, state, ties });
   };
 
   const ask = (id, field, done) => {
@@ -131,11 +131,59 @@
     again();
   };
 
+  const here = () => document.getElementById("step")?.dataset ?? {};
+
+  // Where a reading jumped is asked only while a wire is being moved.
+  const jumped = () => {
+    const places = here().places?.split("|");
+    if (!places) {
+      keep("jumps");
+      return;
+    }
+    const choices = document.getElementById("where-choices");
+    choices.replaceChildren(
+      ...places.map((place, at) => {
+        const button = document.createElement("button");
+        button.className = "do";
+        button.value = place;
+        button.textContent = `${at + 1} ${place}`;
+        return button;
+      }),
+    );
+    const dialog = document.getElementById("where-dialog");
+    dialog.returnValue = "";
+    dialog.onclose = () => {
+      if (dialog.returnValue) {
+        keep("jumps", { where: dialog.returnValue });
+      }
+      slot.focus();
+    };
+    dialog.onkeydown = (event) => {
+      const place = places[Number(event.key) - 1];
+      if (place) {
+        event.preventDefault();
+        dialog.close(place);
+      }
+    };
+    dialog.showModal();
+  };
+
+  const enter = () => {
+    if (result() || !document.querySelector("#step input")) {
+      showDue();
+    } else if (here().words) {
+      keep("");
+    } else {
+      slot.focus();
+    }
+  };
+
   const keys = {
-    Enter: () => (result() || !document.querySelector("#step input") ? showDue() : slot.focus()),
+    Enter: enter,
     b: () => keep("b"),
     n: () => keep("n"),
-    j: () => keep("jumps"),
+    j: jumped,
+    o: () => document.getElementById("ledger-dialog").showModal(),
     OL: () => keep("OL"),
     Backspace: takeBack,
     c: again,
@@ -171,6 +219,12 @@
       }
       return;
     }
+    const choice = document.querySelector(`.choices [data-choice]:nth-child(${Number(event.key) || 0})`);
+    if (!typing() && choice) {
+      event.preventDefault();
+      keep(choice.dataset.choice);
+      return;
+    }
     const elsewhere = event.target !== slot && event.target.closest?.("button, a, summary, input, select");
     if (!typing() && keys[event.key] && !(elsewhere && ["Enter"].includes(event.key))) {
       event.preventDefault();
@@ -196,26 +250,33 @@
     clearTimeout(later);
     later = setTimeout(() => {
       if (document.querySelector("#step input")) {
-        window.htmx.ajax("GET", `${base}/understood`, {
-          source: understood,
-          values: { ...step(), typed: slot.value },
-          target: "#understood",
-          swap: "innerHTML",
-        });
+        // A later figure takes the place of this one while it is on its way; that is no fault.
+        window.htmx
+          .ajax("GET", `${base}/understood`, {
+            source: understood,
+            values: { ...step(), typed: slot.value },
+            target: "#understood",
+            swap: "innerHTML",
+          })
+          .catch(() => {});
       }
     }, 90);
   });
 
   document.addEventListener("click", (event) => {
-    const button = event.target.closest("[data-key], [data-type], [data-meaning], [data-go]");
+    const button = event.target.closest("[data-key], [data-type], [data-meaning], [data-go], [data-choice], [data-close]");
     const field = event.target.closest("svg.field");
-    if (button?.dataset.meaning) {
+    if (button?.dataset.close) {
+      document.getElementById(button.dataset.close).close();
+    } else if (button?.dataset.choice) {
+      keep(button.dataset.choice);
+    } else if (button?.dataset.meaning) {
       answer(button.dataset.meaning);
     } else if (button?.dataset.type) {
       slot.value += button.dataset.type;
       slot.dispatchEvent(new Event("input"));
     } else if (button?.dataset.go) {
-      goTo(...button.dataset.go.split(" "));
+      goTo(button.dataset);
     } else if (button?.dataset.key === "Backspace" && typing()) {
       slot.value = slot.value.slice(0, -1);
       slot.dispatchEvent(new Event("input"));
@@ -269,9 +330,17 @@
   };
   setInterval(listen, 3000);
 
-  if (window.matchMedia("(pointer: coarse)").matches) {
-    slot?.setAttribute("inputmode", "none");
-  }
+  // Our own pad is there for readings; words need the phone's keyboard.
+  const prepareSlot = () => {
+    if (slot && here().hint) {
+      slot.placeholder = here().hint;
+      const pad = window.matchMedia("(pointer: coarse)").matches && !here().words;
+      slot.setAttribute("inputmode", pad ? "none" : "text");
+    }
+  };
+  document.addEventListener("htmx:afterSwap", prepareSlot);
+  prepareSlot();
+
   const stayAwake = () => navigator.wakeLock?.request("screen").catch(() => {});
   document.addEventListener("visibilitychange", () => document.visibilityState === "visible" && stayAwake());
   stayAwake();

@@ -203,7 +203,10 @@ public final class Browser implements AutoCloseable {
     public Browser click(String css) {
         until(
                 () -> {
-                    driver.findElement(By.cssSelector(css)).click();
+                    WebElement element = driver.findElement(By.cssSelector(css));
+                    driver.executeScript(
+                            "arguments[0].scrollIntoView({block: 'center', behavior: 'instant'})", element);
+                    element.click();
                     return true;
                 },
                 () -> "a click on " + css);
@@ -237,12 +240,13 @@ public final class Browser implements AutoCloseable {
 
     /**
      * What the browser complained of since it was asked last: scripts and styles that the policy refused, errors, failed
-     * requests; but for refusals that the pages show to their users.
+     * requests; but for refusals that the pages show to their users, and for requests that a later one took the place of.
      */
     public List<String> complaints() {
         return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
                 .map(LogEntry::getMessage)
                 .filter(message -> !message.matches("(?s).*(status of|Status Error Code) (4\\d\\d|503).*"))
+                .filter(message -> !message.matches("(?s).*htmx:(sendAbort|afterRequest).*"))
                 .toList();
     }
 

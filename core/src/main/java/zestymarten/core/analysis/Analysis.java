@@ -21,7 +21,6 @@ import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.judge.Quantity;
 import zestymarten.core.meter.Conditions;
-import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
 
@@ -124,34 +123,16 @@ public record Analysis(
                         List.of()));
     }
 
-    /** Insulation that is too low, or did not withstand its voltage. */
     private static Optional<Explained> insulationFinding(Design design, int number, Judged judged) {
         Reading reading = judged.reading();
-        if (!reading.quantity().needsTestVoltage() || judged.judgement().verdict() != Verdict.FAIL) {
-            return Optional.empty();
-        }
-        double testV = reading.testV().orElseThrow();
-        List<String> names = design.namesBetween(reading.a(), reading.b());
-        OptionalDouble ohm = judged.judgement().correctedOhm();
-        Finding finding = reading.quantity() == Quantity.INSULATION && ohm.isPresent()
-                ? new Finding.InsulationLow(
-                        names,
-                        reading.a(),
-                        reading.b(),
-                        Ohms.of(ohm.getAsDouble()),
-                        InsulationJudge.least(testV),
-                        testV)
-                : new Finding.Withstand(
-                        names,
-                        reading.a(),
-                        reading.b(),
-                        testV,
-                        judged.judgement().reason());
-        List<String> functions = names.stream()
-                .flatMap(name -> design.conductor(name).function().stream())
-                .distinct()
-                .toList();
-        return Optional.of(new Explained(finding, List.of(number), functions));
+        return UnderVoltage.finding(
+                design,
+                reading.a(),
+                reading.b(),
+                reading.quantity(),
+                reading.testV().orElse(0),
+                judged.judgement(),
+                number);
     }
 
     private static Judged judged(Design design, Conditions conditions, Reading reading) {

@@ -23,12 +23,13 @@ import zestymarten.core.network.Link;
 import zestymarten.core.network.Nets;
 import zestymarten.core.network.Network;
 import zestymarten.core.network.Path;
+import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Plan;
 import zestymarten.core.quantity.Ohms;
 
 /**
  * An assembly made ready for testing at one temperature: its nets, its network in each state with the limits as bounds,
- * its plan. Costly enough to be kept between readings; cost linear in the conductors but for meshed parts, see
+ * its plans. Costly enough to be kept between readings; cost linear in the conductors but for meshed parts, see
  * {@link Network}. Safe to share.
  *
  * <p>The edges of a state's network are all conductors, the ties to frame as 0-ohm links, all components but open contacts
@@ -41,7 +42,7 @@ public final class Design {
     private final Assembly assembly;
     private final Nets nets;
     private final Limits limits;
-    private final Plan plan;
+    private final Map<Approach, Plan> plans = new ConcurrentHashMap<>();
     private final Map<String, Conductor> conductors = new HashMap<>();
     private final Map<String, Integer> place = new HashMap<>();
     private final Map<Terminal, Double> halfJoint = new HashMap<>();
@@ -55,7 +56,6 @@ public final class Design {
         this.assembly = assembly;
         nets = Nets.of(assembly);
         limits = new Limits(ambientC);
-        plan = Plan.of(assembly, nets);
         conductorsAt = assembly.byTerminal();
         for (Component part : assembly.components()) {
             parts.computeIfAbsent(between(part.a(), part.b()), any -> new ArrayList<>())
@@ -85,8 +85,9 @@ public final class Design {
         return limits;
     }
 
-    public Plan plan() {
-        return plan;
+    /** The plan of a run that goes about it so. */
+    public Plan plan(Approach approach) {
+        return plans.computeIfAbsent(approach, any -> Plan.of(assembly, nets, approach));
     }
 
     /** The conductor of that name. */
@@ -104,13 +105,21 @@ public final class Design {
     }
 
     /** The conductors on the way where two terminals are one net, else those that end at either; in design order. */
-    List<String> namesBetween(Terminal a, Terminal b) {
+    public List<String> namesBetween(Terminal a, Terminal b) {
         List<Conductor> route = nets.route(a, b);
         return (route.isEmpty() ? Stream.concat(conductorsAt(a).stream(), conductorsAt(b).stream()) : route.stream())
                 .filter(each -> !each.from().isFrame() && !each.to().isFrame())
                 .distinct()
                 .sorted(Comparator.comparing(each -> place.getOrDefault(each.id(), 0)))
                 .map(Conductor::id)
+                .toList();
+    }
+
+    /** The functions of conductors, by their names. */
+    public List<String> functionsOf(List<String> names) {
+        return names.stream()
+                .flatMap(name -> conductor(name).function().stream())
+                .distinct()
                 .toList();
     }
 
@@ -269,7 +278,7 @@ public final class Design {
     }
 
     /** Whether a reading between two terminals passes the mating faces of a connector that is plugged together. */
-    boolean isMated(Terminal a, Terminal b) {
+    public boolean isMated(Terminal a, Terminal b) {
         return Stream.of(a, b)
                 .flatMap(each -> assembly.connector(each.connector()).stream())
                 .anyMatch(connector -> connector.reach().matesWith().isPresent());

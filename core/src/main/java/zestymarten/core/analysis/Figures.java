@@ -64,8 +64,7 @@ final class Figures {
         for (Observation each : observations) {
             boolean leakOrJump = each.judgement().contact() == Contact.LEAK
                     || each.judgement().contact() == Contact.UNSTABLE;
-            boolean first = told.add(key(groups.group(each.a()), groups.group(each.b())));
-            if (first || !leakOrJump) {
+            if (!leakOrJump || told.add(key(groups.group(each.a()), groups.group(each.b())))) {
                 finding(each).filter(this::isNew).ifPresent(finding -> findings.putIfAbsent(finding, each.number()));
             }
         }

@@ -77,8 +77,7 @@ final class Chooser {
     /** The best touches first. */
     List<NextTouch> best(Costs costs, int most) {
         List<NextTouch> fresh = best(options(costs, false), costs, most);
-        boolean tellsLittle =
-                fresh.stream().mapToDouble(NextTouch::bits).max().orElse(0) < WORTH_A_TOUCH;
+        boolean tellsLittle = fresh.stream().mapToDouble(NextTouch::bits).max().orElse(0) < WORTH_A_TOUCH;
         return tellsLittle ? best(options(costs, true), costs, most) : fresh;
     }
 

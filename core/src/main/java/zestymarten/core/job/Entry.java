@@ -6,7 +6,8 @@ import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Understood;
 
 /**
- * What was entered at one step: a reading, or the reason why there is none. Never altered; taken back at most.
+ * What was entered at one step: a reading, what was done or seen, or the reason why there is none. Never altered; taken back
+ * at most.
  *
  * @param id made where it was typed, so that sending it twice keeps it once
  * @param sequence place among the entries of the run, from 1
@@ -23,10 +24,18 @@ public record Entry(
         }
     }
 
-    /** A reading or a reason. */
+    /** What was entered. */
     public sealed interface Content {
-        /** What the meter showed: kept as typed and as understood. */
-        record Reading(String asTyped, Understood meaning) implements Content {}
+        /**
+         * What the meter showed: kept as typed and as understood.
+         *
+         * @param where along the wire it happened, where that was asked; else empty
+         */
+        record Reading(String asTyped, Understood meaning, String where) implements Content {
+            public Reading(String asTyped, Understood meaning) {
+                this(asTyped, meaning, "");
+            }
+        }
 
         /** Why the step was left out. */
         record Skip(String reason) implements Content {
@@ -36,9 +45,42 @@ public record Entry(
                 }
             }
         }
+
+        /** Done, or as it should be; with words where something is to be said of it. */
+        record Done(String words) implements Content {}
+
+        /**
+         * How something was put right.
+         *
+         * @param cause why it broke; empty if nobody knows
+         * @param prevention what stops it from coming back; empty if nothing was done
+         */
+        record Repair(Way way, String cause, String prevention) implements Content {}
     }
 
-    /** Whether it counts: a reading or reason that was not taken back. */
+    /** Ways to put wiring right. */
+    public enum Way {
+        CLEAN("cleaned"),
+        CONTACT("new contact"),
+        SPLICE("spliced"),
+        SPARE("spare core"),
+        SHORTEN("end cut back and made anew"),
+        MOVE("moved to its own cavity"),
+        INSULATE("insulation made good"),
+        REPLACE("replaced");
+
+        private final String word;
+
+        Way(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
+    }
+
+    /** Whether it counts: it was not taken back. */
     public boolean stands() {
         return !takenBack;
     }

@@ -4,6 +4,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Understood;
 
@@ -14,11 +15,28 @@ final class ProbeCheck {
 
     private ProbeCheck() {}
 
+    static Understood understand(Step.Probes probes, Understood plain) {
+        if (plain instanceof Understood.Refused) {
+            return plain;
+        }
+        boolean tone = plain instanceof Understood.Tone || plain instanceof Understood.Silent;
+        boolean ohms =
+                plain instanceof Understood.Value value && value.unit() == Understood.Unit.OHM && value.value() <= 1000;
+        if (probes.question() == Step.Probes.Question.TONE) {
+            return tone ? plain : new Understood.Refused("Press b if it sounds, n if it stays silent.");
+        }
+        return ohms
+                ? plain
+                : new Understood.Refused(
+                        "Type the ohms that the joined probes read, such as 0.3. If they read over-range, a lead is broken or"
+                                + " a plug is loose: mend that first.");
+    }
+
     static Judgement judge(Step.Probes probes, Understood meaning) {
         if (probes.question() == Step.Probes.Question.TONE) {
             return meaning instanceof Understood.Tone
                     ? said(Verdict.PASS, Contact.JOINED, "The meter sounds.")
-                    : said(Verdict.WATCH, Contact.UNKNOWN, "The meter stays silent: go by ohms alone in this run.");
+                    : said(Verdict.WATCH, Contact.UNKNOWN, silent(probes));
         }
         if (!(meaning instanceof Understood.Value value)) {
             return said(Verdict.DOUBTFUL, Contact.UNKNOWN, "The leads' ohms were not read.");
@@ -29,6 +47,12 @@ final class ProbeCheck {
                         Contact.JOINED,
                         "The leads add " + value.text() + ", which is much: a worn lead or a loose plug?")
                 : said(Verdict.PASS, Contact.JOINED, "The leads add " + value.text() + ".");
+    }
+
+    private static String silent(Step.Probes probes) {
+        return probes.stage() == Stage.METER
+                ? "The meter stays silent: go by ohms alone in this run."
+                : "The meter stays silent now: mend the leads, then read again what they have put in doubt.";
     }
 
     private static Judgement said(Verdict verdict, Contact contact, String reason) {

@@ -7,22 +7,29 @@ import java.util.Optional;
 /** Ways to test for opens and shorts, by what is at hand. */
 public enum Method {
     /** Both ends in reach, all ends free: each wire end to end, each net against each later one, each against the frame. */
-    BOTH_ENDS(false, 0),
+    BOTH_ENDS("Both ends in reach, each to each", false, 0),
     /** Alone, ends far apart: far ends tied and each read against the first, then freed and each read against each. */
-    FAR_END_JOINED(true, 1),
+    FAR_END_JOINED("Alone, ends far apart: tied there, then freed", true, 1),
     /** Both ends in reach: each wire end to end, then each net against all later ones and the frame, tied together. */
-    EACH_TO_REST(true, 0),
+    EACH_TO_REST("Both ends in reach, each to all others tied", true, 0),
     /** Both ends in reach: each wire end to end, then all nets in two tied halves, once for each bit of their number. */
-    BY_HALVES(true, 0),
+    BY_HALVES("Both ends in reach, by tied halves", true, 0),
     /** After continuity has passed: each net against all others and the frame, tied together, under a test voltage. */
-    INSULATION(true, 0);
+    INSULATION("Insulation, each to all others and the frame", true, 0);
 
+    private final String title;
     private final boolean ties;
     private final int walks;
 
-    Method(boolean ties, int walks) {
+    Method(String title, boolean ties, int walks) {
+        this.title = title;
         this.ties = ties;
         this.walks = walks;
+    }
+
+    /** What a technician calls it. */
+    public String title() {
+        return title;
     }
 
     /** As written in files. */

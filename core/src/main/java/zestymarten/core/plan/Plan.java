@@ -2,19 +2,26 @@ package zestymarten.core.plan;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
+import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
 
 /**
- * The steps of a run with both ends on the bench: check the meter, every net end to end, each piece against each later
- * one, each against the frame.
+ * The steps of a run by its approach: what is done before, every net end to end, each piece against the later ones and the
+ * frame, what flexes moved, every part in every position.
  *
  * <p>Method: a net of k probe points takes k - 1 touches from its first one. Its first probe point stands for the whole
  * net in the later stages. A touch of a net that was open adds its far end as a piece of its own to shorts and frame, and
@@ -22,63 +29,188 @@ import zestymarten.core.network.Nets;
  * Cost: linear in the nets to build; the pairs of the shorts stage are counted and walked, never stored.
  */
 public final class Plan {
-    private static final List<Step> METER =
-            List.of(new Step.Probes(Step.Probes.Question.TONE), new Step.Probes(Step.Probes.Question.OHMS));
+    /** A zone of that name is moved along its length. */
+    private static final String FLEXING = "flexing";
 
+    private final Assembly assembly;
     private final Nets nets;
+    private final Approach approach;
     private final List<Terminal> emptyCavities;
-    private final List<Step> ends;
+    private final List<Step.Touch> direct = new ArrayList<>();
+    private final Map<Stage, List<Step>> steps = new EnumMap<>(Stage.class);
+    private final Set<Step> all = new HashSet<>();
 
-    private Plan(Nets nets, List<Terminal> emptyCavities, List<Step> ends) {
+    private Plan(Assembly assembly, Nets nets, Approach approach) {
+        this.assembly = assembly;
         this.nets = nets;
-        this.emptyCavities = emptyCavities;
-        this.ends = ends;
-    }
-
-    public static Plan of(Assembly assembly, Nets nets) {
-        List<Step> ends = new ArrayList<>();
+        this.approach = approach;
+        emptyCavities = assembly.emptyCavities();
         for (Net net : nets.all()) {
-            for (Terminal far : net.ends().stream().skip(1).toList()) {
-                ends.add(new Step.Touch(Stage.ENDS, net.ends().get(0), far));
-            }
+            net.ends().stream()
+                    .skip(1)
+                    .forEach(far ->
+                            direct.add(new Step.Touch(Stage.ENDS, net.ends().get(0), far)));
         }
-        assembly.terminals().stream()
+        steps.put(Stage.PREPARE, approach.inPlace() ? prepare() : List.of());
+        steps.put(Stage.LOOK, approach.quick() ? List.of() : look());
+        steps.put(Stage.METER, probes(Stage.METER));
+        steps.put(Stage.ENDS, ends());
+        steps.put(Stage.SHORTS, isFarEndJoined() ? around(Deed.WALKED_BACK, Deed.FREED) : List.of());
+        steps.put(Stage.FRAME, approach.quick() ? List.of() : List.of(new Step.Act(Deed.FRAME_PROOF)));
+        steps.put(Stage.BEND, approach.quick() ? List.of() : bend());
+        steps.put(Stage.PARTS, parts());
+        steps.values().forEach(all::addAll);
+    }
+
+    public static Plan of(Assembly assembly, Nets nets, Approach approach) {
+        return new Plan(assembly, nets, approach);
+    }
+
+    public Approach approach() {
+        return approach;
+    }
+
+    /** The steps of a stage that do not depend on what is read, in order. */
+    public List<Step> of(Stage stage) {
+        return steps.getOrDefault(stage, List.of());
+    }
+
+    /** Whether a step is among those of {@link #of(Stage)}. */
+    public boolean contains(Step step) {
+        return all.contains(step);
+    }
+
+    /** Every net end to end and what is bonded to the frame, in design order, however the run goes about it. */
+    public List<Step.Touch> endToEnd() {
+        return Stream.concat(direct.stream(), bonds().stream()).toList();
+    }
+
+    public boolean isFarEndJoined() {
+        return approach.method() == Method.FAR_END_JOINED;
+    }
+
+    /** The functions of the machine that the wiring serves, in design order. */
+    public List<String> functions() {
+        return assembly.conductors().stream()
+                .flatMap(each -> each.function().stream())
+                .distinct()
+                .toList();
+    }
+
+    private List<Step.Touch> bonds() {
+        return assembly.terminals().stream()
                 .filter(assembly.bonded()::contains)
-                .forEach(terminal -> ends.add(new Step.Touch(Stage.ENDS, terminal, Terminal.FRAME)));
-        return new Plan(nets, assembly.emptyCavities(), List.copyOf(ends));
+                .map(terminal -> new Step.Touch(Stage.ENDS, terminal, Terminal.FRAME))
+                .toList();
     }
 
-    public List<Step> meter() {
-        return METER;
+    private List<Step> prepare() {
+        List<Step> prepare = new ArrayList<>(List.of(
+                new Step.Act(Deed.LOCKED_OFF),
+                new Step.Act(Deed.LIVE_BEFORE),
+                new Step.Act(Deed.DEAD),
+                new Step.Act(Deed.LIVE_AFTER)));
+        assembly.connectors().forEach(each -> prepare.add(new Step.Act(Deed.UNPLUGGED, each.id())));
+        return prepare;
     }
 
-    /** Every net end to end, in design order. */
-    public List<Step> ends() {
-        return ends;
+    private List<Step> look() {
+        Stream<String> joints =
+                assembly.joints().stream().map(each -> each.terminal().name());
+        Stream<String> zones = assembly.conductors().stream().flatMap(each -> each.zone().stream());
+        return Stream.of(assembly.connectors().stream().map(Connector::id), joints, zones)
+                .flatMap(each -> each)
+                .distinct()
+                .<Step>map(subject -> new Step.Act(Deed.LOOKED, subject))
+                .toList();
+    }
+
+    /** The check of the meter, before the readings or after them. */
+    public static List<Step> probes(Stage stage) {
+        return List.of(
+                new Step.Probes(stage, Step.Probes.Question.TONE), new Step.Probes(stage, Step.Probes.Question.OHMS));
+    }
+
+    private List<Step> ends() {
+        List<Step> ends = new ArrayList<>(isFarEndJoined() ? around(Deed.WALKED, Deed.TIED) : direct);
+        ends.addAll(bonds());
+        return List.copyOf(ends);
+    }
+
+    /** A deed at the far end, with the walk there and back. */
+    private List<Step> around(Deed walk, Deed deed) {
+        return List.of(new Step.Act(walk, "1 there"), new Step.Act(deed), new Step.Act(walk, "2 back"));
+    }
+
+    private List<Step> bend() {
+        return assembly.conductors().stream()
+                .filter(each -> each.zone().filter(FLEXING::equals).isPresent())
+                .filter(each -> each.from().isPin() && each.to().isPin())
+                .<Step>map(each -> new Step.Touch(Stage.BEND, each.from(), each.to()))
+                .toList();
+    }
+
+    /**
+     * Every part where it conducts, every contact where it is open as well, state by state so that each is set once: a
+     * part in the first state that shows it.
+     */
+    private List<Step> parts() {
+        List<Step> parts = new ArrayList<>();
+        Set<String> shown = new HashSet<>();
+        State rest = assembly.states().get(0);
+        for (State state : assembly.states()) {
+            String name = state.equals(rest) ? "" : state.id();
+            List<Step> here = assembly.components().stream()
+                    .filter(part -> part.kind() != Component.Kind.DIODE)
+                    .filter(part -> shown.add(part.id() + " " + part.conductsIn(state)))
+                    .<Step>map(part -> new Step.Touch(Stage.PARTS, part.a(), part.b(), name, List.of()))
+                    .toList();
+            if (!here.isEmpty() && !name.isEmpty()) {
+                parts.add(new Step.Act(Deed.POSITION, name));
+            }
+            parts.addAll(here);
+        }
+        return parts;
+    }
+
+    /** One probe point of every net that is clear of the frame: the near ends, in design order. */
+    public List<Terminal> heads() {
+        return nets.all().stream()
+                .filter(net -> !net.touchesFrame() && !net.ends().isEmpty())
+                .map(net -> net.ends().get(0))
+                .toList();
+    }
+
+    /** The ends that are tied together at the far side, in design order. */
+    public List<Terminal> farEnds() {
+        return nets.all().stream()
+                .filter(net -> !net.touchesFrame())
+                .flatMap(net -> net.ends().stream().skip(1))
+                .toList();
+    }
+
+    /** The far end of a near end: where its wire should come out. */
+    public Optional<Terminal> farEnd(Terminal head) {
+        return nets.of(head).flatMap(net -> net.ends().stream().skip(1).findFirst());
     }
 
     /**
      * The pieces that shorts and frame are tested between: one probe point a net, then the far ends that were open.
      *
-     * @param open touches of {@link #ends} that were open
+     * @param open touches of {@link #endToEnd} that were open
      */
     public Pieces pieces(Collection<Step.Touch> open) {
-        LinkedHashSet<Terminal> pieces = new LinkedHashSet<>();
-        for (Net net : nets.all()) {
-            if (!net.touchesFrame() && !net.ends().isEmpty()) {
-                pieces.add(net.ends().get(0));
-            }
-        }
+        LinkedHashSet<Terminal> pieces = new LinkedHashSet<>(heads());
         List<Step.Touch> cavities = new ArrayList<>();
-        for (Step step : ends) {
-            if (step instanceof Step.Touch touch && open.contains(touch)) {
-                List.of(touch.black(), touch.red()).stream()
+        for (Step.Touch touch : endToEnd()) {
+            if (open.contains(touch)) {
+                Stream.of(touch.black(), touch.red())
                         .filter(end -> !end.isFrame())
                         .forEach(pieces::add);
                 cavities.addAll(intoEmptyCavities(touch));
             }
         }
-        return new Pieces(List.copyOf(pieces), cavities);
+        return new Pieces(List.copyOf(pieces), cavities, approach);
     }
 
     private List<Step.Touch> intoEmptyCavities(Step.Touch open) {
@@ -89,62 +221,8 @@ public final class Plan {
                 .toList();
     }
 
-    /** The pieces of one run, and the touches between them. */
-    public static final class Pieces {
-        private final List<Terminal> pieces;
-        private final List<Step.Touch> cavities;
-        private final Map<Terminal, Integer> place = new HashMap<>();
-        private final Set<Step.Touch> cavitySet;
-
-        private Pieces(List<Terminal> pieces, List<Step.Touch> cavities) {
-            this.pieces = pieces;
-            this.cavities = List.copyOf(cavities);
-            cavitySet = Set.copyOf(cavities);
-            for (int i = 0; i < pieces.size(); i++) {
-                place.put(pieces.get(i), i);
-            }
-        }
-
-        public List<Terminal> all() {
-            return pieces;
-        }
-
-        /** Touches of near ends in empty cavities, after the pairs. */
-        public List<Step.Touch> cavities() {
-            return cavities;
-        }
-
-        /** How many pairs there are, each once. */
-        public long pairs() {
-            return (long) pieces.size() * (pieces.size() - 1) / 2;
-        }
-
-        /** The touch of two pieces by their places in {@link #all}; the earlier gets the black probe. */
-        public Step.Touch pair(int first, int second) {
-            return new Step.Touch(
-                    Stage.SHORTS, pieces.get(Math.min(first, second)), pieces.get(Math.max(first, second)));
-        }
-
-        public Step.Touch frame(int piece) {
-            return new Step.Touch(Stage.FRAME, pieces.get(piece), Terminal.FRAME);
-        }
-
-        /** Whether a touch is one of the shorts or frame touches. */
-        public boolean contains(Step.Touch touch) {
-            if (touch.stage() == Stage.FRAME) {
-                return touch.red().isFrame() && place.containsKey(touch.black());
-            }
-            Integer first = place.get(touch.black());
-            Integer second = place.get(touch.red());
-            return touch.stage() == Stage.SHORTS
-                    && (cavitySet.contains(touch) || (first != null && second != null && first < second));
-        }
-
-        /** The shorts touch of two terminals in either order, if it is planned. */
-        public java.util.Optional<Step.Touch> between(Terminal a, Terminal b) {
-            return java.util.stream.Stream.of(new Step.Touch(Stage.SHORTS, a, b), new Step.Touch(Stage.SHORTS, b, a))
-                    .filter(this::contains)
-                    .findFirst();
-        }
+    /** The conductors that end in one net with a terminal. */
+    public List<Conductor> conductorsOf(Terminal terminal) {
+        return nets.of(terminal).map(Net::conductors).orElse(List.of());
     }
 }

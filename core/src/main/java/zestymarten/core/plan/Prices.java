@@ -7,13 +7,15 @@ package zestymarten.core.plan;
 public final class Prices {
     private Prices() {}
 
-    /** Seconds for one touch of a stage. */
+    /** Seconds for one step of a stage. */
     public static double secondsPerTouch(Stage stage) {
         return switch (stage) {
-            case METER -> 8;
-            case ENDS -> 6;
-            case SHORTS -> 3;
-            case FRAME -> 3;
+            case METER, CLOSE -> 8;
+            case ENDS, PARTS -> 6;
+            case SHORTS, FRAME -> 3;
+            case PREPARE, BEND -> 20;
+            case INSULATION -> 70;
+            case COMPLAINT, LOOK, REPAIR -> 10;
         };
     }
 }

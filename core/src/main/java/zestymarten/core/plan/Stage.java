@@ -2,10 +2,18 @@ package zestymarten.core.plan;
 
 /** The stages of a run in the order of the job. */
 public enum Stage {
+    COMPLAINT("The complaint"),
+    PREPARE("Make it safe"),
+    LOOK("Look"),
     METER("Check the meter"),
     ENDS("Ring out"),
     SHORTS("Shorts"),
-    FRAME("Frame");
+    FRAME("Frame"),
+    BEND("Move it"),
+    PARTS("Parts, every position"),
+    INSULATION("Insulation"),
+    REPAIR("Repair and prove"),
+    CLOSE("Put back");
 
     private final String title;
 
@@ -15,5 +23,10 @@ public enum Stage {
 
     public String title() {
         return title;
+    }
+
+    /** Whether it is a test of the wiring itself, with both probes on it. */
+    public boolean isTouched() {
+        return compareTo(ENDS) >= 0 && compareTo(INSULATION) <= 0;
     }
 }

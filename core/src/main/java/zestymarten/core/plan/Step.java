@@ -1,5 +1,6 @@
 package zestymarten.core.plan;
 
+import java.util.List;
 import java.util.function.Function;
 import zestymarten.core.assembly.Terminal;
 
@@ -7,34 +8,92 @@ import zestymarten.core.assembly.Terminal;
 public sealed interface Step {
     Stage stage();
 
-    /** The probes are held together, to learn whether the meter sounds and what its leads add. */
-    record Probes(Question question) implements Step {
+    /**
+     * The probes are held together, to learn whether the meter sounds and what its leads add: before the readings, and once
+     * more after them.
+     */
+    record Probes(Stage stage, Question question) implements Step {
         /** What is read from the joined probes. */
         public enum Question {
             TONE,
             OHMS
         }
 
-        @Override
-        public Stage stage() {
-            return Stage.METER;
+        public Probes {
+            if (stage != Stage.METER && stage != Stage.CLOSE) {
+                throw new IllegalArgumentException(
+                        "The meter is checked before and after, not at stage " + stage + ".");
+            }
+        }
+
+        /** The check before the readings. */
+        public Probes(Question question) {
+            this(Stage.METER, question);
         }
     }
 
-    /** Black on one terminal, red on the other. */
-    record Touch(Stage stage, Terminal black, Terminal red) implements Step {
+    /**
+     * Black on one terminal, red on the other.
+     *
+     * @param state of switches and relays by its name; empty for the one at rest
+     * @param ties groups of terminals that are tied together for it; none for free ends
+     */
+    record Touch(Stage stage, Terminal black, Terminal red, String state, List<List<Terminal>> ties) implements Step {
         public Touch {
-            if (stage == Stage.METER) {
-                throw new IllegalArgumentException("The meter check touches no terminals.");
+            ties = ties.stream().map(List::copyOf).toList();
+            if (!stage.isTouched()) {
+                throw new IllegalArgumentException("Stage " + stage + " touches no terminals.");
             }
             if (black.equals(red)) {
                 throw new IllegalArgumentException("Both probes on " + black + " read nothing.");
             }
         }
+
+        /** At rest, with free ends. */
+        public Touch(Stage stage, Terminal black, Terminal red) {
+            this(stage, black, red, "", List.of());
+        }
+
+        public boolean isTied() {
+            return !ties.isEmpty();
+        }
+
+        /** Whether either probe is on a terminal. */
+        public boolean isOn(Terminal terminal) {
+            return black.equals(terminal) || red.equals(terminal);
+        }
+    }
+
+    /**
+     * Something done or looked at.
+     *
+     * @param subject what it concerns, empty where there is only one of its kind
+     */
+    record Act(Deed deed, String subject) implements Step {
+        private static final int LONGEST_SUBJECT = 200;
+
+        public Act {
+            if (subject.length() > LONGEST_SUBJECT) {
+                throw new IllegalArgumentException(
+                        "What it concerns must be said in " + LONGEST_SUBJECT + " characters.");
+            }
+        }
+
+        public Act(Deed deed) {
+            this(deed, "");
+        }
+
+        @Override
+        public Stage stage() {
+            return deed.stage();
+        }
     }
 
     /** Chooses by kind. */
-    default <T> T fold(Function<Probes, T> probes, Function<Touch, T> touch) {
-        return this instanceof Probes one ? probes.apply(one) : touch.apply((Touch) this);
+    default <T> T fold(Function<Probes, T> probes, Function<Touch, T> touch, Function<Act, T> act) {
+        if (this instanceof Probes one) {
+            return probes.apply(one);
+        }
+        return this instanceof Touch one ? touch.apply(one) : act.apply((Act) this);
     }
 }

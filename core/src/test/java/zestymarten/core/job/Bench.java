@@ -7,12 +7,15 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Understood;
 
@@ -27,23 +30,37 @@ final class Bench {
             Conditions.JOINED_BELOW_OHM);
 
     private final Design design;
+    private final Approach approach;
     private final List<Entry> entries = new ArrayList<>();
 
-    private Bench(Design design) {
+    private Bench(Design design, Approach approach) {
         this.design = design;
+        this.approach = approach;
     }
 
     static Bench of(String wireList) {
-        return new Bench(Design.of(WireList.read(wireList).assembly("Cable", Kind.CABLE, "", Map.of()), 20));
+        return of(wireList, Approach.QUICK);
+    }
+
+    static Bench of(String wireList, Approach approach) {
+        return new Bench(Design.of(WireList.read(wireList).assembly("Cable", Kind.CABLE, "", Map.of()), 20), approach);
+    }
+
+    static Bench of(Assembly assembly, Approach approach) {
+        return new Bench(Design.of(assembly, 20), approach);
     }
 
     static Bench withCavities(String wireList, String connector, int cavities) {
-        return new Bench(Design.of(
-                WireList.read(wireList).assembly("Cable", Kind.CABLE, "", Map.of(connector, Face.line(cavities))), 20));
+        return new Bench(
+                Design.of(
+                        WireList.read(wireList)
+                                .assembly("Cable", Kind.CABLE, "", Map.of(connector, Face.line(cavities))),
+                        20),
+                Approach.QUICK);
     }
 
     Job job() {
-        return Job.of(design, CONDITIONS, entries);
+        return Job.of(design, approach, CONDITIONS, entries);
     }
 
     Step step() {
@@ -56,8 +73,9 @@ final class Bench {
 
     static String say(Step step) {
         return step.fold(
-                probes -> "METER " + probes.question(),
-                touch -> touch.stage() + " " + touch.black() + " " + touch.red());
+                probes -> probes.stage() + " " + probes.question(),
+                touch -> touch.stage() + " " + touch.black() + " " + touch.red() + (touch.isTied() ? " tied" : ""),
+                act -> act.deed() + (act.subject().isEmpty() ? "" : " " + act.subject()));
     }
 
     String understood(String typed) {
@@ -74,6 +92,22 @@ final class Bench {
 
     Bench at(Step step, String reading) {
         return add(step, new Entry.Content.Reading(reading, job().understand(step, reading)));
+    }
+
+    /** Does what is due, or says what is seen there. */
+    Bench act(String... words) {
+        for (String each : words) {
+            add(step(), new Entry.Content.Done(each));
+        }
+        return this;
+    }
+
+    Bench told(Deed deed, String subject, String words) {
+        return add(new Step.Act(deed, subject), new Entry.Content.Done(words));
+    }
+
+    Bench mend(String subject, Entry.Way way) {
+        return add(new Step.Act(Deed.MENDED, subject), new Entry.Content.Repair(way, "", ""));
     }
 
     Bench skip(String reason) {

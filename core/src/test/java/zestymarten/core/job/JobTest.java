@@ -6,6 +6,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.diagnosis.Diagnosis;
+import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 
@@ -208,7 +209,11 @@ class JobTest {
     @Test
     void asPlayedTheJobIsTheSameWhoeverAsks() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "OL", "OL");
-        Job again = Job.of(bench.job().design(), Bench.CONDITIONS, bench.job().entries());
+        Job again = Job.of(
+                bench.job().design(),
+                Approach.QUICK,
+                Bench.CONDITIONS,
+                bench.job().entries());
         assertThat(again.current()).isEqualTo(bench.job().current());
         assertThat(told(again)).isEqualTo(told(bench.job()));
         assertThat(again.secondsLeft()).isEqualTo(bench.job().secondsLeft()).isPositive();

@@ -3,6 +3,7 @@ package zestymarten.web.api;
 import java.net.URI;
 import java.security.Principal;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -22,6 +23,7 @@ import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.meter.Conditions;
+import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Refused;
@@ -73,7 +75,7 @@ class RunsApi {
             Optional<Due> due) {}
 
     /** The step that is due. */
-    record Due(String stage, Optional<String> a, Optional<String> b) {}
+    record Due(String stage, Optional<String> a, Optional<String> b, Optional<String> deed, Optional<String> subject) {}
 
     /** A finding in the open format. */
     record Told(
@@ -95,7 +97,7 @@ class RunsApi {
         }
         Conditions conditions =
                 runs.lastConditions(who.getName()).orElse(Runs.USUAL).at(ambient);
-        long id = runs.start(start.assemblyId(), start.serial(), conditions, who.getName());
+        long id = runs.start(start.assemblyId(), start.serial(), conditions, Approach.QUICK, who.getName());
         return ResponseEntity.created(URI.create("/api/v1/runs/" + id)).body(standing(runs.find(id)));
     }
 
@@ -119,11 +121,23 @@ class RunsApi {
 
     private static Due due(Step step) {
         return step.fold(
-                probes -> new Due(probes.question().name().toLowerCase(java.util.Locale.ROOT), none(), none()),
+                probes -> new Due(code(probes.question().name()), none(), none(), none(), none()),
                 touch -> new Due(
-                        touch.stage().name().toLowerCase(java.util.Locale.ROOT),
+                        code(touch.stage().name()),
                         Optional.of(touch.black().name()),
-                        Optional.of(touch.red().name())));
+                        Optional.of(touch.red().name()),
+                        none(),
+                        none()),
+                act -> new Due(
+                        code(act.stage().name()),
+                        none(),
+                        none(),
+                        Optional.of(code(act.deed().name())),
+                        Optional.of(act.subject())));
+    }
+
+    private static String code(String name) {
+        return name.toLowerCase(Locale.ROOT);
     }
 
     private static Optional<String> none() {
@@ -155,7 +169,7 @@ class RunsApi {
     private static Step step(Job job, Posted posted) {
         if (posted.a() == null || posted.b() == null) {
             return job.current()
-                    .filter(Step.Probes.class::isInstance)
+                    .filter(step -> !(step instanceof Step.Touch))
                     .orElseThrow(() -> new Refused("a, b", "Both are needed: the terminals of the two probes."));
         }
         return job.touch(terminal("a", posted.a()), terminal("b", posted.b()))

@@ -12,6 +12,7 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.State;
 import zestymarten.core.fault.Fault;
 import zestymarten.core.fault.FaultyUnit;
 import zestymarten.core.fault.GoodUnit;
@@ -19,6 +20,7 @@ import zestymarten.core.fault.Probe;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
+import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Step;
 import zestymarten.web.run.Run;
 import zestymarten.web.run.Runs;
@@ -43,21 +45,30 @@ final class Technician {
 
     /** Tests until nothing is due, or until so many entries were made; ends the run only in the first case. */
     void test(Revision revision, String serial, List<Fault> faults, double ambientC, Instant from, int entries) {
+        test(revision, serial, faults, ambientC, from, entries, Approach.QUICK);
+    }
+
+    /** The same in a way of its own. */
+    void test(
+            Revision revision,
+            String serial,
+            List<Fault> faults,
+            double ambientC,
+            Instant from,
+            int entries,
+            Approach approach) {
         Conditions conditions = new Conditions(
                 ambientC, METER, OptionalDouble.empty(), LeadPolicy.FULL, false, Conditions.JOINED_BELOW_OHM);
         Runs then = runs.withClock(ticking(from));
-        long id = then.start(revision.assemblyId(), serial, conditions, name);
+        long id = then.start(revision.assemblyId(), serial, conditions, approach, name);
         Probe probe = probe(Design.of(revision.assembly(), ambientC), faults, conditions);
         Run run = then.find(id);
         for (int i = 0; i < entries && run.job().current().isPresent(); i++) {
             Step step = run.job().current().get();
             String shown = step.fold(
                     probes -> probes.question() == Step.Probes.Question.TONE ? "b" : "0.30",
-                    touch -> probe.shows(
-                            touch.black(),
-                            touch.red(),
-                            revision.assembly().states().get(0),
-                            List.of()));
+                    touch -> probe.shows(touch.black(), touch.red(), state(revision, touch), touch.ties()),
+                    Technician::answer);
             UUID entry = new UUID(from.toEpochMilli(), i + 1L);
             Runs.Sent sent = new Runs.Sent(entry, step, run.job().nextTouch(step), shown, OptionalInt.of(0));
             run = ((Runs.Answer.Kept) then.enter(id, sent, name)).run();
@@ -65,6 +76,25 @@ final class Technician {
         if (run.job().current().isEmpty()) {
             then.end(id, name);
         }
+    }
+
+    private static State state(Revision revision, Step.Touch touch) {
+        List<State> states = revision.assembly().states();
+        return states.stream()
+                .filter(each -> each.id().equals(touch.state()))
+                .findFirst()
+                .orElse(states.get(0));
+    }
+
+    /** A bench where everything is as it should be. */
+    private static String answer(Step.Act act) {
+        return switch (act.deed()) {
+            case LIVE_BEFORE, LIVE_AFTER -> "231";
+            case DEAD, DISCHARGED -> "0";
+            case FRAME_PROOF -> "0.4";
+            case COMPLAINT, FUNCTION -> "works";
+            default -> "";
+        };
     }
 
     /** Two probes on a unit with faults; no two of its wires are alike, by a spread of a few percent that looks like chance. */

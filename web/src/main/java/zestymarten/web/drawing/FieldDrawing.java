@@ -40,7 +40,8 @@ public record FieldDrawing(
         if (job.size(stage) == 0 || pieces > MOST) {
             return Optional.empty();
         }
-        return Optional.of(stage == Stage.SHORTS ? triangle(job, current, pieces) : rows(job, stage, current));
+        boolean pairs = stage == Stage.SHORTS && !job.pieces().areTied();
+        return Optional.of(pairs ? triangle(job, current, pieces) : rows(job, stage, current));
     }
 
     private static FieldDrawing rows(Job job, Stage stage, Optional<Step> current) {
@@ -63,7 +64,8 @@ public record FieldDrawing(
         double cell = Math.max(1.5, Math.min(LARGEST, WIDTH / Math.max(1, pieces - 1)));
         List<Cell> cells = new ArrayList<>();
         Optional<Cell> now = Optional.empty();
-        List<Step> steps = job.steps(Stage.SHORTS).toList();
+        List<Step> steps =
+                job.steps(Stage.SHORTS).filter(Step.Touch.class::isInstance).toList();
         int row = 0;
         int column = 0;
         for (Step step : steps) {

@@ -17,6 +17,7 @@ import zestymarten.core.plan.Step;
  * them if there should be one.
  *
  * @param plates connectors' bodies behind the faces
+ * @param ties paths through the pins that are tied together, as far as they are on the faces shown
  * @param strand path of the wire that should join the pins, empty if they should be apart
  */
 public record StepDrawing(
@@ -24,6 +25,7 @@ public record StepDrawing(
         double height,
         List<Plate> plates,
         List<Needle> needles,
+        List<String> ties,
         Optional<String> strand,
         Optional<Conductor> conductor) {
 
@@ -38,6 +40,7 @@ public record StepDrawing(
     public StepDrawing {
         plates = List.copyOf(plates);
         needles = List.copyOf(needles);
+        ties = List.copyOf(ties);
     }
 
     /** A face on its body, at its place; {@code frame} for the bare metal that stands for the frame. */
@@ -46,10 +49,52 @@ public record StepDrawing(
     /** A probe: its point on the pin, its handle away from it. */
     public record Needle(String colour, String pin, double x, double y, String path, double labelX, double labelY) {}
 
-    public static StepDrawing of(Assembly assembly, Step.Touch touch, List<Conductor> route, boolean mating) {
-        Set<Terminal> used = assembly.conductors().stream()
+    /** The face of one connector, with what is tied together on it. */
+    public static StepDrawing of(Assembly assembly, Connector connector, List<List<Terminal>> ties, boolean mating) {
+        FaceDrawing face = FaceDrawing.of(
+                connector, used(assembly), new FaceDrawing.Room(FACE_WIDTH * 2, FACE_HEIGHT, mating, Optional.empty()));
+        Plate plate = placed(new Plate(0, TOP, face.width(), face.height(), false, Optional.of(face)), BESIDE);
+        return new StepDrawing(
+                face.width() + 2 * BESIDE,
+                TOP + face.height() + 44,
+                List.of(plate),
+                List.of(),
+                tied(List.of(plate), ties),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** A line through the pins of each tie, face by face, in cavity order. */
+    private static List<String> tied(List<Plate> plates, List<List<Terminal>> ties) {
+        List<String> paths = new ArrayList<>();
+        for (List<Terminal> tie : ties) {
+            for (Plate plate : plates) {
+                List<Point> points = tie.stream()
+                        .flatMap(each -> plate.face().flatMap(face -> face.at(each)).stream())
+                        .toList();
+                if (points.size() > 1) {
+                    paths.add(through(points));
+                }
+            }
+        }
+        return paths;
+    }
+
+    private static String through(List<Point> points) {
+        StringBuilder path =
+                new StringBuilder(Paths.move(points.get(0).x(), points.get(0).y()));
+        points.stream().skip(1).forEach(each -> path.append(Paths.line(each.x(), each.y())));
+        return path.toString();
+    }
+
+    private static Set<Terminal> used(Assembly assembly) {
+        return assembly.conductors().stream()
                 .flatMap(conductor -> Stream.of(conductor.from(), conductor.to()))
                 .collect(Collectors.toSet());
+    }
+
+    public static StepDrawing of(Assembly assembly, Step.Touch touch, List<Conductor> route, boolean mating) {
+        Set<Terminal> used = used(assembly);
         boolean together = touch.black().connector().equals(touch.red().connector());
         double width = together ? FACE_WIDTH * 2 : FACE_WIDTH;
         Plate left = plate(
@@ -84,6 +129,7 @@ public record StepDrawing(
                 TOP + tallest + 44,
                 plates,
                 needles,
+                tied(plates, touch.ties()),
                 strand,
                 route.isEmpty() ? Optional.empty() : Optional.of(route.get(0)));
     }

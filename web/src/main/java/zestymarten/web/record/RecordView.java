@@ -21,12 +21,18 @@ record RecordView(
         String verdictState,
         String summary,
         List<String> notShown,
+        String method,
         List<FindingLine> findings,
+        List<RepairLine> repairs,
+        List<String> unexplained,
         List<ReadingLine> readings,
         WiringDrawing drawing) {
 
     /** A finding with what stands behind it. */
     record FindingLine(String kind, String text, String evidence, String functionsLost) {}
+
+    /** How something was put right. */
+    record RepairLine(String number, String what, String cause, String prevention, String by) {}
 
     /** A reading, raw and corrected, with its limit and the limit's source. */
     record ReadingLine(
@@ -34,6 +40,8 @@ record RecordView(
             String stage,
             String a,
             String b,
+            String setup,
+            String position,
             String asTyped,
             String understood,
             String value,

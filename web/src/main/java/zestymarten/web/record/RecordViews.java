@@ -1,10 +1,11 @@
 package zestymarten.web.record;
 
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
@@ -15,7 +16,6 @@ import zestymarten.core.judge.Judgement;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.Meter;
-import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Understood;
@@ -52,8 +52,11 @@ class RecordViews {
                 outcome.word(),
                 outcome.state().word(),
                 summary(outcome, findings.size(), job.left()),
-                notShown(job),
+                NotShown.by(job),
+                job.approach().method().title() + (job.approach().quick() ? "; ohms alone" : ""),
                 findings.stream().map(RecordViews::finding).toList(),
+                job.repairs().stream().map(each -> repair(job, each)).toList(),
+                job.unexplained(),
                 job.entries().stream().map(entry -> reading(job, entry)).toList(),
                 WiringDrawing.of(
                         run.revision().assembly(),
@@ -83,59 +86,6 @@ class RecordViews {
         };
     }
 
-    /** What this test cannot have seen, so that a pass is not read for more than it is. */
-    private static List<String> notShown(Job job) {
-        List<String> said = new ArrayList<>();
-        said.add(
-                "Insulation was not tested: an ohmmeter shows no more than that there is no short at its own few volts.");
-        long tones = job.entries().stream()
-                .filter(entry -> entry.stands() && entry.step().stage() == Stage.ENDS)
-                .filter(entry -> entry.content() instanceof Entry.Content.Reading reading
-                        && reading.meaning() instanceof Understood.Tone)
-                .count();
-        if (tones > 0) {
-            said.add("Passed on tone only: " + tones + (tones == 1 ? " wire" : " wires") + ". Ohms below about "
-                    + Engineering.text(job.conditions().meter().toneBelowOhm(), "Ω") + " were not told apart there.");
-        }
-        long silent = job.entries().stream()
-                .filter(entry -> entry.stands() && entry.step().stage() != Stage.METER)
-                .filter(entry -> entry.content() instanceof Entry.Content.Reading reading
-                        && reading.meaning() instanceof Understood.Silent)
-                .count();
-        if (silent > 0) {
-            said.add("Silent on tone only: " + silent + (silent == 1 ? " pair" : " pairs")
-                    + ". A connection above about "
-                    + Engineering.text(job.conditions().meter().toneBelowOhm(), "Ω") + " would not have sounded.");
-        }
-        long small = job.entries().stream()
-                .filter(entry -> entry.stands()
-                        && entry.step() instanceof Step.Touch touch
-                        && job.expectation(touch) instanceof Expectation.Joined joined
-                        && job.conditions().leadsCaution(joined.limit().high()).isPresent())
-                .count();
-        if (small > 0) {
-            said.add("Read with leads that have more ohms than the wire may: "
-                    + small + (small == 1 ? " reading" : " readings")
-                    + ". Contact pressure alone could hide or make a small excess there.");
-        }
-        List<String> skipped = job.entries().stream()
-                .filter(entry -> entry.stands() && entry.content() instanceof Entry.Content.Skip)
-                .map(entry -> where(entry.step()) + " (" + ((Entry.Content.Skip) entry.content()).reason() + ")")
-                .toList();
-        if (!skipped.isEmpty()) {
-            said.add("Left out: " + String.join("; ", skipped) + ".");
-        }
-        return said;
-    }
-
-    private static String where(Step step) {
-        return step.fold(
-                probes -> probes.question() == Step.Probes.Question.TONE
-                        ? "probes together, tone"
-                        : "probes together, ohms",
-                touch -> touch.black() + " – " + touch.red());
-    }
-
     private static RecordView.FindingLine finding(Found found) {
         return new RecordView.FindingLine(
                 found.finding().kind().replace('_', ' '),
@@ -162,13 +112,15 @@ class RecordViews {
         return new RecordView.ReadingLine(
                 entry.sequence(),
                 entry.step().stage().title(),
-                entry.step() instanceof Step.Touch touch ? touch.black().name() : "",
+                entry.step().fold(probes -> "", touch -> touch.black().name(), RecordViews::deed),
                 entry.step() instanceof Step.Touch touch ? touch.red().name() : "",
+                setup(entry.step()),
+                entry.step() instanceof Step.Touch touch && !touch.state().isEmpty() ? touch.state() : "rest",
                 typed.map(Entry.Content.Reading::asTyped).orElse(""),
                 job.told(entry),
                 typed.map(each -> figure(each.meaning())).orElse(""),
-                typed.map(each -> figure(each.meaning()).isEmpty() ? "" : "ohm").orElse(""),
-                typed.map(each -> qualifier(each.meaning())).orElse("skipped"),
+                typed.map(each -> unit(each.meaning())).orElse(""),
+                typed.map(each -> qualifier(each.meaning())).orElse(unread(entry)),
                 corrected,
                 judgement
                         .filter(each -> each.correctedOhm().isPresent())
@@ -178,10 +130,44 @@ class RecordViews {
                 limit.map(each -> Engineering.figure(each.high().value())).orElse(""),
                 limit.map(each -> "at most " + each.high().text()).orElse(apart ? "apart" : ""),
                 limit.map(Limit::derivation).orElse(apart ? "The design joins them nowhere." : ""),
-                judgement.map(each -> each.verdict().word()).orElse("skipped"),
-                judgement.map(each -> StepState.of(each.verdict()).word()).orElse("skipped"),
+                judgement.map(each -> each.verdict().word()).orElse(unread(entry)),
+                judgement
+                        .map(each -> StepState.of(each.verdict()).word())
+                        .orElse(entry.content() instanceof Entry.Content.Skip ? "skipped" : "good"),
                 entry.takenBack(),
                 entry.at().toString(),
+                entry.by());
+    }
+
+    static String deed(Step.Act act) {
+        String name = act.deed().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return act.subject().isEmpty() ? name : name + ": " + act.subject();
+    }
+
+    private static String unread(Entry entry) {
+        return entry.content() instanceof Entry.Content.Skip ? "skipped" : "done";
+    }
+
+    private static String setup(Step step) {
+        return step instanceof Step.Touch touch
+                ? touch.ties().stream()
+                        .map(tie -> tie.stream().map(Terminal::name).collect(Collectors.joining("+")))
+                        .collect(Collectors.joining(" "))
+                : "";
+    }
+
+    private static String unit(Understood meaning) {
+        boolean volts = meaning instanceof Understood.Value value && value.unit() == Understood.Unit.VOLT;
+        return figure(meaning).isEmpty() ? "" : volts ? "volt" : "ohm";
+    }
+
+    private static RecordView.RepairLine repair(Job job, Entry entry) {
+        Entry.Content.Repair repair = (Entry.Content.Repair) entry.content();
+        return new RecordView.RepairLine(
+                "no. " + entry.sequence(),
+                ((Step.Act) entry.step()).subject() + ": " + job.told(entry),
+                repair.cause(),
+                repair.prevention(),
                 entry.by());
     }
 

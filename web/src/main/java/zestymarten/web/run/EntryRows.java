@@ -2,10 +2,9 @@ package zestymarten.web.run;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import zestymarten.core.assembly.Terminal;
 import zestymarten.core.job.Entry;
-import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Understood;
 import zestymarten.core.quantity.Understood.Unit;
@@ -20,30 +19,50 @@ final class EntryRows {
                 row.sequence(),
                 step(row),
                 row.touch(),
-                row.skipReason() != null
-                        ? new Entry.Content.Skip(row.skipReason())
-                        : new Entry.Content.Reading(Objects.requireNonNull(row.asTyped()), meaning(row)),
+                content(row),
                 row.takenBack(),
                 row.enteredBy(),
                 row.enteredAt());
     }
 
+    private static Entry.Content content(EntryRow row) {
+        if (row.skipReason() != null) {
+            return new Entry.Content.Skip(row.skipReason());
+        }
+        if (row.words() != null) {
+            return new Entry.Content.Done(row.words());
+        }
+        if (row.repairWay() != null) {
+            return new Entry.Content.Repair(
+                    Entry.Way.valueOf(row.repairWay()), plain(row.repairCause()), plain(row.repairPrevention()));
+        }
+        return new Entry.Content.Reading(Objects.requireNonNull(row.asTyped()), meaning(row), plain(row.happenedAt()));
+    }
+
+    private static String plain(@Nullable String text) {
+        return text == null ? "" : text;
+    }
+
     private static Step step(EntryRow row) {
-        return row.question() != null
-                ? new Step.Probes(Step.Probes.Question.valueOf(row.question()))
-                : new Step.Touch(
-                        Stage.valueOf(row.stage()),
-                        Terminal.of(Objects.requireNonNull(row.black())),
-                        Terminal.of(Objects.requireNonNull(row.red())));
+        return new StepForm(
+                        row.stage(),
+                        plain(row.question()),
+                        plain(row.subject()),
+                        plain(row.black()),
+                        plain(row.red()),
+                        plain(row.state()),
+                        plain(row.ties()))
+                .step();
     }
 
     private static Understood meaning(EntryRow row) {
         double value = row.value() == null ? 0 : row.value();
+        Unit unit = row.unit() == null ? Unit.OHM : Unit.valueOf(row.unit());
         return switch (Objects.requireNonNull(row.meaning())) {
-            case "value" -> Understood.Value.ohms(value);
+            case "value" -> new Understood.Value(value, unit);
             case "over_range" -> new Understood.OverRange();
-            case "above" -> new Understood.Above(value, Unit.OHM);
-            case "below" -> new Understood.Below(value, Unit.OHM);
+            case "above" -> new Understood.Above(value, unit);
+            case "below" -> new Understood.Below(value, unit);
             case "tone" -> new Understood.Tone();
             case "silent" -> new Understood.Silent();
             default ->
@@ -58,62 +77,88 @@ final class EntryRows {
     }
 
     static EntryRow row(Entry entry) {
-        Stored stored = entry.content() instanceof Entry.Content.Reading reading
-                ? reading.meaning().fold(Stored.CASES)
-                : new Stored(null, null, null);
-        Step.Touch touch = entry.step() instanceof Step.Touch one ? one : null;
+        Entry.Content content = entry.content();
+        Optional<Entry.Content.Reading> reading = only(Entry.Content.Reading.class, content);
+        Optional<Entry.Content.Repair> repair = only(Entry.Content.Repair.class, content);
+        Stored stored = reading.map(each -> each.meaning().fold(Stored.CASES)).orElse(Stored.NOTHING);
+        StepForm step = StepForm.of(entry.step());
         return new EntryRow(
                 entry.id(),
                 entry.sequence(),
-                entry.step().stage().name(),
-                entry.step() instanceof Step.Probes probes ? probes.question().name() : null,
-                touch == null ? null : touch.black().name(),
-                touch == null ? null : touch.red().name(),
+                step.stage(),
+                kept(step.question()),
+                kept(step.black()),
+                kept(step.red()),
+                kept(step.subject()),
+                kept(step.state()),
+                kept(step.ties()),
                 entry.touch(),
-                entry.content() instanceof Entry.Content.Reading reading ? reading.asTyped() : null,
+                reading.map(Entry.Content.Reading::asTyped).orElse(null),
                 stored.meaning(),
                 stored.value(),
                 stored.until(),
-                entry.content() instanceof Entry.Content.Skip skip ? skip.reason() : null,
+                stored.unit(),
+                reading.map(each -> kept(each.where())).orElse(null),
+                only(Entry.Content.Skip.class, content)
+                        .map(Entry.Content.Skip::reason)
+                        .orElse(null),
+                only(Entry.Content.Done.class, content)
+                        .map(Entry.Content.Done::words)
+                        .orElse(null),
+                repair.map(each -> each.way().name()).orElse(null),
+                repair.map(Entry.Content.Repair::cause).orElse(null),
+                repair.map(Entry.Content.Repair::prevention).orElse(null),
                 entry.by(),
                 entry.at(),
                 entry.takenBack());
+    }
+
+    private static <T extends Entry.Content> Optional<T> only(Class<T> kind, Entry.Content content) {
+        return kind.isInstance(content) ? Optional.of(kind.cast(content)) : Optional.empty();
+    }
+
+    /** The table has nothing where a text is empty. */
+    private static @Nullable String kept(String text) {
+        return text.isEmpty() ? null : text;
     }
 
     /** The columns in which a meaning is kept. */
     private record Stored(
             @Nullable String meaning,
             @Nullable Double value,
-            @Nullable Double until) {
+            @Nullable Double until,
+            @Nullable String unit) {
+        static final Stored NOTHING = new Stored(null, null, null, null);
+
         static final Understood.Cases<Stored> CASES = new Understood.Cases<>() {
             @Override
             public Stored value(Understood.Value value) {
-                return new Stored("value", value.value(), null);
+                return new Stored("value", value.value(), null, value.unit().name());
             }
 
             @Override
             public Stored overRange() {
-                return new Stored("over_range", null, null);
+                return new Stored("over_range", null, null, null);
             }
 
             @Override
             public Stored above(Understood.Above above) {
-                return new Stored("above", above.value(), null);
+                return new Stored("above", above.value(), null, above.unit().name());
             }
 
             @Override
             public Stored below(Understood.Below below) {
-                return new Stored("below", below.value(), null);
+                return new Stored("below", below.value(), null, below.unit().name());
             }
 
             @Override
             public Stored tone() {
-                return new Stored("tone", null, null);
+                return new Stored("tone", null, null, null);
             }
 
             @Override
             public Stored silent() {
-                return new Stored("silent", null, null);
+                return new Stored("silent", null, null, null);
             }
 
             @Override
@@ -124,7 +169,7 @@ final class EntryRows {
                         .sorted()
                         .toList();
                 Double low = figures.isEmpty() ? null : figures.get(0);
-                return new Stored("unstable", low, figures.size() < 2 ? null : figures.get(1));
+                return new Stored("unstable", low, figures.size() < 2 ? null : figures.get(1), null);
             }
 
             @Override

@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.job.Job;
 import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Judgement;
+import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Understood;
@@ -19,6 +20,10 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
     static final Preview NOTHING = new Preview("", "", "", Optional.empty());
 
     static Preview of(Job job, Step step, String typed) {
+        if (step instanceof Step.Act act && act.deed().answer() == Deed.Answer.WORDS) {
+            return new Preview(
+                    "watch", "", "kept as a note; Enter on an empty slot says that nothing is wrong", Optional.empty());
+        }
         Understood understood = job.understand(step, typed);
         if (understood instanceof Understood.Refused refused) {
             return new Preview("refused", "", refused.message(), band(job, step, OptionalDouble.empty()));
@@ -43,6 +48,6 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
     }
 
     private static Optional<BandDrawing> band(Job job, Step step, OptionalDouble place) {
-        return step instanceof Step.Touch touch ? Optional.of(RunViews.band(job, touch, place)) : Optional.empty();
+        return step instanceof Step.Touch touch ? Optional.of(StepViews.band(job, touch, place)) : Optional.empty();
     }
 }

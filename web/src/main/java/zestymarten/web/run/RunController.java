@@ -42,9 +42,12 @@ class RunController {
     StepForm stepForm(
             @RequestParam(defaultValue = "") String stage,
             @RequestParam(defaultValue = "") String question,
+            @RequestParam(defaultValue = "") String subject,
             @RequestParam(defaultValue = "") String black,
-            @RequestParam(defaultValue = "") String red) {
-        return new StepForm(stage, question, black, red);
+            @RequestParam(defaultValue = "") String red,
+            @RequestParam(defaultValue = "") String state,
+            @RequestParam(defaultValue = "") String ties) {
+        return new StepForm(stage, question, subject, black, red, state, ties);
     }
 
     @GetMapping
@@ -55,6 +58,7 @@ class RunController {
             Model model) {
         Run run = runs.find(id);
         model.addAttribute("run", views.view(run, planned(run, form.named()), Optional.empty(), mating(faces)));
+        model.addAttribute("token", UUID.randomUUID());
         return "run/run";
     }
 
@@ -84,7 +88,11 @@ class RunController {
         long index = columns > 0
                 ? (long) row * columns + column
                 : triangleIndex(row, column, run.job().pieces().all().size());
-        Optional<Step> step = run.job().steps(stage).skip(Math.max(0, index)).findFirst();
+        Optional<Step> step = run.job()
+                .steps(stage)
+                .filter(each -> columns > 0 || each instanceof Step.Touch)
+                .skip(Math.max(0, index))
+                .findFirst();
         model.addAttribute("run", views.view(run, step, Optional.empty(), mating(faces)));
         return WORK;
     }
@@ -152,12 +160,13 @@ class RunController {
             @RequestParam int touch,
             @RequestParam(defaultValue = "") String typed,
             @RequestParam(defaultValue = "-1") int meaning,
+            @RequestParam(defaultValue = "") String where,
             @CookieValue(name = "faces", defaultValue = "wire") String faces,
             Principal who,
             HttpServletResponse response,
             Model model) {
         OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);
-        Runs.Sent sent = new Runs.Sent(entry, form.step(), touch, typed, choice);
+        Runs.Sent sent = new Runs.Sent(entry, form.step(), touch, typed, choice, where);
         return answer(runs.enter(id, sent, who.getName()), faces, response, model);
     }
 
@@ -193,7 +202,8 @@ class RunController {
         Run run = kept.run();
         boolean stays = run.job().isDone(kept.entry().step())
                 && run.job().state(kept.entry().step()) != StepState.GOOD
-                && run.job().state(kept.entry().step()) != StepState.SKIPPED;
+                && run.job().state(kept.entry().step()) != StepState.SKIPPED
+                && kept.entry().content() instanceof Entry.Content.Reading;
         boolean again = !run.job().isDone(kept.entry().step());
         model.addAttribute(
                 "run",

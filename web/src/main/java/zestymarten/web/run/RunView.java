@@ -28,24 +28,34 @@ record RunView(
         Optional<String> takeBack,
         List<String> findings,
         List<Proposal> proposals,
+        String complaint,
+        List<String> ledger,
         String outcome) {
 
     /** A stage of the rail. */
     record StageView(String name, String title, String count, String state, Optional<FieldDrawing> field) {}
 
-    /** The step at hand. */
+    /**
+     * The step at hand.
+     *
+     * @param byWords whether Enter on an empty slot says that it is done or as it should be
+     * @param hint what the empty slot asks for
+     * @param choices answers offered as buttons
+     * @param places where along the wire something may happen, asked when a reading jumps; none where that is not asked
+     */
     record StepView(
-            String stage,
-            String question,
-            String black,
-            String red,
+            StepForm form,
             int touch,
             Sentence sentence,
             String why,
             Optional<String> asks,
             Optional<StepDrawing> drawing,
             Optional<BandDrawing> band,
-            List<Pad> pads) {}
+            List<Pad> pads,
+            boolean byWords,
+            String hint,
+            List<String> choices,
+            List<String> places) {}
 
     /** The step in words; the two terminals stand out. */
     record Sentence(String before, String black, String between, String red, String after) {}
@@ -61,5 +71,5 @@ record RunView(
             int sequence, String touch, String typed, String corrected, String state, boolean takenBack, String by) {}
 
     /** A touch that would settle something. */
-    record Proposal(String stage, String black, String red, String text) {}
+    record Proposal(StepForm form, String text) {}
 }

@@ -12,17 +12,24 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.finding.Finding;
+import zestymarten.core.job.Behaviours;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
+import zestymarten.core.job.Offer;
 import zestymarten.core.job.Outcome;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
+import zestymarten.core.network.Nets;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Method;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Conflict;
@@ -43,6 +50,8 @@ public class Runs {
     public static final Instant ALL = Instant.parse("9999-01-01T00:00:00Z");
 
     private static final int LONGEST_REASON = 200;
+    private static final int LONGEST_WORDS = 500;
+    private static final int MOST_TIED = 200;
 
     /** What an account begins with that has not tested yet: a plain meter at room temperature. */
     public static final Conditions USUAL = new Conditions(
@@ -83,9 +92,15 @@ public class Runs {
      *
      * @param id made by the sender; sending it again changes nothing
      * @param touch which touch of the step the sender believes it to be
+     * @param typed the reading, the words or the reason
      * @param meaning which of the offered meanings was chosen, where there was a question
+     * @param where along the wire it happened; empty where that was not asked
      */
-    public record Sent(UUID id, Step step, int touch, String typed, OptionalInt meaning) {}
+    public record Sent(UUID id, Step step, int touch, String typed, OptionalInt meaning, String where) {
+        public Sent(UUID id, Step step, int touch, String typed, OptionalInt meaning) {
+            this(id, step, touch, typed, meaning, "");
+        }
+    }
 
     /** What became of it: kept, or a question to answer first. */
     public sealed interface Answer {
@@ -94,10 +109,15 @@ public class Runs {
         record Question(Understood.Ambiguous ambiguous) implements Answer {}
     }
 
-    /** Starts a run on the newest revision of a wiring, or finds the one that is under way on that unit. */
+    /**
+     * Starts a run on the newest revision of a wiring, or finds the one that is under way on that unit.
+     *
+     * @throws Refused if the unit was scrapped, or has too many ends to tie
+     */
     @Transactional
-    public long start(long assemblyId, String serial, Conditions conditions, String by) {
+    public long start(long assemblyId, String serial, Conditions conditions, Approach approach, String by) {
         Revision revision = wirings.latest(assemblyId);
+        mustBeTied(revision, approach);
         UnitRow unit = units.takeToTheBench(assemblyId, serial);
         Long open = mapper.openRunOf(unit.id());
         if (open != null) {
@@ -123,11 +143,38 @@ public class Runs {
                 meter.topOhm(),
                 conditions.policy().code(),
                 conditions.guarded(),
+                approach.method().code(),
+                approach.inPlace(),
+                approach.quick(),
+                approach.testV().isPresent() ? approach.testV().getAsDouble() : null,
                 by,
                 clock.instant(),
                 null,
                 null,
                 null));
+    }
+
+    /** The ways in which the newest revision of a wiring can be tested, at the given prices. */
+    @Transactional(readOnly = true)
+    public List<Offer> offers(long assemblyId, Offer.Pace pace) {
+        Design design = design(wirings.latest(assemblyId), USUAL.ambientC());
+        boolean few = design.nets().all().size() <= MOST_TIED;
+        return Stream.of(Method.values())
+                .filter(method -> method != Method.INSULATION && (few || !method.needsTies()))
+                .map(method -> new Approach(method, false, true, OptionalDouble.empty()))
+                .map(approach -> Offer.of(design, approach, USUAL, pace))
+                .toList();
+    }
+
+    private static void mustBeTied(Revision revision, Approach approach) {
+        int nets = Nets.of(revision.assembly()).all().size();
+        boolean ties = approach.method().needsTies() || approach.testV().isPresent();
+        if (ties && nets > MOST_TIED) {
+            throw new Refused(
+                    "method",
+                    "This wiring has " + nets + " nets; at most " + MOST_TIED
+                            + " can be tied together. Choose each to each, without an insulation test.");
+        }
     }
 
     /** The conditions that this account tested under last, to begin the next run with. */
@@ -145,6 +192,7 @@ public class Runs {
         Revision revision = wirings.revision(row.revisionId());
         Job job = Job.of(
                 design(revision, row.ambientC()),
+                row.approach(),
                 row.conditions(),
                 mapper.entries(id).stream().map(EntryRows::entry).toList());
         Optional<Run.End> end = row.outcome() == null
@@ -182,6 +230,10 @@ public class Runs {
     @Transactional
     public Answer enter(long runId, Sent sent, String by) {
         return once(runId, sent, run -> {
+            if (takesWords(sent.step())) {
+                mustBeAccepted((Step.Act) sent.step(), sent.typed().strip());
+                return keep(run, sent, new Entry.Content.Done(words(sent.typed(), LONGEST_WORDS)), by);
+            }
             Understood understood = run.job().understand(sent.step(), sent.typed());
             if (understood instanceof Understood.Refused refused) {
                 throw new Refused("", refused.message());
@@ -193,8 +245,35 @@ public class Runs {
                 }
                 understood = ambiguous.candidates().get(choice);
             }
-            return keep(run, sent, new Entry.Content.Reading(sent.typed().strip(), understood), by);
+            return keep(run, sent, new Entry.Content.Reading(sent.typed().strip(), understood, sent.where()), by);
         });
+    }
+
+    private static boolean takesWords(Step step) {
+        return step.fold(probes -> false, touch -> false, act -> act.deed().answer() == Deed.Answer.WORDS);
+    }
+
+    private static void mustBeAccepted(Step.Act act, String words) {
+        if (!Job.accepts(act, words)) {
+            throw new Refused(
+                    "", "Read '" + words + "'; expected one of " + String.join(", ", Behaviours.words()) + ".");
+        }
+    }
+
+    private static String words(String typed, int longest) {
+        String words = typed.strip();
+        if (words.length() > longest) {
+            throw new Refused("", "That is " + words.length() + " characters long; say it in at most " + longest + ".");
+        }
+        return words;
+    }
+
+    /** Keeps how something was put right, so that what it touched is asked for again. */
+    @Transactional
+    public Answer mend(long runId, Sent sent, Entry.Way way, String cause, String prevention, String by) {
+        Entry.Content.Repair repair =
+                new Entry.Content.Repair(way, words(cause, LONGEST_WORDS), words(prevention, LONGEST_WORDS));
+        return once(runId, sent, run -> keep(run, sent, repair, by));
     }
 
     /** Leaves a step out, with the reason. */
@@ -245,6 +324,10 @@ public class Runs {
             throw new Conflict(
                     "This step is not part of the run any more; an earlier reading has changed. The page shows what"
                             + " is due now.");
+        }
+        if (!run.job().isAllowed(step)) {
+            throw new Conflict(
+                    "It is not proved dead yet: no probe goes on it before that. The page shows what is due.");
         }
         if (run.job().nextTouch(step) != touch) {
             List<Entry> standing = run.job().standing(step);
@@ -306,6 +389,12 @@ public class Runs {
         Run run = hold(runId);
         if (!run.isUnderWay()) {
             return run;
+        }
+        if (!run.job().ledger().isEmpty()) {
+            throw new Refused(
+                    "",
+                    "Not everything is put back: " + String.join(", ", run.job().ledger())
+                            + ". The run ends when the ledger is empty.");
         }
         List<Found> findings = run.job().findings();
         Outcome outcome = run.job().outcome();

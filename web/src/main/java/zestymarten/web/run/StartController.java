@@ -12,9 +12,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.job.Offer;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Method;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingLanguage;
@@ -49,9 +52,13 @@ class StartController {
             String policy,
             boolean guarded) {}
 
+    /** One way of testing, with its price and what it would miss, as ready text. */
+    record OfferView(String code, String title, String price, List<String> misses) {}
+
     @GetMapping("/wirings/{id}/test")
     String form(@PathVariable long id, @RequestParam(defaultValue = "") String serial, Principal who, Model model) {
         Conditions last = runs.lastConditions(who.getName()).orElse(Runs.USUAL);
+        offers(id, Offer.Pace.USUAL, model);
         Meter meter = last.meter();
         model.addAttribute("wiring", wirings.latest(id));
         model.addAttribute(
@@ -73,6 +80,56 @@ class StartController {
         return "run/start";
     }
 
+    /** The ways of testing at other prices. */
+    @GetMapping("/wirings/{id}/offers")
+    String offers(
+            @PathVariable long id,
+            @RequestParam String touch,
+            @RequestParam String setup,
+            @RequestParam String walk,
+            Model model) {
+        List<Problem> problems = new ArrayList<>();
+        double[] seconds = {
+            seconds("touch", touch, problems), seconds("setup", setup, problems), seconds("walk", walk, problems)
+        };
+        if (!problems.isEmpty()) {
+            throw new Refused(problems);
+        }
+        offers(id, new Offer.Pace(seconds[0], seconds[1], seconds[2]), model);
+        return "run/offers";
+    }
+
+    private void offers(long id, Offer.Pace pace, Model model) {
+        model.addAttribute(
+                "offers",
+                runs.offers(id, pace).stream().map(StartController::view).toList());
+        model.addAttribute("pace", pace);
+    }
+
+    private static OfferView view(Offer offer) {
+        String walks = offer.walks() == 0 ? "" : ", " + offer.walks() + " walks";
+        String setups = offer.setups() == 0 ? "" : ", ties changed " + offer.setups() + " times";
+        List<String> misses = new ArrayList<>(offer.misses());
+        if (offer.setups() > 0 && offer.walks() == 0) {
+            misses.add(0, "Where a way through is found, its pairs follow to tell which it is.");
+        }
+        return new OfferView(
+                offer.method().code(),
+                offer.method().title(),
+                offer.touches() + " touches" + setups + walks + ", about "
+                        + Math.max(1, Math.round(offer.seconds() / 60)) + " min",
+                misses);
+    }
+
+    private static double seconds(String field, String typed, List<Problem> problems) {
+        String text = typed.strip().replace(',', '.');
+        double value = text.matches("[0-9]{1,4}(?:\\.[0-9]{1,2})?") ? Double.parseDouble(text) : Double.NaN;
+        if (!(value >= 0 && value <= 3600)) {
+            problems.add(new Problem(field, "Read '" + typed.strip() + "'; expected 0 to 3600 seconds."));
+        }
+        return value;
+    }
+
     @PostMapping("/wirings/{id}/runs")
     ResponseEntity<Void> start(
             @PathVariable long id,
@@ -86,6 +143,10 @@ class StartController {
             @RequestParam(defaultValue = "OL") String mark,
             @RequestParam String policy,
             @RequestParam(defaultValue = "simple") String decision,
+            @RequestParam(defaultValue = "both_ends") String method,
+            @RequestParam(name = "in_place", defaultValue = "false") boolean inPlace,
+            @RequestParam(defaultValue = "false") boolean quick,
+            @RequestParam(name = "test_v", defaultValue = "") String testV,
             Principal who) {
         List<Problem> problems = new ArrayList<>();
         double temperature = celsius(ambient, problems);
@@ -97,10 +158,16 @@ class StartController {
         if (leads.isEmpty()) {
             problems.add(new Problem("policy", "Read '" + policy + "'; expected full, excess or none."));
         }
+        Optional<Method> way = Method.of(method).filter(each -> each != Method.INSULATION);
+        if (way.isEmpty()) {
+            problems.add(new Problem("method", "Read '" + method + "'; expected a way of testing from the list."));
+        }
+        OptionalDouble volts = volts(testV, problems);
         if (!problems.isEmpty()) {
             throw new Refused(problems);
         }
         try {
+            Approach approach = new Approach(way.orElse(Method.BOTH_ENDS), inPlace, quick, volts);
             Meter profile = new Meter(meter.strip(), share, step, sounds, mark.equals("1"), highest);
             Conditions conditions = new Conditions(
                     temperature,
@@ -109,11 +176,25 @@ class StartController {
                     leads.orElse(LeadPolicy.FULL),
                     decision.equals("guarded"),
                     Conditions.JOINED_BELOW_OHM);
-            long run = runs.start(id, serial, conditions, who.getName());
+            long run = runs.start(id, serial, conditions, approach, who.getName());
             return ResponseEntity.ok().header("HX-Redirect", "/runs/" + run).build();
         } catch (IllegalArgumentException e) {
             throw new Refused("meter", String.valueOf(e.getMessage()));
         }
+    }
+
+    /** Volts of the insulation test; nothing for none. */
+    private static OptionalDouble volts(String typed, List<Problem> problems) {
+        String text = typed.strip().toUpperCase(java.util.Locale.ROOT).replaceAll(" ?V$", "");
+        if (text.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        double value = text.matches("[0-9]{1,4}") ? Double.parseDouble(text) : Double.NaN;
+        if (!(value > 0 && value <= Approach.MOST_V)) {
+            problems.add(new Problem(
+                    "test_v", "Read '" + typed.strip() + "'; expected 1 to 5000 volts DC, or nothing for no test."));
+        }
+        return OptionalDouble.of(value);
     }
 
     /** A temperature; °F with an F behind it. */

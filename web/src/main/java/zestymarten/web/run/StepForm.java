@@ -1,23 +1,66 @@
 package zestymarten.web.run;
 
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.web.platform.Refused;
 
-/** A step as it travels between page and server: its stage, and its question or its two terminals. */
-record StepForm(String stage, String question, String black, String red) {
+/**
+ * A step as it travels between page, server and table; each part is empty where it does not apply.
+ *
+ * @param question of the joined probes, or the deed
+ * @param subject what a deed concerns
+ * @param ties groups of tied terminals, separated by semicolons, their terminals by spaces
+ */
+record StepForm(String stage, String question, String subject, String black, String red, String state, String ties) {
+
+    static StepForm of(Step step) {
+        return step.fold(
+                probes -> new StepForm(probes.stage().name(), probes.question().name(), "", "", "", "", ""),
+                touch -> new StepForm(
+                        touch.stage().name(),
+                        "",
+                        "",
+                        touch.black().name(),
+                        touch.red().name(),
+                        touch.state(),
+                        written(touch.ties())),
+                act -> new StepForm(act.stage().name(), act.deed().name(), act.subject(), "", "", "", ""));
+    }
+
+    private static String written(List<List<Terminal>> ties) {
+        return ties.stream()
+                .map(tie -> tie.stream().map(Terminal::name).collect(Collectors.joining(" ")))
+                .collect(Collectors.joining(";"));
+    }
 
     /** The step that is meant; refused if it is none. */
     Step step() {
         try {
-            return question.isEmpty()
-                    ? new Step.Touch(Stage.valueOf(stage), Terminal.of(black), Terminal.of(red))
-                    : new Step.Probes(Step.Probes.Question.valueOf(question));
+            if (question.isEmpty()) {
+                return new Step.Touch(Stage.valueOf(stage), Terminal.of(black), Terminal.of(red), state, read(ties));
+            }
+            return question.equals("TONE") || question.equals("OHMS")
+                    ? new Step.Probes(Stage.valueOf(stage), Step.Probes.Question.valueOf(question))
+                    : new Step.Act(Deed.valueOf(question), subject);
         } catch (IllegalArgumentException e) {
             throw new Refused("", "The page sent a step that does not exist. Reload it; what you typed was not kept.");
         }
+    }
+
+    private static List<List<Terminal>> read(String ties) {
+        return ties.isEmpty()
+                ? List.of()
+                : Arrays.stream(ties.split(";", -1))
+                        .map(tie -> Arrays.stream(tie.split(" ", -1))
+                                .map(Terminal::of)
+                                .toList())
+                        .toList();
     }
 
     /** A terminal by its name; refused if no terminal can be called so. */

@@ -3,12 +3,16 @@ package zestymarten.web.wrong;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.diagnosis.Diagnosis;
+import zestymarten.core.finding.Finding;
 import zestymarten.core.job.Entry;
+import zestymarten.core.job.Fitting;
 import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
 import zestymarten.core.judge.Judgement;
@@ -33,13 +37,23 @@ class WrongController {
 
     /** A finding as ready text. */
     record FindingView(
-            String kind, String text, String conductors, List<String> functionsLost, List<EvidenceView> evidence) {}
+            String kind,
+            String text,
+            String conductors,
+            List<String> functionsLost,
+            List<String> explains,
+            List<EvidenceView> evidence,
+            List<WayView> ways,
+            List<String> minds) {}
+
+    /** A way to put it right. */
+    record WayView(String code, String word) {}
 
     /** A reading behind a finding, on its band. */
     record EvidenceView(int sequence, String touch, String typed, String reason, Optional<BandDrawing> band) {}
 
     /** A touch still to make that would tell much for its time. */
-    record NextView(String stage, String black, String red, String why) {}
+    record NextView(String stage, String black, String red, String state, String why) {}
 
     /** What may be wrong, with its share. */
     record SuspectView(String share, String text) {}
@@ -51,6 +65,9 @@ class WrongController {
         List<Found> findings = job.findings();
         model.addAttribute("run", run);
         model.addAttribute("left", job.left());
+        model.addAttribute("token", UUID.randomUUID());
+        model.addAttribute("unexplained", job.unexplained());
+        model.addAttribute("complained", job.complaint().isOfSomething());
         model.addAttribute("outcome", job.outcome().word());
         model.addAttribute(
                 "findings", findings.stream().map(found -> view(job, found)).toList());
@@ -79,17 +96,36 @@ class WrongController {
                         each.touch().stage().name(),
                         each.touch().black().name(),
                         each.touch().red().name(),
+                        each.touch().state(),
                         each.worth().why()))
                 .toList();
     }
 
     private static FindingView view(Job job, Found found) {
+        Fitting fitting = Fitting.of(job.design(), found.finding());
         return new FindingView(
                 found.finding().kind().replace('_', ' '),
                 found.finding().text(),
-                String.join(" ", found.finding().conductors()),
+                subject(found),
                 found.functionsLost(),
-                found.evidence().stream().map(entry -> evidence(job, entry)).toList());
+                job.explainedBy(found),
+                found.evidence().stream().map(entry -> evidence(job, entry)).toList(),
+                fitting.ways().stream()
+                        .map(each -> new WayView(each.name(), each.word()))
+                        .toList(),
+                fitting.minds());
+    }
+
+    /** What a repair of it concerns: its conductors, else its part, else its terminals. */
+    private static String subject(Found found) {
+        Finding finding = found.finding();
+        if (finding instanceof Finding.PartAtFault part) {
+            return part.component();
+        }
+        List<String> names = finding.conductors().isEmpty()
+                ? finding.terminals().stream().map(Terminal::name).toList()
+                : finding.conductors();
+        return String.join(" ", names);
     }
 
     private static EvidenceView evidence(Job job, Entry entry) {
@@ -104,7 +140,8 @@ class WrongController {
                 : Optional.empty();
         return new EvidenceView(
                 entry.sequence(),
-                entry.step().fold(probes -> "probes", touch -> touch.black() + " – " + touch.red()),
+                entry.step()
+                        .fold(probes -> "probes", touch -> touch.black() + " – " + touch.red(), act -> act.subject()),
                 job.told(entry),
                 judgement.map(Judgement::reason).orElse(""),
                 band);

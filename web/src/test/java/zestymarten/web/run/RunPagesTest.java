@@ -40,7 +40,8 @@ class RunPagesTest {
 
     private void begin(String serial) {
         browser.open("/wirings/" + wiring + "/test").fill("input[name=ambient]", "20");
-        browser.fill("input[name=serial]", serial)
+        browser.click("input[name=quick]")
+                .fill("input[name=serial]", serial)
                 .keys(Keys.ENTER)
                 .waitForPath("/runs/\\d+")
                 .see(".sentence", "Hold the probes together");

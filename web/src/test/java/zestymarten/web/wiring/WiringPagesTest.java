@@ -98,7 +98,9 @@ class WiringPagesTest {
         browser.fill("input[name=ambient]", "68 F")
                 .fill("input[name=serial]", "Q-1")
                 .keys(Keys.ENTER);
-        browser.waitForPath("/runs/\\d+").see(".sentence", "Hold the probes together");
+        browser.waitForPath("/runs/\\d+").see(".sentence", "Look at J1.");
+        browser.keys(Keys.ENTER).see(".sentence", "Look at J2.");
+        browser.keys(Keys.ENTER).see(".sentence", "Hold the probes together");
         browser.keys("b").see(".sentence", "what do the leads read?");
         browser.keys("0.3", Keys.ENTER).see(".sentence", "Black on J1.1, red on J2.1.");
         assertThat(browser.text(".why"))

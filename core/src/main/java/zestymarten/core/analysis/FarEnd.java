@@ -1,0 +1,163 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/**
+ * What readings between near ends tell of each wire while all far ends are tied together.
+ *
+ * <p>Method: a way through shows both its wires whole; a wire that is open against a whole one is broken, or not caught in
+ * the tie. Where nothing has shown a wire whole, an open reading does not tell which of the two is broken. Three wires read
+ * in a triangle have their own ohms, {@code R1 = (m12 + m13 - m23) / 2}; from one that is known all others follow,
+ * {@code R_i = m_1i - R_1}. The tie is taken for 0 ohm. Cost: linear in the readings, and their product with the wires until
+ * a triangle is found. Source: derivation.
+ */
+public final class FarEnd {
+    /** What is known of one wire. */
+    public enum State {
+        WHOLE,
+        BROKEN,
+        UNKNOWN
+    }
+
+    /**
+     * One reading.
+     *
+     * @param first number of a wire, from 0
+     * @param second number of another
+     * @param through whether there was a way through
+     * @param ohm the corrected ohms where they were read
+     */
+    public record Read(int first, int second, boolean through, OptionalDouble ohm) {}
+
+    private final List<Read> reads;
+    private final State[] states;
+    private final Map<Integer, Double> own = new HashMap<>();
+
+    private FarEnd(int wires, List<Read> reads) {
+        this.reads = reads;
+        states = new State[wires];
+        java.util.Arrays.fill(states, State.UNKNOWN);
+        reads.stream().filter(Read::through).forEach(read -> {
+            states[read.first()] = State.WHOLE;
+            states[read.second()] = State.WHOLE;
+        });
+        reads.stream().filter(read -> !read.through()).forEach(this::broken);
+        triangle();
+        spread();
+    }
+
+    public static FarEnd of(int wires, List<Read> reads) {
+        return new FarEnd(wires, List.copyOf(reads));
+    }
+
+    private void broken(Read read) {
+        boolean first = states[read.first()] == State.WHOLE;
+        boolean second = states[read.second()] == State.WHOLE;
+        if (first && !second) {
+            states[read.second()] = State.BROKEN;
+        } else if (second && !first) {
+            states[read.first()] = State.BROKEN;
+        }
+    }
+
+    /** The pairs that have to be read, given what was read so far: against a whole reference, then one pair to close. */
+    public List<int[]> due() {
+        List<int[]> due = new ArrayList<>();
+        int reference = 0;
+        for (; reference < states.length - 1; reference++) {
+            for (int other = reference + 1; other < states.length; other++) {
+                due.add(new int[] {reference, other});
+            }
+            int now = reference;
+            long open = reads.stream()
+                    .filter(read -> read.first() == now && !read.through())
+                    .count();
+            if (open < states.length - 1 - now) {
+                break;
+            }
+        }
+        int now = reference;
+        List<Integer> whole = reads.stream()
+                .filter(read -> read.first() == now && read.through())
+                .map(Read::second)
+                .sorted()
+                .toList();
+        if (whole.size() >= 2) {
+            due.add(new int[] {whole.get(0), whole.get(1)});
+        }
+        return due;
+    }
+
+    private OptionalDouble ohm(int a, int b) {
+        return reads.stream()
+                .filter(read -> Set.of(read.first(), read.second()).equals(Set.of(a, b)))
+                .filter(read -> read.ohm().isPresent())
+                .mapToDouble(read -> read.ohm().getAsDouble())
+                .findFirst();
+    }
+
+    private void triangle() {
+        for (Read closing : reads) {
+            Set<Integer> seen = new HashSet<>();
+            for (Read read : reads) {
+                int third = read.first() == closing.first() ? read.second() : read.first();
+                boolean beside = read.second() == closing.first() || read.first() == closing.first();
+                if (beside && third != closing.second() && third != closing.first() && seen.add(third)) {
+                    OptionalDouble one = ohm(third, closing.first());
+                    OptionalDouble two = ohm(third, closing.second());
+                    if (one.isPresent() && two.isPresent() && closing.ohm().isPresent()) {
+                        double sum = one.getAsDouble()
+                                + two.getAsDouble()
+                                - closing.ohm().getAsDouble();
+                        own.put(third, Math.max(0, sum / 2));
+                        return;
+                    }
+                }
+            }
+        }
+    }
+
+    private void spread() {
+        boolean grown = !own.isEmpty();
+        while (grown) {
+            grown = false;
+            for (Read read : reads) {
+                boolean first = own.containsKey(read.first());
+                if (read.ohm().isPresent() && first != own.containsKey(read.second())) {
+                    int known = first ? read.first() : read.second();
+                    int other = first ? read.second() : read.first();
+                    own.put(other, Math.max(0, read.ohm().getAsDouble() - own.getOrDefault(known, 0.0)));
+                    grown = true;
+                }
+            }
+        }
+    }
+
+    /** What is known of a wire, by its number. */
+    public State state(int wire) {
+        return states[wire];
+    }
+
+    /** The wire's own ohms; empty until a triangle of readings gives them. */
+    public OptionalDouble ohm(int wire) {
+        Double ohm = own.get(wire);
+        return ohm == null ? OptionalDouble.empty() : OptionalDouble.of(ohm);
+    }
+
+    /** Readings that tell something of a wire, as numbers in the order in which they were given. */
+    public List<Integer> about(int wire) {
+        List<Integer> about = new ArrayList<>();
+        for (int i = 0; i < reads.size(); i++) {
+            if (reads.get(i).first() == wire || reads.get(i).second() == wire) {
+                about.add(i);
+            }
+        }
+        return about;
+    }
+}

@@ -1,0 +1,91 @@
+package zestymarten.core.job;
+
+import java.util.OptionalDouble;
+import zestymarten.core.judge.InsulationJudge;
+import zestymarten.core.judge.Judgement;
+import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judge.Quantity;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Understood;
+
+/** What is entered for a deed, as understood and judged. */
+final class ActCheck {
+    /** A source that shows less than this does not prove that the tester works. */
+    private static final double LIVE_FROM_V = 10;
+    /** Bare metal against bare metal of one frame: a rule of thumb, named as such. */
+    private static final double FRAME_UP_TO_OHM = 1;
+
+    private ActCheck() {}
+
+    static Understood understand(Step.Act act, Understood plain) {
+        return switch (act.deed().answer()) {
+            case VOLTS -> volts(plain);
+            case OHMS ->
+                plain instanceof Understood.Value || plain instanceof Understood.OverRange || isSound(plain)
+                        ? plain
+                        : refused("Type the ohms between the two spots, such as 0.4, or b if it sounds.");
+            default -> refused("No reading is taken here. Press Enter when it is done.");
+        };
+    }
+
+    private static boolean isSound(Understood plain) {
+        return plain instanceof Understood.Tone || plain instanceof Understood.Silent;
+    }
+
+    /** A bare figure is volts where volts are asked for. */
+    private static Understood volts(Understood plain) {
+        if (plain instanceof Understood.Ambiguous ambiguous) {
+            return volts(ambiguous.candidates().get(0));
+        }
+        boolean figure = plain instanceof Understood.Value value && value.unit() != Understood.Unit.AMPERE;
+        return figure
+                ? new Understood.Value(((Understood.Value) plain).value(), Understood.Unit.VOLT)
+                : refused("Type the volts that the tester shows, such as 231 or 0.");
+    }
+
+    private static Understood refused(String message) {
+        return new Understood.Refused(message);
+    }
+
+    static Judgement judge(Step.Act act, Understood meaning, Conditions conditions) {
+        return switch (act.deed()) {
+            case LIVE_BEFORE, LIVE_AFTER -> live(meaning);
+            case DEAD, DISCHARGED -> InsulationJudge.judge(meaning, Quantity.VOLTAGE, 0, true);
+            case FRAME_PROOF -> frame(meaning, conditions);
+            default -> said(Verdict.DOUBTFUL, "No reading is taken here.");
+        };
+    }
+
+    private static Judgement live(Understood meaning) {
+        boolean live = meaning instanceof Understood.Value value && value.value() >= LIVE_FROM_V;
+        return live
+                ? said(Verdict.PASS, meaning.text() + ": the tester works.")
+                : said(
+                        Verdict.DOUBTFUL,
+                        meaning.text()
+                                + " on a source that is known to be live: this tester proves nothing. Mend or change it,"
+                                + " and begin the proof again.");
+    }
+
+    private static Judgement frame(Understood meaning, Conditions conditions) {
+        if (meaning instanceof Understood.Tone) {
+            return said(Verdict.PASS, "It sounds between the two spots: both are bare.");
+        }
+        boolean bare = meaning instanceof Understood.Value value
+                && conditions.corrected(value.value()).value() <= FRAME_UP_TO_OHM;
+        return bare
+                ? said(Verdict.PASS, meaning.text() + " between the two spots: both are bare metal.")
+                : said(
+                        Verdict.DOUBTFUL,
+                        meaning.text() + " is more than " + Engineering.text(FRAME_UP_TO_OHM, "Ω")
+                                + " (rule of thumb): one spot is painted or oxidised, and would pass everything. Scrape it, or"
+                                + " choose another.");
+    }
+
+    private static Judgement said(Verdict verdict, String reason) {
+        return new Judgement(verdict, Contact.UNKNOWN, reason, OptionalDouble.empty(), OptionalDouble.empty());
+    }
+}

@@ -1,0 +1,62 @@
+package zestymarten.core.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Step;
+
+/**
+ * What was tied, opened or unplugged in a run and has to be put back before it ends.
+ *
+ * <p>Method: every entry that opens adds its subject, every entry that closes takes it off; in the order of the entries.
+ */
+final class Ledger {
+    private static final String FAR_ENDS = "the tie at the far end";
+
+    private final Map<String, Boolean> out = new LinkedHashMap<>();
+
+    Ledger(Standing standing) {
+        for (Entry entry : standing.entries()) {
+            boolean done = entry.stands() && !(entry.content() instanceof Entry.Content.Skip);
+            if (done && entry.step() instanceof Step.Act act) {
+                note(act);
+            }
+        }
+    }
+
+    private void note(Step.Act act) {
+        switch (act.deed()) {
+            case TIED -> out.put(FAR_ENDS, true);
+            case FREED -> out.put(FAR_ENDS, false);
+            case UNPLUGGED, OPENED -> out.put(act.subject(), true);
+            case PUT_BACK -> out.put(act.subject(), false);
+            default -> {
+                // leaves nothing open
+            }
+        }
+    }
+
+    /** Whether something is still out. */
+    boolean isOut(String subject) {
+        return out.getOrDefault(subject, false);
+    }
+
+    /** What is still out, in the order in which it came out. */
+    List<String> items() {
+        return out.entrySet().stream()
+                .filter(Map.Entry::getValue)
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
+    /** The steps that put things back, done or not, but for the tie, which is freed on the way. */
+    List<Step> toPutBack() {
+        List<Step> steps = new ArrayList<>();
+        out.keySet().stream()
+                .filter(each -> !each.equals(FAR_ENDS))
+                .forEach(each -> steps.add(new Step.Act(Deed.PUT_BACK, each)));
+        return steps;
+    }
+}

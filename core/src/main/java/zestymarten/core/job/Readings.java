@@ -1,0 +1,235 @@
+package zestymarten.core.job;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judge.Doubts;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.InsulationJudge;
+import zestymarten.core.judge.Judge;
+import zestymarten.core.judge.Judgement;
+import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judge.Quantity;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Stage;
+import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
+
+/**
+ * How the readings of one run are understood and judged.
+ *
+ * <p>Rules: a reading is corrected by the leads as they were read last before it. Where a later check finds the zero moved
+ * by more than two counts and a tenth of the tightest limit, a reading in between that the later zero would judge otherwise
+ * is in doubt; so is an "apart" that nothing joined came after, where the last check finds the leads broken. Cost: a
+ * judgement an entry, each once.
+ */
+final class Readings {
+    private final Design design;
+    private final Approach approach;
+    private final Conditions before;
+    private final Standing standing;
+    private final Map<Entry, Judgement> judged = new HashMap<>();
+    private final Map<Step.Touch, Expectation> expected = new HashMap<>();
+    private final List<Entry> zeros;
+
+    Readings(Design design, Approach approach, Conditions before, Standing standing) {
+        this.design = design;
+        this.approach = approach;
+        this.before = before;
+        this.standing = standing;
+        zeros = standing.entries().stream()
+                .filter(Entry::stands)
+                .filter(entry -> entry.step() instanceof Step.Probes probes
+                        && probes.question() == Step.Probes.Question.OHMS
+                        && meaning(entry) instanceof Understood.Value)
+                .toList();
+    }
+
+    Approach approach() {
+        return approach;
+    }
+
+    /** The test voltage of the run, in volts. */
+    double testV() {
+        return approach.testV().orElseThrow();
+    }
+
+    static Understood meaning(Entry entry) {
+        return entry.content() instanceof Entry.Content.Reading reading
+                ? reading.meaning()
+                : new Understood.Refused("No reading.");
+    }
+
+    /** The conditions with the leads' ohms as read last. */
+    Conditions now() {
+        return zeros.isEmpty() ? before : with(zeros.get(zeros.size() - 1));
+    }
+
+    private Conditions with(Entry zero) {
+        return meaning(zero) instanceof Understood.Value value
+                ? before.withLeads(Math.min(1000, value.value()))
+                : before;
+    }
+
+    /** The conditions under which an entry was made. */
+    private Conditions at(Entry entry) {
+        Conditions then = before;
+        for (Entry zero : zeros) {
+            then = zero.sequence() < entry.sequence() ? with(zero) : then;
+        }
+        return then;
+    }
+
+    State state(Step.Touch touch) {
+        List<State> states = design.assembly().states();
+        return states.stream()
+                .filter(each -> each.id().equals(touch.state()))
+                .findFirst()
+                .orElse(states.get(0));
+    }
+
+    /** What a good unit shows at a touch. */
+    Expectation expectation(Step.Touch touch) {
+        return expected.computeIfAbsent(
+                touch, any -> design.expectation(touch.black(), touch.red(), state(touch), touch.ties()));
+    }
+
+    static boolean isUnderVoltage(Step.Touch touch) {
+        return touch.stage() == Stage.INSULATION && touch.red().isFrame();
+    }
+
+    /** What was typed, as understood for a step, with the doubts it raises. */
+    Understood understand(Step step, String typed) {
+        Understood plain = new ReadingLanguage(before.meter().oneIsOverRange()).understand(typed);
+        return step.fold(
+                probes -> ProbeCheck.understand(probes, plain),
+                touch -> isUnderVoltage(touch)
+                        ? plain
+                        : Doubts.raise(plain, expectation(touch), now(), neighbours(touch)),
+                act -> ActCheck.understand(act, plain));
+    }
+
+    /** Wires in the cavities beside the red probe, when a net is read end to end. */
+    private List<Doubts.Neighbour> neighbours(Step.Touch touch) {
+        if (touch.stage() != Stage.ENDS || !touch.red().isPin() || touch.isTied()) {
+            return List.of();
+        }
+        List<Terminal> pins = design.assembly()
+                .connector(touch.red().connector())
+                .map(Connector::terminals)
+                .orElse(List.of());
+        int place = pins.indexOf(touch.red());
+        return IntStream.of(place - 1, place + 1)
+                .filter(each -> each >= 0 && each < pins.size())
+                .mapToObj(pins::get)
+                .flatMap(pin -> design.conductorsAt(pin).stream().limit(1))
+                .map(each -> new Doubts.Neighbour(each.id(), design.limits().of(each)))
+                .toList();
+    }
+
+    /** The judgement of a reading made now. */
+    Judgement judge(Step step, Understood meaning) {
+        return judge(step, meaning, now());
+    }
+
+    private Judgement judge(Step step, Understood meaning, Conditions conditions) {
+        return step.fold(
+                probes -> ProbeCheck.judge(probes, meaning),
+                touch -> isUnderVoltage(touch)
+                        ? InsulationJudge.judge(meaning, Quantity.INSULATION, testV(), true)
+                        : Judge.judge(meaning, expectation(touch), conditions),
+                act -> ActCheck.judge(act, meaning, conditions));
+    }
+
+    /** The judgement of an entry as it stands among the others; empty for what is no reading. */
+    Optional<Judgement> judgement(Entry entry) {
+        if (!(entry.content() instanceof Entry.Content.Reading reading)) {
+            return Optional.empty();
+        }
+        Judgement known = judged.get(entry);
+        if (known == null) {
+            known = doubted(entry, judge(entry.step(), reading.meaning(), at(entry)));
+            judged.put(entry, known);
+        }
+        return Optional.of(known);
+    }
+
+    private Judgement doubted(Entry entry, Judgement judgement) {
+        if (!(entry.step() instanceof Step.Touch touch) || isUnderVoltage(touch)) {
+            return judgement;
+        }
+        Optional<String> doubt = byZero(entry, touch, judgement);
+        if (doubt.isEmpty() && judgement.contact() == Contact.APART) {
+            doubt = byBrokenLeads(entry);
+        }
+        return doubt.map(reason -> new Judgement(
+                        Verdict.DOUBTFUL,
+                        Contact.UNKNOWN,
+                        reason,
+                        judgement.correctedOhm(),
+                        judgement.uncertaintyOhm()))
+                .orElse(judgement);
+    }
+
+    /** The first check after an entry, if it finds the zero moved so far that the entry would be judged otherwise. */
+    private Optional<String> byZero(Entry entry, Step.Touch touch, Judgement judgement) {
+        Optional<Entry> next = zeros.stream()
+                .filter(zero -> zero.sequence() > entry.sequence())
+                .findFirst();
+        Conditions then = at(entry);
+        if (next.isEmpty() || then.leadsOhm().isEmpty()) {
+            return Optional.empty();
+        }
+        Conditions later = with(next.get());
+        double drift = Math.abs(later.leadsOhm().orElseThrow() - then.leadsOhm().getAsDouble());
+        boolean moved = new Conditions.Zero(drift, 0, 0)
+                .isInDoubt(before.meter().resolutionOhm(), tightest().orElse(Double.MAX_VALUE));
+        if (!moved || judge(touch, meaning(entry), later).verdict() == judgement.verdict()) {
+            return Optional.empty();
+        }
+        return Optional.of("The zero of the leads moved from "
+                + new Understood.Value(then.leadsOhm().getAsDouble(), Understood.Unit.OHM).text() + " to "
+                + meaning(next.get()).text() + ", which would judge this otherwise. Read it again.");
+    }
+
+    /** The tightest limit of the wires that are read, in ohms. */
+    private OptionalDouble tightest() {
+        return design.assembly().conductors().stream()
+                .mapToDouble(each -> design.limits().of(each).high().value())
+                .min();
+    }
+
+    private Optional<String> byBrokenLeads(Entry entry) {
+        Optional<Entry> broken = standing.last(new Step.Probes(Stage.CLOSE, Step.Probes.Question.TONE))
+                .filter(last -> last.sequence() > entry.sequence() && meaning(last) instanceof Understood.Silent);
+        boolean shownSince = broken.isPresent()
+                && standing.entries().stream()
+                        .filter(each -> each.stands()
+                                && each.sequence() > entry.sequence()
+                                && each.sequence() < broken.get().sequence())
+                        .anyMatch(this::showsAWayThrough);
+        return broken.isEmpty() || shownSince
+                ? Optional.empty()
+                : Optional.of(
+                        "The leads were found broken afterwards, and nothing was read through them since: with broken"
+                                + " leads everything is apart. Read it again.");
+    }
+
+    private boolean showsAWayThrough(Entry entry) {
+        Understood meaning = meaning(entry);
+        boolean low = meaning instanceof Understood.Value value
+                && value.unit() == Understood.Unit.OHM
+                && value.value() < before.joinedBelowOhm();
+        return entry.step() instanceof Step.Touch && (low || meaning instanceof Understood.Tone);
+    }
+}

@@ -1,0 +1,164 @@
+package zestymarten.core.plan;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Terminal;
+
+/**
+ * The pieces of one run, and the touches between them.
+ *
+ * <p>Method: each to each takes n (n - 1) / 2 touches; each to the tied rest n - 1; by halves ceil(log2 n), one for every
+ * bit of the pieces' numbers. Where a touch of tied pieces finds a way through, the pairs in it follow. Pairs are walked,
+ * never stored.
+ */
+public final class Pieces {
+    private final List<Terminal> pieces;
+    private final List<Step.Touch> cavities;
+    private final Approach approach;
+    private final Map<Terminal, Integer> place = new HashMap<>();
+    private final Set<Step.Touch> cavitySet;
+
+    Pieces(List<Terminal> pieces, List<Step.Touch> cavities, Approach approach) {
+        this.pieces = pieces;
+        this.cavities = List.copyOf(cavities);
+        this.approach = approach;
+        cavitySet = Set.copyOf(cavities);
+        for (int i = 0; i < pieces.size(); i++) {
+            place.put(pieces.get(i), i);
+        }
+    }
+
+    public List<Terminal> all() {
+        return pieces;
+    }
+
+    /** Touches of near ends in empty cavities, after the pairs. */
+    public List<Step.Touch> cavities() {
+        return cavities;
+    }
+
+    /** Whether pieces are tied for the shorts stage. */
+    public boolean areTied() {
+        return pieces.size() > 2 && (approach.method() == Method.EACH_TO_REST || approach.method() == Method.BY_HALVES);
+    }
+
+    /**
+     * How many touches the shorts stage has.
+     *
+     * @param through whether a touch of tied pieces found a way through, so that its pairs follow
+     */
+    public long shortsCount(Predicate<Step.Touch> through) {
+        return areTied() ? shorts(through).count() : (long) pieces.size() * (pieces.size() - 1) / 2 + cavities.size();
+    }
+
+    /** The touches of the shorts stage in order, made as they are asked for; see {@link #shortsCount}. */
+    public Stream<Step.Touch> shorts(Predicate<Step.Touch> through) {
+        return Stream.concat(areTied() ? tied(through) : pairs(), cavities.stream());
+    }
+
+    private Stream<Step.Touch> pairs() {
+        return IntStream.range(0, pieces.size())
+                .boxed()
+                .flatMap(i -> IntStream.range(i + 1, pieces.size()).mapToObj(j -> pair(i, j)));
+    }
+
+    private Stream<Step.Touch> tied(Predicate<Step.Touch> through) {
+        if (approach.method() == Method.EACH_TO_REST) {
+            return eachToRest(through);
+        }
+        List<Step.Touch> halves = halves();
+        boolean clean = halves.stream().noneMatch(through);
+        return clean ? halves.stream() : Stream.concat(halves.stream(), eachToRest(through));
+    }
+
+    private Stream<Step.Touch> eachToRest(Predicate<Step.Touch> through) {
+        return IntStream.range(0, pieces.size() - 1).boxed().flatMap(i -> {
+            Step.Touch touch = toRest(i);
+            return !touch.isTied() || !through.test(touch)
+                    ? Stream.of(touch)
+                    : Stream.concat(
+                            Stream.of(touch),
+                            IntStream.range(i + 1, pieces.size()).mapToObj(j -> pair(i, j)));
+        });
+    }
+
+    /** A piece against all later ones, tied together. */
+    private Step.Touch toRest(int first) {
+        List<Terminal> rest = pieces.subList(first + 1, pieces.size());
+        return new Step.Touch(
+                Stage.SHORTS, pieces.get(first), rest.get(0), "", rest.size() < 2 ? List.of() : List.of(rest));
+    }
+
+    private List<Step.Touch> halves() {
+        List<Step.Touch> halves = new ArrayList<>();
+        for (int bit = 1; bit < pieces.size(); bit <<= 1) {
+            List<Terminal> zeros = new ArrayList<>();
+            List<Terminal> ones = new ArrayList<>();
+            for (int i = 0; i < pieces.size(); i++) {
+                ((i & bit) == 0 ? zeros : ones).add(pieces.get(i));
+            }
+            List<List<Terminal>> ties =
+                    Stream.of(zeros, ones).filter(half -> half.size() > 1).toList();
+            halves.add(new Step.Touch(Stage.SHORTS, zeros.get(0), ones.get(0), "", ties));
+        }
+        return halves;
+    }
+
+    /** The touch of two pieces by their places in {@link #all}; the earlier gets the black probe. */
+    public Step.Touch pair(int first, int second) {
+        return new Step.Touch(Stage.SHORTS, pieces.get(Math.min(first, second)), pieces.get(Math.max(first, second)));
+    }
+
+    /** The touches of the frame stage in order. */
+    public Stream<Step.Touch> frame() {
+        return pieces.stream().map(piece -> new Step.Touch(Stage.FRAME, piece, Terminal.FRAME));
+    }
+
+    /**
+     * The touches under the test voltage: of each piece through its own clips, to prove them, and then against all others
+     * and the frame, tied together.
+     *
+     * @param farEnd where the piece's own wire comes out
+     */
+    public Stream<Step.Touch> insulation(java.util.function.Function<Terminal, Optional<Terminal>> farEnd) {
+        return pieces.stream().flatMap(piece -> {
+            List<Terminal> others = Stream.concat(
+                            pieces.stream().filter(each -> !each.equals(piece)), Stream.of(Terminal.FRAME))
+                    .toList();
+            Step.Touch test = new Step.Touch(
+                    Stage.INSULATION, piece, Terminal.FRAME, "", others.size() < 2 ? List.of() : List.of(others));
+            return Stream.concat(
+                    farEnd.apply(piece).map(far -> new Step.Touch(Stage.INSULATION, piece, far)).stream(),
+                    Stream.of(test));
+        });
+    }
+
+    /** Whether a touch with free ends is one of the shorts or frame touches, or may become one. */
+    boolean isBetween(Step.Touch touch) {
+        if (touch.stage() == Stage.FRAME) {
+            return touch.red().isFrame() && place.containsKey(touch.black());
+        }
+        Integer first = place.get(touch.black());
+        Integer second = place.get(touch.red());
+        return touch.stage() == Stage.SHORTS
+                && (cavitySet.contains(touch) || (first != null && second != null && first < second));
+    }
+
+    /** Whether a touch is one of the shorts or frame touches; see {@link #shorts}. */
+    public boolean contains(Step.Touch touch, Predicate<Step.Touch> through) {
+        if (!touch.state().isEmpty()) {
+            return false;
+        }
+        if (touch.stage() == Stage.SHORTS && areTied()) {
+            return shorts(through).anyMatch(touch::equals);
+        }
+        return !touch.isTied() && isBetween(touch);
+    }
+}

@@ -1,0 +1,284 @@
+package zestymarten.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.diagnosis.Complaint;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Stage;
+import zestymarten.core.plan.Step;
+
+/** The job from the complaint to what is put back. */
+class WholeJobTest {
+    private static final String THREE_CORES = "wire,from,to,function,length_m,area_mm2,current_a,zone\n"
+            + "W1,J1.1,J2.1,up,8,0.5,,flexing\nW2,J1.2,J2.2,down,8,0.5,2,flexing\nW3,J1.3,J2.3,horn,8,0.5,,\n";
+
+    private static Approach approach(Method method, boolean inPlace) {
+        return new Approach(method, inPlace, false, OptionalDouble.empty());
+    }
+
+    private static final Approach WHOLE = approach(Method.BOTH_ENDS, false);
+
+    private static List<String> told(Bench bench) {
+        return bench.job().findings().stream()
+                .map(found -> found.finding().text())
+                .toList();
+    }
+
+    private static Bench untilRungOut(Bench bench) {
+        return bench.act("", "", "").type("b", "0.30", "0.6", "0.6", "0.6");
+    }
+
+    @Test
+    void looksChecksMovesAndPutsBackInTheOrderOfTheJob() {
+        Bench bench = Bench.of(THREE_CORES, WHOLE);
+        assertThat(bench.job().steps().map(Bench::say))
+                .containsExactly(
+                        "LOOKED J1",
+                        "LOOKED J2",
+                        "LOOKED flexing",
+                        "METER TONE",
+                        "METER OHMS",
+                        "ENDS J1.1 J2.1",
+                        "ENDS J1.2 J2.2",
+                        "ENDS J1.3 J2.3",
+                        "SHORTS J1.1 J1.2",
+                        "SHORTS J1.1 J1.3",
+                        "SHORTS J1.2 J1.3",
+                        "FRAME_PROOF",
+                        "FRAME J1.1 FRAME",
+                        "FRAME J1.2 FRAME",
+                        "FRAME J1.3 FRAME",
+                        "BEND J1.1 J2.1",
+                        "BEND J1.2 J2.2",
+                        "CLOSE TONE",
+                        "CLOSE OHMS");
+        untilRungOut(bench).type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b", "0.30");
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.PASS);
+    }
+
+    @Test
+    void whatIsSeenByEyeIsKeptAndWatched() {
+        Bench bench = Bench.of(THREE_CORES, WHOLE).act("", "pin 2 is pushed back", "");
+        Step.Act seen = new Step.Act(Deed.LOOKED, "J2");
+        assertThat(bench.job().state(seen)).isEqualTo(StepState.WATCH);
+        assertThat(bench.job().told(bench.job().standing(seen).get(0))).isEqualTo("pin 2 is pushed back");
+        assertThat(bench.job().told(bench.job().entries().get(0))).isEqualTo("nothing found");
+    }
+
+    @Test
+    void nothingIsMeasuredBeforeItIsProvedDeadOnBothSidesOfALiveSource() {
+        Bench bench = Bench.of(THREE_CORES, approach(Method.BOTH_ENDS, true)).act("");
+        Step touch = new Step.Touch(Stage.ENDS, Terminal.of("J1.1"), Terminal.of("J2.1"));
+        assertThat(bench.sentence()).isEqualTo("LIVE_BEFORE");
+        assertThat(bench.job().isAllowed(touch)).isFalse();
+        bench.type("3");
+        assertThat(bench.sentence())
+                .as("a tester that shows nothing on a live source")
+                .isEqualTo("LIVE_BEFORE");
+        bench.type("231", "48");
+        assertThat(bench.sentence()).as("still live").isEqualTo("DEAD");
+        bench.type("0.2", "231");
+        assertThat(bench.sentence()).isEqualTo("UNPLUGGED J1");
+        assertThat(bench.job().isAllowed(touch)).isFalse();
+        bench.act("", "");
+        assertThat(bench.job().isAllowed(touch)).isTrue();
+        assertThat(bench.job().ledger()).containsExactly("J1", "J2");
+    }
+
+    @Test
+    void whatWasUnpluggedOrOpenedIsPutBackAtTheEndAndAgainIfOpenedAgain() {
+        Bench bench = Bench.of(THREE_CORES, approach(Method.BOTH_ENDS, true))
+                .act("")
+                .type("231", "0", "231")
+                .act("", "")
+                .told(Deed.OPENED, "cover under the desk", "");
+        assertThat(bench.job().steps(Stage.CLOSE).map(Bench::say))
+                .containsExactly(
+                        "CLOSE TONE", "CLOSE OHMS", "PUT_BACK J1", "PUT_BACK J2", "PUT_BACK cover under the desk");
+        bench.told(Deed.PUT_BACK, "J1", "").told(Deed.PUT_BACK, "J2", "");
+        assertThat(bench.job().ledger()).containsExactly("cover under the desk");
+        bench.told(Deed.PUT_BACK, "cover under the desk", "");
+        assertThat(bench.job().ledger()).isEmpty();
+        bench.told(Deed.OPENED, "J1", "");
+        assertThat(bench.job().ledger()).containsExactly("J1");
+        assertThat(bench.job().isDone(new Step.Act(Deed.PUT_BACK, "J1"))).isFalse();
+    }
+
+    @Test
+    void aPaintedSpotOfTheFrameProvesNothing() {
+        Bench bench = untilRungOut(Bench.of(THREE_CORES, WHOLE)).type("n", "n", "n");
+        assertThat(bench.sentence()).isEqualTo("FRAME_PROOF");
+        bench.type("OL");
+        assertThat(bench.sentence()).isEqualTo("FRAME_PROOF");
+        bench.type("12");
+        assertThat(bench.sentence()).as("oxide").isEqualTo("FRAME_PROOF");
+        bench.type("0.7");
+        assertThat(bench.sentence()).isEqualTo("FRAME J1.1 FRAME");
+    }
+
+    @Test
+    void aWireThatJumpsWhenMovedIsIntermittentWhereItJumped() {
+        Bench bench = untilRungOut(Bench.of(THREE_CORES, WHOLE))
+                .type("n", "n", "n", "0.4", "n", "n", "n")
+                .type("0.6", "jumps");
+        assertThat(told(bench)).singleElement().asString().contains("J1.2 to J2.2 jumps");
+        assertThat(bench.job().findings().get(0).finding().kind()).isEqualTo("intermittent");
+    }
+
+    @Test
+    void aZeroThatMovedPutsInDoubtOnlyWhatItWouldJudgeOtherwise() {
+        Bench bench =
+                untilRungOut(Bench.of(THREE_CORES, WHOLE)).type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b");
+        bench.at(new Step.Touch(Stage.ENDS, Terminal.of("J1.2"), Terminal.of("J2.2")), "0.5");
+        bench.type("b", "0.05");
+        assertThat(bench.job().steps().filter(step -> !bench.job().isDone(step)).map(Bench::say))
+                .as("0.6 less 0.05 is too much for these wires, 0.5 less 0.05 as well")
+                .containsExactly(
+                        "ENDS J1.1 J2.1", "ENDS J1.2 J2.2", "ENDS J1.3 J2.3", "BEND J1.1 J2.1", "BEND J1.2 J2.2");
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.INCOMPLETE);
+        bench.type("0.35", "0.35", "0.35", "0.35", "0.35", "b", "0.05");
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.PASS);
+    }
+
+    @Test
+    void brokenLeadsPutInDoubtEveryApartSinceTheLastWayThrough() {
+        Bench bench = untilRungOut(Bench.of(THREE_CORES, approach(Method.BOTH_ENDS, false)))
+                .type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6");
+        bench.at(new Step.Touch(Stage.FRAME, Terminal.of("J1.3"), Terminal.FRAME), "n")
+                .type("n");
+        assertThat(bench.job().steps().filter(step -> !bench.job().isDone(step)).map(Bench::say))
+                .as("the moved wires were read through the leads after the other ones")
+                .containsExactly("FRAME J1.3 FRAME", "CLOSE OHMS");
+    }
+
+    @Test
+    void tiedFarEndsGiveEveryWireItsOwnOhmsAndAreFreedBeforeTheShorts() {
+        Bench bench =
+                Bench.of(THREE_CORES, approach(Method.FAR_END_JOINED, false)).act("", "", "");
+        bench.type("b", "0.00");
+        assertThat(bench.job().steps(Stage.ENDS).map(Bench::say))
+                .containsExactly(
+                        "WALKED 1 there", "TIED", "WALKED 2 back", "ENDS J1.1 J1.2 tied", "ENDS J1.1 J1.3 tied");
+        bench.act("", "", "").type("0.50", "1.40");
+        assertThat(bench.job().ledger()).containsExactly("the tie at the far end");
+        assertThat(bench.sentence()).as("the closing pair").isEqualTo("ENDS J1.2 J1.3 tied");
+        bench.type("1.40");
+        assertThat(told(bench)).containsExactly("W3 reads 1.15 Ω from J1.3 to J2.3; at most 0.312 Ω.");
+        assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
+        bench.act("", "", "");
+        assertThat(bench.job().ledger()).isEmpty();
+        assertThat(bench.sentence()).isEqualTo("SHORTS J1.1 J1.2");
+    }
+
+    @Test
+    void aBrokenReferenceIsToldFromAllBroken() {
+        Bench bench =
+                Bench.of(THREE_CORES, approach(Method.FAR_END_JOINED, false)).act("", "", "");
+        bench.type("b", "0.00").act("", "", "").type("OL", "OL", "OL", "OL");
+        assertThat(bench.sentence()).as("another reference").isEqualTo("ENDS J1.2 J1.3 tied");
+        bench.type("0.5");
+        assertThat(told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
+        assertThat(bench.job().pieces().all().stream().map(Terminal::name)).contains("J2.1");
+    }
+
+    @Test
+    void eachToTheRestFollowsAWayThroughIntoItsPairs() {
+        Bench bench = untilRungOut(Bench.of(THREE_CORES, approach(Method.EACH_TO_REST, false)));
+        assertThat(bench.job().steps(Stage.SHORTS).map(Bench::say))
+                .containsExactly("SHORTS J1.1 J1.2 tied", "SHORTS J1.2 J1.3");
+        bench.type("0.8");
+        assertThat(bench.job().steps(Stage.SHORTS).map(Bench::say))
+                .containsExactly("SHORTS J1.1 J1.2 tied", "SHORTS J1.1 J1.2", "SHORTS J1.1 J1.3", "SHORTS J1.2 J1.3");
+        bench.type("n", "0.8", "n");
+        assertThat(told(bench)).containsExactly("W1 and W3 are joined and should be apart.");
+    }
+
+    @Test
+    void aCleanSetOfHalvesIsAllThatIsAsked() {
+        Bench bench = untilRungOut(Bench.of(THREE_CORES, approach(Method.BY_HALVES, false)));
+        assertThat(bench.job().steps(Stage.SHORTS)).hasSize(2);
+        bench.type("n", "n");
+        assertThat(bench.sentence()).isEqualTo("FRAME_PROOF");
+        bench.type("0.4", "n", "n", "n", "0.6", "0.6", "b", "0.30");
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.PASS);
+    }
+
+    @Test
+    void aRepairAsksAgainForTheWireItsNeighboursAndEveryFunction() {
+        Bench bench = Bench.of(THREE_CORES, WHOLE).act("", "", "").type("b", "0.30", "OL", "OL", "0.6", "0.6");
+        while (bench.job().current().isPresent() && bench.step() instanceof Step.Touch) {
+            bench.type("n");
+        }
+        assertThat(told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
+        bench.mend("W1", Entry.Way.CONTACT);
+        assertThat(told(bench)).isEmpty();
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.INCOMPLETE);
+        assertThat(bench.job()
+                        .steps(Stage.ENDS)
+                        .filter(step -> !bench.job().isDone(step))
+                        .map(Bench::say))
+                .containsExactly("ENDS J1.1 J2.1", "ENDS J1.2 J2.2");
+        assertThat(bench.job()
+                        .steps(Stage.SHORTS)
+                        .filter(step -> !bench.job().isDone(step))
+                        .map(Bench::say))
+                .as("only against its neighbour")
+                .containsExactly("SHORTS J1.1 J1.2");
+        assertThat(bench.job().steps(Stage.REPAIR).map(Bench::say))
+                .containsExactly("RESET", "FUNCTION up", "FUNCTION down", "FUNCTION horn");
+        bench.type("0.6", "0.6", "n", "0.4", "n", "n", "n", "0.6", "0.6").act("", "works", "works", "works");
+        bench.type("b", "0.30");
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.PASS);
+        bench.told(Deed.FUNCTION, "up", "dead");
+        assertThat(bench.job().outcome())
+                .as("a function that does not work after all")
+                .isEqualTo(Outcome.FAIL);
+    }
+
+    @Test
+    void everyFindingSaysWhatOfTheComplaintItExplains() {
+        Bench bench = Bench.of(THREE_CORES, WHOLE)
+                .told(Deed.COMPLAINT, "up", "dead")
+                .told(Deed.COMPLAINT, "horn", "stays on")
+                .told(Deed.COMPLAINT, "down", "works");
+        assertThat(bench.job().complaint().functions())
+                .containsEntry("up", Complaint.Behaviour.DEAD)
+                .containsEntry("horn", Complaint.Behaviour.STAYS_ON)
+                .containsEntry("down", Complaint.Behaviour.WORKS);
+        assertThat(bench.job().unexplained()).containsExactly("horn", "up");
+        bench.act("", "", "").type("b", "0.30", "OL", "OL");
+        assertThat(bench.job().explainedBy(bench.job().findings().get(0))).containsExactly("up");
+        assertThat(bench.job().unexplained())
+                .as("an open does not make a horn stay on")
+                .containsExactly("horn");
+        bench.told(Deed.COMPLAINT, "horn", "not tried");
+        assertThat(bench.job().unexplained()).isEmpty();
+    }
+
+    @Test
+    void underTheTestVoltageGoesOnlyWhatHasPassedContinuity() {
+        Approach approach = new Approach(Method.BOTH_ENDS, false, true, OptionalDouble.of(500));
+        Bench bench = Bench.of(THREE_CORES, approach).type("b", "0.30", "0.6", "0.6", "0.6");
+        assertThat(bench.job().size(Stage.INSULATION)).isZero();
+        bench.type("n", "n", "n", "n", "n", "n");
+        assertThat(bench.job().steps(Stage.INSULATION).map(Bench::say))
+                .containsExactly(
+                        "BARRIERS",
+                        "INSULATION J1.1 J2.1",
+                        "INSULATION J1.1 FRAME tied",
+                        "INSULATION J1.2 J2.2",
+                        "INSULATION J1.2 FRAME tied",
+                        "INSULATION J1.3 J2.3",
+                        "INSULATION J1.3 FRAME tied",
+                        "DISCHARGED");
+        bench.act("").type("0.6", ">999M", "0.6", "0.4M", "0.6", ">999M", "0");
+        assertThat(told(bench)).singleElement().asString().contains("J1.2", "400 kΩ");
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.FAIL);
+    }
+}

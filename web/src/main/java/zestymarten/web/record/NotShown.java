@@ -1,0 +1,123 @@
+package zestymarten.web.record;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Reach;
+import zestymarten.core.job.Entry;
+import zestymarten.core.job.Job;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Stage;
+import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Understood;
+
+/** What a test cannot have seen, so that a pass is not read for more than it is. */
+final class NotShown {
+    private final Job job;
+    private final List<String> said = new ArrayList<>();
+
+    private NotShown(Job job) {
+        this.job = job;
+        insulation();
+        method();
+        matingFaces();
+        tones();
+        leads();
+        skipped();
+    }
+
+    static List<String> by(Job job) {
+        return List.copyOf(new NotShown(job).said);
+    }
+
+    private void insulation() {
+        boolean asked = job.approach().testV().isPresent();
+        if (!asked || job.size(Stage.INSULATION) == 0) {
+            said.add("Insulation was not tested" + (asked ? ", because continuity did not pass" : "")
+                    + ": an ohmmeter shows no more than that there is no short at its own few volts.");
+        }
+    }
+
+    private void method() {
+        if (job.approach().method() == Method.FAR_END_JOINED) {
+            said.add("Crossed wires: with all far ends tied, two wires that have changed places read like good ones.");
+        }
+        if (job.approach().quick()) {
+            said.add(
+                    "Ohms alone: nothing was looked at by eye or moved, and the meter was not checked again at the end.");
+        }
+    }
+
+    private void matingFaces() {
+        String back = job.design().assembly().connectors().stream()
+                .filter(each -> each.reach()
+                        .probing()
+                        .filter(Reach.Probing.BACK::equals)
+                        .isPresent())
+                .map(Connector::id)
+                .collect(Collectors.joining(", "));
+        if (!back.isEmpty()) {
+            said.add("Mating faces of " + back + ": the contacts were probed at the back.");
+        }
+    }
+
+    private void tones() {
+        String threshold = Engineering.text(job.conditions().meter().toneBelowOhm(), "Ω");
+        long tones = count(Stage.ENDS, Understood.Tone.class::isInstance);
+        if (tones > 0) {
+            said.add("Passed on tone only: " + tones + (tones == 1 ? " wire" : " wires") + ". Ohms below about "
+                    + threshold + " were not told apart there.");
+        }
+        long silent = count(Stage.SHORTS, Understood.Silent.class::isInstance)
+                + count(Stage.FRAME, Understood.Silent.class::isInstance);
+        if (silent > 0) {
+            said.add("Silent on tone only: " + silent + (silent == 1 ? " pair" : " pairs")
+                    + ". A connection above about " + threshold + " would not have sounded.");
+        }
+    }
+
+    private long count(Stage stage, Predicate<Understood> meaning) {
+        return job.entries().stream()
+                .filter(entry -> entry.stands() && entry.step().stage() == stage)
+                .filter(entry ->
+                        entry.content() instanceof Entry.Content.Reading reading && meaning.test(reading.meaning()))
+                .count();
+    }
+
+    private void leads() {
+        long small = job.entries().stream()
+                .filter(entry -> entry.stands()
+                        && entry.step() instanceof Step.Touch touch
+                        && job.expectation(touch) instanceof Expectation.Joined joined
+                        && job.conditions().leadsCaution(joined.limit().high()).isPresent())
+                .count();
+        if (small > 0) {
+            said.add("Read with leads that have more ohms than the wire may: "
+                    + small + (small == 1 ? " reading" : " readings")
+                    + ". Contact pressure alone could hide or make a small excess there.");
+        }
+    }
+
+    private void skipped() {
+        String skipped = job.entries().stream()
+                .filter(entry -> entry.stands() && entry.content() instanceof Entry.Content.Skip)
+                .map(entry -> where(entry.step()) + " (" + ((Entry.Content.Skip) entry.content()).reason() + ")")
+                .collect(Collectors.joining("; "));
+        if (!skipped.isEmpty()) {
+            said.add("Left out: " + skipped + ".");
+        }
+    }
+
+    private static String where(Step step) {
+        return step.fold(
+                probes -> probes.question() == Step.Probes.Question.TONE
+                        ? "probes together, tone"
+                        : "probes together, ohms",
+                touch -> touch.black() + " – " + touch.red(),
+                RecordViews::deed);
+    }
+}

@@ -1,0 +1,162 @@
+package zestymarten.web.run;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.job.Behaviours;
+import zestymarten.core.job.Job;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Step;
+
+/**
+ * What a deed asks of the technician, in words.
+ *
+ * @param sentence what to do
+ * @param why why, and what to mind: the caution at the step where it bites
+ * @param choices answers offered as buttons, besides typing
+ */
+record ActWords(String sentence, String why, List<String> choices) {
+    private static final int NAMED = 24;
+
+    static ActWords of(Job job, Step.Act act) {
+        Assembly assembly = job.design().assembly();
+        String subject = act.subject();
+        return switch (act.deed()) {
+            case COMPLAINT -> asks("How does " + subject + " behave?", "What the machine does is evidence.");
+            case LOCKED_OFF ->
+                does(
+                        "Power off, locked off, charge bled off?",
+                        "Your own lock, your own key. Stored energy in restraint systems and capacitors: supply off, wait, never"
+                                + " energise opened. Local codes and licensed practice decide.");
+            case LIVE_BEFORE ->
+                does(
+                        "Voltage tester on a source that is surely live: how many volts?",
+                        "This proves the tester. Live checks only by those permitted.");
+            case DEAD ->
+                does(
+                        "The same tester on the wiring, every pair that could be live: the highest volts?",
+                        "At most 1 V counts as dead. Ohm steps stay locked until it is.");
+            case LIVE_AFTER ->
+                does(
+                        "Back on the live source: how many volts?",
+                        "A tester that failed in between would have shown 0 V on anything.");
+            case UNPLUGGED ->
+                does(
+                        "Unplug " + title(assembly, subject) + ".",
+                        "Note or photograph how it was. Whatever stays plugged in gives the meter another way through. It goes on"
+                                + " the ledger until it is put back.");
+            case LOOKED -> does("Look at " + place(assembly, subject) + ".", looking(assembly, subject));
+            case WALKED, WALKED_BACK ->
+                does(
+                        subject.startsWith("1") ? "Walk to the far end." : "Walk back to the near end.",
+                        subject.startsWith("1")
+                                ? "Take clips enough for every end. Far ends: "
+                                        + ends(job.plan().farEnds()) + "."
+                                : "");
+            case TIED ->
+                does(
+                        "Tie all far ends together: " + ends(job.plan().farEnds()) + ".",
+                        "Each one caught? One that is not reads as a broken wire. The tie goes on the ledger.");
+            case FREED ->
+                does(
+                        "Free the far ends and keep them apart.",
+                        "Nothing may touch: not each other, not metal, not skin.");
+            case FRAME_PROOF ->
+                does(
+                        "Both probes on the frame, on two spots: how many ohms?",
+                        "A painted or oxidised spot passes everything. Use one of these two from here on. At most 1 Ω: rule of"
+                                + " thumb for bare metal.");
+            case POSITION -> does("Set switches and relays to '" + subject + "'.", "Leave everything else as it is.");
+            case BARRIERS ->
+                does(
+                        "Electronics out, barriers up, second person told?",
+                        "Test voltage stands on every exposed end, far ones too. Nothing wet on running high-voltage equipment.");
+            case DISCHARGED ->
+                does(
+                        "Discharge at least four times as long as the voltage was on: how many volts are left?",
+                        "A long cable holds its charge. Do not touch before it reads 1 V or less.");
+            case MENDED -> does("Put right: " + subject + ".", "");
+            case RESET ->
+                does(
+                        "Reset what keeps old faults in memory.",
+                        "A controller that latched the old fault looks like a repair that failed.");
+            case FUNCTION ->
+                new ActWords(
+                        "Try it: does " + subject + " work?",
+                        "A repair is proved by the machine, not by the meter alone.",
+                        Behaviours.words().subList(1, Behaviours.words().size()));
+            case OPENED -> does("On the ledger: " + subject + ".", "");
+            case PUT_BACK ->
+                does("Put back: " + place(assembly, subject) + ".", "The ledger has to be empty at the end.");
+        };
+    }
+
+    private static ActWords does(String sentence, String why) {
+        return new ActWords(sentence, why, List.of());
+    }
+
+    private static ActWords asks(String sentence, String why) {
+        return new ActWords(sentence, why, Behaviours.words());
+    }
+
+    private static String title(Assembly assembly, String connector) {
+        return assembly.connector(connector).map(Connector::title).orElse(connector);
+    }
+
+    private static String place(Assembly assembly, String subject) {
+        return assembly.connector(subject).isPresent()
+                ? title(assembly, subject)
+                : isZone(assembly, subject) ? "the stretch '" + subject + "'" : subject;
+    }
+
+    private static boolean isZone(Assembly assembly, String subject) {
+        return assembly.conductors().stream()
+                .anyMatch(each -> each.zone().filter(subject::equals).isPresent());
+    }
+
+    private static String looking(Assembly assembly, String subject) {
+        String what = assembly.connector(subject).isPresent()
+                ? "Pins pushed back, spread, discoloured or melted; cracked shell; strain relief; an earlier repair. Melted: its"
+                        + " mate is condemned too."
+                : isZone(assembly, subject)
+                        ? "Cuts, chafe, kinks, burns, crushed spots, where it bends and where it enters a shell or a clamp."
+                        : "Loose strands, cracks, discolouring, arcing, loose nuts and screws.";
+        return what + " Nothing found: Enter. Else say what, and where.";
+    }
+
+    private static String ends(List<Terminal> ends) {
+        String named = ends.stream().limit(NAMED).map(Terminal::name).collect(Collectors.joining(" "));
+        return ends.size() > NAMED ? named + " and " + (ends.size() - NAMED) + " more" : named;
+    }
+
+    /** The deed shortly, as lists name it. */
+    static String shortly(Step.Act act) {
+        String name = switch (act.deed()) {
+            case COMPLAINT -> "complaint";
+            case LOCKED_OFF -> "locked off";
+            case LIVE_BEFORE -> "tester on live source, before";
+            case DEAD -> "proved dead";
+            case LIVE_AFTER -> "tester on live source, after";
+            case UNPLUGGED -> "unplugged";
+            case LOOKED -> "looked at";
+            case WALKED, WALKED_BACK -> "walked";
+            case TIED -> "far ends tied";
+            case FREED -> "far ends freed";
+            case FRAME_PROOF -> "frame, two spots";
+            case POSITION -> "set to";
+            case BARRIERS -> "barriers up";
+            case DISCHARGED -> "discharged";
+            case MENDED -> "put right";
+            case RESET -> "reset";
+            case FUNCTION -> "function";
+            case OPENED -> "opened";
+            case PUT_BACK -> "put back";
+        };
+        if (act.deed() == Deed.WALKED || act.deed() == Deed.WALKED_BACK) {
+            return name + act.subject().substring(1); // without its number
+        }
+        return act.subject().isEmpty() ? name : name + " " + act.subject();
+    }
+}

@@ -1,0 +1,168 @@
+package zestymarten.web.run;
+
+import java.nio.charset.StandardCharsets;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.job.Behaviours;
+import zestymarten.core.job.Entry;
+import zestymarten.core.job.Job;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Step;
+import zestymarten.web.platform.Refused;
+
+/** What is told beside the steps of a run: the complaint, a repair, the ledger; and the page of a helper at the far end. */
+@Controller
+@RequestMapping("/runs/{id}")
+class AsideController {
+    private final Runs runs;
+
+    AsideController(Runs runs) {
+        this.runs = runs;
+    }
+
+    /** A function of the machine with what was told of it. */
+    record FunctionView(String name, String field, String told) {}
+
+    @GetMapping("/complaint")
+    String complaint(@PathVariable long id, Model model) {
+        Run run = runs.find(id);
+        model.addAttribute("run", run);
+        model.addAttribute("words", Behaviours.words());
+        model.addAttribute("functions", functions(run.job()));
+        model.addAttribute("token", UUID.randomUUID());
+        return "run/complaint";
+    }
+
+    private static List<FunctionView> functions(Job job) {
+        List<FunctionView> views = new ArrayList<>();
+        for (String function : job.plan().functions()) {
+            views.add(new FunctionView(function, "f" + views.size(), told(job, function)));
+        }
+        return views;
+    }
+
+    private static String told(Job job, String function) {
+        List<Entry> told = job.standing(new Step.Act(Deed.COMPLAINT, function));
+        return told.isEmpty() ? Behaviours.words().get(0) : job.told(told.get(told.size() - 1));
+    }
+
+    /** Keeps what changed; the token of the form makes it harmless to send it twice. */
+    @PostMapping("/complaint")
+    String tell(
+            @PathVariable long id, @RequestParam UUID token, @RequestParam Map<String, String> answers, Principal who) {
+        Job job = runs.find(id).job();
+        for (FunctionView function : functions(job)) {
+            String word = answers.getOrDefault(function.field(), function.told());
+            if (!word.equals(function.told())) {
+                Step step = new Step.Act(Deed.COMPLAINT, function.name());
+                runs.enter(id, sent(token, step, job.nextTouch(step), word), who.getName());
+            }
+        }
+        return "redirect:/runs/" + id;
+    }
+
+    private static Runs.Sent sent(UUID token, Step step, int touch, String words) {
+        UUID entry = UUID.nameUUIDFromBytes((token + " " + step).getBytes(StandardCharsets.UTF_8));
+        return new Runs.Sent(entry, step, touch, words, OptionalInt.empty());
+    }
+
+    @PostMapping("/repairs")
+    String mend(
+            @PathVariable long id,
+            @RequestParam UUID token,
+            @RequestParam String subject,
+            @RequestParam Entry.Way way,
+            @RequestParam(defaultValue = "") String cause,
+            @RequestParam(defaultValue = "") String prevention,
+            Principal who) {
+        Step step = new Step.Act(Deed.MENDED, subject);
+        int touch = runs.find(id).job().nextTouch(step);
+        runs.mend(id, sent(token, step, touch, ""), way, cause, prevention, who.getName());
+        return "redirect:/runs/" + id;
+    }
+
+    /** Something that was opened, taken off or tied, and has to be put back. */
+    @PostMapping("/ledger")
+    String open(@PathVariable long id, @RequestParam UUID token, @RequestParam String what, Principal who) {
+        String subject = what.strip();
+        if (subject.isEmpty() || subject.length() > 80) {
+            throw new Refused("", "Say in a few words what was opened, taken off or tied.");
+        }
+        Step step = new Step.Act(Deed.OPENED, subject);
+        int touch = runs.find(id).job().nextTouch(step);
+        runs.enter(id, sent(token, step, touch, ""), who.getName());
+        return "redirect:/runs/" + id;
+    }
+
+    /** What the helper at the far end has to do now. */
+    record HelperView(String sentence, List<String> pins, String why, boolean waits) {}
+
+    @GetMapping("/helper")
+    String helper(@PathVariable long id, Model model) {
+        Run run = runs.find(id);
+        model.addAttribute("run", run);
+        model.addAttribute("helper", helper(run));
+        return "run/helper";
+    }
+
+    @GetMapping("/helper/now")
+    String helperNow(@PathVariable long id, Model model) {
+        Run run = runs.find(id);
+        model.addAttribute("run", run);
+        model.addAttribute("helper", helper(run));
+        return "run/helping";
+    }
+
+    private static HelperView helper(Run run) {
+        Job job = run.job();
+        Optional<Step> due = run.isUnderWay() ? job.current() : Optional.empty();
+        if (due.isEmpty()) {
+            return new HelperView(
+                    "Nothing is left to do.", List.of(), "Keep your ends apart until you are told.", true);
+        }
+        return due.get()
+                .fold(
+                        probes -> waits("The meter is being checked."),
+                        touch -> atFarEnd(job, touch),
+                        act -> act.deed() == Deed.TIED || act.deed() == Deed.FREED
+                                ? new HelperView(
+                                        act.deed() == Deed.TIED
+                                                ? "Tie all these together:"
+                                                : "Free these, and keep them apart:",
+                                        job.plan().farEnds().stream()
+                                                .map(Terminal::name)
+                                                .toList(),
+                                        "Say when it is done.",
+                                        false)
+                                : waits("The other end is busy: " + ActWords.shortly(act) + "."));
+    }
+
+    private static HelperView atFarEnd(Job job, Step.Touch touch) {
+        List<String> pins = List.of(touch.black(), touch.red()).stream()
+                .filter(job.plan().farEnds()::contains)
+                .map(Terminal::name)
+                .toList();
+        if (!pins.isEmpty()) {
+            return new HelperView(
+                    "Hold the probe on:", pins, "Press, hold still, until the next pin shows here.", false);
+        }
+        return touch.isTied() ? waits("Leave the tie as it is.") : waits("Hands off: all your ends free and apart.");
+    }
+
+    private static HelperView waits(String sentence) {
+        return new HelperView(sentence, List.of(), "Your next pin shows here by itself.", true);
+    }
+}

@@ -1,0 +1,253 @@
+package zestymarten.web.run;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Colour;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.job.Entry;
+import zestymarten.core.job.Job;
+import zestymarten.core.job.StepState;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.Judgement;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Stage;
+import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.web.drawing.BandDrawing;
+import zestymarten.web.drawing.StepDrawing;
+
+/** Puts the step at hand into words and drawings. */
+final class StepViews {
+    private static final int NEIGHBOURS = 2;
+    private static final String READING = "type what the meter shows";
+
+    private StepViews() {}
+
+    static RunView.StepView view(Job job, Step step, Optional<Entry> stays, boolean mating) {
+        return step.fold(
+                probes -> probes(job, probes), touch -> touch(job, touch, stays, mating), act -> act(job, act, mating));
+    }
+
+    private static RunView.StepView act(Job job, Step.Act act, boolean mating) {
+        ActWords words = ActWords.of(job, act);
+        boolean byWords =
+                act.deed().answer() == Deed.Answer.WORDS && words.choices().isEmpty();
+        Optional<String> asks = job.standing(act).stream()
+                .reduce((first, last) -> last)
+                .filter(last -> !job.isDone(act))
+                .flatMap(job::judgement)
+                .map(Judgement::reason);
+        return new RunView.StepView(
+                StepForm.of(act),
+                job.nextTouch(act),
+                new RunView.Sentence(words.sentence(), "", "", "", ""),
+                words.why(),
+                asks,
+                picture(job, act, mating),
+                Optional.empty(),
+                List.of(),
+                byWords,
+                byWords ? "Enter: done, or a note" : words.choices().isEmpty() ? READING : "a key, or the word",
+                words.choices(),
+                List.of());
+    }
+
+    private static RunView.StepView probes(Job job, Step.Probes probes) {
+        boolean tone = probes.question() == Step.Probes.Question.TONE;
+        return new RunView.StepView(
+                StepForm.of(probes),
+                job.nextTouch(probes),
+                tone
+                        ? new RunView.Sentence("Hold the probes together. Does it sound?", "", "", "", "")
+                        : new RunView.Sentence("Still together: what do the leads read?", "", "", "", ""),
+                tone
+                        ? "Press b if it sounds, n if it stays silent. A meter that is silent now would call every wire open."
+                        : "The leads' own ohms are in every reading. In this run "
+                                + job.conditions().policy().words() + ". Flex the leads: the figure must not move.",
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                false,
+                READING,
+                List.of(),
+                List.of());
+    }
+
+    /** The face of the connector that a deed concerns; of the far end while it is tied and freed. */
+    private static Optional<StepDrawing> picture(Job job, Step.Act act, boolean mating) {
+        Assembly assembly = job.design().assembly();
+        List<Terminal> far = job.plan().farEnds();
+        boolean tie = act.deed() == Deed.TIED;
+        String connector =
+                (tie || act.deed() == Deed.FREED) && !far.isEmpty() ? far.get(0).connector() : act.subject();
+        return assembly.connector(connector)
+                .map(each -> StepDrawing.of(assembly, each, tie ? List.of(far) : List.of(), mating));
+    }
+
+    private static RunView.StepView touch(Job job, Step.Touch touch, Optional<Entry> stays, boolean mating) {
+        Assembly assembly = job.design().assembly();
+        List<Conductor> route = job.design().nets().route(touch.black(), touch.red());
+        OptionalDouble reading =
+                stays.flatMap(job::judgement).map(BandDrawing::place).orElse(OptionalDouble.empty());
+        return new RunView.StepView(
+                StepForm.of(touch),
+                job.nextTouch(touch),
+                sentence(touch),
+                why(job, touch, route),
+                asks(job, touch),
+                Optional.of(StepDrawing.of(assembly, touch, route, mating)),
+                Optional.of(band(job, touch, reading)),
+                Stream.of(pad(assembly, "black", touch.black()), pad(assembly, "red", touch.red()))
+                        .toList(),
+                false,
+                READING,
+                List.of(),
+                touch.stage() == Stage.BEND
+                        ? List.of(
+                                "the " + touch.black().connector() + " end",
+                                "along the run",
+                                "the " + touch.red().connector() + " end")
+                        : List.of());
+    }
+
+    private static RunView.Sentence sentence(Step.Touch touch) {
+        String after = switch (touch.stage()) {
+            case BEND -> ". Hold on, and move the wire along its whole length.";
+            case INSULATION ->
+                touch.red().isFrame()
+                        ? ". All others tied to it: test voltage on."
+                        : ". Through the clips, before the voltage: ohms.";
+            default -> touch.isTied() ? ", tied as below." : ".";
+        };
+        return new RunView.Sentence(
+                touch.state().isEmpty() ? "Black on " : "In '" + touch.state() + "': black on ",
+                touch.black().name(),
+                ", red on ",
+                touch.red().isFrame() ? "the frame" : touch.red().name(),
+                after);
+    }
+
+    /** The band of a touch with the like readings of its stage, and a reading on it. */
+    static BandDrawing band(Job job, Step.Touch touch, OptionalDouble reading) {
+        List<Double> like = job.entries().stream()
+                .filter(entry -> entry.stands()
+                        && entry.step().stage() == touch.stage()
+                        && !entry.step().equals(touch))
+                .flatMap(entry -> job.judgement(entry).stream())
+                .filter(judgement -> judgement.correctedOhm().isPresent())
+                .map(judgement -> judgement.correctedOhm().getAsDouble())
+                .toList();
+        return BandDrawing.of(
+                job.expectation(touch),
+                job.conditions().joinedBelowOhm(),
+                like.subList(Math.max(0, like.size() - 60), like.size()),
+                reading);
+    }
+
+    private static String why(Job job, Step.Touch touch, List<Conductor> route) {
+        String ties = touch.ties().stream()
+                .map(tie -> "Tied: "
+                        + tie.stream()
+                                .map(each -> each.isFrame() ? "the frame" : each.name())
+                                .collect(Collectors.joining(" "))
+                        + ". ")
+                .collect(Collectors.joining());
+        return ties + reason(job, touch, route);
+    }
+
+    private static String reason(Job job, Step.Touch touch, List<Conductor> route) {
+        if (touch.stage() == Stage.INSULATION && touch.red().isFrame()) {
+            return described(job, touch.black()) + " against everything else and the frame at "
+                    + Engineering.text(job.approach().testV().orElse(0), "V")
+                    + " DC. Hold until it is steady, a long cable a"
+                    + " minute or more. The clips were proved just before; touch nothing.";
+        }
+        Expectation expectation = job.expectation(touch);
+        if (expectation instanceof Expectation.Joined joined) {
+            String expects = joined.limit()
+                    .nominal()
+                    .map(nominal -> " Expect about " + nominal.text() + ".")
+                    .orElse("");
+            String named = route.isEmpty()
+                    ? parts(joined)
+                    : String.join(", ", route.stream().map(StepViews::described).toList());
+            return named + "." + expects + " "
+                    + joined.limit().derivation()
+                    + job.conditions()
+                            .leadsCaution(joined.limit().high())
+                            .map(caution -> " " + caution)
+                            .orElse("");
+        }
+        if (touch.stage() == Stage.FRAME) {
+            return described(job, touch.black())
+                    + " must be clear of the frame. Use bare metal: paint passes everything.";
+        }
+        boolean stub = job.open().stream()
+                .anyMatch(open -> List.of(touch.black(), touch.red()).stream()
+                        .anyMatch(end -> open.black().equals(end) || open.red().equals(end)));
+        return described(job, touch.black()) + " and " + described(job, touch.red()) + " must be apart."
+                + (touch.isTied() ? " A way through anywhere shows here; the pairs follow only then." : "")
+                + (stub ? " One of them is a loose end of a wire that read open: did it go elsewhere?" : "");
+    }
+
+    private static String parts(Expectation.Joined joined) {
+        return joined.isBridged() ? "Through " + String.join(", ", joined.parts()) : "Through the tie";
+    }
+
+    private static String described(Job job, Terminal terminal) {
+        return job.design().assembly().conductors().stream()
+                .filter(each -> each.from().equals(terminal) || each.to().equals(terminal))
+                .findFirst()
+                .map(StepViews::described)
+                .orElse("the empty cavity " + terminal);
+    }
+
+    private static String described(Conductor conductor) {
+        StringBuilder text = new StringBuilder(conductor.id());
+        conductor
+                .colour()
+                .map(Colour::words)
+                .ifPresent(words -> text.append(" ").append(words));
+        conductor
+                .function()
+                .ifPresent(function -> text.append(" (").append(function).append(")"));
+        return text.toString();
+    }
+
+    private static Optional<String> asks(Job job, Step.Touch touch) {
+        if (job.asksForCleanMetal(touch)) {
+            return Optional.of("It read open. Scrape to clean metal and touch it once more; both readings are kept.");
+        }
+        boolean tone = job.state(touch) == StepState.DOUBTFUL && !job.isDone(touch);
+        return tone
+                ? Optional.of("That did not settle it: this wire needs a figure. Type the ohms.")
+                : Optional.empty();
+    }
+
+    private static RunView.Pad pad(Assembly assembly, String probe, Terminal terminal) {
+        List<String> pins = assembly.connector(terminal.connector())
+                .map(connector -> connector.pins())
+                .orElse(List.of(terminal.name()));
+        int at = Math.max(0, pins.indexOf(terminal.isPin() ? terminal.pin() : terminal.name()));
+        return new RunView.Pad(
+                probe,
+                terminal.isFrame() ? "frame" : terminal.connector(),
+                pins.subList(Math.max(0, at - NEIGHBOURS), at),
+                pins.get(at),
+                pins.subList(at + 1, Math.min(pins.size(), at + 1 + NEIGHBOURS)));
+    }
+
+    /** What a step is, shortly: the two terminals of a touch, the name of a deed. */
+    static String shortly(Step step) {
+        return step.fold(
+                probes -> probes.question() == Step.Probes.Question.TONE ? "probes, tone" : "probes, ohms",
+                touch -> touch.black() + " – " + touch.red() + (touch.isTied() ? " tied" : ""),
+                ActWords::shortly);
+    }
+}

@@ -1,0 +1,214 @@
+package zestymarten.web.run;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
+import zestymarten.web.Browser;
+import zestymarten.web.Site;
+import zestymarten.web.Workshop;
+
+/** The job from the complaint to the record, in the browser. */
+@ExtendWith(Workshop.class)
+class WholeJobPagesTest {
+    private static final String THREE_CORES = "wire,from,to,function,length_m,area_mm2,current_a,zone\n"
+            + "W1,J1.1,J2.1,up,8,0.5,,flexing\nW2,J1.2,J2.2,down,8,0.5,2,\nW3,J1.3,J2.3,horn,8,0.5,,\n";
+
+    private final Site site;
+    private final Browser browser;
+    private long wiring;
+
+    WholeJobPagesTest(Site site, Browser browser) {
+        this.site = site;
+        this.browser = browser;
+    }
+
+    @BeforeEach
+    void signIn() {
+        wiring = site.wiring(site.fresh("Three flexing cores"), THREE_CORES);
+        browser.desktop().signIn("bench");
+    }
+
+    @AfterEach
+    void nothingWasRefusedByTheBrowser() {
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private void begin(String serial, String... choices) {
+        browser.open("/wirings/" + wiring + "/test").fill("input[name=ambient]", "20");
+        for (String choice : choices) {
+            browser.click(choice);
+        }
+        browser.fill("input[name=serial]", serial).keys(Keys.ENTER).waitForPath("/runs/\\d+");
+    }
+
+    private void press(CharSequence... keys) {
+        String pulse = browser.attribute("#pulse", "data-pulse");
+        browser.keys(keys);
+        browser.find("#pulse:not([data-pulse='" + pulse + "'])");
+    }
+
+    private void type(String... readings) {
+        for (String reading : readings) {
+            press(reading, Keys.ENTER);
+        }
+    }
+
+    private void enter(int times) {
+        for (int i = 0; i < times; i++) {
+            press(Keys.ENTER);
+        }
+    }
+
+    @Test
+    void fromTheComplaintOverTheRepairToThePass() {
+        begin("W-1");
+        browser.click(".rail .complaint a").waitForPath("/runs/\\d+/complaint");
+        browser.click("input[name=f0][value=dead]")
+                .click("input[name=f2][value=works]")
+                .click("main .do");
+        browser.waitForPath("/runs/\\d+").see(".rail .complaint", "2 of 3 told");
+
+        browser.see(".sentence", "Look at J1.");
+        enter(1);
+        type("pin 1 stands back");
+        assertThat(browser.texts(".entries li"))
+                .element(0)
+                .asString()
+                .contains("looked at J2", "pin 1 stands back", "watch");
+        enter(1);
+        press("b");
+        type("0.30", "OL", "OL");
+        browser.see(".result", "Open").keys(Keys.ENTER);
+        browser.see(".sentence", "Black on J1.2");
+        type("0.58", "0.58");
+        browser.keys("w").waitForPath("/runs/\\d+/wrong");
+        browser.see("article", "W1 is open between J1.1 and J2.1.").see("article", "Explains the complaint: up.");
+        assertThat(browser.text(".complaint")).isEqualTo("All of the complaint is explained.");
+        browser.click(".mend summary");
+        assertThat(browser.text(".mend")).contains("It flexes here: a splice stiffens the run");
+        assertThat(browser.texts(".mend option")).startsWith("new contact", "spare core", "replaced");
+        browser.fill(".mend input[name=cause]", "pin not latched")
+                .fill(".mend input[name=prevention]", "tug test")
+                .click(".mend .do");
+        browser.waitForPath("/runs/\\d+").see(".sentence", "Black on J1.1, red on J2.1.");
+        assertThat(browser.text(".rail")).contains("Repair and prove\n0 of 4");
+        type("0.58", "0.58");
+        press("n");
+        press("n");
+        press("n");
+        browser.see(".sentence", "Both probes on the frame, on two spots: how many ohms?");
+        type("0.4");
+        press("n");
+        press("n");
+        press("n");
+        browser.see(".sentence", "Hold on, and move the wire along its whole length.");
+        type("0.58");
+        browser.see(".sentence", "Reset what keeps old faults in memory.");
+        enter(1);
+        for (String function : List.of("up", "down", "horn")) {
+            browser.see(".sentence", "Try it: does " + function + " work?");
+            press("1");
+        }
+        browser.see(".sentence", "Hold the probes together");
+        press("b");
+        type("0.30");
+        browser.see(".sentence", "Every touch is made.");
+        browser.click(".side button.do").waitForPath("/runs/\\d+/record");
+        assertThat(browser.text(".verdict")).startsWith("PASS, WATCH");
+        assertThat(browser.text(".certificate")).contains("W1: new contact", "pin not latched", "tug test");
+    }
+
+    @Test
+    void nothingIsTouchedBeforeItIsProvedDeadAndTheRunEndsOnlyWithAnEmptyLedger() {
+        begin("W-2", "input[name=in_place]");
+        browser.see(".sentence", "Power off, locked off, charge bled off?");
+        String run = browser.path();
+        browser.open(run + "?stage=ENDS&black=J1.1&red=J2.1").see(".sentence", "Black on J1.1");
+        browser.keys("0.58", Keys.ENTER).see("#say", "It is not proved dead yet");
+        browser.open(run);
+        enter(1);
+        type("231", "48");
+        browser.see(".asks", "48 V is still there. Discharge it, and do not touch.");
+        type("0", "231");
+        browser.see(".sentence", "Unplug J1.");
+        enter(2);
+        assertThat(browser.texts(".ledger li")).containsExactly("J1", "J2");
+        browser.keys("o").find("#what");
+        browser.fill("#what", "cover of the desk").keys(Keys.ENTER).see(".ledger", "cover of the desk");
+        browser.click(".side button[hx-confirm]");
+        browser.driver().switchTo().alert().accept();
+        browser.see("#say", "Not everything is put back: J1, J2, cover of the desk.");
+    }
+
+    @Test
+    void aloneWithFarEndsTiedAndAHelperWhoSeesWhatToDo() {
+        begin("W-3", "input[value=far_end_joined]");
+        String run = browser.path();
+        enter(3);
+        press("b");
+        type("0.00");
+        browser.see(".sentence", "Walk to the far end.");
+        enter(1);
+        browser.see(".sentence", "Tie all far ends together: J2.1 J2.2 J2.3.").find("path.tie");
+        browser.open(run + "/helper").see(".helper .sentence", "Tie all these together:");
+        assertThat(browser.texts(".far-pins b")).containsExactly("J2.1", "J2.2", "J2.3");
+        browser.open(run);
+        enter(2);
+        browser.see(".sentence", "Black on J1.1, red on J1.2, tied as below.");
+        type("0.50", "1.40");
+        browser.see(".result", "FAIL");
+        browser.keys(Keys.ENTER).see(".sentence", "Black on J1.2, red on J1.3");
+        type("1.40");
+        browser.see(".found", "W3 reads 1.15 Ω from J1.3 to J2.3");
+    }
+
+    @Test
+    void aJumpWhileTheWireIsMovedIsAskedForItsPlace() {
+        begin("W-4");
+        enter(3);
+        press("b");
+        type("0.30", "0.58", "0.58", "0.58");
+        press("n");
+        press("n");
+        press("n");
+        type("0.4");
+        press("n");
+        press("n");
+        press("n");
+        browser.keys("j").find("#where-dialog[open]");
+        press("3");
+        browser.see(".result", "jumps at the J2 end").see(".found", "The reading from J1.1 to J2.1 jumps");
+    }
+
+    @Test
+    void theWaysOfTestingStandSideBySideWithWhatTheyMiss() {
+        browser.open("/wirings/" + wiring + "/test");
+        assertThat(browser.texts(".offer b"))
+                .containsExactly(
+                        "Both ends in reach, each to each",
+                        "Alone, ends far apart: tied there, then freed",
+                        "Both ends in reach, each to all others tied",
+                        "Both ends in reach, by tied halves");
+        assertThat(browser.texts(".offer").get(1)).contains("4 walks", "Blind to crossed wires");
+        browser.click(".ways summary").fill("input[name=walk]", "600").click(".ways .grid .button");
+        browser.see(".offer:nth-child(2)", "about 42 min");
+    }
+
+    @Test
+    void aViewerTellsNothing() {
+        begin("W-5");
+        String run = browser.path();
+        for (String what : List.of("/complaint", "/repairs", "/ledger")) {
+            int status = site.send(site.as("viewer", run + what)
+                            .header("Content-Type", "application/x-www-form-urlencoded")
+                            .POST(java.net.http.HttpRequest.BodyPublishers.ofString("token=x")))
+                    .statusCode();
+            assertThat(status).as(what).isEqualTo(403);
+        }
+    }
+}
