@@ -6,10 +6,12 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProperty;
 import org.springframework.core.io.ClassPathResource;
@@ -20,8 +22,12 @@ import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.fault.Fault;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Method;
 import zestymarten.web.account.Accounts;
 import zestymarten.web.run.Runs;
+import zestymarten.web.unit.Due;
+import zestymarten.web.unit.Units;
 import zestymarten.web.wiring.Revision;
 import zestymarten.web.wiring.Wirings;
 
@@ -34,15 +40,18 @@ import zestymarten.web.wiring.Wirings;
 class DemoData implements SmartInitializingSingleton {
     private static final String PASSWORD = "marten-demo";
     private static final int ALL = Integer.MAX_VALUE;
+    private static final int WELL_UNDER_WAY = 20;
     private static final int HALF = 22;
 
     private final Accounts accounts;
     private final Wirings wirings;
     private final Runs runs;
+    private final Units units;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
-    DemoData(Accounts accounts, Wirings wirings, Runs runs, TransactionTemplate transaction, Clock clock) {
+    DemoData(Accounts accounts, Wirings wirings, Runs runs, Units units, TransactionTemplate transaction, Clock clock) {
+        this.units = units;
         this.accounts = accounts;
         this.wirings = wirings;
         this.runs = runs;
@@ -71,6 +80,27 @@ class DemoData implements SmartInitializingSingleton {
         hutCable(lead);
         drawPit(bench);
         heater(bench);
+        wholeJob(bench);
+        due();
+    }
+
+    /** The pendant cable of a hoist that does not lower, in the middle of the whole job. */
+    private void wholeJob(Technician bench) {
+        Revision cable = wirings.latest(wirings.page("Pendant", 0).get(0).id());
+        Approach whole = new Approach(Method.BOTH_ENDS, false, false, OptionalDouble.empty());
+        bench.test(cable, "PC-09", List.of(new Fault.Open("W4")), 21, ago(0, 2), WELL_UNDER_WAY, whole);
+    }
+
+    /** When the shore leads are to be tested again: one soon, one days ago. */
+    private void due() {
+        LocalDate today = LocalDate.now(clock);
+        units.of(wirings.page("Shore", 0).get(0).id()).forEach(unit -> {
+            if (unit.serial().equals("SL-01")) {
+                units.setDue(unit.id(), new Due(today.plusDays(12), null, null));
+            } else if (unit.serial().equals("SL-02")) {
+                units.setDue(unit.id(), new Due(today.minusDays(3), null, null));
+            }
+        });
     }
 
     private void pendant(Technician bench) {

@@ -73,6 +73,8 @@ class SecurityRules {
                         .authenticated()
                         .requestMatchers(HttpMethod.POST, "/sign-out")
                         .authenticated()
+                        .requestMatchers(HttpMethod.POST, "/wirings/*/sign-off", "/runs/*/sign-off")
+                        .hasRole("LEAD")
                         .anyRequest()
                         .hasAnyRole("TECHNICIAN", "LEAD"))
                 .formLogin(form ->

@@ -6,6 +6,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import zestymarten.core.job.Decision;
 import zestymarten.core.job.Outcome;
 import zestymarten.core.job.StepState;
 
@@ -37,6 +38,11 @@ class Surroundings {
             return outcome == null
                     ? StepState.UNTESTED.word()
                     : Outcome.valueOf(outcome).state().word();
+        }
+
+        /** What was decided on a unit. */
+        public String decision(String decision) {
+            return Decision.valueOf(decision).word();
         }
 
         /** A moment to the minute; empty if there is none. */

@@ -36,6 +36,11 @@ class Certificates {
         return print(templates.process("record/certificate", new Context(Locale.ROOT, Map.of("record", view))));
     }
 
+    /** The labels of a unit, to be cut out. */
+    byte[] labels(LabelController.LabelSheet sheet) {
+        return print(templates.process("record/labels", new Context(Locale.ROOT, Map.of("sheet", sheet))));
+    }
+
     /** The first PDF of a process takes about a second to set up; that second is spent before anybody waits for it. */
     @EventListener(ApplicationReadyEvent.class)
     void warmUp() {

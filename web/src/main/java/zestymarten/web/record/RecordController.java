@@ -13,6 +13,8 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.job.Decision;
+import zestymarten.web.run.Run;
 import zestymarten.web.run.RunLine;
 import zestymarten.web.run.Runs;
 import zestymarten.web.unit.UnitRow;
@@ -21,12 +23,17 @@ import zestymarten.web.unit.Units;
 /** Records: past runs, the history of a unit, and one run's certificate as page, PDF and CSV. */
 @Controller
 class RecordController {
+    private static final MediaType XLSX =
+            MediaType.parseMediaType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
+
     private final Runs runs;
     private final Units units;
     private final RecordViews views;
     private final Certificates certificates;
+    private final Releases releases;
 
-    RecordController(Runs runs, Units units, RecordViews views, Certificates certificates) {
+    RecordController(Runs runs, Units units, RecordViews views, Certificates certificates, Releases releases) {
+        this.releases = releases;
         this.runs = runs;
         this.units = units;
         this.views = views;
@@ -53,7 +60,10 @@ class RecordController {
 
     @GetMapping("/runs/{id}/record")
     String page(@PathVariable long id, Model model) {
-        model.addAttribute("record", views.view(runs.find(id)));
+        Run run = runs.find(id);
+        model.addAttribute("record", views.view(run));
+        model.addAttribute("standing", releases.of(run));
+        model.addAttribute("decisions", Decision.values());
         return "record/record";
     }
 
@@ -73,6 +83,24 @@ class RecordController {
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".csv", true))
                 .body(ReadingsCsv.write(view));
+    }
+
+    @GetMapping("/runs/{id}/readings.xlsx")
+    ResponseEntity<byte[]> xlsx(@PathVariable long id) {
+        RecordView view = views.view(runs.find(id));
+        return ResponseEntity.ok()
+                .contentType(XLSX)
+                .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".xlsx", true))
+                .body(ReadingsXlsx.write(view));
+    }
+
+    /** The run as a document: what stands on the certificate, and every reading. */
+    @GetMapping(path = "/runs/{id}/run.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<RunDocument> json(@PathVariable long id) {
+        RecordView view = views.view(runs.find(id));
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".json", true))
+                .body(RunDocument.of(view));
     }
 
     private static String named(RecordView view, String ending, boolean attached) {

@@ -400,11 +400,12 @@ public class Runs {
         Outcome outcome = run.job().outcome();
         String summary = String.join(
                 " ", findings.stream().map(Found::finding).map(Finding::text).toList());
+        boolean signed = wirings.needsSignOff(run.revision().assemblyId());
         mapper.insertEnd(runId, outcome.name(), summary, by, clock.instant());
         units.setState(
                 run.unitId(),
                 switch (outcome) {
-                    case PASS, WATCH -> "in service";
+                    case PASS, WATCH -> signed ? "on the bench" : "in service";
                     case FAIL -> "quarantined";
                     case INCOMPLETE -> "on the bench";
                 });

@@ -1,5 +1,7 @@
 package zestymarten.web.today;
 
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -14,12 +16,15 @@ import zestymarten.web.wiring.Wirings;
 @Controller
 class TodayController {
     private static final int SHOWN = 6;
+    private static final int DAYS_AHEAD = 30;
 
     private final Runs runs;
     private final Units units;
     private final Wirings wirings;
+    private final Clock clock;
 
-    TodayController(Runs runs, Units units, Wirings wirings) {
+    TodayController(Runs runs, Units units, Wirings wirings, Clock clock) {
+        this.clock = clock;
         this.runs = runs;
         this.units = units;
         this.wirings = wirings;
@@ -31,6 +36,8 @@ class TodayController {
         List<UnitLine> quarantined = units.quarantined(SHOWN);
         model.addAttribute("underWay", underWay);
         model.addAttribute("quarantined", quarantined);
+        model.addAttribute("due", units.due(DAYS_AHEAD, SHOWN));
+        model.addAttribute("today", LocalDate.now(clock));
         model.addAttribute("ended", runs.ended("", Runs.ALL, SHOWN));
         return "today/today";
     }

@@ -1,5 +1,6 @@
 package zestymarten.web.unit;
 
+import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 
 /** A unit in a list, with its last finished run if it has one. */
@@ -9,6 +10,7 @@ public record UnitLine(
         String assembly,
         String serial,
         String state,
+        @Nullable LocalDate dueOn,
         @Nullable Long lastRun,
         @Nullable String lastOutcome,
         @Nullable String lastFindings) {}

@@ -1,6 +1,7 @@
 package zestymarten.web.unit;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -13,6 +14,9 @@ interface UnitMapper {
 
     List<UnitLine> quarantined(int limit);
 
+    /** Units that are due by a day, the most overdue first. */
+    List<UnitLine> due(@Param("until") LocalDate until, @Param("limit") int limit);
+
     @Nullable
     UnitRow find(long id);
 
@@ -21,6 +25,8 @@ interface UnitMapper {
     UnitRow lock(@Param("assemblyId") long assemblyId, @Param("serial") String serial);
 
     void insert(@Param("assemblyId") long assemblyId, @Param("serial") String serial, @Param("at") Instant at);
+
+    void setDue(@Param("id") long id, @Param("due") Due due);
 
     void setState(@Param("id") long id, @Param("state") String state);
 }

@@ -1,4 +1,21 @@
 package zestymarten.web.unit;
 
+import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
+
 /** A unit as stored, with the name of its wiring. */
-public record UnitRow(long id, long assemblyId, String assembly, String serial, String state) {}
+public record UnitRow(
+        long id,
+        long assemblyId,
+        String assembly,
+        String serial,
+        String state,
+        @Nullable LocalDate dueOn,
+        @Nullable Double dueHours,
+        @Nullable Integer dueCycles) {
+
+    /** When it is to be tested again. */
+    public Due due() {
+        return new Due(dueOn, dueHours, dueCycles);
+    }
+}

@@ -1,6 +1,7 @@
 package zestymarten.web.unit;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,6 +32,18 @@ public class Units {
     @Transactional(readOnly = true)
     public List<UnitLine> quarantined(int limit) {
         return mapper.quarantined(limit);
+    }
+
+    /** Units that are due within some days or overdue, the most overdue first. */
+    @Transactional(readOnly = true)
+    public List<UnitLine> due(int days, int limit) {
+        return mapper.due(LocalDate.now(clock).plusDays(days), limit);
+    }
+
+    /** When the unit is to be tested again. */
+    @Transactional
+    public void setDue(long id, Due due) {
+        mapper.setDue(id, due);
     }
 
     @Transactional(readOnly = true)

@@ -1,7 +1,7 @@
 /**
  * Units: the physical pieces, their state and their history.
  *
- * <p>Door: {@link zestymarten.web.unit.Units}.
+ * <p>Doors: {@link zestymarten.web.unit.Units}, {@link zestymarten.web.unit.Due}.
  */
 @NullMarked
 package zestymarten.web.unit;

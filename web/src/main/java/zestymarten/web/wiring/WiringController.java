@@ -68,6 +68,7 @@ class WiringController {
     String one(@PathVariable long id, Model model) {
         model.addAttribute("wiring", views.view(wirings.latest(id)));
         model.addAttribute("units", units.of(id));
+        model.addAttribute("signed", wirings.needsSignOff(id));
         return "wiring/wiring";
     }
 
@@ -135,6 +136,13 @@ class WiringController {
         } catch (IllegalArgumentException e) {
             throw new Refused("list", e.getMessage() + " Keep a wire on that pin.");
         }
+    }
+
+    /** Whether a second role has to sign for tests; the rules of the platform let only a lead hand decide it. */
+    @PostMapping("/{id}/sign-off")
+    String signOff(@PathVariable long id, @RequestParam(defaultValue = "false") boolean needed) {
+        wirings.setNeedsSignOff(id, needed);
+        return "redirect:/wirings/" + id;
     }
 
     private static ResponseEntity<Void> goTo(String address) {

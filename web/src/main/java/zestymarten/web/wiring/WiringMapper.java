@@ -51,4 +51,8 @@ interface WiringMapper {
 
     void insertConductors(
             @Param("revisionId") long revisionId, @Param("first") int first, @Param("rows") List<ConductorRow> rows);
+
+    boolean needsSignOff(long assemblyId);
+
+    void setNeedsSignOff(@Param("assemblyId") long assemblyId, @Param("needed") boolean needed);
 }

@@ -231,4 +231,16 @@ public class Wirings {
             insert.accept(first, rows.subList(first, Math.min(rows.size(), first + BATCH)));
         }
     }
+
+    /** Whether a second role has to sign for tests of this wiring. */
+    @Transactional(readOnly = true)
+    public boolean needsSignOff(long assemblyId) {
+        return mapper.needsSignOff(assemblyId);
+    }
+
+    /** Says whether a second role has to sign for tests of this wiring. */
+    @Transactional
+    public void setNeedsSignOff(long assemblyId, boolean needed) {
+        mapper.setNeedsSignOff(assemblyId, needed);
+    }
 }

@@ -203,12 +203,12 @@ class WholeJobPagesTest {
     void aViewerTellsNothing() {
         begin("W-5");
         String run = browser.path();
-        for (String what : List.of("/complaint", "/repairs", "/ledger")) {
-            int status = site.send(site.as("viewer", run + what)
-                            .header("Content-Type", "application/x-www-form-urlencoded")
-                            .POST(java.net.http.HttpRequest.BodyPublishers.ofString("token=x")))
-                    .statusCode();
-            assertThat(status).as(what).isEqualTo(403);
+        String token = "token=" + new java.util.UUID(0, 5);
+        assertThat(browser.post(run + "/ledger", token + "&what=cover")).isEqualTo(302);
+        browser.signIn("viewer").open(run);
+        for (String what : List.of("/complaint", "/repairs", "/ledger", "/entries", "/skips", "/take-backs", "/end")) {
+            assertThat(browser.post(run + what, token)).as(what).isEqualTo(403);
         }
+        browser.complaints();
     }
 }

@@ -1,0 +1,69 @@
+package zestymarten.web.record;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import zestymarten.core.assembly.Colour;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.web.unit.UnitRow;
+import zestymarten.web.unit.Units;
+import zestymarten.web.wiring.Wirings;
+
+/** Labels of a unit: one for itself with the way to its record, one for each end of every wire. */
+@Controller
+class LabelController {
+    private final Units units;
+    private final Wirings wirings;
+    private final Certificates certificates;
+
+    LabelController(Units units, Wirings wirings, Certificates certificates) {
+        this.units = units;
+        this.wirings = wirings;
+        this.certificates = certificates;
+    }
+
+    /** The label of one end of a wire. */
+    record EndLabel(String wire, String here, String there, String words) {}
+
+    /** All labels of a unit as ready text. */
+    record LabelSheet(String serial, String wiring, String state, String due, Qr code, List<EndLabel> ends) {}
+
+    @GetMapping(path = "/units/{id}/label.svg", produces = "image/svg+xml")
+    String svg(@PathVariable long id, Model model) {
+        model.addAttribute("label", sheet(id));
+        return "record/label";
+    }
+
+    @GetMapping("/units/{id}/labels.pdf")
+    ResponseEntity<byte[]> pdf(@PathVariable long id) {
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(certificates.labels(sheet(id)));
+    }
+
+    private LabelSheet sheet(long id) {
+        UnitRow unit = units.find(id);
+        String address = ServletUriComponentsBuilder.fromCurrentContextPath()
+                .path("/units/{id}")
+                .buildAndExpand(id)
+                .toUriString();
+        List<EndLabel> ends = new ArrayList<>();
+        for (Conductor wire : wirings.latest(unit.assemblyId()).assembly().conductors()) {
+            ends.add(end(wire, wire.from(), wire.to()));
+            ends.add(end(wire, wire.to(), wire.from()));
+        }
+        return new LabelSheet(
+                unit.serial(), unit.assembly(), unit.state(), unit.due().text(), Qr.of(address), ends);
+    }
+
+    private static EndLabel end(Conductor wire, Terminal here, Terminal there) {
+        String colour = wire.colour().map(Colour::words).orElse("");
+        String words = (colour + " " + wire.function().orElse("")).strip();
+        return new EndLabel(wire.id(), here.name(), there.name(), words);
+    }
+}

@@ -1,0 +1,185 @@
+package zestymarten.web.record;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.job.Decision;
+import zestymarten.core.job.Outcome;
+import zestymarten.core.quantity.Problem;
+import zestymarten.web.platform.Conflict;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.run.Run;
+import zestymarten.web.run.Runs;
+import zestymarten.web.unit.Due;
+import zestymarten.web.unit.Units;
+import zestymarten.web.wiring.Wirings;
+
+/** Decides what happens to units after their test, and takes the signature of a second role. */
+@Service
+class Releases {
+    private static final int LONGEST_NOTE = 500;
+
+    private final ReleaseMapper mapper;
+    private final Runs runs;
+    private final Units units;
+    private final Wirings wirings;
+    private final Clock clock;
+
+    Releases(ReleaseMapper mapper, Runs runs, Units units, Wirings wirings, Clock clock) {
+        this.mapper = mapper;
+        this.runs = runs;
+        this.units = units;
+        this.wirings = wirings;
+        this.clock = clock;
+    }
+
+    /** How a run stands after its end. */
+    record Standing(
+            Decision suggested, boolean needsSignOff, Optional<ReleaseRow> release, Optional<SignOffRow> signOff) {
+
+        /** Whether a lead hand still has to sign. */
+        public boolean waits() {
+            return needsSignOff && signOff.isEmpty();
+        }
+    }
+
+    @Transactional(readOnly = true)
+    Standing of(Run run) {
+        return new Standing(
+                Decision.after(outcome(run)),
+                wirings.needsSignOff(run.revision().assemblyId()),
+                Optional.ofNullable(mapper.lastOf(run.id())),
+                Optional.ofNullable(mapper.signOffOf(run.id())));
+    }
+
+    private static Outcome outcome(Run run) {
+        return run.ended().map(Run.End::outcome).orElse(Outcome.INCOMPLETE);
+    }
+
+    /** When a unit is due again, as typed. */
+    record DueForm(String on, String hours, String cycles) {
+        Due read(LocalDate today) {
+            List<Problem> problems = new ArrayList<>();
+            Due due = new Due(date(today, problems), hours(problems), cycles(problems));
+            if (!problems.isEmpty()) {
+                throw new Refused(problems);
+            }
+            return due;
+        }
+
+        private @Nullable LocalDate date(LocalDate today, List<Problem> problems) {
+            if (on.isBlank()) {
+                return null;
+            }
+            try {
+                LocalDate date = LocalDate.parse(on.strip());
+                if (date.isAfter(today) && date.isBefore(today.plusYears(50))) {
+                    return date;
+                }
+            } catch (DateTimeParseException e) {
+                // told below with what was read
+            }
+            problems.add(
+                    new Problem("due_on", "Read '" + on.strip() + "'; expected a day to come, such as 2027-05-31."));
+            return null;
+        }
+
+        private @Nullable Double hours(List<Problem> problems) {
+            String text = hours.strip().replace(',', '.');
+            if (text.isEmpty()) {
+                return null;
+            }
+            double value = text.matches("[0-9]{1,7}(?:\\.[0-9]{1,2})?") ? Double.parseDouble(text) : Double.NaN;
+            if (!(value > 0 && value <= 1e6)) {
+                problems.add(
+                        new Problem("due_hours", "Read '" + hours.strip() + "'; expected operating hours above 0."));
+            }
+            return value;
+        }
+
+        private @Nullable Integer cycles(List<Problem> problems) {
+            String text = cycles.strip();
+            if (text.isEmpty()) {
+                return null;
+            }
+            int value = text.matches("[0-9]{1,9}") ? Integer.parseInt(text) : 0;
+            if (value == 0) {
+                problems.add(new Problem("due_cycles", "Read '" + text + "'; expected cycles, 1 to 999999999."));
+            }
+            return value;
+        }
+    }
+
+    /**
+     * Decides on the unit of a run that is ended.
+     *
+     * @throws Refused if the outcome does not allow it
+     */
+    @Transactional
+    public void decide(long runId, Decision decision, DueForm form, String note, String by, boolean lead) {
+        Run run = ended(runId);
+        Due due = form.read(LocalDate.now(clock));
+        decision.refusal(outcome(run), lead, due.isSaid()).ifPresent(reason -> {
+            throw new Refused("decision", reason);
+        });
+        mapper.insert(new ReleaseRow(
+                runId,
+                decision.name(),
+                due.on(),
+                due.hours(),
+                due.cycles(),
+                checked(note),
+                by,
+                clock.instant().truncatedTo(ChronoUnit.MILLIS)));
+        units.setDue(run.unitId(), due);
+        boolean waits = decision != Decision.QUARANTINE && of(run).waits();
+        units.setState(run.unitId(), waits ? "on the bench" : decision.unitState());
+    }
+
+    /** A lead hand, who did not make the test, signs for it. */
+    @Transactional
+    public void sign(long runId, String note, String by) {
+        Run run = ended(runId);
+        Standing standing = of(run);
+        boolean own = by.equals(run.startedBy())
+                || run.ended().filter(end -> end.by().equals(by)).isPresent();
+        if (own) {
+            throw new Refused("", "You made this test yourself: somebody else has to sign for it.");
+        }
+        if (standing.signOff().isPresent()) {
+            return;
+        }
+        mapper.insertSignOff(
+                new SignOffRow(runId, checked(note), by, clock.instant().truncatedTo(ChronoUnit.MILLIS)));
+        Decision decided = standing.release()
+                .map(each -> Decision.valueOf(each.decision()))
+                .orElse(standing.suggested());
+        if (decided != Decision.QUARANTINE) {
+            units.setState(run.unitId(), decided.unitState());
+        }
+    }
+
+    private Run ended(long runId) {
+        Run run = runs.find(runId);
+        if (run.isUnderWay()) {
+            throw new Conflict("This run is still under way. End it first.");
+        }
+        return run;
+    }
+
+    private static String checked(String note) {
+        String text = note.strip();
+        if (text.length() > LONGEST_NOTE) {
+            throw new Refused(
+                    "note", "That is " + text.length() + " characters; say it in at most " + LONGEST_NOTE + ".");
+        }
+        return text;
+    }
+}

@@ -1,0 +1,49 @@
+package zestymarten.web.record;
+
+import java.util.List;
+
+/** A run in the open format {@code zesty-marten/run}: what stands on its certificate, and every reading. */
+record RunDocument(
+        String format,
+        int version,
+        long id,
+        String unit,
+        String assembly,
+        String revision,
+        String meter,
+        String leads,
+        String decision,
+        String method,
+        String ambient,
+        String started,
+        String finished,
+        String verdict,
+        List<String> notShown,
+        List<String> unexplained,
+        List<RecordView.FindingLine> findings,
+        List<RecordView.RepairLine> repairs,
+        List<RecordView.ReadingLine> readings) {
+
+    static RunDocument of(RecordView view) {
+        return new RunDocument(
+                "zesty-marten/run",
+                1,
+                view.id(),
+                view.unit(),
+                view.assembly(),
+                view.revision(),
+                view.meter(),
+                view.leads(),
+                view.decision(),
+                view.method(),
+                view.ambient(),
+                view.started(),
+                view.finished(),
+                view.verdict(),
+                view.notShown(),
+                view.unexplained(),
+                view.findings(),
+                view.repairs(),
+                view.readings());
+    }
+}
