@@ -299,7 +299,13 @@ final class Course {
 
     /** Whether a wire has read open exactly once: it is touched again on clean metal, and both readings are kept. */
     boolean asksForCleanMetal(Step step) {
-        return step.stage() == Stage.ENDS && standing.of(step).size() == 1 && isOpen(step);
+        return step.stage() == Stage.ENDS
+                && isOpen(step)
+                && standing.of(step).stream()
+                                .flatMap(entry -> readings.judgement(entry).stream())
+                                .filter(each -> each.contact() == Contact.APART || each.contact() == Contact.LEAK)
+                                .count()
+                        == 1;
     }
 
     /** How a step stands. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
@@ -141,6 +142,11 @@ public final class Job {
     /** What a good unit shows at a touch. */
     public Expectation expectation(Step.Touch touch) {
         return readings.expectation(touch);
+    }
+
+    /** The range to set on the meter for a touch, in ohms; empty for a meter that finds it by itself. */
+    public OptionalDouble range(Step.Touch touch) {
+        return readings.range(touch);
     }
 
     /** Whether a step belongs to this job as it stands. */

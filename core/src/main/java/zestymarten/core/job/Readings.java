@@ -115,8 +115,35 @@ final class Readings {
                 probes -> ProbeCheck.understand(probes, plain),
                 touch -> isUnderVoltage(touch)
                         ? plain
-                        : Doubts.raise(plain, expectation(touch), now(), neighbours(touch)),
+                        : Doubts.raise(onItsRange(touch, plain), expectation(touch), now(), neighbours(touch)),
                 act -> ActCheck.understand(act, plain));
+    }
+
+    /** The range to set for a touch; empty for a meter that finds it by itself. */
+    OptionalDouble range(Step.Touch touch) {
+        if (!before.meter().hasRanges() || isUnderVoltage(touch)) {
+            return OptionalDouble.empty();
+        }
+        double high = expectation(touch)
+                .fold(
+                        joined ->
+                                joined.limit().high().value() + now().leadsOhm().orElse(0),
+                        () -> Double.POSITIVE_INFINITY);
+        double beyond = standing.of(touch).stream()
+                .mapToDouble(entry -> meaning(entry) instanceof Understood.Above above ? above.value() : 0)
+                .max()
+                .orElse(0);
+        return OptionalDouble.of(before.meter().rangeFor(high, beyond));
+    }
+
+    /** Over-range of a lower range than the highest says no more than "more than that range". */
+    private Understood onItsRange(Step.Touch touch, Understood plain) {
+        OptionalDouble range = range(touch);
+        boolean lower =
+                range.isPresent() && range.getAsDouble() < before.meter().topOhm();
+        return plain instanceof Understood.OverRange && lower
+                ? new Understood.Above(range.getAsDouble(), Understood.Unit.OHM)
+                : plain;
     }
 
     /** Wires in the cavities beside the red probe, when a net is read end to end. */

@@ -1,5 +1,7 @@
 package zestymarten.core.meter;
 
+import java.util.List;
+
 /**
  * What is known of a meter on its ohm ranges.
  *
@@ -9,6 +11,7 @@ package zestymarten.core.meter;
  * @param toneBelowOhm below about this its tone sounds, above 0
  * @param oneIsOverRange whether a bare 1 is its over-range mark
  * @param topOhm the highest reading it can show, above {@code toneBelowOhm}
+ * @param rangesOhm tops of the ranges that are turned by hand, ascending, none for a meter that finds its range by itself
  */
 public record Meter(
         String name,
@@ -16,9 +19,24 @@ public record Meter(
         double resolutionOhm,
         double toneBelowOhm,
         boolean oneIsOverRange,
-        double topOhm) {
+        double topOhm,
+        List<Double> rangesOhm) {
+    /** A reading should not stand at the very top of its range. */
+    private static final double ROOM = 1.5;
+
+    /** A meter that finds its range by itself. */
+    public Meter(
+            String name,
+            double accuracy,
+            double resolutionOhm,
+            double toneBelowOhm,
+            boolean oneIsOverRange,
+            double topOhm) {
+        this(name, accuracy, resolutionOhm, toneBelowOhm, oneIsOverRange, topOhm, List.of());
+    }
 
     public Meter {
+        rangesOhm = rangesOhm.stream().sorted().distinct().toList();
         if (name.isBlank()) {
             throw new IllegalArgumentException("A meter must have a name.");
         }
@@ -34,6 +52,31 @@ public record Meter(
                 "top of the range",
                 topOhm,
                 "above the tone threshold and at most 10^13 ohm");
+        for (double range : rangesOhm) {
+            require(
+                    range > 0 && range <= topOhm,
+                    "range",
+                    range,
+                    "above 0 and at most the highest reading, " + topOhm + " ohm");
+        }
+    }
+
+    /** Whether the technician turns the range, so that over-range says no more than "more than this range". */
+    public boolean hasRanges() {
+        return !rangesOhm.isEmpty();
+    }
+
+    /**
+     * The lowest range on which a reading can be told: above what may be there, and above what is known not to be there.
+     *
+     * @param highOhm the most that a good unit reads; infinite where it should be open
+     * @param beyondOhm the ranges up to here have shown over-range already, 0 for none
+     */
+    public double rangeFor(double highOhm, double beyondOhm) {
+        return rangesOhm.stream()
+                .filter(each -> each > beyondOhm && each > highOhm * ROOM)
+                .findFirst()
+                .orElse(topOhm);
     }
 
     private static void require(boolean holds, String what, double value, String range) {

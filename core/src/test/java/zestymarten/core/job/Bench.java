@@ -31,6 +31,7 @@ final class Bench {
 
     private final Design design;
     private final Approach approach;
+    private Conditions conditions = CONDITIONS;
     private final List<Entry> entries = new ArrayList<>();
 
     private Bench(Design design, Approach approach) {
@@ -59,8 +60,15 @@ final class Bench {
                 Approach.QUICK);
     }
 
+    /** The same bench with another meter. */
+    Bench with(Meter meter) {
+        conditions =
+                new Conditions(20, meter, OptionalDouble.empty(), LeadPolicy.FULL, false, Conditions.JOINED_BELOW_OHM);
+        return this;
+    }
+
     Job job() {
-        return Job.of(design, approach, CONDITIONS, entries);
+        return Job.of(design, approach, conditions, entries);
     }
 
     Step step() {

@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.diagnosis.Complaint;
+import zestymarten.core.meter.Meter;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Method;
@@ -280,5 +281,31 @@ class WholeJobTest {
         bench.act("").type("0.6", ">999M", "0.6", "0.4M", "0.6", ">999M", "0");
         assertThat(told(bench)).singleElement().asString().contains("J1.2", "400 kΩ");
         assertThat(bench.job().outcome()).isEqualTo(Outcome.FAIL);
+    }
+
+    @Test
+    void onAMeterWithRangesOverRangeAsksForTheNextOneBeforeItIsOpen() {
+        Bench bench = Bench.of(THREE_CORES, Approach.QUICK)
+                .with(new Meter("old meter", 0.01, 0.1, 30, true, 20e6, List.of(200.0, 2000.0, 20e3, 20e6)))
+                .type("b", "0.3");
+        Step.Touch first = (Step.Touch) bench.step();
+        assertThat(bench.job().range(first)).hasValue(200);
+        bench.type("OL");
+        assertThat(bench.step()).as("more than 200 ohm is not open").isEqualTo(first);
+        assertThat(bench.job().range(first)).hasValue(2000);
+        bench.type("OL");
+        assertThat(bench.job().range(first)).hasValue(20e3);
+        assertThat(told(bench)).isEmpty();
+        bench.type("OL");
+        assertThat(bench.job().asksForCleanMetal(first)).isTrue();
+        bench.type("OL");
+        assertThat(told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
+        bench.type("0.6", "0.6");
+        assertThat(bench.job().range((Step.Touch) bench.step()))
+                .as("what should be apart is read on the highest range")
+                .hasValue(20e6);
+        bench.type("OL");
+        assertThat(bench.job().state(new Step.Touch(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J1.2"))))
+                .isEqualTo(StepState.GOOD);
     }
 }

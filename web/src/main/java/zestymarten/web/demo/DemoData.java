@@ -25,6 +25,8 @@ import zestymarten.core.fault.Fault;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
 import zestymarten.web.account.Accounts;
+import zestymarten.web.meter.MeterRow;
+import zestymarten.web.meter.Meters;
 import zestymarten.web.run.Runs;
 import zestymarten.web.unit.Due;
 import zestymarten.web.unit.Units;
@@ -47,11 +49,20 @@ class DemoData implements SmartInitializingSingleton {
     private final Wirings wirings;
     private final Runs runs;
     private final Units units;
+    private final Meters meters;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
-    DemoData(Accounts accounts, Wirings wirings, Runs runs, Units units, TransactionTemplate transaction, Clock clock) {
+    DemoData(
+            Accounts accounts,
+            Wirings wirings,
+            Runs runs,
+            Units units,
+            Meters meters,
+            TransactionTemplate transaction,
+            Clock clock) {
         this.units = units;
+        this.meters = meters;
         this.accounts = accounts;
         this.wirings = wirings;
         this.runs = runs;
@@ -82,6 +93,7 @@ class DemoData implements SmartInitializingSingleton {
         heater(bench);
         wholeJob(bench);
         due();
+        meters();
     }
 
     /** The pendant cable of a hoist that does not lower, in the middle of the whole job. */
@@ -89,6 +101,59 @@ class DemoData implements SmartInitializingSingleton {
         Revision cable = wirings.latest(wirings.page("Pendant", 0).get(0).id());
         Approach whole = new Approach(Method.BOTH_ENDS, false, false, OptionalDouble.empty());
         bench.test(cable, "PC-09", List.of(new Fault.Open("W4")), 21, ago(0, 2), WELL_UNDER_WAY, whole);
+    }
+
+    private void meters() {
+        LocalDate today = LocalDate.now(clock);
+        Instant now = clock.instant();
+        meters.keep(
+                0,
+                new MeterRow(
+                        0,
+                        "bench meter 2",
+                        0.008,
+                        0.01,
+                        30,
+                        false,
+                        20e6,
+                        "",
+                        "",
+                        today.plusMonths(5),
+                        "",
+                        "lead",
+                        now));
+        meters.keep(
+                0,
+                new MeterRow(
+                        0,
+                        "yard meter",
+                        0.01,
+                        0.1,
+                        50,
+                        true,
+                        20e6,
+                        "200.0 2000.0 20000.0 200000.0 2000000.0 20000000.0",
+                        "",
+                        today.minusDays(20),
+                        "Ranges by hand; shows a bare 1.",
+                        "lead",
+                        now));
+        meters.keep(
+                0,
+                new MeterRow(
+                        0,
+                        "insulation tester",
+                        0.05,
+                        0.1,
+                        5,
+                        false,
+                        2e9,
+                        "",
+                        "250 500 1000",
+                        today.plusMonths(9),
+                        "",
+                        "lead",
+                        now));
     }
 
     /** When the shore leads are to be tested again: one soon, one days ago. */

@@ -8,6 +8,7 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
+import zestymarten.web.meter.Meters;
 
 /** A run as stored, with its unit and, once it is ended, how. */
 record RunRow(
@@ -23,6 +24,7 @@ record RunRow(
         double meterToneBelowOhm,
         boolean meterOneIsOverRange,
         double meterTopOhm,
+        String meterRanges,
         String leadPolicy,
         boolean guarded,
         String method,
@@ -54,7 +56,8 @@ record RunRow(
                         meterResolutionOhm,
                         meterToneBelowOhm,
                         meterOneIsOverRange,
-                        meterTopOhm),
+                        meterTopOhm,
+                        Meters.ranges(meterRanges)),
                 OptionalDouble.empty(),
                 LeadPolicy.of(leadPolicy).orElseThrow(),
                 guarded,

@@ -12,6 +12,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -141,6 +142,7 @@ public class Runs {
                 meter.toneBelowOhm(),
                 meter.oneIsOverRange(),
                 meter.topOhm(),
+                meter.rangesOhm().stream().map(String::valueOf).collect(Collectors.joining(" ")),
                 conditions.policy().code(),
                 conditions.guarded(),
                 approach.method().code(),

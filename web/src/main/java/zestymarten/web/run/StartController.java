@@ -22,6 +22,8 @@ import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
+import zestymarten.web.meter.MeterRow;
+import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.unit.UnitLine;
 import zestymarten.web.unit.Units;
@@ -33,8 +35,10 @@ class StartController {
     private final Runs runs;
     private final Wirings wirings;
     private final Units units;
+    private final Meters meters;
 
-    StartController(Runs runs, Wirings wirings, Units units) {
+    StartController(Runs runs, Wirings wirings, Units units, Meters meters) {
+        this.meters = meters;
         this.runs = runs;
         this.wirings = wirings;
         this.units = units;
@@ -60,6 +64,9 @@ class StartController {
         Conditions last = runs.lastConditions(who.getName()).orElse(Runs.USUAL);
         offers(id, Offer.Pace.USUAL, model);
         Meter meter = last.meter();
+        List<MeterRow> kept = meters.all();
+        model.addAttribute("meters", kept);
+        model.addAttribute("known", kept.stream().anyMatch(each -> each.name().equals(meter.name())));
         model.addAttribute("wiring", wirings.latest(id));
         model.addAttribute(
                 "serials", units.of(id).stream().map(UnitLine::serial).toList());
@@ -147,6 +154,7 @@ class StartController {
             @RequestParam(name = "in_place", defaultValue = "false") boolean inPlace,
             @RequestParam(defaultValue = "false") boolean quick,
             @RequestParam(name = "test_v", defaultValue = "") String testV,
+            @RequestParam(name = "kept_meter") Optional<Long> keptMeter,
             Principal who) {
         List<Problem> problems = new ArrayList<>();
         double temperature = celsius(ambient, problems);
@@ -168,7 +176,9 @@ class StartController {
         }
         try {
             Approach approach = new Approach(way.orElse(Method.BOTH_ENDS), inPlace, quick, volts);
-            Meter profile = new Meter(meter.strip(), share, step, sounds, mark.equals("1"), highest);
+            Meter profile = keptMeter
+                    .map(each -> meters.find(each).meter())
+                    .orElseGet(() -> new Meter(meter.strip(), share, step, sounds, mark.equals("1"), highest));
             Conditions conditions = new Conditions(
                     temperature,
                     profile,

@@ -158,7 +158,10 @@ final class StepViews {
                                 .collect(Collectors.joining(" "))
                         + ". ")
                 .collect(Collectors.joining());
-        return ties + reason(job, touch, route);
+        String range = job.range(touch).isPresent()
+                ? "Range " + Engineering.text(job.range(touch).getAsDouble(), "Ω") + ". "
+                : "";
+        return range + ties + reason(job, touch, route);
     }
 
     private static String reason(Job job, Step.Touch touch, List<Conductor> route) {

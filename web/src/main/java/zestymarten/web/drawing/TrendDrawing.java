@@ -1,0 +1,70 @@
+package zestymarten.web.drawing;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import zestymarten.core.quantity.Engineering;
+
+/**
+ * A quantity over time: a dot for each value on a level scale from zero, oldest left.
+ *
+ * @param points where the dots stand, with what they say
+ * @param line through them
+ * @param marks of the scale, from zero up
+ */
+public record TrendDrawing(double width, double height, List<Dot> points, String line, List<Mark> marks) {
+    private static final double WIDTH = 640;
+    private static final double HEIGHT = 170;
+    private static final double LEFT = 70;
+    private static final double MARGIN = 16;
+    private static final int STEPS = 4;
+
+    public TrendDrawing {
+        points = List.copyOf(points);
+        marks = List.copyOf(marks);
+    }
+
+    /** A value at a moment. */
+    public record Value(Instant at, double value) {}
+
+    /** A dot; its title is read when it is pointed at. */
+    public record Dot(double x, double y, String title) {}
+
+    /** A mark of the scale. */
+    public record Mark(double y, String text) {}
+
+    /** Draws values in any order; none draw an empty scale. */
+    public static TrendDrawing of(List<Value> values, String unit) {
+        List<Value> ordered =
+                values.stream().sorted(Comparator.comparing(Value::at)).toList();
+        double top = Math.max(
+                1e-9, 1.2 * ordered.stream().mapToDouble(Value::value).max().orElse(1));
+        long first = ordered.isEmpty() ? 0 : ordered.get(0).at().toEpochMilli();
+        long span = ordered.isEmpty()
+                ? 1
+                : Math.max(1, ordered.get(ordered.size() - 1).at().toEpochMilli() - first);
+        List<Dot> dots = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (Value each : ordered) {
+            double x = LEFT + (WIDTH - LEFT - MARGIN) * (each.at().toEpochMilli() - first) / span;
+            double y = y(each.value(), top);
+            dots.add(new Dot(
+                    x,
+                    y,
+                    Engineering.text(each.value(), unit) + ", "
+                            + each.at().toString().substring(0, 10)));
+            line.append(dots.size() == 1 ? Paths.move(x, y) : Paths.line(x, y));
+        }
+        List<Mark> marks = new ArrayList<>();
+        for (int i = 0; i <= STEPS; i++) {
+            double value = top * i / STEPS;
+            marks.add(new Mark(y(value, top), i == 0 ? "0 " + unit : Engineering.text(value, unit)));
+        }
+        return new TrendDrawing(WIDTH, HEIGHT, dots, line.toString(), marks);
+    }
+
+    private static double y(double value, double top) {
+        return HEIGHT - MARGIN - (HEIGHT - 2 * MARGIN) * value / top;
+    }
+}

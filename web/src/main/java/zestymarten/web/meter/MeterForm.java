@@ -1,0 +1,117 @@
+package zestymarten.web.meter;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Problem;
+import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
+import zestymarten.web.platform.Refused;
+
+/** A meter as typed; every field is text, and every problem is told with what was read. */
+record MeterForm(
+        String name,
+        String accuracy,
+        String resolution,
+        String tone,
+        String mark,
+        String top,
+        String ranges,
+        String voltages,
+        String calibrated,
+        String note) {
+    private static final int LONGEST_NAME = 80;
+    private static final int LONGEST_LIST = 200;
+
+    /** An empty form with usual figures. */
+    static final MeterForm EMPTY = new MeterForm("", "0.8", "0.01", "30", "OL", "20M", "", "", "", "");
+
+    static MeterForm of(MeterRow row) {
+        return new MeterForm(
+                row.name(),
+                Engineering.figure(row.accuracy() * 100),
+                Engineering.figure(row.resolutionOhm()),
+                Engineering.figure(row.toneBelowOhm()),
+                row.oneIsOverRange() ? "1" : "OL",
+                short1(row.topOhm()),
+                row.meter().rangesOhm().stream().map(MeterForm::short1).collect(Collectors.joining(" ")),
+                row.testVoltages(),
+                row.calibratedUntil() == null ? "" : row.calibratedUntil().toString(),
+                row.note());
+    }
+
+    private static String short1(double ohm) {
+        return ohm >= 1e6
+                ? Engineering.figure(ohm / 1e6) + "M"
+                : ohm >= 1e3 ? Engineering.figure(ohm / 1e3) + "k" : Engineering.figure(ohm);
+    }
+
+    /** The meter that is meant; refused with all problems at once. */
+    MeterRow read(long id, String by, Instant at) {
+        List<Problem> problems = new ArrayList<>();
+        if (name.isBlank() || name.strip().length() > LONGEST_NAME) {
+            problems.add(
+                    new Problem("name", "Expected what the meter is called, 1 to " + LONGEST_NAME + " characters."));
+        }
+        double share = figure("accuracy", accuracy, problems) / 100;
+        double step = figure("resolution", resolution, problems);
+        double sounds = figure("tone", tone, problems);
+        double highest = figure("top", top, problems);
+        String tops = Stream.of(ranges.strip().split("[\\s;]+"))
+                .filter(each -> !each.isEmpty())
+                .map(each -> String.valueOf(figure("ranges", each, problems)))
+                .collect(Collectors.joining(" "));
+        if (voltages.strip().length() > LONGEST_LIST || tops.length() > LONGEST_LIST) {
+            problems.add(new Problem("voltages", "That is too long; name the voltages or ranges in 200 characters."));
+        }
+        LocalDate until = date(problems);
+        if (!problems.isEmpty()) {
+            throw new Refused(problems);
+        }
+        MeterRow row = new MeterRow(
+                id,
+                name.strip(),
+                share,
+                step,
+                sounds,
+                mark.equals("1"),
+                highest,
+                tops,
+                voltages.strip(),
+                until,
+                note.strip(),
+                by,
+                at);
+        try {
+            row.meter();
+        } catch (IllegalArgumentException e) {
+            throw new Refused("meter", String.valueOf(e.getMessage()));
+        }
+        return row;
+    }
+
+    private @Nullable LocalDate date(List<Problem> problems) {
+        try {
+            return calibrated.isBlank() ? null : LocalDate.parse(calibrated.strip());
+        } catch (DateTimeParseException e) {
+            problems.add(new Problem(
+                    "calibrated", "Read '" + calibrated.strip() + "'; expected a day such as 2027-05-31, or nothing."));
+            return null;
+        }
+    }
+
+    private static double figure(String field, String typed, List<Problem> problems) {
+        if (new ReadingLanguage(false).understand(typed) instanceof Understood.Value value) {
+            return value.value();
+        }
+        problems.add(
+                new Problem(field, "Read '" + typed.strip() + "'; expected a figure such as 0.01, 200, 2k or 20M."));
+        return Double.NaN;
+    }
+}

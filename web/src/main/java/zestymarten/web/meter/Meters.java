@@ -1,0 +1,79 @@
+package zestymarten.web.meter;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+
+/** The workshop's meters. */
+@Service
+public class Meters {
+    private static final int MOST = 200;
+    private static final int ZEROS = 100;
+
+    private final MeterMapper mapper;
+    private final Clock clock;
+
+    Meters(MeterMapper mapper, Clock clock) {
+        this.mapper = mapper;
+        this.clock = clock;
+    }
+
+    /** Tops of ranges as they are stored: figures with spaces between. */
+    public static List<Double> ranges(String stored) {
+        return Arrays.stream(stored.split(" "))
+                .filter(each -> !each.isEmpty())
+                .map(Double::valueOf)
+                .toList();
+    }
+
+    /** By name, the first {@value #MOST}. */
+    @Transactional(readOnly = true)
+    public List<MeterRow> all() {
+        return mapper.all(MOST);
+    }
+
+    @Transactional(readOnly = true)
+    public MeterRow find(long id) {
+        MeterRow row = mapper.find(id);
+        if (row == null) {
+            throw new NotFound("There is no meter number " + id + ".");
+        }
+        return row;
+    }
+
+    /** Whether the day until which it is calibrated is past. */
+    boolean isOverdue(MeterRow row) {
+        return row.calibratedUntil() != null && row.calibratedUntil().isBefore(LocalDate.now(clock));
+    }
+
+    /** What its joined leads read in its last runs, the newest first. */
+    @Transactional(readOnly = true)
+    List<ZeroRow> zeros(String name) {
+        return mapper.zeros(name, ZEROS);
+    }
+
+    /** Keeps a new meter, or the changed figures of one that is there. */
+    @Transactional
+    public void keep(long id, MeterRow row) {
+        Long other = mapper.idOf(row.name());
+        if (other != null && other != id) {
+            throw new Refused(
+                    "name", "There is a meter called '" + row.name() + "' already. Give this one another name.");
+        }
+        if (id == 0) {
+            mapper.insert(row);
+        } else {
+            mapper.update(row);
+        }
+    }
+
+    java.time.Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    }
+}

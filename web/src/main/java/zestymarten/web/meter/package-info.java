@@ -1,0 +1,9 @@
+/**
+ * The workshop's meters: their ranges and accuracy, their calibration, and what their leads added over time.
+ *
+ * <p>Doors: {@link zestymarten.web.meter.Meters}, {@link zestymarten.web.meter.MeterRow}.
+ */
+@NullMarked
+package zestymarten.web.meter;
+
+import org.jspecify.annotations.NullMarked;
