@@ -324,7 +324,7 @@
       return;
     }
     const answer = await fetch(`${base}/pulse?pulse=${encodeURIComponent(known)}`).catch(() => null);
-    if (answer?.status === 200 && !answer.redirected && !busy && pulse()?.dataset.pulse === known) {
+    if (answer?.status === 200 && !answer.redirected && !busy && !result() && pulse()?.dataset.pulse === known) {
       send("GET", "/work", {});
     }
   };

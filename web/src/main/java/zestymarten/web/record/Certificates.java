@@ -1,79 +1,24 @@
 package zestymarten.web.record;
 
-import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
-import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
-import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
-import com.openhtmltopdf.util.XRLog;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.util.EnumSet;
-import java.util.Locale;
 import java.util.Map;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
-import org.springframework.core.io.ClassPathResource;
-import org.springframework.core.task.TaskExecutor;
 import org.springframework.stereotype.Component;
-import org.thymeleaf.ITemplateEngine;
-import org.thymeleaf.context.Context;
+import zestymarten.web.platform.Prints;
 
-/** Prints a certificate as PDF from the template {@code record/certificate}. */
+/** What is printed of a run and its unit. */
 @Component
 class Certificates {
-    private static final EnumSet<FSFontUseCase> USES = EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG);
+    private final Prints prints;
 
-    private final ITemplateEngine templates;
-    private final TaskExecutor background;
-
-    Certificates(ITemplateEngine templates, TaskExecutor background) {
-        this.templates = templates;
-        this.background = background;
+    Certificates(Prints prints) {
+        this.prints = prints;
     }
 
     byte[] pdf(RecordView view) {
-        return print(templates.process("record/certificate", new Context(Locale.ROOT, Map.of("record", view))));
+        return prints.pdf("record/certificate", Map.of("record", view));
     }
 
     /** The labels of a unit, to be cut out. */
     byte[] labels(LabelController.LabelSheet sheet) {
-        return print(templates.process("record/labels", new Context(Locale.ROOT, Map.of("sheet", sheet))));
-    }
-
-    /** The first PDF of a process takes about a second to set up; that second is spent before anybody waits for it. */
-    @EventListener(ApplicationReadyEvent.class)
-    void warmUp() {
-        background.execute(() -> print("<html><head><title>-</title></head><body>-</body></html>"));
-    }
-
-    private static byte[] print(String html) {
-        XRLog.setLoggingEnabled(false); // every PDF would tell its timings
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        PdfRendererBuilder builder = new PdfRendererBuilder();
-        font(builder, "next-400", "Atkinson Hyperlegible Next", 400);
-        font(builder, "next-700", "Atkinson Hyperlegible Next", 700);
-        font(builder, "mono-500", "Atkinson Hyperlegible Mono", 400);
-        builder.withHtmlContent(html, null);
-        builder.withProducer("Zesty Marten");
-        builder.toStream(out);
-        try {
-            builder.run();
-        } catch (IOException e) {
-            throw new UncheckedIOException("The certificate could not be printed.", e);
-        }
-        return out.toByteArray();
-    }
-
-    private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
-        builder.useFont(() -> open(file), family, weight, FontStyle.NORMAL, true, USES);
-    }
-
-    private static InputStream open(String file) {
-        try {
-            return new ClassPathResource("pdf/atkinson-hyperlegible-" + file + ".ttf").getInputStream();
-        } catch (IOException e) {
-            throw new UncheckedIOException("A typeface of the application is missing.", e);
-        }
+        return prints.pdf("record/labels", Map.of("sheet", sheet));
     }
 }

@@ -24,7 +24,7 @@ record RecordView(
         String method,
         List<FindingLine> findings,
         List<RepairLine> repairs,
-        List<String> unexplained,
+        String complaint,
         List<ReadingLine> readings,
         WiringDrawing drawing) {
 

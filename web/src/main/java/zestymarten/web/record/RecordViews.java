@@ -56,7 +56,7 @@ class RecordViews {
                 job.approach().method().title() + (job.approach().quick() ? "; ohms alone" : ""),
                 findings.stream().map(RecordViews::finding).toList(),
                 job.repairs().stream().map(each -> repair(job, each)).toList(),
-                job.unexplained(),
+                complaint(job),
                 job.entries().stream().map(entry -> reading(job, entry)).toList(),
                 WiringDrawing.of(
                         run.revision().assembly(),
@@ -137,6 +137,14 @@ class RecordViews {
                 entry.takenBack(),
                 entry.at().toString(),
                 entry.by());
+    }
+
+    private static String complaint(Job job) {
+        if (!job.complaint().isOfSomething()) {
+            return "none told";
+        }
+        List<String> left = job.unexplained();
+        return left.isEmpty() ? "all of it explained" : "not explained: " + String.join(", ", left);
     }
 
     static String deed(Step.Act act) {

@@ -19,7 +19,7 @@ record RunDocument(
         String finished,
         String verdict,
         List<String> notShown,
-        List<String> unexplained,
+        String complaint,
         List<RecordView.FindingLine> findings,
         List<RecordView.RepairLine> repairs,
         List<RecordView.ReadingLine> readings) {
@@ -41,7 +41,7 @@ record RunDocument(
                 view.finished(),
                 view.verdict(),
                 view.notShown(),
-                view.unexplained(),
+                view.complaint(),
                 view.findings(),
                 view.repairs(),
                 view.readings());

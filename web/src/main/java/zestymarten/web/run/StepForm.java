@@ -18,6 +18,7 @@ import zestymarten.web.platform.Refused;
  * @param ties groups of tied terminals, separated by semicolons, their terminals by spaces
  */
 record StepForm(String stage, String question, String subject, String black, String red, String state, String ties) {
+    private static final int PARTS = 7;
 
     static StepForm of(Step step) {
         return step.fold(
@@ -31,6 +32,20 @@ record StepForm(String stage, String question, String subject, String black, Str
                         touch.state(),
                         written(touch.ties())),
                 act -> new StepForm(act.stage().name(), act.deed().name(), act.subject(), "", "", "", ""));
+    }
+
+    /** All parts in one text, as a grid sends them. */
+    String key() {
+        return String.join("\t", stage, question, subject, black, red, state, ties);
+    }
+
+    /** The parts of such a text; refused if they are not seven. */
+    static StepForm of(String key) {
+        String[] parts = key.split("\t", -1);
+        if (parts.length != PARTS) {
+            throw new Refused("", "The page sent a step that does not exist. Reload it.");
+        }
+        return new StepForm(parts[0], parts[1], parts[2], parts[3], parts[4], parts[5], parts[6]);
     }
 
     private static String written(List<List<Terminal>> ties) {

@@ -53,8 +53,7 @@ class MeterPagesTest {
     void itsZeroIsDrawnOverTime() {
         browser.desktop()
                 .signIn("viewer")
-                .open("/meters")
-                .click(".cards li:first-child a")
+                .open("/meters/1")
                 .find("svg.trend circle");
         assertThat(browser.count("svg.trend circle")).isGreaterThan(5);
         assertThat(browser.has("form .do")).as("a viewer changes nothing").isFalse();

@@ -200,6 +200,30 @@ class WholeJobPagesTest {
     }
 
     @Test
+    void whatWasDoneOnPaperIsEnteredInOneGrid() {
+        begin("W-6", "input[name=quick]");
+        String run = browser.path();
+        browser.click(".rail a[href$='/grid']").waitForPath("/runs/\\d+/grid");
+        assertThat(browser.count(".paper tbody tr")).isEqualTo(11);
+        assertThat(browser.run("return fetch('" + run + "/sheet.pdf').then((a) => a.headers.get('Content-Type'))"))
+                .isEqualTo("application/pdf");
+        List<String> sheet = List.of("b", "0.3", "0.58", "580", "perhaps", "n", "n", "n", "n", "n", "n");
+        for (int i = 0; i < sheet.size(); i++) {
+            browser.fill(".paper tbody tr:nth-child(" + (i + 1) + ") input[name=typed]", sheet.get(i));
+        }
+        browser.click("main form .do").see("[role=status]", "9 entries are kept.");
+        assertThat(browser.count(".paper tbody tr"))
+                .as("two were not understood")
+                .isEqualTo(2);
+        assertThat(browser.texts(".trouble").get(0)).contains("580 Ω or 0.58 Ω?");
+        assertThat(browser.texts(".trouble").get(1)).contains("perhaps");
+        browser.run("document.querySelector('select[name=meaning]').value = '1';");
+        browser.fill(".paper tbody tr:nth-child(2) input[name=typed]", "0.58");
+        browser.click("main form .do").see(".empty", "Nothing is left to do.");
+        browser.open(run).see(".sentence", "Every touch is made.");
+    }
+
+    @Test
     void aViewerTellsNothing() {
         begin("W-5");
         String run = browser.path();

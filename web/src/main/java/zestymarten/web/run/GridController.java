@@ -1,0 +1,168 @@
+package zestymarten.web.run;
+
+import java.nio.charset.StandardCharsets;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.job.Job;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Understood;
+import zestymarten.web.platform.Conflict;
+import zestymarten.web.platform.Prints;
+import zestymarten.web.platform.Refused;
+
+/** The run on paper: a job sheet with blanks, and the grid into which its readings are entered afterwards. */
+@Controller
+@RequestMapping("/runs/{id}")
+class GridController {
+    /** More rows than this are entered a page at a time; a sheet of so many touches is no help either. */
+    private static final int MOST = 300;
+
+    private final Runs runs;
+    private final Prints prints;
+
+    GridController(Runs runs, Prints prints) {
+        this.runs = runs;
+        this.prints = prints;
+    }
+
+    /**
+     * A step that is still to do, with what was typed for it.
+     *
+     * @param key the step as it travels
+     * @param meanings what the typed text may mean, where that was a question
+     * @param trouble why it was not kept; empty if nothing was sent
+     */
+    record Row(
+            String stage,
+            String key,
+            String step,
+            String expects,
+            String typed,
+            List<String> meanings,
+            String trouble) {}
+
+    /** What was sent for a step and could not be kept. */
+    private record Left(String typed, List<String> meanings, String trouble) {
+        static final Left NOTHING = new Left("", List.of(), "");
+    }
+
+    @GetMapping("/grid")
+    String grid(@PathVariable long id, Model model) {
+        return shown(runs.find(id), Map.of(), 0, model);
+    }
+
+    @GetMapping("/sheet.pdf")
+    ResponseEntity<byte[]> sheet(@PathVariable long id) {
+        Run run = runs.find(id);
+        byte[] pdf = prints.pdf("run/sheet", Map.of("run", run, "rows", rows(run.job(), Map.of())));
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(pdf);
+    }
+
+    /** Keeps what can be kept, in the order of the job; what cannot stays in its row with the reason. */
+    @PostMapping("/grid")
+    String enter(
+            @PathVariable long id,
+            @RequestParam UUID token,
+            @RequestParam List<String> key,
+            @RequestParam List<String> typed,
+            @RequestParam List<Integer> meaning,
+            Principal who,
+            Model model) {
+        if (key.size() != typed.size() || key.size() != meaning.size()) {
+            throw new Refused("", "The page sent a grid that does not fit together. Reload it.");
+        }
+        Map<String, Left> left = new java.util.HashMap<>();
+        int kept = 0;
+        for (int i = 0; i < key.size(); i++) {
+            String text = typed.get(i).strip();
+            if (!text.isEmpty()) {
+                Left trouble = enter(id, token, key.get(i), text, meaning.get(i), who.getName());
+                left.put(key.get(i), trouble);
+                kept += trouble.trouble().isEmpty() ? 1 : 0;
+            }
+        }
+        left.values().removeIf(each -> each.trouble().isEmpty());
+        return shown(runs.find(id), left, kept, model);
+    }
+
+    private Left enter(long id, UUID token, String key, String text, int meaning, String by) {
+        Step step = StepForm.of(key).step();
+        UUID entry = UUID.nameUUIDFromBytes((token + key + text + meaning).getBytes(StandardCharsets.UTF_8));
+        boolean ticked = step instanceof Step.Act act && act.deed().answer() == Deed.Answer.WORDS && isTick(text);
+        try {
+            int touch = runs.find(id).job().nextTouch(step);
+            OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);
+            Runs.Answer answer = runs.enter(id, new Runs.Sent(entry, step, touch, ticked ? "" : text, choice), by);
+            if (answer instanceof Runs.Answer.Question question) {
+                return new Left(
+                        text,
+                        question.ambiguous().candidates().stream()
+                                .map(Understood::text)
+                                .toList(),
+                        question.ambiguous().question());
+            }
+            return Left.NOTHING;
+        } catch (Refused | Conflict e) {
+            return new Left(text, List.of(), String.valueOf(e.getMessage()));
+        }
+    }
+
+    /** How a box is ticked on paper. */
+    private static boolean isTick(String text) {
+        return List.of("x", "ok", "done", "yes").contains(text.toLowerCase(java.util.Locale.ROOT));
+    }
+
+    private static String shown(Run run, Map<String, Left> left, int kept, Model model) {
+        model.addAttribute("run", run);
+        model.addAttribute("rows", rows(run.job(), left));
+        model.addAttribute("kept", kept);
+        model.addAttribute("all", run.job().left());
+        model.addAttribute("token", UUID.randomUUID());
+        return "run/grid";
+    }
+
+    private static List<Row> rows(Job job, Map<String, Left> left) {
+        List<Row> rows = new ArrayList<>();
+        job.steps().filter(step -> !job.isDone(step)).limit(MOST).forEach(step -> {
+            String key = StepForm.of(step).key();
+            Left here = left.getOrDefault(key, Left.NOTHING);
+            rows.add(new Row(
+                    step.stage().title(),
+                    key,
+                    words(job, step),
+                    expects(job, step),
+                    here.typed(),
+                    here.meanings(),
+                    here.trouble()));
+        });
+        return rows;
+    }
+
+    private static String words(Job job, Step step) {
+        return step.fold(
+                probes -> StepViews.shortly(probes),
+                touch -> (touch.state().isEmpty() ? "" : "'" + touch.state() + "': ") + StepViews.shortly(touch),
+                act -> ActWords.of(job, act).sentence());
+    }
+
+    private static String expects(Job job, Step step) {
+        return step instanceof Step.Touch touch
+                ? job.expectation(touch)
+                        .fold(joined -> "at most " + joined.limit().high().text(), () -> "apart")
+                : "";
+    }
+}
