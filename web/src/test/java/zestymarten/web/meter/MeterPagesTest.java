@@ -51,10 +51,7 @@ class MeterPagesTest {
 
     @Test
     void itsZeroIsDrawnOverTime() {
-        browser.desktop()
-                .signIn("viewer")
-                .open("/meters/1")
-                .find("svg.trend circle");
+        browser.desktop().signIn("viewer").open("/meters/1").find("svg.trend circle");
         assertThat(browser.count("svg.trend circle")).isGreaterThan(5);
         assertThat(browser.has("form .do")).as("a viewer changes nothing").isFalse();
     }

@@ -28,6 +28,13 @@ class PagesTest {
             "/runs/4",
             "/runs/3/wrong",
             "/runs/3/record",
+            "/runs/4/complaint",
+            "/runs/4/grid",
+            "/runs/4/helper",
+            "/runs/13",
+            "/meters",
+            "/meters/1",
+            "/read-off/new",
             "/records",
             "/units/1");
 

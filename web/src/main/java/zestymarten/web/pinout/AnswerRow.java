@@ -1,0 +1,8 @@
+package zestymarten.web.pinout;
+
+/**
+ * What one touch of a read-off showed.
+ *
+ * @param far pins with spaces between
+ */
+record AnswerRow(int sequence, String near, String far, boolean joined) {}

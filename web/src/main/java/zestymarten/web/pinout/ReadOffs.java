@@ -1,0 +1,143 @@
+package zestymarten.web.pinout;
+
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.assembly.WireList;
+import zestymarten.core.pinout.ReadOff;
+import zestymarten.web.platform.Conflict;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.wiring.Wirings;
+
+/** Read-offs: begun, answered touch by touch, made into a wiring. */
+@Service
+class ReadOffs {
+    private final ReadOffMapper mapper;
+    private final Wirings wirings;
+    private final Clock clock;
+
+    ReadOffs(ReadOffMapper mapper, Wirings wirings, Clock clock) {
+        this.mapper = mapper;
+        this.wirings = wirings;
+        this.clock = clock;
+    }
+
+    /** A read-off with where it stands. */
+    record Standing(ReadOffRow row, ReadOff state, List<AnswerRow> answers) {}
+
+    @Transactional
+    public long begin(ReadOffRow row) {
+        if (row.name().isBlank() || row.name().length() > Assembly.LONGEST_NAME) {
+            throw new Refused("name", "Expected a name of 1 to " + Assembly.LONGEST_NAME + " characters.");
+        }
+        try {
+            state(row, List.of());
+            new Connector(row.nearId(), "", zestymarten.core.assembly.Face.line(1), List.of());
+            new Connector(row.farId(), "", zestymarten.core.assembly.Face.line(1), List.of());
+        } catch (IllegalArgumentException e) {
+            throw new Refused("pins", String.valueOf(e.getMessage()));
+        }
+        if (row.nearId().equals(row.farId())) {
+            throw new Refused("far", "Both connectors are called " + row.nearId() + ". Give them two names.");
+        }
+        return mapper.insert(row, clock.instant().truncatedTo(ChronoUnit.MILLIS));
+    }
+
+    @Transactional(readOnly = true)
+    public Standing find(long id) {
+        ReadOffRow row = mapper.find(id);
+        if (row == null) {
+            throw new NotFound("There is no read-off number " + id + ".");
+        }
+        List<AnswerRow> answers = mapper.answers(id);
+        return new Standing(row, state(row, answers), answers);
+    }
+
+    private static ReadOff state(ReadOffRow row, List<AnswerRow> answers) {
+        return ReadOff.of(
+                pins(row.nearId(), row.nearPins()),
+                pins(row.farId(), row.farPins()),
+                row.tied(),
+                answers.stream()
+                        .map(each -> new ReadOff.Answer(
+                                new ReadOff.Ask(Terminal.of(each.near()), terminals(each.far())), each.joined()))
+                        .toList());
+    }
+
+    private static List<Terminal> pins(String connector, int count) {
+        return IntStream.rangeClosed(1, count)
+                .mapToObj(i -> Terminal.of(connector, String.valueOf(i)))
+                .toList();
+    }
+
+    private static List<Terminal> terminals(String names) {
+        return Arrays.stream(names.split(" ", -1)).map(Terminal::of).toList();
+    }
+
+    static String names(List<Terminal> terminals) {
+        return terminals.stream().map(Terminal::name).collect(Collectors.joining(" "));
+    }
+
+    /**
+     * Keeps the answer to the touch that is due.
+     *
+     * @param count how many answers the sender knows of
+     * @throws Conflict if somebody else has answered meanwhile
+     */
+    @Transactional
+    public Standing answer(long id, int count, boolean joined, String by) {
+        Standing standing = hold(id, count);
+        ReadOff.Ask ask = standing.state().next().orElseThrow(() -> new Conflict("Every touch is answered already."));
+        AnswerRow row = new AnswerRow(count + 1, ask.near().name(), names(ask.far()), joined);
+        mapper.insertAnswer(id, row, by, clock.instant().truncatedTo(ChronoUnit.MILLIS));
+        return find(id);
+    }
+
+    @Transactional
+    public Standing takeBack(long id, int count) {
+        hold(id, count);
+        mapper.deleteAnswer(id, count);
+        return find(id);
+    }
+
+    private Standing hold(long id, int count) {
+        mapper.lock(id);
+        Standing standing = find(id);
+        if (standing.row().assemblyId() != null) {
+            throw new Conflict("This read-off has become a wiring. Change that one.");
+        }
+        if (standing.answers().size() != count) {
+            throw new Conflict("Somebody has answered meanwhile. The page shows what is due now.");
+        }
+        return standing;
+    }
+
+    /** Makes the wires that were found a wiring, and answers its number. */
+    @Transactional
+    public long become(long id, String by) {
+        mapper.lock(id);
+        Standing standing = find(id);
+        if (standing.row().assemblyId() != null) {
+            return standing.row().assemblyId();
+        }
+        if (standing.state().next().isPresent() || standing.state().wires().isEmpty()) {
+            throw new Refused("", "It is read off when every touch is made and a wire was found.");
+        }
+        Assembly assembly = WireList.read(standing.state().wireList())
+                .assembly(standing.row().name(), Kind.CABLE, "Read off a good unit.", Map.of());
+        long made = wirings.create(assembly, by).assemblyId();
+        mapper.setAssembly(id, made);
+        return made;
+    }
+}

@@ -1,0 +1,9 @@
+/**
+ * Reading an unknown wiring off a good unit, touch by touch, until it becomes a wiring of its own.
+ *
+ * <p>No door: nothing else uses it.
+ */
+@NullMarked
+package zestymarten.web.pinout;
+
+import org.jspecify.annotations.NullMarked;
