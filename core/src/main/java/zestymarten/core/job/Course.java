@@ -31,6 +31,9 @@ import zestymarten.core.quantity.Understood;
  * linear in the entries; pairs are walked, never stored.
  */
 final class Course {
+    /** Insulation is judged after a minute, within a tenth. */
+    private static final double FULL_MINUTE = 54;
+
     private final Plan plan;
     private final Standing standing;
     private final Readings readings;
@@ -279,7 +282,14 @@ final class Course {
         boolean settled = verdict != Verdict.DOUBTFUL
                 && (verdict != Verdict.UNDECIDED
                         || (readings.now().guarded() && Readings.meaning(last.get()) instanceof Understood.Value));
-        return settled && !asksForCleanMetal(step);
+        return settled && !asksForCleanMetal(step) && !isStillCharging(step);
+    }
+
+    /** Whether all readings under voltage say that less than a minute had passed. */
+    private boolean isStillCharging(Step step) {
+        return standing.of(step).stream()
+                .map(Readings::secondsOf)
+                .allMatch(seconds -> seconds.isPresent() && seconds.getAsDouble() < FULL_MINUTE);
     }
 
     /** What was put back and opened once more is to be put back once more. */

@@ -16,6 +16,7 @@ import zestymarten.core.diagnosis.NextTouch;
 import zestymarten.core.diagnosis.Priors;
 import zestymarten.core.diagnosis.Touched;
 import zestymarten.core.fault.GoodUnit;
+import zestymarten.core.insulation.Absorption;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.meter.Conditions;
@@ -147,6 +148,11 @@ public final class Job {
     /** The range to set on the meter for a touch, in ohms; empty for a meter that finds it by itself. */
     public OptionalDouble range(Step.Touch touch) {
         return readings.range(touch);
+    }
+
+    /** The readings of a touch over the time under voltage; none where no times were given. */
+    public Absorption absorption(Step.Touch touch) {
+        return readings.absorption(touch);
     }
 
     /** Whether a step belongs to this job as it stands. */

@@ -1,5 +1,6 @@
 package zestymarten.core.job;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,8 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.insulation.Absorption;
+import zestymarten.core.insulation.TimedText;
 import zestymarten.core.judge.Doubts;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.InsulationJudge;
@@ -110,7 +113,9 @@ final class Readings {
 
     /** What was typed, as understood for a step, with the doubts it raises. */
     Understood understand(Step step, String typed) {
-        Understood plain = new ReadingLanguage(before.meter().oneIsOverRange()).understand(typed);
+        boolean voltage = step instanceof Step.Touch touched && isUnderVoltage(touched);
+        String figure = voltage ? TimedText.of(typed).reading() : typed;
+        Understood plain = new ReadingLanguage(before.meter().oneIsOverRange()).understand(figure);
         return step.fold(
                 probes -> ProbeCheck.understand(probes, plain),
                 touch -> isUnderVoltage(touch)
@@ -162,6 +167,27 @@ final class Readings {
                 .flatMap(pin -> design.conductorsAt(pin).stream().limit(1))
                 .map(each -> new Doubts.Neighbour(each.id(), design.limits().of(each)))
                 .toList();
+    }
+
+    /** Seconds under voltage of a reading; empty where none were given. */
+    static OptionalDouble secondsOf(Entry entry) {
+        return entry.content() instanceof Entry.Content.Reading reading
+                        && entry.step() instanceof Step.Touch touch
+                        && isUnderVoltage(touch)
+                ? TimedText.of(reading.asTyped()).seconds()
+                : OptionalDouble.empty();
+    }
+
+    /** The readings of a touch over the time under voltage. */
+    Absorption absorption(Step.Touch touch) {
+        List<Absorption.Point> points = new ArrayList<>();
+        for (Entry entry : standing.of(touch)) {
+            OptionalDouble seconds = secondsOf(entry);
+            if (seconds.isPresent() && meaning(entry) instanceof Understood.Value value && value.value() > 0) {
+                points.add(new Absorption.Point(seconds.getAsDouble(), value.value()));
+            }
+        }
+        return new Absorption(points);
     }
 
     /** The judgement of a reading made now. */

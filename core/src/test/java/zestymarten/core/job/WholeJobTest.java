@@ -308,4 +308,22 @@ class WholeJobTest {
         assertThat(bench.job().state(new Step.Touch(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J1.2"))))
                 .isEqualTo(StepState.GOOD);
     }
+
+    @Test
+    void readingsUnderVoltageMakeACurveAndAreDoneAfterAMinute() {
+        Approach approach = new Approach(Method.BOTH_ENDS, false, true, OptionalDouble.of(500));
+        Bench bench = Bench.of(THREE_CORES, approach)
+                .type("b", "0.30", "0.6", "0.6", "0.6", "n", "n", "n", "n", "n", "n")
+                .act("")
+                .type("0.6");
+        Step.Touch first = (Step.Touch) bench.step();
+        bench.type("210M@15", "300M@30");
+        assertThat(bench.step()).as("still charging").isEqualTo(first);
+        bench.type("380M@60");
+        assertThat(bench.sentence()).isEqualTo("INSULATION J1.2 J2.2");
+        assertThat(bench.job().absorption(first).points()).hasSize(3);
+        bench.at(first, "900M@10min");
+        assertThat(bench.job().absorption(first).said(20)).contains("PI (10 min to 1 min) 2.37.");
+        assertThat(told(bench)).isEmpty();
+    }
 }

@@ -1,6 +1,5 @@
 package zestymarten.web.drawing;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -25,8 +24,8 @@ public record TrendDrawing(double width, double height, List<Dot> points, String
         marks = List.copyOf(marks);
     }
 
-    /** A value at a moment. */
-    public record Value(Instant at, double value) {}
+    /** A value at a place along the scale of time, with what it says when it is pointed at. */
+    public record Value(double at, double value, String title) {}
 
     /** A dot; its title is read when it is pointed at. */
     public record Dot(double x, double y, String title) {}
@@ -37,23 +36,19 @@ public record TrendDrawing(double width, double height, List<Dot> points, String
     /** Draws values in any order; none draw an empty scale. */
     public static TrendDrawing of(List<Value> values, String unit) {
         List<Value> ordered =
-                values.stream().sorted(Comparator.comparing(Value::at)).toList();
+                values.stream().sorted(Comparator.comparingDouble(Value::at)).toList();
         double top = Math.max(
                 1e-9, 1.2 * ordered.stream().mapToDouble(Value::value).max().orElse(1));
-        long first = ordered.isEmpty() ? 0 : ordered.get(0).at().toEpochMilli();
-        long span = ordered.isEmpty()
+        double first = ordered.isEmpty() ? 0 : ordered.get(0).at();
+        double span = ordered.isEmpty()
                 ? 1
-                : Math.max(1, ordered.get(ordered.size() - 1).at().toEpochMilli() - first);
+                : Math.max(1e-9, ordered.get(ordered.size() - 1).at() - first);
         List<Dot> dots = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (Value each : ordered) {
-            double x = LEFT + (WIDTH - LEFT - MARGIN) * (each.at().toEpochMilli() - first) / span;
+            double x = LEFT + (WIDTH - LEFT - MARGIN) * (each.at() - first) / span;
             double y = y(each.value(), top);
-            dots.add(new Dot(
-                    x,
-                    y,
-                    Engineering.text(each.value(), unit) + ", "
-                            + each.at().toString().substring(0, 10)));
+            dots.add(new Dot(x, y, each.title()));
             line.append(dots.size() == 1 ? Paths.move(x, y) : Paths.line(x, y));
         }
         List<Mark> marks = new ArrayList<>();

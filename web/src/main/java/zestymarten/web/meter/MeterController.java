@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.web.drawing.TrendDrawing;
+import zestymarten.web.platform.Times;
 
 /** The meters of the workshop: the list, one of them with its zero over time, a new or changed one. */
 @Controller
@@ -64,7 +65,10 @@ class MeterController {
                 "trend",
                 TrendDrawing.of(
                         meters.zeros(row.name()).stream()
-                                .map(zero -> new TrendDrawing.Value(zero.at(), zero.ohm()))
+                                .map(zero -> new TrendDrawing.Value(
+                                        zero.at().toEpochMilli(),
+                                        zero.ohm(),
+                                        Engineering.text(zero.ohm(), "Ω") + ", " + Times.minute(zero.at())))
                                 .toList(),
                         "Ω"));
         return "meter/meter";

@@ -25,6 +25,7 @@ record RecordView(
         List<FindingLine> findings,
         List<RepairLine> repairs,
         String complaint,
+        List<String> insulation,
         List<ReadingLine> readings,
         WiringDrawing drawing) {
 

@@ -16,6 +16,7 @@ import zestymarten.core.judge.Judgement;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.Meter;
+import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Understood;
@@ -57,6 +58,7 @@ class RecordViews {
                 findings.stream().map(RecordViews::finding).toList(),
                 job.repairs().stream().map(each -> repair(job, each)).toList(),
                 complaint(job),
+                insulation(job),
                 job.entries().stream().map(entry -> reading(job, entry)).toList(),
                 WiringDrawing.of(
                         run.revision().assembly(),
@@ -137,6 +139,23 @@ class RecordViews {
                 entry.takenBack(),
                 entry.at().toString(),
                 entry.by());
+    }
+
+    /** What the readings over the time under voltage say of each piece. */
+    private static List<String> insulation(Job job) {
+        return job.steps(Stage.INSULATION)
+                .filter(step -> step instanceof Step.Touch touch && touch.red().isFrame())
+                .map(Step.Touch.class::cast)
+                .filter(touch -> !job.absorption(touch).points().isEmpty())
+                .map(touch -> touch.black() + ": "
+                        + job.absorption(touch).points().stream()
+                                .map(each -> Engineering.text(each.ohm(), "Ω") + " after "
+                                        + Engineering.text(each.seconds(), "s"))
+                                .collect(Collectors.joining(", "))
+                        + ". "
+                        + String.join(
+                                " ", job.absorption(touch).said(job.conditions().ambientC())))
+                .toList();
     }
 
     private static String complaint(Job job) {

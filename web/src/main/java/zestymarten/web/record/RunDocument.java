@@ -20,6 +20,7 @@ record RunDocument(
         String verdict,
         List<String> notShown,
         String complaint,
+        List<String> insulation,
         List<RecordView.FindingLine> findings,
         List<RecordView.RepairLine> repairs,
         List<RecordView.ReadingLine> readings) {
@@ -42,6 +43,7 @@ record RunDocument(
                 view.verdict(),
                 view.notShown(),
                 view.complaint(),
+                view.insulation(),
                 view.findings(),
                 view.repairs(),
                 view.readings());

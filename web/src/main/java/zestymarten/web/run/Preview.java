@@ -6,6 +6,7 @@ import zestymarten.core.job.Job;
 import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Understood;
@@ -48,6 +49,8 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
     }
 
     private static Optional<BandDrawing> band(Job job, Step step, OptionalDouble place) {
-        return step instanceof Step.Touch touch ? Optional.of(StepViews.band(job, touch, place)) : Optional.empty();
+        return step instanceof Step.Touch touch && touch.stage() != Stage.INSULATION
+                ? Optional.of(StepViews.band(job, touch, place))
+                : Optional.empty();
     }
 }

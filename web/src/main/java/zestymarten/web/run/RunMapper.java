@@ -50,4 +50,12 @@ interface RunMapper {
     List<RunLine> ended(@Param("search") String search, @Param("before") Instant before, @Param("limit") int limit);
 
     List<RunLine> ofUnit(@Param("unitId") long unitId, @Param("limit") int limit);
+
+    /** The photographs of a run, the first first. */
+    List<PhotoRow> photos(long runId);
+
+    void insertPhoto(@Param("runId") long runId, @Param("photo") PhotoRow photo, @Param("content") byte[] content);
+
+    /** The content of a photograph; empty if it is not one of that run. */
+    List<PhotoContent> photo(@Param("runId") long runId, @Param("id") UUID id);
 }

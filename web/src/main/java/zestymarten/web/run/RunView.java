@@ -5,6 +5,7 @@ import java.util.Optional;
 import zestymarten.web.drawing.BandDrawing;
 import zestymarten.web.drawing.FieldDrawing;
 import zestymarten.web.drawing.StepDrawing;
+import zestymarten.web.drawing.TrendDrawing;
 
 /** The run page as ready text and drawings. */
 record RunView(
@@ -51,6 +52,7 @@ record RunView(
             Optional<String> asks,
             Optional<StepDrawing> drawing,
             Optional<BandDrawing> band,
+            Optional<TrendDrawing> curve,
             List<Pad> pads,
             boolean byWords,
             String hint,

@@ -9,6 +9,7 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.insulation.Absorption;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Job;
 import zestymarten.core.job.StepState;
@@ -18,8 +19,10 @@ import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Understood;
 import zestymarten.web.drawing.BandDrawing;
 import zestymarten.web.drawing.StepDrawing;
+import zestymarten.web.drawing.TrendDrawing;
 
 /** Puts the step at hand into words and drawings. */
 final class StepViews {
@@ -37,11 +40,7 @@ final class StepViews {
         ActWords words = ActWords.of(job, act);
         boolean byWords =
                 act.deed().answer() == Deed.Answer.WORDS && words.choices().isEmpty();
-        Optional<String> asks = job.standing(act).stream()
-                .reduce((first, last) -> last)
-                .filter(last -> !job.isDone(act))
-                .flatMap(job::judgement)
-                .map(Judgement::reason);
+        Optional<String> asks = job.isDone(act) ? Optional.empty() : lastReason(job, act);
         return new RunView.StepView(
                 StepForm.of(act),
                 job.nextTouch(act),
@@ -49,6 +48,7 @@ final class StepViews {
                 words.why(),
                 asks,
                 picture(job, act, mating),
+                Optional.empty(),
                 Optional.empty(),
                 List.of(),
                 byWords,
@@ -69,6 +69,7 @@ final class StepViews {
                         ? "Press b if it sounds, n if it stays silent. A meter that is silent now would call every wire open."
                         : "The leads' own ohms are in every reading. In this run "
                                 + job.conditions().policy().words() + ". Flex the leads: the figure must not move.",
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -102,11 +103,12 @@ final class StepViews {
                 why(job, touch, route),
                 asks(job, touch),
                 Optional.of(StepDrawing.of(assembly, touch, route, mating)),
-                Optional.of(band(job, touch, reading)),
+                isUnderVoltage(touch) ? Optional.empty() : Optional.of(band(job, touch, reading)),
+                curve(job, touch),
                 Stream.of(pad(assembly, "black", touch.black()), pad(assembly, "red", touch.red()))
                         .toList(),
                 false,
-                READING,
+                isUnderVoltage(touch) ? "320M, or 320M@15" : READING,
                 List.of(),
                 touch.stage() == Stage.BEND
                         ? List.of(
@@ -114,6 +116,26 @@ final class StepViews {
                                 "along the run",
                                 "the " + touch.red().connector() + " end")
                         : List.of());
+    }
+
+    private static boolean isUnderVoltage(Step.Touch touch) {
+        return touch.stage() == Stage.INSULATION && touch.red().isFrame();
+    }
+
+    /** Ohms over the time under voltage, on a scale of its logarithm; from two readings on. */
+    private static Optional<TrendDrawing> curve(Job job, Step.Touch touch) {
+        List<Absorption.Point> points = job.absorption(touch).points();
+        return points.size() < 2
+                ? Optional.empty()
+                : Optional.of(TrendDrawing.of(
+                        points.stream()
+                                .map(each -> new TrendDrawing.Value(
+                                        Math.log10(each.seconds()),
+                                        each.ohm(),
+                                        Engineering.text(each.ohm(), "Ω") + " after "
+                                                + Engineering.text(each.seconds(), "s")))
+                                .toList(),
+                        "Ω"));
     }
 
     private static RunView.Sentence sentence(Step.Touch touch) {
@@ -165,11 +187,13 @@ final class StepViews {
     }
 
     private static String reason(Job job, Step.Touch touch, List<Conductor> route) {
-        if (touch.stage() == Stage.INSULATION && touch.red().isFrame()) {
+        if (isUnderVoltage(touch)) {
             return described(job, touch.black()) + " against everything else and the frame at "
                     + Engineering.text(job.approach().testV().orElse(0), "V")
                     + " DC. Hold until it is steady, a long cable a"
-                    + " minute or more. The clips were proved just before; touch nothing.";
+                    + " minute or more. The clips were proved just before; touch nothing. "
+                    + String.join(
+                            " ", job.absorption(touch).said(job.conditions().ambientC()));
         }
         Expectation expectation = job.expectation(touch);
         if (expectation instanceof Expectation.Joined joined) {
@@ -227,10 +251,28 @@ final class StepViews {
         if (job.asksForCleanMetal(touch)) {
             return Optional.of("It read open. Scrape to clean metal and touch it once more; both readings are kept.");
         }
-        boolean tone = job.state(touch) == StepState.DOUBTFUL && !job.isDone(touch);
+        if (job.state(touch) != StepState.DOUBTFUL || job.isDone(touch)) {
+            return Optional.empty();
+        }
+        if (isUnderVoltage(touch)) {
+            return Optional.of("Still charging: hold on, and read it after a minute, such as 320M@60.");
+        }
+        boolean tone = job.standing(touch).stream()
+                .reduce((first, last) -> last)
+                .filter(last -> last.content() instanceof Entry.Content.Reading reading
+                        && reading.meaning() instanceof Understood.Tone)
+                .isPresent();
         return tone
                 ? Optional.of("That did not settle it: this wire needs a figure. Type the ohms.")
-                : Optional.empty();
+                : lastReason(job, touch);
+    }
+
+    /** Why the last reading of a step does not settle it. */
+    private static Optional<String> lastReason(Job job, Step step) {
+        return job.standing(step).stream()
+                .reduce((first, last) -> last)
+                .flatMap(job::judgement)
+                .map(Judgement::reason);
     }
 
     private static RunView.Pad pad(Assembly assembly, String probe, Terminal terminal) {

@@ -39,9 +39,7 @@ class ReadOffPagesTest {
     void twoCrossedWiresAreReadOffAndBecomeAWiring() {
         String name = site.fresh("Lead without papers");
         begin(name, "3");
-        browser.fill("input[name=far_pins]", "x")
-                .click("form .do")
-                .see("#say", "Read 'x'; expected how many pins");
+        browser.fill("input[name=far_pins]", "x").click("form .do").see("#say", "Read 'x'; expected how many pins");
         browser.fill("input[name=far_pins]", "3").keys(Keys.ENTER).waitForPath("/read-off/\\d+");
         browser.see(".sentence", "Black on J1.1, red on J2.1.");
         answer("n");

@@ -224,6 +224,30 @@ class WholeJobPagesTest {
     }
 
     @Test
+    void aPhotographIsKeptAsFoundAndNothingElseIsTakenForOne() throws Exception {
+        begin("W-7", "input[name=quick]");
+        String run = browser.path();
+        java.nio.file.Path picture = java.nio.file.Files.createTempFile("as-found", ".png");
+        java.nio.file.Files.write(picture, browser.picture());
+        java.nio.file.Path other = java.nio.file.Files.createTempFile("as-found", ".png");
+        java.nio.file.Files.writeString(other, "<svg onload='alert(1)'>");
+        browser.click(".rail a[href$='/photos']").waitForPath("/runs/\\d+/photos");
+        browser.find("input[type=file]").sendKeys(other.toString());
+        browser.click("main form .do").see("main", "expected a photograph, JPEG or PNG");
+        browser.open(run + "/photos").find("input[type=file]").sendKeys(picture.toString());
+        browser.fill("input[name=note]", "J1 before it was unplugged").click("main form .do");
+        browser.see("figcaption", "J1 before it was unplugged");
+        assertThat(
+                        browser.run(
+                                "const i = document.querySelector('.photos img'); return i.decode().then(() => i.naturalWidth)"))
+                .isEqualTo(1280L);
+        assertThat(
+                        browser.run(
+                                "return fetch(document.querySelector('.photos img').src).then((a) => a.headers.get('X-Content-Type-Options'))"))
+                .isEqualTo("nosniff");
+    }
+
+    @Test
     void aViewerTellsNothing() {
         begin("W-5");
         String run = browser.path();

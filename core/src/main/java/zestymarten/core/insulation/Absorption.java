@@ -1,0 +1,60 @@
+package zestymarten.core.insulation;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import zestymarten.core.quantity.Engineering;
+
+/**
+ * How insulation takes its charge: ohms over the time under voltage.
+ *
+ * @param points by time; more than one at a time are kept as they are
+ */
+public record Absorption(List<Point> points) {
+    private static final double SHARE = 0.1;
+
+    /** Ohms after so many seconds under voltage. */
+    public record Point(double seconds, double ohm) {}
+
+    public Absorption {
+        points = points.stream()
+                .sorted(Comparator.comparingDouble(Point::seconds))
+                .toList();
+    }
+
+    /** The reading after about so many seconds, within a tenth. */
+    public OptionalDouble after(double seconds) {
+        return points.stream()
+                .filter(each -> Math.abs(each.seconds() - seconds) <= seconds * SHARE)
+                .mapToDouble(Point::ohm)
+                .findFirst();
+    }
+
+    /** What the curve says, in sentences: ratios where their readings are there, the minute's reading at 20 °C. */
+    public List<String> said(double celsius) {
+        List<String> said = new ArrayList<>();
+        OptionalDouble half = after(30);
+        OptionalDouble minute = after(60);
+        OptionalDouble ten = after(600);
+        if (half.isPresent() && minute.isPresent()) {
+            said.add("DAR (60 s to 30 s) " + ratio(Insulation.absorption(minute.getAsDouble(), half.getAsDouble()))
+                    + ".");
+        }
+        if (minute.isPresent() && ten.isPresent()) {
+            OptionalDouble index = Insulation.polarisation(ten.getAsDouble(), minute.getAsDouble());
+            said.add(
+                    index.isPresent()
+                            ? "PI (10 min to 1 min) " + ratio(index.getAsDouble()) + "."
+                            : "PI means nothing above 5 GΩ.");
+        }
+        minute.ifPresent(ohm -> said.add("At 20 °C " + Engineering.text(Insulation.at20(ohm, celsius), "Ω")
+                + " (rule of thumb: half for every 10 °C)."));
+        return said;
+    }
+
+    private static String ratio(double value) {
+        return String.format(Locale.ROOT, "%.2f", value);
+    }
+}
