@@ -44,6 +44,7 @@ final class Readings {
     private final Map<Entry, Judgement> judged = new HashMap<>();
     private final Map<Step.Touch, Expectation> expected = new HashMap<>();
     private final List<Entry> zeros;
+    private Optional<Likes> likes = Optional.empty();
 
     Readings(Design design, Approach approach, Conditions before, Standing standing) {
         this.design = design;
@@ -211,10 +212,42 @@ final class Readings {
         }
         Judgement known = judged.get(entry);
         if (known == null) {
-            known = doubted(entry, judge(entry.step(), reading.meaning(), at(entry)));
+            known = watched(entry, doubted(entry, judge(entry.step(), reading.meaning(), at(entry))));
             judged.put(entry, known);
         }
         return Optional.of(known);
+    }
+
+    /** A wire that passes but is odd among its likes is watched. */
+    private Judgement watched(Entry entry, Judgement judgement) {
+        boolean asked = entry.step().stage() == Stage.ENDS && judgement.verdict() == Verdict.PASS;
+        return asked && entry.step() instanceof Step.Touch touch
+                ? likes().oddness(touch, judgement)
+                        .map(reason -> new Judgement(
+                                Verdict.WATCH,
+                                judgement.contact(),
+                                reason,
+                                judgement.correctedOhm(),
+                                judgement.uncertaintyOhm()))
+                        .orElse(judgement)
+                : judgement;
+    }
+
+    /** The wires that read alike, of the last reading of each. */
+    private Likes likes() {
+        Likes known = likes.orElseGet(() -> {
+            Likes made = new Likes(design);
+            for (Step step : standing.steps()) {
+                if (step instanceof Step.Touch touch && touch.stage() == Stage.ENDS) {
+                    standing.last(step)
+                            .filter(last -> last.content() instanceof Entry.Content.Reading)
+                            .ifPresent(last -> made.add(touch, judge(touch, meaning(last), at(last))));
+                }
+            }
+            return made;
+        });
+        likes = Optional.of(known);
+        return known;
     }
 
     private Judgement doubted(Entry entry, Judgement judgement) {

@@ -326,4 +326,28 @@ class WholeJobTest {
         assertThat(bench.job().absorption(first).said(20)).contains("PI (10 min to 1 min) 2.37.");
         assertThat(told(bench)).isEmpty();
     }
+
+    @Test
+    void aWireThatPassesButIsOddAmongItsLikesIsWatched() {
+        StringBuilder list = new StringBuilder("wire,from,to,length_m,area_mm2\n");
+        for (int i = 1; i <= 6; i++) {
+            list.append("W%d,J1.%d,J2.%d,8,0.5%n".formatted(i, i, i));
+        }
+        Bench bench = Bench.of(list.toString(), Approach.QUICK).type("b", "0.30");
+        bench.type("0.55", "0.56", "0.60", "0.55");
+        Step.Touch odd = new Step.Touch(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
+        assertThat(bench.job().state(odd)).as("three likes and itself").isEqualTo(StepState.WATCH);
+        bench.type("0.56", "0.55");
+        Entry entry = bench.job().standing(odd).get(0);
+        assertThat(bench.job().judgement(entry).orElseThrow().reason())
+                .isEqualTo("0.3 Ω passes, but its 5 likes read about 0.255 Ω: odd in its set.");
+        assertThat(bench.job().findings()).isEmpty();
+    }
+
+    @Test
+    void fewWiresHaveNoLikesToBeOddAmong() {
+        Bench bench = Bench.of(THREE_CORES, Approach.QUICK).type("b", "0.30", "0.55", "0.55", "0.60");
+        Step.Touch last = new Step.Touch(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
+        assertThat(bench.job().state(last)).isEqualTo(StepState.GOOD);
+    }
 }

@@ -31,6 +31,7 @@ class PagesTest {
             "/runs/4/complaint",
             "/runs/4/grid",
             "/runs/4/helper",
+            "/runs/4/photos",
             "/runs/13",
             "/meters",
             "/meters/1",
