@@ -11,6 +11,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class Shots {
     private static final Path FOLDER = Path.of("..", "docs", "screenshots");
     private static final String SWAPPED = "/runs/3";
+    private static final String WELL_UNDER_WAY = "/runs/13";
     private static final String HALF_FINISHED = "/runs/4";
 
     private final Browser browser;
@@ -44,7 +45,15 @@ class Shots {
         take("paste");
         browser.open("/wirings/2").click("tr[data-wire=W6] td").find("g.strand.picked");
         take("wiring");
-        browser.open(HALF_FINISHED).find("svg.step");
+        browser.open("/wirings/1/test").find(".offer");
+        take("ways");
+        browser.open(WELL_UNDER_WAY + "/complaint").find("fieldset");
+        take("complaint");
+        browser.open("/meters/1").find("svg.trend");
+        take("meter");
+        browser.open(HALF_FINISHED + "/grid").find(".paper");
+        take("from-paper");
+        browser.open(WELL_UNDER_WAY).find("svg.step");
         take("run");
         browser.dark(true).open("/wirings/1").find("svg.wiring");
         take("wiring-dark");

@@ -26,6 +26,7 @@ import zestymarten.core.assembly.WireListWriter;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.wiring.Revision;
+import zestymarten.web.wiring.WireSheet;
 import zestymarten.web.wiring.WiringLine;
 import zestymarten.web.wiring.Wirings;
 
@@ -34,6 +35,8 @@ import zestymarten.web.wiring.Wirings;
 @RequestMapping("/api/v1/assemblies")
 class AssembliesApi {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+
+    private static final String XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
     private final Wirings wirings;
 
@@ -65,6 +68,16 @@ class AssembliesApi {
             @RequestParam(defaultValue = "") String note,
             Principal who) {
         return created(wirings.create(assembly(list, name, kind, note), who.getName()));
+    }
+
+    @PostMapping(consumes = XLSX)
+    ResponseEntity<Stored> create(
+            @RequestBody byte[] sheet,
+            @RequestParam String name,
+            @RequestParam(defaultValue = "cable") String kind,
+            @RequestParam(defaultValue = "") String note,
+            Principal who) {
+        return create(WireSheet.text(sheet), name, kind, note, who);
     }
 
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)

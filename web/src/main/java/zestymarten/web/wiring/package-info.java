@@ -1,7 +1,7 @@
 /**
  * Wirings and their immutable revisions: taken in from a paste, a file or the quick form, shown, given out.
  *
- * <p>Door: {@link zestymarten.web.wiring.Wirings}.
+ * <p>Doors: {@link zestymarten.web.wiring.Wirings}, {@link zestymarten.web.wiring.WireSheet}.
  */
 @NullMarked
 package zestymarten.web.wiring;

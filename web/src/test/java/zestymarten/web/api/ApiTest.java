@@ -2,6 +2,7 @@ package zestymarten.web.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.UUID;
@@ -194,5 +195,43 @@ class ApiTest {
         assertThat(told.at("/0/kind").asString()).isEqualTo("high_resistance");
         assertThat(told.at("/0/functions_lost/0").asString()).isEqualTo("up");
         assertThat(told.at("/0/evidence/0").asInt()).isEqualTo(3);
+    }
+
+    @Test
+    void aSpreadsheetIsReadLikeAnyWireList() throws Exception {
+        String path = "/api/v1/assemblies?name=" + site.fresh("Sheet").replace(" ", "%20");
+        byte[] good = sheet(List.of(
+                List.of("from", "to", "length_m"), List.of("J1.1", "J2.1", "4.5"), List.of("J1.2", "J2.2", "")));
+        HttpResponse<String> stored = postSheet(path, good);
+        assertThat(stored.statusCode()).as(stored.body()).isEqualTo(201);
+        assertThat(stored.body()).contains("\"conductors\":2");
+        HttpResponse<String> bad =
+                postSheet(path + "2", sheet(List.of(List.of("from", "to"), List.of("J1.1", "J1.1"))));
+        assertThat(bad.statusCode()).isEqualTo(422);
+        assertThat(bad.body()).contains("line 2");
+        HttpResponse<String> none = postSheet(path + "3", new byte[] {'P', 'K', 3, 4, 5});
+        assertThat(none.statusCode()).isEqualTo(422);
+        assertThat(none.body()).contains("That is no spreadsheet that can be read");
+    }
+
+    private HttpResponse<String> postSheet(String path, byte[] body) {
+        return site.send(site.as("bench", path)
+                .header("Content-Type", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(body)));
+    }
+
+    private static byte[] sheet(List<List<String>> rows) throws java.io.IOException {
+        try (var book = new org.apache.poi.xssf.usermodel.XSSFWorkbook();
+                var out = new java.io.ByteArrayOutputStream()) {
+            var sheet = book.createSheet();
+            for (int i = 0; i < rows.size(); i++) {
+                var row = sheet.createRow(i);
+                for (int j = 0; j < rows.get(i).size(); j++) {
+                    row.createCell(j).setCellValue(rows.get(i).get(j));
+                }
+            }
+            book.write(out);
+            return out.toByteArray();
+        }
     }
 }
