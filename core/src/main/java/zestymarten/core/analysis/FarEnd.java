@@ -149,15 +149,4 @@ public final class FarEnd {
         Double ohm = own.get(wire);
         return ohm == null ? OptionalDouble.empty() : OptionalDouble.of(ohm);
     }
-
-    /** Readings that tell something of a wire, as numbers in the order in which they were given. */
-    public List<Integer> about(int wire) {
-        List<Integer> about = new ArrayList<>();
-        for (int i = 0; i < reads.size(); i++) {
-            if (reads.get(i).first() == wire || reads.get(i).second() == wire) {
-                about.add(i);
-            }
-        }
-        return about;
-    }
 }

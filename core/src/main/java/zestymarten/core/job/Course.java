@@ -14,7 +14,6 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
-import zestymarten.core.meter.Conditions;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Pieces;
 import zestymarten.core.plan.Plan;
@@ -350,9 +349,5 @@ final class Course {
     /** Whether ohms may be read: a prepared run has been proved dead. */
     boolean isProvedDead() {
         return steps(Stage.PREPARE).allMatch(this::isDone);
-    }
-
-    Conditions conditions() {
-        return readings.now();
     }
 }

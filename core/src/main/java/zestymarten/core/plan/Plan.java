@@ -12,7 +12,6 @@ import java.util.Set;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
-import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
@@ -219,10 +218,5 @@ public final class Plan {
                         && !open.black().isFrame())
                 .map(cavity -> new Step.Touch(Stage.SHORTS, open.black(), cavity))
                 .toList();
-    }
-
-    /** The conductors that end in one net with a terminal. */
-    public List<Conductor> conductorsOf(Terminal terminal) {
-        return nets.of(terminal).map(Net::conductors).orElse(List.of());
     }
 }

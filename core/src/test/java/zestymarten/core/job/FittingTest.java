@@ -1,0 +1,123 @@
+package zestymarten.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.assembly.WireList;
+import zestymarten.core.diagnosis.Complaint.Behaviour;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Method;
+import zestymarten.core.quantity.Ohms;
+
+/** What is offered around the readings: repairs that fit, what a fault explains, what a way of testing costs. */
+class FittingTest {
+    private static final Design DESIGN = Design.of(
+            WireList.read("wire,from,to,function,zone,length_m,area_mm2\n"
+                            + "W1,J1.1,J2.1,up,flexing,8,0.5\nW2,J1.2,J2.2,down,wet,8,0.5\nW3,J1.3,J2.3,horn,,8,0.5\n")
+                    .assembly("Cable", Kind.CABLE, "", Map.of()),
+            20);
+    private static final Terminal NEAR = Terminal.of("J1.1");
+    private static final Terminal FAR = Terminal.of("J2.1");
+
+    @Test
+    void whatFlexesIsNotSpliced() {
+        Fitting flexing = Fitting.of(DESIGN, new Finding.Open("W1", NEAR, FAR));
+        assertThat(flexing.ways()).startsWith(Entry.Way.CONTACT, Entry.Way.SPARE, Entry.Way.REPLACE);
+        assertThat(flexing.minds()).anyMatch(each -> each.startsWith("It flexes here: a splice stiffens the run"));
+        Fitting fixed = Fitting.of(DESIGN, new Finding.Open("W3", NEAR, FAR));
+        assertThat(fixed.ways()).startsWith(Entry.Way.CONTACT, Entry.Way.SPLICE);
+        assertThat(fixed.minds().get(0)).startsWith("Before mending a visible break, read each remaining length");
+    }
+
+    @Test
+    void whatIsWetIsSealedAndWhatIsCrossedIsMoved() {
+        assertThat(Fitting.of(DESIGN, new Finding.Open("W2", NEAR, FAR)).minds())
+                .contains("It is wet here: seal the repair.");
+        Fitting crossed = Fitting.of(DESIGN, new Finding.Crossed(List.of("W1", "W3"), List.of(FAR, NEAR)));
+        assertThat(crossed.ways().get(0)).isEqualTo(Entry.Way.MOVE);
+        Fitting high =
+                Fitting.of(DESIGN, new Finding.HighResistance(List.of("W3"), NEAR, FAR, Ohms.of(2), Ohms.of(0.3)));
+        assertThat(high.ways()).startsWith(Entry.Way.CLEAN, Entry.Way.CONTACT);
+    }
+
+    @Test
+    void everyWayIsOfferedOnce() {
+        for (String wire : List.of("W1", "W2", "W3")) {
+            assertThat(Fitting.of(DESIGN, new Finding.Open(wire, NEAR, FAR)).ways())
+                    .containsExactlyInAnyOrder(Entry.Way.values());
+        }
+    }
+
+    @Test
+    void everyKindOfFindingExplainsSomethingOrIsKnownToExplainNothing() {
+        assertThat(new TreeSet<>(Explains.kinds()))
+                .containsExactlyInAnyOrderElementsOf(Set.of(
+                        "open",
+                        "high_resistance",
+                        "low_resistance",
+                        "short",
+                        "frame_short",
+                        "crossed",
+                        "misplaced",
+                        "mirrored",
+                        "shifted",
+                        "missing",
+                        "extra",
+                        "component_open",
+                        "component_short",
+                        "component_value",
+                        "component_state",
+                        "intermittent",
+                        "insulation_low",
+                        "withstand",
+                        "leak",
+                        "contact_surface"));
+    }
+
+    @Test
+    void aShortMayMakeAFunctionStayOnOrBlowItsFuse() {
+        Found shorted = new Found(
+                new Finding.Shorted(List.of("W1", "W3"), List.of(NEAR, FAR), List.of("W1", "W3")),
+                List.of(),
+                List.of("up", "horn"));
+        assertThat(Explains.explained("horn", Behaviour.STAYS_ON, List.of(shorted)))
+                .isTrue();
+        assertThat(Explains.explained("horn", Behaviour.DEAD, List.of(shorted))).isTrue();
+        assertThat(Explains.explained("horn", Behaviour.SOMETIMES, List.of(shorted)))
+                .isFalse();
+        assertThat(Explains.explained("down", Behaviour.DEAD, List.of(shorted)))
+                .as("another function")
+                .isFalse();
+    }
+
+    private static Offer offer(Method method, Offer.Pace pace) {
+        Approach approach = new Approach(method, false, true, OptionalDouble.empty());
+        return Offer.of(DESIGN, approach, Bench.CONDITIONS, pace);
+    }
+
+    @Test
+    void anOfferCountsWhatTheRunWillAsk() {
+        Offer each = offer(Method.BOTH_ENDS, new Offer.Pace(5, 20, 60));
+        assertThat(each.touches())
+                .as("2 to check, 3 wires, 3 pairs, 3 to frame")
+                .isEqualTo(11);
+        assertThat(each.seconds()).isEqualTo(55);
+        assertThat(each.misses()).isEmpty();
+        Offer alone = offer(Method.FAR_END_JOINED, new Offer.Pace(5, 20, 60));
+        assertThat(alone.walks()).isEqualTo(4);
+        assertThat(alone.setups()).as("tied once, freed once").isEqualTo(2);
+        assertThat(alone.seconds()).isEqualTo(alone.touches() * 5.0 + 2 * 20 + 4 * 60);
+        assertThat(alone.misses()).anyMatch(miss -> miss.startsWith("Blind to crossed wires"));
+        Offer halves = offer(Method.BY_HALVES, new Offer.Pace(5, 20, 60));
+        assertThat(halves.touches()).isEqualTo(2 + 3 + 2 + 3);
+    }
+}
