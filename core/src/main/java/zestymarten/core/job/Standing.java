@@ -111,10 +111,13 @@ final class Standing {
         };
     }
 
-    /** All terminals of the nets of the conductors, and of the parts, that a repair names. */
+    /** All terminals of the nets of the conductors, and of the parts, that a repair names, and those named themselves. */
     private Set<Terminal> mended(String subject) {
         Set<String> names = new HashSet<>(List.of(subject.split(" ")));
         Set<Terminal> mended = new LinkedHashSet<>();
+        design.assembly().terminals().stream()
+                .filter(each -> names.contains(each.name()))
+                .forEach(mended::add);
         for (Conductor conductor : design.assembly().conductors()) {
             if (names.contains(conductor.id())) {
                 design.nets().of(conductor.from()).ifPresent(net -> mended.addAll(net.ends()));

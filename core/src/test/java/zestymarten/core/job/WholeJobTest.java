@@ -350,4 +350,16 @@ class WholeJobTest {
         Step.Touch last = new Step.Touch(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
         assertThat(bench.job().state(last)).isEqualTo(StepState.GOOD);
     }
+
+    @Test
+    void aRepairBetweenTwoCavitiesAsksForThemAgain() {
+        Bench bench = Bench.of(THREE_CORES, Approach.QUICK).type("b", "0.30", "0.6", "0.6", "0.6", "n", "0.8", "n");
+        bench.mend("J1.1 J1.3", Entry.Way.CLEAN);
+        assertThat(bench.job()
+                        .steps(Stage.SHORTS)
+                        .filter(step -> !bench.job().isDone(step))
+                        .map(Bench::say))
+                .contains("SHORTS J1.1 J1.3");
+        assertThat(told(bench)).isEmpty();
+    }
 }
