@@ -20,6 +20,7 @@ import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.judge.Quantity;
+import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
@@ -125,12 +126,17 @@ public record Analysis(
 
     private static Optional<Explained> insulationFinding(Design design, int number, Judged judged) {
         Reading reading = judged.reading();
+        if (!reading.quantity().needsTestVoltage()) {
+            return Optional.empty();
+        }
+        double testV = reading.testV().orElse(0);
         return UnderVoltage.finding(
                 design,
                 reading.a(),
                 reading.b(),
                 reading.quantity(),
-                reading.testV().orElse(0),
+                testV,
+                InsulationLimit.ofTest(testV).least(),
                 judged.judgement(),
                 number);
     }

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
@@ -16,10 +17,12 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Expectation;
+import zestymarten.core.limit.Allowances;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.Limits;
 import zestymarten.core.network.Groups;
 import zestymarten.core.network.Link;
+import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
 import zestymarten.core.network.Network;
 import zestymarten.core.network.Path;
@@ -52,10 +55,16 @@ public final class Design {
     private volatile Optional<Tied> lastTied = Optional.empty();
     private final Map<Set<Terminal>, List<Component>> parts = new HashMap<>();
 
-    private Design(Assembly assembly, double ambientC) {
+    private final double ambientC;
+    private final Allowances allowances;
+    private final Map<Double, Design> elsewhere = new ConcurrentHashMap<>();
+
+    private Design(Assembly assembly, double ambientC, Allowances allowances) {
         this.assembly = assembly;
+        this.ambientC = ambientC;
+        this.allowances = allowances;
         nets = Nets.of(assembly);
-        limits = new Limits(ambientC);
+        limits = new Limits(ambientC, allowances);
         conductorsAt = assembly.byTerminal();
         for (Component part : assembly.components()) {
             parts.computeIfAbsent(between(part.a(), part.b()), any -> new ArrayList<>())
@@ -70,7 +79,41 @@ public final class Design {
 
     /** Makes ready an assembly at an ambient temperature in °C. */
     public static Design of(Assembly assembly, double ambientC) {
-        return new Design(assembly, ambientC);
+        return new Design(assembly, ambientC, Allowances.NONE);
+    }
+
+    /** The same with the workshop's own figures. */
+    public static Design of(Assembly assembly, double ambientC, Allowances allowances) {
+        return new Design(assembly, ambientC, allowances);
+    }
+
+    /** The same wiring at another temperature in °C. */
+    public Design at(double celsius) {
+        return celsius == ambientC
+                ? this
+                : elsewhere.computeIfAbsent(celsius, any -> new Design(assembly, celsius, allowances));
+    }
+
+    /** Other wiring at this temperature, with these figures: what a repair has made of it. */
+    public Design with(Assembly other) {
+        return new Design(other, ambientC, allowances);
+    }
+
+    /** Temperature of the wiring in °C. */
+    public double ambientC() {
+        return ambientC;
+    }
+
+    /** Metres of wire in the net of a terminal; empty where the length of one of them is not known. */
+    public OptionalDouble lengthM(Terminal terminal) {
+        List<Conductor> wires = nets.of(terminal).map(Net::conductors).orElse(List.of());
+        boolean known = !wires.isEmpty()
+                && wires.stream().allMatch(each -> each.lengthM().isPresent());
+        return known
+                ? OptionalDouble.of(wires.stream()
+                        .mapToDouble(each -> each.lengthM().getAsDouble())
+                        .sum())
+                : OptionalDouble.empty();
     }
 
     public Assembly assembly() {

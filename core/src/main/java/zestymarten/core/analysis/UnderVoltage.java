@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.judge.InsulationJudge;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.judge.Quantity;
@@ -19,17 +18,24 @@ public final class UnderVoltage {
      * The finding of one reading; empty unless it failed.
      *
      * @param testV test voltage in volts
+     * @param least what it had to read at least
      */
     public static Optional<Explained> finding(
-            Design design, Terminal a, Terminal b, Quantity quantity, double testV, Judgement judgement, int number) {
+            Design design,
+            Terminal a,
+            Terminal b,
+            Quantity quantity,
+            double testV,
+            Ohms least,
+            Judgement judgement,
+            int number) {
         if (!quantity.needsTestVoltage() || judgement.verdict() != Verdict.FAIL) {
             return Optional.empty();
         }
         List<String> names = design.namesBetween(a, b);
         OptionalDouble ohm = judgement.correctedOhm();
         Finding finding = quantity == Quantity.INSULATION && ohm.isPresent()
-                ? new Finding.InsulationLow(
-                        names, a, b, Ohms.of(ohm.getAsDouble()), InsulationJudge.least(testV), testV)
+                ? new Finding.InsulationLow(names, a, b, Ohms.of(ohm.getAsDouble()), least, testV)
                 : new Finding.Withstand(names, a, b, testV, judgement.reason());
         return Optional.of(new Explained(finding, List.of(number), design.functionsOf(names)));
     }

@@ -118,9 +118,14 @@ public record Assembly(
         this(name, kind, note, connectors, List.of(), conductors, List.of(), List.of(), Set.of());
     }
 
+    /** The same with other conductors between its cavities. */
+    public Assembly withConductors(List<Conductor> others) {
+        return new Assembly(name, kind, note, connectors, joints, others, components, states, bonded);
+    }
+
     /** The same without its conductors: what it has besides them. */
     public Assembly withoutConductors() {
-        return new Assembly(name, kind, note, connectors, joints, List.of(), components, states, bonded);
+        return withConductors(List.of());
     }
 
     /** Whether it has more than wires between connectors at hand. */

@@ -62,6 +62,11 @@ public record Component(
             return this == SWITCH || this == RELAY_CONTACT || this == BREAKER;
         }
 
+        /** Whether its ohms tell a temperature. */
+        public boolean isSensor() {
+            return this == NTC || this == PT100 || this == PT1000;
+        }
+
         /** Whether its own ohms have to be given: nothing else says what it should read. */
         boolean needsOhm() {
             return this == RESISTOR || this == COIL || this == HEATER || this == WINDING || this == LAMP;

@@ -86,6 +86,46 @@ public record Conductor(
         return current.orElse(0) > 0;
     }
 
+    /** The same wire with a spare core's copper in its cavities: what it is made of comes from the spare, its job stays. */
+    public Conductor carriedBy(Conductor core) {
+        return new Conductor(
+                id,
+                from,
+                to,
+                core.colour,
+                function,
+                core.lengthM,
+                core.areaMm2,
+                core.metal,
+                core.strandClass,
+                zone,
+                current,
+                spare,
+                core.maxOhm.isPresent() ? core.maxOhm : maxOhm,
+                minOhm,
+                note);
+    }
+
+    /** The same in another colour. */
+    public Conductor coloured(Colour other) {
+        return new Conductor(
+                id,
+                from,
+                to,
+                Optional.of(other),
+                function,
+                lengthM,
+                areaMm2,
+                metal,
+                strandClass,
+                zone,
+                current,
+                spare,
+                maxOhm,
+                minOhm,
+                note);
+    }
+
     /** The terminal at the other end from the one given, which must be one of the two. */
     public Terminal otherEnd(Terminal end) {
         if (!end.equals(from) && !end.equals(to)) {

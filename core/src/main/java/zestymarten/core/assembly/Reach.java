@@ -46,6 +46,11 @@ public record Reach(String place, Optional<Probing> probing, Optional<String> ma
         }
     }
 
+    /** Whether it takes time or may do harm, so that it needs consent. */
+    public boolean isPriced() {
+        return minutes > 0 || harm != Harm.NONE;
+    }
+
     public Reach {
         if (!(minutes >= 0 && minutes <= DAY)) {
             throw new IllegalArgumentException("Access takes 0 to " + (int) DAY + " minutes, not " + minutes + ".");

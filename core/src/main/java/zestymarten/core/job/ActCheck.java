@@ -1,6 +1,7 @@
 package zestymarten.core.job;
 
 import java.util.OptionalDouble;
+import zestymarten.core.analysis.Design;
 import zestymarten.core.judge.InsulationJudge;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
@@ -9,6 +10,7 @@ import zestymarten.core.judge.Quantity;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.Understood;
 
 /** What is entered for a deed, as understood and judged. */
@@ -18,6 +20,9 @@ final class ActCheck {
     /** Bare metal against bare metal of one frame: a rule of thumb, named as such. */
     private static final double FRAME_UP_TO_OHM = 1;
 
+    /** Tap water between two electrodes: a rule of thumb, named as such. */
+    private static final double WATER_UP_TO_OHM = 100_000;
+
     private ActCheck() {}
 
     static Understood understand(Step.Act act, Understood plain) {
@@ -26,7 +31,7 @@ final class ActCheck {
             case OHMS ->
                 plain instanceof Understood.Value || plain instanceof Understood.OverRange || isSound(plain)
                         ? plain
-                        : refused("Type the ohms between the two spots, such as 0.4, or b if it sounds.");
+                        : refused("Type the ohms, such as 0.4, or b if it sounds.");
             default -> refused("No reading is taken here. Press Enter when it is done.");
         };
     }
@@ -50,11 +55,14 @@ final class ActCheck {
         return new Understood.Refused(message);
     }
 
-    static Judgement judge(Step.Act act, Understood meaning, Conditions conditions) {
+    static Judgement judge(Design design, Step.Act act, Understood meaning, Conditions conditions) {
         return switch (act.deed()) {
             case LIVE_BEFORE, LIVE_AFTER -> live(meaning);
-            case DEAD, DISCHARGED -> InsulationJudge.judge(meaning, Quantity.VOLTAGE, 0, true);
+            case DEAD, DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST ->
+                InsulationJudge.judge(meaning, Quantity.VOLTAGE, 0, true);
             case FRAME_PROOF -> frame(meaning, conditions);
+            case WATER -> water(meaning);
+            case REMAINING -> remaining(design, act.subject(), meaning, conditions);
             default -> said(Verdict.DOUBTFUL, "No reading is taken here.");
         };
     }
@@ -68,6 +76,41 @@ final class ActCheck {
                         meaning.text()
                                 + " on a source that is known to be live: this tester proves nothing. Mend or change it,"
                                 + " and begin the proof again.");
+    }
+
+    /** Two electrodes in one water read ohms between them; apart, one of them hangs dry. */
+    private static Judgement water(Understood meaning) {
+        boolean reaches = meaning instanceof Understood.Tone
+                || (meaning instanceof Understood.Value value && value.value() <= WATER_UP_TO_OHM);
+        return reaches
+                ? said(Verdict.PASS, meaning.text() + " through the water: the electrode reaches it.")
+                : said(
+                        Verdict.DOUBTFUL,
+                        meaning.text() + " is more than " + Engineering.text(WATER_UP_TO_OHM, "Ω")
+                                + " (rule of thumb): one electrode hangs dry, or the water is too pure. Everything would pass"
+                                + " like this. Salt it or mend the contact.");
+    }
+
+    /** A part of a wire may not have more than the whole. */
+    private static Judgement remaining(Design design, String subject, Understood meaning, Conditions conditions) {
+        Ohms most = design.limits()
+                .of(design.conductor(Remainder.conductor(subject)))
+                .high();
+        if (meaning instanceof Understood.OverRange || meaning instanceof Understood.Silent) {
+            return said(Verdict.FAIL, "This length is broken as well: mending the break that is seen would not do.");
+        }
+        if (meaning instanceof Understood.Tone) {
+            return said(Verdict.PASS, "This length sounds; its ohms were not read.");
+        }
+        double ohm = meaning instanceof Understood.Value value
+                ? conditions.corrected(value.value()).value()
+                : Double.POSITIVE_INFINITY;
+        return ohm <= most.value()
+                ? said(Verdict.PASS, meaning.text() + " is no more than the whole wire may have.")
+                : said(
+                        Verdict.FAIL,
+                        meaning.text() + " is more than the whole wire may have (" + most.text()
+                                + "): there is a second fault in this length.");
     }
 
     private static Judgement frame(Understood meaning, Conditions conditions) {

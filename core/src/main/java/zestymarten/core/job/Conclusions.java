@@ -20,7 +20,7 @@ import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judge;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
-import zestymarten.core.judge.Quantity;
+import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Ohms;
@@ -73,10 +73,12 @@ final class Conclusions {
                             design,
                             touch.black(),
                             touch.red(),
-                            Quantity.INSULATION,
-                            readings.testV(),
+                            Readings.quantity(touch),
+                            readings.testV(touch),
+                            readings.least(touch).least(),
                             judgement.get(),
                             last.sequence())
+                    .map(each -> withLift(touch, each))
                     .ifPresent(others::add);
         } else if (touch.stage() != Stage.ENDS || !touch.isTied()) {
             observations.add(new Observation(
@@ -89,6 +91,17 @@ final class Conclusions {
                     touch.ties()));
             surface(touch, judgement.get(), last.sequence());
         }
+    }
+
+    /** Where it read well again when it was lifted out of the water is evidence too: it says where the damage is. */
+    private Explained withLift(Step.Touch touch, Explained explained) {
+        Step lift = new Step.Act(Deed.LIFTED, touch.black().name());
+        Optional<Entry> lifted = touch.stage() == Stage.WET ? standing.last(lift) : Optional.empty();
+        lifted.ifPresent(entry -> stepOf.put(entry.sequence(), lift));
+        List<Integer> evidence = Stream.concat(
+                        explained.evidence().stream(), lifted.stream().map(Entry::sequence))
+                .toList();
+        return new Explained(explained.finding(), evidence, explained.functionsLost());
     }
 
     /** Dirty-open and clean-good through a mated pair: the surface of the contact, which will come back. */

@@ -8,13 +8,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.FarEnd;
+import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Moisture;
 import zestymarten.core.plan.Pieces;
 import zestymarten.core.plan.Plan;
 import zestymarten.core.plan.Stage;
@@ -33,14 +37,18 @@ final class Course {
     /** Insulation is judged after a minute, within a tenth. */
     private static final double FULL_MINUTE = 54;
 
+    private static final double WHOLE = 0.9;
+
     private final Plan plan;
     private final Standing standing;
     private final Readings readings;
     private final Ledger ledger;
+    private final Look look;
     private final List<Terminal> heads;
     private final Optional<FarEnd> farEnd;
     private final List<Step> tiedTouches = new ArrayList<>();
     private final List<Step.Touch> open = new ArrayList<>();
+    private final Set<String> refused;
     private final Pieces pieces;
     private final Map<Stage, Long> done = new EnumMap<>(Stage.class);
 
@@ -49,10 +57,19 @@ final class Course {
         this.standing = standing;
         this.readings = readings;
         this.ledger = ledger;
+        look = new Look(readings.design().assembly(), standing);
         heads = plan.heads();
+        refused = plan.priced().stream()
+                .map(Connector::id)
+                .filter(each -> standing.last(new Step.Act(Deed.ACCESS, each))
+                        .filter(entry -> entry.content() instanceof Entry.Content.Skip)
+                        .isPresent())
+                .collect(Collectors.toSet());
         farEnd = plan.isFarEndJoined() ? Optional.of(solveFarEnd()) : Optional.empty();
         findOpen();
-        pieces = plan.pieces(open);
+        boolean halves = standing.last(new Step.Act(Deed.HALVES)).isPresent();
+        pieces = plan.pieces(
+                open, refused, halves ? Method.BY_HALVES : plan.approach().method());
     }
 
     private FarEnd solveFarEnd() {
@@ -131,14 +148,29 @@ final class Course {
     Stream<Step> steps(Stage stage) {
         return switch (stage) {
             case COMPLAINT -> Stream.empty();
-            case PREPARE, LOOK, METER, BEND, PARTS -> plan.of(stage).stream();
-            case ENDS -> ends();
+            case PREPARE, METER -> plan.of(stage).stream();
+            case BEND, PARTS, WARM -> reached(plan.of(stage).stream());
+            case LOOK -> Stream.concat(plan.of(stage).stream(), look.matesOutside());
+            case ENDS -> reached(ends());
             case SHORTS -> Stream.concat(plan.of(stage).stream(), pieces.shorts(this::isThrough));
             case FRAME -> Stream.concat(plan.of(stage).stream(), pieces.frame());
             case INSULATION -> insulation();
+            case WET -> wet();
+            case WITHSTAND -> withstand();
             case REPAIR -> repair();
             case CLOSE -> close();
         };
+    }
+
+    /** Without what is behind a cover that nobody may open. */
+    private Stream<Step> reached(Stream<Step> steps) {
+        return refused.isEmpty() ? steps : steps.filter(step -> !isRefused(step));
+    }
+
+    private boolean isRefused(Step step) {
+        return step instanceof Step.Touch touch
+                && (refused.contains(touch.black().connector())
+                        || refused.contains(touch.red().connector()));
     }
 
     private Stream<Step> ends() {
@@ -153,21 +185,58 @@ final class Course {
 
     /** Only what has passed continuity goes under the test voltage. */
     private Stream<Step> insulation() {
-        if (plan.approach().testV().isEmpty() || !hasContinuity()) {
+        if (plan.approach().insulation().isEmpty() || !hasContinuity()) {
             return Stream.empty();
         }
         return Stream.of(
                         Stream.<Step>of(new Step.Act(Deed.BARRIERS)),
-                        pieces.insulation(plan::farEnd),
+                        pieces.underVoltage(Stage.INSULATION, plan::farEnd),
                         Stream.<Step>of(new Step.Act(Deed.DISCHARGED)))
                 .flatMap(each -> each);
+    }
+
+    private Stream<Step> wet() {
+        if (plan.approach().moisture() == Moisture.NONE || !hasContinuity()) {
+            return Stream.empty();
+        }
+        Stream<Step> discharged = Stream.of(new Step.Act(Deed.DISCHARGED_WET));
+        return plan.approach().moisture() == Moisture.MIST
+                ? Stream.concat(pieces.inMist(), discharged)
+                : Stream.of(
+                                Stream.<Step>of(new Step.Act(Deed.WATER), new Step.Act(Deed.DRY_ENDS)),
+                                pieces.inWater().flatMap(this::liftedIfWet),
+                                discharged)
+                        .flatMap(each -> each);
+    }
+
+    /** A core that reads low in the water is lifted out of it until it reads well: there is the damage. */
+    private Stream<Step> liftedIfWet(Step.Touch touch) {
+        return isDone(touch) && state(touch) == StepState.FAULT
+                ? Stream.of(touch, new Step.Act(Deed.LIFTED, touch.black().name()))
+                : Stream.of(touch);
+    }
+
+    /** What insulation has not passed does not go under the higher voltage. */
+    private Stream<Step> withstand() {
+        boolean passed = plan.approach().withstand().isPresent()
+                && hasContinuity()
+                && Stream.of(Stage.INSULATION, Stage.WET).flatMap(this::steps).allMatch(this::isPassed);
+        return passed
+                ? Stream.concat(
+                        pieces.underVoltage(Stage.WITHSTAND, plan::farEnd),
+                        Stream.of(new Step.Act(Deed.DISCHARGED_LAST)))
+                : Stream.empty();
+    }
+
+    private boolean isPassed(Step step) {
+        return isDone(step) && state(step) != StepState.FAULT;
     }
 
     /** Whether every touch of ends, shorts and frame is made and none is at fault. */
     boolean hasContinuity() {
         return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME)
                 .flatMap(this::steps)
-                .allMatch(step -> isDone(step) && state(step) != StepState.FAULT);
+                .allMatch(this::isPassed);
     }
 
     private Stream<Step> repair() {
@@ -186,6 +255,9 @@ final class Course {
 
     /** Whether a step belongs to this run as it stands. */
     boolean isPlanned(Step step) {
+        if (isRefused(step)) {
+            return false;
+        }
         if (plan.contains(step)) {
             return farEnd.isEmpty() || !(step instanceof Step.Touch) || step.stage() != Stage.ENDS || isBond(step);
         }
@@ -193,7 +265,7 @@ final class Course {
             return switch (touch.stage()) {
                 case SHORTS, FRAME -> pieces.contains(touch, this::isThrough);
                 case ENDS -> tiedTouches.contains(touch);
-                case INSULATION -> steps(Stage.INSULATION).anyMatch(step::equals);
+                case INSULATION, WET, WITHSTAND -> steps(touch.stage()).anyMatch(step::equals);
                 default -> false;
             };
         }
@@ -210,8 +282,9 @@ final class Course {
     private boolean isPossible(Step.Act act) {
         return switch (act.deed()) {
             case COMPLAINT -> plan.functions().contains(act.subject());
-            case OPENED -> !act.subject().isBlank();
-            case MENDED -> !act.subject().isBlank();
+            case OPENED, MENDED, ACCESSORIES -> !act.subject().isBlank();
+            case WANDERS, HALVES -> act.subject().isEmpty();
+            case REMAINING -> Remainder.isOne(readings.design(), act.subject());
             default -> steps(act.stage()).anyMatch(act::equals);
         };
     }
@@ -272,9 +345,7 @@ final class Course {
         if (!(last.get().content() instanceof Entry.Content.Reading)) {
             return isDoneByWords(step, last.get());
         }
-        if (step instanceof Step.Probes probes
-                && probes.stage() == Stage.CLOSE
-                && standing.wasTouchedAfter(last.get())) {
+        if (step instanceof Step.Probes probes && !stillHolds(probes, last.get())) {
             return false;
         }
         Verdict verdict = lastJudgement(step).map(Judgement::verdict).orElse(Verdict.DOUBTFUL);
@@ -284,19 +355,53 @@ final class Course {
         return settled && !asksForCleanMetal(step) && !isStillCharging(step);
     }
 
-    /** Whether all readings under voltage say that less than a minute had passed. */
-    private boolean isStillCharging(Step step) {
-        return standing.of(step).stream()
-                .map(Readings::secondsOf)
-                .allMatch(seconds -> seconds.isPresent() && seconds.getAsDouble() < FULL_MINUTE);
+    /** A check after the readings holds until the next one; a zero until other clips are used, or the meter wanders. */
+    private boolean stillHolds(Step.Probes probes, Entry last) {
+        if (probes.stage() == Stage.CLOSE) {
+            return !standing.wasTouchedAfter(last);
+        }
+        if (probes.question() == Step.Probes.Question.TONE) {
+            return true;
+        }
+        Zeros zeros = readings.zeros();
+        return zeros.last().isPresent()
+                && !(zeros.wanders() && standing.wasTouchedAfter(zeros.last().get()) && isTightNext());
     }
 
-    /** What was put back and opened once more is to be put back once more. */
+    /** Whether the touch that comes next has so low a limit that a zero which wanders decides it. */
+    private boolean isTightNext() {
+        return plan.approach().order().stages().stream()
+                .filter(stage -> stage.isTouched() && !stage.isUnderVoltage())
+                .flatMap(this::steps)
+                .filter(step -> step instanceof Step.Touch && !isDone(step))
+                .findFirst()
+                .map(step -> readings.isTight((Step.Touch) step))
+                .orElse(false);
+    }
+
+    /** Whether all readings under voltage say that less than a minute had passed, or less than the withstand test takes. */
+    private boolean isStillCharging(Step step) {
+        double least = step.stage() == Stage.WITHSTAND
+                ? WHOLE * plan.approach().withstand().orElseThrow().seconds()
+                : FULL_MINUTE;
+        return standing.of(step).stream()
+                .map(Readings::secondsOf)
+                .allMatch(seconds -> seconds.isPresent() && seconds.getAsDouble() < least);
+    }
+
+    /**
+     * What was put back and opened once more is to be put back once more; what a molten connector was plugged into is to be
+     * looked at after that was seen.
+     */
     private boolean isDoneByWords(Step step, Entry last) {
-        return !(step instanceof Step.Act act)
-                || act.deed() != Deed.PUT_BACK
-                || last.content() instanceof Entry.Content.Skip
-                || !ledger.isOut(act.subject());
+        if (!(step instanceof Step.Act act) || last.content() instanceof Entry.Content.Skip) {
+            return true;
+        }
+        return switch (act.deed()) {
+            case PUT_BACK -> !ledger.isOut(act.subject());
+            case LOOKED -> !look.isCondemnedAfter(act.subject(), last);
+            default -> true;
+        };
     }
 
     /** A net whose own two ends were read open need not be read again in the shorts stage. */
@@ -342,7 +447,8 @@ final class Course {
 
     private static StepState ofWords(Step step, String words) {
         Deed deed = ((Step.Act) step).deed();
-        boolean asItShouldBe = words.isEmpty() || words.equals(Behaviours.WORKS);
+        boolean told = deed.answer() == Deed.Answer.CELSIUS || deed == Deed.ACCESS;
+        boolean asItShouldBe = told || words.isEmpty() || words.equals(Behaviours.WORKS);
         return asItShouldBe ? StepState.GOOD : deed == Deed.FUNCTION ? StepState.FAULT : StepState.WATCH;
     }
 

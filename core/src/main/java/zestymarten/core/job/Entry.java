@@ -54,8 +54,26 @@ public record Entry(
          *
          * @param cause why it broke; empty if nobody knows
          * @param prevention what stops it from coming back; empty if nothing was done
+         * @param spare the spare core that carries the wire from now on; empty if none does
+         * @param colour the wire's new colour; empty if it kept its own, or the spare's
          */
-        record Repair(Way way, String cause, String prevention) implements Content {}
+        record Repair(Way way, String cause, String prevention, String spare, String colour) implements Content {
+            public Repair {
+                if (!spare.isEmpty() && way != Way.SPARE) {
+                    throw new IllegalArgumentException("A spare core (" + spare
+                            + ") is named only where it carries the wire, not where it is " + way.word() + ".");
+                }
+            }
+
+            public Repair(Way way, String cause, String prevention) {
+                this(way, cause, prevention, "", "");
+            }
+
+            /** Whether the unit is no longer as it was designed. */
+            boolean changesWiring() {
+                return !spare.isEmpty() || !colour.isEmpty();
+            }
+        }
     }
 
     /** Ways to put wiring right. */

@@ -1,13 +1,18 @@
 package zestymarten.core.job;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.diagnosis.Complaint;
 import zestymarten.core.diagnosis.Costs;
@@ -16,9 +21,11 @@ import zestymarten.core.diagnosis.NextTouch;
 import zestymarten.core.diagnosis.Priors;
 import zestymarten.core.diagnosis.Touched;
 import zestymarten.core.fault.GoodUnit;
+import zestymarten.core.finding.Finding;
 import zestymarten.core.insulation.Absorption;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judgement;
+import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Deed;
@@ -27,6 +34,8 @@ import zestymarten.core.plan.Plan;
 import zestymarten.core.plan.Prices;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Celsius;
+import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.Understood;
 
@@ -41,6 +50,8 @@ public final class Job {
     /** How many touches are weighed to find some that belong to the plan. */
     private static final int WEIGHED = 40;
 
+    private final Design designed;
+    private final Optional<Assembly> asBuilt;
     private final Design design;
     private final Approach approach;
     private final Conditions before;
@@ -51,13 +62,15 @@ public final class Job {
     private final Complaint complaint;
     private Optional<List<Found>> findings = Optional.empty();
 
-    private Job(Design design, Approach approach, Conditions before, List<Entry> entries) {
-        this.design = design;
+    private Job(Design designed, Approach approach, Conditions before, List<Entry> entries) {
+        this.designed = designed;
         this.approach = approach;
         this.before = before;
-        standing = new Standing(design, List.copyOf(entries));
+        standing = new Standing(designed, List.copyOf(entries));
+        asBuilt = AsBuilt.of(designed.assembly(), standing.repairs());
+        design = asBuilt.map(designed::with).orElse(designed);
         readings = new Readings(design, approach, before, standing);
-        ledger = new Ledger(standing);
+        ledger = new Ledger(design.assembly(), standing);
         course = new Course(design.plan(approach), standing, readings, ledger);
         complaint = Behaviours.complaint(standing);
     }
@@ -76,11 +89,17 @@ public final class Job {
     public Job plus(Entry entry) {
         List<Entry> more = new ArrayList<>(entries());
         more.add(entry);
-        return new Job(design, approach, before, more);
+        return new Job(designed, approach, before, more);
     }
 
+    /** The wiring as it is now, with what repairs have made of it. */
     public Design design() {
         return design;
+    }
+
+    /** What repairs have made of the wiring of this unit; empty while it is as designed. */
+    public Optional<Assembly> asBuilt() {
+        return asBuilt;
     }
 
     public Approach approach() {
@@ -162,14 +181,100 @@ public final class Job {
 
     /** Whether a step may be entered now: nothing is measured on wiring that was not proved dead. */
     public boolean isAllowed(Step step) {
-        boolean measures = step.fold(probes -> false, touch -> true, act -> act.deed() == Deed.FRAME_PROOF);
+        boolean measures =
+                step.fold(probes -> false, touch -> true, act -> act.deed().answer() == Deed.Answer.OHMS);
         return !measures || course.isProvedDead();
     }
 
-    /** Whether words can be entered for a deed: of a function they say how it behaves. */
-    public static boolean accepts(Step.Act act, String words) {
+    /** What is expected instead of words that cannot be entered for a deed; empty where they can. */
+    public static Optional<String> expected(Step.Act act, String words) {
         boolean function = act.deed() == Deed.COMPLAINT || act.deed() == Deed.FUNCTION;
-        return !function || Behaviours.isWord(words);
+        if (function && !Behaviours.isWord(words)) {
+            return Optional.of("one of " + String.join(", ", Behaviours.words()));
+        }
+        boolean warmth = act.deed().answer() == Deed.Answer.CELSIUS && !words.isEmpty();
+        return warmth && Celsius.of(words).isEmpty() ? Optional.of(Celsius.EXPECTED) : Optional.empty();
+    }
+
+    /** The spare cores that have passed in this run, in design order. */
+    public List<Conductor> spares() {
+        return design.assembly().conductors().stream()
+                .filter(Conductor::spare)
+                .filter(this::hasPassed)
+                .toList();
+    }
+
+    private boolean hasPassed(Conductor wire) {
+        boolean faulty = findings().stream()
+                .anyMatch(found -> found.finding().conductors().contains(wire.id()));
+        return !faulty
+                && steps(Stage.ENDS)
+                        .anyMatch(step -> step instanceof Step.Touch touch
+                                && touch.isOn(wire.from())
+                                && (touch.isTied() || touch.isOn(wire.to()))
+                                && isDone(step)
+                                && state(step) != StepState.SKIPPED);
+    }
+
+    /** The readings of what is left on either side of a break, for a finding that may be one that is seen. */
+    public List<Step.Act> remainders(Finding finding) {
+        boolean broken = finding instanceof Finding.Open || finding instanceof Finding.Intermittent;
+        return broken && finding.conductors().size() == 1
+                ? Remainder.of(design.conductor(finding.conductors().get(0)))
+                : List.of();
+    }
+
+    /** Why something cannot be put right in that way now; empty if it can. */
+    public Optional<String> objection(Step.Act mended, Entry.Content.Repair repair) {
+        if (!repair.spare().isEmpty()) {
+            boolean one = mended.subject().split(" ").length == 2;
+            boolean passed = spares().stream().anyMatch(each -> each.id().equals(repair.spare()));
+            return one && passed
+                    ? Optional.empty()
+                    : Optional.of("Read '" + repair.spare() + "' for '" + mended.subject()
+                            + "'; expected a spare core that has passed in this run, for one wire.");
+        }
+        List<Step.Act> unread = repair.way() != Entry.Way.SPLICE
+                ? List.of()
+                : findings().stream()
+                        .map(Found::finding)
+                        .filter(finding ->
+                                String.join(" ", finding.conductors()).equals(mended.subject()))
+                        .flatMap(finding -> remainders(finding).stream())
+                        .filter(each -> !isDone(each))
+                        .toList();
+        return unread.isEmpty()
+                ? Optional.empty()
+                : Optional.of("Before it is spliced, read each remaining length: "
+                        + unread.stream().map(Step.Act::subject).collect(Collectors.joining(", "))
+                        + ". A wire can be broken twice.");
+    }
+
+    /** How many touches would settle the shorts that are in doubt by halves; empty where that saves nothing. */
+    public OptionalInt byHalves() {
+        int pieces = pieces().all().size();
+        long doubtful = pieces < 3 || pieces().areTied()
+                ? 0
+                : steps(Stage.SHORTS)
+                        .filter(step -> !standing.of(step).isEmpty() && !isDone(step))
+                        .count();
+        int halves = Integer.SIZE - Integer.numberOfLeadingZeros(Math.max(0, pieces - 1));
+        return doubtful > halves ? OptionalInt.of(halves) : OptionalInt.empty();
+    }
+
+    /** When what was under voltage may be taken for discharged; empty where no times under voltage were given. */
+    public Optional<Instant> dischargedAt(Deed discharge) {
+        return readings.dischargedAt(discharge);
+    }
+
+    /** The set of clips and pins in use; empty for the leads with which the run began. */
+    public String accessories() {
+        return readings.zeros().set();
+    }
+
+    /** The least that insulation may read at a touch. */
+    public InsulationLimit least(Step.Touch touch) {
+        return readings.least(touch);
     }
 
     /** The planned touch of two terminals that is not done, else any, in whichever stage and order they are touched together. */
@@ -215,10 +320,15 @@ public final class Job {
             return "skipped: " + skip.reason();
         }
         if (entry.content() instanceof Entry.Content.Done done) {
+            if (entry.step() instanceof Step.Act act && act.deed().answer() == Deed.Answer.CELSIUS) {
+                return Engineering.figure(Celsius.of(done.words()).orElse(design.ambientC())) + " °C";
+            }
             return done.words().isEmpty() ? plainly((Step.Act) entry.step()) : done.words();
         }
         if (entry.content() instanceof Entry.Content.Repair repair) {
-            return repair.way().word();
+            return repair.way().word()
+                    + (repair.spare().isEmpty() ? "" : " " + repair.spare())
+                    + (repair.colour().isEmpty() ? "" : ", now " + repair.colour());
         }
         Entry.Content.Reading reading = (Entry.Content.Reading) entry.content();
         String text = reading.meaning() instanceof Understood.OverRange
@@ -248,7 +358,7 @@ public final class Job {
 
     /** Every step in the order of the job, made as it is asked for. */
     public Stream<Step> steps() {
-        return Stream.of(Stage.values()).flatMap(this::steps);
+        return approach.order().stages().stream().flatMap(this::steps);
     }
 
     /** The steps of one stage in order, made as they are asked for. */
@@ -289,7 +399,16 @@ public final class Job {
     /** Seconds that the steps still to do will take, by {@link Prices}. */
     public double secondsLeft() {
         return Stream.of(Stage.values())
-                .mapToDouble(stage -> left(stage) * Prices.secondsPerTouch(stage))
+                        .mapToDouble(stage -> left(stage) * Prices.secondsPerTouch(stage))
+                        .sum()
+                + 60 * accessMinutes();
+    }
+
+    /** Minutes that covers and shells still to be opened will take. */
+    public double accessMinutes() {
+        return plan().priced().stream()
+                .filter(each -> !isDone(new Step.Act(Deed.ACCESS, each.id())))
+                .mapToDouble(each -> each.reach().minutes())
                 .sum();
     }
 
@@ -312,19 +431,21 @@ public final class Job {
     }
 
     private Optional<Touched> touched(Entry entry) {
-        boolean counts = entry.step() instanceof Step.Touch
-                && entry.step().stage() != Stage.INSULATION
+        boolean counts = entry.step() instanceof Step.Touch touch
+                && !touch.stage().isUnderVoltage()
+                && touch.stage() != Stage.WARM
+                && (touch.stage() != Stage.PARTS || !readings.isElsewhere(touch))
                 && entry.content() instanceof Entry.Content.Reading;
         if (!counts) {
             return Optional.empty();
         }
-        Step.Touch touch = (Step.Touch) entry.step();
+        Step.Touch made = (Step.Touch) entry.step();
         return Optional.of(new Touched(
                 entry.sequence(),
-                touch.black(),
-                touch.red(),
-                readings.state(touch),
-                touch.ties(),
+                made.black(),
+                made.red(),
+                readings.state(made),
+                made.ties(),
                 Readings.meaning(entry)));
     }
 

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Reach;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Step;
 
@@ -15,9 +17,11 @@ import zestymarten.core.plan.Step;
 final class Ledger {
     private static final String FAR_ENDS = "the tie at the far end";
 
+    private final Assembly assembly;
     private final Map<String, Boolean> out = new LinkedHashMap<>();
 
-    Ledger(Standing standing) {
+    Ledger(Assembly assembly, Standing standing) {
+        this.assembly = assembly;
         for (Entry entry : standing.entries()) {
             boolean done = entry.stands() && !(entry.content() instanceof Entry.Content.Skip);
             if (done && entry.step() instanceof Step.Act act) {
@@ -30,12 +34,23 @@ final class Ledger {
         switch (act.deed()) {
             case TIED -> out.put(FAR_ENDS, true);
             case FREED -> out.put(FAR_ENDS, false);
+            case ACCESS -> out.put(dismantled(act.subject()), true);
             case UNPLUGGED, OPENED -> out.put(act.subject(), true);
             case PUT_BACK -> out.put(act.subject(), false);
             default -> {
                 // leaves nothing open
             }
         }
+    }
+
+    private String dismantled(String connector) {
+        Reach.Harm harm =
+                assembly.connector(connector).map(each -> each.reach().harm()).orElse(Reach.Harm.NONE);
+        return switch (harm) {
+            case NONE, OPEN -> "the cover of " + connector;
+            case PIERCE -> "the pierced insulation at " + connector + ", to be sealed";
+            case CUT -> "the cut at " + connector + ", to be made good";
+        };
     }
 
     /** Whether something is still out. */

@@ -17,10 +17,18 @@ import zestymarten.core.plan.Step;
  *
  * @param setups how often the ties change
  * @param walks one way each
+ * @param accessMinutes of seconds, what covers and shells take
  * @param seconds by the prices
  * @param misses what it would miss besides what no ohmmeter shows, in plain words, computed from the wiring
  */
-public record Offer(Method method, long touches, long setups, long walks, double seconds, List<String> misses) {
+public record Offer(
+        Method method,
+        long touches,
+        long setups,
+        long walks,
+        double accessMinutes,
+        double seconds,
+        List<String> misses) {
     public Offer {
         misses = List.copyOf(misses);
     }
@@ -52,9 +60,19 @@ public record Offer(Method method, long touches, long setups, long walks, double
         Job job = Job.of(design, approach, conditions, List.of());
         Job.Left left = job.remaining();
         long setups = approach.method().needsTies() ? setups(job) : 0;
-        double seconds = left.touches() * pace.touch() + setups * pace.setup() + left.walks() * pace.walk();
+        double seconds = left.touches() * pace.touch()
+                + setups * pace.setup()
+                + left.walks() * pace.walk()
+                + 60 * job.accessMinutes();
         Coverage coverage = Coverage.of(design.assembly(), design.nets(), approach.method());
-        return new Offer(approach.method(), left.touches(), setups, left.walks(), seconds, ofThisMethod(coverage));
+        return new Offer(
+                approach.method(),
+                left.touches(),
+                setups,
+                left.walks(),
+                job.accessMinutes(),
+                seconds,
+                ofThisMethod(coverage));
     }
 
     /** The last blind spot is that of every ohmmeter. */

@@ -1,18 +1,24 @@
 package zestymarten.core.job;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.IntStream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.insulation.Absorption;
+import zestymarten.core.insulation.Insulation;
 import zestymarten.core.insulation.TimedText;
+import zestymarten.core.insulation.WithstandJudge;
 import zestymarten.core.judge.Doubts;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.InsulationJudge;
@@ -21,8 +27,10 @@ import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.judge.Quantity;
+import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.ReadingLanguage;
@@ -37,13 +45,17 @@ import zestymarten.core.quantity.Understood;
  * judgement an entry, each once.
  */
 final class Readings {
+    private static final double TIGHT_COUNTS = 200;
+    private static final Set<String> TRIPPED = Set.of("trip", "tripped");
+
     private final Design design;
     private final Approach approach;
     private final Conditions before;
     private final Standing standing;
     private final Map<Entry, Judgement> judged = new HashMap<>();
     private final Map<Step.Touch, Expectation> expected = new HashMap<>();
-    private final List<Entry> zeros;
+    private final Zeros zeros;
+    private final Warmth warmth;
     private Optional<Likes> likes = Optional.empty();
 
     Readings(Design design, Approach approach, Conditions before, Standing standing) {
@@ -51,21 +63,41 @@ final class Readings {
         this.approach = approach;
         this.before = before;
         this.standing = standing;
-        zeros = standing.entries().stream()
-                .filter(Entry::stands)
-                .filter(entry -> entry.step() instanceof Step.Probes probes
-                        && probes.question() == Step.Probes.Question.OHMS
-                        && meaning(entry) instanceof Understood.Value)
-                .toList();
+        zeros = new Zeros(before, standing);
+        warmth = new Warmth(design, standing);
+    }
+
+    Design design() {
+        return design;
+    }
+
+    /** Whether the limit of a touch is so low that a tenth of it is below twenty steps of the meter. */
+    boolean isTight(Step.Touch touch) {
+        return expectation(touch)
+                .fold(
+                        joined -> joined.limit().high().value()
+                                < TIGHT_COUNTS * before.meter().resolutionOhm(),
+                        () -> false);
     }
 
     Approach approach() {
         return approach;
     }
 
-    /** The test voltage of the run, in volts. */
-    double testV() {
-        return approach.testV().orElseThrow();
+    /** The voltage of a touch under voltage, in volts. */
+    double testV(Step.Touch touch) {
+        return touch.stage() == Stage.WITHSTAND
+                ? approach.withstand().orElseThrow().volts()
+                : approach.insulation().orElseThrow().testV();
+    }
+
+    /** The least that insulation may read at a touch. */
+    InsulationLimit least(Step.Touch touch) {
+        return approach.insulation().orElseThrow().limit(design.lengthM(touch.black()));
+    }
+
+    static Quantity quantity(Step.Touch touch) {
+        return touch.stage() == Stage.WITHSTAND ? Quantity.LEAKAGE : Quantity.INSULATION;
     }
 
     static Understood meaning(Entry entry) {
@@ -76,22 +108,11 @@ final class Readings {
 
     /** The conditions with the leads' ohms as read last. */
     Conditions now() {
-        return zeros.isEmpty() ? before : with(zeros.get(zeros.size() - 1));
+        return zeros.now();
     }
 
-    private Conditions with(Entry zero) {
-        return meaning(zero) instanceof Understood.Value value
-                ? before.withLeads(Math.min(1000, value.value()))
-                : before;
-    }
-
-    /** The conditions under which an entry was made. */
-    private Conditions at(Entry entry) {
-        Conditions then = before;
-        for (Entry zero : zeros) {
-            then = zero.sequence() < entry.sequence() ? with(zero) : then;
-        }
-        return then;
+    Zeros zeros() {
+        return zeros;
     }
 
     State state(Step.Touch touch) {
@@ -105,24 +126,46 @@ final class Readings {
     /** What a good unit shows at a touch. */
     Expectation expectation(Step.Touch touch) {
         return expected.computeIfAbsent(
-                touch, any -> design.expectation(touch.black(), touch.red(), state(touch), touch.ties()));
+                touch,
+                any -> design.at(warmth.of(touch)).expectation(touch.black(), touch.red(), state(touch), touch.ties()));
     }
 
     static boolean isUnderVoltage(Step.Touch touch) {
-        return touch.stage() == Stage.INSULATION && touch.red().isFrame();
+        return touch.stage().isUnderVoltage() && touch.red().isFrame();
+    }
+
+    /** Whether a touch is read at another temperature than that of the run. */
+    boolean isElsewhere(Step.Touch touch) {
+        return warmth.of(touch) != design.ambientC();
     }
 
     /** What was typed, as understood for a step, with the doubts it raises. */
     Understood understand(Step step, String typed) {
         boolean voltage = step instanceof Step.Touch touched && isUnderVoltage(touched);
         String figure = voltage ? TimedText.of(typed).reading() : typed;
-        Understood plain = new ReadingLanguage(before.meter().oneIsOverRange()).understand(figure);
+        Understood plain = TRIPPED.contains(figure.strip().toLowerCase(Locale.ROOT))
+                ? new Understood.Unstable(List.of())
+                : new ReadingLanguage(before.meter().oneIsOverRange()).understand(figure);
         return step.fold(
                 probes -> ProbeCheck.understand(probes, plain),
                 touch -> isUnderVoltage(touch)
-                        ? plain
+                        ? inItsUnit(touch, plain)
                         : Doubts.raise(onItsRange(touch, plain), expectation(touch), now(), neighbours(touch)),
                 act -> ActCheck.understand(act, plain));
+    }
+
+    /** Ohms of an insulation tester, amperes of a withstand tester. */
+    private static Understood inItsUnit(Step.Touch touch, Understood plain) {
+        boolean amperes = touch.stage() == Stage.WITHSTAND;
+        boolean other = plain instanceof Understood.Value value && (value.unit() == Understood.Unit.AMPERE) != amperes;
+        boolean sound = plain instanceof Understood.Tone || plain instanceof Understood.Silent;
+        if (!other && !sound) {
+            return plain;
+        }
+        return new Understood.Refused(
+                amperes
+                        ? "Type the current with its unit, such as 3.4mA, or trip if it tripped."
+                        : "Type the ohms that the insulation tester shows, such as 320M or >2G.");
     }
 
     /** The range to set for a touch; empty for a meter that finds it by itself. */
@@ -200,9 +243,15 @@ final class Readings {
         return step.fold(
                 probes -> ProbeCheck.judge(probes, meaning),
                 touch -> isUnderVoltage(touch)
-                        ? InsulationJudge.judge(meaning, Quantity.INSULATION, testV(), true)
+                        ? underVoltage(touch, meaning)
                         : Judge.judge(meaning, expectation(touch), conditions),
-                act -> ActCheck.judge(act, meaning, conditions));
+                act -> ActCheck.judge(design, act, meaning, conditions));
+    }
+
+    private Judgement underVoltage(Step.Touch touch, Understood meaning) {
+        return touch.stage() == Stage.WITHSTAND
+                ? WithstandJudge.judge(meaning, approach.withstand().orElseThrow(), design.lengthM(touch.black()))
+                : InsulationJudge.judge(meaning, Quantity.INSULATION, testV(touch), least(touch));
     }
 
     /** The judgement of an entry as it stands among the others; empty for what is no reading. */
@@ -212,7 +261,7 @@ final class Readings {
         }
         Judgement known = judged.get(entry);
         if (known == null) {
-            known = watched(entry, doubted(entry, judge(entry.step(), reading.meaning(), at(entry))));
+            known = watched(entry, doubted(entry, judge(entry.step(), reading.meaning(), zeros.at(entry))));
             judged.put(entry, known);
         }
         return Optional.of(known);
@@ -241,7 +290,7 @@ final class Readings {
                 if (step instanceof Step.Touch touch && touch.stage() == Stage.ENDS) {
                     standing.last(step)
                             .filter(last -> last.content() instanceof Entry.Content.Reading)
-                            .ifPresent(last -> made.add(touch, judge(touch, meaning(last), at(last))));
+                            .ifPresent(last -> made.add(touch, judge(touch, meaning(last), zeros.at(last))));
                 }
             }
             return made;
@@ -251,32 +300,61 @@ final class Readings {
     }
 
     private Judgement doubted(Entry entry, Judgement judgement) {
+        Optional<String> early = tooEarly(entry);
+        if (early.isPresent()) {
+            return inDoubt(judgement, early.get());
+        }
         if (!(entry.step() instanceof Step.Touch touch) || isUnderVoltage(touch)) {
             return judgement;
         }
-        Optional<String> doubt = byZero(entry, touch, judgement);
+        Optional<String> doubt = warmth.tooLittle(touch).or(() -> byZero(entry, touch, judgement));
         if (doubt.isEmpty() && judgement.contact() == Contact.APART) {
             doubt = byBrokenLeads(entry);
         }
-        return doubt.map(reason -> new Judgement(
-                        Verdict.DOUBTFUL,
-                        Contact.UNKNOWN,
-                        reason,
-                        judgement.correctedOhm(),
-                        judgement.uncertaintyOhm()))
-                .orElse(judgement);
+        return doubt.map(reason -> inDoubt(judgement, reason)).orElse(judgement);
+    }
+
+    private static Judgement inDoubt(Judgement judgement, String reason) {
+        return new Judgement(
+                Verdict.DOUBTFUL, Contact.UNKNOWN, reason, judgement.correctedOhm(), judgement.uncertaintyOhm());
+    }
+
+    /** A discharge is over after four times the longest time under voltage, counted from the last reading under it. */
+    private Optional<String> tooEarly(Entry entry) {
+        if (!(entry.step() instanceof Step.Act act) || !act.deed().isDischarge()) {
+            return Optional.empty();
+        }
+        return dischargedAt(act.deed())
+                .filter(end -> entry.at().isBefore(end))
+                .map(end -> "Too early: what was charged so long is discharged after another "
+                        + Duration.between(entry.at(), end).toSeconds()
+                        + " s. Keep it shorted, and read the volts again then.");
+    }
+
+    /** When what was under voltage may be taken for discharged; empty where no times under voltage were given. */
+    Optional<Instant> dischargedAt(Deed discharge) {
+        double longest = 0;
+        Optional<Instant> last = Optional.empty();
+        for (Step step : standing.steps()) {
+            if (step instanceof Step.Touch touch && touch.stage() == discharge.stage() && isUnderVoltage(touch)) {
+                for (Entry entry : standing.of(step)) {
+                    longest = Math.max(longest, secondsOf(entry).orElse(0));
+                    last = last.filter(each -> each.isAfter(entry.at())).or(() -> Optional.of(entry.at()));
+                }
+            }
+        }
+        double wait = longest > 0 ? Insulation.dischargeSeconds(longest) : 0;
+        return wait > 0 ? last.map(each -> each.plusSeconds((long) Math.ceil(wait))) : Optional.empty();
     }
 
     /** The first check after an entry, if it finds the zero moved so far that the entry would be judged otherwise. */
     private Optional<String> byZero(Entry entry, Step.Touch touch, Judgement judgement) {
-        Optional<Entry> next = zeros.stream()
-                .filter(zero -> zero.sequence() > entry.sequence())
-                .findFirst();
-        Conditions then = at(entry);
+        Optional<Entry> next = zeros.nextAfter(entry);
+        Conditions then = zeros.at(entry);
         if (next.isEmpty() || then.leadsOhm().isEmpty()) {
             return Optional.empty();
         }
-        Conditions later = with(next.get());
+        Conditions later = zeros.with(next);
         double drift = Math.abs(later.leadsOhm().orElseThrow() - then.leadsOhm().getAsDouble());
         boolean moved = new Conditions.Zero(drift, 0, 0)
                 .isInDoubt(before.meter().resolutionOhm(), tightest().orElse(Double.MAX_VALUE));

@@ -15,7 +15,6 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.plan.Deed;
-import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 
 /**
@@ -92,7 +91,9 @@ final class Standing {
                 .removeIf(step -> step.fold(
                         probes -> false,
                         touch -> isReadAgain(touch, mended, beside),
-                        act -> act.deed() == Deed.FUNCTION || act.deed() == Deed.RESET));
+                        act -> act.deed() == Deed.FUNCTION
+                                || act.deed() == Deed.RESET
+                                || act.deed() == Deed.REMAINING));
     }
 
     private static boolean isReadAgain(Step.Touch touch, Set<Terminal> mended, Set<Terminal> beside) {
@@ -154,6 +155,6 @@ final class Standing {
                 .anyMatch(entry -> entry.sequence() > check.sequence()
                         && entry.stands()
                         && entry.step() instanceof Step.Touch
-                        && entry.step().stage() != Stage.INSULATION);
+                        && !entry.step().stage().isUnderVoltage());
     }
 }

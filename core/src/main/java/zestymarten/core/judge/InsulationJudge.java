@@ -40,13 +40,12 @@ public final class InsulationJudge {
                     Contact.UNKNOWN,
                     "These two points are joined by design: there is no insulation between them to test.");
         }
-        InsulationLimit limit = InsulationLimit.ofTest(testV);
-        return quantity == Quantity.LEAKAGE ? leakage(reading, testV, limit) : insulation(reading, limit);
+        return judge(reading, quantity, testV, InsulationLimit.ofTest(testV));
     }
 
-    /** The least ohms for a test voltage. */
-    public static Ohms least(double testV) {
-        return InsulationLimit.ofTest(testV).least();
+    /** The judgement of a reading of insulation or leakage between two points that should be apart, by a limit. */
+    public static Judgement judge(Understood reading, Quantity quantity, double testV, InsulationLimit limit) {
+        return quantity == Quantity.LEAKAGE ? leakage(reading, testV, limit) : insulation(reading, limit);
     }
 
     private static Judgement insulation(Understood reading, InsulationLimit limit) {

@@ -35,7 +35,7 @@ public record Allowances(
     }
 
     /**
-     * What several good units read at one conductor.
+     * What several good units read at one conductor, reckoned to 20 °C.
      *
      * @param units how many, at least 3
      * @param meanOhm their mean

@@ -131,13 +131,14 @@ public final class Limits {
     }
 
     private Limit learnt(Conductor conductor, Allowances.Learnt learnt) {
-        Ohms high = learnt.most();
+        double factor = conductor.metal().factor(ambientC);
+        Ohms high = Ohms.of(learnt.most().value() * factor);
         String sentence = "At most " + high.text() + ": learnt from " + learnt.units() + " good units, "
                 + learnt.meanOhm().text() + " with a spread of "
-                + learnt.spreadOhm().text() + ".";
+                + learnt.spreadOhm().text() + (ambientC == 20 ? "" : warmth(conductor.metal())) + ".";
         return limit(
                 conductor,
-                Optional.of(learnt.meanOhm()),
+                Optional.of(Ohms.of(learnt.meanOhm().value() * factor)),
                 high,
                 new Derivation(
                         Limit.Rule.LEARNT,

@@ -1,6 +1,9 @@
 package zestymarten.core.plan;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
+import zestymarten.core.limit.InsulationRule;
+import zestymarten.core.limit.WithstandRule;
 
 /**
  * How a run goes about its unit.
@@ -8,22 +11,55 @@ import java.util.OptionalDouble;
  * @param method by which opens and shorts are looked for; any but the insulation test, which comes after
  * @param inPlace whether the wiring is in its machine or building, so that it has to be proved dead and unplugged first
  * @param quick whether it is ohms alone: no look by eye, no proof of the frame contact, nothing moved, no last check
- * @param testV volts DC of the insulation test, above 0 and at most {@value #MOST_V}; empty for none
+ * @param insulation the insulation test after continuity; empty for none
+ * @param moisture whether water looks for damage under that test
+ * @param withstand the withstand test after insulation; empty for none
+ * @param order of stages and wires
  */
-public record Approach(Method method, boolean inPlace, boolean quick, OptionalDouble testV) {
+public record Approach(
+        Method method,
+        boolean inPlace,
+        boolean quick,
+        Optional<InsulationRule> insulation,
+        Moisture moisture,
+        Optional<WithstandRule> withstand,
+        Order order) {
     /** Ohms alone, both ends on the bench. */
     public static final Approach QUICK = new Approach(Method.BOTH_ENDS, false, true, OptionalDouble.empty());
-
-    /** The highest test voltage of an insulation test, in volts DC. */
-    public static final double MOST_V = 5000;
 
     public Approach {
         if (method == Method.INSULATION) {
             throw new IllegalArgumentException("Insulation is tested after continuity, not instead of it.");
         }
-        if (testV.isPresent() && !(testV.getAsDouble() > 0 && testV.getAsDouble() <= MOST_V)) {
-            throw new IllegalArgumentException("Test voltage (" + testV.getAsDouble()
-                    + " V) must be above 0 V and at most " + (int) MOST_V + " V.");
+        if (insulation.isEmpty() && (withstand.isPresent() || moisture != Moisture.NONE)) {
+            throw new IllegalArgumentException(
+                    "A withstand or wet test comes after an insulation test: give its voltage too.");
         }
+        if (method == Method.FAR_END_JOINED && !order.isBefore(Stage.ENDS, Stage.SHORTS)) {
+            throw new IllegalArgumentException(
+                    "With the far ends tied, wires are rung out before shorts are looked for: only then they are freed.");
+        }
+    }
+
+    /** In the usual order, with an insulation test at so many volts DC or none. */
+    public Approach(Method method, boolean inPlace, boolean quick, OptionalDouble testV) {
+        this(
+                method,
+                inPlace,
+                quick,
+                testV.isPresent() ? Optional.of(InsulationRule.ofVolts(testV.getAsDouble())) : Optional.empty(),
+                Moisture.NONE,
+                Optional.empty(),
+                Order.USUAL);
+    }
+
+    /** The same in another order. */
+    public Approach in(Order other) {
+        return new Approach(method, inPlace, quick, insulation, moisture, withstand, other);
+    }
+
+    /** The same with other tests under voltage. */
+    public Approach with(InsulationRule rule, Moisture wet, Optional<WithstandRule> high) {
+        return new Approach(method, inPlace, quick, Optional.of(rule), wet, high, order);
     }
 }

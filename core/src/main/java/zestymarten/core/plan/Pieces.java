@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -21,14 +22,14 @@ import zestymarten.core.assembly.Terminal;
 public final class Pieces {
     private final List<Terminal> pieces;
     private final List<Step.Touch> cavities;
-    private final Approach approach;
+    private final Method method;
     private final Map<Terminal, Integer> place = new HashMap<>();
     private final Set<Step.Touch> cavitySet;
 
-    Pieces(List<Terminal> pieces, List<Step.Touch> cavities, Approach approach) {
+    Pieces(List<Terminal> pieces, List<Step.Touch> cavities, Method method) {
         this.pieces = pieces;
         this.cavities = List.copyOf(cavities);
-        this.approach = approach;
+        this.method = method;
         cavitySet = Set.copyOf(cavities);
         for (int i = 0; i < pieces.size(); i++) {
             place.put(pieces.get(i), i);
@@ -46,7 +47,7 @@ public final class Pieces {
 
     /** Whether pieces are tied for the shorts stage. */
     public boolean areTied() {
-        return pieces.size() > 2 && (approach.method() == Method.EACH_TO_REST || approach.method() == Method.BY_HALVES);
+        return pieces.size() > 2 && (method == Method.EACH_TO_REST || method == Method.BY_HALVES);
     }
 
     /**
@@ -70,7 +71,7 @@ public final class Pieces {
     }
 
     private Stream<Step.Touch> tied(Predicate<Step.Touch> through) {
-        if (approach.method() == Method.EACH_TO_REST) {
+        if (method == Method.EACH_TO_REST) {
             return eachToRest(through);
         }
         List<Step.Touch> halves = halves();
@@ -125,19 +126,32 @@ public final class Pieces {
      * The touches under the test voltage: of each piece through its own clips, to prove them, and then against all others
      * and the frame, tied together.
      *
+     * @param stage the insulation or the withstand test
      * @param farEnd where the piece's own wire comes out
      */
-    public Stream<Step.Touch> insulation(java.util.function.Function<Terminal, Optional<Terminal>> farEnd) {
+    public Stream<Step.Touch> underVoltage(Stage stage, Function<Terminal, Optional<Terminal>> farEnd) {
         return pieces.stream().flatMap(piece -> {
             List<Terminal> others = Stream.concat(
                             pieces.stream().filter(each -> !each.equals(piece)), Stream.of(Terminal.FRAME))
                     .toList();
-            Step.Touch test = new Step.Touch(
-                    Stage.INSULATION, piece, Terminal.FRAME, "", others.size() < 2 ? List.of() : List.of(others));
+            Step.Touch test =
+                    new Step.Touch(stage, piece, Terminal.FRAME, "", others.size() < 2 ? List.of() : List.of(others));
             return Stream.concat(
-                    farEnd.apply(piece).map(far -> new Step.Touch(Stage.INSULATION, piece, far)).stream(),
-                    Stream.of(test));
+                    farEnd.apply(piece).map(far -> new Step.Touch(stage, piece, far)).stream(), Stream.of(test));
         });
+    }
+
+    /** The touches in the water: each piece against it, all others free. */
+    public Stream<Step.Touch> inWater() {
+        return pieces.stream().map(piece -> new Step.Touch(Stage.WET, piece, Terminal.FRAME));
+    }
+
+    /** All pieces together against the frame, while the mist goes from zone to zone. */
+    public Stream<Step.Touch> inMist() {
+        return pieces.isEmpty()
+                ? Stream.empty()
+                : Stream.of(new Step.Touch(
+                        Stage.WET, pieces.get(0), Terminal.FRAME, "", pieces.size() < 2 ? List.of() : List.of(pieces)));
     }
 
     /** Whether a touch with free ends is one of the shorts or frame touches, or may become one. */

@@ -2,6 +2,7 @@ package zestymarten.core.plan;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -52,12 +53,13 @@ public final class Plan {
         }
         steps.put(Stage.PREPARE, approach.inPlace() ? prepare() : List.of());
         steps.put(Stage.LOOK, approach.quick() ? List.of() : look());
-        steps.put(Stage.METER, probes(Stage.METER));
+        steps.put(Stage.METER, meter());
         steps.put(Stage.ENDS, ends());
         steps.put(Stage.SHORTS, isFarEndJoined() ? around(Deed.WALKED_BACK, Deed.FREED) : List.of());
         steps.put(Stage.FRAME, approach.quick() ? List.of() : List.of(new Step.Act(Deed.FRAME_PROOF)));
         steps.put(Stage.BEND, approach.quick() ? List.of() : bend());
         steps.put(Stage.PARTS, parts());
+        steps.put(Stage.WARM, approach.quick() ? List.of() : warm());
         steps.values().forEach(all::addAll);
     }
 
@@ -130,10 +132,92 @@ public final class Plan {
                 new Step.Probes(stage, Step.Probes.Question.TONE), new Step.Probes(stage, Step.Probes.Question.OHMS));
     }
 
+    /** How warm it is elsewhere than at the first place, and at each sensor; then the probes. */
+    private List<Step> meter() {
+        Stream<String> places = assembly.connectors().stream()
+                .map(each -> each.reach().place())
+                .filter(each -> !each.isEmpty())
+                .distinct()
+                .skip(1);
+        Stream<String> warmths = approach.quick()
+                ? Stream.empty()
+                : Stream.concat(places, sensors().map(Component::id)).distinct();
+        return Stream.<Step>concat(
+                        warmths.<Step>map(each -> new Step.Act(Deed.TEMPERATURE, each)), probes(Stage.METER).stream())
+                .toList();
+    }
+
+    private Stream<Component> sensors() {
+        return assembly.components().stream().filter(each -> each.kind().isSensor());
+    }
+
+    /** Each sensor once more when it is warmer: does it go the right way, and far enough? */
+    private List<Step> warm() {
+        return sensors()
+                .flatMap(each -> Stream.<Step>of(
+                        new Step.Act(Deed.WARMED, each.id()), new Step.Touch(Stage.WARM, each.a(), each.b())))
+                .toList();
+    }
+
     private List<Step> ends() {
-        List<Step> ends = new ArrayList<>(isFarEndJoined() ? around(Deed.WALKED, Deed.TIED) : direct);
-        ends.addAll(bonds());
+        List<Step> ends = new ArrayList<>();
+        if (isFarEndJoined()) {
+            priced().forEach(each -> ends.add(new Step.Act(Deed.ACCESS, each.id())));
+            ends.addAll(around(Deed.WALKED, Deed.TIED));
+            ends.addAll(bonds());
+        } else {
+            ends.addAll(reachedInTurn(
+                    Stream.concat(inOrder().stream(), bonds().stream()).toList()));
+        }
         return List.copyOf(ends);
+    }
+
+    /** The wires that come first in this order, then all others. */
+    private List<Step.Touch> inOrder() {
+        List<String> first = approach.order().first();
+        Set<Step.Touch> ordered = new LinkedHashSet<>();
+        for (String conductor : first) {
+            direct.stream()
+                    .filter(touch -> nets.route(touch.black(), touch.red()).stream()
+                            .anyMatch(each -> each.id().equals(conductor)))
+                    .forEach(ordered::add);
+        }
+        ordered.addAll(direct);
+        return List.copyOf(ordered);
+    }
+
+    /** What needs no dismantling comes first; each cover is opened once, the cheapest first. */
+    private List<Step> reachedInTurn(List<Step.Touch> touches) {
+        List<Connector> priced = priced();
+        List<Step> steps = new ArrayList<>();
+        for (int rank = -1; rank < priced.size(); rank++) {
+            int now = rank;
+            if (rank >= 0) {
+                steps.add(new Step.Act(Deed.ACCESS, priced.get(rank).id()));
+            }
+            touches.stream().filter(touch -> rank(touch, priced) == now).forEach(steps::add);
+        }
+        return steps;
+    }
+
+    private static int rank(Step.Touch touch, List<Connector> priced) {
+        int rank = -1;
+        for (int i = 0; i < priced.size(); i++) {
+            String connector = priced.get(i).id();
+            boolean needs = touch.black().connector().equals(connector)
+                    || touch.red().connector().equals(connector);
+            rank = needs ? i : rank;
+        }
+        return rank;
+    }
+
+    /** The connectors that take time or may do harm to reach, the cheapest first. */
+    public List<Connector> priced() {
+        return assembly.connectors().stream()
+                .filter(each -> each.reach().isPriced())
+                .sorted(Comparator.comparing((Connector each) -> each.reach().harm())
+                        .thenComparing(each -> each.reach().minutes()))
+                .toList();
     }
 
     /** A deed at the far end, with the walk there and back. */
@@ -190,26 +274,34 @@ public final class Plan {
 
     /** The far end of a near end: where its wire should come out. */
     public Optional<Terminal> farEnd(Terminal head) {
-        return nets.of(head).flatMap(net -> net.ends().stream().skip(1).findFirst());
+        return nets.of(head)
+                .flatMap(net ->
+                        net.ends().stream().filter(end -> !end.equals(head)).findFirst());
     }
 
     /**
      * The pieces that shorts and frame are tested between: one probe point a net, then the far ends that were open.
      *
      * @param open touches of {@link #endToEnd} that were open
+     * @param refused connectors that nobody may open; another end of a net stands for it then, where there is one
+     * @param method by which shorts are looked for
      */
-    public Pieces pieces(Collection<Step.Touch> open) {
-        LinkedHashSet<Terminal> pieces = new LinkedHashSet<>(heads());
+    public Pieces pieces(Collection<Step.Touch> open, Set<String> refused, Method method) {
+        LinkedHashSet<Terminal> pieces = new LinkedHashSet<>();
+        heads().forEach(head -> nets.of(head).map(Net::ends).orElse(List.of(head)).stream()
+                .filter(end -> !refused.contains(end.connector()))
+                .findFirst()
+                .ifPresent(pieces::add));
         List<Step.Touch> cavities = new ArrayList<>();
         for (Step.Touch touch : endToEnd()) {
             if (open.contains(touch)) {
                 Stream.of(touch.black(), touch.red())
-                        .filter(end -> !end.isFrame())
+                        .filter(end -> !end.isFrame() && !refused.contains(end.connector()))
                         .forEach(pieces::add);
                 cavities.addAll(intoEmptyCavities(touch));
             }
         }
-        return new Pieces(List.copyOf(pieces), cavities, approach);
+        return new Pieces(List.copyOf(pieces), cavities, method);
     }
 
     private List<Step.Touch> intoEmptyCavities(Step.Touch open) {

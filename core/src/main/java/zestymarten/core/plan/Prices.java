@@ -11,10 +11,10 @@ public final class Prices {
     public static double secondsPerTouch(Stage stage) {
         return switch (stage) {
             case METER, CLOSE -> 8;
-            case ENDS, PARTS -> 6;
+            case ENDS, PARTS, WARM -> 6;
             case SHORTS, FRAME -> 3;
             case PREPARE, BEND -> 20;
-            case INSULATION -> 70;
+            case INSULATION, WET, WITHSTAND -> 70;
             case COMPLAINT, LOOK, REPAIR -> 10;
         };
     }

@@ -11,7 +11,10 @@ public enum Stage {
     FRAME("Frame"),
     BEND("Move it"),
     PARTS("Parts, every position"),
+    WARM("Sensors, warmer"),
     INSULATION("Insulation"),
+    WET("With water"),
+    WITHSTAND("Withstand"),
     REPAIR("Repair and prove"),
     CLOSE("Put back");
 
@@ -27,6 +30,11 @@ public enum Stage {
 
     /** Whether it is a test of the wiring itself, with both probes on it. */
     public boolean isTouched() {
-        return compareTo(ENDS) >= 0 && compareTo(INSULATION) <= 0;
+        return compareTo(ENDS) >= 0 && compareTo(WITHSTAND) <= 0;
+    }
+
+    /** Whether a touch of the frame in it is made under a test voltage. */
+    public boolean isUnderVoltage() {
+        return this == INSULATION || this == WET || this == WITHSTAND;
     }
 }

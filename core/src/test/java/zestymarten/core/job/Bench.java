@@ -32,6 +32,7 @@ final class Bench {
     private final Design design;
     private final Approach approach;
     private Conditions conditions = CONDITIONS;
+    private Instant now = Instant.EPOCH;
     private final List<Entry> entries = new ArrayList<>();
 
     private Bench(Design design, Approach approach) {
@@ -118,14 +119,24 @@ final class Bench {
         return add(new Step.Act(Deed.MENDED, subject), new Entry.Content.Repair(way, "", ""));
     }
 
+    Bench mend(String subject, Entry.Content.Repair repair) {
+        return add(new Step.Act(Deed.MENDED, subject), repair);
+    }
+
+    /** Lets so many seconds pass. */
+    Bench wait(int seconds) {
+        now = now.plusSeconds(seconds);
+        return this;
+    }
+
     Bench skip(String reason) {
         return add(step(), new Entry.Content.Skip(reason));
     }
 
     private Bench add(Step step, Entry.Content content) {
         int sequence = entries.size() + 1;
-        entries.add(new Entry(
-                new UUID(0, sequence), sequence, step, job().nextTouch(step), content, false, "bench", Instant.EPOCH));
+        entries.add(
+                new Entry(new UUID(0, sequence), sequence, step, job().nextTouch(step), content, false, "bench", now));
         return this;
     }
 

@@ -1,0 +1,73 @@
+package zestymarten.core.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Step;
+
+/**
+ * What is seen by eye, and what it makes of what is beside it.
+ *
+ * <p>Rule: a connector that was hot enough to melt or burn condemns what it was plugged into: that is looked at after it was
+ * seen, even where it is no part of the wiring. Cost: the connectors times their mates.
+ */
+final class Look {
+    private static final List<String> HOT = List.of("melt", "molten", "burn", "scorch");
+    private static final String OUTSIDE = "the mate of ";
+
+    private final Assembly assembly;
+    private final Standing standing;
+
+    Look(Assembly assembly, Standing standing) {
+        this.assembly = assembly;
+        this.standing = standing;
+    }
+
+    /** Whether words say that it was hot enough to melt or burn. */
+    private static boolean isHot(Entry entry) {
+        return entry.content() instanceof Entry.Content.Done done
+                && HOT.stream().anyMatch(done.words().toLowerCase(Locale.ROOT)::contains);
+    }
+
+    private boolean wasHot(String connector) {
+        return standing.last(new Step.Act(Deed.LOOKED, connector))
+                .filter(Look::isHot)
+                .isPresent();
+    }
+
+    /** What molten connectors were plugged into and is no part of the wiring: to be looked at too. */
+    Stream<Step> matesOutside() {
+        return assembly.connectors().stream()
+                .map(Connector::id)
+                .filter(each -> wasHot(each) && mates(each).isEmpty())
+                .map(each -> new Step.Act(Deed.LOOKED, OUTSIDE + each));
+    }
+
+    /** Whether the mate of a connector was found molten after it was looked at itself, and found well. */
+    boolean isCondemnedAfter(String connector, Entry last) {
+        return !isHot(last)
+                && mates(connector).stream()
+                        .filter(this::wasHot)
+                        .flatMap(mate -> standing.last(new Step.Act(Deed.LOOKED, mate)).stream())
+                        .anyMatch(hot -> hot.sequence() > last.sequence());
+    }
+
+    private List<String> mates(String id) {
+        List<String> mates = new ArrayList<>();
+        for (Connector each : assembly.connectors()) {
+            boolean ours = each.id().equals(id);
+            each.reach().matesWith().ifPresent(mate -> {
+                if (ours && assembly.connector(mate).isPresent()) {
+                    mates.add(mate);
+                } else if (mate.equals(id)) {
+                    mates.add(each.id());
+                }
+            });
+        }
+        return mates;
+    }
+}

@@ -1,0 +1,38 @@
+package zestymarten.core.job;
+
+import java.util.List;
+import java.util.Optional;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Step;
+
+/** What is left of a broken wire on either side of the break, which is read before the break is mended. */
+final class Remainder {
+    private static final String FROM = " from ";
+
+    private Remainder() {}
+
+    /** The readings of both lengths of a wire; none where an end cannot be probed. */
+    static List<Step.Act> of(Conductor wire) {
+        return wire.from().isPin() && wire.to().isPin()
+                ? List.of(
+                        new Step.Act(Deed.REMAINING, wire.id() + FROM + wire.from()),
+                        new Step.Act(Deed.REMAINING, wire.id() + FROM + wire.to()))
+                : List.of();
+    }
+
+    /** The conductor that a subject names. */
+    static String conductor(String subject) {
+        int at = subject.lastIndexOf(FROM);
+        return at < 0 ? subject : subject.substring(0, at);
+    }
+
+    /** Whether a subject names a length of a wire of the design. */
+    static boolean isOne(Design design, String subject) {
+        Optional<Conductor> wire = design.assembly().conductors().stream()
+                .filter(each -> each.id().equals(conductor(subject)))
+                .findFirst();
+        return wire.isPresent() && of(wire.get()).contains(new Step.Act(Deed.REMAINING, subject));
+    }
+}

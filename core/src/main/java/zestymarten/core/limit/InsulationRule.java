@@ -1,0 +1,53 @@
+package zestymarten.core.limit;
+
+import java.util.OptionalDouble;
+import zestymarten.core.quantity.Ohms;
+
+/**
+ * At which voltage a run tests insulation, and what the least is that it may read.
+ *
+ * @param testV volts DC, above 0 and at most {@value #MOST_V}
+ * @param leastOhm the figure given for it; empty for none
+ * @param megohmKm what a kilometre has to have, in megohm; empty for none. Where neither is given, or the length is not
+ *     known, the standard's least for the test voltage decides
+ */
+public record InsulationRule(double testV, OptionalDouble leastOhm, OptionalDouble megohmKm) {
+    /** The highest test voltage, in volts DC. */
+    public static final double MOST_V = 5000;
+
+    private static final double MOST_MEGOHM_KM = 1e6;
+
+    public InsulationRule {
+        if (!(testV > 0 && testV <= MOST_V)) {
+            throw new IllegalArgumentException(
+                    "Test voltage (" + testV + " V) must be above 0 V and at most " + (int) MOST_V + " V.");
+        }
+        if (leastOhm.isPresent() && megohmKm.isPresent()) {
+            throw new IllegalArgumentException("The least is either a figure or one by length, not both.");
+        }
+        if (leastOhm.isPresent() && !(leastOhm.getAsDouble() > 0 && leastOhm.getAsDouble() <= Ohms.MAX)) {
+            throw new IllegalArgumentException(
+                    "Least insulation (" + leastOhm.getAsDouble() + " ohm) must be above 0 ohm.");
+        }
+        if (megohmKm.isPresent() && !(megohmKm.getAsDouble() > 0 && megohmKm.getAsDouble() <= MOST_MEGOHM_KM)) {
+            throw new IllegalArgumentException("Insulation by length (" + megohmKm.getAsDouble()
+                    + " MΩ·km) must be above 0 and at most a million MΩ·km.");
+        }
+    }
+
+    /** By the standard's least for the test voltage, in volts DC. */
+    public static InsulationRule ofVolts(double testV) {
+        return new InsulationRule(testV, OptionalDouble.empty(), OptionalDouble.empty());
+    }
+
+    /** The least for wiring of a length in metres; empty where that is not known. */
+    public InsulationLimit limit(OptionalDouble lengthM) {
+        if (leastOhm.isPresent()) {
+            Ohms least = Ohms.of(leastOhm.getAsDouble());
+            return new InsulationLimit(least, testV, "At least " + least.text() + ": the figure given for this test.");
+        }
+        return megohmKm.isPresent() && lengthM.isPresent()
+                ? InsulationLimit.ofLength(megohmKm.getAsDouble(), lengthM.getAsDouble())
+                : InsulationLimit.ofTest(testV);
+    }
+}

@@ -1,0 +1,42 @@
+package zestymarten.core.limit;
+
+import java.util.OptionalDouble;
+
+/**
+ * How a run tests whether insulation withstands a voltage.
+ *
+ * @param volts rms where it alternates, above 0 and at most {@value #MOST_V}
+ * @param hertz of an alternating voltage, above 0; empty for DC
+ * @param faradPerMetre capacitance of a wire to all others and the frame, by which its charging current is predicted; empty
+ *     where that is not known
+ * @param mostA the most leakage, in amperes, above 0
+ * @param seconds how long it is held, above 0
+ */
+public record WithstandRule(
+        double volts, OptionalDouble hertz, OptionalDouble faradPerMetre, double mostA, double seconds) {
+    /** The highest voltage. */
+    public static final double MOST_V = 20_000;
+
+    private static final double MOST_HZ = 400;
+    private static final double MOST_A = 1;
+    private static final double HOUR = 3600;
+
+    public WithstandRule {
+        mustBe("Withstand voltage", volts, MOST_V, "V");
+        mustBe("Frequency", hertz.orElse(1), MOST_HZ, "Hz");
+        mustBe("Capacitance per metre", faradPerMetre.orElse(1e-12), 1, "F");
+        mustBe("The most leakage", mostA, MOST_A, "A");
+        mustBe("The time under voltage", seconds, HOUR, "s");
+    }
+
+    private static void mustBe(String what, double value, double most, String unit) {
+        if (!(value > 0 && value <= most)) {
+            throw new IllegalArgumentException(what + " (" + value + " " + unit + ") must be above 0 and at most "
+                    + (long) most + " " + unit + ".");
+        }
+    }
+
+    public boolean alternates() {
+        return hertz.isPresent();
+    }
+}
