@@ -63,7 +63,7 @@
     }
     entryId = entryId ?? newId();
     sent = slot.value;
-    send("POST", "/entries", { ...step(), typed, entry: entryId, ...more });
+    send("POST", "/entries", { ...step(), typed, entry: entryId, where: where(), ...more });
   };
 
   const showDue = () => {
@@ -133,39 +133,18 @@
 
   const here = () => document.getElementById("step")?.dataset ?? {};
 
-  // Where a reading jumped is asked only while a wire is being moved.
-  const jumped = () => {
-    const places = here().places?.split("|");
-    if (!places) {
-      keep("jumps");
-      return;
+  // Places are tried one after the other; what happens, happens at the one that is marked.
+  const places = () => [...document.querySelectorAll(".places li")];
+  const where = () => document.querySelector(".places li.now")?.textContent ?? "";
+  const nextPlace = () => {
+    const all = places();
+    const at = all.findIndex((each) => each.classList.contains("now"));
+    if (at < 0 || at + 1 >= all.length) {
+      return false;
     }
-    const choices = document.getElementById("where-choices");
-    choices.replaceChildren(
-      ...places.map((place, at) => {
-        const button = document.createElement("button");
-        button.className = "do";
-        button.value = place;
-        button.textContent = `${at + 1} ${place}`;
-        return button;
-      }),
-    );
-    const dialog = document.getElementById("where-dialog");
-    dialog.returnValue = "";
-    dialog.onclose = () => {
-      if (dialog.returnValue) {
-        keep("jumps", { where: dialog.returnValue });
-      }
-      slot.focus();
-    };
-    dialog.onkeydown = (event) => {
-      const place = places[Number(event.key) - 1];
-      if (place) {
-        event.preventDefault();
-        dialog.close(place);
-      }
-    };
-    dialog.showModal();
+    all[at].className = "held";
+    all[at + 1].className = "now";
+    return true;
   };
 
   const enter = () => {
@@ -173,7 +152,7 @@
       showDue();
     } else if (here().words) {
       keep("");
-    } else {
+    } else if (!nextPlace()) {
       slot.focus();
     }
   };
@@ -182,7 +161,8 @@
     Enter: enter,
     b: () => keep("b"),
     n: () => keep("n"),
-    j: jumped,
+    j: () => keep("jumps"),
+    a: () => document.getElementById("set-dialog").showModal(),
     o: () => document.getElementById("ledger-dialog").showModal(),
     OL: () => keep("OL"),
     Backspace: takeBack,
@@ -264,10 +244,12 @@
   });
 
   document.addEventListener("click", (event) => {
-    const button = event.target.closest("[data-key], [data-type], [data-meaning], [data-go], [data-choice], [data-close]");
+    const button = event.target.closest("[data-key], [data-type], [data-meaning], [data-go], [data-choice], [data-close], [data-open]");
     const field = event.target.closest("svg.field");
     if (button?.dataset.close) {
       document.getElementById(button.dataset.close).close();
+    } else if (button?.dataset.open) {
+      document.getElementById(button.dataset.open).showModal();
     } else if (button?.dataset.choice) {
       keep(button.dataset.choice);
     } else if (button?.dataset.meaning) {

@@ -150,8 +150,15 @@ public final class Browser implements AutoCloseable {
 
     /** An attribute of the first element that fits; empty if it has none. */
     public String attribute(String css, String name) {
-        String value = find(css).getDomAttribute(name);
-        return value == null ? "" : value;
+        String[] value = {""};
+        until(
+                () -> {
+                    String there = driver.findElement(By.cssSelector(css)).getDomAttribute(name);
+                    value[0] = there == null ? "" : there;
+                    return true;
+                },
+                () -> "attribute " + name + " of " + css);
+        return value[0];
     }
 
     public boolean has(String css) {

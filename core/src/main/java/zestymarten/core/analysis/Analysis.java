@@ -132,7 +132,7 @@ public record Analysis(
         double testV = reading.testV().orElse(0);
         return UnderVoltage.finding(
                 design,
-                reading.a(),
+                List.of(reading.a()),
                 reading.b(),
                 reading.quantity(),
                 testV,

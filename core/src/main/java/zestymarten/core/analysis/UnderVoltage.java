@@ -17,12 +17,13 @@ public final class UnderVoltage {
     /**
      * The finding of one reading; empty unless it failed.
      *
+     * @param tested the terminals that had the voltage, tied together if there are several
      * @param testV test voltage in volts
      * @param least what it had to read at least
      */
     public static Optional<Explained> finding(
             Design design,
-            Terminal a,
+            List<Terminal> tested,
             Terminal b,
             Quantity quantity,
             double testV,
@@ -32,7 +33,11 @@ public final class UnderVoltage {
         if (!quantity.needsTestVoltage() || judgement.verdict() != Verdict.FAIL) {
             return Optional.empty();
         }
-        List<String> names = design.namesBetween(a, b);
+        Terminal a = tested.get(0);
+        List<String> names = tested.stream()
+                .flatMap(each -> design.namesBetween(each, b).stream())
+                .distinct()
+                .toList();
         OptionalDouble ohm = judgement.correctedOhm();
         Finding finding = quantity == Quantity.INSULATION && ohm.isPresent()
                 ? new Finding.InsulationLow(names, a, b, Ohms.of(ohm.getAsDouble()), least, testV)

@@ -1,6 +1,7 @@
 package zestymarten.core.finding;
 
 import java.util.List;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Engineering;
 
 /** Findings in words: their kinds as written in files, and their sentences. */
@@ -180,7 +181,8 @@ final class Told {
 
         @Override
         public String insulationLow(Finding.InsulationLow low) {
-            return "Insulation is low: " + low.ohm().text() + " between " + low.from() + " and " + low.to() + " at "
+            return "Insulation is low: " + low.ohm().text() + " between " + tested(low.conductors(), low.from())
+                    + " and " + low.to() + " at "
                     + Engineering.text(low.testV(), "V") + "; at least "
                     + low.limit().text() + ".";
         }
@@ -188,13 +190,19 @@ final class Told {
         @Override
         public String withstand(Finding.Withstand withstand) {
             return "Insulation does not withstand " + Engineering.text(withstand.testV(), "V") + " between "
-                    + withstand.from() + " and " + withstand.to() + ". " + withstand.reason();
+                    + tested(withstand.conductors(), withstand.from()) + " and " + withstand.to() + ". "
+                    + withstand.reason();
         }
 
         @Override
         public String contactSurface(Finding.ContactSurface surface) {
             return "A contact surface between " + surface.from() + " and " + surface.to()
                     + " read open as found and is good on clean metal: dirt, oxide or paint, and it will come back.";
+        }
+
+        /** One terminal, or the wires that were tested together. */
+        private static String tested(List<String> wires, Terminal from) {
+            return wires.size() > 1 ? and(wires) + " together" : from.name();
         }
 
         private static String reads(List<String> names) {

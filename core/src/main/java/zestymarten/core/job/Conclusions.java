@@ -68,10 +68,10 @@ final class Conclusions {
             return;
         }
         stepOf.put(last.sequence(), touch);
-        if (Readings.isUnderVoltage(touch)) {
+        if (touch.isUnderVoltage()) {
             UnderVoltage.finding(
                             design,
-                            touch.black(),
+                            tested(touch),
                             touch.red(),
                             Readings.quantity(touch),
                             readings.testV(touch),
@@ -91,6 +91,14 @@ final class Conclusions {
                     touch.ties()));
             surface(touch, judgement.get(), last.sequence());
         }
+    }
+
+    /** What was tested against the frame: one piece, or all of them together. */
+    private static List<Terminal> tested(Step.Touch touch) {
+        return touch.ties().stream()
+                .filter(tie -> tie.contains(touch.black()))
+                .findFirst()
+                .orElse(List.of(touch.black()));
     }
 
     /** Where it read well again when it was lifted out of the water is evidence too: it says where the damage is. */

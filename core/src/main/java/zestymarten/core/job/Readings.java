@@ -130,10 +130,6 @@ final class Readings {
                 any -> design.at(warmth.of(touch)).expectation(touch.black(), touch.red(), state(touch), touch.ties()));
     }
 
-    static boolean isUnderVoltage(Step.Touch touch) {
-        return touch.stage().isUnderVoltage() && touch.red().isFrame();
-    }
-
     /** Whether a touch is read at another temperature than that of the run. */
     boolean isElsewhere(Step.Touch touch) {
         return warmth.of(touch) != design.ambientC();
@@ -141,14 +137,14 @@ final class Readings {
 
     /** What was typed, as understood for a step, with the doubts it raises. */
     Understood understand(Step step, String typed) {
-        boolean voltage = step instanceof Step.Touch touched && isUnderVoltage(touched);
+        boolean voltage = step instanceof Step.Touch touched && touched.isUnderVoltage();
         String figure = voltage ? TimedText.of(typed).reading() : typed;
         Understood plain = TRIPPED.contains(figure.strip().toLowerCase(Locale.ROOT))
                 ? new Understood.Unstable(List.of())
                 : new ReadingLanguage(before.meter().oneIsOverRange()).understand(figure);
         return step.fold(
                 probes -> ProbeCheck.understand(probes, plain),
-                touch -> isUnderVoltage(touch)
+                touch -> touch.isUnderVoltage()
                         ? inItsUnit(touch, plain)
                         : Doubts.raise(onItsRange(touch, plain), expectation(touch), now(), neighbours(touch)),
                 act -> ActCheck.understand(act, plain));
@@ -170,7 +166,7 @@ final class Readings {
 
     /** The range to set for a touch; empty for a meter that finds it by itself. */
     OptionalDouble range(Step.Touch touch) {
-        if (!before.meter().hasRanges() || isUnderVoltage(touch)) {
+        if (!before.meter().hasRanges() || touch.isUnderVoltage()) {
             return OptionalDouble.empty();
         }
         double high = expectation(touch)
@@ -217,7 +213,7 @@ final class Readings {
     static OptionalDouble secondsOf(Entry entry) {
         return entry.content() instanceof Entry.Content.Reading reading
                         && entry.step() instanceof Step.Touch touch
-                        && isUnderVoltage(touch)
+                        && touch.isUnderVoltage()
                 ? TimedText.of(reading.asTyped()).seconds()
                 : OptionalDouble.empty();
     }
@@ -242,7 +238,7 @@ final class Readings {
     private Judgement judge(Step step, Understood meaning, Conditions conditions) {
         return step.fold(
                 probes -> ProbeCheck.judge(probes, meaning),
-                touch -> isUnderVoltage(touch)
+                touch -> touch.isUnderVoltage()
                         ? underVoltage(touch, meaning)
                         : Judge.judge(meaning, expectation(touch), conditions),
                 act -> ActCheck.judge(design, act, meaning, conditions));
@@ -304,7 +300,7 @@ final class Readings {
         if (early.isPresent()) {
             return inDoubt(judgement, early.get());
         }
-        if (!(entry.step() instanceof Step.Touch touch) || isUnderVoltage(touch)) {
+        if (!(entry.step() instanceof Step.Touch touch) || touch.isUnderVoltage()) {
             return judgement;
         }
         Optional<String> doubt = warmth.tooLittle(touch).or(() -> byZero(entry, touch, judgement));
@@ -336,7 +332,7 @@ final class Readings {
         double longest = 0;
         Optional<Instant> last = Optional.empty();
         for (Step step : standing.steps()) {
-            if (step instanceof Step.Touch touch && touch.stage() == discharge.stage() && isUnderVoltage(touch)) {
+            if (step instanceof Step.Touch touch && touch.stage() == discharge.stage() && touch.isUnderVoltage()) {
                 for (Entry entry : standing.of(step)) {
                     longest = Math.max(longest, secondsOf(entry).orElse(0));
                     last = last.filter(each -> each.isAfter(entry.at())).or(() -> Optional.of(entry.at()));

@@ -34,6 +34,11 @@ public record Allowances(
         }
     }
 
+    /** The same with what good units have taught. */
+    public Allowances withLearnt(Map<String, Learnt> taught) {
+        return new Allowances(assemblyOhm, heatW, dropV, taught, roundOhm);
+    }
+
     /**
      * What several good units read at one conductor, reckoned to 20 °C.
      *
@@ -64,7 +69,7 @@ public record Allowances(
         }
 
         /** Three standard deviations above the mean, but at least a tenth above it. */
-        Ohms most() {
+        public Ohms most() {
             return Ohms.of(meanOhm.value() + Math.max(SPREADS * spreadOhm.value(), LEAST_SHARE * meanOhm.value()));
         }
     }

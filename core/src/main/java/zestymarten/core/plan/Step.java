@@ -58,6 +58,11 @@ public sealed interface Step {
             return !ties.isEmpty();
         }
 
+        /** Whether the test voltage is on, rather than the meter. */
+        public boolean isUnderVoltage() {
+            return stage.isUnderVoltage() && red.isFrame();
+        }
+
         /** Whether either probe is on a terminal. */
         public boolean isOn(Terminal terminal) {
             return black.equals(terminal) || red.equals(terminal);

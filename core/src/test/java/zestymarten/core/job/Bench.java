@@ -11,6 +11,7 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.limit.Allowances;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
@@ -46,6 +47,11 @@ final class Bench {
 
     static Bench of(String wireList, Approach approach) {
         return new Bench(Design.of(WireList.read(wireList).assembly("Cable", Kind.CABLE, "", Map.of()), 20), approach);
+    }
+
+    static Bench of(String wireList, Allowances allowances) {
+        Assembly assembly = WireList.read(wireList).assembly("Cable", Kind.CABLE, "", Map.of());
+        return new Bench(Design.of(assembly, 20, allowances), Approach.QUICK);
     }
 
     static Bench of(Assembly assembly, Approach approach) {

@@ -149,7 +149,10 @@ class VoltageStagesTest {
                 rungOut(approach(BY_LENGTH, Moisture.MIST, Optional.empty())).type("4.3", "300M", "4.3", "300M", "0");
         assertThat(bench.job().steps(Stage.WET).map(Bench::say))
                 .containsExactly("WET J1.1 FRAME tied", "DISCHARGED_WET");
-        bench.type("300M", "0");
+        bench.type("2M");
+        assertThat(bench.job().findings().get(0).finding().text())
+                .startsWith("Insulation is low: 2 MΩ between W1 and W2 together and FRAME at 500 V");
+        bench.takeBack().type("300M", "0");
         assertThat(bench.job().outcome()).isEqualTo(Outcome.PASS);
     }
 

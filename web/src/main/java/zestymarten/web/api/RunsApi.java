@@ -4,10 +4,14 @@ import java.net.URI;
 import java.security.Principal;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,41 +28,58 @@ import zestymarten.core.job.Job;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.run.ApproachForm;
 import zestymarten.web.run.Run;
 import zestymarten.web.run.Runs;
+import zestymarten.web.wiring.Wirings;
 
 /** Runs over HTTP: started, read into, asked what was found. */
 @RestController
 @RequestMapping("/api/v1/runs")
 class RunsApi {
     private final Runs runs;
+    private final Wirings wirings;
 
-    RunsApi(Runs runs) {
+    RunsApi(Runs runs, Wirings wirings) {
+        this.wirings = wirings;
         this.runs = runs;
     }
 
-    /** Which unit to test, and how warm it is; all else is as in the account's last run, or as usual. */
+    /**
+     * Which unit to test, and how warm it is; meter and rules are as in the account's last run, or as usual.
+     *
+     * @param approach how to go about it, by the fields of {@link ApproachForm}; ohms alone if it is absent
+     */
     record Start(
             @Nullable Long assemblyId,
             @Nullable String serial,
-            @Nullable Double ambientC) {}
+            @Nullable Double ambientC,
+            @Nullable Map<String, String> approach) {}
 
     /**
      * A reading as posted.
      *
      * @param id made by the sender; posting it again stores it once
-     * @param a the black probe's terminal; absent while the probes are held together
+     * @param a the black probe's terminal; absent while the probes are held together, and for a deed
      * @param meaning which of the candidates of a question is meant, from 0
+     * @param deed something done or looked at, by its name as the due step gives it, with its subject; as_typed is then what
+     *     is said of it, empty where it is done or as it should be
+     * @param skipReason why the step is left out; as_typed is then absent
      */
     record Posted(
             @Nullable UUID id,
             @Nullable String a,
             @Nullable String b,
             @Nullable String asTyped,
-            @Nullable Integer meaning) {}
+            @Nullable Integer meaning,
+            @Nullable String deed,
+            @Nullable String subject,
+            @Nullable String skipReason) {}
 
     /** What became of a reading. */
     record Kept(
@@ -97,8 +118,28 @@ class RunsApi {
         }
         Conditions conditions =
                 runs.lastConditions(who.getName()).orElse(Runs.USUAL).at(ambient);
-        long id = runs.start(start.assemblyId(), start.serial(), conditions, Approach.QUICK, who.getName());
+        long id = runs.start(start.assemblyId(), start.serial(), conditions, approach(start), who.getName());
         return ResponseEntity.created(URI.create("/api/v1/runs/" + id)).body(standing(runs.find(id)));
+    }
+
+    private Approach approach(Start start) {
+        if (start.approach() == null) {
+            return Approach.QUICK;
+        }
+        List<Problem> problems = start.approach().keySet().stream()
+                .filter(each -> !ApproachForm.NAMES.contains(each))
+                .sorted()
+                .map(each -> new Problem(
+                        "approach." + each,
+                        "Not known here; expected "
+                                + ApproachForm.NAMES.stream().sorted().collect(Collectors.joining(", ")) + "."))
+                .toList();
+        if (!problems.isEmpty()) {
+            throw new Refused(problems);
+        }
+        return new ApproachForm(start.approach())
+                .approach(wirings.latest(Objects.requireNonNull(start.assemblyId()))
+                        .assembly());
     }
 
     @GetMapping("/{id}")
@@ -146,8 +187,10 @@ class RunsApi {
 
     @PostMapping("/{id}/readings")
     ResponseEntity<Kept> read(@PathVariable long id, @RequestBody Posted posted, Principal who) {
-        if (posted.id() == null || posted.asTyped() == null) {
-            throw new Refused("id, as_typed", "Both are needed: an identifier of your own making, and what was read.");
+        if (posted.id() == null || (posted.asTyped() == null) == (posted.skipReason() == null)) {
+            throw new Refused(
+                    "id, as_typed",
+                    "Both are needed: an identifier of your own making, and what was read or a skip_reason.");
         }
         Job job = runs.find(id).job();
         Optional<Entry> before = job.entries().stream()
@@ -156,8 +199,10 @@ class RunsApi {
         Step step = before.map(Entry::step).orElseGet(() -> step(job, posted));
         int touch = before.map(Entry::touch).orElseGet(() -> job.nextTouch(step));
         OptionalInt meaning = posted.meaning() == null ? OptionalInt.empty() : OptionalInt.of(posted.meaning());
+        String said = posted.asTyped() == null ? Objects.requireNonNull(posted.skipReason()) : posted.asTyped();
+        Runs.Sent sent = new Runs.Sent(posted.id(), step, touch, said, meaning);
         Runs.Answer answer =
-                runs.enter(id, new Runs.Sent(posted.id(), step, touch, posted.asTyped(), meaning), who.getName());
+                posted.asTyped() == null ? runs.skip(id, sent, who.getName()) : runs.enter(id, sent, who.getName());
         if (answer instanceof Runs.Answer.Question question) {
             throw new Refused("as_typed", asked(question.ambiguous()));
         }
@@ -167,16 +212,32 @@ class RunsApi {
     }
 
     private static Step step(Job job, Posted posted) {
+        if (posted.deed() != null) {
+            return deed(posted.deed(), posted.subject() == null ? "" : posted.subject());
+        }
         if (posted.a() == null || posted.b() == null) {
             return job.current()
                     .filter(step -> !(step instanceof Step.Touch))
                     .orElseThrow(() -> new Refused("a, b", "Both are needed: the terminals of the two probes."));
         }
-        return job.touch(terminal("a", posted.a()), terminal("b", posted.b()))
+        Terminal a = terminal("a", posted.a());
+        Terminal b = terminal("b", posted.b());
+        return job.current()
+                .filter(step -> step instanceof Step.Touch due && due.isOn(a) && due.isOn(b) && !a.equals(b))
+                .or(() -> job.touch(a, b))
                 .orElseThrow(() -> new Refused(
                         "a, b",
                         "Read '" + posted.a() + "' and '" + posted.b()
                                 + "'; no step of this run touches those two together."));
+    }
+
+    private static Step deed(String name, String subject) {
+        return Stream.of(Deed.values())
+                .filter(each -> code(each.name()).equals(name) && each.answer() != Deed.Answer.REPAIR)
+                .findFirst()
+                .map(each -> new Step.Act(each, subject))
+                .orElseThrow(() -> new Refused(
+                        "deed", "Read '" + name + "'; expected a deed as the due step names it, such as looked."));
     }
 
     private static Terminal terminal(String member, String name) {

@@ -90,7 +90,8 @@ final class Technician {
     private static String answer(Step.Act act) {
         return switch (act.deed()) {
             case LIVE_BEFORE, LIVE_AFTER -> "231";
-            case DEAD, DISCHARGED -> "0";
+            case DEAD, DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST -> "0";
+            case WARMED -> "40";
             case FRAME_PROOF -> "0.4";
             case COMPLAINT, FUNCTION -> "works";
             default -> "";

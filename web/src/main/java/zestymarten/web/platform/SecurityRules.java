@@ -73,7 +73,8 @@ class SecurityRules {
                         .authenticated()
                         .requestMatchers(HttpMethod.POST, "/sign-out")
                         .authenticated()
-                        .requestMatchers(HttpMethod.POST, "/wirings/*/sign-off", "/runs/*/sign-off")
+                        .requestMatchers(
+                                HttpMethod.POST, "/wirings/*/sign-off", "/wirings/*/learnt", "/runs/*/sign-off")
                         .hasRole("LEAD")
                         .anyRequest()
                         .hasAnyRole("TECHNICIAN", "LEAD"))

@@ -8,7 +8,14 @@ import java.time.format.DateTimeFormatter;
 public final class Times {
     private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
 
+    private static final DateTimeFormatter SECOND = DateTimeFormatter.ofPattern("HH:mm:ss");
+
     private Times() {}
+
+    /** Time of day to the second, in the zone of this machine. */
+    public static String second(Instant at) {
+        return SECOND.format(at.atZone(ZoneId.systemDefault()));
+    }
 
     /** Date and time to the minute, in the zone of this machine. */
     public static String minute(Instant at) {

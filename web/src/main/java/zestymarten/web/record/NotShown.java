@@ -10,6 +10,7 @@ import zestymarten.core.job.Entry;
 import zestymarten.core.job.Job;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Moisture;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
@@ -35,10 +36,18 @@ final class NotShown {
     }
 
     private void insulation() {
-        boolean asked = job.approach().testV().isPresent();
+        boolean asked = job.approach().insulation().isPresent();
         if (!asked || job.size(Stage.INSULATION) == 0) {
             said.add("Insulation was not tested" + (asked ? ", because continuity did not pass" : "")
                     + ": an ohmmeter shows no more than that there is no short at its own few volts.");
+        }
+        if (job.approach().moisture() != Moisture.NONE && job.size(Stage.WET) == 0) {
+            said.add("Nothing was tested with water, because continuity did not pass.");
+        }
+        if (job.approach().withstand().isPresent() && job.size(Stage.WITHSTAND) == 0) {
+            said.add(
+                    "It was not tried whether the insulation withstands the higher voltage, because what comes before did not"
+                            + " pass.");
         }
     }
 

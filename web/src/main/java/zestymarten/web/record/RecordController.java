@@ -19,6 +19,7 @@ import zestymarten.web.run.RunLine;
 import zestymarten.web.run.Runs;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
+import zestymarten.web.wiring.Wirings;
 
 /** Records: past runs, the history of a unit, and one run's certificate as page, PDF and CSV. */
 @Controller
@@ -26,13 +27,19 @@ class RecordController {
     private static final MediaType XLSX =
             MediaType.parseMediaType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
 
+    /** Tests of a unit that are compared wire by wire. */
+    private static final int COMPARED = 6;
+
     private final Runs runs;
+    private final Wirings wirings;
     private final Units units;
     private final RecordViews views;
     private final Certificates certificates;
     private final Releases releases;
 
-    RecordController(Runs runs, Units units, RecordViews views, Certificates certificates, Releases releases) {
+    RecordController(
+            Runs runs, Units units, RecordViews views, Certificates certificates, Releases releases, Wirings wirings) {
+        this.wirings = wirings;
         this.releases = releases;
         this.runs = runs;
         this.units = units;
@@ -55,6 +62,8 @@ class RecordController {
         UnitRow unit = units.find(id);
         model.addAttribute("unit", unit);
         model.addAttribute("lines", runs.ofUnit(id));
+        model.addAttribute("history", HistoryView.of(runs.lastOf(id, COMPARED)));
+        model.addAttribute("own", wirings.ofUnit(id));
         return "record/unit";
     }
 
@@ -62,6 +71,7 @@ class RecordController {
     String page(@PathVariable long id, Model model) {
         Run run = runs.find(id);
         model.addAttribute("record", views.view(run));
+        model.addAttribute("unitId", run.unitId());
         model.addAttribute("standing", releases.of(run));
         model.addAttribute("decisions", Decision.values());
         return "record/record";

@@ -13,6 +13,7 @@ import zestymarten.core.job.Outcome;
 import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judgement;
+import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.Meter;
@@ -61,7 +62,7 @@ class RecordViews {
                 insulation(job),
                 job.entries().stream().map(entry -> reading(job, entry)).toList(),
                 WiringDrawing.of(
-                        run.revision().assembly(),
+                        job.design().assembly(),
                         findings.stream().map(Found::finding).toList()));
     }
 
@@ -100,17 +101,22 @@ class RecordViews {
 
     private static RecordView.ReadingLine reading(Job job, Entry entry) {
         Optional<Judgement> judgement = job.judgement(entry);
-        Optional<Limit> limit =
-                entry.step() instanceof Step.Touch touch && job.expectation(touch) instanceof Expectation.Joined joined
-                        ? Optional.of(joined.limit())
-                        : Optional.empty();
+        Optional<Limit> limit = entry.step() instanceof Step.Touch touch
+                        && !touch.isUnderVoltage()
+                        && job.expectation(touch) instanceof Expectation.Joined joined
+                ? Optional.of(joined.limit())
+                : Optional.empty();
         String corrected = judgement
                 .filter(each -> each.correctedOhm().isPresent())
                 .map(each -> Engineering.figure(each.correctedOhm().getAsDouble()))
                 .orElse("");
         Optional<Entry.Content.Reading> typed =
                 entry.content() instanceof Entry.Content.Reading reading ? Optional.of(reading) : Optional.empty();
-        boolean apart = entry.step() instanceof Step.Touch && limit.isEmpty();
+        Optional<InsulationLimit> least =
+                entry.step() instanceof Step.Touch touch && touch.isUnderVoltage() && touch.stage() != Stage.WITHSTAND
+                        ? Optional.of(job.least(touch))
+                        : Optional.empty();
+        boolean apart = entry.step() instanceof Step.Touch touch && !touch.isUnderVoltage() && limit.isEmpty();
         return new RecordView.ReadingLine(
                 entry.sequence(),
                 entry.step().stage().title(),
@@ -128,10 +134,18 @@ class RecordViews {
                         .filter(each -> each.correctedOhm().isPresent())
                         .map(each -> Engineering.text(each.correctedOhm().getAsDouble(), "Ω"))
                         .orElse(""),
-                limit.map(each -> Engineering.figure(each.low().value())).orElse(""),
+                limit.map(each -> Engineering.figure(each.low().value()))
+                        .or(() -> least.map(
+                                each -> Engineering.figure(each.least().value())))
+                        .orElse(""),
                 limit.map(each -> Engineering.figure(each.high().value())).orElse(""),
-                limit.map(each -> "at most " + each.high().text()).orElse(apart ? "apart" : ""),
-                limit.map(Limit::derivation).orElse(apart ? "The design joins them nowhere." : ""),
+                limit.map(each -> "at most " + each.high().text())
+                        .or(() -> least.map(each -> "at least " + each.least().text()))
+                        .orElse(apart ? "apart" : ""),
+                limit.map(Limit::derivation)
+                        .or(() -> least.map(InsulationLimit::derivation))
+                        .or(() -> withstand(job, entry))
+                        .orElse(apart ? "The design joins them nowhere." : ""),
                 judgement.map(each -> each.verdict().word()).orElse(unread(entry)),
                 judgement
                         .map(each -> StepState.of(each.verdict()).word())
@@ -139,6 +153,18 @@ class RecordViews {
                 entry.takenBack(),
                 entry.at().toString(),
                 entry.by());
+    }
+
+    private static Optional<String> withstand(Job job, Entry entry) {
+        boolean asked =
+                entry.step() instanceof Step.Touch touch && touch.isUnderVoltage() && touch.stage() == Stage.WITHSTAND;
+        return asked
+                ? job.approach()
+                        .withstand()
+                        .map(rule -> "At most " + Engineering.text(rule.mostA(), "A") + " of leakage at "
+                                + Engineering.text(rule.volts(), "V") + (rule.alternates() ? " AC" : " DC")
+                                + ": the figure given for this test.")
+                : Optional.empty();
     }
 
     /** What the readings over the time under voltage say of each piece. */
@@ -184,8 +210,8 @@ class RecordViews {
     }
 
     private static String unit(Understood meaning) {
-        boolean volts = meaning instanceof Understood.Value value && value.unit() == Understood.Unit.VOLT;
-        return figure(meaning).isEmpty() ? "" : volts ? "volt" : "ohm";
+        Understood.Unit unit = meaning instanceof Understood.Value value ? value.unit() : Understood.Unit.OHM;
+        return figure(meaning).isEmpty() ? "" : unit.name().toLowerCase(Locale.ROOT);
     }
 
     private static RecordView.RepairLine repair(Job job, Entry entry) {

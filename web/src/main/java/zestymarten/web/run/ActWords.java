@@ -4,11 +4,15 @@ import java.util.List;
 import java.util.stream.Collectors;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.Reach;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.job.Behaviours;
 import zestymarten.core.job.Job;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.web.platform.Times;
 
 /**
  * What a deed asks of the technician, in words.
@@ -19,6 +23,8 @@ import zestymarten.core.plan.Step;
  */
 record ActWords(String sentence, String why, List<String> choices) {
     private static final int NAMED = 24;
+    private static final List<String> SEEN =
+            List.of("melted", "burnt", "chafed", "pin stands back", "loose", "dirty: cleaned");
 
     static ActWords of(Job job, Step.Act act) {
         Assembly assembly = job.design().assembly();
@@ -47,7 +53,33 @@ record ActWords(String sentence, String why, List<String> choices) {
                         "Unplug " + title(assembly, subject) + ".",
                         "Note or photograph how it was. Whatever stays plugged in gives the meter another way through. It goes on"
                                 + " the ledger until it is put back.");
-            case LOOKED -> does("Look at " + place(assembly, subject) + ".", looking(assembly, subject));
+            case LOOKED -> new ActWords("Look at " + place(assembly, subject) + ".", looking(assembly, subject), SEEN);
+            case TEMPERATURE ->
+                does(
+                        "How warm is it at " + subject + "? Enter for " + ambient(job) + " °C.",
+                        "Copper gains 4 % for every 10 °C, a sensor far more. °F with an F behind it.");
+            case ACCESSORIES -> does("On the meter now: " + subject + ".", "");
+            case WANDERS -> does("The meter wanders.", "");
+            case ACCESS -> access(assembly, subject);
+            case HALVES -> does("Shorts by halves from here on.", "");
+            case WARMED ->
+                does(
+                        "Warm " + subject + ", by hand or with hot air: how warm is it now?",
+                        "At least 5 °C more. A sensor is good if it goes the right way and far enough.");
+            case WATER ->
+                does(
+                        "Two electrodes in the water, not touching: how many ohms between them?",
+                        "An electrode that hangs dry would pass every core. Nothing wet on running high-voltage equipment.");
+            case DRY_ENDS ->
+                does(
+                        "Far ends out of the water, dry, free and apart?",
+                        "A wet end reads like damaged insulation. Everything dead, and nobody touches the water.");
+            case LIFTED ->
+                does(
+                        "Voltage on " + subject
+                                + " again: lift the wire slowly out of the water until it reads well. Where?",
+                        "The damage is where it leaves the water at that moment. Say how far from which end.");
+            case REMAINING -> does("Ohms of what is left: " + subject + ".", "A wire can be broken twice.");
             case WALKED, WALKED_BACK ->
                 does(
                         subject.startsWith("1") ? "Walk to the far end." : "Walk back to the near end.",
@@ -73,10 +105,13 @@ record ActWords(String sentence, String why, List<String> choices) {
                 does(
                         "Electronics out, barriers up, second person told?",
                         "Test voltage stands on every exposed end, far ones too. Nothing wet on running high-voltage equipment.");
-            case DISCHARGED ->
+            case DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST ->
                 does(
                         "Discharge at least four times as long as the voltage was on: how many volts are left?",
-                        "A long cable holds its charge. Do not touch before it reads 1 V or less.");
+                        "A long cable holds its charge. Do not touch before it reads 1 V or less."
+                                + job.dischargedAt(act.deed())
+                                        .map(end -> " Not before " + Times.second(end) + ".")
+                                        .orElse(""));
             case MENDED -> does("Put right: " + subject + ".", "");
             case RESET ->
                 does(
@@ -101,6 +136,25 @@ record ActWords(String sentence, String why, List<String> choices) {
         return new ActWords(sentence, why, Behaviours.words());
     }
 
+    private static String ambient(Job job) {
+        return Engineering.figure(job.design().ambientC());
+    }
+
+    private static ActWords access(Assembly assembly, String subject) {
+        Reach reach = assembly.connector(subject).map(Connector::reach).orElse(Reach.AT_HAND);
+        String minutes = reach.minutes() > 0 ? "about " + Engineering.figure(reach.minutes()) + " min" : "no time";
+        String harm = switch (reach.harm()) {
+            case NONE -> "and does no harm";
+            case OPEN -> "and opens what was closed";
+            case PIERCE -> "and pierces the insulation, which is to be sealed afterwards";
+            case CUT -> "and cuts, which is to be made good afterwards";
+        };
+        return does(
+                "May " + title(assembly, subject) + " be opened? It takes " + minutes + " " + harm + ".",
+                "Everything that needs no dismantling is done before. Enter: agreed, and open; it goes on the ledger."
+                        + " Not allowed: x, with the reason; what is behind it is left out, and the record says so.");
+    }
+
     private static String title(Assembly assembly, String connector) {
         return assembly.connector(connector).map(Connector::title).orElse(connector);
     }
@@ -123,7 +177,18 @@ record ActWords(String sentence, String why, List<String> choices) {
                 : isZone(assembly, subject)
                         ? "Cuts, chafe, kinks, burns, crushed spots, where it bends and where it enters a shell or a clamp."
                         : "Loose strands, cracks, discolouring, arcing, loose nuts and screws.";
-        return what + " Nothing found: Enter. Else say what, and where.";
+        return what + " " + byKind(assembly.kind()) + " Nothing found: Enter. Else say what, and where.";
+    }
+
+    /** What goes wrong first in wiring of this kind. */
+    private static String byKind(Kind kind) {
+        return switch (kind) {
+            case HARNESS -> "In a harness: where it rubs on edges, where branches leave, splices under the tape.";
+            case CABLE -> "In a cable: the sheath at both glands, kinks, where it is dragged or trodden on.";
+            case LEAD -> "In a lead: the sheath at the plugs, bent or blued pins, the cover screws, the fuse's holder.";
+            case CIRCUIT -> "In a circuit: loose screws, bare copper outside the terminal, boxes without a lid.";
+            case DEVICE -> "In a device: traces of heat and of arcing, dust and damp, solder that cracked.";
+        };
     }
 
     private static String ends(List<Terminal> ends) {
@@ -147,7 +212,17 @@ record ActWords(String sentence, String why, List<String> choices) {
             case FRAME_PROOF -> "frame, two spots";
             case POSITION -> "set to";
             case BARRIERS -> "barriers up";
-            case DISCHARGED -> "discharged";
+            case DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST -> "discharged";
+            case TEMPERATURE -> "temperature at";
+            case ACCESSORIES -> "on the meter:";
+            case WANDERS -> "the meter wanders";
+            case ACCESS -> "opened";
+            case HALVES -> "shorts by halves";
+            case WARMED -> "warmed";
+            case WATER -> "electrode in the water";
+            case DRY_ENDS -> "far ends dry";
+            case LIFTED -> "lifted out";
+            case REMAINING -> "left of";
             case MENDED -> "put right";
             case RESET -> "reset";
             case FUNCTION -> "function";

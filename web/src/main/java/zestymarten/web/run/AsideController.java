@@ -27,6 +27,8 @@ import zestymarten.web.platform.Refused;
 @Controller
 @RequestMapping("/runs/{id}")
 class AsideController {
+    private static final int LONGEST_SET = 60;
+
     private final Runs runs;
 
     AsideController(Runs runs) {
@@ -79,6 +81,7 @@ class AsideController {
         return new Runs.Sent(entry, step, touch, words, OptionalInt.empty());
     }
 
+    /** A repair, with the readings of what remains of a broken wire where they were taken for it. */
     @PostMapping("/repairs")
     String mend(
             @PathVariable long id,
@@ -87,10 +90,47 @@ class AsideController {
             @RequestParam Entry.Way way,
             @RequestParam(defaultValue = "") String cause,
             @RequestParam(defaultValue = "") String prevention,
+            @RequestParam(defaultValue = "") String spare,
+            @RequestParam(defaultValue = "") String colour,
+            @RequestParam(defaultValue = "") List<String> length,
+            @RequestParam(name = "length_ohm", defaultValue = "") List<String> lengthOhm,
             Principal who) {
-        Step step = new Step.Act(Deed.MENDED, subject);
+        for (int i = 0; i < Math.min(length.size(), lengthOhm.size()); i++) {
+            if (!lengthOhm.get(i).isBlank()) {
+                Step remains = new Step.Act(Deed.REMAINING, length.get(i));
+                int touch = runs.find(id).job().nextTouch(remains);
+                runs.enter(id, sent(token, remains, touch, lengthOhm.get(i)), who.getName());
+            }
+        }
+        String carries = way == Entry.Way.SPARE ? spare : "";
+        String both = carries.isEmpty() ? subject : subject + " " + carries;
+        Step step = new Step.Act(Deed.MENDED, both);
         int touch = runs.find(id).job().nextTouch(step);
-        runs.mend(id, sent(token, step, touch, ""), way, cause, prevention, who.getName());
+        Entry.Content.Repair repair =
+                new Entry.Content.Repair(way, cause.strip(), prevention.strip(), carries, colour.strip());
+        runs.mend(id, sent(token, step, touch, ""), repair, who.getName());
+        return "redirect:/runs/" + id;
+    }
+
+    /** What changes how everything after it is read: other clips, a meter that wanders, shorts by halves. */
+    @PostMapping("/asides")
+    String aside(
+            @PathVariable long id,
+            @RequestParam UUID token,
+            @RequestParam Deed deed,
+            @RequestParam(defaultValue = "") String what,
+            Principal who) {
+        String subject = what.strip();
+        boolean set = deed == Deed.ACCESSORIES;
+        if (!set && deed != Deed.WANDERS && deed != Deed.HALVES) {
+            throw new Refused("", "The page sent something that cannot be told beside the steps. Reload it.");
+        }
+        if (set && (subject.isEmpty() || subject.length() > LONGEST_SET)) {
+            throw new Refused("", "Say in a few words which clips, pins or extension are on the meter now.");
+        }
+        Step step = new Step.Act(deed, set ? subject : "");
+        int touch = runs.find(id).job().nextTouch(step);
+        runs.enter(id, sent(token, step, touch, ""), who.getName());
         return "redirect:/runs/" + id;
     }
 

@@ -27,6 +27,8 @@ record EntryRow(
         @Nullable String repairWay,
         @Nullable String repairCause,
         @Nullable String repairPrevention,
+        @Nullable String repairSpare,
+        @Nullable String repairColour,
         String enteredBy,
         Instant enteredAt,
         boolean takenBack) {}

@@ -34,7 +34,11 @@ final class EntryRows {
         }
         if (row.repairWay() != null) {
             return new Entry.Content.Repair(
-                    Entry.Way.valueOf(row.repairWay()), plain(row.repairCause()), plain(row.repairPrevention()));
+                    Entry.Way.valueOf(row.repairWay()),
+                    plain(row.repairCause()),
+                    plain(row.repairPrevention()),
+                    plain(row.repairSpare()),
+                    plain(row.repairColour()));
         }
         return new Entry.Content.Reading(Objects.requireNonNull(row.asTyped()), meaning(row), plain(row.happenedAt()));
     }
@@ -108,6 +112,8 @@ final class EntryRows {
                 repair.map(each -> each.way().name()).orElse(null),
                 repair.map(Entry.Content.Repair::cause).orElse(null),
                 repair.map(Entry.Content.Repair::prevention).orElse(null),
+                repair.map(each -> kept(each.spare())).orElse(null),
+                repair.map(each -> kept(each.colour())).orElse(null),
                 entry.by(),
                 entry.at(),
                 entry.takenBack());

@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.job.Job;
-import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Conflict;
@@ -102,7 +101,7 @@ class GridController {
     private Left enter(long id, UUID token, String key, String text, int meaning, String by) {
         Step step = StepForm.of(key).step();
         UUID entry = UUID.nameUUIDFromBytes((token + key + text + meaning).getBytes(StandardCharsets.UTF_8));
-        boolean ticked = step instanceof Step.Act act && act.deed().answer() == Deed.Answer.WORDS && isTick(text);
+        boolean ticked = step instanceof Step.Act act && act.deed().isByWords() && isTick(text);
         try {
             int touch = runs.find(id).job().nextTouch(step);
             OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);

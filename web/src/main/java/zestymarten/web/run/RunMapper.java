@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 /** Statements on runs and their entries; see RunMapper.xml. */
 @Mapper
 interface RunMapper {
-    long insert(@Param("run") RunRow run);
+    long insert(@Param("run") RunRow run, @Param("approach") ApproachRow approach);
 
     @Nullable
     RunRow find(long id);
@@ -26,6 +26,15 @@ interface RunMapper {
     RunRow lastOf(String startedBy);
 
     List<EntryRow> entries(long runId);
+
+    /** The entries of several runs, run by run. */
+    List<RunEntryRow> entriesOf(@Param("runIds") List<Long> runIds);
+
+    /** Several runs, by their numbers. */
+    List<RunRow> findAll(@Param("ids") List<Long> ids);
+
+    /** The last runs of a unit that were ended, the newest first. */
+    List<Long> lastOfUnit(@Param("unitId") long unitId, @Param("limit") int limit);
 
     /** The number of the last entry and how many were taken back: changes whenever anything does. */
     @Nullable

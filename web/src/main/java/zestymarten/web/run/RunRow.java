@@ -6,8 +6,6 @@ import org.jspecify.annotations.Nullable;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
-import zestymarten.core.plan.Approach;
-import zestymarten.core.plan.Method;
 import zestymarten.web.meter.Meters;
 
 /** A run as stored, with its unit and, once it is ended, how. */
@@ -27,24 +25,13 @@ record RunRow(
         String meterRanges,
         String leadPolicy,
         boolean guarded,
-        String method,
-        boolean inPlace,
-        boolean quick,
-        @Nullable Double testV,
+        ApproachRow approach,
+        @Nullable Long learntId,
         String startedBy,
         Instant startedAt,
         @Nullable String outcome,
         @Nullable String endedBy,
         @Nullable Instant endedAt) {
-
-    /** How the run goes about its unit. */
-    Approach approach() {
-        return new Approach(
-                Method.of(method).orElseThrow(),
-                inPlace,
-                quick,
-                testV == null ? OptionalDouble.empty() : OptionalDouble.of(testV));
-    }
 
     /** The conditions of the run; what the leads read stands among its entries. */
     Conditions conditions() {

@@ -31,6 +31,7 @@ record RunView(
         List<Proposal> proposals,
         String complaint,
         List<String> ledger,
+        String halves,
         String outcome) {
 
     /** A stage of the rail. */
@@ -42,7 +43,7 @@ record RunView(
      * @param byWords whether Enter on an empty slot says that it is done or as it should be
      * @param hint what the empty slot asks for
      * @param choices answers offered as buttons
-     * @param places where along the wire something may happen, asked when a reading jumps; none where that is not asked
+     * @param places where along the way something may happen, in the order in which they are tried; none where that is not asked
      */
     record StepView(
             StepForm form,

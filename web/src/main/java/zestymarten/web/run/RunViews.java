@@ -12,6 +12,7 @@ import zestymarten.core.job.Job;
 import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.meter.Conditions;
+import zestymarten.core.plan.Moisture;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
@@ -41,7 +42,7 @@ class RunViews {
                 run.assembly(),
                 run.revision().assemblyId(),
                 run.revision().number(),
-                meter(job.conditions()),
+                meter(job),
                 Engineering.figure(job.conditions().ambientC()) + " °C",
                 run.pulse(),
                 run.isUnderWay(),
@@ -58,15 +59,19 @@ class RunViews {
                 proposals(job),
                 complaint(job),
                 job.ledger(),
+                run.isUnderWay() && job.byHalves().isPresent()
+                        ? job.byHalves().getAsInt() + " touches instead of " + job.left(Stage.SHORTS)
+                        : "",
                 run.ended().map(end -> end.outcome().word()).orElse(""));
     }
 
-    private static String meter(Conditions conditions) {
+    private static String meter(Job job) {
+        Conditions conditions = job.conditions();
         String leads = conditions.leadsOhm().isPresent()
                 ? ", leads " + Engineering.text(conditions.leadsOhm().getAsDouble(), "Ω") + ": "
                         + conditions.policy().words()
                 : ", leads not read yet";
-        return conditions.meter().name() + leads;
+        return conditions.meter().name() + (job.accessories().isEmpty() ? "" : " with " + job.accessories()) + leads;
     }
 
     private static String minutes(double seconds) {
@@ -85,12 +90,16 @@ class RunViews {
     private static List<RunView.StageView> stages(Job job, Optional<Step> shown) {
         List<RunView.StageView> views = new ArrayList<>();
         Optional<Stage> now = shown.map(Step::stage);
-        for (Stage stage : Stage.values()) {
+        for (Stage stage : job.approach().order().stages()) {
             long size = job.size(stage);
             if (size == 0) {
-                if (stage == Stage.INSULATION && job.approach().testV().isPresent()) {
+                if (isAsked(job, stage)) {
                     views.add(new RunView.StageView(
-                            stage.name(), stage.title(), "once continuity has passed", "todo", Optional.empty()));
+                            stage.name(),
+                            stage.title(),
+                            stage == Stage.WITHSTAND ? "once insulation has passed" : "once continuity has passed",
+                            "todo",
+                            Optional.empty()));
                 }
                 continue;
             }
@@ -105,6 +114,16 @@ class RunViews {
                     isNow && stage.isTouched() ? FieldDrawing.of(job, stage, shown) : Optional.empty()));
         }
         return views;
+    }
+
+    /** Whether a stage is asked for that comes only once others have passed. */
+    private static boolean isAsked(Job job, Stage stage) {
+        return switch (stage) {
+            case INSULATION -> job.approach().insulation().isPresent();
+            case WET -> job.approach().moisture() != Moisture.NONE;
+            case WITHSTAND -> job.approach().withstand().isPresent();
+            default -> false;
+        };
     }
 
     private static String complaint(Job job) {

@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -18,18 +19,18 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.job.Behaviours;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
 import zestymarten.core.job.Offer;
 import zestymarten.core.job.Outcome;
+import zestymarten.core.judge.Judgement;
+import zestymarten.core.limit.Allowances;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
 import zestymarten.core.network.Nets;
 import zestymarten.core.plan.Approach;
-import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Method;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Understood;
@@ -52,6 +53,7 @@ public class Runs {
 
     private static final int LONGEST_REASON = 200;
     private static final int LONGEST_WORDS = 500;
+    private static final int LONGEST_COLOUR = 40;
     private static final int MOST_TIED = 200;
 
     /** What an account begins with that has not tested yet: a plain meter at room temperature. */
@@ -64,16 +66,20 @@ public class Runs {
             Conditions.JOINED_BELOW_OHM);
 
     private final RunMapper mapper;
+    private final LearntMapper learnt;
     private final Wirings wirings;
     private final Units units;
     private final Clock clock;
     private final Cache<DesignKey, Design> designs =
             Caffeine.newBuilder().maximumWeight(100_000).weigher(Runs::weight).build();
 
-    private record DesignKey(long revisionId, double ambientC) {}
+    private record DesignKey(long revisionId, double ambientC, long learntId) {}
 
-    Runs(RunMapper mapper, Wirings wirings, Units units, Clock clock) {
+    private static final long NOTHING_LEARNT = 0;
+
+    Runs(RunMapper mapper, LearntMapper learnt, Wirings wirings, Units units, Clock clock) {
         this.mapper = mapper;
+        this.learnt = learnt;
         this.wirings = wirings;
         this.units = units;
         this.clock = clock;
@@ -81,7 +87,7 @@ public class Runs {
 
     /** The same runs by another clock, for callers that hold a transaction and tell of the past. */
     public Runs withClock(Clock other) {
-        return new Runs(mapper, wirings, units, other);
+        return new Runs(mapper, learnt, wirings, units, other);
     }
 
     private static int weight(DesignKey key, Design design) {
@@ -117,9 +123,9 @@ public class Runs {
      */
     @Transactional
     public long start(long assemblyId, String serial, Conditions conditions, Approach approach, String by) {
-        Revision revision = wirings.latest(assemblyId);
-        mustBeTied(revision, approach);
         UnitRow unit = units.takeToTheBench(assemblyId, serial);
+        Revision revision = wirings.ofUnit(unit.id()).orElseGet(() -> wirings.latest(assemblyId));
+        mustBeTied(revision, approach);
         Long open = mapper.openRunOf(unit.id());
         if (open != null) {
             return open;
@@ -129,37 +135,38 @@ public class Runs {
         }
         units.setState(unit.id(), "on the bench");
         Meter meter = conditions.meter();
-        return mapper.insert(new RunRow(
-                0,
-                assemblyId,
-                unit.id(),
-                revision.id(),
-                unit.serial(),
-                conditions.ambientC(),
-                meter.name(),
-                meter.accuracy(),
-                meter.resolutionOhm(),
-                meter.toneBelowOhm(),
-                meter.oneIsOverRange(),
-                meter.topOhm(),
-                meter.rangesOhm().stream().map(String::valueOf).collect(Collectors.joining(" ")),
-                conditions.policy().code(),
-                conditions.guarded(),
-                approach.method().code(),
-                approach.inPlace(),
-                approach.quick(),
-                approach.testV().isPresent() ? approach.testV().getAsDouble() : null,
-                by,
-                clock.instant(),
-                null,
-                null,
-                null));
+        ApproachRow row = ApproachRow.of(approach);
+        return mapper.insert(
+                new RunRow(
+                        0,
+                        assemblyId,
+                        unit.id(),
+                        revision.id(),
+                        unit.serial(),
+                        conditions.ambientC(),
+                        meter.name(),
+                        meter.accuracy(),
+                        meter.resolutionOhm(),
+                        meter.toneBelowOhm(),
+                        meter.oneIsOverRange(),
+                        meter.topOhm(),
+                        meter.rangesOhm().stream().map(String::valueOf).collect(Collectors.joining(" ")),
+                        conditions.policy().code(),
+                        conditions.guarded(),
+                        row,
+                        learnt.latest(assemblyId),
+                        by,
+                        clock.instant(),
+                        null,
+                        null,
+                        null),
+                row);
     }
 
     /** The ways in which the newest revision of a wiring can be tested, at the given prices. */
     @Transactional(readOnly = true)
     public List<Offer> offers(long assemblyId, Offer.Pace pace) {
-        Design design = design(wirings.latest(assemblyId), USUAL.ambientC());
+        Design design = design(wirings.latest(assemblyId), USUAL.ambientC(), NOTHING_LEARNT);
         boolean few = design.nets().all().size() <= MOST_TIED;
         return Stream.of(Method.values())
                 .filter(method -> method != Method.INSULATION && (few || !method.needsTies()))
@@ -170,7 +177,7 @@ public class Runs {
 
     private static void mustBeTied(Revision revision, Approach approach) {
         int nets = Nets.of(revision.assembly()).all().size();
-        boolean ties = approach.method().needsTies() || approach.testV().isPresent();
+        boolean ties = approach.method().needsTies() || approach.insulation().isPresent();
         if (ties && nets > MOST_TIED) {
             throw new Refused(
                     "method",
@@ -191,12 +198,35 @@ public class Runs {
         if (row == null) {
             throw new NotFound("There is no run number " + id + ".");
         }
+        return run(row, mapper.entries(id).stream().map(EntryRows::entry).toList());
+    }
+
+    /** Several runs at once, in the order of their numbers; a fixed number of queries. */
+    @Transactional(readOnly = true)
+    public List<Run> all(List<Long> ids) {
+        if (ids.isEmpty()) {
+            return List.of();
+        }
+        Map<Long, List<Entry>> entries = mapper.entriesOf(ids).stream()
+                .collect(Collectors.groupingBy(
+                        RunEntryRow::runId,
+                        Collectors.mapping(each -> EntryRows.entry(each.entry()), Collectors.toList())));
+        return mapper.findAll(ids).stream()
+                .map(row -> run(row, entries.getOrDefault(row.id(), List.of())))
+                .toList();
+    }
+
+    /** The last tests of a unit that were ended, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Run> lastOf(long unitId, int most) {
+        return all(mapper.lastOfUnit(unitId, most));
+    }
+
+    private Run run(RunRow row, List<Entry> entries) {
         Revision revision = wirings.revision(row.revisionId());
-        Job job = Job.of(
-                design(revision, row.ambientC()),
-                row.approach(),
-                row.conditions(),
-                mapper.entries(id).stream().map(EntryRows::entry).toList());
+        long taught = row.learntId() == null ? NOTHING_LEARNT : row.learntId();
+        Job job =
+                Job.of(design(revision, row.ambientC(), taught), row.approach().approach(), row.conditions(), entries);
         Optional<Run.End> end = row.outcome() == null
                 ? Optional.empty()
                 : Optional.of(new Run.End(
@@ -204,7 +234,15 @@ public class Runs {
                         Objects.requireNonNull(row.endedBy()),
                         Objects.requireNonNull(row.endedAt())));
         return new Run(
-                id, row.unitId(), row.serial(), revision, job, row.startedBy(), row.startedAt(), pulse(job, end), end);
+                row.id(),
+                row.unitId(),
+                row.serial(),
+                revision,
+                job,
+                row.startedBy(),
+                row.startedAt(),
+                pulse(job, end),
+                end);
     }
 
     private static String pulse(Job job, Optional<Run.End> end) {
@@ -219,8 +257,16 @@ public class Runs {
     }
 
     /** A revision made ready for one temperature. */
-    public Design design(Revision revision, double ambientC) {
-        return designs.get(new DesignKey(revision.id(), ambientC), any -> Design.of(revision.assembly(), ambientC));
+    private Design design(Revision revision, double ambientC, long taught) {
+        return designs.get(
+                new DesignKey(revision.id(), ambientC, taught),
+                any -> Design.of(revision.assembly(), ambientC, allowances(taught)));
+    }
+
+    private Allowances allowances(long taught) {
+        return taught == NOTHING_LEARNT
+                ? Allowances.NONE
+                : Allowances.NONE.withLearnt(Learning.read(learnt.wires(taught)));
     }
 
     /**
@@ -247,19 +293,20 @@ public class Runs {
                 }
                 understood = ambiguous.candidates().get(choice);
             }
-            return keep(run, sent, new Entry.Content.Reading(sent.typed().strip(), understood, sent.where()), by);
+            Judgement judged = run.job().judge(sent.step(), understood);
+            String where = judged.verdict() == Judgement.Verdict.FAIL ? sent.where() : "";
+            return keep(run, sent, new Entry.Content.Reading(sent.typed().strip(), understood, where), by);
         });
     }
 
     private static boolean takesWords(Step step) {
-        return step.fold(probes -> false, touch -> false, act -> act.deed().answer() == Deed.Answer.WORDS);
+        return step.fold(probes -> false, touch -> false, act -> act.deed().isByWords());
     }
 
     private static void mustBeAccepted(Step.Act act, String words) {
-        if (!Job.accepts(act, words)) {
-            throw new Refused(
-                    "", "Read '" + words + "'; expected one of " + String.join(", ", Behaviours.words()) + ".");
-        }
+        Job.expected(act, words).ifPresent(expected -> {
+            throw new Refused("", "Read '" + words + "'; expected " + expected + ".");
+        });
     }
 
     private static String words(String typed, int longest) {
@@ -272,10 +319,16 @@ public class Runs {
 
     /** Keeps how something was put right, so that what it touched is asked for again. */
     @Transactional
-    public Answer mend(long runId, Sent sent, Entry.Way way, String cause, String prevention, String by) {
-        Entry.Content.Repair repair =
-                new Entry.Content.Repair(way, words(cause, LONGEST_WORDS), words(prevention, LONGEST_WORDS));
-        return once(runId, sent, run -> keep(run, sent, repair, by));
+    public Answer mend(long runId, Sent sent, Entry.Content.Repair repair, String by) {
+        words(repair.cause(), LONGEST_WORDS);
+        words(repair.prevention(), LONGEST_WORDS);
+        words(repair.colour(), LONGEST_COLOUR);
+        return once(runId, sent, run -> {
+            run.job().objection((Step.Act) sent.step(), repair).ifPresent(objection -> {
+                throw new Refused("", objection);
+            });
+            return keep(run, sent, repair, by);
+        });
     }
 
     /** Leaves a step out, with the reason. */
@@ -402,6 +455,9 @@ public class Runs {
         Outcome outcome = run.job().outcome();
         String summary = String.join(
                 " ", findings.stream().map(Found::finding).map(Finding::text).toList());
+        run.job()
+                .asBuilt()
+                .ifPresent(built -> wirings.reviseUnit(run.revision().assemblyId(), run.unitId(), built, by));
         boolean signed = wirings.needsSignOff(run.revision().assemblyId());
         mapper.insertEnd(runId, outcome.name(), summary, by, clock.instant());
         units.setState(

@@ -3,6 +3,7 @@ package zestymarten.web.run;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.http.ResponseEntity;
@@ -18,6 +19,7 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
+import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingLanguage;
@@ -32,12 +34,16 @@ import zestymarten.web.wiring.Wirings;
 /** Starting a run: which unit, with which meter, how warm. */
 @Controller
 class StartController {
+    private static final Approach WHOLE = new Approach(Method.BOTH_ENDS, false, false, OptionalDouble.empty());
+
     private final Runs runs;
     private final Wirings wirings;
     private final Units units;
     private final Meters meters;
+    private final Plans plans;
 
-    StartController(Runs runs, Wirings wirings, Units units, Meters meters) {
+    StartController(Runs runs, Wirings wirings, Units units, Meters meters, Plans plans) {
+        this.plans = plans;
         this.meters = meters;
         this.runs = runs;
         this.wirings = wirings;
@@ -60,13 +66,26 @@ class StartController {
     record OfferView(String code, String title, String price, List<String> misses) {}
 
     @GetMapping("/wirings/{id}/test")
-    String form(@PathVariable long id, @RequestParam(defaultValue = "") String serial, Principal who, Model model) {
+    String form(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String serial,
+            @RequestParam Optional<Long> plan,
+            Principal who,
+            Model model) {
         Conditions last = runs.lastConditions(who.getName()).orElse(Runs.USUAL);
-        offers(id, Offer.Pace.USUAL, model);
+        List<KeptPlan> kept = plans.of(id);
+        Optional<KeptPlan> taken = kept.stream()
+                .filter(each -> plan.equals(Optional.of(each.id())))
+                .findFirst();
+        Approach approach = taken.map(each -> each.approach().approach()).orElse(WHOLE);
+        offers(id, Offer.Pace.USUAL, approach.method(), model);
+        model.addAttribute("plans", kept);
+        model.addAttribute("taken", taken.map(KeptPlan::name).orElse(""));
+        model.addAttribute("way", ApproachForm.of(approach));
         Meter meter = last.meter();
-        List<MeterRow> kept = meters.all();
-        model.addAttribute("meters", kept);
-        model.addAttribute("known", kept.stream().anyMatch(each -> each.name().equals(meter.name())));
+        List<MeterRow> meters = this.meters.all();
+        model.addAttribute("meters", meters);
+        model.addAttribute("known", meters.stream().anyMatch(each -> each.name().equals(meter.name())));
         model.addAttribute("wiring", wirings.latest(id));
         model.addAttribute(
                 "serials", units.of(id).stream().map(UnitLine::serial).toList());
@@ -102,11 +121,12 @@ class StartController {
         if (!problems.isEmpty()) {
             throw new Refused(problems);
         }
-        offers(id, new Offer.Pace(seconds[0], seconds[1], seconds[2]), model);
+        offers(id, new Offer.Pace(seconds[0], seconds[1], seconds[2]), Method.BOTH_ENDS, model);
         return "run/offers";
     }
 
-    private void offers(long id, Offer.Pace pace, Model model) {
+    private void offers(long id, Offer.Pace pace, Method chosen, Model model) {
+        model.addAttribute("chosen", chosen.code());
         model.addAttribute(
                 "offers",
                 runs.offers(id, pace).stream().map(StartController::view).toList());
@@ -115,6 +135,9 @@ class StartController {
 
     private static OfferView view(Offer offer) {
         String walks = offer.walks() == 0 ? "" : ", " + offer.walks() + " walks";
+        String access = offer.accessMinutes() == 0
+                ? ""
+                : ", of which " + Math.round(offer.accessMinutes()) + " for covers that need consent";
         String setups = offer.setups() == 0 ? "" : ", ties changed " + offer.setups() + " times";
         List<String> misses = new ArrayList<>(offer.misses());
         if (offer.setups() > 0 && offer.walks() == 0) {
@@ -124,7 +147,7 @@ class StartController {
                 offer.method().code(),
                 offer.method().title(),
                 offer.touches() + " touches" + setups + walks + ", about "
-                        + Math.max(1, Math.round(offer.seconds() / 60)) + " min",
+                        + Math.max(1, Math.round(offer.seconds() / 60)) + " min" + access,
                 misses);
     }
 
@@ -138,96 +161,76 @@ class StartController {
     }
 
     @PostMapping("/wirings/{id}/runs")
-    ResponseEntity<Void> start(
-            @PathVariable long id,
-            @RequestParam String serial,
-            @RequestParam String ambient,
-            @RequestParam String meter,
-            @RequestParam String accuracy,
-            @RequestParam String resolution,
-            @RequestParam String tone,
-            @RequestParam String top,
-            @RequestParam(defaultValue = "OL") String mark,
-            @RequestParam String policy,
-            @RequestParam(defaultValue = "simple") String decision,
-            @RequestParam(defaultValue = "both_ends") String method,
-            @RequestParam(name = "in_place", defaultValue = "false") boolean inPlace,
-            @RequestParam(defaultValue = "false") boolean quick,
-            @RequestParam(name = "test_v", defaultValue = "") String testV,
-            @RequestParam(name = "kept_meter") Optional<Long> keptMeter,
-            Principal who) {
+    ResponseEntity<Void> start(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who) {
+        ApproachForm form = new ApproachForm(fields);
         List<Problem> problems = new ArrayList<>();
-        double temperature = celsius(ambient, problems);
-        double share = ohms("accuracy", accuracy, problems) / 100;
-        double step = ohms("resolution", resolution, problems);
-        double sounds = ohms("tone", tone, problems);
-        double highest = ohms("top", top, problems);
-        Optional<LeadPolicy> leads = LeadPolicy.of(policy);
-        if (leads.isEmpty()) {
-            problems.add(new Problem("policy", "Read '" + policy + "'; expected full, excess or none."));
-        }
-        Optional<Method> way = Method.of(method).filter(each -> each != Method.INSULATION);
-        if (way.isEmpty()) {
-            problems.add(new Problem("method", "Read '" + method + "'; expected a way of testing from the list."));
-        }
-        OptionalDouble volts = volts(testV, problems);
-        if (!problems.isEmpty()) {
-            throw new Refused(problems);
-        }
-        try {
-            Approach approach = new Approach(way.orElse(Method.BOTH_ENDS), inPlace, quick, volts);
-            Meter profile = keptMeter
-                    .map(each -> meters.find(each).meter())
-                    .orElseGet(() -> new Meter(meter.strip(), share, step, sounds, mark.equals("1"), highest));
-            Conditions conditions = new Conditions(
-                    temperature,
-                    profile,
-                    OptionalDouble.empty(),
-                    leads.orElse(LeadPolicy.FULL),
-                    decision.equals("guarded"),
-                    Conditions.JOINED_BELOW_OHM);
-            long run = runs.start(id, serial, conditions, approach, who.getName());
-            return ResponseEntity.ok().header("HX-Redirect", "/runs/" + run).build();
-        } catch (IllegalArgumentException e) {
-            throw new Refused("meter", String.valueOf(e.getMessage()));
-        }
-    }
-
-    /** Volts of the insulation test; nothing for none. */
-    private static OptionalDouble volts(String typed, List<Problem> problems) {
-        String text = typed.strip().toUpperCase(java.util.Locale.ROOT).replaceAll(" ?V$", "");
-        if (text.isEmpty()) {
-            return OptionalDouble.empty();
-        }
-        double value = text.matches("[0-9]{1,4}") ? Double.parseDouble(text) : Double.NaN;
-        if (!(value > 0 && value <= Approach.MOST_V)) {
-            problems.add(new Problem(
-                    "test_v", "Read '" + typed.strip() + "'; expected 1 to 5000 volts DC, or nothing for no test."));
-        }
-        return OptionalDouble.of(value);
-    }
-
-    /** A temperature; °F with an F behind it. */
-    private static double celsius(String typed, List<Problem> problems) {
-        String text = typed.strip().replace(',', '.').replace("°", "").toUpperCase(java.util.Locale.ROOT);
-        boolean fahrenheit = text.endsWith("F");
-        String figure = text.replaceAll("[CF]$", "").strip();
-        double value = figure.matches("-?[0-9]{1,3}(?:\\.[0-9]{1,3})?") ? Double.parseDouble(figure) : Double.NaN;
-        double celsius = fahrenheit ? (value - 32) / 1.8 : value;
-        if (!(celsius >= -80 && celsius <= 200)) {
+        OptionalDouble celsius = Celsius.of(form.field("ambient"));
+        if (celsius.isEmpty()) {
             problems.add(new Problem(
                     "ambient",
-                    "Read '" + typed.strip() + "'; expected the wiring's temperature, -80 to 200 °C, or in °F with an"
-                            + " F behind it."));
+                    "Read '" + form.field("ambient") + "'; expected the wiring's temperature, " + Celsius.EXPECTED
+                            + "."));
         }
-        return celsius;
+        Optional<Meter> meter = meter(form, problems);
+        Optional<LeadPolicy> leads = LeadPolicy.of(form.field("policy"));
+        if (leads.isEmpty()) {
+            problems.add(new Problem("policy", "Read '" + form.field("policy") + "'; expected full, excess or none."));
+        }
+        Optional<Approach> approach = form.approach(wirings.latest(id).assembly(), problems);
+        if (!problems.isEmpty() || approach.isEmpty() || meter.isEmpty()) {
+            throw new Refused(problems);
+        }
+        Conditions conditions = new Conditions(
+                celsius.orElse(Runs.USUAL.ambientC()),
+                meter.get(),
+                OptionalDouble.empty(),
+                leads.orElse(LeadPolicy.FULL),
+                form.field("decision").equals("guarded"),
+                Conditions.JOINED_BELOW_OHM);
+        long run = runs.start(id, form.field("serial"), conditions, approach.get(), who.getName());
+        return ResponseEntity.ok().header("HX-Redirect", "/runs/" + run).build();
     }
 
-    private static double ohms(String field, String typed, List<Problem> problems) {
+    /** Keeps the way of testing of the form with the wiring, under a name. */
+    @PostMapping("/wirings/{id}/plans")
+    ResponseEntity<Void> keep(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who) {
+        ApproachForm form = new ApproachForm(fields);
+        Approach approach = form.approach(wirings.latest(id).assembly());
+        long plan = plans.keep(id, form.field("plan_name"), approach, who.getName());
+        return ResponseEntity.ok()
+                .header("HX-Redirect", "/wirings/" + id + "/test?plan=" + plan)
+                .build();
+    }
+
+    /** One of the workshop's meters, or another by the figures of the form. */
+    private Optional<Meter> meter(ApproachForm form, List<Problem> problems) {
+        if (form.field("kept_meter").matches("[0-9]{1,18}")) {
+            return Optional.of(
+                    meters.find(Long.parseLong(form.field("kept_meter"))).meter());
+        }
+        int before = problems.size();
+        double share = ohms("accuracy", form, problems) / 100;
+        double step = ohms("resolution", form, problems);
+        double sounds = ohms("tone", form, problems);
+        double highest = ohms("top", form, problems);
+        if (problems.size() > before) {
+            return Optional.empty();
+        }
+        try {
+            boolean one = form.field("mark").equals("1");
+            return Optional.of(new Meter(form.field("meter"), share, step, sounds, one, highest));
+        } catch (IllegalArgumentException e) {
+            problems.add(new Problem("meter", String.valueOf(e.getMessage())));
+            return Optional.empty();
+        }
+    }
+
+    private static double ohms(String field, ApproachForm form, List<Problem> problems) {
+        String typed = form.field(field);
         if (new ReadingLanguage(false).understand(typed) instanceof Understood.Value value) {
             return value.value();
         }
-        problems.add(new Problem(field, "Read '" + typed.strip() + "'; expected a figure such as 0.01, 30 or 20M."));
+        problems.add(new Problem(field, "Read '" + typed + "'; expected a figure such as 0.01, 30 or 20M."));
         return Double.NaN;
     }
 }

@@ -10,12 +10,15 @@ import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.insulation.Absorption;
+import zestymarten.core.insulation.WithstandJudge;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Job;
 import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judgement;
+import zestymarten.core.limit.WithstandRule;
 import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Moisture;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
@@ -38,8 +41,8 @@ final class StepViews {
 
     private static RunView.StepView act(Job job, Step.Act act, boolean mating) {
         ActWords words = ActWords.of(job, act);
-        boolean byWords =
-                act.deed().answer() == Deed.Answer.WORDS && words.choices().isEmpty();
+        boolean choice = act.deed() == Deed.COMPLAINT || act.deed() == Deed.FUNCTION;
+        boolean byWords = act.deed().isByWords() && !choice;
         Optional<String> asks = job.isDone(act) ? Optional.empty() : lastReason(job, act);
         return new RunView.StepView(
                 StepForm.of(act),
@@ -52,9 +55,19 @@ final class StepViews {
                 Optional.empty(),
                 List.of(),
                 byWords,
-                byWords ? "Enter: done, or a note" : words.choices().isEmpty() ? READING : "a key, or the word",
+                hint(act, choice),
                 words.choices(),
                 List.of());
+    }
+
+    private static String hint(Step.Act act, boolean choice) {
+        return choice
+                ? "a key, or the word"
+                : switch (act.deed().answer()) {
+                    case WORDS -> "Enter: done, or a note";
+                    case CELSIUS -> "°C, or °F with an F";
+                    case VOLTS, OHMS, REPAIR -> READING;
+                };
     }
 
     private static RunView.StepView probes(Job job, Step.Probes probes) {
@@ -103,23 +116,38 @@ final class StepViews {
                 why(job, touch, route),
                 asks(job, touch),
                 Optional.of(StepDrawing.of(assembly, touch, route, mating)),
-                isUnderVoltage(touch) ? Optional.empty() : Optional.of(band(job, touch, reading)),
+                touch.isUnderVoltage() ? Optional.empty() : Optional.of(band(job, touch, reading)),
                 curve(job, touch),
                 Stream.of(pad(assembly, "black", touch.black()), pad(assembly, "red", touch.red()))
                         .toList(),
                 false,
-                isUnderVoltage(touch) ? "320M, or 320M@15" : READING,
+                touch.isUnderVoltage() ? underVoltageHint(touch) : READING,
                 List.of(),
-                touch.stage() == Stage.BEND
-                        ? List.of(
-                                "the " + touch.black().connector() + " end",
-                                "along the run",
-                                "the " + touch.red().connector() + " end")
-                        : List.of());
+                places(job, touch));
     }
 
-    private static boolean isUnderVoltage(Step.Touch touch) {
-        return touch.stage() == Stage.INSULATION && touch.red().isFrame();
+    /** Where along the way something may happen, in the order in which it is tried. */
+    private static List<String> places(Job job, Step.Touch touch) {
+        Stream<String> zones = job.design().assembly().conductors().stream()
+                .filter(each -> touch.stage() == Stage.WET || touch.isOn(each.from()) || touch.isOn(each.to()))
+                .flatMap(each -> each.zone().stream())
+                .distinct();
+        boolean mist = touch.stage() == Stage.WET && job.approach().moisture() == Moisture.MIST;
+        return touch.stage() == Stage.BEND
+                ? Stream.of(
+                                Stream.of("the " + touch.black().connector() + " end"),
+                                zones.map(each -> "the " + each + " stretch"),
+                                Stream.of("the " + touch.red().connector() + " end"))
+                        .flatMap(each -> each)
+                        .toList()
+                : mist
+                        ? Stream.concat(zones.map(each -> "the " + each + " stretch"), Stream.of("the ends"))
+                                .toList()
+                        : List.of();
+    }
+
+    private static String underVoltageHint(Step.Touch touch) {
+        return touch.stage() == Stage.WITHSTAND ? "3.4mA, or trip" : "320M, or 320M@15";
     }
 
     /** Ohms over the time under voltage, on a scale of its logarithm; from two readings on. */
@@ -140,8 +168,12 @@ final class StepViews {
 
     private static RunView.Sentence sentence(Step.Touch touch) {
         String after = switch (touch.stage()) {
-            case BEND -> ". Hold on, and move the wire along its whole length.";
-            case INSULATION ->
+            case BEND -> ". Hold on, and move the wire place by place.";
+            case WET ->
+                touch.isTied()
+                        ? ". All wires together: test voltage on, mist place by place."
+                        : " is the water here: test voltage on.";
+            case INSULATION, WITHSTAND ->
                 touch.red().isFrame()
                         ? ". All others tied to it: test voltage on."
                         : ". Through the clips, before the voltage: ohms.";
@@ -187,13 +219,8 @@ final class StepViews {
     }
 
     private static String reason(Job job, Step.Touch touch, List<Conductor> route) {
-        if (isUnderVoltage(touch)) {
-            return described(job, touch.black()) + " against everything else and the frame at "
-                    + Engineering.text(job.approach().testV().orElse(0), "V")
-                    + " DC. Hold until it is steady, a long cable a"
-                    + " minute or more. The clips were proved just before; touch nothing. "
-                    + String.join(
-                            " ", job.absorption(touch).said(job.conditions().ambientC()));
+        if (touch.isUnderVoltage()) {
+            return underVoltage(job, touch);
         }
         Expectation expectation = job.expectation(touch);
         if (expectation instanceof Expectation.Joined joined) {
@@ -221,6 +248,34 @@ final class StepViews {
         return described(job, touch.black()) + " and " + described(job, touch.red()) + " must be apart."
                 + (touch.isTied() ? " A way through anywhere shows here; the pairs follow only then." : "")
                 + (stub ? " One of them is a loose end of a wire that read open: did it go elsewhere?" : "");
+    }
+
+    private static String underVoltage(Job job, Step.Touch touch) {
+        if (touch.stage() == Stage.WITHSTAND) {
+            WithstandRule rule = job.approach().withstand().orElseThrow();
+            return described(job, touch.black()) + " against everything else and the frame at "
+                    + Engineering.text(rule.volts(), "V") + (rule.alternates() ? " AC" : " DC")
+                    + ". Bring it up over 5 s, hold "
+                    + Engineering.text(rule.seconds(), "s") + ", type the current at the end, bring it down. At most "
+                    + Engineering.text(rule.mostA(), "A") + " of leakage: the figure given for this test."
+                    + WithstandJudge.charging(rule, job.design().lengthM(touch.black())).stream()
+                            .mapToObj(each -> " Its length alone takes " + Engineering.text(each, "A") + " to charge.")
+                            .collect(Collectors.joining())
+                    + " Nobody touches anything.";
+        }
+        String what = touch.stage() == Stage.INSULATION
+                ? described(job, touch.black()) + " against everything else and the frame at "
+                : touch.isTied()
+                        ? "All wires against the frame at "
+                        : described(job, touch.black()) + " against the water at ";
+        String how = touch.stage() == Stage.INSULATION
+                ? " DC. Hold until it is steady, a long cable a minute or more. The clips were proved just before; touch nothing. "
+                : touch.isTied()
+                        ? " DC. Dead and disconnected; a fine mist on one place at a time. A drop marks the damage: type the figure. "
+                        : " DC. Nobody touches the water. ";
+        return what + Engineering.text(job.approach().insulation().orElseThrow().testV(), "V") + how
+                + job.least(touch).derivation() + " "
+                + String.join(" ", job.absorption(touch).said(job.conditions().ambientC()));
     }
 
     private static String parts(Expectation.Joined joined) {
@@ -254,8 +309,16 @@ final class StepViews {
         if (job.state(touch) != StepState.DOUBTFUL || job.isDone(touch)) {
             return Optional.empty();
         }
-        if (isUnderVoltage(touch)) {
-            return Optional.of("Still charging: hold on, and read it after a minute, such as 320M@60.");
+        boolean doubted = job.standing(touch).stream()
+                .reduce((first, last) -> last)
+                .flatMap(job::judgement)
+                .filter(each -> each.verdict() == Judgement.Verdict.DOUBTFUL)
+                .isPresent();
+        if (touch.isUnderVoltage() && !doubted) {
+            return Optional.of(
+                    touch.stage() == Stage.WITHSTAND
+                            ? "The time is not over: hold on, and read it at the end."
+                            : "Still charging: hold on, and read it after a minute, such as 320M@60.");
         }
         boolean tone = job.standing(touch).stream()
                 .reduce((first, last) -> last)

@@ -34,9 +34,14 @@ interface WiringMapper {
 
     int latestNumber(long assemblyId);
 
+    /** The newest revision of a unit of its own. */
+    @Nullable
+    RevisionRow ofUnit(long unitId);
+
     long insertRevision(
             @Param("assemblyId") long assemblyId,
             @Param("number") int number,
+            @Param("unitId") @Nullable Long unitId,
             @Param("kind") String kind,
             @Param("note") String note,
             @Param("parts") @Nullable String parts,

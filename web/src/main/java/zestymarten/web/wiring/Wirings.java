@@ -170,7 +170,7 @@ public class Wirings {
                             + "', which is a wiring already. Choose another name, or open that one and"
                             + " change it.");
         }
-        return insert(mapper.insertAssembly(assembly.name(), clock.instant()), 1, assembly, by);
+        return insert(mapper.insertAssembly(assembly.name(), clock.instant()), 1, null, assembly, by);
     }
 
     /** Keeps a changed wiring as its next revision; earlier ones stay as they are, with the runs made against them. */
@@ -179,13 +179,28 @@ public class Wirings {
         if (mapper.lock(assemblyId) == null) {
             throw new NotFound("There is no wiring number " + assemblyId + ".");
         }
-        return insert(assemblyId, mapper.latestNumber(assemblyId) + 1, assembly, by);
+        return insert(assemblyId, mapper.latestNumber(assemblyId) + 1, null, assembly, by);
     }
 
-    private Revision insert(long assemblyId, int number, Assembly assembly, String by) {
+    /** Keeps what a repair has made of one unit as a revision of its own; the wiring's newest stays the newest. */
+    @Transactional
+    public Revision reviseUnit(long assemblyId, long unitId, Assembly assembly, String by) {
+        if (mapper.lock(assemblyId) == null) {
+            throw new NotFound("There is no wiring number " + assemblyId + ".");
+        }
+        return insert(assemblyId, mapper.latestNumber(assemblyId) + 1, unitId, assembly, by);
+    }
+
+    /** What repairs have made of a unit, where it is no longer as designed. */
+    @Transactional(readOnly = true)
+    public Optional<Revision> ofUnit(long unitId) {
+        return Optional.ofNullable(mapper.ofUnit(unitId)).map(this::load);
+    }
+
+    private Revision insert(long assemblyId, int number, @Nullable Long unitId, Assembly assembly, String by) {
         String parts = assembly.hasParts() ? AssemblyJson.write(assembly.withoutConductors()) : null;
         long id = mapper.insertRevision(
-                assemblyId, number, assembly.kind().code(), assembly.note(), parts, by, clock.instant());
+                assemblyId, number, unitId, assembly.kind().code(), assembly.note(), parts, by, clock.instant());
         inBatches(
                 assembly.connectors().stream()
                         .map(each -> new ConnectorRow(

@@ -8,6 +8,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.diagnosis.Diagnosis;
 import zestymarten.core.finding.Finding;
@@ -44,7 +45,9 @@ class WrongController {
             List<String> explains,
             List<EvidenceView> evidence,
             List<WayView> ways,
-            List<String> minds) {}
+            List<String> minds,
+            List<String> remains,
+            List<String> spares) {}
 
     /** A way to put it right. */
     record WayView(String code, String word) {}
@@ -77,7 +80,7 @@ class WrongController {
         model.addAttribute(
                 "drawing",
                 WiringDrawing.of(
-                        run.revision().assembly(),
+                        job.design().assembly(),
                         findings.stream().map(Found::finding).toList()));
         return "wrong/wrong";
     }
@@ -113,7 +116,14 @@ class WrongController {
                 fitting.ways().stream()
                         .map(each -> new WayView(each.name(), each.word()))
                         .toList(),
-                fitting.minds());
+                fitting.minds(),
+                job.remainders(found.finding()).stream()
+                        .filter(each -> !job.isDone(each))
+                        .map(Step.Act::subject)
+                        .toList(),
+                found.finding().conductors().size() == 1
+                        ? job.spares().stream().map(Conductor::id).toList()
+                        : List.of());
     }
 
     /** What a repair of it concerns: its conductors, else its part, else its terminals. */

@@ -20,11 +20,13 @@ class RunPagesTest {
 
     private final Site site;
     private final Browser browser;
+    private final Hands hands;
     private long wiring;
 
     RunPagesTest(Site site, Browser browser) {
         this.site = site;
         this.browser = browser;
+        hands = new Hands(browser);
     }
 
     @BeforeEach
@@ -39,34 +41,16 @@ class RunPagesTest {
     }
 
     private void begin(String serial) {
-        browser.open("/wirings/" + wiring + "/test").fill("input[name=ambient]", "20");
-        browser.click("input[name=quick]")
-                .fill("input[name=serial]", serial)
-                .keys(Keys.ENTER)
-                .waitForPath("/runs/\\d+")
-                .see(".sentence", "Hold the probes together");
+        hands.begin(wiring, serial, "input[name=quick]");
+        browser.see(".sentence", "Hold the probes together");
     }
 
     private void type(String... readings) {
-        for (String reading : readings) {
-            String pulse = pulse();
-            browser.keys(reading, Keys.ENTER);
-            waitForAnother(pulse);
-        }
+        hands.type(readings);
     }
 
     private void press(CharSequence key) {
-        String pulse = pulse();
-        browser.keys(key);
-        waitForAnother(pulse);
-    }
-
-    private String pulse() {
-        return browser.attribute("#pulse", "data-pulse");
-    }
-
-    private void waitForAnother(String pulse) {
-        browser.find("#pulse:not([data-pulse='" + pulse + "'])");
+        hands.press(key);
     }
 
     private void checkTheMeter() {
@@ -86,9 +70,7 @@ class RunPagesTest {
         press("n");
         type("OL", "OL");
         browser.see(".sentence", "red on the frame");
-        press("n");
-        press("n");
-        press("n");
+        hands.press(3, "n");
         browser.see(".sentence", "Every touch is made.");
         assertThat(browser.text(".strip .left")).startsWith("0 touches left");
         browser.click(".side button.do").waitForPath("/runs/\\d+/record");

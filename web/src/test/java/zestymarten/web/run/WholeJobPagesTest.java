@@ -20,11 +20,13 @@ class WholeJobPagesTest {
 
     private final Site site;
     private final Browser browser;
+    private final Hands hands;
     private long wiring;
 
     WholeJobPagesTest(Site site, Browser browser) {
         this.site = site;
         this.browser = browser;
+        hands = new Hands(browser);
     }
 
     @BeforeEach
@@ -39,29 +41,19 @@ class WholeJobPagesTest {
     }
 
     private void begin(String serial, String... choices) {
-        browser.open("/wirings/" + wiring + "/test").fill("input[name=ambient]", "20");
-        for (String choice : choices) {
-            browser.click(choice);
-        }
-        browser.fill("input[name=serial]", serial).keys(Keys.ENTER).waitForPath("/runs/\\d+");
+        hands.begin(wiring, serial, choices);
     }
 
-    private void press(CharSequence... keys) {
-        String pulse = browser.attribute("#pulse", "data-pulse");
-        browser.keys(keys);
-        browser.find("#pulse:not([data-pulse='" + pulse + "'])");
+    private void press(String key) {
+        hands.press(key);
     }
 
     private void type(String... readings) {
-        for (String reading : readings) {
-            press(reading, Keys.ENTER);
-        }
+        hands.type(readings);
     }
 
     private void enter(int times) {
-        for (int i = 0; i < times; i++) {
-            press(Keys.ENTER);
-        }
+        hands.enter(times);
     }
 
     @Test
@@ -98,15 +90,11 @@ class WholeJobPagesTest {
         browser.waitForPath("/runs/\\d+").see(".sentence", "Black on J1.1, red on J2.1.");
         assertThat(browser.text(".rail")).contains("Repair and prove\n0 of 4");
         type("0.58", "0.58");
-        press("n");
-        press("n");
-        press("n");
+        hands.press(3, "n");
         browser.see(".sentence", "Both probes on the frame, on two spots: how many ohms?");
         type("0.4");
-        press("n");
-        press("n");
-        press("n");
-        browser.see(".sentence", "Hold on, and move the wire along its whole length.");
+        hands.press(3, "n");
+        browser.see(".sentence", "Hold on, and move the wire place by place.");
         type("0.58");
         browser.see(".sentence", "Reset what keeps old faults in memory.");
         enter(1);
@@ -173,16 +161,12 @@ class WholeJobPagesTest {
         enter(3);
         press("b");
         type("0.30", "0.58", "0.58", "0.58");
-        press("n");
-        press("n");
-        press("n");
+        hands.press(3, "n");
         type("0.4");
-        press("n");
-        press("n");
-        press("n");
-        browser.keys("j").find("#where-dialog[open]");
-        press("3");
-        browser.see(".result", "jumps at the J2 end").see(".found", "The reading from J1.1 to J2.1 jumps");
+        hands.press(3, "n");
+        browser.see(".places .now", "the J1 end").keys(Keys.ENTER).see(".places .now", "the flexing stretch");
+        press("j");
+        browser.see(".result", "jumps at the flexing stretch").see(".found", "The reading from J1.1 to J2.1 jumps");
     }
 
     @Test

@@ -1,0 +1,76 @@
+package zestymarten.web.run;
+
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.job.Learner;
+import zestymarten.core.limit.Allowances;
+import zestymarten.core.quantity.Ohms;
+import zestymarten.web.platform.Refused;
+
+/** What good units of a wiring teach about it, for wires of which nothing else says what they may read. */
+@Service
+class Learning {
+    private static final int MOST_UNITS = 30;
+    private static final int BATCH = 1000;
+
+    private final LearntMapper mapper;
+    private final Runs runs;
+    private final Clock clock;
+
+    Learning(LearntMapper mapper, Runs runs, Clock clock) {
+        this.mapper = mapper;
+        this.runs = runs;
+        this.clock = clock;
+    }
+
+    /** What the good units of a wiring teach now, by conductor; nothing is kept. */
+    @Transactional(readOnly = true)
+    public Map<String, Allowances.Learnt> taught(long assemblyId) {
+        return Learner.of(runs.all(mapper.goodRuns(assemblyId, MOST_UNITS)).stream()
+                .map(Run::job)
+                .toList());
+    }
+
+    /** What is in force for a wiring: learnt before, and used by every run that starts from now on. */
+    @Transactional(readOnly = true)
+    public Map<String, Allowances.Learnt> inForce(long assemblyId) {
+        Long latest = mapper.latest(assemblyId);
+        return latest == null ? Map.of() : read(mapper.wires(latest));
+    }
+
+    static Map<String, Allowances.Learnt> read(List<LearntWire> wires) {
+        Map<String, Allowances.Learnt> learnt = new LinkedHashMap<>();
+        wires.forEach(each -> learnt.put(
+                each.conductorId(),
+                new Allowances.Learnt(each.units(), Ohms.of(each.meanOhm()), Ohms.of(each.spreadOhm()))));
+        return learnt;
+    }
+
+    /**
+     * Puts in force what the good units teach now.
+     *
+     * @throws Refused if there are too few of them
+     */
+    @Transactional
+    public void learn(long assemblyId, String by) {
+        Map<String, Allowances.Learnt> taught = taught(assemblyId);
+        if (taught.isEmpty()) {
+            throw new Refused("", "No wire was read in ohms on three good units yet. Test more of them first.");
+        }
+        long id = mapper.insert(assemblyId, by, clock.instant());
+        List<LearntWire> wires = taught.entrySet().stream()
+                .map(each -> new LearntWire(
+                        each.getKey(),
+                        each.getValue().units(),
+                        each.getValue().meanOhm().value(),
+                        each.getValue().spreadOhm().value()))
+                .toList();
+        for (int first = 0; first < wires.size(); first += BATCH) {
+            mapper.insertWires(id, wires.subList(first, Math.min(wires.size(), first + BATCH)));
+        }
+    }
+}
