@@ -16,6 +16,13 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
+import java.util.Queue;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -32,6 +39,10 @@ import org.junit.jupiter.api.TestMethodOrder;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class MartenCommandIT {
     private static final Path COMMAND = Path.of("..", "marten").toAbsolutePath().normalize();
+
+    private static final int WIRES = 300;
+    private static final int TECHNICIANS = 4;
+    private static final int ACKNOWLEDGED_BEFORE_THE_KILL = 120;
 
     private final HttpClient client =
             HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
@@ -136,23 +147,93 @@ class MartenCommandIT {
                 HttpResponse.BodyHandlers.ofString());
     }
 
+    /** A reading on its way: which run, under which identifier, what. */
+    private record OnItsWay(int run, UUID id, String members) {
+        String body() {
+            return "{\"id\":\"" + id + "\"," + members + "}";
+        }
+    }
+
     @Test
     @Order(3)
-    void aReadingThatWasAcknowledgedOutlivesAKilledDatabaseAndApplication() throws Exception {
-        assertThat(api("/assemblies?name=Cable", "text/csv", "from,to\nJ1.1,J2.1\n")
-                        .statusCode())
+    void inTheMiddleOfAStreamOfReadingsBothAreKilledAndNothingAcknowledgedIsLostOrTwice() throws Exception {
+        StringBuilder list = new StringBuilder("from,to\n");
+        for (int wire = 1; wire <= WIRES; wire++) {
+            list.append("J1.%d,J2.%d\n".formatted(wire, wire));
+        }
+        assertThat(api("/assemblies?name=Cable", "text/csv", list.toString()).statusCode())
                 .isEqualTo(201);
-        api("/runs", "application/json", "{\"assembly_id\":1,\"serial\":\"A\"}");
-        String reading = "{\"id\":\"00000000-0000-4000-8000-000000000001\",\"as_typed\":\"b\"}";
-        assertThat(api("/runs/1/readings", "application/json", reading).statusCode())
-                .isEqualTo(201);
-        kill(Files.readString(data.resolve("web-process")).split(" ")[0]);
+        for (int run = 1; run <= TECHNICIANS; run++) {
+            api("/runs", "application/json", "{\"assembly_id\":1,\"serial\":\"U-" + run + "\"}");
+        }
+        Queue<OnItsWay> sent = new ConcurrentLinkedQueue<>();
+        Queue<OnItsWay> acknowledged = new ConcurrentLinkedQueue<>();
+        CountDownLatch flowing = new CountDownLatch(ACKNOWLEDGED_BEFORE_THE_KILL);
+        List<Future<Integer>> ringing = new ArrayList<>();
+        ExecutorService technicians = Executors.newFixedThreadPool(TECHNICIANS);
+        for (int run = 1; run <= TECHNICIANS; run++) {
+            int own = run;
+            ringing.add(technicians.submit(() -> ring(own, sent, acknowledged, flowing)));
+        }
+        assertThat(flowing.await(1, TimeUnit.MINUTES)).isTrue();
         kill(Files.readAllLines(data.resolve("postgres/postmaster.pid")).get(0));
-        Said again = up();
-        assertThat(again.wrong()).isEmpty();
-        assertThat(api("/runs/1/readings", "application/json", reading).statusCode())
-                .as("posted again it is found, not stored anew")
-                .isEqualTo(200);
+        kill(Files.readString(data.resolve("web-process")).split(" ")[0]);
+        for (Future<Integer> each : ringing) {
+            assertThat(each.get(1, TimeUnit.MINUTES)).as("stopped on the way").isLessThan(WIRES);
+        }
+        technicians.shutdown();
+        assertThat(acknowledged.size()).as("some were on their way").isLessThan(sent.size());
+
+        assertThat(up().wrong()).isEmpty();
+        for (OnItsWay each : acknowledged) {
+            assertThat(post(each)).as("acknowledged, so it is there: " + each).isEqualTo(200);
+        }
+        for (OnItsWay each : sent) {
+            assertThat(post(each)).as("sent again, it is there once: " + each).isIn(200, 201);
+        }
+        for (int run = 1; run <= TECHNICIANS; run++) {
+            int own = run;
+            long ids = sent.stream().filter(each -> each.run() == own).count();
+            assertThat(entries(own)).isEqualTo(ids);
+        }
+    }
+
+    /** Rings out wire after wire until nobody answers; how many were acknowledged. */
+    private int ring(int run, Queue<OnItsWay> sent, Queue<OnItsWay> acknowledged, CountDownLatch flowing)
+            throws Exception {
+        for (int wire = 1; wire <= WIRES; wire++) {
+            OnItsWay reading = new OnItsWay(
+                    run,
+                    new UUID(run, wire),
+                    "\"a\":\"J1.%d\",\"b\":\"J2.%d\",\"as_typed\":\"0.4\"".formatted(wire, wire));
+            sent.add(reading);
+            if (post(reading) != 201) {
+                return wire - 1;
+            }
+            acknowledged.add(reading);
+            flowing.countDown();
+        }
+        return WIRES;
+    }
+
+    private int post(OnItsWay reading) throws InterruptedException {
+        try {
+            return api("/runs/" + reading.run() + "/readings", "application/json", reading.body())
+                    .statusCode();
+        } catch (IOException e) {
+            return 0; // nobody there
+        }
+    }
+
+    /** How many entries a run has: the first figure of what the server calls its version. */
+    private long entries(int run) throws IOException, InterruptedException {
+        String token = Base64.getEncoder().encodeToString("night:a long password".getBytes(StandardCharsets.UTF_8));
+        HttpResponse<String> answer = client.send(
+                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/v1/runs/" + run))
+                        .header("Authorization", "Basic " + token)
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+        return Long.parseLong(answer.headers().firstValue("ETag").orElse("").replaceAll("^\"(\\d+)\\..*", "$1"));
     }
 
     private static void kill(String process) throws IOException, InterruptedException {

@@ -11,13 +11,13 @@ import java.util.Set;
 /**
  * What the wires of one unit read from test to test.
  *
- * <p>Rule: a wire has risen whose last reading is more than a quarter above the median of those before it, and by more than
+ * <p>Rule: a wire has risen whose last reading is more than a tenth above the median of those before it, and by more than
  * the doubt of two readings: it passes, and will not for long. Cost: wires times tests.
  *
  * @param wires in the order of the newest design; only those with two readings at least
  */
 public record History(List<Wire> wires) {
-    private static final double RISES_BY = 1.25;
+    private static final double RISES_BY = 1.1;
 
     /**
      * One wire.

@@ -176,8 +176,10 @@ class DemoData implements SmartInitializingSingleton {
                 "pendant.csv",
                 Map.of("J1", Face.grid(3, 4), "J2", Face.grid(3, 4)));
         bench.test(cable, "PC-01", List.of(), 20, ago(9, 7), ALL);
+        bench.test(cable, "PC-02", List.of(), 20, ago(20, 9), ALL);
         bench.test(cable, "PC-02", List.of(), 20, ago(8, 9), ALL);
         bench.test(cable, "PC-04", List.of(swapped()), 21, ago(3, 10), ALL);
+        bench.test(cable, "PC-02", List.of(new Fault.High("W6", 0.035)), 22, ago(1, 11), ALL);
         bench.test(cable, "PC-07", List.of(), 21, ago(0, 1), HALF);
     }
 
