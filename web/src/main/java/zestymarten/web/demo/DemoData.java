@@ -92,6 +92,7 @@ class DemoData implements SmartInitializingSingleton {
         drawPit(bench);
         heater(bench);
         wholeJob(bench);
+        rising(bench);
         due();
         meters();
     }
@@ -101,6 +102,13 @@ class DemoData implements SmartInitializingSingleton {
         Revision cable = wirings.latest(wirings.page("Pendant", 0).get(0).id());
         Approach whole = new Approach(Method.BOTH_ENDS, false, false, OptionalDouble.empty());
         bench.test(cable, "PC-09", List.of(new Fault.Open("W4")), 21, ago(0, 2), WELL_UNDER_WAY, whole);
+    }
+
+    /** A pendant cable of which one core rises from test to test, and still passes. */
+    private void rising(Technician bench) {
+        Revision cable = wirings.latest(wirings.page("Pendant", 0).get(0).id());
+        bench.test(cable, "PC-02", List.of(), 18, ago(5, 3), ALL);
+        bench.test(cable, "PC-02", List.of(new Fault.High("W6", 0.035)), 22, ago(1, 11), ALL);
     }
 
     private void meters() {
@@ -176,10 +184,8 @@ class DemoData implements SmartInitializingSingleton {
                 "pendant.csv",
                 Map.of("J1", Face.grid(3, 4), "J2", Face.grid(3, 4)));
         bench.test(cable, "PC-01", List.of(), 20, ago(9, 7), ALL);
-        bench.test(cable, "PC-02", List.of(), 20, ago(20, 9), ALL);
         bench.test(cable, "PC-02", List.of(), 20, ago(8, 9), ALL);
         bench.test(cable, "PC-04", List.of(swapped()), 21, ago(3, 10), ALL);
-        bench.test(cable, "PC-02", List.of(new Fault.High("W6", 0.035)), 22, ago(1, 11), ALL);
         bench.test(cable, "PC-07", List.of(), 21, ago(0, 1), HALF);
     }
 

@@ -1,12 +1,10 @@
 package zestymarten.web.record;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import zestymarten.core.job.History;
 import zestymarten.core.quantity.Engineering;
-import zestymarten.web.drawing.TrendDrawing;
 import zestymarten.web.platform.Times;
 import zestymarten.web.run.Run;
 
@@ -21,7 +19,7 @@ record HistoryView(List<String> tests, List<WireView> wires, int leftOut) {
     private static final int SHOWN = 30;
 
     /** A wire with a figure for each test, empty where it was not read in ohms. */
-    record WireView(String wire, List<String> figures, boolean risen, String said, TrendDrawing trend) {}
+    record WireView(String wire, List<String> figures, boolean risen, String said) {}
 
     static HistoryView of(List<Run> tests) {
         History history = History.of(tests.stream().map(Run::job).toList());
@@ -39,19 +37,11 @@ record HistoryView(List<String> tests, List<WireView> wires, int leftOut) {
     }
 
     private static WireView view(History.Wire wire) {
-        List<TrendDrawing.Value> values = new ArrayList<>();
-        for (int i = 0; i < wire.ohms().size(); i++) {
-            OptionalDouble ohm = wire.ohms().get(i);
-            if (ohm.isPresent()) {
-                values.add(new TrendDrawing.Value(i, ohm.getAsDouble(), text(ohm)));
-            }
-        }
         return new WireView(
                 wire.id(),
                 wire.ohms().stream().map(HistoryView::text).toList(),
                 wire.risen(),
-                wire.risen() ? "risen above its usual " + text(OptionalDouble.of(wire.usualOhm())) : "steady",
-                TrendDrawing.of(values, "Ω"));
+                wire.risen() ? "risen above its usual " + text(OptionalDouble.of(wire.usualOhm())) : "steady");
     }
 
     private static String text(OptionalDouble ohm) {

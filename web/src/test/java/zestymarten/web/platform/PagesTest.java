@@ -37,7 +37,8 @@ class PagesTest {
             "/meters/1",
             "/read-off/new",
             "/records",
-            "/units/1");
+            "/units/2",
+            "/wirings/1/learnt");
 
     private final Browser browser;
 
