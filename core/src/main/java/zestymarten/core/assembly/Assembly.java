@@ -123,6 +123,11 @@ public record Assembly(
         return new Assembly(name, kind, note, connectors, joints, others, components, states, bonded);
     }
 
+    /** The same with its connectors reached in another way. */
+    public Assembly withConnectors(List<Connector> others) {
+        return new Assembly(name, kind, note, others, joints, conductors, components, states, bonded);
+    }
+
     /** The same without its conductors: what it has besides them. */
     public Assembly withoutConductors() {
         return withConductors(List.of());

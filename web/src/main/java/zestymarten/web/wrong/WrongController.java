@@ -17,6 +17,7 @@ import zestymarten.core.job.Fitting;
 import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
 import zestymarten.core.judge.Judgement;
+import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.web.drawing.BandDrawing;
 import zestymarten.web.drawing.WiringDrawing;
@@ -58,6 +59,9 @@ class WrongController {
     /** A touch still to make that would tell much for its time. */
     record NextView(String stage, String black, String red, String state, String why) {}
 
+    /** What was seen at a connector, a joint or a stretch. */
+    record SeenView(String place, String words) {}
+
     /** What may be wrong, with its share. */
     record SuspectView(String share, String text) {}
 
@@ -72,6 +76,7 @@ class WrongController {
         model.addAttribute("unexplained", job.unexplained());
         model.addAttribute("complained", job.complaint().isOfSomething());
         model.addAttribute("outcome", job.outcome().word());
+        model.addAttribute("seen", seen(job));
         model.addAttribute(
                 "findings", findings.stream().map(found -> view(job, found)).toList());
         Optional<Diagnosis> diagnosis = run.isUnderWay() && job.left() > 0 ? job.diagnosis() : Optional.empty();
@@ -83,6 +88,16 @@ class WrongController {
                         job.design().assembly(),
                         findings.stream().map(Found::finding).toList()));
         return "wrong/wrong";
+    }
+
+    /** What was seen by eye, place by place. */
+    private static List<SeenView> seen(Job job) {
+        return job.steps(Stage.LOOK)
+                .flatMap(step -> job.standing(step).stream())
+                .filter(entry -> entry.content() instanceof Entry.Content.Done done
+                        && !done.words().isEmpty())
+                .map(entry -> new SeenView(((Step.Act) entry.step()).subject(), job.told(entry)))
+                .toList();
     }
 
     /** What may be wrong besides nothing, where that is likelier than one in twenty. */

@@ -38,7 +38,8 @@ class PagesTest {
             "/read-off/new",
             "/records",
             "/units/2",
-            "/wirings/1/learnt");
+            "/wirings/1/learnt",
+            "/wirings/2/connectors");
 
     private final Browser browser;
 

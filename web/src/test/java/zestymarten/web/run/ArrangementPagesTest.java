@@ -104,6 +104,33 @@ class ArrangementPagesTest {
     }
 
     @Test
+    void aCoverIsOpenedLastWithConsentAndWhatIsBehindItLeftOutWithout() {
+        browser.open("/wirings/" + wiring).click("main a[href$='/connectors']").waitForPath("/wirings/\\d+/connectors");
+        browser.fill("input[name='minutes.J2']", "ten").click("main .do").see("main", "Minutes: read 'ten'");
+        browser.open("/wirings/" + wiring + "/connectors")
+                .fill("input[name='minutes.J2']", "10")
+                .fill("input[name='place.J2']", "roof")
+                .click("select[name='harm.J2'] option[value=open]")
+                .click("main .do")
+                .waitForPath("/wirings/\\d+");
+        browser.open("/wirings/" + wiring + "/test").see(".offer", "of which 10 for covers that need consent");
+        hands.begin(wiring, "A-1", "input[name=quick]").press("b").type("0.30");
+        browser.see(".sentence", "May J2 be opened? It takes about 10 min and opens what was closed.");
+        hands.enter(1);
+        browser.see(".ledger", "the cover of J2").see(".sentence", "Black on J1.1, red on J2.1.");
+        hands.press(Keys.BACK_SPACE);
+        browser.keys("x").fill("#reason", "sealed by the maker").keys(Keys.ENTER);
+        browser.see(".sentence", "Black on J1.1, red on J1.2.");
+        assertThat(browser.text(".rail")).contains("Ring out\n1 of 1");
+    }
+
+    @Test
+    void whatIsSeenByEyeStandsBesideWhatIsWrong() {
+        hands.begin(wiring, "E-1").press("1").enter(2);
+        browser.keys("w").waitForPath("/runs/\\d+/wrong").see(".seen", "J1: melted");
+    }
+
+    @Test
     void otherClipsAreZeroedAndAWanderingMeterEachTime() {
         hands.begin(wiring, "C-1", "input[name=quick]").press("b").type("0.30", "0.58");
         browser.keys("a").fill("#set", "long clips").keys(Keys.ENTER);
