@@ -125,6 +125,58 @@
       }
     });
 
+  // The meter's reading, as text; a message where it cannot be had. Whoever types meanwhile keeps what they typed.
+  const fromMeter = async () => {
+    const asked = step();
+    const answer = await fetch(`${base}/shown?${new URLSearchParams(asked)}`, { headers: { "HX-Request": "true" } }).catch(() => null);
+    if (answer?.ok && !answer.redirected) {
+      return answer.text();
+    }
+    const message = document.createElement("p");
+    message.className = "say fault";
+    message.setAttribute("role", "alert");
+    message.textContent =
+      new DOMParser().parseFromString((await answer?.text()) ?? "", "text/html").body.textContent.trim() ||
+      "Nothing answers. Type what the meter shows.";
+    say.replaceChildren(message);
+    return null;
+  };
+
+  const take = async () => {
+    if (busy || typing() || !document.querySelector("#step input")) {
+      return;
+    }
+    busy = true;
+    const shown = await fromMeter();
+    busy = false;
+    if (shown && !typing()) {
+      slot.value = shown;
+      keep(shown);
+    }
+  };
+
+  let following = 0;
+  let followed = "";
+  const follow = () => {
+    clearInterval(following);
+    following = following ? 0 : setInterval(showMeter, 800);
+    document.getElementById("live")?.setAttribute("aria-pressed", String(following !== 0));
+    followed = "";
+  };
+  const showMeter = async () => {
+    if (busy || result() || document.hidden || (typing() && slot.value !== followed)) {
+      return;
+    }
+    const shown = await fromMeter();
+    if (shown === null) {
+      follow();
+    } else if (!busy && (!typing() || slot.value === followed)) {
+      followed = shown;
+      slot.value = shown;
+      slot.dispatchEvent(new Event("input"));
+    }
+  };
+
   const flip = () => {
     const mating = document.cookie.includes("faces=mating");
     window.martenRemember("faces", mating ? "wire" : "mating");
@@ -159,6 +211,8 @@
 
   const keys = {
     Enter: enter,
+    m: take,
+    l: follow,
     b: () => keep("b"),
     n: () => keep("n"),
     j: () => keep("jumps"),

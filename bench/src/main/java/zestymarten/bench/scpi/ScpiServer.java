@@ -83,6 +83,7 @@ public final class ScpiServer implements AutoCloseable {
     private void serve(Socket socket) {
         try (socket) {
             socket.setSoTimeout(PATIENCE_MS);
+            socket.setTcpNoDelay(true); // an answer is one small packet
             Commands commands = instrument.get();
             InputStream in = new BufferedInputStream(socket.getInputStream());
             OutputStream out = socket.getOutputStream();

@@ -19,14 +19,15 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Kind;
-import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.fault.Fault;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
 import zestymarten.web.account.Accounts;
+import zestymarten.web.bench.Shelf;
 import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
+import zestymarten.web.meter.StandIns;
 import zestymarten.web.run.Runs;
 import zestymarten.web.unit.Due;
 import zestymarten.web.unit.Units;
@@ -101,7 +102,7 @@ class DemoData implements SmartInitializingSingleton {
     private void wholeJob(Technician bench) {
         Revision cable = wirings.latest(wirings.page("Pendant", 0).get(0).id());
         Approach whole = new Approach(Method.BOTH_ENDS, false, false, OptionalDouble.empty());
-        bench.test(cable, "PC-09", List.of(new Fault.Open("W4")), 21, ago(0, 2), WELL_UNDER_WAY, whole);
+        bench.test(cable, "PC-09", Shelf.faults("PC-09"), 21, ago(0, 2), WELL_UNDER_WAY, whole);
     }
 
     /** A pendant cable of which one core rises from test to test, and still passes. */
@@ -126,6 +127,7 @@ class DemoData implements SmartInitializingSingleton {
                         20e6,
                         "",
                         "",
+                        StandIns.MULTIMETER,
                         today.plusMonths(5),
                         "",
                         "lead",
@@ -142,6 +144,7 @@ class DemoData implements SmartInitializingSingleton {
                         20e6,
                         "200.0 2000.0 20000.0 200000.0 2000000.0 20000000.0",
                         "",
+                        null,
                         today.minusDays(20),
                         "Ranges by hand; shows a bare 1.",
                         "lead",
@@ -158,6 +161,7 @@ class DemoData implements SmartInitializingSingleton {
                         2e9,
                         "",
                         "250 500 1000",
+                        StandIns.INSULATION_TESTER,
                         today.plusMonths(9),
                         "",
                         "lead",
@@ -185,13 +189,8 @@ class DemoData implements SmartInitializingSingleton {
                 Map.of("J1", Face.grid(3, 4), "J2", Face.grid(3, 4)));
         bench.test(cable, "PC-01", List.of(), 20, ago(9, 7), ALL);
         bench.test(cable, "PC-02", List.of(), 20, ago(8, 9), ALL);
-        bench.test(cable, "PC-04", List.of(swapped()), 21, ago(3, 10), ALL);
+        bench.test(cable, "PC-04", Shelf.faults("PC-04"), 21, ago(3, 10), ALL);
         bench.test(cable, "PC-07", List.of(), 21, ago(0, 1), HALF);
-    }
-
-    /** The far ends of two cores have changed places. */
-    private static Fault swapped() {
-        return new Fault.Moved(Map.of("W4", Terminal.of("J2.7"), "W7", Terminal.of("J2.4")));
     }
 
     private void desk(Technician bench, Technician lead) {
@@ -202,7 +201,7 @@ class DemoData implements SmartInitializingSingleton {
                 "desk.csv",
                 Map.of("J1", Face.grid(2, 6), "J2", Face.ring(7), "J3", Face.line(6)));
         lead.test(harness, "DH-21", List.of(), 19, ago(6, 8), ALL);
-        bench.test(harness, "DH-22", List.of(new Fault.High("W6", 1.9)), 20, ago(2, 13), ALL);
+        bench.test(harness, "DH-22", Shelf.faults("DH-22"), 20, ago(2, 13), ALL);
     }
 
     private void shoreLead(Technician bench) {
@@ -214,13 +213,7 @@ class DemoData implements SmartInitializingSingleton {
                 Map.of("P1", Face.ring(5), "P2", Face.ring(5)));
         bench.test(lead, "SL-01", List.of(), 17, ago(5, 8), ALL);
         bench.test(lead, "SL-02", List.of(), 17, ago(5, 7), ALL);
-        bench.test(
-                lead,
-                "SL-03",
-                List.of(new Fault.Shorted(Terminal.of("P2.2"), Terminal.of("P2.3"), 0.8)),
-                17,
-                ago(5, 6),
-                ALL);
+        bench.test(lead, "SL-03", Shelf.faults("SL-03"), 17, ago(5, 6), ALL);
     }
 
     private void hutCable(Technician lead) {
@@ -240,13 +233,7 @@ class DemoData implements SmartInitializingSingleton {
                 "In the ground from the hut to the first insulated rail joint, through the pit that floods.",
                 "pit.csv",
                 Map.of());
-        bench.test(
-                cable,
-                "TC-3",
-                List.of(new Fault.Shorted(Terminal.of("FRAME"), Terminal.of("R1.4"), 240)),
-                9,
-                ago(1, 9),
-                ALL);
+        bench.test(cable, "TC-3", Shelf.faults("TC-3"), 9, ago(1, 9), ALL);
     }
 
     private void heater(Technician bench) {

@@ -18,8 +18,10 @@ import zestymarten.web.platform.Times;
 @RequestMapping("/meters")
 class MeterController {
     private final Meters meters;
+    private final Instruments instruments;
 
-    MeterController(Meters meters) {
+    MeterController(Meters meters, Instruments instruments) {
+        this.instruments = instruments;
         this.meters = meters;
     }
 
@@ -76,7 +78,7 @@ class MeterController {
 
     @PostMapping("/{id}")
     ResponseEntity<Void> keep(@PathVariable long id, MeterForm form, Principal who) {
-        meters.keep(id, form.read(id, who.getName(), meters.now()));
+        meters.keep(id, form.read(id, instruments, who.getName(), meters.now()));
         return ResponseEntity.ok().header("HX-Redirect", "/meters").build();
     }
 }

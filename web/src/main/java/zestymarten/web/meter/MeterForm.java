@@ -24,13 +24,14 @@ record MeterForm(
         String top,
         String ranges,
         String voltages,
+        String address,
         String calibrated,
         String note) {
     private static final int LONGEST_NAME = 80;
     private static final int LONGEST_LIST = 200;
 
     /** An empty form with usual figures. */
-    static final MeterForm EMPTY = new MeterForm("", "0.8", "0.01", "30", "OL", "20M", "", "", "", "");
+    static final MeterForm EMPTY = new MeterForm("", "0.8", "0.01", "30", "OL", "20M", "", "", "", "", "");
 
     static MeterForm of(MeterRow row) {
         return new MeterForm(
@@ -42,6 +43,7 @@ record MeterForm(
                 short1(row.topOhm()),
                 row.meter().rangesOhm().stream().map(MeterForm::short1).collect(Collectors.joining(" ")),
                 row.testVoltages(),
+                row.address() == null ? "" : row.address(),
                 row.calibratedUntil() == null ? "" : row.calibratedUntil().toString(),
                 row.note());
     }
@@ -53,7 +55,7 @@ record MeterForm(
     }
 
     /** The meter that is meant; refused with all problems at once. */
-    MeterRow read(long id, String by, Instant at) {
+    MeterRow read(long id, Instruments instruments, String by, Instant at) {
         List<Problem> problems = new ArrayList<>();
         if (name.isBlank() || name.strip().length() > LONGEST_NAME) {
             problems.add(
@@ -70,6 +72,10 @@ record MeterForm(
         if (voltages.strip().length() > LONGEST_LIST || tops.length() > LONGEST_LIST) {
             problems.add(new Problem("voltages", "That is too long; name the voltages or ranges in 200 characters."));
         }
+        if (!address.isBlank() && !instruments.isAddress(address.strip())) {
+            problems.add(
+                    new Problem("address", "Read '" + address.strip() + "'; expected " + instruments.expected() + "."));
+        }
         LocalDate until = date(problems);
         if (!problems.isEmpty()) {
             throw new Refused(problems);
@@ -84,6 +90,7 @@ record MeterForm(
                 highest,
                 tops,
                 voltages.strip(),
+                address.isBlank() ? null : address.strip(),
                 until,
                 note.strip(),
                 by,

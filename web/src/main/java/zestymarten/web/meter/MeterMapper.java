@@ -13,6 +13,10 @@ interface MeterMapper {
     @Nullable
     MeterRow find(long id);
 
+    /** Where the meter of that name answers. */
+    @Nullable
+    String addressOf(String name);
+
     @Nullable
     Long idOf(String name);
 

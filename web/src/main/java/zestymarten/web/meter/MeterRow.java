@@ -10,6 +10,7 @@ import zestymarten.core.meter.Meter;
  *
  * @param ranges tops of the ranges turned by hand, in ohms with spaces between; empty for a meter that finds its range
  * @param testVoltages of an insulation tester, as typed
+ * @param address where it answers, see {@link Instruments}; absent where its readings are typed
  */
 public record MeterRow(
         long id,
@@ -21,6 +22,7 @@ public record MeterRow(
         double topOhm,
         String ranges,
         String testVoltages,
+        @Nullable String address,
         @Nullable LocalDate calibratedUntil,
         String note,
         String changedBy,

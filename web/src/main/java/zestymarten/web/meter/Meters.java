@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.web.platform.NotFound;
@@ -45,6 +46,12 @@ public class Meters {
             throw new NotFound("There is no meter number " + id + ".");
         }
         return row;
+    }
+
+    /** Where the meter of that name answers; empty where its readings are typed. */
+    @Transactional(readOnly = true)
+    public Optional<String> address(String name) {
+        return Optional.ofNullable(mapper.addressOf(name));
     }
 
     /** Whether the day until which it is calibrated is past. */

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.StepState;
 import zestymarten.core.plan.Stage;
@@ -31,8 +32,10 @@ class RunController {
 
     private final Runs runs;
     private final RunViews views;
+    private final Taking taking;
 
-    RunController(Runs runs, RunViews views) {
+    RunController(Runs runs, RunViews views, Taking taking) {
+        this.taking = taking;
         this.runs = runs;
         this.views = views;
     }
@@ -59,6 +62,7 @@ class RunController {
         Run run = runs.find(id);
         model.addAttribute("run", views.view(run, planned(run, form.named()), Optional.empty(), mating(faces)));
         model.addAttribute("token", UUID.randomUUID());
+        model.addAttribute("takes", taking.address(run).isPresent());
         return "run/run";
     }
 
@@ -136,6 +140,13 @@ class RunController {
         return runs.hasChanged(id, pulse)
                 ? ResponseEntity.ok().build()
                 : ResponseEntity.noContent().build();
+    }
+
+    /** What the meter shows at a step, as it would be typed. */
+    @GetMapping(path = "/shown", produces = "text/plain")
+    @ResponseBody
+    String shown(@PathVariable long id, @ModelAttribute("stepForm") StepForm form) {
+        return taking.taken(id, form.step());
     }
 
     /** How a text would be understood and judged, before it is kept. */

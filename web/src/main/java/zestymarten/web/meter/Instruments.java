@@ -1,0 +1,140 @@
+package zestymarten.web.meter;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.net.SocketTimeoutException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Service;
+import zestymarten.web.platform.Refused;
+
+/**
+ * Asks meters for their reading, in SCPI-99 style text over TCP. Whatever goes wrong is told in a sentence, and the run goes on
+ * by hand. A stand-in is told first what the technician's hands do; a real one never is.
+ */
+@Service
+public class Instruments {
+    private static final int CONNECT_MS = 1000;
+    private static final int ANSWER_MS = 3000;
+    private static final int LONGEST = 200;
+    private static final String BY_HAND = " Type what it shows; the run goes on by hand.";
+
+    private final Set<String> hosts;
+    private final ObjectProvider<StandIns> standIns;
+
+    /** @param hosts the only ones that are ever connected to */
+    Instruments(
+            @Value("${marten.instruments:127.0.0.1,localhost}") Set<String> hosts, ObjectProvider<StandIns> standIns) {
+        this.hosts = Set.copyOf(hosts);
+        this.standIns = standIns;
+    }
+
+    /** Whether an address is one that can be asked: a stand-in, or host and port of an allowed host. */
+    boolean isAddress(String address) {
+        return address.equals(StandIns.MULTIMETER)
+                || address.equals(StandIns.INSULATION_TESTER)
+                || (address.matches("[A-Za-z0-9.-]{1,60}:[0-9]{1,5}")
+                        && hosts.contains(address.substring(0, address.indexOf(':')))
+                        && Integer.parseInt(address.substring(address.indexOf(':') + 1)) <= 65_535);
+    }
+
+    /** What is expected of an address, for messages. */
+    String expected() {
+        return "host:port with one of the hosts "
+                + String.join(", ", hosts.stream().sorted().toList()) + ", or '" + StandIns.MULTIMETER
+                + "', or nothing";
+    }
+
+    /**
+     * A meter's answer to a query.
+     *
+     * @param hands what a stand-in is told first: what is on the bench, where the probes are
+     * @throws Refused if it is not there, is too slow, or answers nonsense
+     */
+    public double ask(String address, List<String> hands, String query) {
+        Optional<Integer> standIn =
+                Optional.ofNullable(standIns.getIfAvailable()).flatMap(each -> each.port(address));
+        if (standIn.isEmpty() && (!isAddress(address) || address.indexOf(':') < 0)) {
+            throw new Refused(
+                    "",
+                    "The meter's address '" + address + "' leads nowhere here; expected " + expected() + "." + BY_HAND);
+        }
+        try (Socket socket =
+                standIn.isPresent() ? connected(InetAddress.getLoopbackAddress(), standIn.get()) : connected(address)) {
+            socket.setSoTimeout(ANSWER_MS);
+            return asked(address, socket, standIn.isPresent() ? hands : List.of(), query);
+        } catch (SocketTimeoutException e) {
+            throw new Refused(
+                    "", "The meter at " + address + " did not answer within " + ANSWER_MS / 1000 + " s." + BY_HAND);
+        } catch (IOException e) {
+            throw new Refused("", "The meter at " + address + " is not there." + BY_HAND);
+        }
+    }
+
+    /** To the first address of a host that answers. */
+    private static Socket connected(String address) throws IOException {
+        int colon = address.indexOf(':');
+        int port = Integer.parseInt(address.substring(colon + 1));
+        IOException trouble = new IOException("No address.");
+        for (InetAddress each : InetAddress.getAllByName(address.substring(0, colon))) {
+            try {
+                return connected(each, port);
+            } catch (IOException e) {
+                trouble = e;
+            }
+        }
+        throw trouble;
+    }
+
+    private static Socket connected(InetAddress host, int port) throws IOException {
+        Socket socket = new Socket();
+        try {
+            socket.setTcpNoDelay(true); // small lines would wait for one another
+            socket.connect(new InetSocketAddress(host, port), CONNECT_MS);
+            return socket;
+        } catch (IOException e) {
+            socket.close();
+            throw e;
+        }
+    }
+
+    private static double asked(String address, Socket socket, List<String> hands, String query) throws IOException {
+        BufferedReader answers =
+                new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII));
+        send(socket, "*CLS");
+        if (!hands.isEmpty()) {
+            String error = line(socket, answers, String.join("\n", hands) + "\nSYST:ERR?");
+            if (!error.startsWith("0,")) {
+                throw new Refused("", "The stand-in at the bench cannot do that: " + error + "." + BY_HAND);
+            }
+        }
+        String answer = line(socket, answers, query);
+        try {
+            return Double.parseDouble(answer.strip());
+        } catch (NumberFormatException e) {
+            throw new Refused("", "The meter at " + address + " said '" + answer + "'; expected a figure." + BY_HAND);
+        }
+    }
+
+    private static void send(Socket socket, String line) throws IOException {
+        socket.getOutputStream().write((line + "\n").getBytes(StandardCharsets.US_ASCII));
+    }
+
+    /** One answer, of which no more than {@value #LONGEST} characters are read. */
+    private static String line(Socket socket, BufferedReader answers, String query) throws IOException {
+        send(socket, query);
+        StringBuilder line = new StringBuilder();
+        for (int each = answers.read(); each >= 0 && each != '\n' && line.length() < LONGEST; each = answers.read()) {
+            line.append((char) each);
+        }
+        return line.toString().strip();
+    }
+}

@@ -1,0 +1,104 @@
+package zestymarten.web.run;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.job.Job;
+import zestymarten.core.plan.Step;
+import zestymarten.web.meter.Instruments;
+import zestymarten.web.meter.Meters;
+import zestymarten.web.platform.Refused;
+
+/** Takes a reading from the run's meter, as it would be typed from its display. */
+@Service
+class Taking {
+    /** From here on a figure stands for more than the range (SCPI-99). */
+    private static final double OVER_RANGE = 9e37;
+
+    private static final int FIGURES = 5;
+
+    private final Runs runs;
+    private final Meters meters;
+    private final Instruments instruments;
+
+    Taking(Runs runs, Meters meters, Instruments instruments) {
+        this.runs = runs;
+        this.meters = meters;
+        this.instruments = instruments;
+    }
+
+    /** Where the meter of a run answers; empty where its readings are typed. */
+    Optional<String> address(Run run) {
+        return meters.address(run.job().conditions().meter().name());
+    }
+
+    /**
+     * What the meter shows at a step.
+     *
+     * @throws Refused if this step takes no reading of this meter, or the meter does not answer
+     */
+    String taken(long runId, Step step) {
+        Run run = runs.find(runId);
+        String address = address(run)
+                .orElseThrow(
+                        () -> new Refused(
+                                "",
+                                "This run's meter has no address. Type what it shows, or give it one under Meters before the next run."));
+        return step.fold(
+                probes -> probes.question() == Step.Probes.Question.TONE
+                        ? tone(instruments.ask(address, joined(runId), "MEAS:CONT?"))
+                        : shown(instruments.ask(address, joined(runId), "MEAS:RES?")),
+                touch -> touch(run, touch, address),
+                act -> {
+                    throw new Refused("", "Nothing is taken from this meter here. Type it.");
+                });
+    }
+
+    private String touch(Run run, Step.Touch touch, String address) {
+        if (touch.isUnderVoltage()) {
+            throw new Refused("", "Under voltage the insulation tester reads, not this meter. Type what it shows.");
+        }
+        Job job = run.job();
+        String range = job.range(touch).isPresent() ? " " + job.range(touch).getAsDouble() : "";
+        return shown(instruments.ask(address, hands(run, touch), "MEAS:RES?" + range));
+    }
+
+    private static List<String> joined(long runId) {
+        return List.of("SIM:UNIT \"" + runId + "\"", "SIM:PROB:JOIN");
+    }
+
+    /** What a technician's hands do for a touch, as a stand-in is told it. */
+    private static List<String> hands(Run run, Step.Touch touch) {
+        List<String> hands = new ArrayList<>(List.of("SIM:UNIT \"" + run.id() + "\""));
+        if (!touch.state().isEmpty()) {
+            hands.add("SIM:STAT \"" + touch.state().replace('"', ' ') + "\"");
+        }
+        if (touch.isTied()) {
+            hands.add("SIM:TIES \""
+                    + touch.ties().stream()
+                            .map(tie -> tie.stream().map(Terminal::name).collect(Collectors.joining(" ")))
+                            .collect(Collectors.joining(";"))
+                    + "\"");
+        }
+        hands.add("SIM:PROB \"" + touch.black() + "\",\"" + touch.red() + "\"");
+        return hands;
+    }
+
+    private static String tone(double ohm) {
+        return ohm >= OVER_RANGE ? "n" : "b";
+    }
+
+    private static String shown(double ohm) {
+        return ohm >= OVER_RANGE
+                ? "OL"
+                : new BigDecimal(ohm, new MathContext(FIGURES, RoundingMode.HALF_UP))
+                        .stripTrailingZeros()
+                        .toPlainString();
+    }
+}
