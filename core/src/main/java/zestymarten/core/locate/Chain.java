@@ -1,0 +1,160 @@
+package zestymarten.core.locate;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A chain of stretches between points that can be probed, with one stretch somewhere that is not what it should be; ohms are
+ * read from its first point to any other.
+ *
+ * <p>Method: a probe at point k reads the sum of the first k stretches; more than what they may have together puts the culprit
+ * before it, else behind. Halving probes the point that leaves as much likelihood on either side as can be; with unlike reach it
+ * weighs that by the price. Cost: linear in the points.
+ *
+ * @param stretches in their order from the first point
+ */
+public record Chain(List<Stretch> stretches) {
+    /**
+     * From one point to the next.
+     *
+     * @param name of the stretch, or of the joint in it
+     * @param point where it ends and a probe can be put
+     * @param likelihood that the fault is in it, relative to the others, from 0
+     * @param mostOhm what it may have
+     * @param seconds to reach its end with a probe, above 0
+     */
+    public record Stretch(String name, String point, double likelihood, double mostOhm, double seconds) {
+        public Stretch {
+            if (!(likelihood >= 0 && mostOhm >= 0 && seconds > 0)) {
+                throw new IllegalArgumentException("Stretch '" + name + "': likelihood (" + likelihood + ") and ohms ("
+                        + mostOhm + ") must not be below 0, and the time to reach it (" + seconds + " s) above 0.");
+            }
+        }
+    }
+
+    /** Which point comes next. */
+    public enum Way {
+        /** From the far end back. */
+        FARTHEST("farthest first"),
+        /** From the near end on. */
+        NEAREST("nearest first"),
+        /** Where the likelihood is halved. */
+        HALVING("halving"),
+        /** Where the likelihood that is decided is largest for its time. */
+        WEIGHED("halving, weighed by likelihood and reach");
+
+        private final String words;
+
+        Way(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public Chain {
+        stretches = List.copyOf(stretches);
+        if (stretches.isEmpty()) {
+            throw new IllegalArgumentException("A chain has one stretch at least.");
+        }
+    }
+
+    /**
+     * The culprit is known to be from one stretch to another, both included.
+     *
+     * @param first and last, counted from 0
+     */
+    public record Between(int first, int last) {
+        public boolean isFound() {
+            return first == last;
+        }
+    }
+
+    /** Before anything was probed but the whole. */
+    public Between all() {
+        return new Between(0, stretches.size() - 1);
+    }
+
+    /** What is known after a reading of so many ohms from the first point to the end of a stretch. */
+    public Between after(Between known, int stretch, double ohm) {
+        boolean before = ohm > mostOhm(stretch);
+        return before
+                ? new Between(known.first(), Math.min(known.last(), stretch))
+                : new Between(Math.max(known.first(), stretch + 1), known.last());
+    }
+
+    /** What all stretches up to one may have together, in ohms. */
+    public double mostOhm(int stretch) {
+        return stretches.subList(0, stretch + 1).stream()
+                .mapToDouble(Stretch::mostOhm)
+                .sum();
+    }
+
+    /** The stretch at whose end to probe next; empty once the culprit is found. */
+    public Optional<Integer> next(Between known, Way way) {
+        if (known.isFound() || known.first() > known.last()) {
+            return Optional.empty();
+        }
+        return switch (way) {
+            case FARTHEST -> Optional.of(known.last() - 1);
+            case NEAREST -> Optional.of(known.first());
+            case HALVING -> best(known, false);
+            case WEIGHED -> best(known, true);
+        };
+    }
+
+    private Optional<Integer> best(Between known, boolean weighed) {
+        double all = likelihood(known.first(), known.last());
+        int best = known.first();
+        double most = -1;
+        for (int i = known.first(); i < known.last(); i++) {
+            double before = all > 0 && weighed
+                    ? likelihood(known.first(), i) / all
+                    : (i - known.first() + 1.0) / (known.last() - known.first() + 1);
+            double worth = entropy(before) / (weighed ? stretches.get(i).seconds() : 1);
+            if (worth > most + 1e-12) {
+                most = worth;
+                best = i;
+            }
+        }
+        return Optional.of(best);
+    }
+
+    private double likelihood(int first, int last) {
+        return stretches.subList(first, last + 1).stream()
+                .mapToDouble(Stretch::likelihood)
+                .sum();
+    }
+
+    private static double entropy(double share) {
+        return share <= 0 || share >= 1 ? 0 : -share * Math.log(share) - (1 - share) * Math.log(1 - share);
+    }
+
+    /** How many probes a way takes on the average, the fault being where it is likely to be. */
+    public double expectedProbes(Way way) {
+        double all = likelihood(0, stretches.size() - 1);
+        double expected = 0;
+        for (int culprit = 0; culprit < stretches.size(); culprit++) {
+            double share = all > 0 ? stretches.get(culprit).likelihood() / all : 1.0 / stretches.size();
+            expected += share * probes(way, culprit).size();
+        }
+        return expected;
+    }
+
+    /** The stretches at whose ends a way probes until it has found a culprit, in their order. */
+    public List<Integer> probes(Way way, int culprit) {
+        List<Integer> probed = new ArrayList<>();
+        Between known = all();
+        for (Optional<Integer> next = next(known, way); next.isPresent(); next = next(known, way)) {
+            int at = next.get();
+            probed.add(at);
+            known = culprit <= at
+                    ? new Between(known.first(), Math.min(known.last(), at))
+                    : new Between(Math.max(known.first(), at + 1), known.last());
+        }
+        return probed;
+    }
+}

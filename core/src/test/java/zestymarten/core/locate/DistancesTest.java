@@ -1,0 +1,101 @@
+package zestymarten.core.locate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.SplittableRandom;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.locate.Distances.Read;
+
+/** A fault is put somewhere on a run, its readings are reckoned from the line's own equations, and it is found again. */
+class DistancesTest {
+    private static final double LENGTH = 120;
+    private static final double OHM_PER_METRE = 0.0133;
+    private static final double FARAD_PER_METRE = 95e-12;
+
+    private static Read exact(double value) {
+        return Read.exact(value);
+    }
+
+    @Test
+    void everyWayFindsAFaultWhereverItWasPut() {
+        SplittableRandom random = new SplittableRandom(4);
+        for (int i = 0; i < 200; i++) {
+            double d = LENGTH * random.nextDouble();
+            double fault = 5 * random.nextDouble();
+            double core = OHM_PER_METRE * LENGTH;
+            double near = OHM_PER_METRE * d;
+            Read r = exact(OHM_PER_METRE);
+            double m = near / (2 * core - near);
+            assertThat(List.of(
+                            Distances.openByBothCapacitances(
+                                    LENGTH, exact(FARAD_PER_METRE * d), exact(FARAD_PER_METRE * (LENGTH - d))),
+                            Distances.openByGoodCore(
+                                    LENGTH, exact(FARAD_PER_METRE * d), exact(FARAD_PER_METRE * LENGTH)),
+                            Distances.shortByBothOhms(
+                                    LENGTH, exact(2 * near + fault), exact(2 * (core - near) + fault), r),
+                            Distances.earthByOhms(LENGTH, exact(2 * core - near + fault), exact(near + fault), r),
+                            Distances.varley(LENGTH, exact(2 * core - 2 * near), exact(2 * core)),
+                            Distances.murray(LENGTH, exact(m)),
+                            Distances.murrayUnlike(LENGTH, exact(m), exact(2 * core), r),
+                            Distances.pulse(LENGTH, exact(0.66), exact(2 * d / (0.66 * 299_792_458))),
+                            Distances.liftOut(LENGTH, exact(d))))
+                    .allSatisfy(each -> {
+                        assertThat(each.metres()).as(each.by()).isCloseTo(d, within(1e-6));
+                        assertThat(each.assumes()).isNotEmpty();
+                    });
+            assertThat(Distances.shortOhm(LENGTH, 2 * near + fault, 2 * (core - near) + fault, OHM_PER_METRE))
+                    .isCloseTo(fault, within(1e-9));
+        }
+    }
+
+    @Test
+    void theIntervalHoldsTheFaultAndGrowsWithTheReadingsDoubt() {
+        SplittableRandom random = new SplittableRandom(9);
+        int inside = 0;
+        for (int i = 0; i < 500; i++) {
+            double d = 10 + 100 * random.nextDouble();
+            double c1 = FARAD_PER_METRE * d;
+            double c2 = FARAD_PER_METRE * (LENGTH - d);
+            Distance found = Distances.openByBothCapacitances(
+                    LENGTH,
+                    new Read(c1 * (1 + 0.02 * (2 * random.nextDouble() - 1)), 0.02 * c1),
+                    new Read(c2 * (1 + 0.02 * (2 * random.nextDouble() - 1)), 0.02 * c2));
+            inside += d >= found.from() && d <= found.to() ? 1 : 0;
+        }
+        assertThat(inside).as("of 500, with errors up to what is said").isGreaterThan(430);
+        Distance sure = Distances.varley(LENGTH, new Read(2, 0.01), new Read(4, 0.01));
+        Distance doubtful = Distances.varley(LENGTH, new Read(2, 0.1), new Read(4, 0.1));
+        assertThat(doubtful.doubtM()).isCloseTo(10 * sure.doubtM(), within(0.1));
+    }
+
+    @Test
+    void aResultOutsideOfTheRunSaysThatSomethingIsWrong() {
+        assertThatThrownBy(() -> Distances.openByGoodCore(LENGTH, exact(2e-9), exact(1e-9)))
+                .hasMessage(
+                        "The fault would be 240 m from end 1 of a run of 120 m: one of the readings, or the length, is"
+                                + " not what it says.");
+        assertThatThrownBy(() -> Distances.varley(LENGTH, exact(5), exact(4)))
+                .hasMessageStartingWith("The fault would be 30 m before end 1");
+        assertThatThrownBy(() -> Distances.murray(-1, exact(1)))
+                .hasMessage("Length of the run (-1.0 m) must be above 0 m.");
+        assertThatThrownBy(() -> new Read(Double.NaN, 0))
+                .hasMessage("A reading (NaN) and its uncertainty (0.0) must be finite and not below 0.");
+    }
+
+    @Test
+    void waysThatAgreeMakeItNarrowerAndWaysThatContradictWider() {
+        Distance one = new Distance(50, 4, LENGTH, "one", List.of());
+        Distance other = new Distance(52, 4, LENGTH, "other", List.of());
+        Distance far = new Distance(90, 4, LENGTH, "far", List.of());
+        Distance agreed = Distances.together(List.of(one, other));
+        assertThat(agreed.metres()).isCloseTo(51, within(1e-9));
+        assertThat(agreed.doubtM()).isCloseTo(4 / Math.sqrt(2), within(1e-9));
+        Distance contradicting = Distances.together(List.of(one, far));
+        assertThat(contradicting.doubtM()).isCloseTo(16, within(1e-9));
+        Distance weighed = Distances.together(List.of(new Distance(50, 1, LENGTH, "sure", List.of()), other));
+        assertThat(weighed.metres()).isCloseTo(50 + 2.0 / 17, within(1e-9));
+    }
+}
