@@ -39,7 +39,8 @@ class PagesTest {
             "/records",
             "/units/2",
             "/wirings/1/learnt",
-            "/wirings/2/connectors");
+            "/wirings/2/connectors",
+            "/runs/3/where?wire=W4&VARLEY0=0.2&VARLEY1=0.55&MURRAY0=0.6");
 
     private final Browser browser;
 
