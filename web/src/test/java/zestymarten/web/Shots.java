@@ -63,6 +63,12 @@ class Shots {
         take("what-is-wrong");
         browser.open(SWAPPED + "/record").find(".certificate");
         take("record");
+        browser.open(WELL_UNDER_WAY
+                        + "/where?wire=W4&OPEN_BOTH_ENDS0=0.4n&OPEN_BOTH_ENDS1=0.55n&PULSE0=0.66&PULSE1=33n")
+                .find("svg.distance");
+        take("where");
+        browser.open("/units/2").find("h2.after");
+        take("unit");
         browser.open("/records").find("tbody");
         take("records");
     }
