@@ -68,7 +68,7 @@ final class Hands {
                         .toList();
     }
 
-    private static Terminal terminal(String name) {
+    static Terminal terminal(String name) {
         try {
             return Terminal.of(name);
         } catch (IllegalArgumentException e) {

@@ -65,6 +65,7 @@ public final class InsulationTester {
             heldV = hertz == 0 && bench.metres() > 0 ? volts : 0;
         }
         on = wanted;
+        bench.live(on);
         switched = nanos.getAsLong();
     }
 

@@ -12,6 +12,8 @@ import java.util.regex.Pattern;
 public final class Parameters {
     private static final Pattern FIGURE =
             Pattern.compile("([+-]?(?:\\d+(?:\\.\\d*)?|\\.\\d+)(?:E[+-]?\\d{1,3})?) ?([GKMUNP])?(OHM|V|A|S|HZ)?");
+    private static final Pattern CHANNELS =
+            Pattern.compile("\\(@\\s*([A-Za-z]{1,4}![0-9]{1,4}(?:\\s*,\\s*[A-Za-z]{1,4}![0-9]{1,4})*)\\s*\\)");
     /** In SCPI M is milli, but mega before ohms and hertz. */
     private static final Map<String, Double> SCALE =
             Map.of("G", 1e9, "K", 1e3, "M", 1e-3, "U", 1e-6, "N", 1e-9, "P", 1e-12);
@@ -23,18 +25,23 @@ public final class Parameters {
         this.texts = texts;
     }
 
+    /** A point of a switch on one of its buses. */
+    public record Channel(String bus, int point) {}
+
     static Parameters of(String text) {
         return new Parameters(text.isBlank() ? List.of() : split(text.strip(), ','));
     }
 
-    /** Splits at a separator that stands outside quotes. */
+    /** Splits at a separator that stands outside quotes and parentheses. */
     static List<String> split(String text, char separator) {
         List<String> parts = new ArrayList<>();
         StringBuilder part = new StringBuilder();
         char quote = 0;
+        int depth = 0;
         for (int i = 0; i < text.length(); i++) {
             char each = text.charAt(i);
-            if (quote == 0 && each == separator) {
+            depth += quote != 0 ? 0 : each == '(' ? 1 : each == ')' ? -1 : 0;
+            if (quote == 0 && depth == 0 && each == separator) {
                 parts.add(part.toString().strip());
                 part.setLength(0);
                 continue;
@@ -44,7 +51,7 @@ public final class Parameters {
             }
             part.append(each);
         }
-        if (quote != 0) {
+        if (quote != 0 || depth != 0) {
             throw new ScpiError.Refused(ScpiError.SYNTAX);
         }
         parts.add(part.toString().strip());
@@ -107,6 +114,20 @@ public final class Parameters {
             throw new ScpiError.Refused(ScpiError.ILLEGAL);
         }
         return part.substring(1, part.length() - 1);
+    }
+
+    /** The next parameter as a list of channels, {@code (@A!1,B!5)}; refused if it is none. */
+    public List<Channel> channels() {
+        Matcher list = CHANNELS.matcher(needed());
+        if (!list.matches()) {
+            throw new ScpiError.Refused(ScpiError.ILLEGAL);
+        }
+        List<Channel> channels = new ArrayList<>();
+        for (String each : list.group(1).split(",", -1)) {
+            String[] parts = each.strip().split("!", -1);
+            channels.add(new Channel(parts[0].toUpperCase(Locale.ROOT), Integer.parseInt(parts[1])));
+        }
+        return channels;
     }
 
     /** The next parameter as on or off. */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.random.RandomGenerator;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
 
 /**
@@ -22,6 +23,7 @@ public final class Workbench {
     private Optional<Probes> probes = Optional.empty();
     private boolean joined;
     private boolean leadBroken;
+    private boolean live;
 
     /** Where the two probes are. */
     private record Probes(Terminal black, Terminal red) {}
@@ -64,6 +66,26 @@ public final class Workbench {
 
     private static boolean has(BenchUnit unit, Terminal terminal) {
         return terminal.isFrame() || unit.good().design().assembly().terminals().contains(terminal);
+    }
+
+    /** Connects all of one side together to the black probe, and all of the other to the red one; an empty side hangs in the air. */
+    public synchronized void connect(List<Terminal> black, List<Terminal> red) {
+        joined = false;
+        setting = setting.tied(
+                Stream.of(black, red).filter(each -> each.size() > 1).toList());
+        probes = Optional.empty();
+        if (!black.isEmpty() && !red.isEmpty()) {
+            touch(black.get(0), red.get(0));
+        }
+    }
+
+    /** Says whether a test voltage is on the probes. */
+    public synchronized void live(boolean on) {
+        live = on;
+    }
+
+    public synchronized boolean isLive() {
+        return live;
     }
 
     /** Holds the probes together. */

@@ -181,7 +181,8 @@ final class Told {
 
         @Override
         public String insulationLow(Finding.InsulationLow low) {
-            return "Insulation is low: " + low.ohm().text() + " between " + tested(low.conductors(), low.from())
+            return "Insulation is low: " + low.ohm().text() + " between "
+                    + tested(low.conductors(), low.from(), low.to())
                     + " and " + low.to() + " at "
                     + Engineering.text(low.testV(), "V") + "; at least "
                     + low.limit().text() + ".";
@@ -190,7 +191,7 @@ final class Told {
         @Override
         public String withstand(Finding.Withstand withstand) {
             return "Insulation does not withstand " + Engineering.text(withstand.testV(), "V") + " between "
-                    + tested(withstand.conductors(), withstand.from()) + " and " + withstand.to() + ". "
+                    + tested(withstand.conductors(), withstand.from(), withstand.to()) + " and " + withstand.to() + ". "
                     + withstand.reason();
         }
 
@@ -200,9 +201,9 @@ final class Told {
                     + " read open as found and is good on clean metal: dirt, oxide or paint, and it will come back.";
         }
 
-        /** One terminal, or the wires that were tested together. */
-        private static String tested(List<String> wires, Terminal from) {
-            return wires.size() > 1 ? and(wires) + " together" : from.name();
+        /** One terminal, or the wires that were tested together against the frame. */
+        private static String tested(List<String> wires, Terminal from, Terminal to) {
+            return wires.size() > 1 && to.isFrame() ? and(wires) + " together" : from.name();
         }
 
         private static String reads(List<String> names) {
