@@ -140,9 +140,4 @@ public final class Workbench {
                 ? 0
                 : unit.get().metres(probes.get().black(), setting);
     }
-
-    /** The terminals that can be touched, in design order; none while nothing is on the bench. */
-    public synchronized List<Terminal> terminals() {
-        return unit.map(each -> each.good().design().assembly().terminals()).orElse(List.of());
-    }
 }
