@@ -243,6 +243,20 @@ public final class Job {
                         .flatMap(finding -> remainders(finding).stream())
                         .filter(each -> !isDone(each))
                         .toList();
+        Optional<Step.Act> broken = repair.way() != Entry.Way.SPLICE
+                ? Optional.empty()
+                : standing.steps().stream()
+                        .filter(step -> step instanceof Step.Act act
+                                && act.deed() == Deed.REMAINING
+                                && Remainder.conductor(act.subject()).equals(mended.subject())
+                                && state(act) == StepState.FAULT)
+                        .map(Step.Act.class::cast)
+                        .findFirst();
+        if (broken.isPresent()) {
+            return Optional.of("The length '" + broken.get().subject()
+                    + "' is at fault too: a splice of the break that is seen would not do. Mend that as well, or replace the"
+                    + " wire.");
+        }
         return unread.isEmpty()
                 ? Optional.empty()
                 : Optional.of("Before it is spliced, read each remaining length: "
@@ -255,8 +269,8 @@ public final class Job {
         int pieces = pieces().all().size();
         long doubtful = pieces < 3 || pieces().areTied()
                 ? 0
-                : steps(Stage.SHORTS)
-                        .filter(step -> !standing.of(step).isEmpty() && !isDone(step))
+                : standing.steps().stream() // what was touched, not every pair there is
+                        .filter(step -> step.stage() == Stage.SHORTS && isPlanned(step) && !isDone(step))
                         .count();
         int halves = Integer.SIZE - Integer.numberOfLeadingZeros(Math.max(0, pieces - 1));
         return doubtful > halves ? OptionalInt.of(halves) : OptionalInt.empty();

@@ -172,8 +172,8 @@ public final class Distances {
         for (int i = 0; i < values.length; i++) {
             double[] moved = values.clone();
             moved[i] += reads.get(i).uncertainty();
-            double by1 = formula.applyAsDouble(moved) - at;
-            squares += by1 * by1;
+            double shift = formula.applyAsDouble(moved) - at;
+            squares += shift * shift;
         }
         return new Distance(at, Math.sqrt(squares), lengthM, by, assumes);
     }

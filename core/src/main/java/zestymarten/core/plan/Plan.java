@@ -36,6 +36,7 @@ public final class Plan {
     private final Nets nets;
     private final Approach approach;
     private final List<Terminal> emptyCavities;
+    private final List<Connector> priced;
     private final List<Step.Touch> direct = new ArrayList<>();
     private final Map<Stage, List<Step>> steps = new EnumMap<>(Stage.class);
     private final Set<Step> all = new HashSet<>();
@@ -45,6 +46,11 @@ public final class Plan {
         this.nets = nets;
         this.approach = approach;
         emptyCavities = assembly.emptyCavities();
+        priced = assembly.connectors().stream()
+                .filter(each -> each.reach().isPriced())
+                .sorted(Comparator.comparing((Connector each) -> each.reach().harm())
+                        .thenComparing(each -> each.reach().minutes()))
+                .toList();
         for (Net net : nets.all()) {
             net.ends().stream()
                     .skip(1)
@@ -188,19 +194,18 @@ public final class Plan {
 
     /** What needs no dismantling comes first; each cover is opened once, the cheapest first. */
     private List<Step> reachedInTurn(List<Step.Touch> touches) {
-        List<Connector> priced = priced();
         List<Step> steps = new ArrayList<>();
         for (int rank = -1; rank < priced.size(); rank++) {
             int now = rank;
             if (rank >= 0) {
                 steps.add(new Step.Act(Deed.ACCESS, priced.get(rank).id()));
             }
-            touches.stream().filter(touch -> rank(touch, priced) == now).forEach(steps::add);
+            touches.stream().filter(touch -> rank(touch) == now).forEach(steps::add);
         }
         return steps;
     }
 
-    private static int rank(Step.Touch touch, List<Connector> priced) {
+    private int rank(Step.Touch touch) {
         int rank = -1;
         for (int i = 0; i < priced.size(); i++) {
             String connector = priced.get(i).id();
@@ -213,11 +218,7 @@ public final class Plan {
 
     /** The connectors that take time or may do harm to reach, the cheapest first. */
     public List<Connector> priced() {
-        return assembly.connectors().stream()
-                .filter(each -> each.reach().isPriced())
-                .sorted(Comparator.comparing((Connector each) -> each.reach().harm())
-                        .thenComparing(each -> each.reach().minutes()))
-                .toList();
+        return priced;
     }
 
     /** A deed at the far end, with the walk there and back. */

@@ -92,6 +92,9 @@ class MendingTest {
                                 bench.job().entries().get(bench.job().entries().size() - 1))
                         .map(Judgement::reason))
                 .hasValue("This length is broken as well: mending the break that is seen would not do.");
+        assertThat(bench.job().objection(mended, splice).orElseThrow())
+                .startsWith("The length 'W1 from J2.1' is at fault too");
+        bench.takeBack().at(remainders.get(1), "0.4");
         assertThat(bench.job().objection(mended, splice)).isEmpty();
     }
 
