@@ -131,7 +131,7 @@ final class Conclusions {
 
     private void noteFarEnd(FarEnd farEnd) {
         for (Step.Touch touch : design.plan(readings.approach()).endToEnd()) {
-            int wire = course.heads().indexOf(touch.black());
+            int wire = course.readTied().indexOf(touch.black());
             if (wire >= 0 && !touch.red().isFrame() && farEnd.state(wire) != FarEnd.State.UNKNOWN) {
                 noteWire(touch, farEnd, wire);
             }

@@ -44,7 +44,8 @@ final class Course {
     private final Readings readings;
     private final Ledger ledger;
     private final Look look;
-    private final List<Terminal> heads;
+    private final Substitutes substitutes;
+    private final List<Terminal> readTied;
     private final Optional<FarEnd> farEnd;
     private final List<Step> tiedTouches = new ArrayList<>();
     private final List<Step.Touch> open = new ArrayList<>();
@@ -58,14 +59,15 @@ final class Course {
         this.readings = readings;
         this.ledger = ledger;
         look = new Look(readings.design().assembly(), standing);
-        heads = plan.heads();
+        substitutes = new Substitutes(readings.design().assembly(), standing);
+        readTied = plan.readTied();
         refused = plan.priced().stream()
                 .map(Connector::id)
                 .filter(each -> standing.last(new Step.Act(Deed.ACCESS, each))
                         .filter(entry -> entry.content() instanceof Entry.Content.Skip)
                         .isPresent())
                 .collect(Collectors.toSet());
-        farEnd = plan.isFarEndJoined() ? Optional.of(solveFarEnd()) : Optional.empty();
+        farEnd = plan.tiesFarEnds() ? Optional.of(solveFarEnd()) : Optional.empty();
         findOpen();
         boolean halves = standing.last(new Step.Act(Deed.HALVES)).isPresent();
         pieces = plan.pieces(
@@ -74,7 +76,7 @@ final class Course {
 
     private FarEnd solveFarEnd() {
         List<FarEnd.Read> reads = new ArrayList<>();
-        FarEnd known = FarEnd.of(heads.size(), reads);
+        FarEnd known = FarEnd.of(readTied.size(), reads);
         Set<Step> asked = new LinkedHashSet<>();
         boolean grown = true;
         while (grown) {
@@ -85,7 +87,7 @@ final class Course {
                     grown |= read(touch, pair, reads);
                 }
             }
-            known = FarEnd.of(heads.size(), reads);
+            known = FarEnd.of(readTied.size(), reads);
         }
         tiedTouches.addAll(asked);
         return known;
@@ -104,7 +106,12 @@ final class Course {
     }
 
     private Step.Touch tied(int first, int second) {
-        return new Step.Touch(Stage.ENDS, heads.get(first), heads.get(second), "", List.of(plan.farEnds()));
+        Terminal black = readTied.get(first);
+        Terminal red = readTied.get(second);
+        List<List<Terminal>> ties = List.of(plan.tiedFar());
+        return black.isFrame()
+                ? new Step.Touch(Stage.ENDS, red, black, "", ties)
+                : new Step.Touch(Stage.ENDS, black, red, "", ties);
     }
 
     private void findOpen() {
@@ -117,7 +124,7 @@ final class Course {
     }
 
     private boolean isBroken(Step.Touch touch) {
-        int wire = heads.indexOf(touch.black());
+        int wire = readTied.indexOf(touch.black());
         return wire >= 0
                 && farEnd.map(each -> each.state(wire) == FarEnd.State.BROKEN).orElse(false);
     }
@@ -127,8 +134,9 @@ final class Course {
         return farEnd;
     }
 
-    List<Terminal> heads() {
-        return heads;
+    /** The terminals that {@link #farEnd()} numbers. */
+    List<Terminal> readTied() {
+        return readTied;
     }
 
     List<Step.Touch> open() {
@@ -240,12 +248,14 @@ final class Course {
     }
 
     private Stream<Step> repair() {
+        Stream<Step> others = substitutes.steps();
         if (standing.repairs().isEmpty()) {
-            return Stream.empty();
+            return others;
         }
-        return Stream.concat(
+        Stream<Step> proof = Stream.concat(
                 Stream.of(new Step.Act(Deed.RESET)),
                 plan.functions().stream().map(each -> new Step.Act(Deed.FUNCTION, each)));
+        return Stream.concat(others, proof);
     }
 
     private Stream<Step> close() {
@@ -275,7 +285,7 @@ final class Course {
     }
 
     private static boolean isBond(Step step) {
-        return step instanceof Step.Touch touch && touch.red().isFrame();
+        return step instanceof Step.Touch touch && touch.red().isFrame() && !touch.isTied();
     }
 
     /** Deeds that nobody asks for but that can be told at any time. */
@@ -284,6 +294,7 @@ final class Course {
             case COMPLAINT -> plan.functions().contains(act.subject());
             case OPENED, MENDED, ACCESSORIES -> !act.subject().isBlank();
             case WANDERS, HALVES -> act.subject().isEmpty();
+            case SUBSTITUTE -> substitutes.isPart(act.subject());
             case REMAINING -> Remainder.isOne(readings.design(), act.subject());
             default -> steps(act.stage()).anyMatch(act::equals);
         };
@@ -447,9 +458,16 @@ final class Course {
 
     private static StepState ofWords(Step step, String words) {
         Deed deed = ((Step.Act) step).deed();
+        if (deed == Deed.REPLUGGED || deed == Deed.SUBSTITUTED) {
+            return words.equals(Behaviours.WORKS) ? StepState.WATCH : StepState.GOOD;
+        }
         boolean told = deed.answer() == Deed.Answer.CELSIUS || deed == Deed.ACCESS;
         boolean asItShouldBe = told || words.isEmpty() || words.equals(Behaviours.WORKS);
         return asItShouldBe ? StepState.GOOD : deed == Deed.FUNCTION ? StepState.FAULT : StepState.WATCH;
+    }
+
+    Substitutes substitutes() {
+        return substitutes;
     }
 
     /** Whether ohms may be read: a prepared run has been proved dead. */

@@ -192,6 +192,13 @@ public final class Job {
         if (function && !Behaviours.isWord(words)) {
             return Optional.of("one of " + String.join(", ", Behaviours.words()));
         }
+        boolean tried = act.deed() == Deed.REPLUGGED || act.deed() == Deed.SUBSTITUTED;
+        if (tried && !words.isEmpty() && !Behaviours.isWord(words)) {
+            return Optional.of("nothing if it is as before, else one of " + String.join(", ", Behaviours.words()));
+        }
+        if (act.deed() == Deed.SUBSTITUTE && !Substitutes.isPrice(words)) {
+            return Optional.of("the minutes that the change takes, 0 to " + Substitutes.MOST_MINUTES);
+        }
         boolean warmth = act.deed().answer() == Deed.Answer.CELSIUS && !words.isEmpty();
         return warmth && Celsius.of(words).isEmpty() ? Optional.of(Celsius.EXPECTED) : Optional.empty();
     }
@@ -337,7 +344,7 @@ public final class Job {
             if (entry.step() instanceof Step.Act act && act.deed().answer() == Deed.Answer.CELSIUS) {
                 return Engineering.figure(Celsius.of(done.words()).orElse(design.ambientC())) + " °C";
             }
-            return done.words().isEmpty() ? plainly((Step.Act) entry.step()) : done.words();
+            return plainly((Step.Act) entry.step(), done.words());
         }
         if (entry.content() instanceof Entry.Content.Repair repair) {
             return repair.way().word()
@@ -351,8 +358,13 @@ public final class Job {
         return reading.where().isEmpty() ? text : text + " at " + reading.where();
     }
 
-    private static String plainly(Step.Act act) {
-        return act.deed() == Deed.LOOKED ? "nothing found" : "done";
+    private static String plainly(Step.Act act, String words) {
+        return switch (act.deed()) {
+            case LOOKED -> words.isEmpty() ? "nothing found" : words;
+            case REPLUGGED, SUBSTITUTED -> words.isEmpty() ? "nothing has changed by it" : words + " with it";
+            case SUBSTITUTE -> "planned, about " + words + " min";
+            default -> words.isEmpty() ? "done" : words;
+        };
     }
 
     /** Whether nothing more is asked at a step. */
@@ -415,7 +427,12 @@ public final class Job {
         return Stream.of(Stage.values())
                         .mapToDouble(stage -> left(stage) * Prices.secondsPerTouch(stage))
                         .sum()
-                + 60 * accessMinutes();
+                + 60 * (accessMinutes() + course.substitutes().minutesLeft());
+    }
+
+    /** How many wires have so low a limit that this meter's steps are coarse for it. */
+    long tight() {
+        return plan().endToEnd().stream().filter(readings::isTight).count();
     }
 
     /** Minutes that covers and shells still to be opened will take. */

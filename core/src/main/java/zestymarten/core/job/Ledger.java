@@ -35,6 +35,7 @@ final class Ledger {
             case TIED -> out.put(FAR_ENDS, true);
             case FREED -> out.put(FAR_ENDS, false);
             case ACCESS -> out.put(dismantled(act.subject()), true);
+            case SUBSTITUTED -> out.put("what stands in for " + act.subject(), true);
             case UNPLUGGED, OPENED -> out.put(act.subject(), true);
             case PUT_BACK -> out.put(act.subject(), false);
             default -> {

@@ -35,7 +35,7 @@ public record Approach(
             throw new IllegalArgumentException(
                     "A withstand or wet test comes after an insulation test: give its voltage too.");
         }
-        if (method == Method.FAR_END_JOINED && !order.isBefore(Stage.ENDS, Stage.SHORTS)) {
+        if (method.tiesFarEnds() && !order.isBefore(Stage.ENDS, Stage.SHORTS)) {
             throw new IllegalArgumentException(
                     "With the far ends tied, wires are rung out before shorts are looked for: only then they are freed.");
         }

@@ -58,6 +58,12 @@ public enum Deed {
     REMAINING(Stage.REPAIR, Answer.OHMS),
     /** A repair; its subject names the conductors or parts. */
     MENDED(Stage.REPAIR, Answer.REPAIR),
+    /** Another part is to be tried in the place of one; its subject is the part, its words the minutes that it takes. */
+    SUBSTITUTE(Stage.REPAIR, Answer.WORDS),
+    /** A part unplugged and plugged in again, nothing else, and what the machine does then; its subject is the part. */
+    REPLUGGED(Stage.REPAIR, Answer.WORDS),
+    /** A known good part in its place, and what the machine does then; its subject is the part. */
+    SUBSTITUTED(Stage.REPAIR, Answer.WORDS),
     /** Controllers that keep old faults in memory reset. */
     RESET(Stage.REPAIR, Answer.WORDS),
     /** Whether a function works after a repair; its subject is the function. */

@@ -1,8 +1,10 @@
 package zestymarten.core.plan;
 
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 
 /** Ways to test for opens and shorts, by what is at hand. */
 public enum Method {
@@ -10,6 +12,8 @@ public enum Method {
     BOTH_ENDS("Both ends in reach, each to each", false, 0),
     /** Alone, ends far apart: far ends tied and each read against the first, then freed and each read against each. */
     FAR_END_JOINED("Alone, ends far apart: tied there, then freed", true, 1),
+    /** Alone, ends far apart, with a frame that both ends reach: far ends tied to it and each read against it, then freed. */
+    FAR_END_TO_FRAME("Alone, ends far apart: tied to the frame there, then freed", true, 1),
     /** Both ends in reach: each wire end to end, then each net against all later ones and the frame, tied together. */
     EACH_TO_REST("Both ends in reach, each to all others tied", true, 0),
     /** Both ends in reach: each wire end to end, then all nets in two tied halves, once for each bit of their number. */
@@ -44,6 +48,23 @@ public enum Method {
     /** Whether terminals have to be tied together, which takes clips. */
     public boolean needsTies() {
         return ties;
+    }
+
+    /** What it takes besides what it measures with. */
+    public Set<Tool> tools() {
+        Set<Tool> tools = EnumSet.noneOf(Tool.class);
+        if (ties) {
+            tools.add(Tool.CLIPS);
+        }
+        if (this == FAR_END_TO_FRAME) {
+            tools.add(Tool.FRAME_RETURN);
+        }
+        return tools;
+    }
+
+    /** Whether the far ends are tied while the wires are rung out. */
+    public boolean tiesFarEnds() {
+        return this == FAR_END_JOINED || this == FAR_END_TO_FRAME;
     }
 
     /** How often the technician walks to the other end and back. */

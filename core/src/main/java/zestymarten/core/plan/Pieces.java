@@ -59,6 +59,13 @@ public final class Pieces {
         return areTied() ? shorts(through).count() : (long) pieces.size() * (pieces.size() - 1) / 2 + cavities.size();
     }
 
+    /** How often a probe goes to another terminal for the pairs of free pieces, both for the first: without walking them. */
+    public long pairMoves() {
+        long n = pieces.size();
+        long shared = n > 2 ? 1 : 0; // the last two pairs have the red one in common
+        return n < 2 ? 0 : n * (n - 1) / 2 + (n - 1) - shared;
+    }
+
     /** The touches of the shorts stage in order, made as they are asked for; see {@link #shortsCount}. */
     public Stream<Step.Touch> shorts(Predicate<Step.Touch> through) {
         return Stream.concat(areTied() ? tied(through) : pairs(), cavities.stream());

@@ -61,7 +61,7 @@ public final class Plan {
         steps.put(Stage.LOOK, approach.quick() ? List.of() : look());
         steps.put(Stage.METER, meter());
         steps.put(Stage.ENDS, ends());
-        steps.put(Stage.SHORTS, isFarEndJoined() ? around(Deed.WALKED_BACK, Deed.FREED) : List.of());
+        steps.put(Stage.SHORTS, tiesFarEnds() ? around(Deed.WALKED_BACK, Deed.FREED) : List.of());
         steps.put(Stage.FRAME, approach.quick() ? List.of() : List.of(new Step.Act(Deed.FRAME_PROOF)));
         steps.put(Stage.BEND, approach.quick() ? List.of() : bend());
         steps.put(Stage.PARTS, parts());
@@ -92,8 +92,22 @@ public final class Plan {
         return Stream.concat(direct.stream(), bonds().stream()).toList();
     }
 
-    public boolean isFarEndJoined() {
-        return approach.method() == Method.FAR_END_JOINED;
+    public boolean tiesFarEnds() {
+        return approach.method().tiesFarEnds();
+    }
+
+    /** What is read against each other while the far ends are tied: the near ends, after the frame if that is tied too. */
+    public List<Terminal> readTied() {
+        return Stream.concat(returns(), heads().stream()).toList();
+    }
+
+    /** What is tied together at the far end. */
+    public List<Terminal> tiedFar() {
+        return Stream.concat(farEnds().stream(), returns()).toList();
+    }
+
+    private Stream<Terminal> returns() {
+        return approach.method() == Method.FAR_END_TO_FRAME ? Stream.of(Terminal.FRAME) : Stream.empty();
     }
 
     /** The functions of the machine that the wiring serves, in design order. */
@@ -167,7 +181,7 @@ public final class Plan {
 
     private List<Step> ends() {
         List<Step> ends = new ArrayList<>();
-        if (isFarEndJoined()) {
+        if (tiesFarEnds()) {
             priced().forEach(each -> ends.add(new Step.Act(Deed.ACCESS, each.id())));
             ends.addAll(around(Deed.WALKED, Deed.TIED));
             ends.addAll(bonds());

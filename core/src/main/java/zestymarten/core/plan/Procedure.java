@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.State;
@@ -41,7 +42,13 @@ public final class Procedure {
                 eachToEach();
             }
             case FAR_END_JOINED -> {
-                farEndJoined();
+                farEndJoined(heads, Stream.empty());
+                eachToEach();
+            }
+            case FAR_END_TO_FRAME -> {
+                List<Terminal> read =
+                        Stream.concat(Stream.of(Terminal.FRAME), heads.stream()).toList();
+                farEndJoined(read, Stream.of(Terminal.FRAME));
                 eachToEach();
             }
             case EACH_TO_REST -> {
@@ -145,17 +152,25 @@ public final class Procedure {
         heads.forEach(head -> touches.add(Touch.free(head, Terminal.FRAME, rest)));
     }
 
-    /** All far ends tied; each near end against the first, and one closing pair that gives every wire its own ohms. */
-    private void farEndJoined() {
-        List<Terminal> far = nets.stream()
-                .flatMap(net -> net.ends().stream().skip(1))
-                .filter(end -> !end.isFrame())
+    /**
+     * All far ends tied; each near end against the first, and one closing pair that gives every wire its own ohms.
+     *
+     * @param read what is read against each other, a return at the head if there is one
+     * @param returns what is tied to the far ends besides
+     */
+    private void farEndJoined(List<Terminal> read, Stream<Terminal> returns) {
+        List<Terminal> far = Stream.concat(
+                        nets.stream()
+                                .flatMap(net -> net.ends().stream().skip(1))
+                                .filter(end -> !end.isFrame()),
+                        returns)
                 .toList();
-        for (int i = 1; i < heads.size(); i++) {
-            touches.add(tied(heads.get(0), heads.get(i), List.of(far)));
+        for (int i = 1; i < read.size(); i++) {
+            boolean isReturn = read.get(0).isFrame();
+            touches.add(tied(read.get(isReturn ? i : 0), read.get(isReturn ? 0 : i), List.of(far)));
         }
-        if (heads.size() > 2) {
-            touches.add(tied(heads.get(1), heads.get(2), List.of(far)));
+        if (read.size() > 2) {
+            touches.add(tied(read.get(1), read.get(2), List.of(far)));
         }
     }
 
@@ -187,8 +202,11 @@ public final class Procedure {
         return new Touch(black, red, ties, rest, method == Method.INSULATION);
     }
 
-    /** Seconds that it takes at the given prices, in seconds for a touch, a change of ties, and a walk there and back. */
-    public double seconds(double touch, double setup, double walk) {
-        return touches.size() * touch + setups() * setup + method.walks() * walk;
+    /**
+     * Seconds that it takes at the given prices, in seconds for a touch, a probe that goes to another terminal, a change of
+     * ties, and a walk there and back.
+     */
+    public double seconds(double touch, double move, double setup, double walk) {
+        return touches.size() * touch + moves() * move + setups() * setup + method.walks() * walk;
     }
 }

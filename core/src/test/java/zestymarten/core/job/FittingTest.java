@@ -2,6 +2,7 @@ package zestymarten.core.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -16,6 +17,9 @@ import zestymarten.core.diagnosis.Complaint.Behaviour;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Stage;
+import zestymarten.core.plan.Step;
+import zestymarten.core.plan.Tool;
 import zestymarten.core.quantity.Ohms;
 
 /** What is offered around the readings: repairs that fit, what a fault explains, what a way of testing costs. */
@@ -101,23 +105,62 @@ class FittingTest {
 
     private static Offer offer(Method method, Offer.Pace pace) {
         Approach approach = new Approach(method, false, true, OptionalDouble.empty());
-        return Offer.of(DESIGN, approach, Bench.CONDITIONS, pace);
+        return Offer.of(DESIGN, approach, Bench.CONDITIONS, pace, EnumSet.allOf(Tool.class));
     }
 
     @Test
     void anOfferCountsWhatTheRunWillAsk() {
-        Offer each = offer(Method.BOTH_ENDS, new Offer.Pace(5, 20, 60));
+        Offer each = offer(Method.BOTH_ENDS, new Offer.Pace(5, 0, 20, 60));
         assertThat(each.touches())
                 .as("2 to check, 3 wires, 3 pairs, 3 to frame")
                 .isEqualTo(11);
         assertThat(each.seconds()).isEqualTo(55);
         assertThat(each.misses()).isEmpty();
-        Offer alone = offer(Method.FAR_END_JOINED, new Offer.Pace(5, 20, 60));
+        Offer alone = offer(Method.FAR_END_JOINED, new Offer.Pace(5, 0, 20, 60));
         assertThat(alone.walks()).isEqualTo(4);
         assertThat(alone.setups()).as("tied once, freed once").isEqualTo(2);
         assertThat(alone.seconds()).isEqualTo(alone.touches() * 5.0 + 2 * 20 + 4 * 60);
         assertThat(alone.misses()).anyMatch(miss -> miss.startsWith("Blind to crossed wires"));
-        Offer halves = offer(Method.BY_HALVES, new Offer.Pace(5, 20, 60));
+        Offer halves = offer(Method.BY_HALVES, new Offer.Pace(5, 0, 20, 60));
         assertThat(halves.touches()).isEqualTo(2 + 3 + 2 + 3);
+    }
+
+    @Test
+    void everyProbeThatGoesToAnotherTerminalHasItsPrice() {
+        Offer each = offer(Method.BOTH_ENDS, new Offer.Pace(0, 1, 0, 0));
+        assertThat(each.moves())
+                .as("3 wires of their own two ends; pairs 2 + 1 + 1; the frame and 3 wires")
+                .isEqualTo(6 + 4 + 4);
+        assertThat(each.seconds()).isEqualTo(14);
+    }
+
+    @Test
+    void pairsAreNotWalkedToCountTheMovesBetweenThem() {
+        for (int wires = 1; wires < 12; wires++) {
+            StringBuilder list = new StringBuilder("wire,from,to\n");
+            for (int i = 1; i <= wires; i++) {
+                list.append("W" + i + ",J1." + i + ",J2." + i + "\n");
+            }
+            Job job = Bench.of(list.toString()).job();
+            Set<Terminal> on = Set.of();
+            long moves = 0;
+            for (Step step : job.steps(Stage.SHORTS).toList()) {
+                Set<Terminal> next = Set.of(((Step.Touch) step).black(), ((Step.Touch) step).red());
+                moves += next.size() - next.stream().filter(on::contains).count();
+                on = next;
+            }
+            assertThat(job.pieces().pairMoves()).as(wires + " wires").isEqualTo(moves);
+        }
+    }
+
+    @Test
+    void whatIsNotAtHandIsSaid() {
+        Approach approach = new Approach(Method.FAR_END_TO_FRAME, false, true, OptionalDouble.empty());
+        Offer bare = Offer.of(DESIGN, approach, Bench.CONDITIONS, Offer.Pace.USUAL, EnumSet.of(Tool.INSULATION_TESTER));
+        assertThat(bare.lacks()).containsExactly(Tool.CLIPS, Tool.FRAME_RETURN);
+        assertThat(bare.misses()).noneMatch(each -> each.startsWith("No insulation tester"));
+        Offer without = Offer.of(DESIGN, approach, Bench.CONDITIONS, Offer.Pace.USUAL, EnumSet.of(Tool.CLIPS));
+        assertThat(without.misses())
+                .contains("No insulation tester: damage that leads only under voltage is not found.");
     }
 }

@@ -178,6 +178,51 @@ class WholeJobTest {
     }
 
     @Test
+    void tiedToTheFrameEveryWireIsReadAgainstIt() {
+        Bench bench =
+                Bench.of(THREE_CORES, approach(Method.FAR_END_TO_FRAME, false)).act("", "", "");
+        bench.type("b", "0.00").act("", "", "").type("0.20", "OL", "OL", "1.35");
+        assertThat(bench.job()
+                        .steps(Stage.ENDS)
+                        .filter(Step.Touch.class::isInstance)
+                        .map(Bench::say))
+                .as("the frame is the reference; the closing pair proves its own ohms")
+                .containsExactly(
+                        "ENDS J1.1 FRAME tied", "ENDS J1.2 FRAME tied", "ENDS J1.3 FRAME tied", "ENDS J1.1 J1.3 tied");
+        bench.type("1.35");
+        assertThat(told(bench))
+                .containsExactly(
+                        "W2 is open between J1.2 and J2.2.", "W3 reads 1.25 Ω from J1.3 to J2.3; at most 0.312 Ω.");
+        bench.act("", "", "");
+        assertThat(bench.job().ledger()).isEmpty();
+    }
+
+    @Test
+    void anotherPartIsTriedOnlyAfterPluggingTheOldOneInAgain() {
+        Bench bench = Bench.of(THREE_CORES, WHOLE);
+        Step.Act plan = new Step.Act(Deed.SUBSTITUTE, "J1");
+        assertThat(Job.expected(plan, "ten")).contains("the minutes that the change takes, 0 to 600");
+        double before = bench.job().secondsLeft();
+        bench.told(Deed.SUBSTITUTE, "J1", "10");
+        assertThat(bench.job().steps(Stage.REPAIR).map(Bench::say)).containsExactly("REPLUGGED J1", "SUBSTITUTED J1");
+        assertThat(bench.job().secondsLeft() - before).as("a price of its own").isGreaterThanOrEqualTo(600);
+        bench.told(Deed.REPLUGGED, "J1", "");
+        bench.told(Deed.SUBSTITUTED, "J1", "works");
+        assertThat(bench.job().state(new Step.Act(Deed.SUBSTITUTED, "J1"))).isEqualTo(StepState.WATCH);
+        assertThat(bench.job().findings()).as("no diagnosis").isEmpty();
+        assertThat(bench.job().ledger()).containsExactly("what stands in for J1");
+    }
+
+    @Test
+    void aContactThatIsCuredByPluggingInNeedsNoOtherPart() {
+        Bench bench = Bench.of(THREE_CORES, WHOLE);
+        bench.told(Deed.SUBSTITUTE, "J1", "10");
+        bench.told(Deed.REPLUGGED, "J1", "works");
+        assertThat(bench.job().steps(Stage.REPAIR).map(Bench::say)).containsExactly("REPLUGGED J1");
+        assertThat(bench.job().isPlanned(new Step.Act(Deed.SUBSTITUTE, "Z9"))).isFalse();
+    }
+
+    @Test
     void aBrokenReferenceIsToldFromAllBroken() {
         Bench bench =
                 Bench.of(THREE_CORES, approach(Method.FAR_END_JOINED, false)).act("", "", "");

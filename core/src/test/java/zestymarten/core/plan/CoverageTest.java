@@ -36,6 +36,7 @@ class CoverageTest {
     @CsvSource({
         "BOTH_ENDS, 11, 77, 0",
         "FAR_END_JOINED, 11, 77, 2",
+        "FAR_END_TO_FRAME, 11, 78, 2",
         "EACH_TO_REST, 11, 22, 11",
         "BY_HALVES, 11, 15, 4",
         "BY_HALVES, 200, 208, 8",
@@ -46,7 +47,7 @@ class CoverageTest {
         Procedure procedure = Procedure.of(cable, Nets.of(cable), method);
         assertThat(procedure.touches()).hasSize(touches);
         assertThat(procedure.setups()).isEqualTo(setups);
-        assertThat(procedure.seconds(5, 20, 120)).isEqualTo(touches * 5 + setups * 20 + method.walks() * 120);
+        assertThat(procedure.seconds(5, 0, 20, 120)).isEqualTo(touches * 5 + setups * 20 + method.walks() * 120);
     }
 
     private static final String DESK = """

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -53,12 +54,15 @@ class PlanApi {
             List<String> indistinguishable,
             List<String> blindSpots) {}
 
-    /** Prices in seconds. */
-    private record Prices(double touch, double setup, double walk) {
+    /** Prices in seconds; the moves of the probes are in the touch's, unless they have one of their own. */
+    private record Prices(double touch, double move, double setup, double walk) {
         static Prices of(Members document) {
             Optional<Members> given = document.object("prices");
             Prices prices = new Prices(
-                    price(given, "touch_s", TOUCH_S), price(given, "setup_s", SETUP_S), price(given, "walk_s", WALK_S));
+                    price(given, "touch_s", TOUCH_S),
+                    price(given, "move_s", 0),
+                    price(given, "setup_s", SETUP_S),
+                    price(given, "walk_s", WALK_S));
             given.ifPresent(Members::done);
             return prices;
         }
@@ -99,10 +103,11 @@ class PlanApi {
             document.problem("method", "Read '" + code + "'; expected one of " + known + ".");
         }
         List<String> tools = document.texts("tools");
-        if (!tools.isEmpty()
-                && !tools.contains("clips")
-                && method.map(Method::needsTies).orElse(false)) {
-            document.problem("tools", "The method " + code + " ties ends together, which takes 'clips'.");
+        if (!tools.isEmpty()) {
+            method.map(Method::tools).orElse(Set.of()).stream()
+                    .filter(tool -> !tools.contains(tool.code()))
+                    .forEach(tool -> document.problem(
+                            "tools", "The method " + code + " takes '" + tool.code() + "': " + tool.words() + "."));
         }
         return method.orElse(Method.BOTH_ENDS);
     }
@@ -124,7 +129,7 @@ class PlanApi {
                 procedure.setups(),
                 procedure.states(),
                 method.walks(),
-                procedure.seconds(prices.touch(), prices.setup(), prices.walk()),
+                procedure.seconds(prices.touch(), prices.move(), prices.setup(), prices.walk()),
                 procedure.touches().stream().map(PlanApi::step).toList(),
                 Arrays.stream(Coverage.Fault.values())
                         .filter(coverage.counts()::containsKey)

@@ -33,6 +33,7 @@ public record WiringDrawing(
         List<Bead> beads,
         List<Knot> knots,
         Optional<Point> frame,
+        List<Note> notes,
         int leftOut) {
 
     /** More strands than this are not drawn in one picture. */
@@ -51,6 +52,7 @@ public record WiringDrawing(
         strands = List.copyOf(strands);
         beads = List.copyOf(beads);
         knots = List.copyOf(knots);
+        notes = List.copyOf(notes);
     }
 
     /** A connector with its pins in lane order. */
@@ -75,8 +77,21 @@ public record WiringDrawing(
     /** A fault on the drawing: its kind, its place and a path. */
     public record Knot(String kind, String path, List<Point> dots, Optional<Point> word) {}
 
+    /** What was seen by eye, pinned where it was seen; {@code number} is that of the note in its list, from 1. */
+    public record Note(int number, double x, double y) {}
+
     public static WiringDrawing of(Assembly assembly, List<Finding> findings) {
-        return new Layout(assembly, findings).draw();
+        return of(assembly, findings, List.of());
+    }
+
+    /**
+     * With what was seen by eye pinned to it.
+     *
+     * @param seen where something was seen by eye: connectors, joints and zones by their names, in the order of the notes; one
+     *     that is on no strand of the drawing gets no pin
+     */
+    public static WiringDrawing of(Assembly assembly, List<Finding> findings, List<String> seen) {
+        return new Layout(assembly, findings).draw(seen);
     }
 
     /** The working state of one drawing. */
@@ -113,7 +128,7 @@ public record WiringDrawing(
             pitch = shown.size() <= 24 ? 30 : shown.size() <= 60 ? 22 : 14;
         }
 
-        WiringDrawing draw() {
+        WiringDrawing draw(List<String> seen) {
             chooseSides();
             List<Body> bodies = new ArrayList<>(column(false));
             bodies.addAll(column(true));
@@ -136,6 +151,7 @@ public record WiringDrawing(
                     beads,
                     knots,
                     frame(height),
+                    notes(seen),
                     assembly.conductors().size() - shown.size());
         }
 
@@ -245,6 +261,38 @@ public record WiringDrawing(
                 beads.add(new Bead(joint.name(), place.x(), place.y()));
             }
             return beads;
+        }
+
+        private List<Note> notes(List<String> seen) {
+            List<Note> notes = new ArrayList<>();
+            for (int i = 0; i < seen.size(); i++) {
+                int number = i + 1;
+                pinned(seen.get(i)).ifPresent(at -> notes.add(new Note(number, at.x(), at.y())));
+            }
+            return notes;
+        }
+
+        /** At the inner corner of a connector, under a joint, on the first strand of a zone. */
+        private Optional<Point> pinned(String subject) {
+            Optional<Point> joint = assembly.jointTerminals().stream()
+                    .filter(each -> each.name().equals(subject))
+                    .map(each -> new Point(place(each).x(), place(each).y() + 8))
+                    .findFirst();
+            Optional<Point> zone = shown.stream()
+                    .filter(each -> each.zone().filter(subject::equals).isPresent())
+                    .map(each -> along(each, 0.28))
+                    .findFirst();
+            return assembly.connector(subject).map(this::corner).or(() -> joint).or(() -> zone);
+        }
+
+        private Point corner(Connector connector) {
+            double top = connector.terminals().stream()
+                            .mapToDouble(each -> place(each).y())
+                            .min()
+                            .orElse(TOP + HEAD)
+                    - pitch / 2;
+            boolean right = onRight.getOrDefault(connector.id(), false);
+            return new Point(right ? WIDTH - BODY_WIDTH : BODY_WIDTH, top - HEAD / 2);
         }
 
         private static Point frameAt(double height) {

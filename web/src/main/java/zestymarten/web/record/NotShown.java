@@ -8,8 +8,9 @@ import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Reach;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Job;
+import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Expectation;
-import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Moisture;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
@@ -28,6 +29,7 @@ final class NotShown {
         matingFaces();
         tones();
         leads();
+        substitutes();
         skipped();
     }
 
@@ -52,7 +54,7 @@ final class NotShown {
     }
 
     private void method() {
-        if (job.approach().method() == Method.FAR_END_JOINED) {
+        if (job.approach().method().tiesFarEnds()) {
             said.add("Crossed wires: with all far ends tied, two wires that have changed places read like good ones.");
         }
         if (job.approach().quick()) {
@@ -108,6 +110,26 @@ final class NotShown {
             said.add("Read with leads that have more ohms than the wire may: "
                     + small + (small == 1 ? " reading" : " readings")
                     + ". Contact pressure alone could hide or make a small excess there.");
+        }
+    }
+
+    /** A part that cures is no reading of the old one. */
+    private void substitutes() {
+        for (Entry entry : job.entries()) {
+            boolean cured = entry.stands()
+                    && entry.step() instanceof Step.Act act
+                    && (act.deed() == Deed.SUBSTITUTED || act.deed() == Deed.REPLUGGED)
+                    && job.state(act) == StepState.WATCH;
+            if (cured) {
+                String part = ((Step.Act) entry.step()).subject();
+                said.add(
+                        ((Step.Act) entry.step()).deed() == Deed.SUBSTITUTED
+                                ? "What is wrong with " + part
+                                        + ": it works with another one, and no reading condemns the old"
+                                        + " one until it is tested on the bench."
+                                : "Why " + part
+                                        + " failed: it works since it was plugged in again, and a contact may fail again.");
+            }
         }
     }
 

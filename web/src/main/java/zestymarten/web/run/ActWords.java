@@ -22,6 +22,8 @@ import zestymarten.web.platform.Times;
  * @param choices answers offered as buttons, besides typing
  */
 record ActWords(String sentence, String why, List<String> choices) {
+    private static final List<String> TRIED =
+            Behaviours.words().subList(1, Behaviours.words().size());
     private static final int NAMED = 24;
     private static final List<String> SEEN =
             List.of("melted", "burnt", "chafed", "pin stands back", "loose", "dirty: cleaned");
@@ -89,7 +91,7 @@ record ActWords(String sentence, String why, List<String> choices) {
                                 : "");
             case TIED ->
                 does(
-                        "Tie all far ends together: " + ends(job.plan().farEnds()) + ".",
+                        "Tie all far ends together: " + ends(job.plan().tiedFar()) + ".",
                         "Each one caught? One that is not reads as a broken wire. The tie goes on the ledger.");
             case FREED ->
                 does(
@@ -113,6 +115,20 @@ record ActWords(String sentence, String why, List<String> choices) {
                                         .map(end -> " Not before " + Times.second(end) + ".")
                                         .orElse(""));
             case MENDED -> does("Put right: " + subject + ".", "");
+            case SUBSTITUTE -> does("Another one is to be tried in the place of " + subject + ".", "");
+            case REPLUGGED ->
+                new ActWords(
+                        "Unplug " + title(assembly, subject)
+                                + " and plug it in again, nothing else. What does the machine do?",
+                        "That alone may cure a contact. Enter: nothing has changed.",
+                        TRIED);
+            case SUBSTITUTED ->
+                new ActWords(
+                        "A known good one in the place of " + title(assembly, subject) + ". What does the machine do?",
+                        substitute(job, subject)
+                                + "If it works now, that condemns nothing yet: test the old one on the bench. The ledger asks for"
+                                + " it at the end. Enter: nothing has changed.",
+                        TRIED);
             case RESET ->
                 does(
                         "Reset what keeps old faults in memory.",
@@ -121,7 +137,7 @@ record ActWords(String sentence, String why, List<String> choices) {
                 new ActWords(
                         "Try it: does " + subject + " work?",
                         "A repair is proved by the machine, not by the meter alone.",
-                        Behaviours.words().subList(1, Behaviours.words().size()));
+                        TRIED);
             case OPENED -> does("On the ledger: " + subject + ".", "");
             case PUT_BACK ->
                 does("Put back: " + place(assembly, subject) + ".", "The ledger has to be empty at the end.");
@@ -134,6 +150,14 @@ record ActWords(String sentence, String why, List<String> choices) {
 
     private static ActWords asks(String sentence, String why) {
         return new ActWords(sentence, why, Behaviours.words());
+    }
+
+    /** The price of a substitute. */
+    private static String substitute(Job job, String subject) {
+        return job.standing(new Step.Act(Deed.SUBSTITUTE, subject)).stream()
+                .reduce((first, second) -> second)
+                .map(entry -> "It takes a" + job.told(entry).substring("planned, a".length()) + ". ")
+                .orElse("");
     }
 
     private static String ambient(Job job) {
@@ -224,6 +248,9 @@ record ActWords(String sentence, String why, List<String> choices) {
             case LIFTED -> "lifted out";
             case REMAINING -> "left of";
             case MENDED -> "put right";
+            case SUBSTITUTE -> "another one for";
+            case REPLUGGED -> "plugged in again:";
+            case SUBSTITUTED -> "stands in for";
             case RESET -> "reset";
             case FUNCTION -> "function";
             case OPENED -> "opened";

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriUtils;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.job.Behaviours;
 import zestymarten.core.job.Entry;
@@ -132,6 +133,21 @@ class AsideController {
         int touch = runs.find(id).job().nextTouch(step);
         runs.enter(id, sent(token, step, touch, ""), who.getName());
         return "redirect:/runs/" + id;
+    }
+
+    /** Another part is to be tried in the place of one. */
+    @PostMapping("/substitutes")
+    String substitute(
+            @PathVariable long id,
+            @RequestParam UUID token,
+            @RequestParam String part,
+            @RequestParam String minutes,
+            Principal who) {
+        Step step = new Step.Act(Deed.SUBSTITUTE, part.strip());
+        int touch = runs.find(id).job().nextTouch(step);
+        runs.enter(id, sent(token, step, touch, minutes.strip()), who.getName());
+        String first = UriUtils.encodeQueryParam(part.strip(), StandardCharsets.UTF_8);
+        return "redirect:/runs/" + id + "?stage=REPAIR&question=" + Deed.REPLUGGED + "&subject=" + first;
     }
 
     /** Something that was opened, taken off or tied, and has to be put back. */

@@ -14,7 +14,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.job.Job;
 import zestymarten.core.plan.Step;
@@ -22,19 +21,23 @@ import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.wiring.Wirings;
 
 /** The run on paper: a job sheet with blanks, and the grid into which its readings are entered afterwards. */
 @Controller
-@RequestMapping("/runs/{id}")
 class GridController {
     /** More rows than this are entered a page at a time; a sheet of so many touches is no help either. */
     private static final int MOST = 300;
 
     private final Runs runs;
+    private final Wirings wirings;
+    private final Plans plans;
     private final Prints prints;
 
-    GridController(Runs runs, Prints prints) {
+    GridController(Runs runs, Wirings wirings, Plans plans, Prints prints) {
         this.runs = runs;
+        this.wirings = wirings;
+        this.plans = plans;
         this.prints = prints;
     }
 
@@ -59,20 +62,31 @@ class GridController {
         static final Left NOTHING = new Left("", List.of(), "");
     }
 
-    @GetMapping("/grid")
+    @GetMapping("/runs/{id}/grid")
     String grid(@PathVariable long id, Model model) {
         return shown(runs.find(id), Map.of(), 0, model);
     }
 
-    @GetMapping("/sheet.pdf")
+    @GetMapping("/runs/{id}/sheet.pdf")
     ResponseEntity<byte[]> sheet(@PathVariable long id) {
         Run run = runs.find(id);
-        byte[] pdf = prints.pdf("run/sheet", Map.of("run", run, "rows", rows(run.job(), Map.of())));
+        return sheet(run.serial() + ", " + run.assembly(), run.job());
+    }
+
+    /** The sheet of a plan that is kept with a wiring, before there is a run of it. */
+    @GetMapping("/wirings/{id}/plans/{plan}/sheet.pdf")
+    ResponseEntity<byte[]> sheet(@PathVariable long id, @PathVariable long plan) {
+        KeptPlan kept = plans.find(id, plan);
+        return sheet(wirings.latest(id).assembly().name() + ", " + kept.name(), runs.planned(id, kept));
+    }
+
+    private ResponseEntity<byte[]> sheet(String title, Job job) {
+        byte[] pdf = prints.pdf("run/sheet", Map.of("title", title, "rows", rows(job, Map.of())));
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(pdf);
     }
 
     /** Keeps what can be kept, in the order of the job; what cannot stays in its row with the reason. */
-    @PostMapping("/grid")
+    @PostMapping("/runs/{id}/grid")
     String enter(
             @PathVariable long id,
             @RequestParam UUID token,

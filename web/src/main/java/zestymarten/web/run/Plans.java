@@ -5,6 +5,7 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.plan.Approach;
+import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 
 /** Ways of testing that are kept with a wiring. */
@@ -24,6 +25,19 @@ class Plans {
     @Transactional(readOnly = true)
     public List<KeptPlan> of(long assemblyId) {
         return mapper.of(assemblyId);
+    }
+
+    /**
+     * A plan of a wiring.
+     *
+     * @throws NotFound if it has none of that number
+     */
+    @Transactional(readOnly = true)
+    public KeptPlan find(long assemblyId, long plan) {
+        return of(assemblyId).stream()
+                .filter(each -> each.id() == plan)
+                .findFirst()
+                .orElseThrow(() -> new NotFound("This wiring has no such plan."));
     }
 
     /**

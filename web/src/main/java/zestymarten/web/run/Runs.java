@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -33,6 +34,7 @@ import zestymarten.core.network.Nets;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
 import zestymarten.core.plan.Step;
+import zestymarten.core.plan.Tool;
 import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
@@ -165,14 +167,22 @@ public class Runs {
 
     /** The ways in which the newest revision of a wiring can be tested, at the given prices. */
     @Transactional(readOnly = true)
-    public List<Offer> offers(long assemblyId, Offer.Pace pace) {
+    public List<Offer> offers(long assemblyId, Offer.Pace pace, Set<Tool> tools) {
         Design design = design(wirings.latest(assemblyId), USUAL.ambientC(), NOTHING_LEARNT);
         boolean few = design.nets().all().size() <= MOST_TIED;
         return Stream.of(Method.values())
                 .filter(method -> method != Method.INSULATION && (few || !method.needsTies()))
                 .map(method -> new Approach(method, false, true, OptionalDouble.empty()))
-                .map(approach -> Offer.of(design, approach, USUAL, pace))
+                .map(approach -> Offer.of(design, approach, USUAL, pace, tools))
                 .toList();
+    }
+
+    /** The job that a kept plan would be on a good unit of the newest revision. */
+    @Transactional(readOnly = true)
+    public Job planned(long assemblyId, KeptPlan plan) {
+        Long taught = learnt.latest(assemblyId);
+        Design design = design(wirings.latest(assemblyId), USUAL.ambientC(), taught == null ? NOTHING_LEARNT : taught);
+        return Job.of(design, plan.approach().approach(), USUAL, List.of());
     }
 
     private static void mustBeTied(Revision revision, Approach approach) {

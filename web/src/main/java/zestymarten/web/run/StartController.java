@@ -2,10 +2,14 @@ package zestymarten.web.run;
 
 import java.security.Principal;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,6 +23,7 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Tool;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Problem;
@@ -35,6 +40,8 @@ import zestymarten.web.wiring.Wirings;
 @Controller
 class StartController {
     private static final Approach WHOLE = new Approach(Method.BOTH_ENDS, false, false, OptionalDouble.empty());
+
+    private static final Set<Tool> USUAL_TOOLS = EnumSet.complementOf(EnumSet.of(Tool.LOW_OHM_METER));
 
     private final Runs runs;
     private final Wirings wirings;
@@ -63,7 +70,7 @@ class StartController {
             boolean guarded) {}
 
     /** One way of testing, with its price and what it would miss, as ready text. */
-    record OfferView(String code, String title, String price, List<String> misses) {}
+    record OfferView(String code, String title, String price, String lacks, List<String> misses) {}
 
     @GetMapping("/wirings/{id}/test")
     String form(
@@ -78,7 +85,7 @@ class StartController {
                 .filter(each -> plan.equals(Optional.of(each.id())))
                 .findFirst();
         Approach approach = taken.map(each -> each.approach().approach()).orElse(WHOLE);
-        offers(id, Offer.Pace.USUAL, approach.method(), model);
+        offers(id, Offer.Pace.USUAL, USUAL_TOOLS, approach.method().code(), model);
         model.addAttribute("plans", kept);
         model.addAttribute("taken", taken.map(KeptPlan::name).orElse(""));
         model.addAttribute("way", ApproachForm.of(approach));
@@ -111,25 +118,45 @@ class StartController {
     String offers(
             @PathVariable long id,
             @RequestParam String touch,
+            @RequestParam String move,
             @RequestParam String setup,
             @RequestParam String walk,
+            @RequestParam(defaultValue = "both_ends") String method,
+            @RequestParam(name = "tool", defaultValue = "") List<String> codes,
             Model model) {
         List<Problem> problems = new ArrayList<>();
         double[] seconds = {
-            seconds("touch", touch, problems), seconds("setup", setup, problems), seconds("walk", walk, problems)
+            seconds("touch", touch, problems),
+            seconds("move", move, problems),
+            seconds("setup", setup, problems),
+            seconds("walk", walk, problems)
         };
         if (!problems.isEmpty()) {
             throw new Refused(problems);
         }
-        offers(id, new Offer.Pace(seconds[0], seconds[1], seconds[2]), Method.BOTH_ENDS, model);
+        Offer.Pace pace = new Offer.Pace(seconds[0], seconds[1], seconds[2], seconds[3]);
+        offers(id, pace, tools(codes), method, model);
         return "run/offers";
     }
 
-    private void offers(long id, Offer.Pace pace, Method chosen, Model model) {
-        model.addAttribute("chosen", chosen.code());
-        model.addAttribute(
-                "offers",
-                runs.offers(id, pace).stream().map(StartController::view).toList());
+    private static Set<Tool> tools(List<String> codes) {
+        return Stream.of(Tool.values())
+                .filter(each -> codes.contains(each.code()))
+                .collect(Collectors.toSet());
+    }
+
+    /** One that is chosen and cannot be done with these tools gives way to the first that can. */
+    private void offers(long id, Offer.Pace pace, Set<Tool> tools, String chosen, Model model) {
+        List<OfferView> views =
+                runs.offers(id, pace, tools).stream().map(StartController::view).toList();
+        Optional<OfferView> possible = views.stream()
+                .filter(each -> each.lacks().isEmpty() && each.code().equals(chosen))
+                .findFirst()
+                .or(() -> views.stream().filter(each -> each.lacks().isEmpty()).findFirst());
+        model.addAttribute("chosen", possible.map(OfferView::code).orElse(""));
+        model.addAttribute("offers", views);
+        model.addAttribute("tools", Tool.values());
+        model.addAttribute("atHand", tools);
         model.addAttribute("pace", pace);
     }
 
@@ -146,8 +173,9 @@ class StartController {
         return new OfferView(
                 offer.method().code(),
                 offer.method().title(),
-                offer.touches() + " touches" + setups + walks + ", about "
+                offer.touches() + " touches, " + offer.moves() + " moves of a probe" + setups + walks + ", about "
                         + Math.max(1, Math.round(offer.seconds() / 60)) + " min" + access,
+                offer.lacks().stream().map(Tool::words).collect(Collectors.joining(", ")),
                 misses);
     }
 
@@ -161,7 +189,11 @@ class StartController {
     }
 
     @PostMapping("/wirings/{id}/runs")
-    ResponseEntity<Void> start(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who) {
+    ResponseEntity<Void> start(
+            @PathVariable long id,
+            @RequestParam Map<String, String> fields,
+            @RequestParam(name = "tool", defaultValue = "") List<String> codes,
+            Principal who) {
         ApproachForm form = new ApproachForm(fields);
         List<Problem> problems = new ArrayList<>();
         OptionalDouble celsius = Celsius.of(form.field("ambient"));
@@ -175,6 +207,13 @@ class StartController {
         Optional<LeadPolicy> leads = LeadPolicy.of(form.field("policy"));
         if (leads.isEmpty()) {
             problems.add(new Problem("policy", "Read '" + form.field("policy") + "'; expected full, excess or none."));
+        }
+        boolean tester = !fields.containsKey("tools_asked") || tools(codes).contains(Tool.INSULATION_TESTER);
+        if (!tester && !form.field("test_v").isEmpty()) {
+            problems.add(
+                    new Problem(
+                            "test_v",
+                            "An insulation test needs an insulation tester, which is not ticked. Tick it, or leave the volts empty."));
         }
         Optional<Approach> approach = form.approach(wirings.latest(id).assembly(), problems);
         if (!problems.isEmpty() || approach.isEmpty() || meter.isEmpty()) {

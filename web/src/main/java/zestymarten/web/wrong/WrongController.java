@@ -4,11 +4,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.diagnosis.Diagnosis;
 import zestymarten.core.finding.Finding;
@@ -17,6 +20,7 @@ import zestymarten.core.job.Fitting;
 import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
 import zestymarten.core.judge.Judgement;
+import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.web.drawing.BandDrawing;
@@ -77,7 +81,9 @@ class WrongController {
         model.addAttribute("unexplained", job.unexplained());
         model.addAttribute("complained", job.complaint().isOfSomething());
         model.addAttribute("outcome", job.outcome().word());
-        model.addAttribute("seen", seen(job));
+        List<SeenView> seen = seen(job);
+        model.addAttribute("seen", seen);
+        model.addAttribute("parts", parts(job));
         model.addAttribute(
                 "findings", findings.stream().map(found -> view(job, found)).toList());
         Optional<Diagnosis> diagnosis = run.isUnderWay() && job.left() > 0 ? job.diagnosis() : Optional.empty();
@@ -87,7 +93,8 @@ class WrongController {
                 "drawing",
                 WiringDrawing.of(
                         job.design().assembly(),
-                        findings.stream().map(Found::finding).toList()));
+                        findings.stream().map(Found::finding).toList(),
+                        seen.stream().map(SeenView::place).toList()));
         return "wrong/wrong";
     }
 
@@ -98,6 +105,16 @@ class WrongController {
                 .filter(entry -> entry.content() instanceof Entry.Content.Done done
                         && !done.words().isEmpty())
                 .map(entry -> new SeenView(((Step.Act) entry.step()).subject(), job.told(entry)))
+                .toList();
+    }
+
+    /** What another one could be tried for: parts, then connectors, that were not planned yet. */
+    private static List<String> parts(Job job) {
+        return Stream.concat(
+                        job.design().assembly().components().stream().map(Component::id),
+                        job.design().assembly().connectors().stream().map(Connector::id))
+                .filter(each ->
+                        job.standing(new Step.Act(Deed.SUBSTITUTE, each)).isEmpty())
                 .toList();
     }
 

@@ -229,7 +229,7 @@ class AnalysisApiTest {
                         "{\"assembly\":" + lead
                                 + ",\"method\":\"by_halves\",\"tools\":[\"meter\"],\"prices\":{\"walk_s\":-1}}")))
                 .containsExactly(
-                        "tools: The method by_halves ties ends together, which takes 'clips'.",
+                        "tools: The method by_halves takes 'clips': clips to tie ends.",
                         "prices.walk_s: Read -1.0; expected 0 to 86400 seconds.");
     }
 }

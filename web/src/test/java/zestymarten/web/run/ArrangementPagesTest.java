@@ -57,6 +57,9 @@ class ArrangementPagesTest {
                 .see("#say", "Read 'W9'; expected wires of this wiring, such as W3 W7.");
         browser.fill("input[name=first]", "SP1").click(".keep-plan button").see(".plan[aria-current]", "evening");
         assertThat(browser.text("#order-list")).startsWith("Frame");
+        String sheet = browser.attribute("a[aria-label='Job sheet of evening, PDF']", "href");
+        assertThat(browser.run("return fetch('" + sheet + "').then((a) => a.headers.get('Content-Type'))"))
+                .isEqualTo("application/pdf");
         browser.fill("input[name=serial]", "P-1").keys(Keys.ENTER).waitForPath("/runs/\\d+");
         hands.press("b").type("0.30");
         browser.see(".sentence", "Black on J1.1, red on the frame.");
@@ -128,6 +131,58 @@ class ArrangementPagesTest {
     void whatIsSeenByEyeStandsBesideWhatIsWrong() {
         hands.begin(wiring, "E-1").press("1").enter(2);
         browser.keys("w").waitForPath("/runs/\\d+/wrong").see(".seen", "J1: melted");
+        assertThat(browser.text(".wiring .note")).as("pinned on the drawing").isEqualTo("1");
+    }
+
+    @Test
+    void whatIsNotAtHandTakesItsWaysOffTheList() {
+        browser.open("/wirings/" + wiring + "/test").see("#offers", "tied to the frame there");
+        browser.click("input[value=frame_return]")
+                .see("#offers .lacks", "Needs a frame or earth that both ends reach.");
+        browser.click("input[value=insulation_tester]").see("#offers", "No insulation tester: damage");
+        browser.fill("input[name=serial]", "T-1")
+                .fill("input[name=test_v]", "500")
+                .keys(Keys.ENTER)
+                .see("#say", "An insulation test needs an insulation tester, which is not ticked.");
+        browser.complaints();
+        browser.run("document.querySelector('#pace').closest('details').open = true");
+        browser.fill("input[name=move]", "3600").click("#pace button").see("#offers", "about 540 min");
+        assertThat(browser.text("#offers .lacks")).isEqualTo("Needs a frame or earth that both ends reach.");
+    }
+
+    @Test
+    void aloneWithAFrameAtBothEndsEachWireIsReadAgainstIt() {
+        hands.begin(wiring, "F-1", "input[name=quick]", "input[value=far_end_to_frame]");
+        hands.press("b").type("0.00").enter(1);
+        browser.see(".sentence", "Tie all far ends together: J2.1 J2.2 FRAME.");
+        hands.enter(2);
+        browser.see(".sentence", "Black on J1.1, red on the frame, tied as below.");
+        hands.type("0.28", "0.28");
+        browser.see(".sentence", "Black on J1.1, red on J1.2, tied as below.");
+    }
+
+    @Test
+    void anotherPartIsTriedAtAPriceAfterPluggingTheOldOneInAgain() {
+        hands.begin(wiring, "P-2", "input[name=quick]");
+        browser.keys("w").waitForPath("/runs/\\d+/wrong").click(".findings summary");
+        browser.fill("input[name=minutes]", "soon")
+                .keys(Keys.ENTER)
+                .see("main", "expected the minutes that the change takes");
+        browser.driver().navigate().back();
+        browser.see(".findings", "Try another part")
+                .fill("input[name=minutes]", "15")
+                .keys(Keys.ENTER);
+        browser.waitForPath("/runs/\\d+\\?stage=REPAIR.*")
+                .see(".sentence", "Unplug J1 and plug it in again, nothing else.");
+        String run = browser.path();
+        hands.enter(1);
+        browser.open(run.replace("REPLUGGED", "SUBSTITUTED"))
+                .see(".sentence", "A known good one in the place of J1.")
+                .see(".why", "It takes about 15 min.");
+        hands.press("1");
+        browser.see(".ledger", "what stands in for J1");
+        browser.open(run.replaceAll("\\?.*", "/record"))
+                .see("main", "no reading condemns the old one until it is tested on the bench");
     }
 
     @Test
