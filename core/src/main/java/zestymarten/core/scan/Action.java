@@ -1,0 +1,82 @@
+package zestymarten.core.scan;
+
+import java.util.List;
+import java.util.TreeSet;
+import java.util.function.Function;
+import zestymarten.core.judge.Quantity;
+
+/** One line of a program. */
+public sealed interface Action {
+    /** Connects points to buses; what else is connected stays. */
+    record Close(List<Contact> contacts) implements Action {
+        public Close {
+            contacts = List.copyOf(new TreeSet<>(contacts));
+        }
+    }
+
+    /** Disconnects points. */
+    record Open(List<Contact> contacts) implements Action {
+        public Open {
+            contacts = List.copyOf(new TreeSet<>(contacts));
+        }
+    }
+
+    /** Waits until somebody has set switches and relays; empty for the state at rest. */
+    record Await(String state) implements Action {}
+
+    /**
+     * Measures between bus A and bus B.
+     *
+     * @param quantity ohms of a meter, or of insulation under voltage
+     * @param lowOhm the least that it may read, 0 for anything
+     * @param highOhm the most that it may read, infinite for anything
+     * @param testV volts for insulation, 0 for a meter
+     * @param dwellS seconds under voltage, 0 for a meter
+     */
+    record Measure(Quantity quantity, double lowOhm, double highOhm, double testV, double dwellS) implements Action {
+        private static final double MOST_V = 5000;
+        private static final double MOST_S = 3600;
+
+        public Measure {
+            if (quantity != Quantity.RESISTANCE && quantity != Quantity.INSULATION) {
+                throw new IllegalArgumentException(
+                        "A scanner measures resistance or insulation, not " + quantity + ".");
+            }
+            if (!(lowOhm >= 0 && highOhm > lowOhm)) {
+                throw new IllegalArgumentException("Limits (" + lowOhm + " to " + highOhm
+                        + " ohm) must begin at 0 or above and end above where they begin.");
+            }
+            boolean under = quantity == Quantity.INSULATION;
+            if (under
+                    ? !(testV > 0 && testV <= MOST_V && dwellS >= 0 && dwellS <= MOST_S)
+                    : testV != 0 || dwellS != 0) {
+                throw new IllegalArgumentException(
+                        "Insulation takes up to 5000 V for up to 3600 s, ohms take neither; read " + testV + " V for "
+                                + dwellS + " s.");
+            }
+        }
+
+        /** Ohms of a meter. */
+        public static Measure ohms(double lowOhm, double highOhm) {
+            return new Measure(Quantity.RESISTANCE, lowOhm, highOhm, 0, 0);
+        }
+
+        /** Whether the two sides should have a way through. */
+        public boolean expectsWayThrough() {
+            return highOhm < Double.POSITIVE_INFINITY;
+        }
+    }
+
+    /** Chooses by kind. */
+    default <T> T fold(
+            Function<Close, T> close, Function<Open, T> open, Function<Await, T> await, Function<Measure, T> measure) {
+        if (this instanceof Close one) {
+            return close.apply(one);
+        } else if (this instanceof Open one) {
+            return open.apply(one);
+        } else if (this instanceof Await one) {
+            return await.apply(one);
+        }
+        return measure.apply((Measure) this);
+    }
+}
