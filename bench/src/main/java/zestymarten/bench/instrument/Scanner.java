@@ -18,11 +18,15 @@ import zestymarten.core.assembly.Terminal;
  *
  * <p>Commands: {@code ROUTe:CLOSe (@A!1,B!5)}, {@code ROUTe:OPEN (@A!1)}, {@code ROUTe:OPEN:ALL},
  * {@code ROUTe:CLOSe? (@A!1)} as 0 or 1 for each, {@code ROUTe:COUNt?} how often a relay has switched since the reset,
- * {@code *RST}; {@code SIMulation:MAP "1 J1.1;2 J1.2"}. It refuses to switch while a test voltage is on: error -221, and
+ * {@code *RST}; {@code SIMulation:MAP "1 J1.1;2 J1.2"}, {@code SIMulation:PLUG ON|OFF} for a plug that joins all points, with
+ * which the ohms of each point's own relay and wire are found. It refuses to switch while a test voltage is on: error -221, and
  * nothing has moved.
  */
 public final class Scanner {
     private static final int MOST_POINTS = 4000;
+    private static final double RELAY_OHM = 0.05;
+    private static final double ADAPTER_OHM = 0.02;
+    private static final int UNLIKE = 5;
 
     private final Workbench bench;
     private final Map<Integer, Terminal> points = new TreeMap<>();
@@ -108,7 +112,15 @@ public final class Scanner {
     }
 
     private void connect() {
-        bench.connect(on("A"), on("B"));
+        bench.connect(on("A"), on("B"), pathOhm("A") + pathOhm("B"));
+    }
+
+    /** What a point's relay and its wire in the adapter have; points of one bus are taken to be as good as their best. */
+    private double pathOhm(String bus) {
+        return closed.getOrDefault(bus, Set.of()).stream()
+                .mapToDouble(point -> RELAY_OHM + ADAPTER_OHM * (point % UNLIKE))
+                .min()
+                .orElse(0);
     }
 
     private List<Terminal> on(String bus) {
@@ -139,6 +151,7 @@ public final class Scanner {
                 .command("ROUTe:OPEN", with -> open(with.channels()))
                 .command("ROUTe:OPEN:ALL", any -> openAll())
                 .query("ROUTe:COUNt?", any -> count())
+                .command("SIMulation:PLUG", with -> bench.plug(with.isOn()))
                 .command("SIMulation:MAP", with -> map(wired(with.text())));
         Hands.on(bench, commands);
         return commands;

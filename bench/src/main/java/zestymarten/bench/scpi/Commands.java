@@ -51,6 +51,12 @@ public final class Commands {
         return this;
     }
 
+    /** Adds what another instrument in the same case can do; where both have a header, this one's counts. */
+    public Commands with(Commands other) {
+        commands.addAll(other.commands);
+        return this;
+    }
+
     /** Carries out a line; the answers of its queries in their order, separated by semicolons; empty where it has none. */
     public Optional<String> line(String line) {
         List<String> answers = new ArrayList<>();

@@ -21,6 +21,8 @@ public final class Workbench {
     private Optional<BenchUnit> unit = Optional.empty();
     private Setting setting = Setting.AS_FOUND;
     private Optional<Probes> probes = Optional.empty();
+    private double path;
+    private boolean plugged;
     private boolean joined;
     private boolean leadBroken;
     private boolean live;
@@ -58,6 +60,11 @@ public final class Workbench {
 
     /** Puts the probes on two terminals; whether both are there. */
     public synchronized boolean touch(Terminal black, Terminal red) {
+        path = 0;
+        return reach(black, red);
+    }
+
+    private boolean reach(Terminal black, Terminal red) {
         joined = false;
         boolean there = unit.map(each -> has(each, black) && has(each, red)).orElse(false);
         probes = there ? Optional.of(new Probes(black, red)) : Optional.empty();
@@ -68,15 +75,26 @@ public final class Workbench {
         return terminal.isFrame() || unit.good().design().assembly().terminals().contains(terminal);
     }
 
-    /** Connects all of one side together to the black probe, and all of the other to the red one; an empty side hangs in the air. */
-    public synchronized void connect(List<Terminal> black, List<Terminal> red) {
+    /**
+     * Connects all of one side together to the black probe, and all of the other to the red one; an empty side hangs in the
+     * air.
+     *
+     * @param pathOhm what the relays and wires to both sides have, in ohms
+     */
+    public synchronized void connect(List<Terminal> black, List<Terminal> red, double pathOhm) {
         joined = false;
+        path = pathOhm;
         setting = setting.tied(
                 Stream.of(black, red).filter(each -> each.size() > 1).toList());
         probes = Optional.empty();
         if (!black.isEmpty() && !red.isEmpty()) {
-            touch(black.get(0), red.get(0));
+            reach(black.get(0), red.get(0));
         }
+    }
+
+    /** Puts a plug that joins all points in the place of the unit, or takes it off. */
+    public synchronized void plug(boolean on) {
+        plugged = on;
     }
 
     /** Says whether a test voltage is on the probes. */
@@ -116,7 +134,10 @@ public final class Workbench {
         OptionalDouble between = probes.isPresent() && unit.isPresent()
                 ? unit.get().ohms(probes.get().black(), probes.get().red(), setting, random)
                 : OptionalDouble.empty();
-        return between.isPresent() ? OptionalDouble.of(between.getAsDouble() + leads) : between;
+        if (plugged) {
+            return probes.isPresent() ? OptionalDouble.of(leads + path) : OptionalDouble.empty();
+        }
+        return between.isPresent() ? OptionalDouble.of(between.getAsDouble() + leads + path) : between;
     }
 
     /** Ohms of the insulation between the probes after so many seconds; beyond everything where nothing is between them. */

@@ -19,6 +19,8 @@ import zestymarten.core.meter.Meter;
 /** The scanning switch between the unit and the meters. */
 class ScannerTest {
     private static final double OVER = 9.9e37;
+    private static final double TWO_PATHS_OHM = 0.07 + 0.07;
+    private static final double TWO_POINTS_OHM = 0.07 + 0.09;
 
     private final Workbench bench = bench(three(new Flaw.Wired(new Fault.Shorted(at("J1.1"), at("J1.3"), 0.5))), 0);
     private final Commands meter = new Multimeter(
@@ -43,7 +45,7 @@ class ScannerTest {
     @Test
     void anyPointGoesToEitherBus() {
         scanner.line("ROUT:CLOS (@A!1,B!11)");
-        assertThat(read()).isCloseTo(ONE_WIRE_OHM, within(0.02));
+        assertThat(read()).isCloseTo(ONE_WIRE_OHM + TWO_PATHS_OHM, within(0.02));
         scanner.line("ROUT:OPEN (@B!11);ROUT:CLOS (@B!12)");
         assertThat(read()).isEqualTo(OVER);
         assertThat(scanner.line("ROUT:CLOS? (@A!1,B!11,B!12)")).hasValue("1,0,1");
@@ -55,7 +57,7 @@ class ScannerTest {
     @Test
     void severalPointsOnABusAreTiedTogether() {
         scanner.line("ROUT:CLOS (@A!1,B!2,B!3)");
-        assertThat(read()).as("the short from J1.1 to J1.3").isCloseTo(0.5, within(0.02));
+        assertThat(read()).as("the short from J1.1 to J1.3").isCloseTo(0.5 + TWO_POINTS_OHM, within(0.03));
         assertThat(scanner.line("ROUT:COUN?")).hasValue("3");
         scanner.line("*RST");
         assertThat(scanner.line("ROUT:COUN?;CLOS? (@A!1)"))
@@ -91,5 +93,26 @@ class ScannerTest {
         tester.line("OUTP OFF");
         scanner.line("ROUT:OPEN:ALL");
         assertThat(error()).startsWith("0,");
+    }
+
+    @Test
+    void aPlugThatJoinsAllPointsShowsTheOhmsOfEachPath() {
+        scanner.line("SIM:PLUG ON;ROUT:CLOS (@A!1,B!2)");
+        double first = read();
+        scanner.line("ROUT:OPEN (@B!2);ROUT:CLOS (@B!3)");
+        assertThat(read() - first).as("the wire of point 3 is longer").isCloseTo(0.02, within(0.011));
+        scanner.line("SIM:PLUG OFF;ROUT:OPEN (@B!3);ROUT:CLOS (@B!2)");
+        assertThat(read()).as("the unit again").isEqualTo(OVER);
+    }
+
+    @Test
+    void instrumentsInOneCaseAnswerOnOneConnection() {
+        Commands both = new Scanner(bench).commands().with(tester).with(meter);
+        both.line("SIM:MAP \"1 J1.1;2 J1.2\"");
+        both.line("ROUT:CLOS (@A!1,B!2);SOUR:VOLT 500;OUTP ON;SIM:WAIT 60");
+        assertThat(Double.parseDouble(both.line("SENS:TIME?").orElseThrow())).isEqualTo(60);
+        both.line("ROUT:OPEN:ALL");
+        assertThat(both.line("SYST:ERR?").orElseThrow()).as("under voltage").startsWith("-221,");
+        assertThat(both.line("*IDN?").orElseThrow()).contains("scanning switch");
     }
 }

@@ -11,6 +11,8 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import zestymarten.bench.instrument.InsulationTester;
 import zestymarten.bench.instrument.Multimeter;
+import zestymarten.bench.instrument.Scanner;
+import zestymarten.bench.scpi.Commands;
 import zestymarten.bench.scpi.ScpiServer;
 import zestymarten.bench.unit.BenchUnit;
 import zestymarten.bench.unit.Flaw;
@@ -50,7 +52,17 @@ class SimulatedBench implements StandIns {
                 ScpiServer.on(
                         0,
                         () -> new InsulationTester(workbench(), new SplittableRandom(SEED), System::nanoTime)
-                                .commands()));
+                                .commands()),
+                StandIns.SCANNER,
+                ScpiServer.on(0, this::scanner));
+    }
+
+    private Commands scanner() {
+        Workbench bench = workbench();
+        return new Scanner(bench)
+                .commands()
+                .with(new Multimeter(bench, PROFILE, new SplittableRandom(SEED)).commands())
+                .with(new InsulationTester(bench, new SplittableRandom(SEED), System::nanoTime).commands());
     }
 
     /** A bench for every connection, so that two technicians are not in each other's way. */

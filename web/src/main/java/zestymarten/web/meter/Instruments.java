@@ -1,13 +1,9 @@
 package zestymarten.web.meter;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.Socket;
-import java.net.SocketTimeoutException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -23,9 +19,6 @@ import zestymarten.web.platform.Refused;
 @Service
 public class Instruments {
     private static final int CONNECT_MS = 1000;
-    private static final int ANSWER_MS = 3000;
-    private static final int LONGEST = 200;
-    private static final String BY_HAND = " Type what it shows; the run goes on by hand.";
 
     private final Set<String> hosts;
     private final ObjectProvider<StandIns> standIns;
@@ -39,8 +32,7 @@ public class Instruments {
 
     /** Whether an address is one that can be asked: a stand-in, or host and port of an allowed host. */
     boolean isAddress(String address) {
-        return address.equals(StandIns.MULTIMETER)
-                || address.equals(StandIns.INSULATION_TESTER)
+        return StandIns.NAMES.contains(address)
                 || (address.matches("[A-Za-z0-9.-]{1,60}:[0-9]{1,5}")
                         && hosts.contains(address.substring(0, address.indexOf(':')))
                         && Integer.parseInt(address.substring(address.indexOf(':') + 1)) <= 65_535);
@@ -60,22 +52,33 @@ public class Instruments {
      * @throws Refused if it is not there, is too slow, or answers nonsense
      */
     public double ask(String address, List<String> hands, String query) {
+        try (Talk talk = open(address)) {
+            talk.hands(hands);
+            return talk.figure(query);
+        }
+    }
+
+    /**
+     * A connection to an instrument, for several commands one after the other.
+     *
+     * @throws Refused if it is not there
+     */
+    public Talk open(String address) {
         Optional<Integer> standIn =
                 Optional.ofNullable(standIns.getIfAvailable()).flatMap(each -> each.port(address));
         if (standIn.isEmpty() && (!isAddress(address) || address.indexOf(':') < 0)) {
             throw new Refused(
                     "",
-                    "The meter's address '" + address + "' leads nowhere here; expected " + expected() + "." + BY_HAND);
+                    "The meter's address '" + address + "' leads nowhere here; expected " + expected() + "."
+                            + Talk.BY_HAND);
         }
-        try (Socket socket =
-                standIn.isPresent() ? connected(InetAddress.getLoopbackAddress(), standIn.get()) : connected(address)) {
-            socket.setSoTimeout(ANSWER_MS);
-            return asked(address, socket, standIn.isPresent() ? hands : List.of(), query);
-        } catch (SocketTimeoutException e) {
-            throw new Refused(
-                    "", "The meter at " + address + " did not answer within " + ANSWER_MS / 1000 + " s." + BY_HAND);
+        try {
+            Socket socket = standIn.isPresent()
+                    ? connected(InetAddress.getLoopbackAddress(), standIn.get())
+                    : connected(address);
+            return new Talk(address, standIn.isPresent(), socket);
         } catch (IOException e) {
-            throw new Refused("", "The meter at " + address + " is not there." + BY_HAND);
+            throw new Refused("", "The meter at " + address + " is not there." + Talk.BY_HAND);
         }
     }
 
@@ -104,37 +107,5 @@ public class Instruments {
             socket.close();
             throw e;
         }
-    }
-
-    private static double asked(String address, Socket socket, List<String> hands, String query) throws IOException {
-        BufferedReader answers =
-                new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII));
-        send(socket, "*CLS");
-        if (!hands.isEmpty()) {
-            String error = line(socket, answers, String.join("\n", hands) + "\nSYST:ERR?");
-            if (!error.startsWith("0,")) {
-                throw new Refused("", "The stand-in at the bench cannot do that: " + error + "." + BY_HAND);
-            }
-        }
-        String answer = line(socket, answers, query);
-        try {
-            return Double.parseDouble(answer.strip());
-        } catch (NumberFormatException e) {
-            throw new Refused("", "The meter at " + address + " said '" + answer + "'; expected a figure." + BY_HAND);
-        }
-    }
-
-    private static void send(Socket socket, String line) throws IOException {
-        socket.getOutputStream().write((line + "\n").getBytes(StandardCharsets.US_ASCII));
-    }
-
-    /** One answer, of which no more than {@value #LONGEST} characters are read. */
-    private static String line(Socket socket, BufferedReader answers, String query) throws IOException {
-        send(socket, query);
-        StringBuilder line = new StringBuilder();
-        for (int each = answers.read(); each >= 0 && each != '\n' && line.length() < LONGEST; each = answers.read()) {
-            line.append((char) each);
-        }
-        return line.toString().strip();
     }
 }

@@ -1,7 +1,7 @@
 /**
  * The workshop's meters: their ranges and accuracy, their calibration, and what their leads added over time.
  *
- * <p>Doors: {@link zestymarten.web.meter.Meters}, {@link zestymarten.web.meter.MeterRow}.
+ * <p>Doors: {@link zestymarten.web.meter.Meters}, {@link zestymarten.web.meter.MeterRow}, {@link zestymarten.web.meter.Instruments}.
  */
 @NullMarked
 package zestymarten.web.meter;

@@ -1,0 +1,98 @@
+package zestymarten.web.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judge.Quantity;
+import zestymarten.core.scan.Points;
+import zestymarten.core.scan.Taken;
+
+/**
+ * A scanning program as a score: a line for every point of the switch, a column for every measurement, a filled head for what
+ * is on bus A and a hollow one for what is on bus B. Columns under voltage stand on a ground of their own.
+ */
+public record StaveDrawing(
+        double width, double height, List<Row> rows, List<Column> columns, List<Ground> grounds, int leftOut) {
+    /** More measurements than this are not drawn. */
+    public static final int MOST = 160;
+
+    private static final int MOST_POINTS = 80;
+    private static final double LEFT = 96;
+    private static final double TOP = 14;
+    private static final double ROW = 17;
+    private static final double COLUMN = 15;
+    private static final double FOOT = 12;
+
+    public StaveDrawing {
+        rows = List.copyOf(rows);
+        columns = List.copyOf(columns);
+        grounds = List.copyOf(grounds);
+    }
+
+    /** A point: its number and its terminal. */
+    public record Row(double y, int point, String terminal) {}
+
+    /** A measurement: the heads of both sides, and how far its stem reaches. */
+    public record Column(double x, double top, double bottom, List<Double> a, List<Double> b, String state) {
+        public Column {
+            a = List.copyOf(a);
+            b = List.copyOf(b);
+        }
+    }
+
+    /** Measurements under voltage. */
+    public record Ground(double x, double width) {}
+
+    /**
+     * Draws measurements.
+     *
+     * @param states how those that were made ended, by their line: pass, watch, fault
+     */
+    public static StaveDrawing of(Points points, List<Taken> taken, Map<Integer, String> states) {
+        List<Row> rows = new ArrayList<>();
+        for (int i = 0; i < Math.min(MOST_POINTS, points.terminals().size()); i++) {
+            rows.add(new Row(TOP + ROW * i, i + 1, points.terminals().get(i).name()));
+        }
+        List<Column> columns = new ArrayList<>();
+        List<Ground> grounds = new ArrayList<>();
+        for (Taken each : taken.subList(0, Math.min(MOST, taken.size()))) {
+            double x = LEFT + COLUMN * columns.size() + COLUMN / 2;
+            if (each.measure().quantity() == Quantity.INSULATION) {
+                grounds.add(new Ground(x - COLUMN / 2, COLUMN));
+            }
+            List<Double> a = heads(points, each.a());
+            List<Double> b = heads(points, each.b());
+            double top = Math.min(least(a), least(b));
+            double bottom = Math.max(most(a), most(b));
+            columns.add(new Column(x, top, bottom, a, b, states.getOrDefault(each.line(), "")));
+        }
+        return new StaveDrawing(
+                LEFT + COLUMN * Math.max(20, columns.size()) + FOOT,
+                TOP + ROW * rows.size() + FOOT,
+                rows,
+                columns,
+                grounds,
+                taken.size() - columns.size());
+    }
+
+    private static List<Double> heads(Points points, Set<Terminal> side) {
+        return side.stream()
+                .map(points::of)
+                .flatMap(Optional::stream)
+                .filter(point -> point <= MOST_POINTS)
+                .map(point -> TOP + ROW * (point - 1))
+                .sorted()
+                .toList();
+    }
+
+    private static double least(List<Double> heads) {
+        return heads.stream().mapToDouble(each -> each).min().orElse(TOP);
+    }
+
+    private static double most(List<Double> heads) {
+        return heads.stream().mapToDouble(each -> each).max().orElse(TOP);
+    }
+}

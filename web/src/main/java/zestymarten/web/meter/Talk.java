@@ -1,0 +1,100 @@
+package zestymarten.web.meter;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.net.Socket;
+import java.net.SocketTimeoutException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import zestymarten.web.platform.Refused;
+
+/**
+ * A connection to one instrument, in SCPI-99 style text. Whatever goes wrong is told in a sentence. A stand-in can be told what
+ * the technician's hands do; a real instrument never is. Not safe to share.
+ */
+public final class Talk implements AutoCloseable {
+    static final String BY_HAND = " Type what it shows; the run goes on by hand.";
+
+    private static final int ANSWER_MS = 3000;
+    private static final int LONGEST = 200;
+
+    private final String address;
+    private final boolean standIn;
+    private final Socket socket;
+    private final BufferedReader answers;
+
+    Talk(String address, boolean standIn, Socket socket) throws IOException {
+        this.address = address;
+        this.standIn = standIn;
+        this.socket = socket;
+        socket.setSoTimeout(ANSWER_MS);
+        answers = new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII));
+        send("*CLS");
+    }
+
+    public boolean isStandIn() {
+        return standIn;
+    }
+
+    /** What the technician's hands do, told to a stand-in. */
+    public void hands(List<String> hands) {
+        if (standIn && !hands.isEmpty()) {
+            command(String.join("\n", hands));
+        }
+    }
+
+    /**
+     * Commands that the instrument carries out.
+     *
+     * @throws Refused with what it says about those that it refuses
+     */
+    public void command(String commands) {
+        String error = line(commands + "\nSYST:ERR?");
+        if (!error.startsWith("0,") && !error.startsWith("+0,")) {
+            throw new Refused("", "The instrument at " + address + " cannot do that: " + error + "." + BY_HAND);
+        }
+    }
+
+    /** The figure with which the instrument answers a query. */
+    public double figure(String query) {
+        String answer = line(query);
+        try {
+            return Double.parseDouble(answer);
+        } catch (NumberFormatException e) {
+            throw new Refused("", "The meter at " + address + " said '" + answer + "'; expected a figure." + BY_HAND);
+        }
+    }
+
+    private void send(String line) throws IOException {
+        socket.getOutputStream().write((line + "\n").getBytes(StandardCharsets.US_ASCII));
+    }
+
+    /** One answer, of which no more than {@value #LONGEST} characters are read. */
+    private String line(String query) {
+        try {
+            send(query);
+            StringBuilder line = new StringBuilder();
+            for (int each = answers.read(); each >= 0 && each != '\n' && line.length() < LONGEST; ) {
+                line.append((char) each);
+                each = answers.read();
+            }
+            return line.toString().strip();
+        } catch (SocketTimeoutException e) {
+            throw new Refused(
+                    "", "The meter at " + address + " did not answer within " + ANSWER_MS / 1000 + " s." + BY_HAND);
+        } catch (IOException e) {
+            throw new Refused("", "The meter at " + address + " is not there." + BY_HAND);
+        }
+    }
+
+    @Override
+    public void close() {
+        try {
+            socket.close();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,234 @@
+package zestymarten.web.scan;
+
+import java.nio.charset.StandardCharsets;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.job.Job;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Problem;
+import zestymarten.core.scan.Points;
+import zestymarten.core.scan.Program;
+import zestymarten.core.scan.ProgramText;
+import zestymarten.core.scan.Review;
+import zestymarten.core.scan.Taken;
+import zestymarten.web.drawing.StaveDrawing;
+import zestymarten.web.meter.StandIns;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.run.Run;
+import zestymarten.web.run.Runs;
+
+/** The scanning program of a run: shown, checked, changed as a file, carried out. */
+@Controller
+@RequestMapping("/runs/{id}/scan")
+class ScanController {
+    private static final int LONGEST = 2_000_000;
+    private static final double DWELL_S = 60;
+
+    private final Runs runs;
+    private final Scans scans;
+
+    ScanController(Runs runs, Scans scans) {
+        this.runs = runs;
+        this.scans = scans;
+    }
+
+    /** What a form of the page carries; each empty where it was not said. */
+    record Form(String program, String zeros, String address, String dwell) {
+        static Form of(Map<String, String> fields) {
+            return new Form(
+                    fields.getOrDefault("program", "").strip(),
+                    fields.getOrDefault("zeros", "").strip(),
+                    fields.getOrDefault("address", StandIns.SCANNER).strip(),
+                    fields.getOrDefault("dwell", Engineering.figure(DWELL_S)).strip());
+        }
+
+        double dwellS() {
+            double seconds = dwell.matches("[0-9]{1,4}(?:[.,][0-9]{1,2})?")
+                    ? Double.parseDouble(dwell.replace(',', '.'))
+                    : Double.NaN;
+            if (!(seconds >= 1 && seconds <= 3600)) {
+                throw new Refused("dwell", "Read '" + dwell + "'; expected 1 to 3600 seconds under voltage.");
+            }
+            return seconds;
+        }
+
+        Optional<Program> imported() {
+            if (program.isEmpty()) {
+                return Optional.empty();
+            }
+            if (program.length() > LONGEST) {
+                throw new Refused("program", "The program is longer than " + LONGEST + " characters.");
+            }
+            List<Problem> problems = new ArrayList<>();
+            return Optional.of(ProgramText.read(program, problems).orElseThrow(() -> new Refused(problems)));
+        }
+    }
+
+    /** What a program does, as ready text. */
+    record ReviewView(
+            String sum,
+            List<Problem> problems,
+            List<String> never,
+            String neverMore,
+            List<String> unrung,
+            boolean clean) {}
+
+    /** One reading that was taken. */
+    record ReadView(int line, String sides, String shown, String state, boolean kept) {}
+
+    @GetMapping
+    String page(@PathVariable long id, @RequestParam Map<String, String> fields, Model model) {
+        return shown(runs.find(id), Form.of(fields), Optional.empty(), model);
+    }
+
+    @GetMapping("/program.csv")
+    ResponseEntity<byte[]> program(@PathVariable long id, @RequestParam Map<String, String> fields) {
+        Run run = runs.find(id);
+        String text = ProgramText.write(Program.of(run.job(), Form.of(fields).dwellS()));
+        String name = run.serial().replaceAll("[^A-Za-z0-9-]", "_") + "-program.csv";
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** A program of a file, or changed by hand, before it is carried out. */
+    @PostMapping("/check")
+    String check(@PathVariable long id, @RequestParam Map<String, String> fields, Model model) {
+        return shown(runs.find(id), Form.of(fields), Optional.empty(), model);
+    }
+
+    @PostMapping("/zeros")
+    String zeros(@PathVariable long id, @RequestParam Map<String, String> fields, Model model) {
+        Form form = Form.of(fields);
+        Zeros zeros = scans.zeros(id, form.address());
+        return shown(
+                runs.find(id),
+                new Form(form.program(), zeros.text(), form.address(), form.dwell()),
+                Optional.empty(),
+                model);
+    }
+
+    @PostMapping("/go")
+    String go(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who, Model model) {
+        Form form = Form.of(fields);
+        Scans.Scan scan =
+                scans.scan(id, form.imported(), Zeros.of(form.zeros()), form.address(), form.dwellS(), who.getName());
+        return shown(runs.find(id), form, Optional.of(scan), model);
+    }
+
+    private static String shown(Run run, Form form, Optional<Scans.Scan> scan, Model model) {
+        Job job = run.job();
+        Points points = Points.of(job.design().assembly());
+        Program program = form.imported().orElseGet(() -> Program.of(job, form.dwellS()));
+        Map<Integer, String> states = new HashMap<>();
+        List<Taken> drawn = scan.map(
+                        each -> each.reads().stream().map(Scans.Read::taken).toList())
+                .orElseGet(() -> program.taken(points));
+        if (scan.isPresent()) {
+            List<Taken> numbered = new ArrayList<>();
+            for (Scans.Read each : scan.get().reads()) {
+                int number = numbered.size() + 1;
+                states.put(number, each.within() ? "good" : "fault");
+                numbered.add(new Taken(
+                        number,
+                        each.taken().a(),
+                        each.taken().b(),
+                        each.taken().state(),
+                        each.taken().measure()));
+            }
+            drawn = numbered;
+        }
+        model.addAttribute("run", run);
+        model.addAttribute("form", form);
+        model.addAttribute("zeroed", zeroed(Zeros.of(form.zeros())));
+        model.addAttribute("stave", StaveDrawing.of(points, drawn, states));
+        model.addAttribute("review", view(Review.of(program, job.design(), Review.Pace.USUAL)));
+        model.addAttribute("empty", program.actions().isEmpty());
+        model.addAttribute("text", ProgramText.write(program));
+        model.addAttribute("left", job.left());
+        model.addAttribute("stopped", scan.map(Scans.Scan::stopped).orElse(""));
+        model.addAttribute("scanned", scan.isPresent());
+        String most = "more than " + Engineering.text(job.conditions().meter().topOhm(), "Ω");
+        model.addAttribute("reads", scan.map(each -> reads(each, most)).orElse(List.of()));
+        return "scan/scan";
+    }
+
+    private static String zeroed(Zeros zeros) {
+        return zeros.areRead()
+                ? zeros.ohms().size() + " points zeroed: "
+                        + Engineering.text(
+                                zeros.ohms().stream()
+                                        .mapToDouble(each -> each)
+                                        .min()
+                                        .orElse(0),
+                                "Ω") + " to "
+                        + Engineering.text(
+                                zeros.ohms().stream()
+                                        .mapToDouble(each -> each)
+                                        .max()
+                                        .orElse(0),
+                                "Ω")
+                        + "; what is left is " + Engineering.text(zeros.residual(), "Ω")
+                : "";
+    }
+
+    private static ReviewView view(Review review) {
+        long more = review.neverCount() - review.never().size();
+        boolean clean = review.problems().isEmpty()
+                && review.neverCount() == 0
+                && review.unrung().isEmpty();
+        return new ReviewView(
+                review.measurements() + " measurements, " + review.relays() + " relays switched, about "
+                        + duration(review.seconds()),
+                review.problems(),
+                review.never(),
+                more > 0 ? " and " + more + " more" : "",
+                review.unrung(),
+                clean);
+    }
+
+    private static String duration(double seconds) {
+        return seconds < 100 ? Math.max(1, Math.round(seconds)) + " s" : Math.round(seconds / 60) + " min";
+    }
+
+    /** @param most what an over-range mark says */
+    private static List<ReadView> reads(Scans.Scan scan, String most) {
+        List<ReadView> views = new ArrayList<>();
+        for (Scans.Read each : scan.reads()) {
+            views.add(new ReadView(
+                    views.size() + 1,
+                    names(each.taken()),
+                    each.shown().equals("OL") ? most : each.shown(),
+                    each.within() ? "good" : "fault",
+                    each.kept()));
+        }
+        return views;
+    }
+
+    private static String names(Taken taken) {
+        return side(taken.a()) + " – " + side(taken.b());
+    }
+
+    private static String side(java.util.Set<zestymarten.core.assembly.Terminal> side) {
+        List<String> names = side.stream().map(Object::toString).sorted().toList();
+        return names.size() <= 3 ? String.join(" ", names) : names.get(0) + " and " + (names.size() - 1) + " more";
+    }
+}

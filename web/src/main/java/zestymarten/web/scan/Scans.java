@@ -1,0 +1,323 @@
+package zestymarten.web.scan;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import zestymarten.core.analysis.FarEnd;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.job.Job;
+import zestymarten.core.job.StepState;
+import zestymarten.core.judge.Quantity;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Stage;
+import zestymarten.core.plan.Step;
+import zestymarten.core.scan.Action;
+import zestymarten.core.scan.Contact;
+import zestymarten.core.scan.Points;
+import zestymarten.core.scan.Program;
+import zestymarten.core.scan.Taken;
+import zestymarten.web.meter.Instruments;
+import zestymarten.web.meter.Talk;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.run.Run;
+import zestymarten.web.run.Runs;
+
+/** Carries a program out on a scanning switch, and enters what it reads in the run. */
+@Service
+class Scans {
+    /** From here on a figure stands for more than the range (SCPI-99). */
+    private static final double OVER_RANGE = 9e37;
+    /** Passes until nothing is left that a scanner can do: what reads open is read again, a way through is followed. */
+    private static final int MOST_PASSES = 6;
+
+    private static final int FIGURES = 5;
+    private static final int FEWEST_POINTS = 3;
+    private static final double DISCHARGE = 4;
+    private static final double RAMP_S = 1;
+    /** So long a request may wait for real test voltages. */
+    private static final double LONGEST_WAIT_S = 100;
+
+    private static final String SET = "scanner, every point zeroed";
+    private static final double TESTER_TOP_OHM = 2e9;
+
+    private final Runs runs;
+    private final Instruments instruments;
+
+    Scans(Runs runs, Instruments instruments) {
+        this.runs = runs;
+        this.instruments = instruments;
+    }
+
+    /**
+     * What came of one measurement.
+     *
+     * @param shown as it was entered
+     * @param kept whether it belongs to the run and was kept there
+     */
+    record Read(Taken taken, String shown, boolean within, boolean kept) {}
+
+    /**
+     * What came of a scan.
+     *
+     * @param stopped why it ended before the end; empty where it did not
+     */
+    record Scan(List<Read> reads, String stopped) {}
+
+    /** Reads the path of every point, with the plug on that joins all points. */
+    Zeros zeros(long runId, String address) {
+        Points points = Points.of(runs.find(runId).job().design().assembly());
+        int count = points.terminals().size();
+        if (count < FEWEST_POINTS) {
+            throw new Refused("", "A zero for each point takes at least three points; this wiring has " + count + ".");
+        }
+        try (Talk talk = opened(address, runId, points)) {
+            talk.hands(List.of("SIM:PLUG ON"));
+            List<FarEnd.Read> reads = new ArrayList<>();
+            for (int point = 2; point <= count; point++) {
+                reads.add(pair(talk, 1, point));
+            }
+            reads.add(pair(talk, 2, 3));
+            FarEnd paths = FarEnd.of(count, reads);
+            List<Double> ohms = new ArrayList<>();
+            for (int i = 0; i < count; i++) {
+                ohms.add(paths.ohm(i)
+                        .orElseThrow(() -> new Refused(
+                                "", "Not every point reads through the plug. Is it on, and are all its contacts?")));
+            }
+            double again = pair(talk, 1, 2).ohm().orElse(0);
+            talk.hands(List.of("SIM:PLUG OFF"));
+            return new Zeros(Math.abs(again - ohms.get(0) - ohms.get(1)), ohms);
+        }
+    }
+
+    private static FarEnd.Read pair(Talk talk, int first, int second) {
+        talk.command("ROUT:OPEN:ALL;ROUT:CLOS (@A!" + first + ",B!" + second + ")");
+        double ohm = talk.figure("MEAS:RES?");
+        boolean through = ohm < OVER_RANGE;
+        return new FarEnd.Read(
+                first - 1, second - 1, through, through ? OptionalDouble.of(ohm) : OptionalDouble.empty());
+    }
+
+    private Talk opened(String address, long runId, Points points) {
+        Talk talk = instruments.open(address);
+        List<String> wired = new ArrayList<>();
+        for (int i = 0; i < points.terminals().size(); i++) {
+            wired.add((i + 1) + " " + points.terminals().get(i));
+        }
+        talk.command("*RST");
+        talk.hands(List.of("SIM:UNIT \"" + runId + "\"", "SIM:MAP \"" + String.join(";", wired) + "\""));
+        return talk;
+    }
+
+    /**
+     * Carries out a program, or all that a scanner can do in the run, pass by pass.
+     *
+     * @param imported the program of a file; empty for that of the run
+     * @throws Refused if nothing may be measured yet, or the scanner does not answer; what was read before is kept
+     */
+    Scan scan(long runId, Optional<Program> imported, Zeros zeros, String address, double dwellS, String by) {
+        mustBeAllowed(runs.find(runId));
+        takeZero(runId, zeros, by);
+        List<Read> reads = new ArrayList<>();
+        String stopped = "";
+        for (int pass = 0; pass < MOST_PASSES && stopped.isEmpty(); pass++) {
+            Job job = runs.find(runId).job();
+            Program program = imported.orElseGet(() -> Program.of(job, dwellS));
+            if (program.actions().isEmpty() || (imported.isPresent() && pass > 0)) {
+                break;
+            }
+            stopped = new Pass(runId, zeros, program, by).on(address, reads);
+        }
+        return new Scan(reads, stopped);
+    }
+
+    private static void mustBeAllowed(Run run) {
+        if (!run.isUnderWay()) {
+            throw new Refused("", "This run was ended. Nothing more is measured in it.");
+        }
+        boolean ready =
+                run.job().steps(Stage.PREPARE).allMatch(step -> run.job().isDone(step));
+        if (!ready) {
+            throw new Refused("", "It is not proved dead yet: nothing is connected to it before that.");
+        }
+    }
+
+    /** Another set of leads than the technician's own, whose zero is what is left after every point's own is taken off. */
+    private void takeZero(long runId, Zeros zeros, String by) {
+        Job job = runs.find(runId).job();
+        if (!zeros.areRead() || job.accessories().equals(SET)) {
+            return;
+        }
+        job = enter(runId, job, new Step.Act(Deed.ACCESSORIES, SET), "", by);
+        job = enter(runId, job, new Step.Probes(Step.Probes.Question.TONE), "b", by);
+        enter(runId, job, new Step.Probes(Step.Probes.Question.OHMS), figure(zeros.residual()), by);
+    }
+
+    /** Enters what was read; the job as it is then. */
+    private Job enter(long runId, Job job, Step step, String typed, String by) {
+        Runs.Answer answer = runs.enter(
+                runId, new Runs.Sent(UUID.randomUUID(), step, job.nextTouch(step), typed, OptionalInt.empty()), by);
+        return answer instanceof Runs.Answer.Kept kept ? kept.run().job() : job;
+    }
+
+    private static String figure(double ohm) {
+        return new BigDecimal(ohm, new MathContext(FIGURES, RoundingMode.HALF_UP))
+                .setScale(
+                        Math.max(2, FIGURES - 1 - (int) Math.floor(Math.log10(Math.max(1, ohm)))), RoundingMode.HALF_UP)
+                .stripTrailingZeros()
+                .toPlainString();
+    }
+
+    /** One program carried out once. */
+    private final class Pass {
+        private final long runId;
+        private final Zeros zeros;
+        private final Program program;
+        private final String by;
+        private final Points points;
+        private final Map<String, Step.Touch> steps = new HashMap<>();
+        private Job job;
+        private double waited;
+        private boolean continuous = true;
+
+        Pass(long runId, Zeros zeros, Program program, String by) {
+            this.runId = runId;
+            this.zeros = zeros;
+            this.program = program;
+            this.by = by;
+            job = runs.find(runId).job();
+            points = Points.of(job.design().assembly());
+            Program.touches(job)
+                    .forEach(each -> steps.putIfAbsent(
+                            key(
+                                    Program.side(each, each.black()),
+                                    Program.side(each, each.red()),
+                                    each.state(),
+                                    each.isUnderVoltage()),
+                            each));
+        }
+
+        private static String key(Set<Terminal> a, Set<Terminal> b, String state, boolean voltage) {
+            String one = names(a);
+            String other = names(b);
+            String both = one.compareTo(other) <= 0 ? one + "|" + other : other + "|" + one;
+            return both + "|" + state + "|" + voltage;
+        }
+
+        private static String names(Set<Terminal> side) {
+            return side.stream().map(Terminal::name).sorted().collect(Collectors.joining(" "));
+        }
+
+        /** Why it stopped before its end; empty where it did not. */
+        String on(String address, List<Read> reads) {
+            Iterator<Taken> taken = program.taken(points).iterator();
+            try (Talk talk = opened(address, runId, points)) {
+                for (Action action : program.actions()) {
+                    if (action instanceof Action.Await await && !talk.isStandIn()) {
+                        return "Set switches and relays to '" + await.state()
+                                + "', then scan again; what was read before is kept.";
+                    }
+                    if (action instanceof Action.Measure measure) {
+                        Taken now = taken.next();
+                        if (measure.quantity() == Quantity.INSULATION && !continuous) {
+                            return "Something has not passed its limits: no test voltage is switched on.";
+                        }
+                        reads.add(measured(talk, measure, now));
+                    } else {
+                        prepare(talk, action);
+                    }
+                }
+                talk.command("ROUT:OPEN:ALL");
+            }
+            return "";
+        }
+
+        private void prepare(Talk talk, Action action) {
+            action.fold(
+                    close -> command(talk, "ROUT:CLOS (@" + channels(close.contacts()) + ")"),
+                    open -> command(talk, "ROUT:OPEN (@" + channels(open.contacts()) + ")"),
+                    await -> {
+                        talk.hands(List.of("SIM:STAT \"" + await.state().replace('"', ' ') + "\""));
+                        return true;
+                    },
+                    measure -> true);
+        }
+
+        private static boolean command(Talk talk, String text) {
+            talk.command(text);
+            return true;
+        }
+
+        private static String channels(List<Contact> contacts) {
+            return contacts.stream().map(Contact::toString).collect(Collectors.joining(","));
+        }
+
+        private Read measured(Talk talk, Action.Measure measure, Taken now) {
+            boolean ohms = measure.quantity() == Quantity.RESISTANCE;
+            double read = ohms ? talk.figure("MEAS:RES?") : underVoltage(talk, measure);
+            double paths = ohms ? zeros.of(now.a(), points) + zeros.of(now.b(), points) : 0;
+            double value = read >= OVER_RANGE ? Double.POSITIVE_INFINITY : Math.max(0, read - paths);
+            String shown = ohms
+                    ? read >= OVER_RANGE ? "OL" : figure(value)
+                    : (read >= OVER_RANGE ? ">" + figure(TESTER_TOP_OHM) : figure(value)) + "@"
+                            + figure(measure.dwellS());
+            Optional<Step.Touch> step = Optional.ofNullable(steps.get(key(now.a(), now.b(), now.state(), !ohms)));
+            step.ifPresent(each -> job = enter(runId, job, each, shown, by));
+            boolean within = step.isPresent()
+                    ? isWell(step.get())
+                    : value >= measure.lowOhm() * (ohms && measure.expectsWayThrough() ? 0 : 1)
+                            && value <= measure.highOhm();
+            continuous &= within || !ohms;
+            return new Read(now, shown, within, step.isPresent());
+        }
+
+        private boolean isWell(Step.Touch step) {
+            StepState state = job.state(step);
+            return state != StepState.FAULT && state != StepState.DOUBTFUL;
+        }
+
+        /** On, held, read, off, and discharged for four times as long. */
+        private double underVoltage(Talk talk, Action.Measure measure) {
+            talk.command("SOUR:VOLT " + measure.testV() + ";OUTP ON");
+            wait(talk, RAMP_S + measure.dwellS());
+            double ohm = talk.figure("MEAS:INS?");
+            talk.command("OUTP OFF");
+            wait(talk, DISCHARGE * (RAMP_S + measure.dwellS()));
+            return ohm;
+        }
+
+        private void wait(Talk talk, double seconds) {
+            if (talk.isStandIn()) {
+                talk.hands(List.of("SIM:WAIT " + seconds));
+                return;
+            }
+            waited += seconds;
+            if (waited > LONGEST_WAIT_S) {
+                talk.command("OUTP OFF");
+                throw new Refused(
+                        "",
+                        "The test voltages together take longer than " + LONGEST_WAIT_S
+                                + " s, for which no page waits. What was read is kept; scan again for the rest, or hold them"
+                                + " shorter.");
+            }
+            try {
+                Thread.sleep(Math.round(seconds * 1000));
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new Refused("", "The scan was interrupted.");
+            }
+        }
+    }
+}

@@ -1,0 +1,143 @@
+package zestymarten.web.scan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
+import zestymarten.core.job.Job;
+import zestymarten.core.job.Outcome;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Stage;
+import zestymarten.web.Browser;
+import zestymarten.web.Site;
+import zestymarten.web.Workshop;
+import zestymarten.web.meter.StandIns;
+import zestymarten.web.run.Runs;
+import zestymarten.web.wiring.Wirings;
+
+/** A run on the scanning switch: its program, a zero for every point, what it finds. */
+@ExtendWith(Workshop.class)
+class ScanPagesTest {
+    private static final String TWO_CORES = "wire,from,to,length_m,area_mm2\nW1,J1.1,J2.1,8,0.5\nW2,J1.2,J2.2,8,0.5\n";
+    private static final String PREFIX = "action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state\n"
+            + "close,A!1 B!3,,,,,,\nmeasure,,resistance,,312,,,\n";
+
+    private final Site site;
+    private final Browser browser;
+    private long run;
+
+    ScanPagesTest(Site site, Browser browser) {
+        this.site = site;
+        this.browser = browser;
+    }
+
+    @BeforeEach
+    void begin() {
+        long wiring = site.wiring(site.fresh("Two cores to scan"), TWO_CORES);
+        run = site.run(wiring, "S-1");
+        browser.desktop().signIn("bench");
+    }
+
+    @AfterEach
+    void nothingWasRefusedByTheBrowser() {
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private Job job() {
+        return site.bean(Runs.class).find(run).job();
+    }
+
+    @Test
+    void everyPointIsZeroedThenTheUnitScannedAndTheRunIsDone() {
+        browser.open("/runs/" + run).click("a[href$='/scan']").waitForPath("/runs/\\d+/scan");
+        browser.see("main", "Every wire is rung out, every pair of nets tested apart, nothing twice.");
+        assertThat(browser.text(".head")).contains("5 measurements, 10 relays switched");
+        assertThat(browser.texts(".stave .pin")).containsExactly("J1.1", "J1.2", "J2.1", "J2.2", "FRAME");
+        browser.click("button[formaction$='/zeros']").see("main", "5 points zeroed: 0.2");
+        browser.click("main form .do").see("main", "Nothing is left to do in the run.");
+        assertThat(browser.text(".reads")).contains("J1.1 – J2.1", "more than 20 MΩ", "good");
+        assertThat(job().outcome()).isEqualTo(Outcome.PASS);
+        assertThat(job().accessories()).isEqualTo("scanner, every point zeroed");
+        browser.click("main .row-fields .do").see(".sentence", "Every touch is made.");
+    }
+
+    @Test
+    void aProgramChangedByHandIsCheckedAndRunAndOnlyWhatBelongsToTheRunIsKept() {
+        browser.open("/runs/" + run + "/scan");
+        browser.run(
+                "document.querySelector('.scan details').open = true;"
+                        + "document.querySelector('textarea').value = arguments[0];",
+                PREFIX + "jump,,,,,,,\n");
+        browser.click("button[formaction$='/check']")
+                .see("main", "line 4: Read the action 'jump'; expected open, close, await or measure.");
+        browser.complaints();
+        browser.driver().navigate().back();
+        browser.run(
+                "document.querySelector('.scan details').open = true;"
+                        + "document.querySelector('textarea').value = arguments[0];",
+                PREFIX + "close,B!4,,,,,,\nmeasure,,resistance,,1,,,\n");
+        browser.click("button[formaction$='/check']")
+                .see(
+                        ".problems",
+                        "line 3 At most 312 Ω is set; a good unit may have 0.312 Ω. A factor of 1000 would fit");
+        assertThat(browser.text("main")).contains("Never tested apart: W1 and W2", "Never rung out: W2.");
+        browser.click("button[formaction$='/zeros']").see("main", "5 points zeroed");
+        browser.click("main form .do").see(".reads", "not part of the run");
+        assertThat(job().left(Stage.ENDS)).isEqualTo(1);
+    }
+
+    @Test
+    void aScannerThatIsNotThereIsToldAndTheRunGoesOnByHand() {
+        browser.open("/runs/" + run + "/scan")
+                .fill("input[name=address]", "127.0.0.1:9")
+                .keys(Keys.ENTER)
+                .see("main", "The meter at 127.0.0.1:9 is not there. Type what it shows; the run goes on by hand.");
+        browser.complaints();
+    }
+
+    @Test
+    void theProgramIsTakenAwayAsAFile() {
+        browser.open("/runs/" + run + "/scan");
+        String program = browser.attribute("a[href*='program.csv']", "href");
+        assertThat(browser.run("return fetch('" + program + "').then((a) => a.text())")
+                        .toString())
+                .startsWith("action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state\nclose,A!1 B!3");
+    }
+
+    @Test
+    void aFaultyDemoUnitIsFoundByScanningAndNoVoltageComesOn() {
+        Runs runs = site.bean(Runs.class);
+        long cable = site.bean(Wirings.class).page("Pendant", 0).get(0).id();
+        Approach approach = new Approach(Method.EACH_TO_REST, false, true, OptionalDouble.of(500));
+        long faulty = runs.start(cable, "PC-04", Runs.USUAL, approach, "bench");
+        Zeros zeros = site.bean(Scans.class).zeros(faulty, StandIns.SCANNER);
+        Scans.Scan scan = site.bean(Scans.class).scan(faulty, Optional.empty(), zeros, StandIns.SCANNER, 60, "bench");
+        assertThat(runs.find(faulty).job().findings())
+                .singleElement()
+                .satisfies(each -> assertThat(each.finding().text())
+                        .isEqualTo("W4 and W7 have changed places: W4 ends in J2.7, W7 in J2.4."));
+        assertThat(runs.find(faulty).job().left(Stage.INSULATION)).isZero();
+        assertThat(scan.reads()).noneMatch(each -> each.shown().contains("@"));
+        runs.end(faulty, "bench");
+    }
+
+    @Test
+    void aGoodUnitGoesUnderVoltageAfterContinuity() {
+        Runs runs = site.bean(Runs.class);
+        long cable = site.wiring(site.fresh("Two cores under voltage"), TWO_CORES);
+        Approach approach = new Approach(Method.EACH_TO_REST, false, true, OptionalDouble.of(500));
+        long good = runs.start(cable, "V-9", Runs.USUAL, approach, "bench");
+        Scans scans = site.bean(Scans.class);
+        Zeros zeros = scans.zeros(good, StandIns.SCANNER);
+        Scans.Scan first = scans.scan(good, Optional.empty(), zeros, StandIns.SCANNER, 60, "bench");
+        assertThat(first.stopped()).isEmpty();
+        assertThat(first.reads().stream().map(Scans.Read::shown)).contains(">2000000000@60");
+        assertThat(runs.find(good).job().findings()).isEmpty();
+    }
+}
