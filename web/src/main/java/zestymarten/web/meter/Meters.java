@@ -54,6 +54,15 @@ public class Meters {
         return Optional.ofNullable(mapper.addressOf(name));
     }
 
+    /** Where the first insulation tester that has an address answers; empty where there is none. */
+    @Transactional(readOnly = true)
+    public Optional<String> testerAddress() {
+        return all().stream()
+                .filter(each -> !each.testVoltages().isEmpty())
+                .flatMap(each -> Optional.ofNullable(each.address()).stream())
+                .findFirst();
+    }
+
     /** Whether the day until which it is calibrated is past. */
     boolean isOverdue(MeterRow row) {
         return row.calibratedUntil() != null && row.calibratedUntil().isBefore(LocalDate.now(clock));

@@ -67,6 +67,15 @@ public final class Talk implements AutoCloseable {
         }
     }
 
+    /** The answer to a query, or what the instrument says about refusing it: a number, a comma and words in quotes. */
+    public String answer(String query) {
+        String answer = line(query + "\nSYST:ERR?");
+        if (!answer.matches("[+-]?[0-9]+,\".*")) {
+            line("");
+        }
+        return answer;
+    }
+
     private void send(String line) throws IOException {
         socket.getOutputStream().write((line + "\n").getBytes(StandardCharsets.US_ASCII));
     }

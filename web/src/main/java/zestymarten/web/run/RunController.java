@@ -62,7 +62,7 @@ class RunController {
         Run run = runs.find(id);
         model.addAttribute("run", views.view(run, planned(run, form.named()), Optional.empty(), mating(faces)));
         model.addAttribute("token", UUID.randomUUID());
-        model.addAttribute("takes", taking.address(run).isPresent());
+        model.addAttribute("takes", taking.takes(run));
         return "run/run";
     }
 

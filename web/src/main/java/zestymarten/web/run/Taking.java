@@ -10,9 +10,13 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.job.Job;
+import zestymarten.core.limit.WithstandRule;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.web.meter.Instruments;
 import zestymarten.web.meter.Meters;
+import zestymarten.web.meter.Talk;
 import zestymarten.web.platform.Refused;
 
 /** Takes a reading from the run's meter, as it would be typed from its display. */
@@ -22,6 +26,8 @@ class Taking {
     private static final double OVER_RANGE = 9e37;
 
     private static final int FIGURES = 5;
+    private static final double MINUTE_S = 60;
+    private static final double TESTER_TOP_OHM = 2e9;
 
     private final Runs runs;
     private final Meters meters;
@@ -38,6 +44,13 @@ class Taking {
         return meters.address(run.job().conditions().meter().name());
     }
 
+    /** Whether any of its readings can be taken from an instrument. */
+    boolean takes(Run run) {
+        return address(run).isPresent()
+                || (run.job().approach().insulation().isPresent()
+                        && meters.testerAddress().isPresent());
+    }
+
     /**
      * What the meter shows at a step.
      *
@@ -45,6 +58,9 @@ class Taking {
      */
     String taken(long runId, Step step) {
         Run run = runs.find(runId);
+        if (step instanceof Step.Touch touch && touch.isUnderVoltage()) {
+            return underVoltage(run, touch);
+        }
         String address = address(run)
                 .orElseThrow(
                         () -> new Refused(
@@ -61,12 +77,57 @@ class Taking {
     }
 
     private String touch(Run run, Step.Touch touch, String address) {
-        if (touch.isUnderVoltage()) {
-            throw new Refused("", "Under voltage the insulation tester reads, not this meter. Type what it shows.");
-        }
         Job job = run.job();
         String range = job.range(touch).isPresent() ? " " + job.range(touch).getAsDouble() : "";
         return shown(instruments.ask(address, hands(run, touch), "MEAS:RES?" + range));
+    }
+
+    /**
+     * What an insulation tester shows with the time under voltage. A stand-in is switched on, held as long as it takes without
+     * anybody waiting, and switched off; on a real one that is done by hand, and what it shows now is taken.
+     */
+    private String underVoltage(Run run, Step.Touch touch) {
+        String address = meters.testerAddress()
+                .orElseThrow(() -> new Refused(
+                        "", "No insulation tester has an address. Type what it shows, or give it one under Meters."));
+        boolean high = touch.stage() == Stage.WITHSTAND;
+        Approach approach = run.job().approach();
+        Optional<WithstandRule> withstand = approach.withstand().filter(each -> high);
+        double volts = withstand
+                .map(WithstandRule::volts)
+                .orElseGet(() -> approach.insulation().orElseThrow().testV());
+        double hertz = withstand.map(each -> each.hertz().orElse(0)).orElse(0.0);
+        double held = withstand.map(WithstandRule::seconds).orElse(MINUTE_S);
+        try (Talk talk = instruments.open(address)) {
+            talk.hands(hands(run, touch));
+            talk.hands(List.of("SIM:WET " + (touch.stage() == Stage.WET ? "ON" : "OFF")));
+            if (talk.isStandIn()) {
+                talk.command("SOUR:VOLT " + volts + ";SOUR:FREQ " + hertz + ";OUTP ON");
+                talk.hands(List.of("SIM:WAIT " + held));
+            }
+            String answer = talk.answer(high ? "MEAS:CURR?" : "MEAS:INS?");
+            if (answer.startsWith("301,")) {
+                return "trip";
+            }
+            String seconds = "@" + Math.round(Math.max(1, talk.isStandIn() ? held : talk.figure("SENS:TIME?")));
+            double value = figure(address, answer);
+            talk.hands(List.of("OUTP OFF"));
+            if (high) {
+                return shown(value) + "A" + seconds;
+            }
+            return (value >= OVER_RANGE ? ">" + shown(TESTER_TOP_OHM) : shown(value)) + seconds;
+        }
+    }
+
+    private static double figure(String address, String answer) {
+        try {
+            return Double.parseDouble(answer);
+        } catch (NumberFormatException e) {
+            throw new Refused(
+                    "",
+                    "The insulation tester at " + address + " said '" + answer
+                            + "'; expected a figure. Type what it shows; the run goes on by hand.");
+        }
     }
 
     private static List<String> joined(long runId) {

@@ -7,6 +7,8 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
@@ -15,10 +17,17 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.job.Entry;
 import zestymarten.core.job.Found;
+import zestymarten.core.limit.InsulationRule;
+import zestymarten.core.limit.WithstandRule;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Moisture;
+import zestymarten.core.plan.Order;
 import zestymarten.core.plan.Step;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
@@ -188,5 +197,37 @@ class TakingPagesTest {
                     .singleElement()
                     .satisfies(each -> assertThat(each.finding().text()).contains(finding));
         }
+    }
+
+    @Test
+    void underVoltageTheInsulationTesterIsRead() {
+        Runs runs = site.bean(Runs.class);
+        Approach approach = new Approach(
+                Method.BOTH_ENDS,
+                false,
+                true,
+                Optional.of(InsulationRule.ofVolts(500)),
+                Moisture.NONE,
+                Optional.of(new WithstandRule(1500, OptionalDouble.of(50), OptionalDouble.of(120e-12), 0.001, 60)),
+                Order.USUAL);
+        long run = runs.start(wiring, site.fresh("U"), Runs.USUAL, approach, "bench");
+        while (runs.find(run).job().current().isPresent()) {
+            Step step = runs.find(run).job().current().orElseThrow();
+            int touch = runs.find(run).job().nextTouch(step);
+            String typed = step.fold(
+                    probes -> probes.question() == Step.Probes.Question.TONE ? "b" : "0.30",
+                    each -> each.isUnderVoltage()
+                            ? site.bean(Taking.class).taken(run, each)
+                            : each.isOn(Terminal.of("J2.1")) || each.isOn(Terminal.of("J2.2")) ? "0.58" : "n",
+                    act -> act.deed().isByWords() ? "" : "0");
+            runs.enter(run, new Runs.Sent(UUID.randomUUID(), step, touch, typed, OptionalInt.of(0)), "bench");
+        }
+        assertThat(runs.find(run).job().findings()).isEmpty();
+        assertThat(runs.find(run).job().entries().stream()
+                        .filter(each -> each.content() instanceof Entry.Content.Reading)
+                        .map(each -> ((Entry.Content.Reading) each.content()).asTyped()))
+                .contains(">2000000000@60")
+                .anyMatch(each -> each.matches("0\\.0004[0-9]+A@60"));
+        runs.end(run, "bench");
     }
 }
