@@ -49,7 +49,8 @@ public record Fitting(List<Entry.Way> ways, List<String> minds) {
         return new Fitting(ways, minds);
     }
 
-    private static List<Entry.Way> first(String kind, boolean flexes) {
+    /** What fits a kind of finding, the most fitting first; other ways hold for a day. */
+    public static List<Entry.Way> first(String kind, boolean flexes) {
         return switch (kind) {
             case "crossed", "misplaced", "mirrored", "shifted", "extra" -> List.of(Entry.Way.MOVE);
             case "high_resistance" -> List.of(Entry.Way.CLEAN, Entry.Way.CONTACT, Entry.Way.SHORTEN);
