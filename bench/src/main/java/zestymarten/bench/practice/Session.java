@@ -383,6 +383,14 @@ public final class Session {
         return words;
     }
 
+    public boolean isBent() {
+        return setting.bent().isPresent();
+    }
+
+    public boolean isWet() {
+        return setting.wet();
+    }
+
     /** Where the probes were last. */
     public Optional<Act.Touch> probes() {
         return probes;
@@ -412,9 +420,12 @@ public final class Session {
                 : Optional.empty();
     }
 
-    /** What was wrong, for when it is over, as it is said rightly. */
+    /** What was wrong, for when it is over: kind, names, and where. */
     public List<String> solution() {
-        return truths.stream().map(each -> each.said().text()).toList();
+        return truths.stream()
+                .map(each -> each.kind().replace('_', ' ') + " "
+                        + String.join(" ", each.said().names()) + (each.where().isEmpty() ? "" : " at " + each.where()))
+                .toList();
     }
 
     /** The ohm readings before the first repair, for a diagnosis. */

@@ -71,7 +71,7 @@ class SecurityRules {
                         .hasRole("LEAD")
                         .requestMatchers(HttpMethod.GET, "/**")
                         .authenticated()
-                        .requestMatchers(HttpMethod.POST, "/sign-out")
+                        .requestMatchers(HttpMethod.POST, "/sign-out", "/practice/**")
                         .authenticated()
                         .requestMatchers(
                                 HttpMethod.POST, "/wirings/*/sign-off", "/wirings/*/learnt", "/runs/*/sign-off")

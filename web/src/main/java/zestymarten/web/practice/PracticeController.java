@@ -1,0 +1,239 @@
+package zestymarten.web.practice;
+
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.springframework.security.core.Authentication;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.bench.practice.Act;
+import zestymarten.bench.practice.Exercises;
+import zestymarten.bench.practice.Replay;
+import zestymarten.bench.practice.Score;
+import zestymarten.bench.practice.Session;
+import zestymarten.core.diagnosis.NextTouch;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.wiring.Wirings;
+
+/** The practice room. Whoever is signed in practises for themselves. */
+@Controller
+@RequestMapping("/practice")
+class PracticeController {
+    private static final String SEED = "[0-9]{1,9}";
+    private static final long SEEDS = 1_000_000_000;
+    private static final double TOLD = 0.02;
+
+    private final Practices practices;
+    private final Wirings wirings;
+
+    PracticeController(Practices practices, Wirings wirings) {
+        this.practices = practices;
+        this.wirings = wirings;
+    }
+
+    /** An exercise with how well it was done, as ready text. */
+    record ExerciseView(String id, String trade, String title, String best, boolean isDone) {}
+
+    /** A session that goes on, or is over. */
+    record SessionView(long id, String title, String points) {}
+
+    /** A trainee's progress. */
+    record TraineeView(String name, String progress) {}
+
+    @GetMapping
+    String room(Authentication who, Model model) {
+        Map<String, BestRow> best =
+                practices.best(who.getName()).stream().collect(Collectors.toMap(BestRow::exercise, each -> each));
+        Map<Integer, List<ExerciseView>> grades = new TreeMap<>();
+        Exercises.all().forEach(each -> {
+            Optional<BestRow> row = Optional.ofNullable(best.get(each.id()));
+            grades.computeIfAbsent(each.grade(), any -> new ArrayList<>())
+                    .add(new ExerciseView(
+                            each.id(),
+                            each.trade(),
+                            each.title(),
+                            row.map(done -> done.points() + " of 100").orElse(""),
+                            row.isPresent()));
+        });
+        model.addAttribute("grades", grades);
+        model.addAttribute(
+                "doneCount",
+                Exercises.all().stream()
+                        .filter(each -> best.containsKey(each.id()))
+                        .count());
+        model.addAttribute("allCount", Exercises.all().size());
+        model.addAttribute("underWay", views(practices.underWay(who.getName())));
+        model.addAttribute("last", views(practices.last(who.getName())));
+        model.addAttribute("wirings", wirings.page("", 0));
+        boolean lead = who.getAuthorities().stream().anyMatch(each -> "ROLE_LEAD".equals(each.getAuthority()));
+        model.addAttribute("trainees", lead ? trainees() : List.of());
+        return "practice/room";
+    }
+
+    private List<SessionView> views(List<PracticeRow> rows) {
+        return rows.stream()
+                .map(row -> new SessionView(
+                        row.id(),
+                        practices.exercise(row).title(),
+                        row.points() == null ? "" : row.points() + " of 100"))
+                .toList();
+    }
+
+    private List<TraineeView> trainees() {
+        return practices.everybody().stream()
+                .map(each -> new TraineeView(
+                        each.trainee(),
+                        each.times() + (each.times() == 1 ? " unit, " : " units, ") + each.points()
+                                + " of 100 on average"))
+                .toList();
+    }
+
+    @PostMapping
+    String begin(@RequestParam String exercise, Principal who) {
+        return "redirect:/practice/" + practices.begin(exercise, who.getName());
+    }
+
+    /** On a unit of any wiring, with a fault by chance; the same number hides the same fault. */
+    @PostMapping("/chance")
+    String chance(@RequestParam long wiring, @RequestParam(defaultValue = "") String seed, Principal who) {
+        String typed = seed.strip();
+        if (!typed.isEmpty() && !typed.matches(SEED)) {
+            throw new Refused("seed", "Read '" + typed + "'; expected a number of up to nine digits, or nothing.");
+        }
+        long number = typed.isEmpty() ? new SplittableRandom().nextLong(SEEDS) : Long.parseLong(typed);
+        return "redirect:/practice/" + practices.begin(wiring, number, who.getName());
+    }
+
+    @GetMapping("/{id}")
+    String session(@PathVariable long id, Principal who, Model model) {
+        show(id, practices.find(id, who.getName()).session(), model);
+        return "practice/session";
+    }
+
+    /** What was typed, or pressed. */
+    @PostMapping("/{id}/acts")
+    String act(
+            @PathVariable long id,
+            @RequestParam int count,
+            @RequestParam(defaultValue = "") String act,
+            @RequestParam(defaultValue = "") String press,
+            Principal who,
+            Model model) {
+        String typed = press.isEmpty() ? act.strip() : press;
+        show(id, practices.act(id, count, typed, who.getName()).session(), model);
+        return "practice/work";
+    }
+
+    /** A diagnosis by fields instead of words. */
+    @PostMapping("/{id}/says")
+    String say(
+            @PathVariable long id,
+            @RequestParam int count,
+            @RequestParam String kind,
+            @RequestParam String names,
+            @RequestParam(defaultValue = "") String where,
+            Principal who,
+            Model model) {
+        String typed = "say " + kind + " " + names.strip() + (where.isEmpty() ? "" : " at " + where);
+        show(id, practices.act(id, count, typed, who.getName()).session(), model);
+        return "practice/work";
+    }
+
+    private static void show(long id, Session session, Model model) {
+        model.addAttribute("view", PracticeView.of(id, session));
+        model.addAttribute(
+                "score", session.score().map(PracticeController::view).orElse(null));
+        model.addAttribute("exercise", session.exercise().id());
+        model.addAttribute("byChance", session.exercise().par().isEmpty());
+        model.addAttribute("solution", session.isDone() ? session.solution() : List.of());
+    }
+
+    /** A score as ready text. */
+    record ScoreView(int points, List<PartView> parts, List<Score.Habit> habits) {}
+
+    /** A part of a score: so many of so many points, and why. */
+    record PartView(String word, int points, int of, String why) {}
+
+    private static ScoreView view(Score score) {
+        int habits = (int) score.habits().stream().filter(Score.Habit::kept).count() * 5;
+        return new ScoreView(
+                score.points(),
+                List.of(
+                        new PartView(
+                                "Diagnosis",
+                                score.diagnosis(),
+                                40,
+                                score.wrong() == 0 ? "nothing said wrongly" : score.wrong() + " said wrongly"),
+                        new PartView("Repair", score.repair(), 20, "what fits the fault, after it was named"),
+                        new PartView(
+                                "Time",
+                                score.time(),
+                                20,
+                                minutes(score.seconds()) + " min; done well it takes " + minutes(score.bestSeconds())),
+                        new PartView("Habits", habits, 20, "five points each")),
+                score.habits());
+    }
+
+    private static String minutes(double seconds) {
+        return String.format(java.util.Locale.ROOT, "%.1f", seconds / 60);
+    }
+
+    /** An act of a replay. */
+    record StepView(int number, String act, String answer, boolean chosen) {}
+
+    /** What it might have been, with its share. */
+    record SuspectView(String text, long percent) {}
+
+    /** What was certain before an act, and what would have told most. */
+    @GetMapping("/{id}/replay")
+    String replay(@PathVariable long id, @RequestParam(defaultValue = "1") int at, Principal who, Model model) {
+        Session session = practices.find(id, who.getName()).session();
+        List<Session.Event> events = session.events();
+        if (!session.isDone() || at < 1 || at > events.size()) {
+            throw new NotFound("There is no such moment in this session, or it is not over yet.");
+        }
+        List<StepView> steps = new ArrayList<>();
+        for (int i = 1; i <= events.size(); i++) {
+            steps.add(new StepView(
+                    i, events.get(i - 1).act().text(), events.get(i - 1).answer(), i == at));
+        }
+        Replay replay = Replay.before(session, at - 1);
+        Session.Event event = events.get(at - 1);
+        model.addAttribute("id", id);
+        model.addAttribute("at", at);
+        model.addAttribute("unit", session.exercise().title());
+        model.addAttribute("steps", steps);
+        model.addAttribute("now", steps.get(at - 1));
+        model.addAttribute(
+                "suspects",
+                replay.suspects().stream()
+                        .filter(each -> each.probability() >= TOLD)
+                        .map(each -> new SuspectView(each.text(), Math.round(100 * each.probability())))
+                        .toList());
+        model.addAttribute("best", replay.best().map(NextTouch::why).orElse(""));
+        model.addAttribute(
+                "bestTouch",
+                replay.best()
+                        .map(each -> each.black() + " \u2013 " + each.red())
+                        .orElse(""));
+        model.addAttribute(
+                "same",
+                event.act() instanceof Act.Touch touch
+                        && replay.best()
+                                .filter(each -> List.of(each.black(), each.red())
+                                        .containsAll(List.of(touch.black(), touch.red())))
+                                .isPresent());
+        return "practice/replay";
+    }
+}

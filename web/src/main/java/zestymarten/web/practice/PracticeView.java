@@ -1,0 +1,210 @@
+package zestymarten.web.practice;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import zestymarten.bench.practice.Act;
+import zestymarten.bench.practice.Exercise;
+import zestymarten.bench.practice.Session;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.job.Entry;
+import zestymarten.web.drawing.FaceDrawing;
+
+/**
+ * A session as ready text and drawings.
+ *
+ * @param answer what came of the last act
+ * @param shown whether that is what a meter shows
+ * @param loose terminals on no face: joints and the frame
+ * @param presses what can be done with one press, as it is typed, with its word
+ */
+public record PracticeView(
+        long id,
+        int count,
+        String title,
+        String story,
+        List<String> functions,
+        String clock,
+        String place,
+        List<String> arranged,
+        String act,
+        String answer,
+        boolean shown,
+        List<FaceView> faces,
+        List<PinView> loose,
+        List<Press> presses,
+        List<String> kinds,
+        List<String> names,
+        List<String> wheres,
+        List<Press> ways,
+        List<LogLine> log,
+        boolean done) {
+    private static final double WIDTH = 250;
+    private static final double HEIGHT = 170;
+    private static final int LOG = 60;
+
+    public PracticeView {
+        functions = List.copyOf(functions);
+        arranged = List.copyOf(arranged);
+        faces = List.copyOf(faces);
+        loose = List.copyOf(loose);
+        presses = List.copyOf(presses);
+        kinds = List.copyOf(kinds);
+        names = List.copyOf(names);
+        wheres = List.copyOf(wheres);
+        ways = List.copyOf(ways);
+        log = List.copyOf(log);
+    }
+
+    /** A connector's face; {@code reached} if the technician stands there. */
+    public record FaceView(
+            String title,
+            String place,
+            boolean reached,
+            double width,
+            double height,
+            double radius,
+            String labelSize,
+            List<PinView> pins) {}
+
+    /** A terminal that can be touched; {@code state} says which probe is on it, and whether it is tied. */
+    public record PinView(String terminal, String name, double x, double y, String state) {}
+
+    /** Something to press. */
+    public record Press(String act, String word) {}
+
+    /** A line of what was done. */
+    public record LogLine(int number, String act, String answer) {}
+
+    static PracticeView of(long id, Session session) {
+        Exercise exercise = session.exercise();
+        List<Session.Event> events = session.events();
+        Optional<Session.Event> last = events.isEmpty() ? Optional.empty() : Optional.of(events.get(events.size() - 1));
+        List<LogLine> log = new ArrayList<>();
+        for (int i = events.size(); i > Math.max(0, events.size() - LOG); i--) {
+            log.add(new LogLine(
+                    i, events.get(i - 1).act().text(), events.get(i - 1).answer()));
+        }
+        return new PracticeView(
+                id,
+                events.size(),
+                exercise.title(),
+                exercise.story(),
+                functions(exercise),
+                Math.round(session.seconds() / 60) + " min, " + counted(session.touches(), "touch", "touches")
+                        + (session.walks() > 0 ? ", " + counted(session.walks(), "walk", "walks") : ""),
+                session.place(),
+                Stream.concat(
+                                session.ties().stream()
+                                        .map(each -> "tied: "
+                                                + each.stream()
+                                                        .map(Terminal::name)
+                                                        .collect(Collectors.joining(" "))),
+                                session.arranged().stream())
+                        .toList(),
+                last.map(each -> each.act().text()).orElse(""),
+                last.map(Session.Event::answer).orElse(""),
+                last.filter(each -> each.act() instanceof Act.Touch).isPresent(),
+                exercise.assembly().connectors().stream()
+                        .map(each -> face(session, each))
+                        .toList(),
+                loose(session),
+                presses(session),
+                Act.KINDS,
+                Stream.concat(
+                                exercise.assembly().conductors().stream().map(each -> each.id()),
+                                exercise.assembly().components().stream().map(each -> each.id()))
+                        .toList(),
+                exercise.bends(),
+                Stream.of(Entry.Way.values())
+                        .map(each -> new Press(each.name().toLowerCase(java.util.Locale.ROOT), each.word()))
+                        .toList(),
+                log,
+                session.isDone());
+    }
+
+    private static String counted(int number, String one, String many) {
+        return number + " " + (number == 1 ? one : many);
+    }
+
+    private static List<String> functions(Exercise exercise) {
+        Map<String, String> words = Map.of(
+                "WORKS", "works", "DEAD", "dead", "SOMETIMES", "works sometimes", "STAYS_ON", "stays on, or trips");
+        return exercise.complaint().functions().entrySet().stream()
+                .map(each -> each.getKey() + ": "
+                        + words.getOrDefault(each.getValue().name(), ""))
+                .sorted()
+                .toList();
+    }
+
+    private static FaceView face(Session session, Connector connector) {
+        FaceDrawing face = FaceDrawing.of(
+                connector,
+                Set.copyOf(connector.terminals()),
+                new FaceDrawing.Room(WIDTH, HEIGHT, false, Optional.empty()));
+        String place = session.exercise().places().getOrDefault(connector.id(), "");
+        return new FaceView(
+                connector.title(),
+                place,
+                place.isEmpty() || place.equals(session.place()),
+                face.width(),
+                face.height(),
+                face.radius(),
+                face.labelSize(),
+                face.cavities().stream()
+                        .map(each -> new PinView(
+                                each.terminal().name(),
+                                each.name(),
+                                each.x(),
+                                each.y(),
+                                state(session, each.terminal())))
+                        .toList());
+    }
+
+    private static String state(Session session, Terminal terminal) {
+        String probe = session.probes()
+                .map(each ->
+                        each.black().equals(terminal) ? "black" : each.red().equals(terminal) ? "red" : "")
+                .orElse("");
+        boolean tied = session.ties().stream().anyMatch(each -> each.contains(terminal));
+        return tied ? (probe + " tied").strip() : probe;
+    }
+
+    private static List<PinView> loose(Session session) {
+        return Stream.concat(session.exercise().assembly().jointTerminals().stream(), Stream.of(Terminal.FRAME))
+                .map(each ->
+                        new PinView(each.name(), each.isFrame() ? "frame" : each.name(), 0, 0, state(session, each)))
+                .toList();
+    }
+
+    private static List<Press> presses(Session session) {
+        Exercise exercise = session.exercise();
+        List<Press> presses = new ArrayList<>(
+                List.of(new Press("isolate", "Lock off, prove dead"), new Press("join", "Probes together")));
+        exercise.standpoints().stream()
+                .filter(each -> !each.equals(session.place()))
+                .forEach(each -> presses.add(new Press("walk " + each, "Walk to the " + each)));
+        List<State> states = exercise.assembly().states();
+        if (states.size() > 1) {
+            states.forEach(each -> presses.add(new Press("set " + each.id(), "Set to " + each.id())));
+        }
+        exercise.bends().forEach(each -> presses.add(new Press("bend " + each, "Bend at " + each)));
+        if (session.isBent()) {
+            presses.add(new Press("let go", "Let go"));
+        }
+        if (exercise.bends().contains("wet")) {
+            presses.add(session.isWet() ? new Press("dry", "Out of the water") : new Press("wet", "Into the water"));
+        }
+        if (!session.ties().isEmpty()) {
+            presses.add(new Press("free", "All ties off"));
+        }
+        presses.add(new Press("done", "Hand it back"));
+        return presses;
+    }
+}

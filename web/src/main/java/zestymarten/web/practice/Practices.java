@@ -1,0 +1,147 @@
+package zestymarten.web.practice;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.bench.practice.Act;
+import zestymarten.bench.practice.Chance;
+import zestymarten.bench.practice.Exercise;
+import zestymarten.bench.practice.Exercises;
+import zestymarten.bench.practice.Session;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.web.platform.Conflict;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.wiring.Revision;
+import zestymarten.web.wiring.Wirings;
+
+/** Practice sessions: begun, done act by act, handed back. */
+@Service
+class Practices {
+    private static final int MOST_ACTS = 500;
+    /** More wires take the solver longer than a page may. */
+    private static final int MOST_WIRES = 60;
+
+    private final PracticeMapper mapper;
+    private final Wirings wirings;
+    private final Clock clock;
+
+    Practices(PracticeMapper mapper, Wirings wirings, Clock clock) {
+        this.mapper = mapper;
+        this.wirings = wirings;
+        this.clock = clock;
+    }
+
+    /** A session as it stands. */
+    record Standing(PracticeRow row, Session session) {}
+
+    /** Begins an exercise. */
+    @Transactional
+    public long begin(String exercise, String trainee) {
+        if (Exercises.find(exercise).isEmpty()) {
+            throw new NotFound("There is no exercise '" + exercise + "'.");
+        }
+        return mapper.insert(new PracticeRow(0, trainee, exercise, null, null, null), now());
+    }
+
+    /** Begins on a unit of a wiring, with a fault by chance. */
+    @Transactional
+    public long begin(long assemblyId, long seed, String trainee) {
+        Revision revision = wirings.latest(assemblyId);
+        Assembly assembly = revision.assembly();
+        if (!Chance.isPossible(assembly) || assembly.conductors().size() > MOST_WIRES) {
+            throw new Refused(
+                    "wiring",
+                    "This wiring has " + assembly.conductors().size() + " wires; a unit by chance takes 2 to "
+                            + MOST_WIRES + " between connectors.");
+        }
+        return mapper.insert(new PracticeRow(0, trainee, null, revision.id(), seed, null), now());
+    }
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    }
+
+    /** What a session is about. */
+    @Transactional(readOnly = true)
+    public Exercise exercise(PracticeRow row) {
+        String name = row.exercise();
+        if (name != null) {
+            return Exercises.find(name).orElseThrow(() -> new NotFound("The exercise '" + name + "' is gone."));
+        }
+        long revision = Objects.requireNonNull(row.revisionId());
+        return Chance.on(wirings.revision(revision).assembly(), Objects.requireNonNull(row.seed()));
+    }
+
+    /**
+     * A session of a trainee.
+     *
+     * @throws NotFound if it is none of theirs
+     */
+    @Transactional(readOnly = true)
+    public Standing find(long id, String trainee) {
+        PracticeRow row = Optional.ofNullable(mapper.find(id))
+                .filter(each -> each.trainee().equals(trainee))
+                .orElseThrow(() -> new NotFound("You have no practice session number " + id + "."));
+        List<Act> acts =
+                mapper.acts(id).stream().map(each -> Act.of(each).orElseThrow()).toList();
+        return new Standing(row, Session.of(exercise(row), acts));
+    }
+
+    /**
+     * Does something.
+     *
+     * @param count how many acts the sender knows of, so that nothing is done twice
+     * @throws Refused if it is nothing that can be done, or not now
+     * @throws Conflict if the sender does not know all of them
+     */
+    @Transactional
+    public Standing act(long id, int count, String typed, String trainee) {
+        mapper.lock(id);
+        Standing before = find(id, trainee);
+        int done = before.session().events().size();
+        if (done != count) {
+            throw new Conflict("Something was done in this session meanwhile. Reload the page.");
+        }
+        if (done >= MOST_ACTS) {
+            throw new Refused("", "That was " + MOST_ACTS + " acts. Hand it back, or begin again.");
+        }
+        Act act = Act.of(typed)
+                .orElseThrow(() -> new Refused("", "Read '" + typed + "'; expected " + Act.EXPECTED + "."));
+        before.session().objection(act).ifPresent(objection -> {
+            throw new Refused("", objection);
+        });
+        mapper.insertAct(id, count + 1, act.text(), now());
+        Standing after = find(id, trainee);
+        after.session().score().ifPresent(score -> mapper.finish(id, score.points(), now()));
+        return after;
+    }
+
+    @Transactional(readOnly = true)
+    public List<PracticeRow> underWay(String trainee) {
+        return mapper.underWay(trainee);
+    }
+
+    /** The last ones that are over. */
+    @Transactional(readOnly = true)
+    public List<PracticeRow> last(String trainee) {
+        return mapper.last(trainee);
+    }
+
+    /** The best points of each exercise. */
+    @Transactional(readOnly = true)
+    public List<BestRow> best(String trainee) {
+        return mapper.best(trainee);
+    }
+
+    /** Everybody's mean over the best of each unit. */
+    @Transactional(readOnly = true)
+    public List<BestRow> everybody() {
+        return mapper.everybody();
+    }
+}
