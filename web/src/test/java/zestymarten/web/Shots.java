@@ -3,8 +3,10 @@ package zestymarten.web;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
 
 /** Takes the pictures in docs/screenshots from the demo data. Run by {@code ./marten shots}; no test. */
 @ExtendWith(Workshop.class)
@@ -13,6 +15,7 @@ class Shots {
     private static final String SWAPPED = "/runs/3";
     private static final String WELL_UNDER_WAY = "/runs/13";
     private static final String HALF_FINISHED = "/runs/4";
+    private static final String CHAIN = "/runs/16";
 
     private final Browser browser;
 
@@ -28,9 +31,7 @@ class Shots {
     @Test
     void everyMainView() throws IOException {
         Files.createDirectories(FOLDER);
-        browser.desktop().open("/sign-in").find("#username");
-        take("sign-in");
-        browser.signIn("bench").find(".cards");
+        browser.desktop().signIn("bench").find(".cards");
         take("today");
         browser.open("/start").find(".quick");
         take("start");
@@ -63,13 +64,39 @@ class Shots {
         take("what-is-wrong");
         browser.open(SWAPPED + "/record").find(".certificate");
         take("record");
-        browser.open(WELL_UNDER_WAY
-                        + "/where?wire=W4&OPEN_BOTH_ENDS0=0.4n&OPEN_BOTH_ENDS1=0.55n&PULSE0=0.66&PULSE1=33n")
-                .find("svg.distance");
+        browser.open(CHAIN + "/where?wire=core").find("svg.chain");
         take("where");
+        browser.open(HALF_FINISHED + "/scan").find("svg.stave");
+        take("scan");
+        practice();
         browser.open("/units/2").find("h2.after");
         take("unit");
         browser.open("/records").find("tbody");
         take("records");
+    }
+
+    private void practice() throws IOException {
+        browser.open("/practice");
+        browser.run("document.querySelector(\"input[value='weak-valve']\").form.requestSubmit()");
+        browser.waitForPath("/practice/\\d+");
+        String session = browser.path();
+        List<String> acts = List.of(
+                "isolate",
+                "join",
+                "J1.2 J2.2",
+                "J1.1 J2.1",
+                "J1.1 J1.2",
+                "say high_resistance W1",
+                "mend W1 clean",
+                "J1.1 J2.1",
+                "done");
+        for (int i = 0; i < acts.size(); i++) {
+            browser.fill("#act", acts.get(i)).keys(Keys.ENTER).find("#bench[data-count='" + (i + 1) + "']");
+            if (i == 3) {
+                take("practice");
+            }
+        }
+        browser.open(session + "/replay?at=5").find(".suspects");
+        take("replay");
     }
 }

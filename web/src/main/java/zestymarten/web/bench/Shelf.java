@@ -17,7 +17,11 @@ public final class Shelf {
             "SL-03",
             List.of(new Fault.Shorted(Terminal.of("P2.2"), Terminal.of("P2.3"), 0.8)),
             "TC-3",
-            List.of(new Fault.Shorted(Terminal.of("FRAME"), Terminal.of("R1.4"), 240)));
+            List.of(new Fault.Shorted(Terminal.of("FRAME"), Terminal.of("R1.4"), 240)),
+            "CT-6",
+            List.of(new Fault.High("stud", 0.21)),
+            "CM-1",
+            List.of(new Fault.PartValue("LR", 0.6)));
 
     private Shelf() {}
 

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -17,12 +18,15 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProp
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.fault.Fault;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
+import zestymarten.core.quantity.Problem;
 import zestymarten.web.account.Accounts;
 import zestymarten.web.bench.Shelf;
 import zestymarten.web.meter.MeterRow;
@@ -94,6 +98,8 @@ class DemoData implements SmartInitializingSingleton {
         heater(bench);
         wholeJob(bench);
         rising(bench);
+        collector(bench);
+        devices(bench);
         due();
         meters();
     }
@@ -244,6 +250,29 @@ class DemoData implements SmartInitializingSingleton {
                 "heater.csv",
                 Map.of());
         bench.test(cable, "PH-5", List.of(), 6, ago(4, 11), ALL);
+    }
+
+    private void collector(Technician bench) {
+        Revision chain = wiring(
+                "Collector chain of the tram",
+                Kind.DEVICE,
+                "From the strip on the wire down to the motor's brush: six joints in a row, every one can be probed.",
+                "collector.csv",
+                Map.of());
+        bench.test(chain, "CT-6", Shelf.faults("CT-6"), 15, ago(1, 6), ALL);
+    }
+
+    /** A switch in two positions, a fuse, windings. */
+    private void devices(Technician bench) {
+        bench.test(assembly("lamp.json"), "SL-L2", List.of(), 18, ago(7, 8), ALL);
+        bench.test(assembly("motor.json"), "CM-1", Shelf.faults("CM-1"), 20, ago(6, 9), ALL);
+    }
+
+    private Revision assembly(String file) {
+        List<Problem> problems = new ArrayList<>();
+        Assembly assembly = AssemblyReader.read(read(file), problems)
+                .orElseThrow(() -> new IllegalStateException(file + ": " + problems));
+        return wirings.withClock(Clock.fixed(ago(30, 0), ZoneOffset.UTC)).create(assembly, "lead");
     }
 
     private Revision wiring(String name, Kind kind, String note, String file, Map<String, Face> faces) {

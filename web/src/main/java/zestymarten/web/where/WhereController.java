@@ -16,8 +16,6 @@ import zestymarten.core.locate.Distance;
 import zestymarten.core.locate.Distances;
 import zestymarten.core.locate.Distances.Read;
 import zestymarten.core.quantity.Engineering;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
 import zestymarten.web.drawing.DistanceDrawing;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.run.Run;
@@ -50,11 +48,13 @@ class WhereController {
                 .findFirst()
                 .orElseThrow(() -> new NotFound("There is no wire '" + wire + "' in this run."));
         model.addAttribute("run", run);
+        model.addAttribute("chain", ChainViews.of(run.job(), conductor, typed));
         model.addAttribute("wire", conductor);
         Optional<Double> length = length(conductor, typed);
         model.addAttribute("length", length.map(Engineering::figure).orElse(""));
         String doubt = typed.getOrDefault("doubt", USUAL_DOUBT).strip();
-        double share = figure(doubt).filter(each -> each <= MOST_DOUBT).orElse(Double.valueOf(USUAL_DOUBT)) / 100;
+        double share =
+                Figures.figure(doubt).filter(each -> each <= MOST_DOUBT).orElse(Double.valueOf(USUAL_DOUBT)) / 100;
         model.addAttribute("doubt", Engineering.figure(100 * share));
         List<WayView> ways = new ArrayList<>();
         List<Distance> found = new ArrayList<>();
@@ -70,7 +70,7 @@ class WhereController {
     }
 
     private static Optional<Double> length(Conductor wire, Map<String, String> typed) {
-        return figure(typed.getOrDefault("length", ""))
+        return Figures.figure(typed.getOrDefault("length", ""))
                 .filter(each -> each > 0)
                 .or(() ->
                         wire.lengthM().isPresent() ? Optional.of(wire.lengthM().getAsDouble()) : Optional.empty());
@@ -95,8 +95,8 @@ class WhereController {
                     input.unit().isEmpty() ? input.label() : input.label() + ", " + input.unit(),
                     input.such(),
                     text));
-            figure(text).ifPresent(each -> reads.add(new Read(each, doubt * each)));
-            if (!text.isEmpty() && figure(text).isEmpty()) {
+            Figures.figure(text).ifPresent(each -> reads.add(new Read(each, doubt * each)));
+            if (!text.isEmpty() && Figures.figure(text).isEmpty()) {
                 trouble.add("Read '" + text + "'; expected a figure such as " + input.such() + ".");
             }
         }
@@ -128,11 +128,5 @@ class WhereController {
         return Engineering.text(distance.metres(), "m") + " from end 1, between "
                 + Engineering.text(distance.from(), "m") + " and " + Engineering.text(distance.to(), "m") + ": "
                 + distance.by() + ".";
-    }
-
-    private static Optional<Double> figure(String typed) {
-        return new ReadingLanguage(false).understand(typed) instanceof Understood.Value value
-                ? Optional.of(value.value())
-                : Optional.empty();
     }
 }

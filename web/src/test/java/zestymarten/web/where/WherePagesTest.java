@@ -40,10 +40,36 @@ class WherePagesTest {
                 .keys(Keys.ENTER)
                 .see("main", "30 m from end 1, between 29.");
         assertThat(browser.count(".distance .way")).isEqualTo(2);
-        assertThat(browser.text("section.sheet")).contains("2 ways together, weighed by how sure each is.");
+        assertThat(browser.text("main")).contains("2 ways together, weighed by how sure each is.");
         assertThat(browser.text(".ways-of")).contains("Read 'lots'; expected a figure such as 1.2.");
         assertThat(browser.text(".ways-of")).contains("Nothing leaks at the break.");
         browser.fill("input[name=OPEN_GOOD_CORE0]", "40n").keys(Keys.ENTER).see(".trouble", "of a run of 120 m");
         assertThat(browser.count(".distance .way")).isEqualTo(1);
+    }
+
+    @Test
+    void aChainIsProbedPointByPointUntilTheStretchIsFound() {
+        long wiring = site.wiring(
+                site.fresh("Chain"),
+                "wire,from,to,length_m,max_ohm,zone\nstrip,A1.1,A2.1,2,0.01,flexing\ncore,A2.1,A3.1,4,0.01,\n"
+                        + "stud,A3.1,A4.1,1,0.01,hot\nbar,A4.1,A5.1,2,0.01,\n");
+        long run = site.run(wiring, "CH-1");
+        browser.desktop().signIn("bench").open("/runs/" + run + "/where?wire=core");
+        browser.see(".chain .sentence", "It is between A1.1 and A5.1. Probe next: black on A1.1, red on A3.1.");
+        assertThat(browser.texts("svg.chain .mono"))
+                .contains("strip", "core", "stud", "bar", "A1.1", "A2.1", "A3.1", "A4.1", "A5.1");
+        assertThat(browser.text("select[name=way]")).contains("farthest first", "halving", "probes on average");
+        browser.fill("input[name='at.A3.1']", "0.02")
+                .keys(Keys.ENTER)
+                .see(".chain .sentence", "It is between A3.1 and A5.1. Probe next: black on A1.1, red on A4.1.");
+        browser.fill("input[name='at.A4.1']", "0.3")
+                .keys(Keys.ENTER)
+                .see(".chain .sentence", "It is in stud, before A4.1.");
+        assertThat(browser.count("svg.chain rect.out"))
+                .as("three parts are cleared")
+                .isEqualTo(9);
+        browser.fill("input[name='at.A4.1']", "hot")
+                .keys(Keys.ENTER)
+                .see(".chain .trouble", "At A4.1: read 'hot'; expected ohms such as 0.4, or OL.");
     }
 }
