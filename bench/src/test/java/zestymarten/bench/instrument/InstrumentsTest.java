@@ -8,6 +8,7 @@ import static zestymarten.bench.unit.Wirings.bench;
 import static zestymarten.bench.unit.Wirings.three;
 
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
@@ -15,8 +16,12 @@ import zestymarten.bench.scpi.Commands;
 import zestymarten.bench.unit.BenchUnit;
 import zestymarten.bench.unit.Flaw;
 import zestymarten.bench.unit.Wirings;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.assembly.WireList;
 import zestymarten.core.fault.Fault;
+import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.meter.Meter;
 
 /** What the instruments show of the unit on the bench, asked as a program asks them. */
@@ -53,6 +58,38 @@ class InstrumentsTest {
             meter.line("SIM:PROB \"J1.1\",\"J1.2\"");
             double read = ask(meter, "MEAS:RES?");
             assertThat(read).as("of " + ohm).isCloseTo(ohm, within(0.008 * ohm + Math.max(0.005, ohm / 2000)));
+        }
+    }
+
+    /** Chains, branches and meshes by chance: what is shown is what the network predicts, within accuracy and one count. */
+    @Test
+    void showsWhatTheNetworkPredictsOverRandomWirings() {
+        SplittableRandom random = new SplittableRandom(17);
+        for (int run = 0; run < 60; run++) {
+            StringBuilder list = new StringBuilder("wire,from,to,length_m,area_mm2\n");
+            int pins = 3 + random.nextInt(6);
+            for (int wire = 0; wire < pins + random.nextInt(4); wire++) {
+                int from = 1 + random.nextInt(pins);
+                int to = 1 + (from + random.nextInt(pins - 1)) % pins;
+                list.append("W" + wire + ",J1." + from + ",J1." + to + "," + (1 + random.nextInt(90)) + ",0.5\n");
+            }
+            Design design = Design.of(WireList.read(list.toString()).assembly("Any", Kind.HARNESS, "", Map.of()), 20);
+            Commands meter = meter(new BenchUnit(GoodUnit.nominal(design), List.of()), 0);
+            List<Terminal> ends = design.assembly().terminals();
+            for (Terminal a : ends) {
+                for (Terminal b : ends) {
+                    if (!a.equals(b)) {
+                        meter.line("SIM:PROB \"" + a + "\",\"" + b + "\"");
+                        double shown =
+                                Double.parseDouble(meter.line("MEAS:RES?").orElseThrow());
+                        double exact = design.path(a, b)
+                                .fold(through -> through.nominal().value(), () -> OVER);
+                        assertThat(shown)
+                                .as(a + " " + b + " of " + list)
+                                .isCloseTo(exact, within(Math.max(0.01, exact * PROFILE.accuracy()) * 1.01 + 0.01));
+                    }
+                }
+            }
         }
     }
 

@@ -5,8 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.locate.WireChain;
+import zestymarten.core.quantity.Engineering;
 
 /**
  * A chain stretched over the page to scale: how likely the fault is along it as its thickness, points that a probe reaches as
@@ -23,7 +26,7 @@ public record ChainDrawing(
     private static final double AXIS = 74;
     private static final double HEIGHT = 150;
     private static final double ENTRY = 16;
-    private static final double LEAST = 70;
+    private static final double LEAST = 84;
     private static final double THICKEST = 40;
     private static final double THINNEST = 4;
 
@@ -39,7 +42,7 @@ public record ChainDrawing(
     /** A point: its name, whether a probe reaches it, whether it is next, and what was read there from the first one. */
     public record Bead(double x, String name, boolean probed, boolean next, String reading) {}
 
-    /** What a stretch is, and the zone it runs in. */
+    /** What a stretch is, and the zone it runs in with its length. */
     public record Name(double x, String name, String zone) {}
 
     /**
@@ -78,7 +81,13 @@ public record ChainDrawing(
                     without,
                     jumps.contains(part.zone())));
             pieces.add(new Piece(x + width - ENTRY, ENTRY, thickness(part.exit(), densest), without, exit));
-            names.add(new Name(x + width / 2, part.name(), part.zone()));
+            String length = part.lengthM() > 0 ? Engineering.text(part.lengthM(), "m") : "";
+            names.add(new Name(
+                    x + width / 2,
+                    part.name(),
+                    Stream.of(part.zone(), length)
+                            .filter(each -> !each.isEmpty())
+                            .collect(Collectors.joining(", "))));
             x += width;
             beads.add(bead(x, part.to(), part.probed(), next, readings));
         }

@@ -164,7 +164,13 @@ class TakingPagesTest {
                 "Pendant|PC-09|W4 is open between J1.4 and J2.4.",
                 "Driver|DH-22|W6 reads",
                 "Shore|SL-03|are joined and should be apart.",
-                "Pendant|PC-01|"
+                "Pendant|PC-01|",
+                "Track|TC-3|T4 is joined to the frame",
+                "Points|PH-5|",
+                "hut|HP-A|",
+                "Collector|CT-6|stud reads 0.21",
+                "lamp|SL-L2|",
+                "Compressor|CM-1|LR has a wrong value"
             })
     void everyDemoUnitTakenFromTheMeterHasExactlyItsFault(String design, String serial, String finding) {
         Runs runs = site.bean(Runs.class);
@@ -183,7 +189,7 @@ class TakingPagesTest {
         long run = runs.start(assembly, serial, conditions, Approach.QUICK, "bench");
         for (int i = 0; i < 400 && runs.find(run).job().current().isPresent(); i++) {
             Step step = runs.find(run).job().current().orElseThrow();
-            String shown = taking.taken(run, step);
+            String shown = step instanceof Step.Act ? "" : taking.taken(run, step);
             int touch = runs.find(run).job().nextTouch(step);
             runs.enter(run, new Runs.Sent(UUID.randomUUID(), step, touch, shown, OptionalInt.of(0)), "bench");
         }
@@ -211,9 +217,16 @@ class TakingPagesTest {
                 Optional.of(new WithstandRule(1500, OptionalDouble.of(50), OptionalDouble.of(120e-12), 0.001, 60)),
                 Order.USUAL);
         long run = runs.start(wiring, site.fresh("U"), Runs.USUAL, approach, "bench");
-        while (runs.find(run).job().current().isPresent()) {
+        for (int i = 0; i < 100 && runs.find(run).job().current().isPresent(); i++) {
             Step step = runs.find(run).job().current().orElseThrow();
             int touch = runs.find(run).job().nextTouch(step);
+            if (step instanceof Step.Act act && act.deed().isDischarge()) {
+                runs.skip(
+                        run,
+                        new Runs.Sent(UUID.randomUUID(), step, touch, "would take four minutes", OptionalInt.empty()),
+                        "bench");
+                continue;
+            }
             String typed = step.fold(
                     probes -> probes.question() == Step.Probes.Question.TONE ? "b" : "0.30",
                     each -> each.isUnderVoltage()
