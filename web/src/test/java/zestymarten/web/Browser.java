@@ -14,6 +14,7 @@ import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebDriver;
+import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.WindowType;
 import org.openqa.selenium.chrome.ChromeDriver;
@@ -273,7 +274,19 @@ public final class Browser implements AutoCloseable {
                 .ignoring(StaleElementReferenceException.class, NoSuchElementException.class)
                 .ignoring(org.openqa.selenium.ElementNotInteractableException.class)
                 .withMessage(() -> "Waited for " + what.get() + " at " + path())
-                .until(any -> holds.get());
+                .until(any -> holdsNow(holds));
+    }
+
+    /** An element whose page was just replaced is another way of saying that it is stale. */
+    private static boolean holdsNow(Supplier<Boolean> holds) {
+        try {
+            return holds.get();
+        } catch (WebDriverException e) {
+            if (String.valueOf(e.getMessage()).contains("does not belong to the document")) {
+                return false;
+            }
+            throw e;
+        }
     }
 
     @Override

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.ResourceTable;
 
 /**
@@ -11,7 +12,7 @@ import zestymarten.core.quantity.ResourceTable;
  *
  * @param ratedA rated current, above 0 and at most 125 A
  */
-public record Breaker(Curve curve, double ratedA) {
+public record Breaker(Curve curve, double ratedA) implements Protection {
     /** The curves of the standard, by the band in which they trip at once. */
     public enum Curve {
         B,
@@ -60,6 +61,26 @@ public record Breaker(Curve curve, double ratedA) {
                 .filter(row -> row.cell("curve").equals(curve.name()))
                 .findFirst()
                 .orElseThrow(() -> new IllegalStateException("The table has no curve " + curve + "."));
+    }
+
+    @Override
+    public String does(double amperes) {
+        return at(amperes).words();
+    }
+
+    @Override
+    public boolean cutsOff(double amperes) {
+        return at(amperes).compareTo(Reaction.MAY_TRIP) > 0;
+    }
+
+    @Override
+    public boolean cutsOffSoon(double amperes) {
+        return at(amperes).compareTo(Reaction.TRIPS_BY_HEAT) > 0;
+    }
+
+    @Override
+    public String name() {
+        return curve + Engineering.figure(ratedA);
     }
 
     /** Hours that a small overload may last: 1, above 63 A 2. */

@@ -1,7 +1,8 @@
 /**
  * What a conductor of metal, section and length does: the section its ohms imply, the current of a dead short, heat.
  *
- * <p>Door: {@link zestymarten.core.conductor.Wire}, {@link zestymarten.core.conductor.Breaker}. Uses {@code quantity} and
+ * <p>Doors: {@link zestymarten.core.conductor.Feeder}, {@link zestymarten.core.conductor.DeadShort}, {@link
+ * zestymarten.core.conductor.Protection}, {@link zestymarten.core.conductor.Wire}. Uses {@code limit}, {@code quantity} and
  * {@code assembly}.
  */
 @NullMarked

@@ -1,6 +1,7 @@
 package zestymarten.core.limit;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Optional;
@@ -38,6 +39,12 @@ final class ConductorTables {
      * @param listedMm2 the section of the row, which may be the listed one just below the section asked for
      */
     record Row(double ohmPerMetre, double listedMm2, String source) {}
+
+    /** The listed sections of a class and metal in mm², the thinnest first; none where there is no table. */
+    static List<Double> sections(StrandClass strandClass, Metal metal) {
+        NavigableMap<Double, Double> table = ROWS.get(strandClass.code() + "/" + metal.code());
+        return table == null ? List.of() : List.copyOf(table.keySet());
+    }
 
     /**
      * The row for a section: the listed one, else the next smaller listed one, which never asks for less resistance than

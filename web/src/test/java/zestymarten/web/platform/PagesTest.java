@@ -40,7 +40,12 @@ class PagesTest {
             "/units/2",
             "/wirings/1/learnt",
             "/wirings/2/connectors",
-            "/runs/3/where?wire=W4&VARLEY0=0.2&VARLEY1=0.55&MURRAY0=0.6");
+            "/runs/3/where?wire=W4&VARLEY0=0.2&VARLEY1=0.55&MURRAY0=0.6",
+            "/runs/16/where?wire=core",
+            "/runs/4/scan",
+            "/practice",
+            "/conductor?length=38&area=0.75&ohm=7.62&class=2&volts=120&source=0.4&protection=C&rated=10",
+            "/family");
 
     private final Browser browser;
 

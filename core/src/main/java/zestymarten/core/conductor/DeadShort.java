@@ -1,0 +1,104 @@
+package zestymarten.core.conductor;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zestymarten.core.assembly.Metal;
+import zestymarten.core.quantity.Engineering;
+
+/**
+ * A dead short at the far end of a feeder, there and back.
+ *
+ * <p>Rule: the core heats, its ohms rise and the current falls, so the hot current decides whether anything is cut off; the heat
+ * is that of the cold one. Source: derivation; IEC 60364-5-54 for the time that the insulation stands it.
+ *
+ * @param feeder of one core or the loop; a single core is taken to have another like it for the way back
+ * @param volts of the source, {@code sourceOhm} in it
+ * @param protection empty for none
+ */
+public record DeadShort(
+        Feeder feeder, double volts, double sourceOhm, Wire.Insulation insulation, Optional<Protection> protection) {
+    private static final double LEAST_S = 0.1;
+    private static final double MOST_S = 5;
+
+    public DeadShort {
+        if (!(volts > 0 && volts <= 1000 && sourceOhm > 0 && sourceOhm <= 1000)) {
+            throw new IllegalArgumentException(
+                    "The source's voltage (" + volts + " V) must be above 0 and at most 1000 V, its" + " ohms ("
+                            + sourceOhm + ") above 0 and at most 1000.");
+        }
+    }
+
+    /** Ohms there and back, as measured. */
+    public double coldOhm() {
+        return feeder.loop() ? feeder.ohms() : 2 * feeder.ohms();
+    }
+
+    /** The same with the core as hot as its insulation may be in use: 70 °C in PVC, 90 °C in XLPE. */
+    public double hotOhm() {
+        return Wire.ohmAt(feeder.metal(), coldOhm(), feeder.celsius(), hotCelsius());
+    }
+
+    public double hotCelsius() {
+        return insulation == Wire.Insulation.COPPER_PVC || insulation == Wire.Insulation.ALUMINIUM_PVC ? 70 : 90;
+    }
+
+    public double coldA() {
+        return Wire.shortAmperes(volts, sourceOhm, coldOhm());
+    }
+
+    public double hotA() {
+        return Wire.shortAmperes(volts, sourceOhm, hotOhm());
+    }
+
+    /** Watts in the whole feeder at first. */
+    public double watts() {
+        return Wire.watts(coldA(), coldOhm());
+    }
+
+    public double wattsPerMetre() {
+        return watts() / feeder.metres();
+    }
+
+    /** About how many seconds its insulation stands that; empty outside 0.1 to 5 s, where the formula does not hold. */
+    public OptionalDouble standsS() {
+        double seconds = Wire.adiabaticSeconds(insulation, feeder.effectiveMm2(), coldA());
+        return seconds >= LEAST_S && seconds <= MOST_S ? OptionalDouble.of(seconds) : OptionalDouble.empty();
+    }
+
+    /** Whether it is surely cut off, hot as well as cold. */
+    public boolean isCutOff() {
+        return protection
+                .map(each -> each.cutsOff(coldA()) && each.cutsOff(hotA()))
+                .orElse(false);
+    }
+
+    /** What happens, for a person without formulas. */
+    public String says() {
+        String heat = Engineering.text(watts(), "W") + " heat " + Engineering.text(feeder.metres(), "m") + " of cable, "
+                + Engineering.text(wattsPerMetre(), "W") + " a metre.";
+        if (protection.isEmpty()) {
+            return "Nothing cuts it off: " + heat;
+        }
+        Protection by = protection.get();
+        String hot = Feeder.four(hotA() / by.ratedA()) + " times what the " + by.name() + " is for";
+        if (!isCutOff()) {
+            return "A dead short draws " + Engineering.text(coldA(), "A") + ", and no more than "
+                    + Engineering.text(hotA(), "A") + " once the core is hot, " + hot + ": it " + by.does(hotA())
+                    + ". Meanwhile " + heat;
+        }
+        return by.cutsOffSoon(coldA()) && by.cutsOffSoon(hotA())
+                ? "A dead short draws " + Engineering.text(coldA(), "A") + ", hot " + hot + ": it " + by.does(hotA())
+                        + "."
+                : "A dead short is cut off, but it may last: hot " + hot + ", the " + by.name() + " " + by.does(hotA())
+                        + ". Meanwhile " + heat;
+    }
+
+    /** The constant for a metal in PVC or XLPE. */
+    public static Wire.Insulation insulation(Metal metal, boolean xlpe) {
+        boolean copper = !metal.code().startsWith("alu");
+        if (copper) {
+            return xlpe ? Wire.Insulation.COPPER_XLPE : Wire.Insulation.COPPER_PVC;
+        }
+        return xlpe ? Wire.Insulation.ALUMINIUM_XLPE : Wire.Insulation.ALUMINIUM_PVC;
+    }
+}

@@ -1,0 +1,171 @@
+package zestymarten.core.conductor;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.List;
+import java.util.OptionalDouble;
+import zestymarten.core.assembly.Metal;
+import zestymarten.core.assembly.StrandClass;
+import zestymarten.core.limit.StandardSections;
+import zestymarten.core.quantity.Engineering;
+
+/**
+ * A conductor, or two in a loop, of which two of length, section and ohms are known: the third follows, and where all three are
+ * known, whether they can be true together.
+ *
+ * @param lengthM of the cable, above 0; a loop goes there and back
+ * @param areaMm2 declared; empty where nobody says
+ * @param ohm measured; empty where nobody has
+ * @param loop whether the ohms are of both cores, joined at the far end
+ * @param celsius temperature at which it was measured
+ */
+public record Feeder(
+        Metal metal,
+        StrandClass strandClass,
+        OptionalDouble lengthM,
+        OptionalDouble areaMm2,
+        OptionalDouble ohm,
+        boolean loop,
+        double celsius) {
+    /** Below this share of what it should have, something else carries the current, or it is thicker. */
+    private static final double TOO_GOOD = 0.8;
+
+    private static final Metal ALUMINIUM = Metal.of("aluminium").orElseThrow();
+
+    public Feeder {
+        long known = List.of(lengthM, areaMm2, ohm).stream()
+                .filter(OptionalDouble::isPresent)
+                .count();
+        if (known < 2) {
+            throw new IllegalArgumentException("Two of length, section and ohms are needed; the third follows.");
+        }
+        for (OptionalDouble each : List.of(lengthM, areaMm2, ohm)) {
+            if (each.isPresent() && !(each.getAsDouble() > 0 && each.getAsDouble() < 1e7)) {
+                throw new IllegalArgumentException(
+                        "Length, section and ohms must be above 0; read " + each.getAsDouble() + ".");
+            }
+        }
+    }
+
+    /** Whether what is declared and what was measured fit each other. */
+    public enum Fit {
+        /** Only two figures are known. */
+        NOT_ASKED,
+        FITS,
+        /** More ohms than the standard allows for it: thinner, of another metal, or with bad joints. */
+        TOO_MANY_OHMS,
+        /** Far fewer than it should have: thicker, shorter, or something beside it carries the current. */
+        TOO_FEW_OHMS
+    }
+
+    private double ways() {
+        return loop ? 2 : 1;
+    }
+
+    private double perMetreAndMm2() {
+        return metal.resistivity() * metal.factor(celsius);
+    }
+
+    /** Metres of cable, known or implied. */
+    public double metres() {
+        return lengthM.isPresent()
+                ? lengthM.getAsDouble()
+                : ohm.orElseThrow() * areaMm2.orElseThrow() / perMetreAndMm2() / ways();
+    }
+
+    /** Metres of core that the ohms are of. */
+    public double pathM() {
+        return metres() * ways();
+    }
+
+    /** Ohms that were measured, else those to be expected at that temperature. */
+    public double ohms() {
+        return ohm.orElseGet(this::nominalOhm);
+    }
+
+    private double nominalOhm() {
+        return perMetreAndMm2() * pathM() / areaMm2.orElseThrow();
+    }
+
+    /** The section that the ohms imply in a metal, in mm²; the declared one where nothing was measured. */
+    public double impliedMm2(Metal other) {
+        return ohm.isPresent() ? Wire.impliedMm2(other, pathM(), ohm.getAsDouble(), celsius) : areaMm2.orElseThrow();
+    }
+
+    /** The section to reckon with: what the ohms imply where they were measured. */
+    public double effectiveMm2() {
+        return impliedMm2(metal);
+    }
+
+    /** The most ohms that the standard allows; empty without a declared section, or without a table. */
+    public OptionalDouble mostOhm() {
+        if (areaMm2.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        OptionalDouble perMetre = StandardSections.mostOhmPerMetre(strandClass, metal, areaMm2.getAsDouble());
+        return perMetre.isPresent()
+                ? OptionalDouble.of(perMetre.getAsDouble() * pathM() * metal.factor(celsius))
+                : OptionalDouble.empty();
+    }
+
+    public Fit fit() {
+        if (areaMm2.isEmpty() || ohm.isEmpty() || lengthM.isEmpty()) {
+            return Fit.NOT_ASKED;
+        }
+        double most = mostOhm().orElse(nominalOhm() / TOO_GOOD);
+        if (ohm.getAsDouble() > most) {
+            return Fit.TOO_MANY_OHMS;
+        }
+        return ohm.getAsDouble() < TOO_GOOD * nominalOhm() ? Fit.TOO_FEW_OHMS : Fit.FITS;
+    }
+
+    /** What it is, for a person without formulas. */
+    public String says() {
+        String ohms = Engineering.text(ohms(), "\u03a9");
+        return switch (fit()) {
+            case NOT_ASKED ->
+                areaMm2.isEmpty()
+                        ? "The ohms fit " + section(metal) + "."
+                        : lengthM.isEmpty()
+                                ? "So many ohms make about " + Engineering.text(metres(), "m") + " of cable."
+                                : "It should read about " + ohms + most() + ".";
+            case FITS -> "It is what it says: " + ohms + most() + ".";
+            case TOO_MANY_OHMS ->
+                "It is not what it says: " + ohms + most() + ". The ohms fit " + section(metal) + ", or "
+                        + four(impliedMm2(other())) + " mm\u00b2 of " + other().name()
+                        + "; or a joint on the way is bad.";
+            case TOO_FEW_OHMS ->
+                "It has fewer ohms than its copper can have: " + ohms + ", about "
+                        + Engineering.text(nominalOhm(), "\u03a9")
+                        + " expected. It is thicker or shorter than it says, or something beside it carries the current.";
+        };
+    }
+
+    private Metal other() {
+        return metal.equals(ALUMINIUM) ? Metal.COPPER : ALUMINIUM;
+    }
+
+    private String most() {
+        OptionalDouble most = mostOhm();
+        return most.isPresent()
+                ? ", at most " + Engineering.text(most.getAsDouble(), "\u03a9") + " by "
+                        + (strandClass == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228")
+                : "";
+    }
+
+    private String section(Metal of) {
+        List<Double> around = StandardSections.around(strandClass, of, impliedMm2(of));
+        String nearest = around.isEmpty()
+                ? ""
+                : " (listed: "
+                        + String.join(
+                                " and ",
+                                around.stream().map(Engineering::figure).toList()) + " mm\u00b2)";
+        return four(impliedMm2(of)) + " mm\u00b2 of " + of.name() + nearest;
+    }
+
+    /** Four figures of it, without a prefix. */
+    static String four(double value) {
+        return new BigDecimal(value, new MathContext(4)).stripTrailingZeros().toPlainString();
+    }
+}
