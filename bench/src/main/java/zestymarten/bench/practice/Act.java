@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.job.Entry;
 
@@ -117,16 +118,16 @@ public sealed interface Act {
         }
     }
 
-    private static @org.jspecify.annotations.Nullable Act alone(List<String> rest, Act act) {
+    private static @Nullable Act alone(List<String> rest, Act act) {
         return rest.isEmpty() ? act : null;
     }
 
-    private static @org.jspecify.annotations.Nullable Act touch(List<String> words) {
+    private static @Nullable Act touch(List<String> words) {
         boolean two = words.size() == 2 && !words.get(0).equals(words.get(1));
         return two ? new Touch(Terminal.of(words.get(0)), Terminal.of(words.get(1))) : null;
     }
 
-    private static @org.jspecify.annotations.Nullable Act voltage(List<String> rest) {
+    private static @Nullable Act voltage(List<String> rest) {
         boolean is = rest.size() == 3
                 && rest.get(2).matches("[0-9]{2,4}")
                 && !rest.get(0).equals(rest.get(1));
@@ -135,7 +136,7 @@ public sealed interface Act {
                 : null;
     }
 
-    private static @org.jspecify.annotations.Nullable Act say(List<String> rest) {
+    private static @Nullable Act say(List<String> rest) {
         if (rest.size() < 2 || !KINDS.contains(rest.get(0))) {
             return null;
         }
@@ -146,7 +147,7 @@ public sealed interface Act {
                 : new Say(rest.get(0), names, at < 0 ? "" : String.join(" ", rest.subList(at + 1, rest.size())));
     }
 
-    private static @org.jspecify.annotations.Nullable Act mend(List<String> rest) {
+    private static @Nullable Act mend(List<String> rest) {
         return rest.size() < 2
                 ? null
                 : new Mend(

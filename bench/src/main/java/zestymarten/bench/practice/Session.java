@@ -91,72 +91,14 @@ public final class Session {
 
     /** Why something cannot be done now; empty where it can. */
     public Optional<String> objection(Act act) {
-        if (done) {
-            return Optional.of("It was handed back. Begin the exercise again to do it otherwise.");
-        }
-        return act.fold(new Act.Cases<>(
-                any -> Optional.empty(),
-                any -> Optional.empty(),
-                touch -> unreachable(touch.black(), touch.red()),
-                tie -> unreachable(tie.terminals().toArray(Terminal[]::new)),
-                any -> Optional.empty(),
-                set -> unknown(set.state(), states(), "a state"),
-                bend -> bend.place().isEmpty()
-                        ? Optional.empty()
-                        : unknown(bend.place(), exercise.bends(), "a place that can be bent"),
-                scrape -> unreachable(scrape.contact()),
-                any -> Optional.empty(),
-                walk -> unknown(walk.place(), exercise.standpoints(), "a place"),
-                voltage -> unreachable(voltage.a(), voltage.b()),
-                say -> say.names().stream()
-                        .flatMap(each -> unknown(each, names(), "a wire, a part or a terminal").stream())
-                        .findFirst(),
-                mend -> mend.names().stream()
-                        .flatMap(each -> unknown(each, names(), "a wire, a part or a terminal").stream())
-                        .findFirst(),
-                any -> Optional.empty()));
-    }
-
-    private List<String> states() {
-        return Stream.concat(Stream.of(""), design.assembly().states().stream().map(State::id))
-                .toList();
-    }
-
-    private List<String> names() {
-        return Stream.of(
-                        design.assembly().conductors().stream().map(each -> each.id()),
-                        design.assembly().components().stream().map(each -> each.id()),
-                        design.assembly().terminals().stream().map(Terminal::name))
-                .flatMap(each -> each)
-                .toList();
-    }
-
-    private static Optional<String> unknown(String read, List<String> known, String what) {
-        List<String> said = known.stream().filter(each -> !each.isEmpty()).toList();
-        return known.contains(read)
-                ? Optional.empty()
-                : Optional.of("Read '" + read + "'; expected " + what + " of this unit"
-                        + (said.size() <= 12 && !said.isEmpty() ? ": " + String.join(", ", said) : "") + ".");
-    }
-
-    private Optional<String> unreachable(Terminal... terminals) {
-        for (Terminal each : terminals) {
-            boolean there = each.isFrame() || design.assembly().terminals().contains(each);
-            if (!there) {
-                return Optional.of("There is no terminal " + each + " on this unit.");
-            }
-            Optional<String> elsewhere = exercise.place(each).filter(at -> !at.equals(place));
-            if (elsewhere.isPresent()) {
-                return Optional.of(each + " is at the " + elsewhere.get() + " and you are at the " + place
-                        + ": walk there, or tie it there to something that reaches here.");
-            }
-        }
-        return Optional.empty();
+        return done
+                ? Optional.of("It was handed back. Begin the exercise again to do it otherwise.")
+                : new Objections(exercise, design, place).to(act);
     }
 
     private void does(Act act) {
         RandomGenerator random = new SplittableRandom(31L * exercise.id().hashCode() + events.size());
-        seconds += price(act);
+        seconds += Prices.seconds(act, act instanceof Act.Touch touch ? moved(touch) : 0, tied());
         String answer = act.fold(new Act.Cases<>(
                 any -> isolate(),
                 any -> check(random),
@@ -182,23 +124,8 @@ public final class Session {
         events.add(new Event(act, answer, seconds));
     }
 
-    /** Seconds that an act takes; a probe that has to find another terminal takes more. */
-    private double price(Act act) {
-        return act.fold(new Act.Cases<>(
-                any -> 60.0,
-                any -> 5.0,
-                touch -> 3.0 + 1.5 * moved(touch),
-                tie -> 3.0 * tie.terminals().size(),
-                any -> 3.0 * setting.ties().stream().mapToInt(List::size).sum(),
-                any -> 5.0,
-                any -> 10.0,
-                any -> 10.0,
-                any -> 60.0,
-                any -> 120.0,
-                any -> MINUTE_S + 10,
-                any -> 5.0,
-                any -> 300.0,
-                any -> 0.0));
+    private int tied() {
+        return setting.ties().stream().mapToInt(List::size).sum();
     }
 
     private long moved(Act.Touch touch) {

@@ -118,6 +118,12 @@ class ScpiServerTest {
                 .isInstanceOf(UncheckedIOException.class)
                 .hasMessage("Port " + port + " cannot be listened on.");
         server.close();
-        assertThatThrownBy(() -> Session.to(port).ask("*OPC?")).isInstanceOf(IOException.class);
+        String answer;
+        try (Session late = Session.to(port)) {
+            answer = late.ask("*OPC?");
+        } catch (IOException e) {
+            answer = null; // refused, or hung up on
+        }
+        assertThat(answer).isNull();
     }
 }

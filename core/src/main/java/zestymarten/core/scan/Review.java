@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Quantity;
@@ -240,7 +241,7 @@ public record Review(
             return off > 1 / NEAR && off < NEAR ? ". A factor of 1000 would fit: a prefix is wrong." : ".";
         }
 
-        private zestymarten.core.assembly.State state(String id) {
+        private State state(String id) {
             return design.assembly().states().stream()
                     .filter(each -> each.id().equals(id))
                     .findFirst()

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.job.Job;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Problem;
@@ -227,7 +229,7 @@ class ScanController {
         return side(taken.a()) + " – " + side(taken.b());
     }
 
-    private static String side(java.util.Set<zestymarten.core.assembly.Terminal> side) {
+    private static String side(Set<Terminal> side) {
         List<String> names = side.stream().map(Object::toString).sorted().toList();
         return names.size() <= 3 ? String.join(" ", names) : names.get(0) + " and " + (names.size() - 1) + " more";
     }
