@@ -341,10 +341,7 @@ public final class Session {
 
     /** What it was worth; empty until it is handed back. Cost: that of doing it well once. */
     public Optional<Score> score() {
-        return done
-                ? Optional.of(
-                        Score.of(this, Session.of(exercise, exercise.best()).seconds()))
-                : Optional.empty();
+        return done ? Optional.of(Score.of(this, Session.of(exercise, exercise.best()))) : Optional.empty();
     }
 
     /** What was wrong, for when it is over: kind, names, and where. */

@@ -180,13 +180,14 @@ class PracticeController {
                                 "Time",
                                 score.time(),
                                 20,
-                                minutes(score.seconds()) + " min; done well it takes " + minutes(score.bestSeconds())),
+                                effort(score.own()) + "; done well it takes " + effort(score.best())),
                         new PartView("Habits", habits, 20, "five points each")),
                 score.habits());
     }
 
-    private static String minutes(double seconds) {
-        return String.format(java.util.Locale.ROOT, "%.1f", seconds / 60);
+    private static String effort(Score.Effort effort) {
+        return String.format(java.util.Locale.ROOT, "%.1f min, %d touches", effort.seconds() / 60, effort.touches())
+                + (effort.walks() > 0 ? ", " + effort.walks() + " walks" : "");
     }
 
     /** An act of a replay. */
