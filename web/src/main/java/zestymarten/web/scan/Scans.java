@@ -291,9 +291,13 @@ class Scans {
         /** On, held, read, off, and discharged for four times as long. */
         private double underVoltage(Talk talk, Action.Measure measure) {
             talk.command("SOUR:VOLT " + measure.testV() + ";OUTP ON");
-            wait(talk, RAMP_S + measure.dwellS());
-            double ohm = talk.figure("MEAS:INS?");
-            talk.command("OUTP OFF");
+            double ohm;
+            try {
+                wait(talk, RAMP_S + measure.dwellS());
+                ohm = talk.figure("MEAS:INS?");
+            } finally {
+                talk.command("OUTP OFF"); // whatever went wrong, no voltage is left on
+            }
             wait(talk, DISCHARGE * (RAMP_S + measure.dwellS()));
             return ohm;
         }
@@ -305,7 +309,6 @@ class Scans {
             }
             waited += seconds;
             if (waited > LONGEST_WAIT_S) {
-                talk.command("OUTP OFF");
                 throw new Refused(
                         "",
                         "The test voltages together take longer than " + LONGEST_WAIT_S
