@@ -88,6 +88,11 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
         return ratedA > 63 ? 2 : 1;
     }
 
+    /** Amperes from which it surely trips at once: the top of its band. */
+    public double atOnceA() {
+        return cell("instant_high") * ratedA;
+    }
+
     /** What it does at a current in amperes, 0 or above. */
     public Reaction at(double amperes) {
         double times = amperes / ratedA;

@@ -1,0 +1,145 @@
+package zestymarten.core.circuit;
+
+import java.util.ArrayList;
+import java.util.List;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.network.Link;
+import zestymarten.core.quantity.Ohms;
+
+/**
+ * A final circuit as it is meant to be.
+ *
+ * @param ring whether both ends come back to the origin; else it is a radial
+ * @param stretches in the order of the cable from end A: one more than outlets in a ring, as many in a radial; from 2 in a ring
+ * @param spurs points that hang on outlets
+ * @param celsius temperature of the conductors while they are measured
+ */
+public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, double celsius) {
+    /** More outlets than that belong to several circuits. */
+    public static final int MOST_OUTLETS = 60;
+
+    /** A screwed contact: too little to be read, but something that can be opened. */
+    static final double CONTACT_OHM = 1e-6;
+
+    public Circuit {
+        stretches = List.copyOf(stretches);
+        spurs = List.copyOf(spurs);
+        int outlets = stretches.size() - (ring ? 1 : 0);
+        if (outlets < 1 || outlets > MOST_OUTLETS) {
+            throw new IllegalArgumentException(
+                    "A circuit has from 1 to " + MOST_OUTLETS + " outlets; read " + outlets + ".");
+        }
+        for (Spur spur : spurs) {
+            if (spur.from() > outlets) {
+                throw new IllegalArgumentException(
+                        "A spur leaves outlet " + spur.from() + ", but there are only " + outlets + ".");
+            }
+        }
+        if (!(celsius >= -50 && celsius <= 150)) {
+            throw new IllegalArgumentException("Temperature (" + celsius + " °C) must be from -50 to 150 °C.");
+        }
+    }
+
+    /** Outlets on the cable itself, spurs not counted. */
+    public int outlets() {
+        return stretches.size() - (ring ? 1 : 0);
+    }
+
+    /** Names of all points at which is read: {@code 1}, {@code 2} ..., then the ends of spurs, {@code 3s}, {@code 3t}. */
+    public List<String> points() {
+        List<String> points = new ArrayList<>();
+        for (int i = 1; i <= outlets(); i++) {
+            points.add(String.valueOf(i));
+        }
+        for (int i = 0; i < spurs.size(); i++) {
+            points.add(spurPoint(i));
+        }
+        return points;
+    }
+
+    /** Name of the point at the end of a spur, by the spur's place in the list. */
+    public String spurPoint(int spur) {
+        int from = spurs.get(spur).from();
+        long before = spurs.subList(0, spur).stream()
+                .filter(each -> each.from() == from)
+                .count();
+        return from + String.valueOf((char) ('s' + before));
+    }
+
+    /** Metres along the cable from end A to an outlet, counted from 1; 0 is the origin. */
+    public double metresTo(int outlet) {
+        return stretches.subList(0, outlet).stream()
+                .mapToDouble(Stretch::metres)
+                .sum();
+    }
+
+    /** Metres of cable from origin to origin, or to the last outlet; spurs not counted. */
+    public double metres() {
+        return stretches.stream().mapToDouble(Stretch::metres).sum();
+    }
+
+    /** Where a stretch lies, counted from 0: {@code between the origin and point 1}. */
+    public String where(int stretch) {
+        String from = stretch == 0 ? "the origin" : "point " + stretch;
+        String to = stretch == outlets() ? "the origin" : "point " + (stretch + 1);
+        return "between " + from + " and " + to;
+    }
+
+    /** The cable's terminal of a role at a stretch's start, counted from 0; its end is the start of the next. */
+    Terminal node(Role role, int place) {
+        if (place == 0) {
+            return end(role, 'A');
+        }
+        return place > outlets() ? end(role, 'B') : Terminal.of(role.letter(), String.valueOf(place));
+    }
+
+    static Terminal end(Role role, char end) {
+        return Terminal.of(role.letter(), String.valueOf(end));
+    }
+
+    /** The accessory's terminal at a point. */
+    static Terminal at(Role role, String point) {
+        return Terminal.of("S" + point, role.letter());
+    }
+
+    /** The cable's terminal behind the accessory of a point. */
+    static Terminal behind(Role role, String point) {
+        return Terminal.of(role.letter(), point);
+    }
+
+    /**
+     * The network while something is linked at the origin.
+     *
+     * @param crossed whether the ends of a ring are linked to each other's, as they should; else each end to its own
+     */
+    List<Link> links(Linked linked, boolean crossed) {
+        List<Link> links = new ArrayList<>();
+        for (Role role : Role.values()) {
+            for (int i = 0; i < stretches.size(); i++) {
+                links.add(
+                        link(node(role, i), node(role, i + 1), stretches.get(i).ohm(role, celsius)));
+            }
+            for (int i = 0; i < spurs.size(); i++) {
+                Spur spur = spurs.get(i);
+                links.add(link(
+                        node(role, spur.from()),
+                        behind(role, spurPoint(i)),
+                        spur.cable().ohm(role, celsius)));
+            }
+            points().forEach(point -> links.add(link(behind(role, point), at(role, point), CONTACT_OHM)));
+        }
+        if (linked != Linked.APART) {
+            links.add(
+                    link(end(Role.LINE, 'A'), end(linked.other(), ring && crossed && !linked.isAtA() ? 'B' : 'A'), 0));
+            if (ring && !linked.isAtA()) {
+                links.add(link(end(Role.LINE, 'B'), end(linked.other(), crossed ? 'A' : 'B'), 0));
+            }
+        }
+        return links;
+    }
+
+    private static Link link(Terminal a, Terminal b, double ohm) {
+        Ohms ohms = Ohms.of(ohm);
+        return new Link(a, b, ohms, ohms, ohms);
+    }
+}

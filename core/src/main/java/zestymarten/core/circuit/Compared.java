@@ -1,0 +1,86 @@
+package zestymarten.core.circuit;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import zestymarten.core.quantity.Engineering;
+
+/**
+ * A reading beside what the drawn circuit should read there.
+ *
+ * <p>"Substantially the same" is asked of each reading against its own expected value: where sections differ, points of a good
+ * ring do not read alike. A common factor of the lengths, within a tenth, is taken out first. Within 5 % and 0.02 ohm it is good,
+ * within twice that it is watched: rule of thumb, named as such.
+ *
+ * @param expectedOhm with the lengths as drawn, times their common factor
+ * @param toleranceOhm how far off it may be and still be good
+ */
+public record Compared(Spot spot, double expectedOhm, double toleranceOhm, State state, OptionalDouble readOhm) {
+    /** What the rule of thumb says. */
+    public static final String SOURCE = "lengths and sections by IEC 60228, within 5 % and 0.02 Ω (rule of thumb)";
+
+    private static final double SHARE = 0.05;
+    private static final double LEAST_OHM = 0.02;
+    private static final double FACTOR = 0.1;
+
+    /** How a reading compares. */
+    public enum State {
+        UNTESTED,
+        GOOD,
+        WATCH,
+        FAULT;
+
+        /** Its word in styles and files. */
+        public String word() {
+            return name().toLowerCase(java.util.Locale.ROOT);
+        }
+    }
+
+    /** All readings of the dead tests, taken or not, in their order. */
+    public static List<Compared> all(Circuit circuit, Readings readings) {
+        Predicted predicted = new Predicted(circuit);
+        double factor = factor(predicted, readings);
+        List<Compared> all = new ArrayList<>();
+        for (Spot spot : Recognised.steps(circuit)) {
+            all.add(of(spot, predicted.good(spot).orElseThrow() * factor, readings));
+        }
+        return all;
+    }
+
+    private static Compared of(Spot spot, double expected, Readings readings) {
+        double tolerance = SHARE * expected + LEAST_OHM;
+        if (!readings.has(spot)) {
+            return new Compared(spot, expected, tolerance, State.UNTESTED, OptionalDouble.empty());
+        }
+        OptionalDouble read = readings.ohm(spot);
+        double off = read.isPresent() ? Math.abs(read.getAsDouble() - expected) : Double.POSITIVE_INFINITY;
+        State state = off <= tolerance ? State.GOOD : off <= 2 * tolerance ? State.WATCH : State.FAULT;
+        return new Compared(spot, expected, tolerance, state, read);
+    }
+
+    /** The median of read over expected, kept within a tenth of 1. */
+    private static double factor(Predicted predicted, Readings readings) {
+        List<Double> ratios = readings.ohms().entrySet().stream()
+                .filter(each -> each.getValue().isPresent()
+                        && predicted.good(each.getKey()).orElse(0) > 0)
+                .map(each -> each.getValue().getAsDouble()
+                        / predicted.good(each.getKey()).getAsDouble())
+                .sorted()
+                .toList();
+        double median = ratios.isEmpty() ? 1 : ratios.get(ratios.size() / 2);
+        return Math.abs(median - 1) <= FACTOR ? median : 1;
+    }
+
+    /** Such as {@code 0.22 Ω}; {@code no way through}; empty when it was not read. */
+    public String readText() {
+        if (state == State.UNTESTED) {
+            return "";
+        }
+        return readOhm.isPresent() ? Engineering.text(readOhm.getAsDouble(), "Ω") : "no way through";
+    }
+
+    /** Such as {@code 0.224 Ω}. */
+    public String expectedText() {
+        return Engineering.text(Math.round(expectedOhm * 1000) / 1000.0, "Ω");
+    }
+}

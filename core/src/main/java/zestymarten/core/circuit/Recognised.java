@@ -1,0 +1,184 @@
+package zestymarten.core.circuit;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+
+/**
+ * What a pattern of readings means.
+ *
+ * <p>Method: every pattern at every place is predicted by the network and compared with the readings, those with a value at its
+ * best value; the posterior over all of them with the priors below. Patterns that differ only in the stretch are told together.
+ * The next reading is the one that most probably parts two of those left. Cost: patterns times readings, for 20 outlets about
+ * 100 000 predictions. Order: most probable first. Holds for: one fault at a time; several are said to be unexplained.
+ *
+ * @param told the patterns with at least a twentieth of the best one's probability, the best first; empty without readings
+ * @param explained whether the best fits as well as readings of one fault should
+ * @param next the reading that would tell most between those left; empty where none would, or nothing is left to tell
+ */
+public record Recognised(List<Told> told, boolean explained, Optional<Spot> next) {
+    /** Readings further off than that many standard errors, on average, are not those of one fault. */
+    private static final double WORST = 4;
+
+    private static final double LEAST = 0.05;
+    private static final double FAULT = -5;
+    private static final double VALUE = -1;
+    /** Readings further apart than so many standard errors tell two patterns apart. */
+    private static final double APART = 3;
+
+    public Recognised {
+        told = List.copyOf(told);
+    }
+
+    /**
+     * A pattern with its probability.
+     *
+     * @param pattern the most probable of those told together
+     * @param probability of all of them
+     * @param factor by which the lengths are off
+     * @param stretches those in which it may be, in their order; one or none where it names no stretch
+     */
+    public record Told(Pattern pattern, double probability, double factor, List<Integer> stretches) {
+        public Told {
+            stretches = List.copyOf(stretches);
+        }
+    }
+
+    /** What the readings mean. */
+    public static Recognised of(Circuit circuit, Readings readings) {
+        if (readings.isEmpty()) {
+            return new Recognised(List.of(), true, Optional.empty());
+        }
+        Predicted predicted = new Predicted(circuit);
+        List<Fit> fits = new ArrayList<>(new Hypotheses(circuit, predicted, readings).all());
+        fits.sort(Comparator.comparingDouble(Fit::log).reversed());
+        Fit best = fits.get(0);
+        double sum = fits.stream()
+                .mapToDouble(each -> Math.exp(each.log() - best.log()))
+                .sum();
+        List<Fit> left = fits.stream()
+                .filter(each -> each.log() - best.log() > Math.log(LEAST))
+                .toList();
+        double off = -Fit.of(predicted, best.pattern(), readings).log()
+                / readings.ohms().size();
+        return new Recognised(
+                together(left, best.log(), sum), off < WORST, next(circuit, predicted, readings, left, best.log()));
+    }
+
+    private static List<Told> together(List<Fit> left, double most, double sum) {
+        Map<String, List<Fit>> groups = new LinkedHashMap<>();
+        left.forEach(each -> groups.computeIfAbsent(group(each.pattern()), any -> new ArrayList<>())
+                .add(each));
+        return groups.values().stream()
+                .map(group -> new Told(
+                        group.get(0).pattern(),
+                        group.stream()
+                                .mapToDouble(each -> Math.exp(each.log() - most) / sum)
+                                .sum(),
+                        group.get(0).factor(),
+                        group.stream()
+                                .map(each -> stretch(each.pattern()))
+                                .filter(OptionalInt::isPresent)
+                                .map(OptionalInt::getAsInt)
+                                .sorted()
+                                .toList()))
+                .sorted(Comparator.comparingDouble(Told::probability).reversed())
+                .toList();
+    }
+
+    private static OptionalInt stretch(Pattern pattern) {
+        if (pattern instanceof Pattern.Broken broken) {
+            return OptionalInt.of(broken.stretch());
+        }
+        return pattern instanceof Pattern.Loose loose ? OptionalInt.of(loose.stretch()) : OptionalInt.empty();
+    }
+
+    private static String group(Pattern pattern) {
+        if (pattern instanceof Pattern.Broken broken) {
+            return "broken " + broken.role();
+        }
+        return pattern instanceof Pattern.Loose loose ? "loose " + loose.role() : pattern.toString();
+    }
+
+    public Optional<Told> best() {
+        return told.stream().findFirst();
+    }
+
+    /** The reading not taken yet that most probably parts two of those left. */
+    private static Optional<Spot> next(
+            Circuit circuit, Predicted predicted, Readings readings, List<Fit> left, double most) {
+        Optional<Spot> best = Optional.empty();
+        double parted = 1e-3;
+        for (Spot spot : left.size() < 2 ? List.<Spot>of() : spots(circuit)) {
+            double parts = readings.has(spot) ? 0 : parts(predicted, spot, left, most);
+            if (parts > parted * 1.001) {
+                parted = parts;
+                best = Optional.of(spot);
+            }
+        }
+        return best;
+    }
+
+    private static double parts(Predicted predicted, Spot spot, List<Fit> left, double most) {
+        List<OptionalDouble> ohms =
+                left.stream().map(each -> predicted.of(each.pattern(), spot)).toList();
+        double parts = 0;
+        for (int i = 0; i < left.size(); i++) {
+            for (int j = 0; j < i; j++) {
+                if (apart(ohms.get(i), ohms.get(j)) > APART) {
+                    parts += Math.exp(left.get(i).log() + left.get(j).log() - 2 * most);
+                }
+            }
+        }
+        return parts;
+    }
+
+    /** In standard errors; ohms against no way through count as very far. */
+    private static double apart(OptionalDouble one, OptionalDouble other) {
+        if (one.isEmpty() || other.isEmpty()) {
+            return one.isEmpty() && other.isEmpty() ? 0 : 100;
+        }
+        double p = Math.min(one.getAsDouble(), other.getAsDouble());
+        return Math.min(99, Math.abs(one.getAsDouble() - other.getAsDouble()) / Fit.doubt(p));
+    }
+
+    /** Everything that can be read, the usual ones first. */
+    private static List<Spot> spots(Circuit circuit) {
+        List<Spot> spots = new ArrayList<>(steps(circuit));
+        for (String point : circuit.points()) {
+            if (circuit.ring()) {
+                spots.add(Spot.at(Linked.LINE_NEUTRAL_AT_A, point));
+                spots.add(Spot.at(Linked.LINE_PROTECTIVE_AT_A, point));
+            }
+            for (Linked linked : List.of(Linked.LINE_PROTECTIVE, Linked.LINE_NEUTRAL)) {
+                spots.add(Spot.between(linked, point, Role.LINE, Role.NEUTRAL));
+                spots.add(Spot.between(linked, point, Role.LINE, Role.PROTECTIVE));
+                spots.add(Spot.between(linked, point, Role.NEUTRAL, Role.PROTECTIVE));
+            }
+        }
+        return spots;
+    }
+
+    /** The readings of the dead tests in their order: the ends, then every point with either pair linked. */
+    public static List<Spot> steps(Circuit circuit) {
+        List<Spot> spots = new ArrayList<>();
+        if (circuit.ring()) {
+            spots.add(Spot.ends(Role.PROTECTIVE));
+            spots.add(Spot.ends(Role.LINE));
+            spots.add(Spot.ends(Role.NEUTRAL));
+        }
+        circuit.points().forEach(point -> spots.add(Spot.at(Linked.LINE_NEUTRAL, point)));
+        circuit.points().forEach(point -> spots.add(Spot.at(Linked.LINE_PROTECTIVE, point)));
+        return spots;
+    }
+
+    /** Prior of one of so many places of a kind of fault; with a value fitted, a little less. */
+    static double prior(int places, boolean fitted) {
+        return FAULT - Math.log(Math.max(1, places)) + (fitted ? VALUE : 0);
+    }
+}

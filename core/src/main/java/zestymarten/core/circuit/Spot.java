@@ -1,0 +1,47 @@
+package zestymarten.core.circuit;
+
+import zestymarten.core.assembly.Terminal;
+
+/**
+ * One reading of the dead tests: what is linked, and which two terminals are touched. At a point these are the terminals of its
+ * accessory ({@code S3.L}), at the origin the ends of the cable ({@code L.A}, {@code L.B}).
+ */
+public record Spot(Linked linked, Terminal a, Terminal b) {
+    /** One conductor of a ring from end to end, nothing linked. */
+    public static Spot ends(Role role) {
+        return new Spot(Linked.APART, Circuit.end(role, 'A'), Circuit.end(role, 'B'));
+    }
+
+    /** The two linked conductors, read at a point such as {@code 3} or the end of a spur, {@code 3s}. */
+    public static Spot at(Linked linked, String point) {
+        return between(linked, point, Role.LINE, linked.other());
+    }
+
+    /** Any two conductors at a point. */
+    public static Spot between(Linked linked, String point, Role a, Role b) {
+        return new Spot(linked, Circuit.at(a, point), Circuit.at(b, point));
+    }
+
+    /** The point at which it is taken; empty at the origin. */
+    public String point() {
+        return a.connector().startsWith("S") ? a.connector().substring(1) : "";
+    }
+
+    /** Such as {@code line to protective at point 3, line to protective linked}. */
+    public String words() {
+        if (point().isEmpty()) {
+            return role(a).words() + " from end to end";
+        }
+        return role(a).words() + " to " + role(b).words() + " at point " + point() + ", with " + linked.words()
+                + " linked at the origin";
+    }
+
+    private static Role role(Terminal terminal) {
+        String letter = terminal.connector().startsWith("S") ? terminal.pin() : terminal.connector();
+        return switch (letter) {
+            case "L" -> Role.LINE;
+            case "N" -> Role.NEUTRAL;
+            default -> Role.PROTECTIVE;
+        };
+    }
+}

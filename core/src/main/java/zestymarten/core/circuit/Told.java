@@ -1,0 +1,124 @@
+package zestymarten.core.circuit;
+
+import zestymarten.core.quantity.Engineering;
+
+/** The words for patterns. */
+final class Told implements Pattern.Cases<String> {
+    static final Pattern.Cases<String> KINDS = new Pattern.Cases<>() {
+        @Override
+        public String good() {
+            return "good";
+        }
+
+        @Override
+        public String wrongWay(Pattern.WrongWay pattern) {
+            return "linked wrong way";
+        }
+
+        @Override
+        public String broken(Pattern.Broken pattern) {
+            return "broken leg";
+        }
+
+        @Override
+        public String loose(Pattern.Loose pattern) {
+            return "loose joint";
+        }
+
+        @Override
+        public String onSpur(Pattern.OnSpur pattern) {
+            return "spur";
+        }
+
+        @Override
+        public String interconnected(Pattern.Interconnected pattern) {
+            return "interconnection";
+        }
+
+        @Override
+        public String swapped(Pattern.Swapped pattern) {
+            return "swapped polarity";
+        }
+
+        @Override
+        public String missing(Pattern.Missing pattern) {
+            return "missing conductor";
+        }
+
+        @Override
+        public String longer(Pattern.Longer pattern) {
+            return pattern.factor() > 1 ? "longer than drawn" : "shorter than drawn";
+        }
+    };
+
+    private final Circuit circuit;
+
+    Told(Circuit circuit) {
+        this.circuit = circuit;
+    }
+
+    @Override
+    public String good() {
+        return circuit.ring() ? "It reads as the ring that was drawn." : "It reads as the radial that was drawn.";
+    }
+
+    @Override
+    public String wrongWay(Pattern.WrongWay pattern) {
+        return "The ends are linked the wrong way, " + pattern.linked().words()
+                + ": each end to its own instead of to the other's. Link the line of each end to the "
+                + pattern.linked().other().words() + " of the other end and read again.";
+    }
+
+    @Override
+    public String broken(Pattern.Broken pattern) {
+        return "The " + pattern.role().words() + " is open " + circuit.where(pattern.stretch()) + ". "
+                + (circuit.ring()
+                        ? "It is a ring no more: each side is fed by one leg alone."
+                        : "Everything beyond is without it.");
+    }
+
+    @Override
+    public String loose(Pattern.Loose pattern) {
+        return "A joint of the " + pattern.role().words() + " is loose " + circuit.where(pattern.stretch()) + ", about "
+                + Engineering.text(rounded(pattern.ohm()), "Ω") + " too much. Remake both of its ends.";
+    }
+
+    @Override
+    public String onSpur(Pattern.OnSpur pattern) {
+        return "Point " + pattern.point() + " hangs on the circuit by about "
+                + Engineering.text(rounded(pattern.metres()), "m") + " of cable: it is on a spur that was not drawn.";
+    }
+
+    @Override
+    public String interconnected(Pattern.Interconnected pattern) {
+        return "Points " + pattern.from() + " and " + pattern.to() + " are joined by about "
+                + Engineering.text(rounded(pattern.metres()), "m")
+                + " of cable that was not drawn: a figure of eight, which hides a broken leg. Find it and take it out.";
+    }
+
+    @Override
+    public String swapped(Pattern.Swapped pattern) {
+        return "The " + pattern.a().words() + " and the " + pattern.b().words() + " have changed places at point "
+                + pattern.point() + ".";
+    }
+
+    @Override
+    public String missing(Pattern.Missing pattern) {
+        return "The " + pattern.role().words() + " does not reach point " + pattern.point() + "."
+                + (pattern.role() == Role.PROTECTIVE ? " Do not put it into use: a fault there would stay live." : "");
+    }
+
+    @Override
+    public String longer(Pattern.Longer pattern) {
+        return "All of it has " + Math.round(100 * pattern.factor()) + " % of the ohms expected: the cable is "
+                + (pattern.factor() > 1 ? "longer" : "shorter") + " than drawn, about "
+                + Engineering.text(rounded(pattern.factor() * circuit.metres()), "m")
+                + ", or of another section. See whether a fault at its end is still cut off.";
+    }
+
+    /** Two figures: more would claim what a meter of 0.01 ohm does not give. */
+    private static double rounded(double value) {
+        double step = Math.pow(10, Math.floor(Math.log10(value)) - 1);
+        return Math.round(value / step) * step;
+    }
+}

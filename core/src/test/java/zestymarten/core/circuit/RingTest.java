@@ -1,0 +1,128 @@
+package zestymarten.core.circuit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.conductor.Breaker;
+
+/** The worked ring: 46 m, line 2.5 mm², protective 1.5 mm², six outlets. */
+class RingTest {
+    static final Circuit RING = new Circuit(
+            true,
+            DoubleStream.of(6, 4.5, 7, 5, 8, 6.5, 9)
+                    .mapToObj(metres -> new Stretch(metres, 2.5, 1.5))
+                    .toList(),
+            List.of(),
+            20);
+
+    private static void reads(Pattern pattern, double... expected) {
+        Predicted predicted = new Predicted(RING);
+        assertThat(predicted
+                        .of(
+                                pattern,
+                                new Spot(
+                                        Linked.LINE_PROTECTIVE,
+                                        Circuit.end(Role.LINE, 'A'),
+                                        Circuit.end(Role.PROTECTIVE, 'A')))
+                        .orElseThrow())
+                .isCloseTo(expected[0], within(0.00006));
+        for (int i = 1; i <= 6; i++) {
+            assertThat(predicted
+                            .of(pattern, Spot.at(Linked.LINE_PROTECTIVE, String.valueOf(i)))
+                            .orElseThrow())
+                    .as("outlet " + i)
+                    .isCloseTo(expected[i], within(0.00006));
+        }
+    }
+
+    @Test
+    void endToEndAndCrossLinkedAreTheWorkedFigures() {
+        Predicted predicted = new Predicted(RING);
+        assertThat(predicted.good(Spot.ends(Role.LINE)).orElseThrow()).isCloseTo(0.3409, within(0.00006));
+        assertThat(predicted.good(Spot.ends(Role.PROTECTIVE)).orElseThrow()).isCloseTo(0.5566, within(0.00006));
+        reads(new Pattern.Good(), 0.2114, 0.2173, 0.2205, 0.2236, 0.2244, 0.2230, 0.2196);
+    }
+
+    @Test
+    void everyPatternComesFromTheNetwork() {
+        reads(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), 0, 0.1018, 0.1581, 0.2115, 0.2243, 0.2005, 0.1412);
+        reads(new Pattern.Broken(Role.LINE, 3), 0.5566, 0.5285, 0.5074, 0.4745, 0.4464, 0.4839, 0.5144);
+        reads(new Pattern.Loose(Role.LINE, 2, 0.6), 0.3497, 0.3420, 0.3355, 0.3035, 0.3133, 0.3275, 0.3377);
+    }
+
+    @Test
+    void aSpurAddsItsOwnTwoConductorsAndLeavesItsOutletAlone() {
+        Circuit ring = new Circuit(true, RING.stretches(), List.of(new Spur(3, new Stretch(12, 2.5, 1.5))), 20);
+        Predicted predicted = new Predicted(ring);
+        assertThat(ring.points()).containsExactly("1", "2", "3", "4", "5", "6", "3s");
+        assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "3s")).orElseThrow())
+                .isCloseTo(0.4577, within(0.00006));
+        assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "3")).orElseThrow())
+                .isCloseTo(0.2236, within(0.00006));
+        assertThat(new Predicted(RING)
+                        .of(new Pattern.OnSpur("3", 12), Spot.at(Linked.LINE_PROTECTIVE, "3"))
+                        .orElseThrow())
+                .isCloseTo(0.4577, within(0.00006));
+    }
+
+    @Test
+    void aSwapOrAMissingConductorLeavesNoWayThroughInTheStepThatNeedsIt() {
+        Predicted predicted = new Predicted(RING);
+        Pattern swap = new Pattern.Swapped("2", Role.LINE, Role.NEUTRAL);
+        assertThat(predicted.of(swap, Spot.at(Linked.LINE_PROTECTIVE, "2"))).isEmpty();
+        assertThat(predicted.of(swap, Spot.at(Linked.LINE_NEUTRAL, "2")).orElseThrow())
+                .isCloseTo(predicted.good(Spot.at(Linked.LINE_NEUTRAL, "2")).orElseThrow(), within(1e-5));
+        assertThat(predicted.of(new Pattern.Missing("2", Role.PROTECTIVE), Spot.at(Linked.LINE_PROTECTIVE, "2")))
+                .isEmpty();
+        assertThat(predicted.of(swap, Spot.between(Linked.LINE_PROTECTIVE, "2", Role.NEUTRAL, Role.PROTECTIVE)))
+                .isPresent();
+    }
+
+    @Test
+    void inServiceBothEndsFeedIt() {
+        assertThat(new Predicted(RING).inService(Role.PROTECTIVE, "4")).isCloseTo(0.2243, within(0.00006));
+    }
+
+    @Test
+    void wherePointsShouldReadUnlikeEachIsComparedWithItsOwn() {
+        Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
+        read.put(Spot.at(Linked.LINE_PROTECTIVE, "1"), OptionalDouble.of(0.22));
+        read.put(Spot.at(Linked.LINE_PROTECTIVE, "4"), OptionalDouble.of(0.27));
+        read.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.empty());
+        List<Compared> all = Compared.all(RING, new Readings(read));
+        assertThat(all).hasSize(15);
+        assertThat(all.stream().map(Compared::state).filter(each -> each != Compared.State.UNTESTED))
+                .containsExactly(Compared.State.GOOD, Compared.State.WATCH, Compared.State.FAULT);
+        assertThat(all.get(9).expectedText()).isEqualTo("0.217 Ω");
+        assertThat(all.get(13).readText()).isEqualTo("no way through");
+    }
+
+    @Test
+    void aBrokenLegLeavesTheOtherWithTheWholeCurrent() {
+        assertThat(Legs.of(RING, 3).says(new Breaker(Breaker.Curve.B, 32), OptionalDouble.of(20)))
+                .isEqualTo(
+                        "End A feeds 3 points alone, end B 3 points. The B32 lets 32 A through one leg that was to carry a"
+                                + " part of it, and may carry 20 A: 1.6 times that, and nothing cuts it off.");
+    }
+
+    @Test
+    void aFaultAtTheEndIsReckonedWithTheCableHot() {
+        InService service = new InService(230, 0.35, 0.2244, 20, 70, new Breaker(Breaker.Curve.B, 32));
+        assertThat(service.hotLoopOhm()).isCloseTo(0.2685, within(0.00005));
+        assertThat(service.leastFaultA()).isCloseTo(371.9, within(0.1));
+        assertThat(service.mostOhm().orElseThrow()).isCloseTo(1.4375, within(0.0001));
+        assertThat(service.says())
+                .isEqualTo(
+                        "A fault to earth at the farthest point draws 371.9 A with the cable hot: the B32 trips at once.");
+        assertThat(new InService(230, 0.8, 1.4, 20, 70, new Breaker(Breaker.Curve.C, 16)).says())
+                .isEqualTo(
+                        "A fault to earth at the farthest point draws 92.93 A with the cable hot: the C16 trips by heat or"
+                                + " at once. To trip at once the loop may have at most 1.438 Ω, and it has 2.475 Ω.");
+    }
+}

@@ -1,0 +1,87 @@
+package zestymarten.core.circuit;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Random;
+
+/**
+ * A made-up circuit, the lengths on paper a little wrong, something the matter with it, and what a meter of 0.01 ohm reads on it.
+ *
+ * @param drawn what the technician knows
+ * @param wall what is in the wall
+ * @param pattern what is the matter
+ */
+record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, Readings readings) {
+    private static final double COUNT = 0.01;
+    private static final List<Role> ROLES = List.of(Role.LINE, Role.NEUTRAL, Role.PROTECTIVE);
+
+    static SeededCircuit of(long seed, boolean ring, String kind) {
+        Random random = new Random(seed);
+        int outlets = 4 + random.nextInt(17);
+        double line = random.nextBoolean() ? 2.5 : 4;
+        double protective = random.nextBoolean() ? 1.5 : line;
+        List<Stretch> drawn = new ArrayList<>();
+        List<Stretch> real = new ArrayList<>();
+        for (int i = 0; i < outlets + (ring ? 1 : 0); i++) {
+            double metres = 3 + 9 * random.nextDouble();
+            drawn.add(new Stretch(metres, line, protective));
+            real.add(new Stretch(metres * (1 + 0.03 * random.nextGaussian()), line, protective));
+        }
+        Circuit paper = new Circuit(ring, drawn, List.of(), 20);
+        Circuit wall = new Circuit(ring, real, List.of(), 20);
+        Pattern pattern = pattern(kind, outlets, ring, random);
+        return new SeededCircuit(paper, wall, pattern, read(wall, pattern, random));
+    }
+
+    private static Pattern pattern(String kind, int outlets, boolean ring, Random random) {
+        int which = random.nextInt(3);
+        Role role = ROLES.get(which);
+        int stretch = random.nextInt(outlets + (ring ? 1 : 0));
+        String point = String.valueOf(1 + random.nextInt(outlets));
+        int from = 1 + random.nextInt(outlets - 3);
+        int to = from + 3 + random.nextInt(outlets - from - 2);
+        return switch (kind) {
+            case "linked wrong way" ->
+                new Pattern.WrongWay(random.nextBoolean() ? Linked.LINE_NEUTRAL : Linked.LINE_PROTECTIVE);
+            case "broken leg" -> new Pattern.Broken(role, stretch);
+            case "loose joint" -> new Pattern.Loose(role, stretch, 0.3 + 2 * random.nextDouble());
+            case "spur" -> new Pattern.OnSpur(point, 6 + 14 * random.nextDouble());
+            case "interconnection" -> new Pattern.Interconnected(from, to, 1 + 5 * random.nextDouble());
+            case "swapped polarity" ->
+                new Pattern.Swapped(
+                        point,
+                        ROLES.get(Math.min(which, (which + 1) % 3)),
+                        ROLES.get(Math.max(which, (which + 1) % 3)));
+            case "missing conductor" -> new Pattern.Missing(point, role);
+            case "longer than drawn" -> new Pattern.Longer(1.3 + random.nextDouble());
+            default -> new Pattern.Good();
+        };
+    }
+
+    /** The readings with one more. */
+    SeededCircuit reads(Spot spot) {
+        Map<Spot, OptionalDouble> more = new LinkedHashMap<>(readings.ohms());
+        OptionalDouble ohm = new Predicted(wall).of(pattern, spot);
+        more.put(spot, ohm.isPresent() ? OptionalDouble.of(shown(ohm.getAsDouble(), new Random(more.size()))) : ohm);
+        return new SeededCircuit(drawn, wall, pattern, new Readings(more));
+    }
+
+    private static Readings read(Circuit wall, Pattern pattern, Random random) {
+        Predicted predicted = new Predicted(wall);
+        Map<Spot, OptionalDouble> shown = new LinkedHashMap<>();
+        for (Spot spot : Recognised.steps(wall)) {
+            OptionalDouble ohm = predicted.of(pattern, spot);
+            shown.put(spot, ohm.isPresent() ? OptionalDouble.of(shown(ohm.getAsDouble(), random)) : ohm);
+        }
+        return new Readings(shown);
+    }
+
+    /** With half a count of probes and half a percent of the meter, to the count. */
+    private static double shown(double ohm, Random random) {
+        double read = ohm * (1 + 0.005 * random.nextGaussian()) + COUNT / 2 * random.nextGaussian();
+        return Math.max(0, Math.round(read / COUNT) * COUNT);
+    }
+}
