@@ -14,6 +14,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.job.Decision;
+import zestymarten.web.desk.DeskSheets;
+import zestymarten.web.platform.Csv;
 import zestymarten.web.run.Run;
 import zestymarten.web.run.RunLine;
 import zestymarten.web.run.Runs;
@@ -36,9 +38,17 @@ class RecordController {
     private final RecordViews views;
     private final Certificates certificates;
     private final Releases releases;
+    private final DeskSheets sheets;
 
     RecordController(
-            Runs runs, Units units, RecordViews views, Certificates certificates, Releases releases, Wirings wirings) {
+            Runs runs,
+            Units units,
+            RecordViews views,
+            Certificates certificates,
+            Releases releases,
+            Wirings wirings,
+            DeskSheets sheets) {
+        this.sheets = sheets;
         this.wirings = wirings;
         this.releases = releases;
         this.runs = runs;
@@ -64,6 +74,7 @@ class RecordController {
         model.addAttribute("lines", runs.ofUnit(id));
         model.addAttribute("history", HistoryView.of(runs.lastOf(id, COMPARED)));
         model.addAttribute("own", wirings.ofUnit(id));
+        model.addAttribute("sheets", sheets.ofUnit(id));
         return "record/unit";
     }
 
@@ -92,7 +103,7 @@ class RecordController {
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".csv", true))
-                .body(ReadingsCsv.write(view));
+                .body(Csv.write(ReadingsTable.COLUMNS, ReadingsTable.rows(view)));
     }
 
     @GetMapping("/runs/{id}/readings.xlsx")

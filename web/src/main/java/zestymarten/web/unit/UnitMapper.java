@@ -20,6 +20,8 @@ interface UnitMapper {
     @Nullable
     UnitRow find(long id);
 
+    List<UnitRow> bySerial(String serial);
+
     /** The unit of that serial, locked until the transaction ends. */
     @Nullable
     UnitRow lock(@Param("assemblyId") long assemblyId, @Param("serial") String serial);

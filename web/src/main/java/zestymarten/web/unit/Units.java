@@ -55,6 +55,21 @@ public class Units {
         return row;
     }
 
+    /** The one unit of that serial, whatever its wiring. */
+    @Transactional(readOnly = true)
+    public UnitRow bySerial(String serial) {
+        List<UnitRow> found = mapper.bySerial(serial);
+        if (found.size() != 1) {
+            throw new Refused(
+                    "serial",
+                    "Read '" + serial + "'; expected the serial of a unit that has been on the bench"
+                            + (found.isEmpty()
+                                    ? ". There is none of that serial."
+                                    : ", but several wirings have one of it."));
+        }
+        return found.get(0);
+    }
+
     /** The unit of that serial, made if it is new, and held until the transaction ends. */
     @Transactional
     public UnitRow takeToTheBench(long assemblyId, String serial) {

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.platform.Csv;
 import zestymarten.web.run.RunLine;
 import zestymarten.web.run.Runs;
 
@@ -49,7 +50,9 @@ class RecordTest {
         String pdf = pdf();
         browser.desktop().signIn("viewer").open("/runs/" + CORRODED + "/record");
         String page = browser.text(".certificate").replaceAll("\\s+", " ");
-        List<String> csv = ReadingsCsv.write(record).lines().toList();
+        List<String> csv = Csv.write(ReadingsTable.COLUMNS, ReadingsTable.rows(record))
+                .lines()
+                .toList();
         assertThat(csv).hasSize(record.readings().size() + 1);
         String pdfWithoutGaps = pdf.replace(" ", "");
         for (RecordView.ReadingLine line : record.readings()) {
@@ -116,6 +119,8 @@ class RecordTest {
         HttpResponse<String> answer = site.send(site.as("bench", "/api/v1/runs/" + run));
         assertThat(answer.body()).contains("\"serial\":\"=1+1\"");
         RecordView record = new RecordViews().view(site.bean(Runs.class).find(run));
-        assertThat(ReadingsCsv.write(record)).doesNotContain(",=").doesNotContain("\n=");
+        assertThat(Csv.write(ReadingsTable.COLUMNS, ReadingsTable.rows(record)))
+                .doesNotContain(",=")
+                .doesNotContain("\n=");
     }
 }

@@ -1,0 +1,277 @@
+package zestymarten.core.circuit;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import zestymarten.core.assembly.Metal;
+import zestymarten.core.conductor.Wire;
+import zestymarten.core.limit.InsulationLimit;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Understood;
+
+/**
+ * Everything that the desk says of a circuit, judged and said: page, PDF and CSV are made of it.
+ *
+ * @param tests what it is made of
+ * @param verdict fault where something is, untested while something is missing
+ * @param says what the pattern means and what follows from it, a sentence each
+ * @param next the reading that would tell more
+ */
+public record Sheet(
+        Tests tests,
+        List<Compared> compared,
+        Compared.State verdict,
+        List<String> says,
+        Optional<Spot> next,
+        List<Line> lines) {
+    public Sheet {
+        says = List.copyOf(says);
+        lines = List.copyOf(lines);
+        compared = List.copyOf(compared);
+    }
+
+    /** A line of the sheet: what, its figure, what it is held against and where that comes from, and how it is judged. */
+    public record Line(String step, String what, String read, String expected, Compared.State state, String source) {}
+
+    /** Reckons the sheet. */
+    public static Sheet of(Tests tests, Supply supply) {
+        return new Reckoning(tests, supply).sheet();
+    }
+
+    /** One sheet being reckoned. */
+    private static final class Reckoning {
+        private static final double HOT_C = 70;
+
+        private final Tests tests;
+        private final Supply supply;
+        private final Circuit circuit;
+        private final Readings readings;
+        private final List<Compared> compared;
+        private final List<String> says = new ArrayList<>();
+        private final List<Line> lines = new ArrayList<>();
+
+        Reckoning(Tests tests, Supply supply) {
+            this.tests = tests;
+            this.supply = supply;
+            circuit = tests.circuit();
+            readings = tests.readings();
+            compared = Compared.all(circuit, readings);
+        }
+
+        Sheet sheet() {
+            Recognised recognised = Recognised.of(circuit, readings);
+            recognised(recognised);
+            compared.forEach(each -> lines.add(new Line(
+                    step(each.spot()),
+                    each.spot().words(),
+                    each.readText(),
+                    each.expectedText(),
+                    each.state(),
+                    Compared.SOURCE)));
+            insulation();
+            polarity();
+            inService();
+            return new Sheet(tests, compared, verdict(recognised), says, next(recognised), lines);
+        }
+
+        private static String step(Spot spot) {
+            return spot.point().isEmpty() ? "end to end" : spot.linked().words();
+        }
+
+        private void recognised(Recognised recognised) {
+            Optional<Recognised.Told> best = recognised.best();
+            if (best.isEmpty()) {
+                return;
+            }
+            if (!recognised.explained()) {
+                says.add("No single fault explains these readings. The nearest: "
+                        + best.get().pattern().says(circuit));
+                return;
+            }
+            says.add(best.get().pattern().says(circuit));
+            beside(best.get()).ifPresent(says::add);
+            recognised.told().stream()
+                    .skip(1)
+                    .limit(2)
+                    .forEach(each -> says.add("Or, " + Math.round(100 * each.probability()) + " %: "
+                            + each.pattern().says(circuit)));
+            if (best.get().pattern() instanceof Pattern.Broken broken
+                    && circuit.ring()
+                    && broken.role() != Role.PROTECTIVE) {
+                supply.protection()
+                        .ifPresent(by ->
+                                says.add(Legs.of(circuit, broken.stretch()).says(by, supply.legA())));
+            }
+        }
+
+        /** Where else it may be, when several stretches read alike. */
+        private Optional<String> beside(Recognised.Told told) {
+            List<Integer> stretches = told.stretches();
+            if (stretches.size() < 2) {
+                return Optional.empty();
+            }
+            String from = stretches.get(0) == 0 ? "the origin" : "point " + stretches.get(0);
+            int last = stretches.get(stretches.size() - 1) + 1;
+            String to = last > circuit.outlets() ? "the origin" : "point " + last;
+            return Optional.of(
+                    "These readings cannot tell where: it may be anywhere from " + from + " on to " + to + ".");
+        }
+
+        private Optional<Spot> next(Recognised recognised) {
+            return recognised.explained() ? recognised.next() : Optional.empty();
+        }
+
+        private void insulation() {
+            InsulationLimit limit = InsulationLimit.ofCircuit(supply.volts(), false);
+            for (Tests.Pair pair : Tests.Pair.values()) {
+                Understood shown = tests.insulation().get(pair);
+                lines.add(new Line(
+                        "insulation",
+                        pair.words(),
+                        shown == null ? "" : shown.text(),
+                        "at least " + limit.least().text(),
+                        shown == null ? Compared.State.UNTESTED : judged(shown, limit),
+                        limit.derivation()));
+            }
+        }
+
+        private static Compared.State judged(Understood shown, InsulationLimit limit) {
+            boolean enough = shown.figure().orElse(0) >= limit.least().value() && !(shown instanceof Understood.Below);
+            return enough ? Compared.State.GOOD : Compared.State.FAULT;
+        }
+
+        private void polarity() {
+            Optional<String> said = tests.polarity();
+            boolean right = said.filter(Tests.RIGHT::equalsIgnoreCase).isPresent();
+            lines.add(new Line(
+                    "polarity",
+                    "line, neutral and protective at every point, looked at and touched",
+                    right ? Tests.RIGHT : said.map(where -> "wrong at " + where).orElse(""),
+                    "right",
+                    said.isEmpty() ? Compared.State.UNTESTED : right ? Compared.State.GOOD : Compared.State.FAULT,
+                    "the circuit as drawn"));
+        }
+
+        private void inService() {
+            Worst worst = worst();
+            lines.add(figure("R1 + R2", worst.words, Engineering.text(worst.ohm, "Ω"), worst.source));
+            drop();
+            if (supply.ohm().isPresent() && supply.protection().isPresent()) {
+                live(new InService(
+                        supply.volts(),
+                        supply.ohm().getAsDouble(),
+                        worst.ohm,
+                        circuit.celsius(),
+                        HOT_C,
+                        supply.protection().get()));
+            }
+        }
+
+        /** A line that is reckoned and not judged. */
+        private static Line figure(String step, String what, String figure, String source) {
+            return new Line(step, what, figure, "", Compared.State.UNTESTED, source);
+        }
+
+        private void live(InService service) {
+            says.add(service.says());
+            lines.add(new Line(
+                    "loop impedance",
+                    "at the farthest point, cable at 70 °C",
+                    Engineering.text(service.loopImpedanceOhm(), "Ω"),
+                    service.mostOhm().isPresent()
+                            ? "at most " + Engineering.text(service.mostOhm().getAsDouble(), "Ω")
+                            : "",
+                    service.atOnce()
+                            ? Compared.State.GOOD
+                            : service.disconnects() ? Compared.State.WATCH : Compared.State.FAULT,
+                    service.mostOhm().isPresent()
+                            ? "top of the band of the " + service.protection().name() + ", IEC 60898-1"
+                            : "the curve of the fuse's maker decides how soon"));
+            lines.add(figure(
+                    "fault current",
+                    "least, at the farthest point, hot: it has to trip the device",
+                    Engineering.text(service.leastFaultA(), "A"),
+                    "U / (Ze + R1 + R2)"));
+            lines.add(figure(
+                    "fault current",
+                    "most, at the origin: the device has to break it",
+                    Engineering.text(service.mostFaultA(), "A"),
+                    "U / Ze"));
+        }
+
+        private void drop() {
+            if (supply.loadA().isEmpty()) {
+                return;
+            }
+            double load = supply.loadA().getAsDouble();
+            double hot = Wire.ohmAt(Metal.COPPER, drawn(Role.NEUTRAL), circuit.celsius(), HOT_C);
+            double drop = Wire.dropVolts(load, hot);
+            double share = drop / supply.volts();
+            lines.add(new Line(
+                    "voltage drop",
+                    "all of " + Engineering.text(load, "A") + " taken at the farthest point, cable at 70 °C",
+                    Engineering.text(drop, "V") + ", " + percent(share),
+                    "at most " + percent(supply.mostDrop()),
+                    share <= supply.mostDrop() ? Compared.State.GOOD : Compared.State.FAULT,
+                    "from the drawn lengths; the limit as typed, local codes decide"));
+        }
+
+        private static String percent(double share) {
+            return Engineering.figure(Math.round(1000 * share) / 10.0) + " %";
+        }
+
+        /** The line and another conductor to the farthest point as drawn, both ends in service. */
+        private double drawn(Role other) {
+            Predicted predicted = new Predicted(circuit);
+            return circuit.points().stream()
+                    .mapToDouble(point -> predicted.inService(other, point))
+                    .max()
+                    .orElseThrow();
+        }
+
+        private record Worst(double ohm, String words, String source) {}
+
+        /** R1 + R2 at the worst point: as read there; in a ring also by a quarter of its ends; else as drawn. */
+        private Worst worst() {
+            Optional<Compared> read = compared.stream()
+                    .filter(each -> each.spot().linked() == Linked.LINE_PROTECTIVE
+                            && each.readOhm().orElse(0) > 0)
+                    .max(Comparator.comparingDouble(each -> each.readOhm().getAsDouble()));
+            if (read.isPresent()) {
+                return new Worst(
+                        read.get().readOhm().getAsDouble(),
+                        "the highest read, at point " + read.get().spot().point(),
+                        "read with line to protective linked");
+            }
+            double ends = readings.ohm(Spot.ends(Role.LINE)).orElse(0)
+                    + readings.ohm(Spot.ends(Role.PROTECTIVE)).orElse(0);
+            if (readings.ohm(Spot.ends(Role.LINE)).isPresent()
+                    && readings.ohm(Spot.ends(Role.PROTECTIVE)).isPresent()
+                    && ends > 0) {
+                return new Worst(
+                        ends / 4, "a quarter of line and protective end to end", "(r1 + r2) / 4, spurs not in it");
+            }
+            return new Worst(drawn(Role.PROTECTIVE), "as drawn: not read yet", "IEC 60228, lengths as drawn");
+        }
+
+        private Compared.State verdict(Recognised recognised) {
+            boolean fault = lines.stream().anyMatch(each -> each.state == Compared.State.FAULT)
+                    || recognised
+                            .best()
+                            .filter(each -> !(each.pattern() instanceof Pattern.Good))
+                            .isPresent();
+            if (fault) {
+                return Compared.State.FAULT;
+            }
+            boolean missing =
+                    lines.stream().anyMatch(each -> each.state == Compared.State.UNTESTED && !each.expected.isEmpty());
+            if (missing) {
+                return Compared.State.UNTESTED;
+            }
+            return lines.stream().anyMatch(each -> each.state == Compared.State.WATCH)
+                    ? Compared.State.WATCH
+                    : Compared.State.GOOD;
+        }
+    }
+}

@@ -1,0 +1,41 @@
+package zestymarten.core.circuit;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import zestymarten.core.quantity.Understood;
+
+/**
+ * All dead tests of a circuit as far as they are taken.
+ *
+ * @param insulation what the insulation tester showed between two conductors: a value, more than one, or less than one
+ * @param polarity {@code right} at every point that was looked at; anything else names the points where it is wrong; empty: not
+ *     looked at
+ */
+public record Tests(Circuit circuit, Readings readings, Map<Pair, Understood> insulation, Optional<String> polarity) {
+    public static final String RIGHT = "right";
+
+    public Tests {
+        Map<Pair, Understood> copy = new EnumMap<>(Pair.class);
+        copy.putAll(insulation);
+        insulation = java.util.Collections.unmodifiableMap(copy);
+        insulation.forEach((pair, shown) -> {
+            if (shown.figure().isEmpty()) {
+                throw new IllegalArgumentException("Insulation " + pair.words() + ": read " + shown.text()
+                        + "; expected ohms such as 200M, or >999M.");
+            }
+        });
+    }
+
+    /** Two conductors between which insulation is tested. */
+    public enum Pair {
+        LINE_NEUTRAL,
+        LINE_PROTECTIVE,
+        NEUTRAL_PROTECTIVE;
+
+        /** Such as {@code line to neutral}. */
+        public String words() {
+            return name().toLowerCase(java.util.Locale.ROOT).replace("_", " to ");
+        }
+    }
+}

@@ -1,0 +1,98 @@
+package zestymarten.core.circuit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.conductor.Breaker;
+import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
+
+/** The sheet of the worked ring. */
+class SheetTest {
+    private static final Supply SUPPLY = new Supply(
+            230,
+            OptionalDouble.of(0.35),
+            Optional.of(new Breaker(Breaker.Curve.B, 32)),
+            OptionalDouble.of(20),
+            0.05,
+            OptionalDouble.of(20));
+
+    private static Readings reads(Pattern pattern) {
+        Predicted predicted = new Predicted(RingTest.RING);
+        Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
+        Recognised.steps(RingTest.RING).forEach(spot -> read.put(spot, predicted.of(pattern, spot)));
+        return new Readings(read);
+    }
+
+    private static Sheet sheet(Pattern pattern, String insulation, String polarity) {
+        Map<Tests.Pair, Understood> shown = new LinkedHashMap<>();
+        for (Tests.Pair pair : Tests.Pair.values()) {
+            shown.put(pair, new ReadingLanguage(false).understand(insulation));
+        }
+        return Sheet.of(new Tests(RingTest.RING, reads(pattern), shown, Optional.of(polarity)), SUPPLY);
+    }
+
+    @Test
+    void aGoodRingPassesWithItsFiguresAndTheirSources() {
+        Sheet sheet = sheet(new Pattern.Good(), ">999M", "right");
+        assertThat(sheet.verdict()).isEqualTo(Compared.State.GOOD);
+        assertThat(sheet.says())
+                .containsExactly(
+                        "It reads as the ring that was drawn.",
+                        "A fault to earth at the farthest point draws 371.9 A with the cable hot: the B32 trips at once.");
+        assertThat(sheet.lines())
+                .contains(
+                        new Sheet.Line(
+                                "R1 + R2",
+                                "the highest read, at point 4",
+                                "0.2244 Ω",
+                                "",
+                                Compared.State.UNTESTED,
+                                "read with line to protective linked"),
+                        new Sheet.Line(
+                                "insulation",
+                                "line to neutral",
+                                "more than 999 MΩ",
+                                "at least 1 MΩ",
+                                Compared.State.GOOD,
+                                "At least 1 MΩ at 500 V DC: IEC 60364-6, up to and including 500 V (and FELV)."));
+        assertThat(sheet.next()).isEmpty();
+    }
+
+    @Test
+    void aBrokenLegIsSaidWithItsOverload() {
+        Sheet sheet = sheet(new Pattern.Broken(Role.LINE, 3), ">999M", "right");
+        assertThat(sheet.verdict()).isEqualTo(Compared.State.FAULT);
+        assertThat(sheet.says().get(0))
+                .isEqualTo(
+                        "The line is open between point 3 and point 4. It is a ring no more: each side is fed by one leg"
+                                + " alone.");
+        assertThat(sheet.says()).anyMatch(each -> each.contains("1.6 times that"));
+    }
+
+    @Test
+    void whatIsMissingLeavesItUnfinishedAndAWrongWordFails() {
+        assertThat(Sheet.of(new Tests(RingTest.RING, reads(new Pattern.Good()), Map.of(), Optional.empty()), SUPPLY)
+                        .verdict())
+                .isEqualTo(Compared.State.UNTESTED);
+        assertThat(sheet(new Pattern.Good(), "0.4M", "right").verdict()).isEqualTo(Compared.State.FAULT);
+        assertThat(sheet(new Pattern.Good(), "200M", "3, 5").verdict()).isEqualTo(Compared.State.FAULT);
+    }
+
+    @Test
+    void readingsInAnyOrderAndOnlySomeOfThemAlreadyMeanSomething() {
+        Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
+        read.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.of(0.22));
+        read.put(Spot.ends(Role.NEUTRAL), OptionalDouble.empty());
+        Sheet sheet = Sheet.of(new Tests(RingTest.RING, new Readings(read), Map.of(), Optional.empty()), SUPPLY);
+        assertThat(sheet.says().get(0)).startsWith("The neutral is open ");
+        assertThat(sheet.says().get(1))
+                .isEqualTo("These readings cannot tell where: it may be anywhere from the origin on to the origin.");
+        assertThat(sheet.next().orElseThrow().words())
+                .isEqualTo("line to neutral at point 3, with line to neutral of end A alone linked at the origin");
+    }
+}

@@ -1,0 +1,176 @@
+package zestymarten.web.circuit;
+
+import java.nio.charset.StandardCharsets;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.circuit.Circuit;
+import zestymarten.core.circuit.Compared;
+import zestymarten.core.circuit.Sheet;
+import zestymarten.core.circuit.Spot;
+import zestymarten.web.desk.DeskSheets;
+import zestymarten.web.desk.Kept;
+import zestymarten.web.drawing.CircuitDrawing;
+import zestymarten.web.platform.Csv;
+import zestymarten.web.platform.Prints;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Typed;
+
+/** The desk of one circuit: everything stands in its form; the drawing carries the fields. */
+@Controller
+class CircuitController {
+    private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+
+    private final DeskSheets sheets;
+    private final Prints prints;
+
+    CircuitController(DeskSheets sheets, Prints prints) {
+        this.sheets = sheets;
+        this.prints = prints;
+    }
+
+    /** A field beside those of the drawing: a reading that is asked for, or was. */
+    record More(String field, String words) {}
+
+    @GetMapping("/circuit")
+    String desk(@RequestParam Optional<Long> sheet, Model model) {
+        return shown(sheet.map(id -> sheets.fields(Kept.Desk.CIRCUIT, id)).orElse(Map.of()), model);
+    }
+
+    @PostMapping("/circuit")
+    String reckon(@RequestParam Map<String, String> fields, Model model) {
+        return shown(fields, model);
+    }
+
+    @PostMapping("/circuit/keep")
+    String keep(@RequestParam Map<String, String> fields, Principal who) {
+        Typed typed = typed(fields);
+        Sheet sheet = sheet(typed);
+        try {
+            Kept kept = new Kept(
+                    Kept.Desk.CIRCUIT,
+                    typed.text("name"),
+                    typed.fields(),
+                    String.join(" ", sheet.says()),
+                    sheet.verdict().word());
+            return "redirect:/circuit?sheet=" + sheets.keep(kept, typed.text("serial"), who.getName());
+        } catch (IllegalArgumentException e) {
+            throw new Refused("name", String.valueOf(e.getMessage()));
+        }
+    }
+
+    @PostMapping("/circuit/sheet.pdf")
+    ResponseEntity<byte[]> pdf(@RequestParam Map<String, String> fields) {
+        Typed typed = typed(fields);
+        Sheet sheet = sheet(typed);
+        CircuitDrawing drawing = CircuitDrawing.of(sheet.tests().circuit(), sheet.compared());
+        return named(typed, ".pdf")
+                .contentType(MediaType.APPLICATION_PDF)
+                .body(prints.pdf("circuit/print", Map.of("sheet", sheet, "typed", typed.fields(), "drawing", drawing)));
+    }
+
+    @PostMapping("/circuit/sheet.csv")
+    ResponseEntity<String> csv(@RequestParam Map<String, String> fields) {
+        Typed typed = typed(fields);
+        Sheet sheet = sheet(typed);
+        List<List<String>> rows = sheet.lines().stream()
+                .map(each -> List.of(
+                        each.step(),
+                        each.what(),
+                        each.read(),
+                        each.expected(),
+                        each.state().word(),
+                        each.source()))
+                .toList();
+        return named(typed, ".csv")
+                .contentType(CSV)
+                .body(Csv.write(List.of("step", "what", "read", "expected", "judgement", "source"), rows));
+    }
+
+    private static ResponseEntity.BodyBuilder named(Typed typed, String ending) {
+        String name = (typed.has("name") ? typed.text("name") : "circuit") + ending;
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name, StandardCharsets.UTF_8)
+                                .build()
+                                .toString());
+    }
+
+    private static Typed typed(Map<String, String> fields) {
+        Map<String, String> own = new LinkedHashMap<>(fields);
+        own.remove("_csrf");
+        own.remove("sheet");
+        return new Typed(own);
+    }
+
+    /** The sheet of a sound form; refused with everything that is wrong with it. */
+    private static Sheet sheet(Typed typed) {
+        CircuitForm form = new CircuitForm(typed);
+        Optional<Circuit> circuit = form.circuit();
+        Optional<Sheet> sheet = circuit.map(each -> Sheet.of(form.tests(each), form.supply()));
+        if (!typed.isSound() || sheet.isEmpty()) {
+            throw new Refused(typed.problems());
+        }
+        return sheet.get();
+    }
+
+    private String shown(Map<String, String> fields, Model model) {
+        Typed typed = typed(fields);
+        CircuitForm form = new CircuitForm(typed);
+        Optional<Circuit> circuit = form.circuit();
+        Optional<Sheet> sheet = circuit.map(each -> Sheet.of(form.tests(each), form.supply()));
+        List<More> more = new ArrayList<>();
+        circuit.ifPresent(each -> form.more(each).stream()
+                .filter(spot -> typed.has(CircuitForm.field(spot)))
+                .forEach(spot -> more.add(more(spot))));
+        Optional<Spot> next = sheet.flatMap(Sheet::next);
+        next.filter(spot -> isBeside(CircuitForm.field(spot))).ifPresent(spot -> more.add(more(spot)));
+        model.addAttribute("typed", typed.fields());
+        model.addAttribute("problems", typed.problems());
+        model.addAttribute("ring", form.ring());
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("begun", sheet.isPresent() && !sheet.get().says().isEmpty());
+        model.addAttribute(
+                "drawing", sheet.map(each -> CircuitDrawing.of(each.tests().circuit(), each.compared())));
+        model.addAttribute("more", more);
+        model.addAttribute("next", next.map(CircuitController::more));
+        model.addAttribute("focus", focus(typed, sheet, next));
+        model.addAttribute("kept", sheets.last(Kept.Desk.CIRCUIT));
+        return "circuit/circuit";
+    }
+
+    private static More more(Spot spot) {
+        return new More(CircuitForm.field(spot), spot.words());
+    }
+
+    private static boolean isBeside(String field) {
+        return field.startsWith("more_");
+    }
+
+    /** Where to type next: what was refused, else the reading that tells most, else the first that is missing. */
+    private static String focus(Typed typed, Optional<Sheet> sheet, Optional<Spot> next) {
+        if (!typed.isSound()) {
+            return typed.problems().get(0).where();
+        }
+        return next.map(CircuitForm::field)
+                .or(() -> sheet.flatMap(each -> each.compared().stream()
+                        .filter(one -> one.state() == Compared.State.UNTESTED)
+                        .findFirst()
+                        .map(one -> CircuitForm.field(one.spot()))))
+                .orElse("");
+    }
+}

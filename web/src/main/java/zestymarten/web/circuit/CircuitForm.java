@@ -1,0 +1,245 @@
+package zestymarten.web.circuit;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.circuit.Circuit;
+import zestymarten.core.circuit.Linked;
+import zestymarten.core.circuit.Readings;
+import zestymarten.core.circuit.Recognised;
+import zestymarten.core.circuit.Role;
+import zestymarten.core.circuit.Spot;
+import zestymarten.core.circuit.Spur;
+import zestymarten.core.circuit.Stretch;
+import zestymarten.core.circuit.Supply;
+import zestymarten.core.circuit.Tests;
+import zestymarten.core.conductor.Breaker;
+import zestymarten.core.conductor.Fuse;
+import zestymarten.core.conductor.Protection;
+import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
+import zestymarten.web.platform.Typed;
+
+/** Reads the form of the desk: the circuit as drawn, and every reading by the name of its spot. */
+final class CircuitForm {
+    private static final double USUAL_M = 6;
+    private static final double OPEN_FROM_OHM = 1e5;
+    private static final Pattern STRETCH = Pattern.compile("([\\d.,]+)(?: +([\\d.,]+) */ *([\\d.,]+))?");
+    private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *([\\d.,]+)");
+    private static final String MORE = "more_";
+
+    private final Typed typed;
+
+    CircuitForm(Typed typed) {
+        this.typed = typed;
+    }
+
+    /** The name of the field of a spot: short for those of the dead tests, spelled out for any other. */
+    static String field(Spot spot) {
+        if (spot.equals(Spot.ends(Role.LINE))) {
+            return "end_L";
+        } else if (spot.equals(Spot.ends(Role.NEUTRAL))) {
+            return "end_N";
+        } else if (spot.equals(Spot.ends(Role.PROTECTIVE))) {
+            return "end_P";
+        } else if (spot.equals(Spot.at(Linked.LINE_NEUTRAL, spot.point()))) {
+            return "n_" + spot.point();
+        } else if (spot.equals(Spot.at(Linked.LINE_PROTECTIVE, spot.point()))) {
+            return "p_" + spot.point();
+        }
+        return MORE + spot.linked() + "." + spot.a().pin() + "." + spot.b().pin() + "." + spot.point();
+    }
+
+    int outlets() {
+        double outlets = typed.figure("outlets", 6);
+        if (outlets != Math.rint(outlets) || outlets < 1 || outlets > Circuit.MOST_OUTLETS) {
+            typed.refuse(
+                    "outlets",
+                    "Read '" + typed.text("outlets") + "'; expected a whole number from 1 to " + Circuit.MOST_OUTLETS
+                            + ".");
+            return 6;
+        }
+        return (int) outlets;
+    }
+
+    boolean ring() {
+        return !typed.text("kind").equals("radial");
+    }
+
+    /** The circuit as drawn; empty where something makes no sense, which is then said. */
+    Optional<Circuit> circuit() {
+        double line = typed.figure("line", 2.5);
+        double protective = typed.figure("protective", 1.5);
+        List<Stretch> stretches = new ArrayList<>();
+        int outlets = outlets();
+        double celsius = typed.figure("celsius", 20);
+        try {
+            for (int i = 1; i <= outlets + (ring() ? 1 : 0); i++) {
+                stretches.add(stretch("s" + i, line, protective));
+            }
+            return Optional.of(new Circuit(ring(), stretches, spurs(line, protective), celsius));
+        } catch (IllegalArgumentException e) {
+            typed.refuse("circuit", String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    private Stretch stretch(String field, double line, double protective) {
+        if (!typed.has(field)) {
+            return new Stretch(USUAL_M, line, protective);
+        }
+        Matcher text = STRETCH.matcher(typed.text(field));
+        if (!text.matches()) {
+            typed.refuse(
+                    field,
+                    "Read '" + typed.text(field)
+                            + "'; expected metres such as 6, or metres and sections such as 6 4/2.5.");
+            return new Stretch(USUAL_M, line, protective);
+        }
+        return text.group(2) == null
+                ? new Stretch(number(text.group(1)), line, protective)
+                : new Stretch(number(text.group(1)), number(text.group(2)), number(text.group(3)));
+    }
+
+    private List<Spur> spurs(double line, double protective) {
+        List<Spur> spurs = new ArrayList<>();
+        for (String each : typed.text("spurs").split("[;]|, +")) {
+            Matcher spur = SPUR.matcher(each.strip());
+            if (spur.matches()) {
+                spurs.add(new Spur(
+                        Integer.parseInt(spur.group(1)), new Stretch(number(spur.group(2)), line, protective)));
+            } else if (!each.isBlank()) {
+                typed.refuse(
+                        "spurs",
+                        "Read '" + each.strip() + "'; expected the point it leaves and its metres, such as 3:12.");
+            }
+        }
+        return spurs;
+    }
+
+    private static double number(String text) {
+        try {
+            return Double.parseDouble(text.replace(',', '.'));
+        } catch (NumberFormatException e) {
+            return Double.NaN; // refused by the stretch with its range
+        }
+    }
+
+    /** Everything that was read, the leads taken off. */
+    Readings readings(Circuit circuit) {
+        double leads = typed.figure("leads", 0);
+        Map<Spot, OptionalDouble> ohms = new LinkedHashMap<>();
+        List<Spot> spots = new ArrayList<>(Recognised.steps(circuit));
+        spots.addAll(more(circuit));
+        for (Spot spot : spots) {
+            String field = field(spot);
+            if (typed.has(field)) {
+                read(field, leads).ifPresent(ohm -> ohms.put(spot, ohm));
+            }
+        }
+        return new Readings(ohms);
+    }
+
+    /** Spots beside those of the dead tests for which the form has a field. */
+    List<Spot> more(Circuit circuit) {
+        List<Spot> more = new ArrayList<>();
+        typed.fields().keySet().stream()
+                .filter(each -> each.startsWith(MORE))
+                .sorted()
+                .forEach(field -> more(field.substring(MORE.length()).split("\\."), circuit)
+                        .ifPresent(more::add));
+        return more;
+    }
+
+    private static Optional<Spot> more(String[] parts, Circuit circuit) {
+        if (parts.length != 4 || !circuit.points().contains(parts[3])) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new Spot(
+                    Linked.valueOf(parts[0]),
+                    Terminal.of("S" + parts[3], parts[1]),
+                    Terminal.of("S" + parts[3], parts[2])));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty(); // a field that no page of ours has
+        }
+    }
+
+    private Optional<OptionalDouble> read(String field, double leads) {
+        Understood understood = new ReadingLanguage(false).understand(typed.text(field));
+        if (understood instanceof Understood.Value value && value.unit() == Understood.Unit.OHM) {
+            return Optional.of(
+                    value.value() >= OPEN_FROM_OHM
+                            ? OptionalDouble.empty()
+                            : OptionalDouble.of(Math.max(0, value.value() - leads)));
+        }
+        if (understood instanceof Understood.OverRange
+                || understood instanceof Understood.Silent
+                || (understood instanceof Understood.Above above && above.value() >= 100)) {
+            return Optional.of(OptionalDouble.empty());
+        }
+        typed.refuse(
+                field,
+                understood instanceof Understood.Tone
+                        ? "A tone is not a reading: a loose joint sounds as well. Read the ohms."
+                        : "Read '" + typed.text(field) + "'; expected ohms such as 0.22, or OL for no way through.");
+        return Optional.empty();
+    }
+
+    /** All dead tests as far as they were typed. */
+    Tests tests(Circuit circuit) {
+        Map<Tests.Pair, Understood> insulation = new EnumMap<>(Tests.Pair.class);
+        for (Tests.Pair pair : Tests.Pair.values()) {
+            String field = "i_" + pair;
+            Understood shown = new ReadingLanguage(false).understand(typed.text(field));
+            if (shown.figure().isPresent()) {
+                insulation.put(pair, shown);
+            } else if (typed.has(field)) {
+                typed.refuse(field, "Read '" + typed.text(field) + "'; expected ohms such as 200M, or >999M.");
+            }
+        }
+        Optional<String> polarity = typed.has("polarity") ? Optional.of(typed.text("polarity")) : Optional.empty();
+        return new Tests(circuit, readings(circuit), insulation, polarity);
+    }
+
+    /** What feeds it; the usual figures where something makes no sense, which is then said. */
+    Supply supply() {
+        double volts = typed.figure("volts", 230);
+        double drop = typed.figure("most_drop", 5) / 100;
+        OptionalDouble ohm = typed.figure("ze", "the supply's impedance in ohms, such as 0.35");
+        OptionalDouble load = typed.figure("load", "the load in amperes, such as 10");
+        OptionalDouble leg = typed.figure("leg", "what one leg may carry in amperes, such as 20");
+        Optional<Protection> protection = protection();
+        try {
+            return new Supply(volts, ohm, protection, load, drop, leg);
+        } catch (IllegalArgumentException e) {
+            typed.refuse("volts", String.valueOf(e.getMessage()));
+            return new Supply(230, ohm, protection, load, 0.05, leg);
+        }
+    }
+
+    /** The protective device; empty where none is said. */
+    private Optional<Protection> protection() {
+        String by = typed.text("device");
+        OptionalDouble rated = typed.figure("rated", "its rated amperes, such as 32");
+        if (by.isEmpty() || by.equals("none") || rated.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(
+                    by.equals("gG")
+                            ? new Fuse(rated.getAsDouble())
+                            : new Breaker(Breaker.Curve.valueOf(by), rated.getAsDouble()));
+        } catch (IllegalArgumentException e) {
+            typed.refuse("rated", String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,78 @@
+package zestymarten.web.desk;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.unit.Units;
+
+/** Sheets that were kept: they are records and are never altered. */
+@Service
+public class DeskSheets {
+    private static final int SHOWN = 12;
+    private static final int LONGEST_FORM = 60_000;
+    private static final int LONGEST_SAID = 2000;
+    private static final TypeReference<Map<String, String>> FIELDS = new TypeReference<>() {};
+
+    private final DeskMapper mapper;
+    private final Units units;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    DeskSheets(DeskMapper mapper, Units units, JsonMapper json, Clock clock) {
+        this.mapper = mapper;
+        this.units = units;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /**
+     * Keeps a sheet.
+     *
+     * @param serial of the unit to whose record it belongs; blank for none
+     * @return its number
+     * @throws Refused where there is no such unit, or several
+     */
+    @Transactional
+    public long keep(Kept kept, String serial, String by) {
+        String fields = json.writeValueAsString(kept.fields());
+        if (fields.length() > LONGEST_FORM) {
+            throw new Refused(
+                    "form",
+                    "That is too much to be kept: " + fields.length() + " characters of at most " + LONGEST_FORM + ".");
+        }
+        @Nullable
+        Long unit = serial.isBlank() ? null : units.bySerial(serial.strip()).id();
+        String says = kept.says().length() > LONGEST_SAID ? kept.says().substring(0, LONGEST_SAID) : kept.says();
+        return mapper.insert(
+                kept.desk().word(), kept.title().strip(), unit, fields, says, kept.verdict(), by, clock.instant());
+    }
+
+    /** The form of a kept sheet as it was typed. */
+    @Transactional(readOnly = true)
+    public Map<String, String> fields(Kept.Desk desk, long id) {
+        String fields = mapper.fields(desk.word(), id);
+        if (fields == null) {
+            throw new NotFound("There is no kept sheet number " + id + " of this desk.");
+        }
+        return json.readValue(fields, FIELDS);
+    }
+
+    /** The sheets that belong to a unit, newest first. */
+    @Transactional(readOnly = true)
+    public List<DeskSheet> ofUnit(long unitId) {
+        return mapper.ofUnit(unitId, SHOWN);
+    }
+
+    /** The last sheets of a desk, newest first. */
+    @Transactional(readOnly = true)
+    public List<DeskSheet> last(Kept.Desk desk) {
+        return mapper.ofDesk(desk.word(), SHOWN);
+    }
+}

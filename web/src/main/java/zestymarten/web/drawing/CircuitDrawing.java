@@ -1,0 +1,251 @@
+package zestymarten.web.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import zestymarten.core.circuit.Circuit;
+import zestymarten.core.circuit.Compared;
+import zestymarten.core.circuit.Linked;
+import zestymarten.core.quantity.Engineering;
+
+/**
+ * A circuit as a loop that leaves the origin at the left and comes back to it, or as a line that does not; under it what every
+ * point should read and reads, over the metres of cable. Places are in pixels of the drawing.
+ *
+ * @param cable the path of the cable
+ * @param seats one for each outlet, then one for each spur
+ * @param stretches where the length of each is written
+ */
+public record CircuitDrawing(
+        double width, double height, String cable, List<Seat> seats, List<Label> stretches, Chart chart) {
+    private static final double ORIGIN_X = 150;
+    private static final double TOP_Y = 96;
+    private static final double BOTTOM_Y = 300;
+    private static final double LEAST_SEAT = 104;
+    private static final double MARGIN = 60;
+    private static final double LEAST_WIDTH = 1180;
+    private static final double SPUR = 52;
+    /** A radial of more outlets than that is folded. */
+    private static final int LANE = 9;
+
+    public CircuitDrawing {
+        seats = List.copyOf(seats);
+        stretches = List.copyOf(stretches);
+    }
+
+    /**
+     * A point: its place, where its two fields begin, and how it reads.
+     *
+     * @param spur the path of the spur to it; empty for an outlet on the cable
+     */
+    public record Seat(String point, double x, double y, double fieldY, String state, String spur) {
+        /** Left edge of the fields, which are centred on the point. */
+        public double fieldX() {
+            return x - 42;
+        }
+    }
+
+    /** The middle of a stretch; a little above or below it is room for its length. */
+    public record Label(int number, double x, double y) {}
+
+    /** Expected as thin lines, read as dots, on one axis. */
+    public record Chart(
+            double width,
+            double height,
+            String lineNeutral,
+            String lineProtective,
+            List<Dot> dots,
+            List<Tick> across,
+            List<Tick> up) {
+        public Chart {
+            dots = List.copyOf(dots);
+            across = List.copyOf(across);
+            up = List.copyOf(up);
+        }
+    }
+
+    /** A reading; {@code square} for line to protective. Beyond the top it lies on the edge, marked open. */
+    public record Dot(double x, double y, boolean square, boolean open, String state, String title) {}
+
+    /** A mark of a scale. */
+    public record Tick(double at, String text) {}
+
+    /** Draws a circuit and its readings. */
+    public static CircuitDrawing of(Circuit circuit, List<Compared> compared) {
+        int outlets = circuit.outlets();
+        int top = circuit.ring() ? (outlets + 1) / 2 : Math.min(outlets, LANE);
+        double width = Math.max(LEAST_WIDTH, ORIGIN_X + MARGIN * 2 + Math.max(top, outlets - top) * LEAST_SEAT);
+        boolean folded = outlets > top || circuit.ring();
+        List<Seat> seats = new ArrayList<>();
+        List<Label> labels = new ArrayList<>();
+        double step = (width - ORIGIN_X - 2 * MARGIN) / top;
+        double back = (width - ORIGIN_X - 2 * MARGIN) / Math.max(1, outlets - top);
+        for (int i = 1; i <= outlets; i++) {
+            boolean upper = i <= top;
+            double x = upper ? ORIGIN_X + (i - 0.5) * step + MARGIN / 2 : width - MARGIN * 1.5 - (i - top - 0.5) * back;
+            seats.add(new Seat(
+                    String.valueOf(i),
+                    x,
+                    upper ? TOP_Y : BOTTOM_Y,
+                    upper ? TOP_Y - 88 : BOTTOM_Y + 18,
+                    state(compared, String.valueOf(i)),
+                    ""));
+        }
+        for (int i = 0; i <= circuit.stretches().size() - 1; i++) {
+            labels.add(label(i, seats, outlets, top, width));
+        }
+        spurs(circuit, seats, compared);
+        double bottom = folded ? BOTTOM_Y + 100 : TOP_Y + 130;
+        return new CircuitDrawing(
+                width, bottom, cable(circuit, seats, top, width), seats, labels, chart(circuit, compared));
+    }
+
+    private static Label label(int stretch, List<Seat> seats, int outlets, int top, double width) {
+        if (stretch == top && outlets >= top) {
+            return stretch < outlets || seats.size() == outlets
+                    ? new Label(stretch + 1, width - 42, (TOP_Y + BOTTOM_Y) / 2)
+                    : new Label(stretch + 1, width - 42, TOP_Y);
+        }
+        double from = stretch == 0 ? ORIGIN_X - 30 : seats.get(stretch - 1).x();
+        double to = stretch == outlets ? ORIGIN_X - 30 : seats.get(stretch).x();
+        double y = stretch < top ? TOP_Y : BOTTOM_Y;
+        return new Label(stretch + 1, (from + to) / 2, y);
+    }
+
+    private static void spurs(Circuit circuit, List<Seat> seats, List<Compared> compared) {
+        for (int i = 0; i < circuit.spurs().size(); i++) {
+            String point = circuit.spurPoint(i);
+            Seat from = seats.get(circuit.spurs().get(i).from() - 1);
+            boolean upper = from.y() == TOP_Y;
+            double y = from.y() + (upper ? SPUR : -SPUR);
+            long before = circuit.spurs().subList(0, i).stream()
+                    .filter(each -> each.from()
+                            == circuit.spurs().get(circuit.spurs().size() - 1).from())
+                    .count();
+            double x = from.x() + 46 * before;
+            String path = String.format(Locale.ROOT, "M%.1f %.1fL%.1f %.1f", from.x(), from.y(), x, y);
+            seats.add(new Seat(point, x, y, upper ? y + 14 : y - 86, state(compared, point), path));
+        }
+    }
+
+    private static String cable(Circuit circuit, List<Seat> seats, int top, double width) {
+        Seat last = seats.get(circuit.outlets() - 1);
+        double middle = (TOP_Y + BOTTOM_Y) / 2;
+        String start = String.format(
+                Locale.ROOT, "M100 %.1fC120 %.1f 110 %.1f 150 %.1f", middle - 14, TOP_Y + 20, TOP_Y, TOP_Y);
+        if (circuit.outlets() <= top && !circuit.ring()) {
+            return start + String.format(Locale.ROOT, "L%.1f %.1f", last.x(), last.y());
+        }
+        String turn = String.format(
+                Locale.ROOT,
+                "L%.1f %.1fC%.1f %.1f %.1f %.1f %.1f %.1f",
+                width - 90,
+                TOP_Y,
+                width - 20,
+                TOP_Y,
+                width - 20,
+                BOTTOM_Y,
+                width - 90,
+                BOTTOM_Y);
+        return circuit.ring()
+                ? start
+                        + turn
+                        + String.format(
+                                Locale.ROOT,
+                                "L150 %.1fC110 %.1f 120 %.1f 100 %.1f",
+                                BOTTOM_Y,
+                                BOTTOM_Y,
+                                BOTTOM_Y - 20,
+                                middle + 14)
+                : start + turn + String.format(Locale.ROOT, "L%.1f %.1f", last.x(), BOTTOM_Y);
+    }
+
+    /** The worst of a point's readings. */
+    private static String state(List<Compared> compared, String point) {
+        return compared.stream()
+                .filter(each -> each.spot().point().equals(point))
+                .map(Compared::state)
+                .max(Enum::compareTo)
+                .map(Compared.State::word)
+                .orElse("untested");
+    }
+
+    private static final double LEFT = 70;
+    private static final double RIGHT = 1150;
+    private static final double FLOOR = 170;
+    private static final double CEILING = 24;
+
+    private static Chart chart(Circuit circuit, List<Compared> compared) {
+        double most = 1.15
+                * compared.stream()
+                        .filter(each -> !each.spot().point().isEmpty())
+                        .mapToDouble(each -> Math.max(
+                                each.expectedOhm(), Math.min(each.readOhm().orElse(0), 4 * each.expectedOhm())))
+                        .max()
+                        .orElse(1);
+        List<Dot> dots = compared.stream()
+                .filter(each -> !each.spot().point().isEmpty() && each.state() != Compared.State.UNTESTED)
+                .map(each -> dot(circuit, each, most))
+                .toList();
+        List<Tick> across = new ArrayList<>(List.of(new Tick(LEFT, "0 m")));
+        for (int i = 1; i <= circuit.outlets(); i++) {
+            across.add(new Tick(x(circuit, circuit.metresTo(i)), String.valueOf(i)));
+        }
+        across.add(new Tick(RIGHT, Engineering.text(circuit.metres(), "m")));
+        List<Tick> up = new ArrayList<>();
+        double stride = Math.pow(10, Math.floor(Math.log10(most / 2)));
+        stride = most / stride > 12 ? stride * 5 : most / stride > 5 ? stride * 2 : stride;
+        for (double ohm = stride; ohm < most; ohm += stride) {
+            up.add(new Tick(y(ohm, most), Engineering.text(Math.round(ohm * 1e6) / 1e6, "Ω")));
+        }
+        return new Chart(
+                1180,
+                224,
+                path(circuit, compared, Linked.LINE_NEUTRAL, most),
+                path(circuit, compared, Linked.LINE_PROTECTIVE, most),
+                dots,
+                across,
+                up);
+    }
+
+    private static Dot dot(Circuit circuit, Compared each, double most) {
+        OptionalDouble ohm = each.readOhm();
+        double shown = Math.min(ohm.orElse(most), most);
+        return new Dot(
+                x(circuit, metres(circuit, each.spot().point()))
+                        + (each.spot().point().matches("\\d+") ? 0 : 14),
+                y(shown, most),
+                each.spot().linked() == Linked.LINE_PROTECTIVE,
+                ohm.isEmpty(),
+                each.state().word(),
+                each.spot().words() + ": " + each.readText() + ", expected " + each.expectedText());
+    }
+
+    private static String path(Circuit circuit, List<Compared> compared, Linked linked, double most) {
+        StringBuilder path = new StringBuilder();
+        compared.stream()
+                .filter(each ->
+                        each.spot().linked() == linked && each.spot().point().matches("\\d+"))
+                .forEach(each -> path.append(String.format(
+                        Locale.ROOT,
+                        "%s%.1f %.1f",
+                        path.length() == 0 ? "M" : "L",
+                        x(circuit, metres(circuit, each.spot().point())),
+                        y(each.expectedOhm(), most))));
+        return path.toString();
+    }
+
+    /** Metres along the cable to a point, a spur's end counted as where it leaves. */
+    private static double metres(Circuit circuit, String point) {
+        return circuit.metresTo(Integer.parseInt(point.replaceAll("\\D", "")));
+    }
+
+    private static double x(Circuit circuit, double metres) {
+        return LEFT + (RIGHT - LEFT) * metres / circuit.metres();
+    }
+
+    private static double y(double ohm, double most) {
+        return FLOOR - (FLOOR - CEILING) * ohm / most;
+    }
+}

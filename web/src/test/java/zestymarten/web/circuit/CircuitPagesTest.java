@@ -1,0 +1,120 @@
+package zestymarten.web.circuit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Locale;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
+import zestymarten.web.Browser;
+import zestymarten.web.Workshop;
+
+/** The desk of a circuit: drawn, read point by point in the drawing, understood, printed, kept with a unit. */
+@ExtendWith(Workshop.class)
+class CircuitPagesTest {
+    private static final List<Double> METRES = List.of(6.0, 4.5, 7.0, 5.0, 8.0, 6.5, 9.0);
+    private static final List<Double> LINE_OPEN_IN_FOURTH = List.of(0.5285, 0.5074, 0.4745, 0.4464, 0.4839, 0.5144);
+
+    private final Browser browser;
+
+    CircuitPagesTest(Browser browser) {
+        this.browser = browser;
+    }
+
+    @BeforeEach
+    void signIn() {
+        browser.desktop().signIn("bench");
+    }
+
+    @AfterEach
+    void nothingWasRefusedByTheBrowser() {
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private Browser put(String field, Object value) {
+        browser.run("document.querySelector('[name=" + field + "]').value = arguments[0]", String.valueOf(value));
+        return browser;
+    }
+
+    private void drawn() {
+        browser.open("/circuit");
+        for (int i = 0; i < METRES.size(); i++) {
+            put("s" + (i + 1), METRES.get(i));
+        }
+    }
+
+    private void read(String line, List<Double> protective) {
+        put("end_L", line).run("return 0");
+        put("end_N", 0.34);
+        put("end_P", 0.56);
+        for (int i = 0; i < protective.size(); i++) {
+            put("p_" + (i + 1), String.format(Locale.ROOT, "%.4f", protective.get(i)));
+        }
+    }
+
+    @Test
+    void aRingIsReadByEnterAloneAndTheNextFieldWaits() {
+        drawn();
+        browser.fill("[name=end_P]", "0.56").keys(Keys.ENTER).see("main", "It reads as the ring that was drawn.");
+        assertThat(browser.run("return document.activeElement.name")).isEqualTo("end_L");
+        browser.keys("0.34", Keys.ENTER).see("main table", "line from end to end");
+        assertThat(browser.run("return document.activeElement.name")).isEqualTo("end_N");
+        assertThat(browser.texts(".loop .seat-name")).containsExactly("1", "2", "3", "4", "5", "6");
+    }
+
+    @Test
+    void aBrokenLegIsNamedWithItsOverloadAndTheSheetIsPrintedAndKept() {
+        drawn();
+        read("OL", LINE_OPEN_IN_FOURTH);
+        put("device", "B");
+        put("rated", 32);
+        put("leg", 20);
+        put("ze", 0.35);
+        put("name", "Depot ring 2");
+        browser.click("main .do").see("main", "The line is open between point 3 and point 4.");
+        assertThat(browser.text(".verdict-line")).contains("1.6 times that", "the B32 trips at once");
+        assertThat(browser.count(".loop .seat.fault")).isGreaterThan(3);
+        browser.fill("[name=serial]", "PC-01").click("button[formaction$=keep]").waitForPath("/circuit.*");
+        assertThat(browser.text("main")).contains("The line is open between point 3 and point 4.");
+        browser.open("/units/1").see("main", "circuit: Depot ring 2");
+        assertThat(browser.post("/circuit/sheet.pdf", "name=x&end_L=OL")).isEqualTo(200);
+        assertThat(browser.post("/circuit/sheet.csv", "name=x&end_L=OL")).isEqualTo(200);
+        assertThat(browser.post("/circuit/keep", "name=x&serial=none-such")).isEqualTo(422);
+    }
+
+    @Test
+    void whatCannotBeToldIsAskedForAndAnswered() {
+        drawn();
+        browser.fill("[name=p_3]", "OL").keys(Keys.ENTER).see(".ask", "This reading tells more: ");
+        assertThat(browser.text(".verdict-line")).contains("point 3", "%");
+        String asked = String.valueOf(browser.run("return document.activeElement.name"));
+        browser.keys("0.17", Keys.ENTER).see("main", "0.17 Ω");
+        assertThat(browser.attribute("[name='" + asked + "']", "value")).isEqualTo("0.17");
+    }
+
+    @Test
+    void wrongEntriesAreSaidAndNothingTypedIsLost() {
+        drawn();
+        put("s2", "long");
+        browser.fill("[name=p_1]", "b").keys(Keys.ENTER).see(".trouble", "s2: Read 'long'");
+        assertThat(browser.text("#told"))
+                .contains("p_1: A tone is not a reading: a loose joint sounds as well. Read the ohms.");
+        assertThat(browser.attribute("[name=s2]", "value")).isEqualTo("long");
+    }
+
+    @Test
+    void aRadialIsReadFromItsLink() {
+        browser.open("/circuit");
+        put("kind", "radial");
+        put("outlets", 3);
+        browser.click("main .do").see("h1", "A radial");
+        put("p_1", "0.12");
+        put("p_2", "0.23");
+        put("p_3", "OL");
+        browser.click("main .do").see("main", "between point 2 and point 3");
+        assertThat(browser.texts(".loop .seat-name")).containsExactly("1", "2", "3");
+    }
+}
