@@ -1,0 +1,113 @@
+package zestymarten.core.bundle;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A way to sort a bundle, with what it takes.
+ *
+ * @param kind of the method
+ * @param walks from one place to the other, one way each
+ * @param ties made and undone at both places
+ * @param touches at most
+ * @param cannot why it cannot be used; empty where it can
+ */
+public record Method(Kind kind, int walks, int ties, int touches, String cannot) {
+    private static final double TOUCH_S = 4;
+    private static final double TIE_S = 20;
+
+    /** The methods that are known. */
+    public enum Kind {
+        GROUPS("groups, one round trip", "Tie groups here; find and tie them by another plan there; find them here."),
+        PAIR_CHAIN("pair chain, one round trip", "Pairs here, the next pairs there; follow the chain here."),
+        TAGS("resistor tags, one way", "A resistor of its own on each core there; read the ohms here."),
+        PAIR_AND_EARTH("pair and earth", "One core to earth and two together there; find all three here; again."),
+        ONE_BY_ONE("one by one", "One core to earth there; find it here; again.");
+
+        private final String words;
+        private final String does;
+
+        Kind(String words, String does) {
+            this.words = words;
+            this.does = does;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** What is done, in a sentence. */
+        public String does() {
+            return does;
+        }
+    }
+
+    public boolean isPossible() {
+        return cannot.isEmpty();
+    }
+
+    /** Minutes it takes, with so many for a walk one way: 4 s a touch, 20 s a tie, rules of thumb. */
+    public double minutes(double walkMinutes) {
+        return walks * walkMinutes + (ties * TIE_S + touches * TOUCH_S) / 60;
+    }
+
+    /**
+     * All methods for a bundle, the ones that can be used first, the fewest walks first, then the least work. Whoever starts
+     * here ends here.
+     *
+     * @param cores to be sorted, from 2 to {@value Scheme#MOST}
+     * @param hasReturn whether a frame, an armour or a marked core leads back
+     * @param tags how many tags can be told apart, 0 for none
+     */
+    public static List<Method> all(int cores, boolean hasReturn, int tags) {
+        if (cores < 2 || cores > Scheme.MOST) {
+            throw new IllegalArgumentException(
+                    "A bundle (" + cores + " cores) must have from 2 to " + Scheme.MOST + " cores.");
+        }
+        List<Method> all =
+                new ArrayList<>(List.of(groups(cores, hasReturn), chain(cores), tags(cores, hasReturn, tags)));
+        String needs = hasReturn ? "" : "needs a return: a frame, an armour or a marked core";
+        int visits = (cores + 1) / 2;
+        all.add(new Method(Kind.PAIR_AND_EARTH, 2 * visits, 4 * visits, visits * 3 * cores / 2, needs));
+        all.add(new Method(Kind.ONE_BY_ONE, 2 * (cores - 1), 2 * (cores - 1), cores * (cores - 1) / 2, needs));
+        all.sort(Comparator.comparing((Method each) -> !each.isPossible())
+                .thenComparingInt(Method::walks)
+                .thenComparingDouble(each -> each.minutes(0)));
+        return all;
+    }
+
+    /** A return counts as one more core where the bundle alone has no scheme: it is tied and found like any other. */
+    private static Method groups(int cores, boolean hasReturn) {
+        int counted = Sorting.counted(Kind.GROUPS, cores, hasReturn);
+        Optional<Scheme> scheme = counted <= Scheme.MOST ? Scheme.of(counted) : Optional.empty();
+        if (scheme.isEmpty()) {
+            return new Method(
+                    Kind.GROUPS,
+                    2,
+                    0,
+                    0,
+                    counted + " cores cannot be told by the sizes of groups alone"
+                            + (hasReturn ? "" : "; a known return would help")
+                            + (counted % 2 == 1 && counted > 2 ? "; the pair chain can" : ""));
+        }
+        Groups here = scheme.get().tiedHere();
+        return new Method(Kind.GROUPS, 2, 2 * (counted - here.groups().size()) * 2, 2 * here.touches(), "");
+    }
+
+    private static Method chain(int cores) {
+        if (cores % 2 == 0 || cores < 3) {
+            return new Method(Kind.PAIR_CHAIN, 2, 0, 0, "needs an odd number of cores");
+        }
+        int touches = PairChain.tiedHere(cores).touches();
+        return new Method(Kind.PAIR_CHAIN, 2, 2 * (cores - 1), 2 * touches, "");
+    }
+
+    private static Method tags(int cores, boolean hasReturn, int tags) {
+        String cannot = tags < cores
+                ? tags == 0 ? "needs resistors" : "only " + tags + " of the tags can be told apart"
+                : !hasReturn && cores < 3 ? "two cores without a return cannot be told" : "";
+        return new Method(Kind.TAGS, 1, 2 * cores, cores, cannot);
+    }
+}

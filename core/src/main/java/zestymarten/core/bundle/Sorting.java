@@ -1,0 +1,175 @@
+package zestymarten.core.bundle;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * One bundle being sorted in a round trip, as far as it has come: by groups or by the chain of pairs.
+ *
+ * @param cores that are sorted; with a return that is needed one more than the bundle has, the last one
+ * @param tiedHere what to tie before the walk
+ * @param tiedThere what to tie there; empty until it is known what was found there, or where a chain is broken
+ * @param there for each core here, by its place from 0, the core there; 0 where it is not told; empty until all is found
+ * @param says what it means, a sentence each, and what is to be done next where something is left
+ */
+public record Sorting(
+        Method.Kind kind,
+        int cores,
+        Groups tiedHere,
+        Optional<Groups> tiedThere,
+        List<Integer> there,
+        List<String> says) {
+    public Sorting {
+        there = List.copyOf(there);
+        says = List.copyOf(says);
+    }
+
+    /** How many cores are sorted: a return is counted where the bundle alone has no scheme. */
+    public static int counted(Method.Kind kind, int cores, boolean hasReturn) {
+        return kind == Method.Kind.GROUPS && hasReturn && Scheme.of(cores).isEmpty() ? cores + 1 : cores;
+    }
+
+    /**
+     * The sorting as far as it has come.
+     *
+     * @param kind groups or pair chain
+     * @param cores counted, see {@link #counted}
+     * @throws IllegalArgumentException where that method cannot sort so many
+     */
+    public static Sorting of(Method.Kind kind, int cores, Optional<Groups> foundThere, Optional<Groups> foundHere) {
+        return switch (kind) {
+            case GROUPS -> groups(cores, foundThere, foundHere);
+            case PAIR_CHAIN -> chain(cores, foundThere, foundHere);
+            case TAGS, PAIR_AND_EARTH, ONE_BY_ONE ->
+                throw new IllegalArgumentException("Only groups and the pair chain are sorted by groups.");
+        };
+    }
+
+    private static Sorting groups(int cores, Optional<Groups> foundThere, Optional<Groups> foundHere) {
+        Scheme scheme = Scheme.of(cores)
+                .orElseThrow(() ->
+                        new IllegalArgumentException(cores + " cores cannot be told by the sizes of groups alone."));
+        Groups tiedHere = scheme.tiedHere();
+        Optional<Groups> tiedThere = foundThere.map(scheme::tiedThere);
+        if (foundThere.isEmpty() || tiedThere.isEmpty() || foundHere.isEmpty()) {
+            List<String> says = foundThere
+                    .filter(found -> !found.sizes().equals(tiedHere.sizes()))
+                    .map(found ->
+                            List.of("The groups found there do not add up to those tied here: a core is open, or two"
+                                    + " touch each other. Go on: the second finding says which."))
+                    .orElse(List.of());
+            return new Sorting(Method.Kind.GROUPS, cores, tiedHere, tiedThere, List.of(), says);
+        }
+        Matched matched = Matched.of(tiedHere, foundThere.get(), tiedThere.get(), foundHere.get());
+        return new Sorting(Method.Kind.GROUPS, cores, tiedHere, tiedThere, matched.sure(), says(matched));
+    }
+
+    private static List<String> says(Matched matched) {
+        List<Matched.Explanation> ways = matched.explanations();
+        if (ways.isEmpty()) {
+            return List.of(
+                    "These groups fit neither a sound bundle nor one broken core nor one short. Find the groups again"
+                            + " here and there; if they stay, more than one core is at fault.");
+        }
+        if (matched.isComplete()) {
+            return List.of("Every core is told, and none is open or shorted.");
+        }
+        List<String> says = new ArrayList<>();
+        broken(ways, matched.sure()).ifPresent(says::add);
+        shorted(ways).ifPresent(says::add);
+        if (ways.stream().anyMatch(each -> each.fault().isEmpty())) {
+            says.add("It may also be sound: a core that is tied nowhere at either end looks like a broken one.");
+        }
+        long open = matched.sure().stream().filter(each -> each == 0).count();
+        if (open > 0) {
+            says.add(open + " of " + matched.sure().size() + " cores are not told yet.");
+        }
+        return says;
+    }
+
+    private static Optional<String> broken(List<Matched.Explanation> ways, List<Integer> sure) {
+        Set<Integer> here = new LinkedHashSet<>();
+        Set<Integer> there = new LinkedHashSet<>();
+        ways.forEach(way -> way.fault().ifPresent(fault -> {
+            if (fault instanceof Matched.Fault.Broken broken) {
+                here.add(broken.here());
+                there.add(broken.there());
+            }
+        }));
+        if (here.isEmpty()) {
+            return Optional.empty();
+        }
+        if (here.size() == 1 && there.size() == 1) {
+            return Optional.of(
+                    "Core " + list(here) + " here is open; its other end is core " + list(there) + " there.");
+        }
+        int known = 0;
+        while (known < sure.size() && sure.get(known) == 0) {
+            known++;
+        }
+        String confirm = known < sure.size()
+                ? " To tell: tie " + there.iterator().next() + " there to core " + sure.get(known)
+                        + ", and touch " + list(here) + " here against core " + (known + 1)
+                        + ": one that rings is sound and is that core; if none rings, that core is the open one's end."
+                : "";
+        return Optional.of(
+                "A core is open: here one of " + list(here) + ", there one of " + list(there) + "." + confirm);
+    }
+
+    private static Optional<String> shorted(List<Matched.Explanation> ways) {
+        Set<Integer> all = new LinkedHashSet<>();
+        ways.forEach(way -> way.fault().ifPresent(fault -> {
+            if (fault instanceof Matched.Fault.Shorted pair) {
+                all.addAll(pair.here());
+            }
+        }));
+        if (all.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                all.size() == 2
+                        ? "Cores " + list(all) + " here touch each other somewhere on the way."
+                        : "Two of the cores " + list(all)
+                                + " here touch each other. Free everything at both ends and touch these against each other:"
+                                + " the two that ring are the ones.");
+    }
+
+    private static String list(Set<Integer> cores) {
+        return cores.stream().sorted().map(String::valueOf).collect(Collectors.joining(", "));
+    }
+
+    private static Sorting chain(int cores, Optional<Groups> foundThere, Optional<Groups> foundHere) {
+        Groups tiedHere = PairChain.tiedHere(cores);
+        Optional<Groups> tiedThere = foundThere.flatMap(PairChain::tiedThere);
+        if (foundThere.isPresent() && tiedThere.isEmpty()) {
+            return new Sorting(
+                    Method.Kind.PAIR_CHAIN,
+                    cores,
+                    tiedHere,
+                    Optional.empty(),
+                    List.of(),
+                    List.of(
+                            "There should be one single and pairs. More singles: a core is open among them; more than two"
+                                    + " together: two pairs touch each other. Touch again; if it stays, sort the rest one by one."));
+        }
+        if (foundHere.isEmpty() || tiedThere.isEmpty()) {
+            return new Sorting(Method.Kind.PAIR_CHAIN, cores, tiedHere, tiedThere, List.of(), List.of());
+        }
+        List<Integer> sorted = PairChain.sorted(foundThere.orElseThrow(), foundHere.get());
+        boolean whole = !sorted.contains(0);
+        return new Sorting(
+                Method.Kind.PAIR_CHAIN,
+                cores,
+                tiedHere,
+                tiedThere,
+                sorted,
+                List.of(
+                        whole
+                                ? "Every core is told, and none is open or shorted."
+                                : "The chain stops: the core after the last one told is open, or its tie has come off."));
+    }
+}

@@ -1,0 +1,137 @@
+package zestymarten.core.bundle;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+class OtherMethodsTest {
+    private static int[] cable(int cores, long seed) {
+        List<Integer> ends =
+                new ArrayList<>(IntStream.rangeClosed(1, cores).boxed().toList());
+        Collections.shuffle(ends, new Random(seed));
+        return IntStream.rangeClosed(0, cores)
+                .map(i -> i == 0 ? 0 : ends.get(i - 1))
+                .toArray();
+    }
+
+    private static int[] back(int[] there) {
+        int[] here = new int[there.length];
+        IntStream.range(1, there.length).forEach(i -> here[there[i]] = i);
+        return here;
+    }
+
+    @Test
+    void thePairChainTellsEveryCoreOfEveryOddBundle() {
+        for (int cores = 3; cores <= 59; cores += 2) {
+            int[] there = cable(cores, cores);
+            Groups found = PairChain.tiedHere(cores).seen(there);
+            Groups second = PairChain.tiedThere(found).orElseThrow();
+            List<Integer> sorted = PairChain.sorted(found, second.seen(back(there)));
+            assertThat(sorted)
+                    .as(cores + " cores")
+                    .isEqualTo(IntStream.range(1, there.length)
+                            .map(i -> there[i])
+                            .boxed()
+                            .toList());
+        }
+        assertThatThrownBy(() -> PairChain.tiedHere(4))
+                .hasMessage("A chain of pairs needs an odd number of cores from 3 (read 4).");
+    }
+
+    @Test
+    void aBrokenCoreStopsTheChainAndNothingWrongIsSaid() {
+        int cores = 9;
+        for (int broken = 1; broken <= cores; broken++) {
+            int[] there = cable(cores, 3);
+            Groups found = PairChain.tiedHere(cores).without(broken).seen(there);
+            if (broken > 1) {
+                assertThat(PairChain.tiedThere(found)).as("core " + broken).isEmpty();
+                continue;
+            }
+            // The single itself is broken: nothing shows it but the chain that does not begin.
+            Groups second = PairChain.tiedThere(found).orElseThrow();
+            List<Integer> sorted =
+                    PairChain.sorted(found, second.without(there[1]).seen(back(there)));
+            assertThat(sorted.subList(1, cores)).containsOnly(0);
+        }
+    }
+
+    @Test
+    void methodsAreComparedByWalksThenWork() {
+        List<Method> seventeen = Method.all(17, false, 0);
+        assertThat(seventeen.get(0).kind()).isIn(Method.Kind.GROUPS, Method.Kind.PAIR_CHAIN);
+        assertThat(seventeen.get(0).walks()).isEqualTo(2);
+        assertThat(Method.all(17, true, 24).get(0)).isEqualTo(new Method(Method.Kind.TAGS, 1, 34, 17, ""));
+        assertThat(Method.all(17, true, 0).stream()
+                        .filter(each -> each.kind() == Method.Kind.ONE_BY_ONE)
+                        .findFirst()
+                        .orElseThrow()
+                        .walks())
+                .isEqualTo(32);
+    }
+
+    @Test
+    void twoNeedAReturnAndFiveAndNineTakeThePairChain() {
+        assertThat(Method.all(2, false, 0)).noneMatch(Method::isPossible);
+        assertThat(Method.all(2, true, 0)).anyMatch(Method::isPossible);
+        for (int cores : List.of(5, 9)) {
+            List<Method> all = Method.all(cores, false, 0);
+            assertThat(all.get(0).kind()).isEqualTo(Method.Kind.PAIR_CHAIN);
+            assertThat(all)
+                    .filteredOn(each -> each.kind() == Method.Kind.GROUPS)
+                    .singleElement()
+                    .satisfies(each -> assertThat(each.cannot())
+                            .isEqualTo(cores
+                                    + " cores cannot be told by the sizes of groups alone; a known return would help; the"
+                                    + " pair chain can"));
+        }
+    }
+
+    @Test
+    void tagsAreOnlyUsedWhereTheyStayApart() {
+        Tags tags = new Tags(List.of(100.0, 110.0, 150.0, 220.0, 470.0), 0.05, 2);
+        assertThat(tags.apart(0.01, true)).containsExactly(100.0, 150.0, 220.0, 470.0);
+        assertThat(tags.of(152, 0.01, true)).isEqualTo(2);
+        assertThat(tags.of(105, 0.01, true)).isEqualTo(-1);
+        assertThat(tags.of(300, 0.01, true)).isEqualTo(-1);
+    }
+
+    @Test
+    void withoutAReturnThePairSumsGiveEveryTag() {
+        List<Double> tags = List.of(100.0, 220.0, 470.0, 1000.0);
+        List<OptionalDouble> sums = tags.subList(1, 4).stream()
+                .map(each -> OptionalDouble.of(each + tags.get(0)))
+                .toList();
+        List<OptionalDouble> own = Tags.withoutReturn(sums, 690);
+        for (int i = 0; i < tags.size(); i++) {
+            assertThat(own.get(i).orElseThrow()).isCloseTo(tags.get(i), within(1e-9));
+        }
+        assertThat(Tags.withoutReturn(List.of(OptionalDouble.empty(), OptionalDouble.of(5)), 3))
+                .containsOnly(OptionalDouble.empty());
+    }
+
+    @Test
+    void whichCoreLeadsThroughAPart() {
+        var expected = Through.expected(300, 320, 4);
+        assertThat(Through.byOhms(
+                        expected, List.of(OptionalDouble.of(311), OptionalDouble.empty(), OptionalDouble.of(12)), 0.01))
+                .containsExactly(
+                        new Through.Told(1, Through.Answer.THROUGH, "311 Ω, within 300 Ω to 324 Ω"),
+                        new Through.Told(2, Through.Answer.NOT, "no way through"),
+                        new Through.Told(
+                                3,
+                                Through.Answer.STRAY,
+                                "12 Ω, not within 300 Ω to 324 Ω: another path, or another part"));
+        assertThat(Through.byVolts(24, List.of(23.5, 7.0, 0.4), List.of(0.1, 0.2, 0.3)))
+                .extracting(Through.Told::answer)
+                .containsExactly(Through.Answer.THROUGH, Through.Answer.STRAY, Through.Answer.NOT);
+    }
+}

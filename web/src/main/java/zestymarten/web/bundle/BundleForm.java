@@ -1,0 +1,200 @@
+package zestymarten.web.bundle;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import zestymarten.core.bundle.Groups;
+import zestymarten.core.bundle.Method;
+import zestymarten.core.bundle.Scheme;
+import zestymarten.core.bundle.Sorting;
+import zestymarten.core.bundle.Tags;
+import zestymarten.core.bundle.Through;
+import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
+import zestymarten.web.platform.Typed;
+
+/** Reads the desk's form: {@code f1} ... what was found there, {@code g1} ... what was found here, {@code r1} ... ohms. */
+final class BundleForm {
+    private static final double ACCURACY = 0.01;
+    private static final double USUAL_TOLERANCE = 5;
+
+    private final Typed typed;
+
+    BundleForm(Typed typed) {
+        this.typed = typed;
+    }
+
+    int cores() {
+        double cores = typed.figure("cores", 17);
+        if (cores != Math.rint(cores) || cores < 2 || cores > Scheme.MOST) {
+            typed.refuse(
+                    "cores",
+                    "Read '" + typed.text("cores") + "'; expected a whole number from 2 to " + Scheme.MOST + ".");
+            return 17;
+        }
+        return (int) cores;
+    }
+
+    boolean hasReturn() {
+        return typed.has("return");
+    }
+
+    /** The tags in the order in which they are put on the cores there; none where nothing was typed. */
+    Optional<Tags> tags() {
+        if (!typed.has("tags")) {
+            return Optional.empty();
+        }
+        List<Double> ohms = new ArrayList<>();
+        for (String each : typed.text("tags").split("[,;\\s]+")) {
+            if (new ReadingLanguage(false).understand(each) instanceof Understood.Value value && value.value() > 0) {
+                ohms.add(value.value());
+            } else {
+                typed.refuse("tags", "Read '" + each + "'; expected ohms such as 100, 2k2, 15k.");
+            }
+        }
+        try {
+            return Optional.of(
+                    new Tags(ohms, typed.figure("tolerance", USUAL_TOLERANCE) / 100, typed.figure("core_ohm", 2)));
+        } catch (IllegalArgumentException e) {
+            typed.refuse("tags", String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    /** How many of the tags can be told apart. */
+    int apart() {
+        return tags().map(each -> each.apart(ACCURACY, hasReturn()).size()).orElse(0);
+    }
+
+    /** The method that was chosen, else the first that can be used. */
+    Method.Kind kind(List<Method> methods) {
+        return Arrays.stream(Method.Kind.values())
+                .filter(each -> each.name().equals(typed.text("method")))
+                .filter(each -> methods.stream().anyMatch(one -> one.kind() == each && one.isPossible()))
+                .findFirst()
+                .or(() -> methods.stream()
+                        .filter(Method::isPossible)
+                        .map(Method::kind)
+                        .findFirst())
+                .orElse(Method.Kind.ONE_BY_ONE);
+    }
+
+    /** The sorting by groups or by pairs as far as it was typed; empty for the other methods. */
+    Optional<Sorting> sorting(Method.Kind kind, int cores) {
+        if (kind != Method.Kind.GROUPS && kind != Method.Kind.PAIR_CHAIN) {
+            return Optional.empty();
+        }
+        int counted = Sorting.counted(kind, cores, hasReturn());
+        try {
+            return Optional.of(Sorting.of(kind, counted, marks("f", counted), marks("g", counted)));
+        } catch (IllegalArgumentException e) {
+            typed.refuse("method", String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    private Optional<Groups> marks(String prefix, int cores) {
+        List<String> marks = IntStream.rangeClosed(1, cores)
+                .mapToObj(core -> typed.text(prefix + core).toLowerCase(java.util.Locale.ROOT))
+                .toList();
+        return marks.stream().allMatch(String::isEmpty) ? Optional.empty() : Optional.of(Groups.ofMarks(marks));
+    }
+
+    /** For each core here the core there by its tag, 0 where it is not told; empty until anything was read. */
+    List<Integer> byTags(int cores) {
+        Optional<Tags> tags = tags();
+        List<OptionalDouble> read = ohms("r", cores);
+        if (tags.isEmpty() || read.stream().allMatch(OptionalDouble::isEmpty)) {
+            return List.of();
+        }
+        List<OptionalDouble> own = read;
+        if (!hasReturn()) {
+            OptionalDouble closing = typed.figure("closing", "the ohms from core 2 to core 3");
+            if (closing.isEmpty() || cores < 3) {
+                return List.of();
+            }
+            own = Tags.withoutReturn(read.subList(1, cores), closing.getAsDouble());
+        }
+        List<Double> order = tags.get().apart(ACCURACY, hasReturn());
+        Tags used = new Tags(order, tags.get().tolerance(), tags.get().coreOhm());
+        return own.stream()
+                .map(ohm -> ohm.isPresent() ? used.of(ohm.getAsDouble(), ACCURACY, hasReturn()) + 1 : 0)
+                .map(there -> there > cores ? 0 : there)
+                .toList();
+    }
+
+    private List<OptionalDouble> ohms(String prefix, int cores) {
+        return IntStream.rangeClosed(1, cores)
+                .mapToObj(core -> ohm(prefix + core))
+                .toList();
+    }
+
+    /** Ohms; empty where nothing was typed, or no way through. */
+    private OptionalDouble ohm(String field) {
+        if (!typed.has(field)) {
+            return OptionalDouble.empty();
+        }
+        Understood understood = new ReadingLanguage(false).understand(typed.text(field));
+        if (understood instanceof Understood.Value value) {
+            return OptionalDouble.of(value.value());
+        }
+        if (!(understood instanceof Understood.OverRange) && !(understood instanceof Understood.Silent)) {
+            typed.refuse(field, "Read '" + typed.text(field) + "'; expected ohms such as 312, or OL.");
+        }
+        return OptionalDouble.empty();
+    }
+
+    /** Which cores lead through the part; none until it is known and something was read. */
+    List<Through.Told> through(int cores) {
+        try {
+            return typed.has("supply") ? byVolts(cores) : byOhms(cores);
+        } catch (IllegalArgumentException e) {
+            typed.refuse("part_low", String.valueOf(e.getMessage()));
+            return List.of();
+        }
+    }
+
+    private List<Through.Told> byOhms(int cores) {
+        OptionalDouble low = typed.figure("part_low", "the least ohms of the part, such as 300");
+        OptionalDouble high = typed.figure("part_high", "the most ohms of the part, such as 320");
+        if (low.isEmpty() || high.isEmpty()) {
+            return List.of();
+        }
+        var expected = Through.expected(low.getAsDouble(), high.getAsDouble(), typed.figure("core_ohm", 2));
+        return Through.byOhms(expected, ohms("w", cores), ACCURACY).stream()
+                .filter(each -> typed.has("w" + each.core()))
+                .toList();
+    }
+
+    /** Two readings a core, on and off: {@code 23.5/0.1}. */
+    private List<Through.Told> byVolts(int cores) {
+        OptionalDouble supply = typed.figure("supply", "the supply in volts, such as 24");
+        if (supply.isEmpty()) {
+            return List.of();
+        }
+        List<Double> on = new ArrayList<>();
+        List<Double> off = new ArrayList<>();
+        for (int core = 1; core <= cores; core++) {
+            String[] both = typed.text("w" + core).split("/", -1);
+            on.add(volts("w" + core, both[0]));
+            off.add(both.length > 1 ? volts("w" + core, both[1]) : 0);
+        }
+        return Through.byVolts(supply.getAsDouble(), on, off).stream()
+                .filter(each -> typed.has("w" + each.core()))
+                .toList();
+    }
+
+    private double volts(String field, String text) {
+        if (text.isBlank()) {
+            return 0;
+        }
+        if (new ReadingLanguage(false).understand(text) instanceof Understood.Value value) {
+            return value.value();
+        }
+        typed.refuse(field, "Read '" + text + "'; expected volts on and off, such as 23.5/0.1.");
+        return 0;
+    }
+}

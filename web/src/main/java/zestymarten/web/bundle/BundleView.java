@@ -1,0 +1,149 @@
+package zestymarten.web.bundle;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import zestymarten.core.bundle.Groups;
+import zestymarten.core.bundle.Method;
+import zestymarten.core.bundle.Sorting;
+import zestymarten.core.bundle.Tags;
+import zestymarten.core.bundle.Through;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.web.platform.Typed;
+
+/**
+ * The desk as ready text.
+ *
+ * @param step what to do now: {@code there}, {@code here} or {@code done}; empty for a method without a round trip
+ * @param tieHere cards to be tied here before the walk; {@code tieThere} there
+ * @param pairs every core here with the one there, 0 where it is not told; empty until something is known
+ * @param toFind names of the cores of one end, for which the form has fields
+ */
+record BundleView(
+        int cores,
+        boolean hasReturn,
+        List<MethodLine> methods,
+        Method.Kind kind,
+        String step,
+        List<Tied> tieHere,
+        List<Tied> tieThere,
+        int touches,
+        List<String> says,
+        List<Pair> pairs,
+        List<String> toFind,
+        List<Tag> tags,
+        List<Through.Told> through) {
+
+    /** A method with its figures as text. */
+    record MethodLine(Method.Kind kind, String name, String does, String counts, String minutes, String cannot) {}
+
+    /** Cores that are tied together; a core alone stays free. */
+    record Tied(List<String> cores) {
+        public boolean together() {
+            return cores.size() > 1;
+        }
+    }
+
+    /** A core here and the one there. */
+    record Pair(int here, int there) {}
+
+    /** The resistor of a core there. */
+    record Tag(int core, String ohms) {}
+
+    static BundleView of(Typed typed) {
+        BundleForm form = new BundleForm(typed);
+        int cores = form.cores();
+        List<Method> methods = Method.all(cores, form.hasReturn(), form.apart());
+        Method.Kind kind = form.kind(methods);
+        Optional<Sorting> sorting = form.sorting(kind, cores);
+        List<Integer> there =
+                sorting.map(Sorting::there).orElseGet(() -> kind == Method.Kind.TAGS ? form.byTags(cores) : List.of());
+        int counted = sorting.map(Sorting::cores).orElse(cores);
+        return new BundleView(
+                cores,
+                form.hasReturn(),
+                lines(methods, typed.figure("walk", 5)),
+                kind,
+                sorting.map(BundleView::step).orElse(""),
+                sorting.map(each -> tied(each.tiedHere(), cores)).orElse(List.of()),
+                sorting.flatMap(Sorting::tiedThere)
+                        .map(each -> tied(each, cores))
+                        .orElse(List.of()),
+                sorting.map(each -> each.tiedHere().touches()).orElse(0),
+                says(sorting, kind, there),
+                pairs(there, cores),
+                IntStream.rangeClosed(1, counted)
+                        .mapToObj(core -> name(core, cores))
+                        .toList(),
+                form.tags().map(each -> tags(each, form.hasReturn(), cores)).orElse(List.of()),
+                form.through(cores));
+    }
+
+    private static String step(Sorting sorting) {
+        if (sorting.tiedThere().isEmpty()) {
+            return "there";
+        }
+        return sorting.there().isEmpty() ? "here" : "done";
+    }
+
+    /** The core beyond the bundle is its return. */
+    private static String name(int core, int cores) {
+        return core > cores ? "R" : String.valueOf(core);
+    }
+
+    private static List<Tied> tied(Groups groups, int cores) {
+        return groups.groups().stream()
+                .map(group ->
+                        new Tied(group.stream().map(core -> name(core, cores)).toList()))
+                .toList();
+    }
+
+    private static List<MethodLine> lines(List<Method> methods, double walkMinutes) {
+        return methods.stream()
+                .map(each -> new MethodLine(
+                        each.kind(),
+                        each.kind().words(),
+                        each.kind().does(),
+                        each.isPossible()
+                                ? each.walks() + (each.walks() == 1 ? " walk, " : " walks, ") + each.ties()
+                                        + " ties, at most " + each.touches() + " touches"
+                                : "",
+                        each.isPossible() ? "about " + Math.round(each.minutes(walkMinutes)) + " min" : "",
+                        each.cannot()))
+                .toList();
+    }
+
+    private static List<Pair> pairs(List<Integer> there, int cores) {
+        List<Pair> pairs = new ArrayList<>();
+        for (int i = 0; i < Math.min(cores, there.size()); i++) {
+            pairs.add(new Pair(i + 1, there.get(i) > cores ? 0 : there.get(i)));
+        }
+        return pairs;
+    }
+
+    private static List<String> says(Optional<Sorting> sorting, Method.Kind kind, List<Integer> there) {
+        if (sorting.isPresent() || kind != Method.Kind.TAGS || there.isEmpty()) {
+            return sorting.map(Sorting::says).orElse(List.of());
+        }
+        long told = there.stream().filter(each -> each > 0).distinct().count();
+        return List.of(
+                told == there.size()
+                        ? "Every core is told by its tag."
+                        : told + " of " + there.size()
+                                + " cores are told. One with no way through is open, or its tag is off;"
+                                + " one between two tags has another path beside it.");
+    }
+
+    private static List<Tag> tags(Tags tags, boolean hasReturn, int cores) {
+        List<Double> apart = tags.apart(0.01, hasReturn);
+        return IntStream.rangeClosed(1, Math.min(cores, apart.size()))
+                .mapToObj(core -> new Tag(core, Engineering.text(apart.get(core - 1), "Ω")))
+                .toList();
+    }
+
+    /** Whether every core is told. */
+    public boolean isTold() {
+        return !pairs.isEmpty() && pairs.stream().noneMatch(each -> each.there() == 0);
+    }
+}
