@@ -2,7 +2,7 @@
 
 create table desk_sheet (
   id      bigint generated always as identity primary key,
-  desk    text not null check (desk in ('circuit', 'conductor', 'bundle', 'family')),
+  desk    text not null check (desk in ('circuit', 'conductor', 'bundle', 'family', 'test-day')),
   title   text not null check (length(title) between 1 and 80),
   unit_id bigint references unit,
   fields  text not null check (length(fields) <= 60000),

@@ -41,17 +41,27 @@ public class DeskSheets {
      */
     @Transactional
     public long keep(Kept kept, String serial, String by) {
+        @Nullable
+        Long unit = serial.isBlank() ? null : units.bySerial(serial.strip()).id();
+        return insert(kept, unit, by);
+    }
+
+    /** Keeps a sheet in the record of a unit. */
+    @Transactional
+    public long keepFor(long unitId, Kept kept, String by) {
+        return insert(kept, unitId, by);
+    }
+
+    private long insert(Kept kept, @Nullable Long unitId, String by) {
         String fields = json.writeValueAsString(kept.fields());
         if (fields.length() > LONGEST_FORM) {
             throw new Refused(
                     "form",
                     "That is too much to be kept: " + fields.length() + " characters of at most " + LONGEST_FORM + ".");
         }
-        @Nullable
-        Long unit = serial.isBlank() ? null : units.bySerial(serial.strip()).id();
         String says = kept.says().length() > LONGEST_SAID ? kept.says().substring(0, LONGEST_SAID) : kept.says();
         return mapper.insert(
-                kept.desk().word(), kept.title().strip(), unit, fields, says, kept.verdict(), by, clock.instant());
+                kept.desk().word(), kept.title().strip(), unitId, fields, says, kept.verdict(), by, clock.instant());
     }
 
     /** The form of a kept sheet as it was typed. */

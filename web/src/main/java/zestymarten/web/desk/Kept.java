@@ -26,11 +26,12 @@ public record Kept(Desk desk, String title, Map<String, String> fields, String s
         CIRCUIT,
         CONDUCTOR,
         BUNDLE,
-        FAMILY;
+        FAMILY,
+        TEST_DAY;
 
         /** Its word in the address of its page and in the database. */
         public String word() {
-            return name().toLowerCase(java.util.Locale.ROOT);
+            return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
         }
     }
 }

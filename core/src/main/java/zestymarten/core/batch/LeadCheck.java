@@ -1,0 +1,175 @@
+package zestymarten.core.batch;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Colour;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.InsulationJudge;
+import zestymarten.core.judge.Judge;
+import zestymarten.core.judge.Judgement;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judge.Quantity;
+import zestymarten.core.limit.InsulationLimit;
+import zestymarten.core.limit.Limit;
+import zestymarten.core.limit.Limits;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
+
+/**
+ * The short test of one lead of a batch: looked at, the protective conductor first, then every other core, the fuse, insulation
+ * last and only where the protective conductor is whole.
+ *
+ * <p>Polarity needs no step of its own: each core is read from its own pin to its own pin, so one that answers there has not
+ * changed places; two or more that do not answer are said to be perhaps exchanged.
+ *
+ * @param testV test voltage of the insulation in volts DC, above 0
+ * @param onScrews whether the probes go on the screws instead of into the contacts: then no lead passes, since nobody has
+ *     proved the contacts of plug and socket
+ */
+public record LeadCheck(Assembly assembly, Conditions conditions, double testV, boolean onScrews) {
+    /** What is typed where nothing is seen. */
+    public static final String SOUND = "s";
+
+    public LeadCheck {
+        if (!(testV > 0 && testV <= 5000)) {
+            throw new IllegalArgumentException("Test voltage (" + testV + " V) must be above 0 V and at most 5000 V.");
+        }
+    }
+
+    /** What is asked at one slot. */
+    public sealed interface Item {
+        /** Its name, unique within the lead. */
+        String id();
+
+        /** Nothing is read, it is looked at. */
+        record Look() implements Item {
+            @Override
+            public String id() {
+                return "look";
+            }
+        }
+
+        /** A core from end to end. */
+        record Core(Conductor wire, boolean protective) implements Item {
+            @Override
+            public String id() {
+                return "core_" + wire.id();
+            }
+        }
+
+        /** A fuse, from cap to cap. */
+        record Fuse(Component part) implements Item {
+            @Override
+            public String id() {
+                return "fuse_" + part.id();
+            }
+        }
+
+        /** All live cores together against the protective conductor and the shell. */
+        record Insulation() implements Item {
+            @Override
+            public String id() {
+                return "insulation";
+            }
+        }
+    }
+
+    /**
+     * An item with what was typed at it.
+     *
+     * @param judgement empty while nothing was typed
+     */
+    public record Answer(Item item, String typed, Optional<Judgement> judgement) {
+        boolean isOpen() {
+            return is(Verdict.FAIL) && judgement.orElseThrow().contact() != Judgement.Contact.JOINED;
+        }
+
+        boolean is(Verdict verdict) {
+            return judgement.filter(each -> each.verdict() == verdict).isPresent();
+        }
+    }
+
+    /** Everything that is asked of a lead, in its order. */
+    public List<Item> items() {
+        List<Item> items = new ArrayList<>(List.of(new Item.Look()));
+        assembly.conductors().stream()
+                .filter(wire -> !wire.spare())
+                .map(wire -> new Item.Core(wire, isProtective(wire)))
+                .sorted(Comparator.comparing((Item.Core core) -> !core.protective()))
+                .forEach(items::add);
+        assembly.components().stream()
+                .filter(part -> part.kind() == Component.Kind.FUSE)
+                .map(Item.Fuse::new)
+                .forEach(items::add);
+        items.add(new Item.Insulation());
+        return items;
+    }
+
+    private static boolean isProtective(Conductor wire) {
+        String function = wire.function().orElse("").toLowerCase(Locale.ROOT);
+        String colour = wire.colour().map(Colour::text).orElse("").toUpperCase(Locale.ROOT);
+        return function.contains("protective") || function.contains("earth") || colour.equals("GNYE");
+    }
+
+    /** What a good lead reads at an item, with where that comes from. */
+    public String expected(Item item) {
+        if (item instanceof Item.Core core) {
+            return limits().of(core.wire()).derivation();
+        } else if (item instanceof Item.Fuse fuse) {
+            return limits().of(fuse.part()).derivation();
+        }
+        return item instanceof Item.Look
+                ? SOUND
+                        + " for sound, else what is seen: cuts, burns, loose strain relief, melted or pushed-back contacts."
+                : InsulationLimit.ofTest(testV).derivation();
+    }
+
+    private Limits limits() {
+        return new Limits(conditions.ambientC());
+    }
+
+    /** What was typed, by the items' names, judged; anything else in the map is left alone. */
+    public LeadVerdict judge(Map<String, String> typed) {
+        List<Answer> answers = new ArrayList<>();
+        for (Item item : items()) {
+            String text = typed.getOrDefault(item.id(), "").strip();
+            answers.add(new Answer(item, text, text.isEmpty() ? Optional.empty() : Optional.of(judged(item, text))));
+        }
+        return LeadVerdict.of(this, answers);
+    }
+
+    private Judgement judged(Item item, String text) {
+        if (item instanceof Item.Look) {
+            boolean sound = text.equalsIgnoreCase(SOUND) || text.equalsIgnoreCase("sound");
+            return said(sound ? Verdict.PASS : Verdict.FAIL, sound ? "Nothing is seen." : "Seen: " + text + ".");
+        }
+        Understood understood = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(text);
+        if (item instanceof Item.Core core) {
+            return joined(understood, limits().of(core.wire()));
+        } else if (item instanceof Item.Fuse fuse) {
+            return joined(understood, limits().of(fuse.part()));
+        }
+        return InsulationJudge.judge(understood, Quantity.INSULATION, testV, true);
+    }
+
+    private Judgement joined(Understood understood, Limit limit) {
+        return Judge.judge(understood, new Expectation.Joined(limit, true), conditions);
+    }
+
+    private static Judgement said(Verdict verdict, String reason) {
+        return new Judgement(
+                verdict,
+                Judgement.Contact.UNKNOWN,
+                reason,
+                java.util.OptionalDouble.empty(),
+                java.util.OptionalDouble.empty());
+    }
+}

@@ -1,0 +1,125 @@
+package zestymarten.core.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.WireList;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.LeadPolicy;
+import zestymarten.core.meter.Meter;
+
+/** A day with shore leads: five cores, 18 m of 4 mm². */
+class BatchTest {
+    private static final Assembly LEAD = WireList.read(
+                    "wire,from,to,colour,function,length_m,area_mm2,metal,class,zone,current_a\n"
+                            + "L1,P1.1,P2.1,BN,phase 1,18,4,copper,5,flexing,25\n"
+                            + "N,P1.4,P2.4,BU,neutral,18,4,copper,5,flexing,25\n"
+                            + "PE,P1.5,P2.5,GNYE,protective,18,4,copper,5,flexing,25\n")
+            .assembly("Shore lead", Kind.LEAD, "", Map.of());
+    private static final Conditions CONDITIONS = new Conditions(
+            20, new Meter("M", 0.005, 0.001, 30, false, 2e7), OptionalDouble.of(0.05), LeadPolicy.FULL, false, 10_000);
+
+    private static LeadCheck check(boolean onScrews) {
+        return new LeadCheck(LEAD, CONDITIONS, 500, onScrews);
+    }
+
+    private static Map<String, String> good() {
+        return new LinkedHashMap<>(
+                Map.of("look", "s", "core_PE", "0.13", "core_L1", "0.13", "core_N", "0.132", "insulation", ">200M"));
+    }
+
+    private static Map<String, String> good(String item, String typed) {
+        Map<String, String> changed = good();
+        changed.put(item, typed);
+        return changed;
+    }
+
+    @Test
+    void theProtectiveConductorComesFirstAndInsulationLast() {
+        assertThat(check(false).items())
+                .extracting(LeadCheck.Item::id)
+                .containsExactly("look", "core_PE", "core_L1", "core_N", "insulation");
+        assertThat(check(false).expected(check(false).items().get(1)))
+                .contains("IEC 60228")
+                .contains("0.0891 Ω");
+    }
+
+    @Test
+    void aGoodLeadPassesAndOneOnTheScrewsDoesNot() {
+        LeadVerdict verdict = check(false).judge(good());
+        assertThat(verdict.outcome()).isEqualTo(LeadVerdict.Outcome.PASS);
+        assertThat(verdict.says())
+                .containsExactly("Every core answers at its own pin: none is open, none has changed places.");
+        LeadVerdict screws = check(true).judge(good());
+        assertThat(screws.outcome()).isEqualTo(LeadVerdict.Outcome.SCREWS_ONLY);
+        assertThat(screws.says())
+                .containsExactly(
+                        "Read on the screws: the contacts of plug and socket are not proved. Read once through the"
+                                + " mated pair.");
+    }
+
+    @Test
+    void anOpenProtectiveFailsAtOnceAndNoTestVoltageIsPutOnIt() {
+        LeadVerdict verdict = check(false).judge(Map.of("look", "s", "core_PE", "OL"));
+        assertThat(verdict.outcome()).isEqualTo(LeadVerdict.Outcome.FAIL);
+        assertThat(verdict.says()).contains("The protective conductor comes first: no test voltage on this lead.");
+    }
+
+    @Test
+    void twoOpenCoresMayHaveChangedPlaces() {
+        Map<String, String> typed = good("core_L1", "OL");
+        typed.put("core_N", "OL");
+        assertThat(check(false).judge(typed).says())
+                .contains(
+                        "Several cores do not answer, core L1, core N: they may have changed places. Touch across before you call"
+                                + " them broken.");
+    }
+
+    @Test
+    void whatIsSeenFailsAndWhatIsMissingLeavesItOpen() {
+        assertThat(check(false).judge(good("look", "melted contact")).outcome()).isEqualTo(LeadVerdict.Outcome.FAIL);
+        assertThat(check(false).judge(good("core_N", "")).outcome()).isEqualTo(LeadVerdict.Outcome.INCOMPLETE);
+        assertThat(check(false).judge(good("core_N", "what")).outcome()).isEqualTo(LeadVerdict.Outcome.INCOMPLETE);
+        assertThat(check(false).judge(good("insulation", "0.3M")).outcome()).isEqualTo(LeadVerdict.Outcome.FAIL);
+        assertThat(check(false).judge(good("core_N", "b")).outcome()).isNotEqualTo(LeadVerdict.Outcome.PASS);
+    }
+
+    @Test
+    void theBadOneOfManyInARowIsFoundByHalving() {
+        for (int leads = 2; leads <= 20; leads++) {
+            for (int bad = 1; bad <= leads; bad++) {
+                Map<Integer, Double> read = new HashMap<>();
+                Coupled row = Coupled.of(leads, 0.1, read);
+                int touches = 0;
+                while (row.next().isPresent()) {
+                    int at = row.next().get();
+                    read.put(at, at * 0.09 + (at >= bad ? 3 : 0));
+                    row = Coupled.of(leads, 0.1, read);
+                    touches++;
+                }
+                assertThat(row.known().first() + 1).isEqualTo(bad);
+                assertThat(touches).isLessThanOrEqualTo(1 + (int) Math.ceil(Math.log(leads) / Math.log(2)));
+            }
+        }
+    }
+
+    @Test
+    void aSoundRowAndAContradictionAreSaid() {
+        assertThat(Coupled.of(5, 0.1, Map.of(5, 0.4)).says())
+                .isEqualTo("The whole row reads 0.4 Ω, at most 0.5 Ω: none of them is bad.");
+        assertThat(Coupled.of(5, 0.1, Map.of(5, 3.0, 2, 3.0, 3, 0.2)).says())
+                .isEqualTo(
+                        "These readings contradict each other: a coupling was touched badly, or more than one lead is bad.");
+        assertThat(Coupled.of(5, 0.1, Map.of(5, Double.POSITIVE_INFINITY)).says())
+                .isEqualTo("It is one of leads 1 to 5: at most 3 more touches. Touch behind lead 2.");
+        assertThatThrownBy(() -> Coupled.of(1, 0.1, Map.of()))
+                .hasMessage("A row has from 2 to 60 leads (read 1), each with ohms above 0 (read 0.1).");
+    }
+}

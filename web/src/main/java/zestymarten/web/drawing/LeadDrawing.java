@@ -1,0 +1,85 @@
+package zestymarten.web.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import zestymarten.core.assembly.Colour;
+import zestymarten.core.batch.LeadCheck;
+import zestymarten.core.batch.LeadVerdict;
+
+/**
+ * A lead of a batch between its plug and its socket, each item on a line of its own in the order in which it is asked for. Places
+ * are in pixels of the drawing.
+ */
+public record LeadDrawing(double width, double height, double bodyHeight, List<Row> rows) {
+    private static final double FIRST_Y = 92;
+    private static final double STEP = 58;
+
+    public LeadDrawing {
+        rows = List.copyOf(rows);
+    }
+
+    /**
+     * An item: where its slot is, what is drawn behind it, how it stands.
+     *
+     * @param kind look, core, fuse or insulation
+     * @param from pin at the plug, {@code to} at the socket; empty where it is no core
+     */
+    public record Row(
+            String id,
+            String kind,
+            String name,
+            double y,
+            String from,
+            String to,
+            Optional<String> base,
+            Optional<String> tracer,
+            String typed,
+            String state,
+            String expected) {}
+
+    /** Draws a lead as far as it is judged. */
+    public static LeadDrawing of(LeadCheck check, LeadVerdict verdict) {
+        List<Row> rows = new ArrayList<>();
+        double y = 34;
+        for (LeadCheck.Answer answer : verdict.answers()) {
+            rows.add(row(check, answer, y));
+            y = rows.size() == 1 ? FIRST_Y : y + STEP;
+        }
+        return new LeadDrawing(1000, y + 4, y - FIRST_Y - STEP + 4, rows);
+    }
+
+    private static Row row(LeadCheck check, LeadCheck.Answer answer, double y) {
+        LeadCheck.Item item = answer.item();
+        String state = answer.judgement().map(each -> each.verdict().word()).orElse("untested");
+        String expected = check.expected(item);
+        if (item instanceof LeadCheck.Item.Core core) {
+            Optional<Colour> colour = core.wire().colour();
+            return new Row(
+                    item.id(),
+                    "core",
+                    core.wire().id(),
+                    y,
+                    core.wire().from().name(),
+                    core.wire().to().name(),
+                    colour.flatMap(Colour::base),
+                    colour.flatMap(Colour::tracer),
+                    answer.typed(),
+                    state,
+                    expected);
+        }
+        String kind = item instanceof LeadCheck.Item.Fuse ? "fuse" : item.id();
+        return new Row(
+                item.id(),
+                kind,
+                LeadVerdict.name(item),
+                y,
+                "",
+                "",
+                Optional.empty(),
+                Optional.empty(),
+                answer.typed(),
+                state,
+                expected);
+    }
+}
