@@ -18,6 +18,16 @@ public sealed interface Protection permits Breaker, Fuse {
     /** Such as {@code C10} or {@code 16 A gG}. */
     String name();
 
+    /**
+     * The device of a kind.
+     *
+     * @param kind {@code B}, {@code C} or {@code D} for a breaker, {@code gG} for a fuse
+     * @throws IllegalArgumentException for any other, or where there is none of so many amperes
+     */
+    static Protection of(String kind, double ratedA) {
+        return kind.equals("gG") ? new Fuse(ratedA) : new Breaker(Breaker.Curve.valueOf(kind), ratedA);
+    }
+
     /** Chooses by kind. */
     default <T> T fold(Function<Breaker, T> breaker, Function<Fuse, T> fuse) {
         return this instanceof Breaker one ? breaker.apply(one) : fuse.apply((Fuse) this);

@@ -2,6 +2,7 @@ package zestymarten.web.batch;
 
 import java.security.Principal;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +28,7 @@ import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
 import zestymarten.web.unit.UnitLine;
 import zestymarten.web.unit.Units;
+import zestymarten.web.wiring.WiringLine;
 import zestymarten.web.wiring.Wirings;
 
 /** Test day: begun with tags, then lead after lead by Enter alone. */
@@ -55,22 +57,25 @@ class BatchController {
             Map<String, String> kept = days.kept(Long.parseLong(fields.get("sheet")));
             return "redirect:/test-day/" + kept.get("day") + "?position=" + kept.get("position");
         }
-        model.addAttribute("wirings", wirings.page("", 0));
+        List<WiringLine> all = wirings.page("", 0).stream()
+                .sorted(Comparator.comparing(each -> !each.kind().equals("lead")))
+                .toList();
+        long chosen = wiring == 0 && !all.isEmpty() ? all.get(0).id() : wiring;
+        model.addAttribute("wirings", all);
         model.addAttribute("meters", meters.all());
         model.addAttribute("days", days.last());
-        model.addAttribute("wiring", wiring);
-        model.addAttribute(
-                "tags",
-                wiring == 0
-                        ? ""
-                        : String.join(
-                                "\n",
-                                units.of(wiring).stream()
-                                        .filter(each -> !each.state().equals("scrapped"))
-                                        .map(UnitLine::serial)
-                                        .toList()));
+        model.addAttribute("wiring", chosen);
+        model.addAttribute("tags", String.join("\n", tags(chosen)));
         coupled(new Typed(fields), model);
         return "batch/start";
+    }
+
+    /** The tags of all units of a wiring that are not scrapped. */
+    private List<String> tags(long wiring) {
+        return units.of(wiring).stream()
+                .filter(each -> !each.state().equals("scrapped"))
+                .map(UnitLine::serial)
+                .toList();
     }
 
     private static void coupled(Typed typed, Model model) {

@@ -16,8 +16,10 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.bundle.Scheme;
+import zestymarten.web.desk.DeskForm;
 import zestymarten.web.desk.DeskSheets;
 import zestymarten.web.desk.Kept;
+import zestymarten.web.desk.Reckons;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
@@ -25,7 +27,7 @@ import zestymarten.web.wiring.Wirings;
 
 /** The desk of a bundle. What was typed stands in the address, so that it walks along, or is handed to whoever is there. */
 @Controller
-class BundleController {
+class BundleController implements Reckons {
     private final DeskSheets sheets;
     private final Wirings wirings;
     private final Prints prints;
@@ -37,8 +39,9 @@ class BundleController {
     }
 
     @GetMapping("/bundle")
-    String desk(@RequestParam Map<String, String> fields, @RequestParam Optional<Long> sheet, Model model) {
-        Typed typed = typed(sheet.map(id -> sheets.fields(Kept.Desk.BUNDLE, id)).orElse(fields));
+    String page(@RequestParam Map<String, String> fields, @RequestParam Optional<Long> sheet, Model model) {
+        Typed typed = DeskForm.typed(
+                sheet.map(id -> sheets.fields(Kept.Desk.BUNDLE, id)).orElse(fields));
         model.addAttribute("view", BundleView.of(typed));
         model.addAttribute("typed", typed.fields());
         model.addAttribute("problems", typed.problems());
@@ -49,7 +52,7 @@ class BundleController {
     /** Cards for both places: the whole round trip on paper, for where there is no radio. */
     @GetMapping("/bundle/cards.pdf")
     ResponseEntity<byte[]> cards(@RequestParam Map<String, String> fields) {
-        Typed typed = typed(fields);
+        Typed typed = DeskForm.typed(fields);
         BundleView view = BundleView.of(typed);
         List<Scheme.Cell> cells =
                 Scheme.of(view.toFind().size()).map(Scheme::cells).orElse(List.of());
@@ -64,7 +67,7 @@ class BundleController {
     /** A label for each end of each core. */
     @GetMapping("/bundle/labels.pdf")
     ResponseEntity<byte[]> labels(@RequestParam Map<String, String> fields) {
-        Typed typed = typed(fields);
+        Typed typed = DeskForm.typed(fields);
         return pdf("bundle/labels", Map.of("view", BundleView.of(typed), "typed", typed.fields()));
     }
 
@@ -74,7 +77,7 @@ class BundleController {
 
     @PostMapping("/bundle/wiring")
     String wiring(@RequestParam Map<String, String> fields, Principal who) {
-        Typed typed = typed(fields);
+        Typed typed = DeskForm.typed(fields);
         BundleView view = BundleView.of(typed);
         if (view.pairs().stream().noneMatch(each -> each.there() > 0)) {
             throw new Refused("bundle", "No core is told yet: find the groups at both ends first.");
@@ -101,20 +104,15 @@ class BundleController {
         return typed.text("name");
     }
 
-    @PostMapping("/bundle/keep")
-    String keep(@RequestParam Map<String, String> fields, Principal who) {
-        Typed typed = typed(fields);
-        BundleView view = BundleView.of(typed);
-        String verdict = view.isTold() ? "good" : view.pairs().isEmpty() ? "untested" : "fault";
-        Kept kept = new Kept(Kept.Desk.BUNDLE, name(typed), typed.fields(), String.join(" ", view.says()), verdict);
-        return "redirect:/bundle?sheet=" + sheets.keep(kept, typed.text("serial"), who.getName());
+    @Override
+    public Kept.Desk desk() {
+        return Kept.Desk.BUNDLE;
     }
 
-    private static Typed typed(Map<String, String> fields) {
-        Map<String, String> own = new LinkedHashMap<>(fields);
-        own.remove("_csrf");
-        own.remove("sheet");
-        own.values().removeIf(String::isBlank);
-        return new Typed(own);
+    @Override
+    public Kept kept(Typed typed) {
+        BundleView view = BundleView.of(typed);
+        String verdict = view.isTold() ? "good" : view.pairs().isEmpty() ? "untested" : "fault";
+        return new Kept(Kept.Desk.BUNDLE, typed.text("name"), typed.fields(), String.join(" ", view.says()), verdict);
     }
 }

@@ -1,9 +1,7 @@
 package zestymarten.web.circuit;
 
 import java.nio.charset.StandardCharsets;
-import java.security.Principal;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,8 +18,10 @@ import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.Compared;
 import zestymarten.core.circuit.Sheet;
 import zestymarten.core.circuit.Spot;
+import zestymarten.web.desk.DeskForm;
 import zestymarten.web.desk.DeskSheets;
 import zestymarten.web.desk.Kept;
+import zestymarten.web.desk.Reckons;
 import zestymarten.web.drawing.CircuitDrawing;
 import zestymarten.web.platform.Csv;
 import zestymarten.web.platform.Prints;
@@ -30,7 +30,7 @@ import zestymarten.web.platform.Typed;
 
 /** The desk of one circuit: everything stands in its form; the drawing carries the fields. */
 @Controller
-class CircuitController {
+class CircuitController implements Reckons {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
 
     private final DeskSheets sheets;
@@ -41,11 +41,16 @@ class CircuitController {
         this.prints = prints;
     }
 
+    @Override
+    public Kept.Desk desk() {
+        return Kept.Desk.CIRCUIT;
+    }
+
     /** A field beside those of the drawing: a reading that is asked for, or was. */
     record More(String field, String words) {}
 
     @GetMapping("/circuit")
-    String desk(@RequestParam Optional<Long> sheet, Model model) {
+    String page(@RequestParam Optional<Long> sheet, Model model) {
         return shown(sheet.map(id -> sheets.fields(Kept.Desk.CIRCUIT, id)).orElse(Map.of()), model);
     }
 
@@ -54,26 +59,20 @@ class CircuitController {
         return shown(fields, model);
     }
 
-    @PostMapping("/circuit/keep")
-    String keep(@RequestParam Map<String, String> fields, Principal who) {
-        Typed typed = typed(fields);
+    @Override
+    public Kept kept(Typed typed) {
         Sheet sheet = sheet(typed);
-        try {
-            Kept kept = new Kept(
-                    Kept.Desk.CIRCUIT,
-                    typed.text("name"),
-                    typed.fields(),
-                    String.join(" ", sheet.says()),
-                    sheet.verdict().word());
-            return "redirect:/circuit?sheet=" + sheets.keep(kept, typed.text("serial"), who.getName());
-        } catch (IllegalArgumentException e) {
-            throw new Refused("name", String.valueOf(e.getMessage()));
-        }
+        return new Kept(
+                Kept.Desk.CIRCUIT,
+                typed.text("name"),
+                typed.fields(),
+                String.join(" ", sheet.says()),
+                sheet.verdict().word());
     }
 
     @PostMapping("/circuit/sheet.pdf")
     ResponseEntity<byte[]> pdf(@RequestParam Map<String, String> fields) {
-        Typed typed = typed(fields);
+        Typed typed = DeskForm.typed(fields);
         Sheet sheet = sheet(typed);
         CircuitDrawing drawing = CircuitDrawing.of(sheet.tests().circuit(), sheet.compared());
         return named(typed, ".pdf")
@@ -83,7 +82,7 @@ class CircuitController {
 
     @PostMapping("/circuit/sheet.csv")
     ResponseEntity<String> csv(@RequestParam Map<String, String> fields) {
-        Typed typed = typed(fields);
+        Typed typed = DeskForm.typed(fields);
         Sheet sheet = sheet(typed);
         List<List<String>> rows = sheet.lines().stream()
                 .map(each -> List.of(
@@ -110,13 +109,6 @@ class CircuitController {
                                 .toString());
     }
 
-    private static Typed typed(Map<String, String> fields) {
-        Map<String, String> own = new LinkedHashMap<>(fields);
-        own.remove("_csrf");
-        own.remove("sheet");
-        return new Typed(own);
-    }
-
     /** The sheet of a sound form; refused with everything that is wrong with it. */
     private static Sheet sheet(Typed typed) {
         CircuitForm form = new CircuitForm(typed);
@@ -129,7 +121,7 @@ class CircuitController {
     }
 
     private String shown(Map<String, String> fields, Model model) {
-        Typed typed = typed(fields);
+        Typed typed = DeskForm.typed(fields);
         CircuitForm form = new CircuitForm(typed);
         Optional<Circuit> circuit = form.circuit();
         Optional<Sheet> sheet = circuit.map(each -> Sheet.of(form.tests(each), form.supply()));

@@ -20,8 +20,6 @@ import zestymarten.core.circuit.Spur;
 import zestymarten.core.circuit.Stretch;
 import zestymarten.core.circuit.Supply;
 import zestymarten.core.circuit.Tests;
-import zestymarten.core.conductor.Breaker;
-import zestymarten.core.conductor.Fuse;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
@@ -233,10 +231,7 @@ final class CircuitForm {
             return Optional.empty();
         }
         try {
-            return Optional.of(
-                    by.equals("gG")
-                            ? new Fuse(rated.getAsDouble())
-                            : new Breaker(Breaker.Curve.valueOf(by), rated.getAsDouble()));
+            return Optional.of(Protection.of(by, rated.getAsDouble()));
         } catch (IllegalArgumentException e) {
             typed.refuse("rated", String.valueOf(e.getMessage()));
             return Optional.empty();

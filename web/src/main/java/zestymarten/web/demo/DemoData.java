@@ -55,6 +55,7 @@ class DemoData implements SmartInitializingSingleton {
     private final Runs runs;
     private final Units units;
     private final Meters meters;
+    private final DemoSheets sheets;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
@@ -64,8 +65,10 @@ class DemoData implements SmartInitializingSingleton {
             Runs runs,
             Units units,
             Meters meters,
+            DemoSheets sheets,
             TransactionTemplate transaction,
             Clock clock) {
+        this.sheets = sheets;
         this.units = units;
         this.meters = meters;
         this.accounts = accounts;
@@ -93,6 +96,7 @@ class DemoData implements SmartInitializingSingleton {
         pendant(bench);
         desk(bench, lead);
         shoreLead(bench);
+        sheets.load();
         hutCable(lead);
         drawPit(bench);
         heater(bench);

@@ -18,58 +18,124 @@ import zestymarten.core.family.Family;
 import zestymarten.core.family.LeadList;
 import zestymarten.core.limit.StandardSections;
 import zestymarten.core.quantity.Engineering;
-import zestymarten.core.quantity.Problem;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
+import zestymarten.web.desk.DeskForm;
+import zestymarten.web.desk.DeskSheets;
+import zestymarten.web.desk.Kept;
+import zestymarten.web.desk.Reckons;
 import zestymarten.web.drawing.FamilyDrawing;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Typed;
 
 /** Alike leads of different lengths whose papers are lost: typed or pasted, compared, the odd one named. */
 @Controller
-class FamilyController {
+class FamilyController implements Reckons {
     private static final int LONGEST = 100_000;
     private static final double AMBIENT_C = 20;
+
+    private static final String NEXT = "the length of the next one in metres, such as 7";
+
+    /** What a standard allows a section beside what the leads have. */
+    record ClassView(String strands, String section, String most, boolean meets, String source) {}
 
     /** A lead as ready text. */
     record LeadView(String name, String length, String ohms, String off, String state, String reason, String share) {}
 
+    private final DeskSheets sheets;
+
+    FamilyController(DeskSheets sheets) {
+        this.sheets = sheets;
+    }
+
     @GetMapping("/family")
-    String desk(Model model) {
-        return shown("", Map.of(), Optional.empty(), List.of(), model);
+    String page(@RequestParam Optional<Long> sheet, Model model) {
+        return shown(
+                DeskForm.typed(
+                        sheet.map(id -> sheets.fields(Kept.Desk.FAMILY, id)).orElse(Map.of())),
+                model);
     }
 
     @PostMapping("/family")
-    String compare(@RequestParam Map<String, String> typed, Model model) {
-        String leads = typed.getOrDefault("leads", "");
-        List<Problem> problems = new ArrayList<>();
-        if (leads.length() > LONGEST) {
-            problems.add(new Problem("leads", "That is longer than " + LONGEST + " characters."));
-            return shown("", typed, Optional.empty(), problems, model);
-        }
-        List<LeadList.Line> lines = LeadList.read(leads, problems);
-        double accuracy = share("accuracy", 0.8, typed, problems);
-        double doubt = share("doubt", 1, typed, problems);
-        double step = figure("step", 0.01, typed, problems);
-        Optional<Alike> alike =
-                problems.isEmpty() ? Optional.of(Alike.of(lines, accuracy, step, doubt)) : Optional.empty();
-        return shown(leads, typed, alike, problems, model);
+    String compare(@RequestParam Map<String, String> fields, Model model) {
+        return shown(DeskForm.typed(fields), model);
     }
 
-    private static String shown(
-            String leads, Map<String, String> typed, Optional<Alike> alike, List<Problem> problems, Model model) {
-        List<Problem> all = new ArrayList<>(problems);
-        OptionalDouble next = typed.getOrDefault("next", "").isBlank()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(figure("next", 1, typed, all));
-        model.addAttribute("leads", leads);
-        model.addAttribute("typed", typed);
-        model.addAttribute("problems", all);
+    @Override
+    public Kept.Desk desk() {
+        return Kept.Desk.FAMILY;
+    }
+
+    @Override
+    public Kept kept(Typed typed) {
+        Optional<Alike> alike = alike(typed);
+        List<String> says =
+                alike.map(each -> says(each, typed.figure("next", NEXT), typed)).orElse(List.of());
+        if (!typed.isSound() || alike.isEmpty()) {
+            throw new Refused(typed.problems());
+        }
+        boolean odd = alike.get().leads().stream().anyMatch(Alike.Told::isOdd);
+        return new Kept(
+                Kept.Desk.FAMILY,
+                typed.text("name"),
+                typed.fields(),
+                String.join(" ", says) + " " + alike.get().trust(),
+                odd ? "fault" : alike.get().line().isEmpty() ? "untested" : "good");
+    }
+
+    /** The leads compared; empty where something that was typed makes no sense, which is then said, or nothing was. */
+    private static Optional<Alike> alike(Typed typed) {
+        String leads = typed.fields().getOrDefault("leads", "");
+        if (leads.length() > LONGEST) {
+            typed.refuse("leads", "That is longer than " + LONGEST + " characters.");
+            return Optional.empty();
+        }
+        if (leads.isBlank()) {
+            return Optional.empty();
+        }
+        List<LeadList.Line> lines = LeadList.read(leads, typed.problems());
+        double accuracy = typed.figure("accuracy", 0.8) / 100;
+        double doubt = typed.figure("doubt", 1) / 100;
+        double step = typed.figure("step", 0.01);
+        return typed.isSound() ? Optional.of(Alike.of(lines, accuracy, step, doubt)) : Optional.empty();
+    }
+
+    private String shown(Typed typed, Model model) {
+        Optional<Alike> alike = alike(typed);
+        OptionalDouble next = typed.figure("next", NEXT);
+        model.addAttribute("leads", typed.fields().getOrDefault("leads", ""));
+        model.addAttribute("typed", typed.fields());
         model.addAttribute("trust", alike.map(Alike::trust).orElse(""));
-        model.addAttribute(
-                "says", alike.map(each -> says(each, next, typed, all)).orElse(List.of()));
+        model.addAttribute("says", alike.map(each -> says(each, next, typed)).orElse(List.of()));
         model.addAttribute("rows", alike.map(FamilyController::rows).orElse(List.of()));
         model.addAttribute(
                 "drawing", alike.filter(each -> !each.leads().isEmpty()).map(each -> FamilyDrawing.of(each, next)));
+        model.addAttribute(
+                "classes",
+                alike.flatMap(Alike::line).map(FamilyController::classes).orElse(List.of()));
+        model.addAttribute("problems", typed.problems());
+        model.addAttribute("kept", sheets.last(Kept.Desk.FAMILY));
         return "family/family";
+    }
+
+    /** What each class of the standard allows a metre for the listed sections beside what the line has. */
+    private static List<ClassView> classes(Family line) {
+        if (!(line.ohmPerMetre() > 0)) {
+            return List.of();
+        }
+        double mm2 = Wire.impliedMm2(Metal.COPPER, 1, line.ohmPerMetre(), AMBIENT_C);
+        List<ClassView> views = new ArrayList<>();
+        for (StrandClass strands : StrandClass.values()) {
+            for (double listed : StandardSections.around(strands, Metal.COPPER, mm2)) {
+                double most = StandardSections.mostOhmPerMetre(strands, Metal.COPPER, listed)
+                        .orElseThrow();
+                views.add(new ClassView(
+                        strands.words(),
+                        Engineering.figure(listed) + " mm²",
+                        Engineering.text(most, "Ω") + " a metre",
+                        line.ohmPerMetre() <= most,
+                        strands == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228"));
+            }
+        }
+        return views;
     }
 
     private static List<LeadView> rows(Alike alike) {
@@ -89,8 +155,7 @@ class FamilyController {
                 .toList();
     }
 
-    private static List<String> says(
-            Alike alike, OptionalDouble next, Map<String, String> typed, List<Problem> problems) {
+    private static List<String> says(Alike alike, OptionalDouble next, Typed typed) {
         List<String> says = new ArrayList<>();
         long odd = alike.leads().stream().filter(Alike.Told::isOdd).count();
         alike.line().ifPresent(line -> {
@@ -103,7 +168,7 @@ class FamilyController {
                         + Engineering.text(Math.max(0, line.predicted(next.getAsDouble())), "Ω") + ", give or take "
                         + Engineering.text(3.5 * line.scaleOhm(), "Ω") + ".");
             }
-            known(line, typed, problems).ifPresent(says::add);
+            known(line, typed).ifPresent(says::add);
         });
         return says;
     }
@@ -126,33 +191,18 @@ class FamilyController {
     }
 
     /** A new one that is surely good, of the same type. */
-    private static Optional<String> known(Family line, Map<String, String> typed, List<Problem> problems) {
-        if (typed.getOrDefault("good_m", "").isBlank()
-                || typed.getOrDefault("good_ohm", "").isBlank()) {
+    private static Optional<String> known(Family line, Typed typed) {
+        OptionalDouble length = typed.figure("good_m", "the length of a new good one in metres, such as 4");
+        OptionalDouble ohms = typed.figure("good_ohm", "the ohms of a new good one, such as 9.3");
+        if (length.isEmpty() || ohms.isEmpty()) {
             return Optional.empty();
         }
-        double metres = figure("good_m", 1, typed, problems);
-        double ohm = figure("good_ohm", 1, typed, problems);
+        double metres = length.getAsDouble();
+        double ohm = ohms.getAsDouble();
         double more = 100 * (line.predicted(metres) / ohm - 1);
         return Optional.of("A new one of " + Engineering.text(metres, "m") + " has " + Engineering.text(ohm, "Ω")
                 + "; by this line it would have " + Engineering.text(Math.max(0, line.predicted(metres)), "Ω") + ", "
                 + Math.abs(Math.round(more)) + " % " + (more >= 0 ? "more" : "less") + "."
                 + (more > 10 ? " All of them have aged together." : ""));
-    }
-
-    private static double share(String field, double usual, Map<String, String> typed, List<Problem> problems) {
-        return figure(field, usual, typed, problems) / 100;
-    }
-
-    private static double figure(String field, double usual, Map<String, String> typed, List<Problem> problems) {
-        String text = typed.getOrDefault(field, "").strip();
-        if (text.isEmpty()) {
-            return usual;
-        }
-        if (new ReadingLanguage(false).understand(text) instanceof Understood.Value value) {
-            return value.value();
-        }
-        problems.add(new Problem(field, "Read '" + text + "'; expected a figure such as " + usual + "."));
-        return usual;
     }
 }

@@ -31,14 +31,22 @@ public final class Typed {
         return problems.isEmpty();
     }
 
-    /** Adds something that is wrong with a field. */
+    /** Adds something that is wrong with a field, once however often it is asked for. */
     public void refuse(String field, String text) {
-        problems.add(new Problem(field, text));
+        Problem problem = new Problem(field, text);
+        if (!problems.contains(problem)) {
+            problems.add(problem);
+        }
     }
 
     /** A field without the space around it; empty where it is missing. */
     public String text(String field) {
         return fields.getOrDefault(field, "").strip();
+    }
+
+    /** A field without the space around it, the usual text where it is missing or blank. */
+    public String text(String field, String usual) {
+        return has(field) ? text(field) : usual;
     }
 
     public boolean has(String field) {

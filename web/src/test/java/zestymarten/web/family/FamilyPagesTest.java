@@ -53,4 +53,17 @@ class FamilyPagesTest {
         browser.click("main form .do").see("main", "Fewer than four leads: no verdict by comparison.");
         assertThat(browser.text("tbody")).contains("condemned by hand and eye: jumps");
     }
+
+    @Test
+    void theSheetIsKeptWithAUnitAndOpenedAgain() {
+        paste("2 4 t1\n3 6 t2\n4 8 t3\n5 10 t4\n6 12 t5\n");
+        browser.click("main form .do").see("main", "None is odd.");
+        assertThat(browser.text("details")).contains("Beside the standards");
+        browser.fill("[name=name]", "Tails")
+                .fill("[name=serial]", "PC-01")
+                .click("button[formaction$=keep]")
+                .waitForPath("/family.*sheet=\\d+");
+        assertThat(browser.text("main")).contains("None is odd.");
+        browser.open("/units/1").see("main", "family: Tails");
+    }
 }
