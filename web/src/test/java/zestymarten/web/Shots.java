@@ -33,17 +33,6 @@ class Shots {
         Files.createDirectories(FOLDER);
         browser.desktop().signIn("bench").find(".cards");
         take("today");
-        browser.open("/start").find(".quick");
-        take("start");
-        browser.open("/wirings/new").fill("input[name=name]", "Lamp lead");
-        browser.run(
-                "const f = document.getElementById('list'); f.value = arguments[0];"
-                        + "f.dispatchEvent(new Event('input', {bubbles: true}));",
-                "wire\tfrom\tto\tcolour\tfunction\tlength_m\tarea_mm2\n"
-                        + "W1\tJ1.1\tJ2.1\tBN\tlamp\t4,5\t0,75\nW2\tJ1.2\tJ2.2\tBU\treturn\t4,5\t0,75\n"
-                        + "W3\tJ1.3\tJ1.3\tGNYE\tprotective\t-4\t0,75\n");
-        browser.see("#preview", "2 problems");
-        take("paste");
         browser.open("/wirings/2").click("tr[data-wire=W6] td").find("g.strand.picked");
         take("wiring");
         browser.open("/wirings/1/test").find(".offer");
@@ -52,8 +41,6 @@ class Shots {
         take("complaint");
         browser.open("/meters/1").find("svg.trend");
         take("meter");
-        browser.open(HALF_FINISHED + "/grid").find(".paper");
-        take("from-paper");
         browser.open(WELL_UNDER_WAY).find("svg.step");
         take("run");
         browser.dark(true).open("/wirings/1").find("svg.wiring");
@@ -71,15 +58,32 @@ class Shots {
         practice();
         browser.open("/units/2").find("h2.after");
         take("unit");
-        browser.open("/records").find("tbody");
-        take("records");
+        desks();
+    }
+
+    private void desks() throws IOException {
+        browser.open("/circuit?sheet=1").find("svg.loop");
+        take("circuit");
+        browser.open("/conductor?sheet=3").find("svg.protection");
+        take("conductor");
+        browser.open("/family?sheet=4").find("svg.family-chart");
+        take("alike");
+        browser.open("/bundle?sheet=5").find(".both-places");
+        take("bundle");
+        browser.open("/test-day");
+        browser.run("document.querySelector('form[method=post] .do').click()");
+        browser.waitForPath("/test-day/\\d+");
+        browser.run("const typed = ['s', '0.078', '0.079', '0.078', '0.08', '0.079', '>200M'];"
+                + "document.querySelectorAll('.slot-in').forEach((each, i) => { each.value = typed[i]; });"
+                + "document.querySelector('main form .do').click()");
+        browser.find("[role=status]");
+        take("test-day");
     }
 
     private void practice() throws IOException {
         browser.open("/practice");
         browser.run("document.querySelector(\"input[value='weak-valve']\").form.requestSubmit()");
         browser.waitForPath("/practice/\\d+");
-        String session = browser.path();
         List<String> acts = List.of(
                 "isolate",
                 "join",
@@ -96,7 +100,5 @@ class Shots {
                 take("practice");
             }
         }
-        browser.open(session + "/replay?at=5").find(".suspects");
-        take("replay");
     }
 }

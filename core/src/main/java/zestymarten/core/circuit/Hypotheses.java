@@ -13,12 +13,14 @@ final class Hypotheses {
     private final Circuit circuit;
     private final Predicted predicted;
     private final Readings readings;
+    private final Trial trial;
     private final List<Fit> all = new ArrayList<>();
 
     Hypotheses(Circuit circuit, Predicted predicted, Readings readings) {
         this.circuit = circuit;
         this.predicted = predicted;
         this.readings = readings;
+        trial = new Trial(predicted, readings);
     }
 
     List<Fit> all() {
@@ -68,7 +70,7 @@ final class Hypotheses {
                 .filter(spot -> readings.ohm(spot).isPresent())
                 .allMatch(spot -> readings.ohm(spot).getAsDouble()
                         < predicted.good(spot).orElseThrow()
-                                - Fit.doubt(predicted.good(spot).orElseThrow()));
+                                - Trial.doubt(predicted.good(spot).orElseThrow()));
     }
 
     /** Only where the readings say so at all is the length of each looked for: there are as many as pairs of points. */
@@ -81,7 +83,7 @@ final class Hypotheses {
             for (int j = i + 2; j <= outlets; j++) {
                 int from = i;
                 int to = j;
-                Fit rough = Fit.of(predicted, new Pattern.Interconnected(from, to, 4), readings);
+                Fit rough = trial.fit(new Pattern.Interconnected(from, to, 4));
                 if (rough.log() > promising - 60) {
                     best(0.5, MOST, prior, metres -> new Pattern.Interconnected(from, to, metres));
                 }
@@ -90,14 +92,10 @@ final class Hypotheses {
     }
 
     private void add(Pattern pattern, double prior) {
-        keep(Fit.of(predicted, pattern, readings), prior);
+        all.add(trial.fit(pattern).weighed(prior));
     }
 
     private void best(double from, double to, double prior, DoubleFunction<Pattern> pattern) {
-        keep(Fit.best(predicted, readings, from, to, pattern), prior);
-    }
-
-    private void keep(Fit fit, double prior) {
-        all.add(new Fit(fit.pattern(), fit.factor(), fit.log() + prior));
+        all.add(trial.best(from, to, pattern).weighed(prior));
     }
 }

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Change;
 import zestymarten.core.network.Network;
@@ -20,13 +21,14 @@ public final class Predicted {
     private static final Factor FACTOR = new Factor();
 
     private final Circuit circuit;
+    private final Changes changes;
     private final Map<Linked, Network> crossed = new EnumMap<>(Linked.class);
-    private final Map<Pattern.Broken, Map<Spot, OptionalDouble>> opened = new HashMap<>();
     private final Map<Spot, OptionalDouble> good = new HashMap<>();
     private final Map<Linked, Network> straight = new EnumMap<>(Linked.class);
 
     public Predicted(Circuit circuit) {
         this.circuit = circuit;
+        changes = new Changes(circuit);
         for (Linked linked : Linked.values()) {
             crossed.put(linked, Network.of(circuit.links(linked, true)));
             straight.put(linked, circuit.ring() ? Network.of(circuit.links(linked, false)) : network(linked, true));
@@ -48,48 +50,108 @@ public final class Predicted {
 
     /** Ohms at a spot under a pattern; empty where there is no way through. */
     public OptionalDouble of(Pattern pattern, Spot spot) {
-        if (!pattern.fold(new Meets(spot))) {
-            return good(spot);
-        }
-        return pattern instanceof Pattern.Loose loose ? loose(loose, spot) : changed(pattern, spot);
+        return pattern.fold(new Meets(spot)) ? changed(pattern, spot) : good(spot);
     }
 
-    /**
-     * An edge of r ohm, with R between its ends, that gets x ohm more: of what opening it would add to a reading, the share
-     * {@code x / (x + r² / (r - R))} is added. Source: Sherman and Morrison's formula, its value at x over that at infinity.
-     */
-    private OptionalDouble loose(Pattern.Loose loose, Spot spot) {
-        Pattern.Broken open = new Pattern.Broken(loose.role(), loose.stretch());
-        OptionalDouble good = good(spot);
-        OptionalDouble broken =
-                opened.computeIfAbsent(open, any -> new HashMap<>()).computeIfAbsent(spot, any -> changed(open, spot));
-        if (good.isEmpty()) {
-            return good;
+    /** The same for many patterns at the same spots, where what they have in common is reckoned once. */
+    Many at(List<Spot> spots) {
+        return new Many(spots);
+    }
+
+    /** Predictions at some spots, as arrays in their order; NaN for no way through. */
+    final class Many {
+        private final List<Spot> spots;
+        private final List<Meets> meets;
+        private final double[] asDrawn;
+        private final Map<Pattern.Broken, Opened> opened = new HashMap<>();
+
+        private Many(List<Spot> spots) {
+            this.spots = List.copyOf(spots);
+            meets = spots.stream().map(Meets::new).toList();
+            asDrawn = each(Predicted.this::good);
         }
-        double was = good.getAsDouble();
-        if (broken.isEmpty()) {
-            return OptionalDouble.of(was + loose.ohm());
+
+        private double[] each(Function<Spot, OptionalDouble> ohm) {
+            return spots.stream()
+                    .mapToDouble(spot -> ohm.apply(spot).orElse(Double.NaN))
+                    .toArray();
         }
-        double ohm = circuit.stretches().get(loose.stretch()).ohm(loose.role(), circuit.celsius());
-        double ends = good(new Spot(
-                        spot.linked(),
-                        circuit.node(loose.role(), loose.stretch()),
-                        circuit.node(loose.role(), loose.stretch() + 1)))
-                .orElseThrow();
-        // A bridge that the pair does not cross: ohm and ends are the same, and nothing is added.
-        double share = loose.ohm() * (ohm - ends) / (loose.ohm() * (ohm - ends) + ohm * ohm);
-        return OptionalDouble.of(was + (broken.getAsDouble() - was) * share);
+
+        double[] of(Pattern pattern) {
+            if (pattern instanceof Pattern.Loose loose) {
+                return loose(loose);
+            }
+            double[] ohms = asDrawn.clone();
+            Map<Linked, WhatIf> under = new EnumMap<>(Linked.class);
+            for (int i = 0; i < ohms.length; i++) {
+                Spot spot = spots.get(i);
+                if (pattern.fold(meets.get(i))) {
+                    OptionalDouble ohm = under.computeIfAbsent(spot.linked(), linked -> changed(pattern, linked))
+                            .between(spot.a(), spot.b());
+                    ohms[i] = scaled(pattern, ohm).orElse(Double.NaN);
+                }
+            }
+            return ohms;
+        }
+
+        /**
+         * An edge of r ohm, with R between its ends, that gets x ohm more: of what opening it would add to a reading, the
+         * share {@code x / (x + r² / (r - R))} is added. Source: Sherman and Morrison's formula, its value at x over that at
+         * infinity.
+         */
+        private double[] loose(Pattern.Loose loose) {
+            double ohm = changes.ohm(loose.role(), loose.stretch());
+            Opened open = opened.computeIfAbsent(
+                    new Pattern.Broken(loose.role(), loose.stretch()), broken -> opened(broken, ohm));
+            double[] ohms = asDrawn.clone();
+            for (int i = 0; i < ohms.length; i++) {
+                if (Double.isNaN(open.ohms[i])) {
+                    ohms[i] += loose.ohm();
+                } else if (open.round[i] > 0) {
+                    // A bridge that the pair does not cross has no way round, and nothing is added.
+                    double share = loose.ohm() * open.round[i] / (loose.ohm() * open.round[i] + ohm * ohm);
+                    ohms[i] += (open.ohms[i] - ohms[i]) * share;
+                }
+            }
+            return ohms;
+        }
+
+        private Opened opened(Pattern.Broken broken, double ohm) {
+            double[] round = spots.stream()
+                    .mapToDouble(spot -> ohm
+                            - good(new Spot(
+                                            spot.linked(),
+                                            circuit.node(broken.role(), broken.stretch()),
+                                            circuit.node(broken.role(), broken.stretch() + 1)))
+                                    .orElseThrow())
+                    .toArray();
+            return new Opened(of(broken), round);
+        }
+    }
+
+    /** What opening an edge makes of the readings, and what its ohms are above those between its ends. */
+    private static final class Opened {
+        private final double[] ohms;
+        private final double[] round;
+
+        Opened(double[] ohms, double[] round) {
+            this.ohms = ohms;
+            this.round = round;
+        }
     }
 
     private OptionalDouble changed(Pattern pattern, Spot spot) {
-        boolean wrong = pattern instanceof Pattern.WrongWay way && way.linked() == spot.linked();
-        Network network = network(spot.linked(), !wrong);
-        List<Change> changes = pattern.fold(new Changes(circuit));
-        OptionalDouble ohm = changes.isEmpty()
-                ? network.nominal(spot.a(), spot.b())
-                : WhatIf.of(network, changes).between(spot.a(), spot.b());
-        double factor = pattern.fold(FACTOR);
-        return ohm.isPresent() ? OptionalDouble.of(factor * ohm.getAsDouble()) : ohm;
+        return scaled(pattern, changed(pattern, spot.linked()).between(spot.a(), spot.b()));
+    }
+
+    /** The network under a pattern while something is linked, lengths as drawn. */
+    private WhatIf changed(Pattern pattern, Linked linked) {
+        boolean wrong = pattern instanceof Pattern.WrongWay way && way.linked() == linked;
+        return WhatIf.of(network(linked, !wrong), pattern.fold(changes));
+    }
+
+    private static OptionalDouble scaled(Pattern pattern, OptionalDouble ohm) {
+        return ohm.isPresent() ? OptionalDouble.of(pattern.fold(FACTOR) * ohm.getAsDouble()) : ohm;
     }
 
     /**
@@ -164,11 +226,22 @@ public final class Predicted {
 
     /** What a pattern does to the edges. */
     private static final class Changes extends Same<List<Change>> {
+        private static final double[] NONE = {};
+
         private final Circuit circuit;
+
+        private final Map<Role, double[]> ohms = new EnumMap<>(Role.class);
 
         Changes(Circuit circuit) {
             super(List.of());
             this.circuit = circuit;
+            for (Role role : Role.values()) {
+                ohms.put(
+                        role,
+                        circuit.stretches().stream()
+                                .mapToDouble(each -> each.ohm(role, circuit.celsius()))
+                                .toArray());
+            }
         }
 
         @Override
@@ -230,7 +303,7 @@ public final class Predicted {
             return new Change.Removed(Circuit.behind(role, point), Circuit.at(role, point), Circuit.CONTACT_OHM);
         }
 
-        private static List<Change> each(java.util.function.Function<Role, Change> change) {
+        private static List<Change> each(Function<Role, Change> change) {
             return List.of(change.apply(Role.LINE), change.apply(Role.NEUTRAL), change.apply(Role.PROTECTIVE));
         }
 
@@ -242,8 +315,8 @@ public final class Predicted {
             return circuit.node(role, stretch + 1);
         }
 
-        private double ohm(Role role, int stretch) {
-            return circuit.stretches().get(stretch).ohm(role, circuit.celsius());
+        double ohm(Role role, int stretch) {
+            return ohms.getOrDefault(role, NONE)[stretch];
         }
 
         /** Cable that nobody drew is taken to be like the first stretch. */

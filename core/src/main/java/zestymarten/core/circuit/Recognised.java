@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.OptionalInt;
 
 /**
@@ -64,7 +63,7 @@ public record Recognised(List<Told> told, boolean explained, Optional<Spot> next
         List<Fit> left = fits.stream()
                 .filter(each -> each.log() - best.log() > Math.log(LEAST))
                 .toList();
-        double off = -Fit.of(predicted, best.pattern(), readings).log()
+        double off = -new Trial(predicted, readings).fit(best.pattern()).log()
                 / readings.ohms().size();
         return new Recognised(
                 together(left, best.log(), sum), off < WORST, next(circuit, predicted, readings, left, best.log()));
@@ -112,39 +111,39 @@ public record Recognised(List<Told> told, boolean explained, Optional<Spot> next
     /** The reading not taken yet that most probably parts two of those left. */
     private static Optional<Spot> next(
             Circuit circuit, Predicted predicted, Readings readings, List<Fit> left, double most) {
+        if (left.size() < 2) {
+            return Optional.empty();
+        }
+        List<Spot> spots = spots(circuit).stream()
+                .filter(each -> !readings.has(each))
+                .distinct()
+                .toList();
+        Predicted.Many many = predicted.at(spots);
+        List<double[]> ohms = left.stream().map(each -> many.of(each.pattern())).toList();
+        double[] weights =
+                left.stream().mapToDouble(each -> Math.exp(each.log() - most)).toArray();
         Optional<Spot> best = Optional.empty();
         double parted = 1e-3;
-        for (Spot spot : left.size() < 2 ? List.<Spot>of() : spots(circuit)) {
-            double parts = readings.has(spot) ? 0 : parts(predicted, spot, left, most);
+        for (int spot = 0; spot < spots.size(); spot++) {
+            double parts = parts(ohms, weights, spot);
             if (parts > parted * 1.001) {
                 parted = parts;
-                best = Optional.of(spot);
+                best = Optional.of(spots.get(spot));
             }
         }
         return best;
     }
 
-    private static double parts(Predicted predicted, Spot spot, List<Fit> left, double most) {
-        List<OptionalDouble> ohms =
-                left.stream().map(each -> predicted.of(each.pattern(), spot)).toList();
+    private static double parts(List<double[]> ohms, double[] weights, int spot) {
         double parts = 0;
-        for (int i = 0; i < left.size(); i++) {
+        for (int i = 0; i < weights.length; i++) {
             for (int j = 0; j < i; j++) {
-                if (apart(ohms.get(i), ohms.get(j)) > APART) {
-                    parts += Math.exp(left.get(i).log() + left.get(j).log() - 2 * most);
+                if (Trial.apart(ohms.get(i)[spot], ohms.get(j)[spot]) > APART) {
+                    parts += weights[i] * weights[j];
                 }
             }
         }
         return parts;
-    }
-
-    /** In standard errors; ohms against no way through count as very far. */
-    private static double apart(OptionalDouble one, OptionalDouble other) {
-        if (one.isEmpty() || other.isEmpty()) {
-            return one.isEmpty() && other.isEmpty() ? 0 : 100;
-        }
-        double p = Math.min(one.getAsDouble(), other.getAsDouble());
-        return Math.min(99, Math.abs(one.getAsDouble() - other.getAsDouble()) / Fit.doubt(p));
     }
 
     /** Everything that can be read, the usual ones first. */

@@ -115,7 +115,7 @@ public record Sheet(
             int last = stretches.get(stretches.size() - 1) + 1;
             String to = last > circuit.outlets() ? "the origin" : "point " + last;
             return Optional.of(
-                    "These readings cannot tell where: it may be anywhere from " + from + " on to " + to + ".");
+                    "It may also be elsewhere from " + from + " on to " + to + ": these readings cannot tell.");
         }
 
         private Optional<Spot> next(Recognised recognised) {

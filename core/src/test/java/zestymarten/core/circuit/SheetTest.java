@@ -91,7 +91,7 @@ class SheetTest {
         Sheet sheet = Sheet.of(new Tests(RingTest.RING, new Readings(read), Map.of(), Optional.empty()), SUPPLY);
         assertThat(sheet.says().get(0)).startsWith("The neutral is open ");
         assertThat(sheet.says().get(1))
-                .isEqualTo("These readings cannot tell where: it may be anywhere from the origin on to the origin.");
+                .isEqualTo("It may also be elsewhere from the origin on to the origin: these readings cannot tell.");
         assertThat(sheet.next().orElseThrow().words())
                 .isEqualTo("line to neutral at point 3, with line to neutral of end A alone linked at the origin");
     }

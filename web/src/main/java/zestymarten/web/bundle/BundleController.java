@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.bundle.Method;
 import zestymarten.core.bundle.Scheme;
 import zestymarten.web.desk.DeskForm;
 import zestymarten.web.desk.DeskSheets;
@@ -54,8 +55,9 @@ class BundleController implements Reckons {
     ResponseEntity<byte[]> cards(@RequestParam Map<String, String> fields) {
         Typed typed = DeskForm.typed(fields);
         BundleView view = BundleView.of(typed);
-        List<Scheme.Cell> cells =
-                Scheme.of(view.toFind().size()).map(Scheme::cells).orElse(List.of());
+        List<Scheme.Cell> cells = view.kind() == Method.Kind.GROUPS
+                ? Scheme.of(view.toFind().size()).map(Scheme::cells).orElse(List.of())
+                : List.of();
         Map<Integer, List<Integer>> rows = new LinkedHashMap<>();
         cells.forEach(cell -> rows.merge(
                 cell.here(),

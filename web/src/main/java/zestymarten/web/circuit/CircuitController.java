@@ -74,10 +74,9 @@ class CircuitController implements Reckons {
     ResponseEntity<byte[]> pdf(@RequestParam Map<String, String> fields) {
         Typed typed = DeskForm.typed(fields);
         Sheet sheet = sheet(typed);
-        CircuitDrawing drawing = CircuitDrawing.of(sheet.tests().circuit(), sheet.compared());
         return named(typed, ".pdf")
                 .contentType(MediaType.APPLICATION_PDF)
-                .body(prints.pdf("circuit/print", Map.of("sheet", sheet, "typed", typed.fields(), "drawing", drawing)));
+                .body(prints.pdf("circuit/print", Map.of("sheet", sheet, "typed", typed.fields())));
     }
 
     @PostMapping("/circuit/sheet.csv")

@@ -29,6 +29,19 @@ public record CircuitDrawing(
     /** A radial of more outlets than that is folded. */
     private static final int LANE = 9;
 
+    /** Where the board stands; it is lower where nothing comes back to it. */
+    public double boardY() {
+        return folded() ? 88 : 40;
+    }
+
+    public double boardHeight() {
+        return folded() ? 220 : 112;
+    }
+
+    private boolean folded() {
+        return height > BOTTOM_Y;
+    }
+
     public CircuitDrawing {
         seats = List.copyOf(seats);
         stretches = List.copyOf(stretches);
@@ -96,7 +109,7 @@ public record CircuitDrawing(
             labels.add(label(i, seats, outlets, top, width));
         }
         spurs(circuit, seats, compared);
-        double bottom = folded ? BOTTOM_Y + 100 : TOP_Y + 130;
+        double bottom = folded ? BOTTOM_Y + 100 : TOP_Y + 76;
         return new CircuitDrawing(
                 width, bottom, cable(circuit, seats, top, width), seats, labels, chart(circuit, compared));
     }
@@ -135,7 +148,8 @@ public record CircuitDrawing(
         String start = String.format(
                 Locale.ROOT, "M100 %.1fC120 %.1f 110 %.1f 150 %.1f", middle - 14, TOP_Y + 20, TOP_Y, TOP_Y);
         if (circuit.outlets() <= top && !circuit.ring()) {
-            return start + String.format(Locale.ROOT, "L%.1f %.1f", last.x(), last.y());
+            return String.format(Locale.ROOT, "M100 %.1f", TOP_Y)
+                    + String.format(Locale.ROOT, "L%.1f %.1f", last.x(), last.y());
         }
         String turn = String.format(
                 Locale.ROOT,
@@ -192,7 +206,9 @@ public record CircuitDrawing(
         for (int i = 1; i <= circuit.outlets(); i++) {
             across.add(new Tick(x(circuit, circuit.metresTo(i)), String.valueOf(i)));
         }
-        across.add(new Tick(RIGHT, Engineering.text(circuit.metres(), "m")));
+        if (circuit.ring()) {
+            across.add(new Tick(RIGHT, Engineering.text(circuit.metres(), "m")));
+        }
         List<Tick> up = new ArrayList<>();
         double stride = Math.pow(10, Math.floor(Math.log10(most / 2)));
         stride = most / stride > 12 ? stride * 5 : most / stride > 5 ? stride * 2 : stride;

@@ -71,7 +71,8 @@ class SecurityRules {
                         .hasRole("LEAD")
                         .requestMatchers(HttpMethod.GET, "/**")
                         .authenticated()
-                        .requestMatchers(HttpMethod.POST, "/sign-out", "/practice/**")
+                        .requestMatchers(
+                                HttpMethod.POST, "/sign-out", "/practice/**", "/circuit", "/circuit/sheet.*", "/family")
                         .authenticated()
                         .requestMatchers(
                                 HttpMethod.POST, "/wirings/*/sign-off", "/wirings/*/learnt", "/runs/*/sign-off")

@@ -105,18 +105,25 @@ class Taking {
                 talk.command("SOUR:VOLT " + volts + ";SOUR:FREQ " + hertz + ";OUTP ON");
                 talk.hands(List.of("SIM:WAIT " + held));
             }
-            String answer = talk.answer(high ? "MEAS:CURR?" : "MEAS:INS?");
-            if (answer.startsWith("301,")) {
-                return "trip";
+            try {
+                return underVoltage(talk, address, high, held);
+            } finally {
+                talk.hands(List.of("OUTP OFF")); // whatever the answer was, no voltage is left on
             }
-            String seconds = "@" + Math.round(Math.max(1, talk.isStandIn() ? held : talk.figure("SENS:TIME?")));
-            double value = figure(address, answer);
-            talk.hands(List.of("OUTP OFF"));
-            if (high) {
-                return shown(value) + "A" + seconds;
-            }
-            return (value >= OVER_RANGE ? ">" + shown(TESTER_TOP_OHM) : shown(value)) + seconds;
         }
+    }
+
+    private static String underVoltage(Talk talk, String address, boolean high, double held) {
+        String answer = talk.answer(high ? "MEAS:CURR?" : "MEAS:INS?");
+        if (answer.startsWith("301,")) {
+            return "trip";
+        }
+        String seconds = "@" + Math.round(Math.max(1, talk.isStandIn() ? held : talk.figure("SENS:TIME?")));
+        double value = figure(address, answer);
+        if (high) {
+            return shown(value) + "A" + seconds;
+        }
+        return (value >= OVER_RANGE ? ">" + shown(TESTER_TOP_OHM) : shown(value)) + seconds;
     }
 
     private static double figure(String address, String answer) {

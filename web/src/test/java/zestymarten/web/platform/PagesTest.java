@@ -45,7 +45,14 @@ class PagesTest {
             "/runs/4/scan",
             "/practice",
             "/conductor?length=38&area=0.75&ohm=7.62&class=2&volts=120&source=0.4&protection=C&rated=10",
-            "/family");
+            "/family",
+            "/family?sheet=4",
+            "/circuit",
+            "/circuit?sheet=1",
+            "/circuit?sheet=2",
+            "/bundle?sheet=5",
+            "/bundle?cores=3&return=yes&tags=100+220+470&method=TAGS&r1=221&part_low=300&part_high=320&w1=311",
+            "/test-day?row=6&each=0.2&k6=OL&k3=0.5");
 
     private final Browser browser;
 

@@ -1,0 +1,134 @@
+package zestymarten.core.circuit;
+
+import java.util.List;
+import java.util.function.DoubleFunction;
+
+/**
+ * Patterns tried on readings, all lengths taken to be off by a common factor near 1 that fits best.
+ *
+ * <p>Method: normal errors of {@value #LENGTHS} of the ohms for the lengths between points, and of {@value #CONTACT_OHM} ohm for
+ * probes and the meter's last digit; a small chance that a reading is simply wrong, so that one bad touch does not decide.
+ * Cost: linear in the readings for each pattern.
+ */
+final class Trial {
+    private static final double LENGTHS = 0.015;
+    private static final double CONTACT_OHM = 0.006;
+    /** Lengths are drawn by eye: their common factor is within a tenth of 1. */
+    private static final double FACTOR = 0.05;
+
+    private static final int ROUGH = 8;
+    private static final double FINE = 0.03;
+    private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
+    private static final double OPEN_APART = 100;
+    private static final double WRONG = 1e-3;
+    /** Whoever finds no way through touches again before writing it down. */
+    private static final double OPEN_OR_NOT = -12;
+
+    private final Predicted.Many predicted;
+    private final double[] read;
+
+    Trial(Predicted predicted, Readings readings) {
+        this.predicted = predicted.at(List.copyOf(readings.ohms().keySet()));
+        read = readings.ohms().values().stream()
+                .mapToDouble(each -> each.orElse(Double.NaN))
+                .toArray();
+    }
+
+    Fit fit(Pattern pattern) {
+        double[] expected = predicted.of(pattern);
+        double factor = factor(expected);
+        return new Fit(pattern, factor, log(expected, factor));
+    }
+
+    private double log(double[] expected, double factor) {
+        double sum = -sq((factor - 1) / FACTOR) / 2;
+        for (int i = 0; i < read.length; i++) {
+            sum += log(expected[i], read[i], factor);
+        }
+        return sum;
+    }
+
+    /** The fit of a family of patterns at its best value within a range: the best of a few, then golden section, on logarithms. */
+    Fit best(double from, double to, DoubleFunction<Pattern> pattern) {
+        DoubleFunction<Fit> at = log -> fit(pattern.apply(Math.exp(log)));
+        double step = (Math.log(to) - Math.log(from)) / ROUGH;
+        double middle = Math.log(from) + step / 2;
+        Fit best = at.apply(middle);
+        for (int i = 1; i < ROUGH; i++) {
+            double value = Math.log(from) + (i + 0.5) * step;
+            Fit fit = at.apply(value);
+            if (fit.log() > best.log()) {
+                best = fit;
+                middle = value;
+            }
+        }
+        Fit fine = golden(at, middle - step, middle + step);
+        return fine.log() > best.log() ? fine : best;
+    }
+
+    private static Fit golden(DoubleFunction<Fit> at, double from, double to) {
+        double low = from;
+        double high = to;
+        double left = high - GOLDEN * (high - low);
+        double right = low + GOLDEN * (high - low);
+        Fit atLeft = at.apply(left);
+        Fit atRight = at.apply(right);
+        while (high - low > FINE) {
+            if (atLeft.log() > atRight.log()) {
+                high = right;
+                right = left;
+                atRight = atLeft;
+                left = high - GOLDEN * (high - low);
+                atLeft = at.apply(left);
+            } else {
+                low = left;
+                left = right;
+                atLeft = atRight;
+                right = low + GOLDEN * (high - low);
+                atRight = at.apply(right);
+            }
+        }
+        return atLeft.log() > atRight.log() ? atLeft : atRight;
+    }
+
+    /** Least squares with its prior at 1; only where both are ohms. */
+    private double factor(double[] expected) {
+        double over = 1 / sq(FACTOR);
+        double under = over;
+        for (int i = 0; i < read.length; i++) {
+            double p = expected[i];
+            double m = read[i];
+            // NaN, which is no way through, is never near.
+            if (Math.abs(m - p) < 0.15 * p + 5 * CONTACT_OHM) {
+                over += m * p / sq(doubt(p));
+                under += p * p / sq(doubt(p));
+            }
+        }
+        return over / under;
+    }
+
+    private static double log(double expected, double read, double factor) {
+        if (Double.isNaN(expected) || Double.isNaN(read)) {
+            return Double.isNaN(expected) && Double.isNaN(read) ? 0 : OPEN_OR_NOT;
+        }
+        double z = (read - factor * expected) / doubt(expected);
+        return Math.log((1 - WRONG) * Math.exp(-z * z / 2) + WRONG * Math.exp(-Math.abs(z) / 20));
+    }
+
+    /** Standard error of a reading where so many ohms are expected. */
+    static double doubt(double ohm) {
+        return Math.hypot(LENGTHS * ohm, CONTACT_OHM);
+    }
+
+    /** How many standard errors two predictions are apart; ohms against NaN, no way through, count as very far. */
+    static double apart(double one, double other) {
+        if (Double.isNaN(one) || Double.isNaN(other)) {
+            return Double.isNaN(one) && Double.isNaN(other) ? 0 : OPEN_APART;
+        }
+        return Math.min(OPEN_APART, Math.abs(one - other) / doubt(Math.min(one, other)));
+    }
+
+    private static double sq(double value) {
+        return value * value;
+    }
+}
