@@ -71,12 +71,15 @@ class Shots {
         browser.open("/bundle?sheet=5").find(".both-places");
         take("bundle");
         browser.open("/test-day");
+        Object shore = browser.run("return [...document.querySelectorAll('[name=wiring] option')]"
+                + ".find(each => each.text.startsWith('Shore')).value");
+        browser.open("/test-day?wiring=" + shore);
         browser.run("document.querySelector('form[method=post] .do').click()");
         browser.waitForPath("/test-day/\\d+");
         browser.run("const typed = ['s', '0.078', '0.079', '0.078', '0.08', '0.079', '>200M'];"
                 + "document.querySelectorAll('.slot-in').forEach((each, i) => { each.value = typed[i]; });"
                 + "document.querySelector('main form .do').click()");
-        browser.find("[role=status]");
+        browser.see("[role=status]", "SL-01");
         take("test-day");
     }
 

@@ -68,7 +68,9 @@ public final class ScpiServer implements AutoCloseable {
         while (!listening.isClosed()) {
             try {
                 Socket socket = listening.accept();
-                if (places.tryAcquire()) {
+                if (listening.isClosed()) {
+                    socket.close(); // came in while it was being closed: nobody answers any more
+                } else if (places.tryAcquire()) {
                     open.add(socket);
                     start("scpi-" + port() + "-" + socket.getPort(), () -> serve(socket));
                 } else {

@@ -69,7 +69,7 @@ public record Method(Kind kind, int walks, int ties, int touches, String cannot)
         List<Method> all =
                 new ArrayList<>(List.of(groups(cores, hasReturn), chain(cores), tags(cores, hasReturn, tags)));
         String needs = hasReturn ? "" : "needs a return: a frame, an armour or a marked core";
-        int visits = (cores + 1) / 2;
+        int visits = Visits.of(Kind.PAIR_AND_EARTH, cores).visits().size();
         all.add(new Method(Kind.PAIR_AND_EARTH, 2 * visits, 4 * visits, visits * 3 * cores / 2, needs));
         all.add(new Method(Kind.ONE_BY_ONE, 2 * (cores - 1), 2 * (cores - 1), cores * (cores - 1) / 2, needs));
         all.sort(Comparator.comparing((Method each) -> !each.isPossible())

@@ -17,13 +17,10 @@ import java.util.OptionalInt;
  * 100 000 predictions. Order: most probable first. Holds for: one fault at a time; several are said to be unexplained.
  *
  * @param told the patterns with at least a twentieth of the best one's probability, the best first; empty without readings
- * @param explained whether the best fits as well as readings of one fault should
+ * @param unexplained the readings that the best does not explain, in their order
  * @param next the reading that would tell most between those left; empty where none would, or nothing is left to tell
  */
-public record Recognised(List<Told> told, boolean explained, Optional<Spot> next) {
-    /** Readings further off than that many standard errors, on average, are not those of one fault. */
-    private static final double WORST = 4;
-
+public record Recognised(List<Told> told, List<Spot> unexplained, Optional<Spot> next) {
     private static final double LEAST = 0.05;
     private static final double FAULT = -5;
     private static final double VALUE = -1;
@@ -32,6 +29,7 @@ public record Recognised(List<Told> told, boolean explained, Optional<Spot> next
 
     public Recognised {
         told = List.copyOf(told);
+        unexplained = List.copyOf(unexplained);
     }
 
     /**
@@ -51,7 +49,7 @@ public record Recognised(List<Told> told, boolean explained, Optional<Spot> next
     /** What the readings mean. */
     public static Recognised of(Circuit circuit, Readings readings) {
         if (readings.isEmpty()) {
-            return new Recognised(List.of(), true, Optional.empty());
+            return new Recognised(List.of(), List.of(), Optional.empty());
         }
         Predicted predicted = new Predicted(circuit);
         List<Fit> fits = new ArrayList<>(new Hypotheses(circuit, predicted, readings).all());
@@ -63,10 +61,14 @@ public record Recognised(List<Told> told, boolean explained, Optional<Spot> next
         List<Fit> left = fits.stream()
                 .filter(each -> each.log() - best.log() > Math.log(LEAST))
                 .toList();
-        double off = -new Trial(predicted, readings).fit(best.pattern()).log()
-                / readings.ohms().size();
+        List<Spot> unexplained = new Trial(predicted, readings).unexplained(best.pattern());
         return new Recognised(
-                together(left, best.log(), sum), off < WORST, next(circuit, predicted, readings, left, best.log()));
+                together(left, best.log(), sum), unexplained, next(circuit, predicted, readings, left, best.log()));
+    }
+
+    /** Whether one fault explains it, but for one bad touch at most. */
+    public boolean isExplained() {
+        return unexplained.size() < 2;
     }
 
     private static List<Told> together(List<Fit> left, double most, double sum) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.conductor.Wire;
 import zestymarten.core.limit.InsulationLimit;
@@ -84,10 +85,14 @@ public record Sheet(
             if (best.isEmpty()) {
                 return;
             }
-            if (!recognised.explained()) {
+            if (!recognised.isExplained()) {
                 says.add("No single fault explains these readings. The nearest: "
-                        + best.get().pattern().says(circuit));
+                        + best.get().pattern().says(circuit) + " It leaves unexplained: "
+                        + words(recognised.unexplained()) + ".");
                 return;
+            }
+            if (!recognised.unexplained().isEmpty()) {
+                says.add("One reading fits nothing, touch it again: " + words(recognised.unexplained()) + ".");
             }
             says.add(best.get().pattern().says(circuit));
             beside(best.get()).ifPresent(says::add);
@@ -105,6 +110,11 @@ public record Sheet(
             }
         }
 
+        private static String words(List<Spot> spots) {
+            return spots.stream().limit(3).map(Spot::words).collect(Collectors.joining("; "))
+                    + (spots.size() > 3 ? " and " + (spots.size() - 3) + " more" : "");
+        }
+
         /** Where else it may be, when several stretches read alike. */
         private Optional<String> beside(Recognised.Told told) {
             List<Integer> stretches = told.stretches();
@@ -119,7 +129,7 @@ public record Sheet(
         }
 
         private Optional<Spot> next(Recognised recognised) {
-            return recognised.explained() ? recognised.next() : Optional.empty();
+            return recognised.isExplained() ? recognised.next() : Optional.empty();
         }
 
         private void insulation() {
@@ -256,6 +266,13 @@ public record Sheet(
         }
 
         private Compared.State verdict(Recognised recognised) {
+            boolean wrongly = recognised
+                    .best()
+                    .filter(each -> each.pattern() instanceof Pattern.WrongWay)
+                    .isPresent();
+            if (wrongly) {
+                return Compared.State.UNTESTED; // the circuit is not at fault: it was not tested yet
+            }
             boolean fault = lines.stream().anyMatch(each -> each.state == Compared.State.FAULT)
                     || recognised
                             .best()

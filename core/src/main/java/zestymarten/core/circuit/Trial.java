@@ -1,5 +1,6 @@
 package zestymarten.core.circuit;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleFunction;
 
@@ -24,11 +25,16 @@ final class Trial {
     /** Whoever finds no way through touches again before writing it down. */
     private static final double OPEN_OR_NOT = -12;
 
+    /** Beyond some three and a half standard errors a reading is taken for wrong rather than explained. */
+    private static final double UNEXPLAINED = -6;
+
+    private final List<Spot> spots;
     private final Predicted.Many predicted;
     private final double[] read;
 
     Trial(Predicted predicted, Readings readings) {
-        this.predicted = predicted.at(List.copyOf(readings.ohms().keySet()));
+        spots = List.copyOf(readings.ohms().keySet());
+        this.predicted = predicted.at(spots);
         read = readings.ohms().values().stream()
                 .mapToDouble(each -> each.orElse(Double.NaN))
                 .toArray();
@@ -38,6 +44,19 @@ final class Trial {
         double[] expected = predicted.of(pattern);
         double factor = factor(expected);
         return new Fit(pattern, factor, log(expected, factor));
+    }
+
+    /** The readings that a pattern does not explain, in their order. */
+    List<Spot> unexplained(Pattern pattern) {
+        double[] expected = predicted.of(pattern);
+        double factor = factor(expected);
+        List<Spot> unexplained = new ArrayList<>();
+        for (int i = 0; i < read.length; i++) {
+            if (log(expected[i], read[i], factor) < UNEXPLAINED) {
+                unexplained.add(spots.get(i));
+            }
+        }
+        return unexplained;
     }
 
     private double log(double[] expected, double factor) {

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -133,5 +134,48 @@ class OtherMethodsTest {
         assertThat(Through.byVolts(24, List.of(23.5, 7.0, 0.4), List.of(0.1, 0.2, 0.3)))
                 .extracting(Through.Told::answer)
                 .containsExactly(Through.Answer.THROUGH, Through.Answer.STRAY, Through.Answer.NOT);
+    }
+
+    private static Visits.Found found(Visits.Visit visit, int[] here) {
+        return new Visits.Found(
+                Optional.of(here[visit.toReturn()]),
+                visit.together().stream().map(core -> here[core]).toList());
+    }
+
+    @Test
+    void visitsTellEveryCoreAsOftenAsIsSaid() {
+        for (Method.Kind kind : List.of(Method.Kind.PAIR_AND_EARTH, Method.Kind.ONE_BY_ONE)) {
+            for (int cores = 2; cores <= 60; cores++) {
+                int[] there = cable(cores, cores);
+                int[] here = back(there);
+                Visits visits = Visits.of(kind, cores);
+                List<Integer> sorted = visits.sorted(
+                        visits.visits().stream().map(each -> found(each, here)).toList());
+                assertThat(sorted)
+                        .as(kind + ", " + cores + " cores")
+                        .isEqualTo(IntStream.range(1, there.length)
+                                .map(i -> there[i])
+                                .boxed()
+                                .toList());
+                Method method = Method.all(cores, true, 0).stream()
+                        .filter(each -> each.kind() == kind)
+                        .findFirst()
+                        .orElseThrow();
+                assertThat(method.walks()).isEqualTo(2 * visits.visits().size());
+            }
+        }
+    }
+
+    @Test
+    void anOpenCoreIsNotToldAndTheOthersAreRight() {
+        int[] there = cable(7, 1);
+        int[] here = back(there);
+        Visits visits = Visits.of(Method.Kind.ONE_BY_ONE, 7);
+        List<Integer> sorted = visits.sorted(visits.visits().stream()
+                .map(each -> each.toReturn() == 3 ? new Visits.Found(Optional.empty(), List.of()) : found(each, here))
+                .toList());
+        assertThat(sorted.get(here[3] - 1)).isZero();
+        assertThat(sorted.stream().filter(each -> each > 0)).hasSize(5);
+        assertThat(sorted.get(here[1] - 1)).isEqualTo(1);
     }
 }

@@ -84,6 +84,37 @@ class SheetTest {
     }
 
     @Test
+    void endsLinkedTheWrongWayAreReadAgainAndNotHeldAgainstTheCircuit() {
+        Sheet sheet = sheet(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), ">999M", "right");
+        assertThat(sheet.verdict()).isEqualTo(Compared.State.UNTESTED);
+        assertThat(sheet.says().get(0))
+                .isEqualTo(
+                        "The ends are linked the wrong way, line to protective: each end to its own instead of to the"
+                                + " other's. Link the line of each end to the protective of the other end and read again.");
+    }
+
+    @Test
+    void twoFaultsAreNotForcedIntoOneAndABadTouchIsAskedForAgain() {
+        Map<Spot, OptionalDouble> both =
+                new LinkedHashMap<>(reads(new Pattern.Broken(Role.LINE, 3)).ohms());
+        both.put(Spot.at(Linked.LINE_PROTECTIVE, "2"), OptionalDouble.empty());
+        Readings one = new Readings(both);
+        assertThat(Sheet.of(new Tests(RingTest.RING, one, Map.of(), Optional.empty()), SUPPLY)
+                        .says())
+                .contains(
+                        "One reading fits nothing, touch it again: line to protective at point 2, with line to protective"
+                                + " linked at the origin.");
+        both.put(Spot.at(Linked.LINE_NEUTRAL, "2"), OptionalDouble.empty());
+        both.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.of(1.9));
+        Sheet sheet = Sheet.of(new Tests(RingTest.RING, new Readings(both), Map.of(), Optional.empty()), SUPPLY);
+        assertThat(sheet.says().get(0))
+                .startsWith(
+                        "No single fault explains these readings. The nearest: The line is open between point 3 and")
+                .contains("It leaves unexplained: line to neutral at point 2");
+        assertThat(sheet.next()).isEmpty();
+    }
+
+    @Test
     void readingsInAnyOrderAndOnlySomeOfThemAlreadyMeanSomething() {
         Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
         read.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.of(0.22));

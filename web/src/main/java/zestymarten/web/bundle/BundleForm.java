@@ -12,6 +12,7 @@ import zestymarten.core.bundle.Scheme;
 import zestymarten.core.bundle.Sorting;
 import zestymarten.core.bundle.Tags;
 import zestymarten.core.bundle.Through;
+import zestymarten.core.bundle.Visits;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Typed;
@@ -124,6 +125,31 @@ final class BundleForm {
                 .map(ohm -> ohm.isPresent() ? used.of(ohm.getAsDouble(), ACCURACY, hasReturn()) + 1 : 0)
                 .map(there -> there > cores ? 0 : there)
                 .toList();
+    }
+
+    /** For each core here the core there by visits, 0 where it is not told; empty until anything was found. */
+    List<Integer> byVisits(Visits visits) {
+        List<Visits.Found> found = new ArrayList<>();
+        int last = 0;
+        for (int i = 1; i <= visits.visits().size(); i++) {
+            List<Integer> toReturn = cores("e" + i);
+            found.add(new Visits.Found(toReturn.stream().findFirst(), cores("q" + i)));
+            last = typed.has("e" + i) || typed.has("q" + i) ? i : last;
+        }
+        return last == 0 ? List.of() : visits.sorted(found.subList(0, last));
+    }
+
+    /** Numbers of cores; none where nothing was typed, or {@code -} for none found. */
+    private List<Integer> cores(String field) {
+        List<Integer> cores = new ArrayList<>();
+        for (String each : typed.text(field).split("[ ,+;]+")) {
+            if (each.matches("\\d{1,3}")) {
+                cores.add(Integer.parseInt(each));
+            } else if (!each.isEmpty() && !each.equals("-")) {
+                typed.refuse(field, "Read '" + each + "'; expected the number of a core here, or - for none.");
+            }
+        }
+        return cores;
     }
 
     private List<OptionalDouble> ohms(String prefix, int cores) {

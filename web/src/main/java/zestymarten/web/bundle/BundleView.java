@@ -9,6 +9,7 @@ import zestymarten.core.bundle.Method;
 import zestymarten.core.bundle.Sorting;
 import zestymarten.core.bundle.Tags;
 import zestymarten.core.bundle.Through;
+import zestymarten.core.bundle.Visits;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.web.platform.Typed;
 
@@ -18,6 +19,7 @@ import zestymarten.web.platform.Typed;
  * @param step what to do now: {@code there}, {@code here} or {@code done}; empty for a method without a round trip
  * @param tieHere cards to be tied here before the walk; {@code tieThere} there
  * @param pairs every core here with the one there, 0 where it is not told; empty until something is known
+ * @param visits those that are still practised where there is a return; none for another method
  * @param toFind names of the cores of one end, for which the form has fields
  */
 record BundleView(
@@ -33,6 +35,7 @@ record BundleView(
         List<Pair> pairs,
         List<String> toFind,
         List<Tag> tags,
+        List<VisitLine> visits,
         List<Through.Told> through) {
 
     /** A method with its figures as text. */
@@ -48,6 +51,9 @@ record BundleView(
     /** A core here and the one there. */
     record Pair(int here, int there) {}
 
+    /** A visit there and what is to be found here after it. */
+    record VisitLine(int number, String there, boolean pair) {}
+
     /** The resistor of a core there. */
     record Tag(int core, String ohms) {}
 
@@ -57,8 +63,10 @@ record BundleView(
         List<Method> methods = Method.all(cores, form.hasReturn(), form.apart());
         Method.Kind kind = form.kind(methods);
         Optional<Sorting> sorting = form.sorting(kind, cores);
+        boolean byVisits = kind == Method.Kind.PAIR_AND_EARTH || kind == Method.Kind.ONE_BY_ONE;
+        Visits visits = Visits.of(kind, cores);
         List<Integer> there =
-                sorting.map(Sorting::there).orElseGet(() -> kind == Method.Kind.TAGS ? form.byTags(cores) : List.of());
+                sorting.map(Sorting::there).orElseGet(() -> byVisits ? form.byVisits(visits) : form.byTags(cores));
         int counted = sorting.map(Sorting::cores).orElse(cores);
         return new BundleView(
                 cores,
@@ -77,6 +85,7 @@ record BundleView(
                         .mapToObj(core -> name(core, cores))
                         .toList(),
                 form.tags().map(each -> tags(each, form.hasReturn(), cores)).orElse(List.of()),
+                byVisits && form.hasReturn() ? visitLines(visits) : List.of(),
                 form.through(cores));
     }
 
@@ -123,8 +132,15 @@ record BundleView(
     }
 
     private static List<String> says(Optional<Sorting> sorting, Method.Kind kind, List<Integer> there) {
-        if (sorting.isPresent() || kind != Method.Kind.TAGS || there.isEmpty()) {
+        if (sorting.isPresent() || there.isEmpty()) {
             return sorting.map(Sorting::says).orElse(List.of());
+        }
+        if (kind != Method.Kind.TAGS) {
+            long left = there.stream().filter(each -> each == 0).count();
+            return List.of(
+                    left == 0
+                            ? "Every core is told."
+                            : left + " of " + there.size() + " cores are not told yet; one that never rings is open.");
         }
         long told = there.stream().filter(each -> each > 0).distinct().count();
         return List.of(
@@ -133,6 +149,22 @@ record BundleView(
                         : told + " of " + there.size()
                                 + " cores are told. One with no way through is open, or its tag is off;"
                                 + " one between two tags has another path beside it.");
+    }
+
+    private static List<VisitLine> visitLines(Visits visits) {
+        List<VisitLine> lines = new ArrayList<>();
+        for (Visits.Visit visit : visits.visits()) {
+            boolean pair = !visit.together().isEmpty();
+            lines.add(new VisitLine(
+                    lines.size() + 1,
+                    "core " + visit.toReturn() + " to the return"
+                            + (pair
+                                    ? ", cores " + visit.together().get(0) + " and "
+                                            + visit.together().get(1) + " together"
+                                    : ""),
+                    pair));
+        }
+        return lines;
     }
 
     private static List<Tag> tags(Tags tags, boolean hasReturn, int cores) {

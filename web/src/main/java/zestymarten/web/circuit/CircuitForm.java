@@ -30,7 +30,7 @@ final class CircuitForm {
     private static final double USUAL_M = 6;
     private static final double OPEN_FROM_OHM = 1e5;
     private static final Pattern STRETCH = Pattern.compile("([\\d.,]+)(?: +([\\d.,]+) */ *([\\d.,]+))?");
-    private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *([\\d.,]+)");
+    private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *(.+)");
     private static final String MORE = "more_";
 
     private final Typed typed;
@@ -93,30 +93,40 @@ final class CircuitForm {
         if (!typed.has(field)) {
             return new Stretch(USUAL_M, line, protective);
         }
-        Matcher text = STRETCH.matcher(typed.text(field));
-        if (!text.matches()) {
+        return cable(typed.text(field), line, protective).orElseGet(() -> {
             typed.refuse(
                     field,
                     "Read '" + typed.text(field)
                             + "'; expected metres such as 6, or metres and sections such as 6 4/2.5.");
             return new Stretch(USUAL_M, line, protective);
+        });
+    }
+
+    /** Metres, and sections where they differ from the circuit's: {@code 6 4/2.5}. */
+    private static Optional<Stretch> cable(String text, double line, double protective) {
+        Matcher stretch = STRETCH.matcher(text);
+        if (!stretch.matches()) {
+            return Optional.empty();
         }
-        return text.group(2) == null
-                ? new Stretch(number(text.group(1)), line, protective)
-                : new Stretch(number(text.group(1)), number(text.group(2)), number(text.group(3)));
+        double metres = number(stretch.group(1));
+        return Optional.of(
+                stretch.group(2) == null
+                        ? new Stretch(metres, line, protective)
+                        : new Stretch(metres, number(stretch.group(2)), number(stretch.group(3))));
     }
 
     private List<Spur> spurs(double line, double protective) {
         List<Spur> spurs = new ArrayList<>();
         for (String each : typed.text("spurs").split("[;]|, +")) {
             Matcher spur = SPUR.matcher(each.strip());
-            if (spur.matches()) {
-                spurs.add(new Spur(
-                        Integer.parseInt(spur.group(1)), new Stretch(number(spur.group(2)), line, protective)));
+            Optional<Stretch> cable = spur.matches() ? cable(spur.group(2), line, protective) : Optional.empty();
+            if (cable.isPresent()) {
+                spurs.add(new Spur(Integer.parseInt(spur.group(1)), cable.get()));
             } else if (!each.isBlank()) {
                 typed.refuse(
                         "spurs",
-                        "Read '" + each.strip() + "'; expected the point it leaves and its metres, such as 3:12.");
+                        "Read '" + each.strip()
+                                + "'; expected the point it leaves and its metres, such as 3:12, with sections 3:12 4/2.5.");
             }
         }
         return spurs;

@@ -117,8 +117,8 @@ public record CircuitDrawing(
     private static Label label(int stretch, List<Seat> seats, int outlets, int top, double width) {
         if (stretch == top && outlets >= top) {
             return stretch < outlets || seats.size() == outlets
-                    ? new Label(stretch + 1, width - 42, (TOP_Y + BOTTOM_Y) / 2)
-                    : new Label(stretch + 1, width - 42, TOP_Y);
+                    ? new Label(stretch + 1, width - 46, (TOP_Y + BOTTOM_Y) / 2)
+                    : new Label(stretch + 1, width - 46, TOP_Y);
         }
         double from = stretch == 0 ? ORIGIN_X - 30 : seats.get(stretch - 1).x();
         double to = stretch == outlets ? ORIGIN_X - 30 : seats.get(stretch).x();

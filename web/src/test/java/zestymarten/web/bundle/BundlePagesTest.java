@@ -113,6 +113,22 @@ class BundlePagesTest {
     }
 
     @Test
+    void pairAndEarthIsGuidedVisitByVisit() {
+        browser.open("/bundle?cores=5&return=yes&method=PAIR_AND_EARTH")
+                .see("main", "core 2 to the return, cores 4 and 5 together");
+        browser.fill("[name=e1]", "3")
+                .fill("[name=q1]", "1 5")
+                .click("main .do")
+                .see(".verdict-line", "4 of 5 cores are not told yet");
+        browser.fill("[name=e2]", "5")
+                .fill("[name=q2]", "2 4")
+                .click("main .do")
+                .see(".pair:nth-child(1)", "3");
+        browser.fill("[name=e3]", "4").click("main .do").see(".verdict-line", "Every core is told.");
+        assertThat(browser.texts(".pair .card-no")).containsExactly("3", "5", "1", "4", "2");
+    }
+
+    @Test
     void theCoreThroughAPartIsFound() {
         browser.open("/bundle?cores=3&part_low=300&part_high=320&w1=OL&w2=311&w3=12")
                 .see(".through", "311 Ω, within 300 Ω to 322 Ω");

@@ -99,8 +99,11 @@ class CircuitPagesTest {
     void wrongEntriesAreSaidAndNothingTypedIsLost() {
         drawn();
         put("s2", "long");
+        put("s3", "7 4/2.5");
+        put("spurs", "3:12 4/2.5; 5");
         browser.fill("[name=p_1]", "b").keys(Keys.ENTER).see(".trouble", "s2: Read 'long'");
         assertThat(browser.text("#told"))
+                .contains("spurs: Read '5'; expected the point it leaves and its metres")
                 .contains("p_1: A tone is not a reading: a loose joint sounds as well. Read the ohms.");
         assertThat(browser.attribute("[name=s2]", "value")).isEqualTo("long");
     }
