@@ -70,10 +70,7 @@ class Shots {
         take("alike");
         browser.open("/bundle?sheet=5").find(".both-places");
         take("bundle");
-        browser.open("/test-day");
-        Object shore = browser.run("return [...document.querySelectorAll('[name=wiring] option')]"
-                + ".find(each => each.text.startsWith('Shore')).value");
-        browser.open("/test-day?wiring=" + shore);
+        browser.open("/test-day?search=Shore");
         browser.run("document.querySelector('form[method=post] .do').click()");
         browser.waitForPath("/test-day/\\d+");
         browser.run("const typed = ['s', '0.078', '0.079', '0.078', '0.08', '0.079', '>200M'];"

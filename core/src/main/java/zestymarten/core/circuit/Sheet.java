@@ -17,6 +17,7 @@ import zestymarten.core.quantity.Understood;
  * @param tests what it is made of
  * @param verdict fault where something is, untested while something is missing
  * @param says what the pattern means and what follows from it, a sentence each
+ * @param now what to do for the first that is missing, with the caution that belongs to it; empty once nothing is
  * @param next the reading that would tell more
  */
 public record Sheet(
@@ -24,6 +25,7 @@ public record Sheet(
         List<Compared> compared,
         Compared.State verdict,
         List<String> says,
+        Optional<String> now,
         Optional<Spot> next,
         List<Line> lines) {
     public Sheet {
@@ -73,7 +75,39 @@ public record Sheet(
             insulation();
             polarity();
             inService();
-            return new Sheet(tests, compared, verdict(recognised), says, next(recognised), lines);
+            return new Sheet(tests, compared, verdict(recognised), says, now(), next(recognised), lines);
+        }
+
+        private Optional<String> now() {
+            Optional<String> spot = compared.stream()
+                    .filter(each -> each.state() == Compared.State.UNTESTED)
+                    .findFirst()
+                    .map(each -> now(each.spot()));
+            if (spot.isPresent()) {
+                return spot;
+            }
+            if (tests.insulation().size() < Tests.Pair.values().length) {
+                return Optional.of(
+                        "Take every link out; electronics and lamps off the circuit, its switches closed, nobody at"
+                                + " its ends. Then the insulation, each conductor against each, and discharge it after.");
+            }
+            return tests.polarity().isEmpty()
+                    ? Optional.of(
+                            "Look at every point and touch it: line, neutral and protective each at its own terminal.")
+                    : Optional.empty();
+        }
+
+        private String now(Spot spot) {
+            String other = spot.linked().other().words();
+            if (spot.point().isEmpty()) {
+                return "Both ends of the cable apart: read the "
+                        + Spot.role(spot.a()).words() + " from end A to end B.";
+            }
+            return (circuit.ring()
+                            ? "Link the line of end A to the " + other + " of end B, and the line of end B to the "
+                                    + other + " of end A."
+                            : "Link line to " + other + " at the origin, or at the point and read at the origin.")
+                    + " Read line to " + other + " at every point, in any order.";
         }
 
         private static String step(Spot spot) {

@@ -36,7 +36,8 @@ public record Spot(Linked linked, Terminal a, Terminal b) {
                 + " linked at the origin";
     }
 
-    private static Role role(Terminal terminal) {
+    /** What the conductor of a terminal is for. */
+    static Role role(Terminal terminal) {
         String letter = terminal.connector().startsWith("S") ? terminal.pin() : terminal.connector();
         return switch (letter) {
             case "L" -> Role.LINE;

@@ -2,7 +2,9 @@ package zestymarten.core.circuit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -72,6 +74,31 @@ class SheetTest {
                         "The line is open between point 3 and point 4. It is a ring no more: each side is fed by one leg"
                                 + " alone.");
         assertThat(sheet.says()).anyMatch(each -> each.contains("1.6 times that"));
+    }
+
+    @Test
+    void theStepsComeInTheirOrderWithTheirCautions() {
+        Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
+        List<String> steps = new ArrayList<>();
+        for (Spot spot : Recognised.steps(RingTest.RING)) {
+            steps.add(Sheet.of(new Tests(RingTest.RING, new Readings(read), Map.of(), Optional.empty()), SUPPLY)
+                    .now()
+                    .orElseThrow());
+            read.put(spot, new Predicted(RingTest.RING).good(spot));
+        }
+        assertThat(steps.stream().distinct())
+                .containsExactly(
+                        "Both ends of the cable apart: read the protective from end A to end B.",
+                        "Both ends of the cable apart: read the line from end A to end B.",
+                        "Both ends of the cable apart: read the neutral from end A to end B.",
+                        "Link the line of end A to the neutral of end B, and the line of end B to the neutral of end A. Read line"
+                                + " to neutral at every point, in any order.",
+                        "Link the line of end A to the protective of end B, and the line of end B to the protective of end A."
+                                + " Read line to protective at every point, in any order.");
+        Tests all = new Tests(RingTest.RING, new Readings(read), Map.of(), Optional.empty());
+        assertThat(Sheet.of(all, SUPPLY).now().orElseThrow())
+                .startsWith("Take every link out; electronics and lamps off");
+        assertThat(sheet(new Pattern.Good(), ">999M", "right").now()).isEmpty();
     }
 
     @Test

@@ -57,10 +57,13 @@ class BatchController {
             Map<String, String> kept = days.kept(Long.parseLong(fields.get("sheet")));
             return "redirect:/test-day/" + kept.get("day") + "?position=" + kept.get("position");
         }
-        List<WiringLine> all = wirings.page("", 0).stream()
+        String search = fields.getOrDefault("search", "").strip();
+        List<WiringLine> all = wirings.page(search, 0).stream()
                 .sorted(Comparator.comparing(each -> !each.kind().equals("lead")))
                 .toList();
-        long chosen = wiring == 0 && !all.isEmpty() ? all.get(0).id() : wiring;
+        boolean listed = all.stream().anyMatch(each -> each.id() == wiring);
+        long chosen = listed || all.isEmpty() ? wiring : all.get(0).id();
+        model.addAttribute("search", search);
         model.addAttribute("wirings", all);
         model.addAttribute("meters", meters.all());
         model.addAttribute("days", days.last());

@@ -30,10 +30,8 @@ class TestDayPagesTest {
     }
 
     private void begin(String tags, String at) {
-        browser.open("/test-day");
-        Object wiring = browser.run("return [...document.querySelectorAll('[name=wiring] option')]"
-                + ".find(each => each.text.startsWith('Shore')).value");
-        browser.open("/test-day?wiring=" + wiring).run("document.querySelector('textarea').value = arguments[0]", tags);
+        browser.open("/test-day?search=Shore-supply")
+                .run("document.querySelector('textarea').value = arguments[0]", tags);
         browser.run("document.querySelector('[name=at]').value = arguments[0]", at);
         browser.click("form[method=post] .do").waitForPath("/test-day/\\d+");
     }

@@ -33,18 +33,14 @@ class BundlePagesTest {
         assertThat(browser.complaints()).isEmpty();
     }
 
-    private Browser put(String field, Object value) {
-        browser.run("document.querySelector('[name=" + field + "]').value = arguments[0]", String.valueOf(value));
-        return browser;
-    }
-
     /** Gives the cores of each tied group of a section the same mark at the other end. */
     private void find(int section, String prefix, boolean toThere) {
         List<String> tied = browser.texts(".place:nth-of-type(" + section + ") .together");
         for (int mark = 0; mark < tied.size(); mark++) {
             for (String core : tied.get(mark).replace("tied", "").strip().split("\\s+")) {
                 int number = Integer.parseInt(core);
-                put(prefix + (toThere ? THERE.get(number - 1) : THERE.indexOf(number) + 1), (char) ('a' + mark));
+                browser.put(
+                        prefix + (toThere ? THERE.get(number - 1) : THERE.indexOf(number) + 1), (char) ('a' + mark));
             }
         }
     }
@@ -82,7 +78,7 @@ class BundlePagesTest {
         for (int mark = 0; mark < all.size(); mark++) {
             for (String core : all.get(mark).replace("tied", "").strip().split("\\s+")) {
                 if (!core.equals(group.get(0))) {
-                    put("f" + core, (char) ('a' + mark));
+                    browser.put("f" + core, (char) ('a' + mark));
                 }
             }
         }
@@ -91,7 +87,7 @@ class BundlePagesTest {
         for (int mark = 0; mark < second.size(); mark++) {
             for (String core : second.get(mark).replace("tied", "").strip().split("\\s+")) {
                 if (!core.equals(group.get(0))) {
-                    put("g" + core, (char) ('a' + mark));
+                    browser.put("g" + core, (char) ('a' + mark));
                 }
             }
         }

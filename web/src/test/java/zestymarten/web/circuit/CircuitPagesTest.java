@@ -34,24 +34,19 @@ class CircuitPagesTest {
         assertThat(browser.complaints()).isEmpty();
     }
 
-    private Browser put(String field, Object value) {
-        browser.run("document.querySelector('[name=" + field + "]').value = arguments[0]", String.valueOf(value));
-        return browser;
-    }
-
     private void drawn() {
         browser.open("/circuit");
         for (int i = 0; i < METRES.size(); i++) {
-            put("s" + (i + 1), METRES.get(i));
+            browser.put("s" + (i + 1), METRES.get(i));
         }
     }
 
     private void read(String line, List<Double> protective) {
-        put("end_L", line).run("return 0");
-        put("end_N", 0.34);
-        put("end_P", 0.56);
+        browser.put("end_L", line).run("return 0");
+        browser.put("end_N", 0.34);
+        browser.put("end_P", 0.56);
         for (int i = 0; i < protective.size(); i++) {
-            put("p_" + (i + 1), String.format(Locale.ROOT, "%.4f", protective.get(i)));
+            browser.put("p_" + (i + 1), String.format(Locale.ROOT, "%.4f", protective.get(i)));
         }
     }
 
@@ -60,6 +55,8 @@ class CircuitPagesTest {
         drawn();
         browser.fill("[name=end_P]", "0.56").keys(Keys.ENTER).see("main", "It reads as the ring that was drawn.");
         assertThat(browser.run("return document.activeElement.name")).isEqualTo("end_L");
+        assertThat(browser.text(".ask"))
+                .isEqualTo("Now: Both ends of the cable apart: read the line from end A to end B.");
         browser.keys("0.34", Keys.ENTER).see("main table", "line from end to end");
         assertThat(browser.run("return document.activeElement.name")).isEqualTo("end_N");
         assertThat(browser.texts(".loop .seat-name")).containsExactly("1", "2", "3", "4", "5", "6");
@@ -69,11 +66,11 @@ class CircuitPagesTest {
     void aBrokenLegIsNamedWithItsOverloadAndTheSheetIsPrintedAndKept() {
         drawn();
         read("OL", LINE_OPEN_IN_FOURTH);
-        put("device", "B");
-        put("rated", 32);
-        put("leg", 20);
-        put("ze", 0.35);
-        put("name", "Depot ring 2");
+        browser.put("device", "B");
+        browser.put("rated", 32);
+        browser.put("leg", 20);
+        browser.put("ze", 0.35);
+        browser.put("name", "Depot ring 2");
         browser.click("main .do").see("main", "The line is open between point 3 and point 4.");
         assertThat(browser.text(".verdict-line")).contains("1.6 times that", "the B32 trips at once");
         assertThat(browser.count(".loop .seat.fault")).isGreaterThan(3);
@@ -98,9 +95,9 @@ class CircuitPagesTest {
     @Test
     void wrongEntriesAreSaidAndNothingTypedIsLost() {
         drawn();
-        put("s2", "long");
-        put("s3", "7 4/2.5");
-        put("spurs", "3:12 4/2.5; 5");
+        browser.put("s2", "long");
+        browser.put("s3", "7 4/2.5");
+        browser.put("spurs", "3:12 4/2.5; 5");
         browser.fill("[name=p_1]", "b").keys(Keys.ENTER).see(".trouble", "s2: Read 'long'");
         assertThat(browser.text("#told"))
                 .contains("spurs: Read '5'; expected the point it leaves and its metres")
@@ -111,12 +108,12 @@ class CircuitPagesTest {
     @Test
     void aRadialIsReadFromItsLink() {
         browser.open("/circuit");
-        put("kind", "radial");
-        put("outlets", 3);
+        browser.put("kind", "radial");
+        browser.put("outlets", 3);
         browser.click("main .do").see("h1", "A radial");
-        put("p_1", "0.12");
-        put("p_2", "0.23");
-        put("p_3", "OL");
+        browser.put("p_1", "0.12");
+        browser.put("p_2", "0.23");
+        browser.put("p_3", "OL");
         browser.click("main .do").see("main", "between point 2 and point 3");
         assertThat(browser.texts(".loop .seat-name")).containsExactly("1", "2", "3");
     }

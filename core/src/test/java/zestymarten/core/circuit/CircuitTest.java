@@ -1,0 +1,213 @@
+package zestymarten.core.circuit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+/** What a circuit is, and the laws that its predictions keep. */
+class CircuitTest {
+    private static Circuit ring(int outlets, double metres, double line, double protective) {
+        return new Circuit(
+                true,
+                IntStream.rangeClosed(0, outlets)
+                        .mapToObj(i -> new Stretch(metres, line, protective))
+                        .toList(),
+                List.of(),
+                20);
+    }
+
+    private static Circuit random(Random random, boolean ring) {
+        int outlets = 3 + random.nextInt(12);
+        List<Stretch> stretches = new ArrayList<>();
+        for (int i = 0; i < outlets + (ring ? 1 : 0); i++) {
+            stretches.add(new Stretch(1 + 12 * random.nextDouble(), 2.5, random.nextBoolean() ? 1.5 : 2.5));
+        }
+        List<Spur> spurs = List.of(new Spur(1 + random.nextInt(outlets), new Stretch(5, 1.5, 1.5)));
+        return new Circuit(ring, stretches, spurs, 15 + random.nextInt(20));
+    }
+
+    private static double r(double metres, double ohmPerMetre) {
+        return metres * ohmPerMetre;
+    }
+
+    @Test
+    void crossLinkedAndWronglyLinkedReadAsTheFormulasOfAUniformRingSay() {
+        Circuit ring = ring(9, 5, 2.5, 1.5);
+        Predicted predicted = new Predicted(ring);
+        double r1 = r(50, 0.00741);
+        double r2 = r(50, 0.0121);
+        for (int i = 1; i <= 9; i++) {
+            double x = i / 10.0;
+            Spot spot = Spot.at(Linked.LINE_PROTECTIVE, String.valueOf(i));
+            assertThat(predicted.good(spot).orElseThrow())
+                    .isCloseTo((x * r1 + (1 - x) * r2) * ((1 - x) * r1 + x * r2) / (r1 + r2), within(1e-5));
+            assertThat(predicted
+                            .of(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), spot)
+                            .orElseThrow())
+                    .isCloseTo(x * (1 - x) * (r1 + r2), within(1e-5));
+        }
+    }
+
+    @Test
+    void conductorsOfOneSectionReadAlikeAllTheWayRound() {
+        Predicted predicted = new Predicted(ring(8, 6, 2.5, 2.5));
+        double quarter = 2 * r(54, 0.00741) / 4;
+        for (int i = 1; i <= 8; i++) {
+            assertThat(predicted
+                            .good(Spot.at(Linked.LINE_PROTECTIVE, String.valueOf(i)))
+                            .orElseThrow())
+                    .isCloseTo(quarter, within(1e-5));
+        }
+    }
+
+    @Test
+    void aLooseJointLowersNoReadingAndTheShortcutForItIsTheWholeNetwork() {
+        Random random = new Random(11);
+        for (int round = 0; round < 40; round++) {
+            boolean isRing = round % 3 > 0;
+            Circuit circuit = random(random, isRing);
+            Predicted predicted = new Predicted(circuit);
+            List<Spot> spots = new ArrayList<>(Recognised.steps(circuit));
+            spots.add(Spot.at(Linked.LINE_NEUTRAL_AT_A, "2"));
+            Pattern.Loose loose = new Pattern.Loose(
+                    List.of(Role.LINE, Role.NEUTRAL, Role.PROTECTIVE).get(random.nextInt(3)),
+                    random.nextInt(circuit.stretches().size()),
+                    0.05 + 3 * random.nextDouble());
+            double[] quick = predicted.at(spots).of(loose);
+            for (int i = 0; i < spots.size(); i++) {
+                OptionalDouble whole = predicted.of(loose, spots.get(i));
+                OptionalDouble good = predicted.good(spots.get(i));
+                assertThat(quick[i]).as(spots.get(i).words()).isCloseTo(whole.orElseThrow(), within(1e-6));
+                assertThat(whole.getAsDouble()).isGreaterThanOrEqualTo(good.orElseThrow() - 1e-9);
+            }
+        }
+    }
+
+    @Test
+    void anInterconnectionRaisesNothingAndAnOpenLegLowersNothing() {
+        Random random = new Random(12);
+        for (int round = 0; round < 30; round++) {
+            Circuit circuit = random(random, true);
+            Predicted predicted = new Predicted(circuit);
+            int to = 3 + random.nextInt(circuit.outlets() - 2);
+            Pattern joined = new Pattern.Interconnected(1, to, 3);
+            Pattern open = new Pattern.Broken(
+                    Role.NEUTRAL, random.nextInt(circuit.stretches().size()));
+            for (Spot spot : Recognised.steps(circuit)) {
+                double good = predicted.good(spot).orElseThrow();
+                assertThat(predicted.of(joined, spot).orElseThrow()).isLessThanOrEqualTo(good + 1e-9);
+                predicted.of(open, spot).ifPresent(ohm -> assertThat(ohm).isGreaterThanOrEqualTo(good - 1e-9));
+            }
+        }
+    }
+
+    @Test
+    void beyondABreakNothingAnswersWhereOneEndIsLinked() {
+        Circuit ring = ring(6, 5, 2.5, 1.5);
+        Predicted predicted = new Predicted(ring);
+        Pattern open = new Pattern.Broken(Role.LINE, 3);
+        for (int i = 1; i <= 6; i++) {
+            assertThat(predicted
+                            .of(open, Spot.at(Linked.LINE_PROTECTIVE_AT_A, String.valueOf(i)))
+                            .isPresent())
+                    .as("point " + i)
+                    .isEqualTo(i <= 3);
+        }
+    }
+
+    @Test
+    void aRadialIsReadFromItsOneLink() {
+        Circuit radial =
+                new Circuit(false, List.of(new Stretch(10, 2.5, 1.5), new Stretch(5, 1.5, 1.5)), List.of(), 20);
+        Predicted predicted = new Predicted(radial);
+        assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "2")).orElseThrow())
+                .isCloseTo(r(10, 0.00741) + r(10, 0.0121) + 2 * r(5, 0.0121), within(1e-5));
+        assertThat(predicted.inService(Role.PROTECTIVE, "2"))
+                .isCloseTo(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "2")).orElseThrow(), within(1e-9));
+        assertThat(Recognised.steps(radial)).hasSize(4);
+    }
+
+    @Test
+    void pointsAndPlacesHaveNames() {
+        Stretch cable = new Stretch(4, 2.5, 1.5);
+        Circuit ring = new Circuit(
+                true,
+                List.of(cable, cable, cable),
+                List.of(new Spur(2, cable), new Spur(1, cable), new Spur(2, cable)),
+                20);
+        assertThat(ring.points()).containsExactly("1", "2", "2s", "1s", "2t");
+        assertThat(ring.where(0)).isEqualTo("between the origin and point 1");
+        assertThat(ring.where(2)).isEqualTo("between point 2 and the origin");
+        assertThat(ring.metresTo(2)).isEqualTo(8);
+        assertThat(ring.metres()).isEqualTo(12);
+        assertThat(Spot.ends(Role.PROTECTIVE).words()).isEqualTo("protective from end to end");
+        assertThat(Spot.at(Linked.LINE_NEUTRAL, "2s").words())
+                .isEqualTo("line to neutral at point 2s, with line to neutral linked at the origin");
+        assertThat(Spot.between(Linked.LINE_PROTECTIVE, "1", Role.NEUTRAL, Role.PROTECTIVE)
+                        .point())
+                .isEqualTo("1");
+    }
+
+    @Test
+    void whatCannotBeIsRefusedWithWhatCould() {
+        Stretch cable = new Stretch(4, 2.5, 1.5);
+        assertThatThrownBy(() -> new Stretch(0, 2.5, 1.5))
+                .hasMessage("A stretch's length (0.0 m) must be above 0 and at most 1000 m.");
+        assertThatThrownBy(() -> new Stretch(4, 2.5, Double.NaN))
+                .hasMessage(
+                        "A stretch's section of the protective conductor (NaN mm²) must be above 0 and at most 1000 mm².");
+        assertThatThrownBy(() -> new Circuit(true, List.of(cable), List.of(), 20))
+                .hasMessage("A circuit has from 1 to 60 outlets; read 0.");
+        assertThatThrownBy(() -> new Circuit(true, List.of(cable, cable), List.of(new Spur(2, cable)), 20))
+                .hasMessage("A spur leaves outlet 2, but there are only 1.");
+        assertThatThrownBy(() -> new Spur(0, cable)).hasMessage("A spur leaves an outlet, counted from 1; read 0.");
+        assertThatThrownBy(() -> new Circuit(true, List.of(cable, cable), List.of(), 200))
+                .hasMessage("Temperature (200.0 °C) must be from -50 to 150 °C.");
+        assertThatThrownBy(() -> new Supply(
+                        0,
+                        OptionalDouble.empty(),
+                        java.util.Optional.empty(),
+                        OptionalDouble.empty(),
+                        0.05,
+                        OptionalDouble.empty()))
+                .hasMessage("The supply's volts (0.0 V) must be above 0 and at most 1000 V.");
+        assertThatThrownBy(() -> new Supply(
+                        230,
+                        OptionalDouble.empty(),
+                        java.util.Optional.empty(),
+                        OptionalDouble.empty(),
+                        1,
+                        OptionalDouble.empty()))
+                .hasMessage("The voltage that may be lost (100.0 %) must be above 0 and below 100 %.");
+    }
+
+    @Test
+    void everyPatternHasItsWords() {
+        Circuit ring = ring(4, 5, 2.5, 1.5);
+        assertThat(new Pattern.Loose(Role.NEUTRAL, 1, 0.634).says(ring))
+                .isEqualTo(
+                        "A joint of the neutral is loose between point 1 and point 2, about 0.63 Ω too much. Remake both of"
+                                + " its ends.");
+        assertThat(new Pattern.OnSpur("3", 11.7).says(ring))
+                .isEqualTo("Point 3 hangs on the circuit by about 12 m of cable: it is on a spur that was not drawn.");
+        assertThat(new Pattern.Interconnected(1, 4, 2.04).says(ring))
+                .isEqualTo(
+                        "Points 1 and 4 are joined by about 2 m of cable that was not drawn: a figure of eight, which hides a"
+                                + " broken leg. Find it and take it out.");
+        assertThat(new Pattern.Missing("2", Role.PROTECTIVE).says(ring))
+                .isEqualTo(
+                        "The protective does not reach point 2. Do not put it into use: a fault there would stay live.");
+        assertThat(new Pattern.Longer(1.5).says(ring))
+                .startsWith("All of it has 150 % of the ohms expected: the cable is longer than drawn, about 38 m")
+                .endsWith("See whether a fault at its end is still cut off.");
+        assertThat(new Pattern.Swapped("2", Role.LINE, Role.NEUTRAL).kind()).isEqualTo("swapped polarity");
+        assertThat(new Pattern.Longer(0.6).kind()).isEqualTo("shorter than drawn");
+    }
+}

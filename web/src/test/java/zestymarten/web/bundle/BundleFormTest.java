@@ -1,0 +1,94 @@
+package zestymarten.web.bundle;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.bundle.Method;
+import zestymarten.core.bundle.Through;
+import zestymarten.core.quantity.Problem;
+import zestymarten.web.platform.Typed;
+
+/** What a bundle's form makes of what is typed. */
+class BundleFormTest {
+    private static Typed typed(String... pairs) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        for (int i = 0; i < pairs.length; i += 2) {
+            fields.put(pairs[i], pairs[i + 1]);
+        }
+        return new Typed(fields);
+    }
+
+    @Test
+    void theFirstMethodThatCanBeUsedIsTakenUnlessOneIsChosen() {
+        assertThat(BundleView.of(typed("cores", "6")).kind()).isEqualTo(Method.Kind.GROUPS);
+        assertThat(BundleView.of(typed("cores", "9")).kind()).isEqualTo(Method.Kind.PAIR_CHAIN);
+        assertThat(BundleView.of(typed("cores", "9", "return", "yes", "method", "GROUPS"))
+                        .toFind())
+                .as("the return counts where the bundle alone has no scheme")
+                .hasSize(10)
+                .endsWith("R");
+        assertThat(BundleView.of(typed("cores", "6", "method", "ONE_BY_ONE")).kind())
+                .as("it needs a return")
+                .isEqualTo(Method.Kind.GROUPS);
+    }
+
+    @Test
+    void tagsWithoutAReturnAreToldByPairSums() {
+        BundleView view = BundleView.of(typed(
+                "cores", "3", "tags", "100 220 470", "method", "TAGS", "r2", "571", "r3", "321", "closing", "691"));
+        assertThat(view.kind()).isEqualTo(Method.Kind.TAGS);
+        assertThat(view.pairs()).extracting(BundleView.Pair::there).containsExactly(1, 3, 2);
+        assertThat(view.isTold()).isTrue();
+    }
+
+    @Test
+    void tagsThatCannotBeToldApartAreNotUsed() {
+        BundleView view = BundleView.of(typed("cores", "3", "tags", "100 101 102", "return", "yes"));
+        assertThat(view.methods())
+                .filteredOn(each -> each.kind() == Method.Kind.TAGS)
+                .extracting(BundleView.MethodLine::cannot)
+                .containsExactly("only 1 of the tags can be told apart");
+    }
+
+    @Test
+    void aStepOfTheVoltageIsJudgedFromTwoReadings() {
+        List<Through.Told> told = BundleView.of(typed("cores", "3", "supply", "24", "w1", "23.5/0.1", "w2", "7"))
+                .through();
+        assertThat(told)
+                .extracting(Through.Told::why)
+                .containsExactly("full: 23.4 V of 24 V", "stray: 7 V of 24 V; load it and read again");
+    }
+
+    @Test
+    void whatMakesNoSenseIsSaid() {
+        Typed typed = typed(
+                "cores",
+                "1.5",
+                "tags",
+                "red",
+                "method",
+                "PAIR_AND_EARTH",
+                "return",
+                "yes",
+                "e1",
+                "first",
+                "part_low",
+                "300",
+                "part_high",
+                "320",
+                "w1",
+                "b");
+        BundleView.of(typed);
+        assertThat(typed.problems())
+                .extracting(Problem::text)
+                .containsExactly(
+                        "Read '1.5'; expected a whole number from 2 to 200.",
+                        "Read 'red'; expected ohms such as 100, 2k2, 15k.",
+                        "Tags must be above 0 and at most 10^7 ohm; read [].",
+                        "Read 'first'; expected the number of a core here, or - for none.",
+                        "Read 'b'; expected ohms such as 312, or OL.");
+    }
+}

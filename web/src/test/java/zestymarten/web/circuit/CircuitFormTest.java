@@ -1,0 +1,108 @@
+package zestymarten.web.circuit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.circuit.Circuit;
+import zestymarten.core.circuit.Linked;
+import zestymarten.core.circuit.Readings;
+import zestymarten.core.circuit.Role;
+import zestymarten.core.circuit.Spot;
+import zestymarten.core.circuit.Spur;
+import zestymarten.core.circuit.Stretch;
+import zestymarten.core.quantity.Problem;
+import zestymarten.web.platform.Typed;
+
+/** The fields of a circuit, one by one. */
+class CircuitFormTest {
+    private static Circuit circuit(Typed typed) {
+        return new CircuitForm(typed).circuit().orElseThrow();
+    }
+
+    @Test
+    void stretchesAndSpursHaveTheCircuitsSectionsUnlessTheySayOtherwise() {
+        Typed typed = new Typed(Map.of(
+                "outlets",
+                "2",
+                "line",
+                "4",
+                "protective",
+                "2.5",
+                "s1",
+                "6",
+                "s2",
+                "7,5 2.5/1.5",
+                "spurs",
+                "1:3; 2:4 1.5/1.5"));
+        Circuit circuit = circuit(typed);
+        assertThat(circuit.stretches())
+                .containsExactly(new Stretch(6, 4, 2.5), new Stretch(7.5, 2.5, 1.5), new Stretch(6, 4, 2.5));
+        assertThat(circuit.spurs())
+                .containsExactly(new Spur(1, new Stretch(3, 4, 2.5)), new Spur(2, new Stretch(4, 1.5, 1.5)));
+        assertThat(typed.isSound()).isTrue();
+    }
+
+    @Test
+    void everySpotHasAFieldAndIsReadFromIt() {
+        Spot more = Spot.at(Linked.LINE_PROTECTIVE_AT_A, "2");
+        assertThat(CircuitForm.field(Spot.ends(Role.NEUTRAL))).isEqualTo("end_N");
+        assertThat(CircuitForm.field(Spot.at(Linked.LINE_NEUTRAL, "2s"))).isEqualTo("n_2s");
+        assertThat(CircuitForm.field(more)).isEqualTo("more_LINE_PROTECTIVE_AT_A.L.P.2");
+        Typed typed = new Typed(Map.of(
+                "outlets",
+                "3",
+                "leads",
+                "0.1",
+                "end_L",
+                "0.44",
+                "p_3",
+                "OL",
+                "n_1",
+                ">20M",
+                CircuitForm.field(more),
+                "0.35"));
+        Readings readings = new CircuitForm(typed).readings(circuit(typed));
+        assertThat(readings.ohm(Spot.ends(Role.LINE)).orElseThrow()).isCloseTo(0.34, within(1e-9));
+        assertThat(readings.ohms()).containsEntry(Spot.at(Linked.LINE_PROTECTIVE, "3"), OptionalDouble.empty());
+        assertThat(readings.ohms()).containsEntry(Spot.at(Linked.LINE_NEUTRAL, "1"), OptionalDouble.empty());
+        assertThat(readings.ohm(more).orElseThrow()).isCloseTo(0.25, within(1e-9));
+        assertThat(readings.ohms()).hasSize(4);
+    }
+
+    @Test
+    void fieldsThatNoPageOfOursHasAreLeftAlone() {
+        Typed typed = new Typed(Map.of(
+                "more_x", "1", "more_APART.L.P.1", "0.3", "more_NONE.L.P.1", "1", "more_LINE_NEUTRAL.L.N.99", "1"));
+        CircuitForm form = new CircuitForm(typed);
+        assertThat(form.more(circuit(typed))).hasSize(1);
+        assertThat(typed.isSound()).isTrue();
+    }
+
+    @Test
+    void whatMakesNoSenseIsSaidFieldByField() {
+        Typed typed = new Typed(Map.of(
+                "outlets", "2.5", "spurs", "x", "p_1", "tone", "i_LINE_NEUTRAL", "n", "device", "B", "rated", "500"));
+        CircuitForm form = new CircuitForm(typed);
+        form.tests(circuit(typed));
+        form.supply();
+        assertThat(typed.problems())
+                .extracting(Problem::text)
+                .containsExactly(
+                        "Read '2.5'; expected a whole number from 1 to 60.",
+                        "Read 'x'; expected the point it leaves and its metres, such as 3:12, with sections 3:12 4/2.5.",
+                        "Read 'n'; expected ohms such as 200M, or >999M.",
+                        "A tone is not a reading: a loose joint sounds as well. Read the ohms.",
+                        "A breaker's rated current (500.0 A) must be above 0 and at most 125 A.");
+    }
+
+    @Test
+    void aSpurOfAnOutletThatIsNotThereRefusesTheCircuit() {
+        Typed typed = new Typed(Map.of("outlets", "2", "spurs", "5:3"));
+        assertThat(new CircuitForm(typed).circuit()).isEmpty();
+        assertThat(typed.problems())
+                .containsExactly(new Problem("circuit", "A spur leaves outlet 5, but there are only 2."));
+    }
+}

@@ -1,0 +1,43 @@
+package zestymarten.web.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.quantity.Problem;
+
+/** Forms as they are typed, and tables as they are given out. */
+class TypedTest {
+    @Test
+    void figuresAreUnderstoodAsReadingsAre() {
+        Typed typed = new Typed(Map.of("a", " 2k2 ", "b", "0,5", "c", "", "d", "zero", "e", "0"));
+        assertThat(typed.figure("a", "ohms").orElseThrow()).isEqualTo(2200);
+        assertThat(typed.figure("b", 7)).isEqualTo(0.5);
+        assertThat(typed.figure("c", "ohms")).isEmpty();
+        assertThat(typed.figure("missing", 7)).isEqualTo(7);
+        assertThat(typed.isSound()).isTrue();
+        assertThat(typed.figure("d", 7)).isEqualTo(7);
+        assertThat(typed.figure("d", 7)).isEqualTo(7);
+        assertThat(typed.figure("e", "a length above 0")).isEmpty();
+        assertThat(typed.problems())
+                .containsExactly(
+                        new Problem("d", "Read 'zero'; expected a figure such as 7."),
+                        new Problem("e", "Read '0'; expected a length above 0."));
+    }
+
+    @Test
+    void textsHaveNoSpaceAroundThem() {
+        Typed typed = new Typed(Map.of("name", "  Depot ring 2 ", "blank", "  "));
+        assertThat(typed.text("name")).isEqualTo("Depot ring 2");
+        assertThat(typed.text("blank", "usual")).isEqualTo("usual");
+        assertThat(typed.has("blank")).isFalse();
+        assertThat(typed.text("missing")).isEmpty();
+    }
+
+    @Test
+    void noCellCanBeTakenForAFormula() {
+        assertThat(Csv.write(List.of("what", "read"), List.of(List.of("=1+1", "0.2 Ω"), List.of("a,b", "say \"x\""))))
+                .isEqualTo("what,read\r\n'=1+1,0.2 Ω\r\n\"a,b\",\"say \"\"x\"\"\"\r\n");
+    }
+}
