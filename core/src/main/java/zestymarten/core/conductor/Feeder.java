@@ -92,6 +92,19 @@ public record Feeder(
         return ohm.isPresent() ? Wire.impliedMm2(other, pathM(), ohm.getAsDouble(), celsius) : areaMm2.orElseThrow();
     }
 
+    /**
+     * The temperature in °C at which the declared section would have the measured ohms; empty unless length, section and ohms
+     * are known, and where it is outside -50 to 150 °C: then something else explains them.
+     */
+    public OptionalDouble impliedCelsius() {
+        if (fit() == Fit.NOT_ASKED) {
+            return OptionalDouble.empty();
+        }
+        double times = ohm.orElseThrow() * areaMm2.orElseThrow() / (metal.resistivity() * pathM());
+        double implied = 20 + (times - 1) / metal.coefficient();
+        return implied >= -50 && implied <= 150 ? OptionalDouble.of(implied) : OptionalDouble.empty();
+    }
+
     /** The section to reckon with: what the ohms imply where they were measured. */
     public double effectiveMm2() {
         return impliedMm2(metal);

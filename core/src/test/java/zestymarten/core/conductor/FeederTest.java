@@ -63,6 +63,14 @@ class FeederTest {
     }
 
     @Test
+    void theOhmsOfAKnownConductorTellHowWarmItIs() {
+        Feeder warm = new Feeder(Metal.COPPER, StrandClass.TWO, figure(50), figure(1.5), figure(1.2), true, 20);
+        assertThat(warm.impliedCelsius().orElseThrow()).isCloseTo(31.2, within(0.05));
+        assertThat(feeder(38, 0.75, 7.62).impliedCelsius()).isEmpty();
+        assertThat(feeder(38, 0.75, 0).impliedCelsius()).isEmpty();
+    }
+
+    @Test
     void twoOfLengthSectionAndOhmsGiveTheThird() {
         assertThat(feeder(0, 0.75, 1).metres()).isCloseTo(22.46, within(0.01));
         assertThat(feeder(100, 1.5, 0).ohms()).isCloseTo(2.299, within(0.001));

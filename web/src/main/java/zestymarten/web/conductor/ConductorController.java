@@ -175,6 +175,11 @@ class ConductorController implements Reckons {
                             "at most",
                             Engineering.text(most, "Ω"),
                             each.strandClass() == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228")));
+            each.impliedCelsius()
+                    .ifPresent(celsius -> facts.add(new Fact(
+                            "as declared it would be at",
+                            Math.round(celsius) + " °C",
+                            "from its ohms, if nothing else explains them")));
             joint(typed).ifPresent(facts::add);
         });
         dead.ifPresent(each -> {

@@ -91,4 +91,10 @@ class ConductorPagesTest {
         assertThat(browser.post("/conductor/keep", "length=38&area=0.75&ohm=7.62&name=x&serial=PC-999"))
                 .isEqualTo(422);
     }
+
+    @Test
+    void theOhmsTellHowWarmADeclaredConductorIs() {
+        browser.open("/conductor?length=50&area=1.5&ohm=1.2&class=2").see("main", "It is what it says");
+        assertThat(browser.text("table")).contains("as declared it would be at 31 °C");
+    }
 }
