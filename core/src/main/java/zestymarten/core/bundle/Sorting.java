@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
  * @param tiedHere what to tie before the walk
  * @param tiedThere what to tie there; empty until it is known what was found there, or where a chain is broken
  * @param there for each core here, by its place from 0, the core there; 0 where it is not told; empty until all is found
+ * @param whole whether every core is told and none is at fault
  * @param says what it means, a sentence each, and what is to be done next where something is left
  */
 public record Sorting(
@@ -22,6 +23,7 @@ public record Sorting(
         Groups tiedHere,
         Optional<Groups> tiedThere,
         List<Integer> there,
+        boolean whole,
         List<String> says) {
     public Sorting {
         there = List.copyOf(there);
@@ -62,10 +64,11 @@ public record Sorting(
                             List.of("The groups found there do not add up to those tied here: a core is open, or two"
                                     + " touch each other. Go on: the second finding says which."))
                     .orElse(List.of());
-            return new Sorting(Method.Kind.GROUPS, cores, tiedHere, tiedThere, List.of(), says);
+            return new Sorting(Method.Kind.GROUPS, cores, tiedHere, tiedThere, List.of(), false, says);
         }
         Matched matched = Matched.of(tiedHere, foundThere.get(), tiedThere.get(), foundHere.get());
-        return new Sorting(Method.Kind.GROUPS, cores, tiedHere, tiedThere, matched.sure(), says(matched));
+        return new Sorting(
+                Method.Kind.GROUPS, cores, tiedHere, tiedThere, matched.sure(), matched.isComplete(), says(matched));
     }
 
     private static List<String> says(Matched matched) {
@@ -152,12 +155,13 @@ public record Sorting(
                     tiedHere,
                     Optional.empty(),
                     List.of(),
+                    false,
                     List.of(
                             "There should be one single and pairs. More singles: a core is open among them; more than two"
                                     + " together: two pairs touch each other. Touch again; if it stays, sort the rest one by one."));
         }
         if (foundHere.isEmpty() || tiedThere.isEmpty()) {
-            return new Sorting(Method.Kind.PAIR_CHAIN, cores, tiedHere, tiedThere, List.of(), List.of());
+            return new Sorting(Method.Kind.PAIR_CHAIN, cores, tiedHere, tiedThere, List.of(), false, List.of());
         }
         List<Integer> sorted = PairChain.sorted(foundThere.orElseThrow(), foundHere.get());
         boolean whole = !sorted.contains(0);
@@ -167,6 +171,7 @@ public record Sorting(
                 tiedHere,
                 tiedThere,
                 sorted,
+                whole,
                 List.of(
                         whole
                                 ? "Every core is told, and none is open or shorted."

@@ -186,6 +186,7 @@ class GroupsMethodTest {
                 Optional.of(found),
                 Optional.of(second.without(there[9]).seen(back(there))));
         assertThat(whole.says().get(0)).contains("open").contains("9");
+        assertThat(whole.whole()).isFalse();
         Sorting wrong = Sorting.of(
                 Method.Kind.GROUPS,
                 17,

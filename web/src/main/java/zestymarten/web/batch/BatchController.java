@@ -141,13 +141,14 @@ class BatchController {
                 "",
                 meters.find(meter).id(),
                 typed.figure("leads_ohm", 0),
-                typed.figure("ambient_c", 20),
+                typed.celsius("ambient_c", 20),
                 typed.figure("test_v", 500),
                 typed.text("at").equals("screws"),
                 (int) typed.figure("months", 12),
                 "",
                 Instant.EPOCH);
         boolean inRange = row.leadsOhm() <= 1000
+                && row.ambientC() >= -80
                 && row.ambientC() <= 200
                 && row.testV() > 0
                 && row.testV() <= 5000
@@ -156,7 +157,7 @@ class BatchController {
         if (!inRange) {
             typed.refuse(
                     "test day",
-                    "Expected leads of at most 1000 Ω, at most 200 °C, a test voltage of 1 to 5000 V, and 1 to 120 months.");
+                    "Expected leads of at most 1000 Ω, -80 to 200 °C, a test voltage of 1 to 5000 V, and 1 to 120 months.");
         }
         if (!typed.isSound()) {
             throw new Refused(typed.problems());

@@ -80,7 +80,7 @@ class BundleController implements Reckons {
     @PostMapping("/bundle/wiring")
     String wiring(@RequestParam Map<String, String> fields, Principal who) {
         Typed typed = DeskForm.typed(fields);
-        BundleView view = BundleView.of(typed);
+        BundleView view = sound(typed);
         if (view.pairs().stream().noneMatch(each -> each.there() > 0)) {
             throw new Refused("bundle", "No core is told yet: find the groups at both ends first.");
         }
@@ -99,6 +99,15 @@ class BundleController implements Reckons {
         return "redirect:/wirings/" + wirings.create(assembly, who.getName()).assemblyId();
     }
 
+    /** The view of a form in which everything makes sense; refused with what does not. */
+    private static BundleView sound(Typed typed) {
+        BundleView view = BundleView.of(typed);
+        if (!typed.isSound()) {
+            throw new Refused(typed.problems());
+        }
+        return view;
+    }
+
     private static String name(Typed typed) {
         if (!typed.has("name")) {
             throw new Refused("name", "Nothing was typed; expected a name for the bundle, such as 'Hut to platform'.");
@@ -113,8 +122,8 @@ class BundleController implements Reckons {
 
     @Override
     public Kept kept(Typed typed) {
-        BundleView view = BundleView.of(typed);
-        String verdict = view.isTold() ? "good" : view.pairs().isEmpty() ? "untested" : "fault";
+        BundleView view = sound(typed);
+        String verdict = view.faulty() ? "fault" : view.isTold() ? "good" : "untested";
         return new Kept(Kept.Desk.BUNDLE, typed.text("name"), typed.fields(), String.join(" ", view.says()), verdict);
     }
 }

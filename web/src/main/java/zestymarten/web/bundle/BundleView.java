@@ -20,6 +20,7 @@ import zestymarten.web.platform.Typed;
  * @param tieHere cards to be tied here before the walk; {@code tieThere} there
  * @param pairs every core here with the one there, 0 where it is not told; empty until something is known
  * @param visits those that are still practised where there is a return; none for another method
+ * @param faulty whether a core is open or shorted, or the groups fit nothing
  * @param toFind names of the cores of one end, for which the form has fields
  */
 record BundleView(
@@ -36,7 +37,8 @@ record BundleView(
         List<String> toFind,
         List<Tag> tags,
         List<VisitLine> visits,
-        List<Through.Told> through) {
+        List<Through.Told> through,
+        boolean faulty) {
 
     /** A method with its figures as text. */
     record MethodLine(Method.Kind kind, String name, String does, String counts, String minutes, String cannot) {}
@@ -86,7 +88,8 @@ record BundleView(
                         .toList(),
                 form.tags().map(each -> tags(each, form.hasReturn(), cores)).orElse(List.of()),
                 byVisits && form.hasReturn() ? visitLines(visits) : List.of(),
-                form.through(cores));
+                form.through(cores),
+                sorting.filter(each -> !each.there().isEmpty() && !each.whole()).isPresent());
     }
 
     private static String step(Sorting sorting) {

@@ -77,7 +77,7 @@ final class CircuitForm {
         double protective = typed.figure("protective", 1.5);
         List<Stretch> stretches = new ArrayList<>();
         int outlets = outlets();
-        double celsius = typed.figure("celsius", 20);
+        double celsius = typed.celsius("celsius", 20);
         try {
             for (int i = 1; i <= outlets + (ring() ? 1 : 0); i++) {
                 stretches.add(stretch("s" + i, line, protective));

@@ -16,7 +16,6 @@ import zestymarten.core.conductor.DeadShort;
 import zestymarten.core.conductor.Feeder;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.conductor.Wire;
-import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.web.desk.DeskForm;
 import zestymarten.web.desk.DeskSheets;
@@ -29,8 +28,6 @@ import zestymarten.web.platform.Typed;
 /** One conductor: what was typed stands in the address, so that it can be kept and passed on. */
 @Controller
 class ConductorController implements Reckons {
-    private static final String USUAL_C = "20";
-
     /** A figure with its unit and where it comes from. */
     record Fact(String name, String value, String source) {}
 
@@ -86,10 +83,7 @@ class ConductorController implements Reckons {
         OptionalDouble length = typed.figure("length", "the length in metres, such as 38");
         OptionalDouble area = area(typed);
         OptionalDouble ohm = typed.figure("ohm", "the ohms, such as 7.62");
-        OptionalDouble celsius = Celsius.of(typed.text("celsius", USUAL_C));
-        if (celsius.isEmpty()) {
-            typed.refuse("celsius", "Read '" + typed.text("celsius") + "'; expected " + Celsius.EXPECTED + ".");
-        }
+        double celsius = typed.celsius("celsius", 20);
         if (typed.problems().size() > before) {
             return Optional.empty();
         }
@@ -101,7 +95,7 @@ class ConductorController implements Reckons {
                     area,
                     ohm,
                     "loop".equals(typed.text("of", "loop")),
-                    celsius.getAsDouble()));
+                    celsius));
         } catch (IllegalArgumentException e) {
             typed.refuse("length", String.valueOf(e.getMessage()));
             return Optional.empty();

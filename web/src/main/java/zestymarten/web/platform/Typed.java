@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingLanguage;
@@ -61,6 +62,15 @@ public final class Typed {
     /** A figure, the usual one where nothing was typed or it made no sense, which is then said. */
     public double figure(String field, double usual) {
         return above(field, "a figure such as " + Engineering.figure(usual), 0).orElse(usual);
+    }
+
+    /** A temperature in °C, below zero too; the usual one where nothing was typed or it made no sense, which is then said. */
+    public double celsius(String field, double usual) {
+        OptionalDouble celsius = has(field) ? Celsius.of(text(field)) : OptionalDouble.of(usual);
+        if (celsius.isEmpty()) {
+            refuse(field, "Read '" + text(field) + "'; expected " + Celsius.EXPECTED + ".");
+        }
+        return celsius.orElse(usual);
     }
 
     private OptionalDouble above(String field, String expected, double least) {

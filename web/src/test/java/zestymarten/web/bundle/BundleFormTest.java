@@ -36,6 +36,33 @@ class BundleFormTest {
     }
 
     @Test
+    void aShortIsAFaultEvenWhereEveryCoreIsTold() {
+        // Straight through, six cores: 1 | 2 3 | 4 5 6 here; cores 1 and 2 touch each other on the way.
+        BundleView half =
+                BundleView.of(typed("cores", "6", "f1", "a", "f2", "a", "f3", "a", "f4", "b", "f5", "b", "f6", "b"));
+        assertThat(half.step()).isEqualTo("here");
+        assertThat(half.says().get(0)).startsWith("The groups found there do not add up");
+        assertThat(half.faulty()).isFalse();
+        Map<String, String> fields = new LinkedHashMap<>(
+                Map.of("cores", "6", "f1", "a", "f2", "a", "f3", "a", "f4", "b", "f5", "b", "f6", "b"));
+        List<List<String>> tied =
+                half.tieThere().stream().map(BundleView.Tied::cores).toList();
+        for (int i = 0; i < tied.size(); i++) {
+            boolean touches = tied.get(i).contains("1") || tied.get(i).contains("2");
+            for (String core : tied.get(i)) {
+                fields.put("g" + core, touches ? "short" : "m" + i);
+            }
+        }
+        BundleView whole = BundleView.of(new Typed(fields));
+        assertThat(whole.step()).isEqualTo("done");
+        assertThat(whole.faulty()).isTrue();
+        assertThat(whole.says().get(0))
+                .contains("touch each other")
+                .contains("1")
+                .contains("2");
+    }
+
+    @Test
     void tagsWithoutAReturnAreToldByPairSums() {
         BundleView view = BundleView.of(typed(
                 "cores", "3", "tags", "100 220 470", "method", "TAGS", "r2", "571", "r3", "321", "closing", "691"));

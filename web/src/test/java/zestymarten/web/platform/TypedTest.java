@@ -27,6 +27,17 @@ class TypedTest {
     }
 
     @Test
+    void temperaturesMayBeBelowZero() {
+        Typed typed = new Typed(Map.of("a", "-5", "b", "hot"));
+        assertThat(typed.celsius("a", 20)).isEqualTo(-5);
+        assertThat(typed.celsius("missing", 20)).isEqualTo(20);
+        assertThat(typed.celsius("b", 20)).isEqualTo(20);
+        assertThat(typed.problems())
+                .singleElement()
+                .satisfies(each -> assertThat(each.text()).startsWith("Read 'hot'; expected "));
+    }
+
+    @Test
     void textsHaveNoSpaceAroundThem() {
         Typed typed = new Typed(Map.of("name", "  Depot ring 2 ", "blank", "  "));
         assertThat(typed.text("name")).isEqualTo("Depot ring 2");
