@@ -9,8 +9,8 @@ import zestymarten.bench.unit.Flaw;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.diagnosis.Complaint;
-import zestymarten.core.diagnosis.Complaint.Behaviour;
+import zestymarten.core.finding.Complaint;
+import zestymarten.core.finding.Complaint.Behaviour;
 import zestymarten.core.fault.Fault;
 
 /**

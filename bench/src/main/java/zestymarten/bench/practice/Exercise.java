@@ -11,7 +11,7 @@ import zestymarten.bench.unit.Flaw;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.diagnosis.Complaint;
+import zestymarten.core.finding.Complaint;
 import zestymarten.core.fault.GoodUnit;
 
 /**

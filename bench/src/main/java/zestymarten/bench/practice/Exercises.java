@@ -14,8 +14,8 @@ import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
-import zestymarten.core.diagnosis.Complaint;
-import zestymarten.core.diagnosis.Complaint.Behaviour;
+import zestymarten.core.finding.Complaint;
+import zestymarten.core.finding.Complaint.Behaviour;
 import zestymarten.core.fault.Fault;
 import zestymarten.core.quantity.Problem;
 

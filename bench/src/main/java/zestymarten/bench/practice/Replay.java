@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.diagnosis.Costs;
 import zestymarten.core.diagnosis.Diagnosis;
 import zestymarten.core.diagnosis.NextTouch;
-import zestymarten.core.diagnosis.Priors;
+import zestymarten.core.finding.Priors;
 import zestymarten.core.diagnosis.Suspect;
 import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.meter.Conditions;

@@ -7,17 +7,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.stream.IntStream;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.Finding;
+import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Partition;
+import zestymarten.core.finding.Priors;
+import zestymarten.core.judge.DiodeRule;
 import zestymarten.core.judge.Doubts;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.InsulationJudge;
 import zestymarten.core.judge.Judge;
 import zestymarten.core.judge.Judgement;
-import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.judge.Quantity;
 import zestymarten.core.limit.InsulationLimit;
@@ -34,15 +34,24 @@ import zestymarten.core.quantity.Understood;
  * and conductors, but for {@link Evidence#untested}. Keeps nothing.
  *
  * @param judgements in the order of the readings
+ * @param explanations what may be wrong altogether, the likeliest first
+ * @param contradictions numbers of readings that the best explanation leaves unexplained
  * @param untested at most {@value #MOST_UNTESTED} pairs that no reading settles yet
  */
 public record Analysis(
-        Standing standing, List<Judged> judgements, List<Explained> findings, List<Partition.Joined> untested) {
+        Standing standing,
+        List<Judged> judgements,
+        List<Explained> findings,
+        List<Explanation> explanations,
+        List<Integer> contradictions,
+        List<Partition.Joined> untested) {
     private static final int MOST_UNTESTED = 1000;
 
     public Analysis {
         judgements = List.copyOf(judgements);
         findings = List.copyOf(findings);
+        explanations = List.copyOf(explanations);
+        contradictions = List.copyOf(contradictions);
         untested = List.copyOf(untested);
     }
 
@@ -62,9 +71,9 @@ public record Analysis(
                 .map(reading -> judged(design, conditions, reading))
                 .toList();
         List<Observation> observations = new ArrayList<>();
-        for (int number : lastOfEach(readings)) {
+        for (int number = 0; number < judged.size(); number++) {
             Judged each = judged.get(number);
-            if (each.judgement().contact() != Contact.UNKNOWN) {
+            if (each.reading().quantity() == Quantity.RESISTANCE) {
                 observations.add(new Observation(
                         number,
                         each.reading().a(),
@@ -72,56 +81,47 @@ public record Analysis(
                         each.reading().state(),
                         each.expectation(),
                         each.judgement(),
-                        each.reading().ties()));
+                        each.understood(),
+                        each.reading().ties(),
+                        false));
             }
         }
-        Evidence evidence = Evidence.of(design, observations);
-        List<Explained> findings = new ArrayList<>(evidence.findings());
+        UnitAnalysis unit = UnitAnalysis.of(design, conditions, Priors.usual(), Complaint.NONE, observations);
+        List<Explained> findings = new ArrayList<>(unit.findings());
         for (int number : lastOfEach(readings)) {
             insulationFinding(design, number, judged.get(number)).ifPresent(findings::add);
-            contactSurface(design, number, judged).ifPresent(findings::add);
         }
-        List<Partition.Joined> untested = evidence.untested(MOST_UNTESTED);
+        List<Partition.Joined> untested = unit.untested(MOST_UNTESTED);
         boolean doubtful = lastOfEach(readings).stream()
-                .map(number -> judged.get(number).judgement().verdict())
+                .map(number -> judged.get(number).judgement())
+                .filter(each -> !each.isBesideDiode())
+                .map(Judgement::verdict)
                 .anyMatch(Set.of(Verdict.DOUBTFUL, Verdict.UNDECIDED)::contains);
         boolean failed = lastOfEach(readings).stream()
                 .anyMatch(number -> judged.get(number).judgement().verdict() == Verdict.FAIL);
         Standing standing = failed || !findings.isEmpty()
                 ? Standing.FAIL
                 : untested.isEmpty() && !doubtful ? Standing.PASS : Standing.INCOMPLETE;
-        return new Analysis(standing, judged, findings, untested);
+        return new Analysis(standing, judged, findings, unit.explanations(), unit.contradictions(), untested);
     }
 
     /** Numbers of the readings that no later one repeats, ascending. */
     private static List<Integer> lastOfEach(List<Reading> readings) {
-        record Arrangement(Set<Terminal> ends, State state, List<List<Terminal>> ties, Quantity quantity) {}
+        record Arrangement(
+                Set<Terminal> ends, State state, List<List<Terminal>> ties, Quantity quantity, OptionalDouble testV) {}
         Map<Arrangement, Integer> last = new HashMap<>();
         for (int i = 0; i < readings.size(); i++) {
             Reading reading = readings.get(i);
             last.put(
                     new Arrangement(
-                            Set.of(reading.a(), reading.b()), reading.state(), reading.ties(), reading.quantity()),
+                            Set.of(reading.a(), reading.b()),
+                            reading.state(),
+                            reading.ties(),
+                            reading.quantity(),
+                            reading.testV()),
                     i);
         }
         return last.values().stream().sorted().toList();
-    }
-
-    /** Dirty-open and clean-good through a mated pair: the surface of the contact, which will come back. */
-    private static Optional<Explained> contactSurface(Design design, int number, List<Judged> judged) {
-        Reading last = judged.get(number).reading();
-        if (judged.get(number).judgement().contact() != Contact.JOINED || !design.isMated(last.a(), last.b())) {
-            return Optional.empty();
-        }
-        return IntStream.range(0, number)
-                .filter(earlier -> judged.get(earlier).reading().repeats(last))
-                .filter(earlier -> judged.get(earlier).judgement().contact() == Contact.APART)
-                .boxed()
-                .findFirst()
-                .map(earlier -> new Explained(
-                        new Finding.ContactSurface(design.namesBetween(last.a(), last.b()), last.a(), last.b()),
-                        List.of(earlier, number),
-                        List.of()));
     }
 
     private static Optional<Explained> insulationFinding(Design design, int number, Judged judged) {
@@ -156,9 +156,10 @@ public record Analysis(
                         : plain,
                 reading.rangeTop(),
                 conditions);
-        Judgement judgement = design.isBesideDiode(reading.a(), reading.b())
-                ? besideDiode()
-                : Judge.judge(understood, expectation, conditions);
+        Judgement asRead = Judge.judge(understood, expectation, conditions);
+        Judgement judgement = design.isBesideDiode(reading.a(), reading.b(), reading.state(), reading.ties())
+                ? DiodeRule.applied(asRead, expectation)
+                : asRead;
         return new Judged(reading, understood, expectation, judgement);
     }
 
@@ -177,14 +178,5 @@ public record Analysis(
         return understood instanceof Understood.OverRange && lower
                 ? new Understood.Above(top.getAsDouble(), Understood.Unit.OHM)
                 : understood;
-    }
-
-    private static Judgement besideDiode() {
-        return new Judgement(
-                Verdict.UNDECIDED,
-                Contact.UNKNOWN,
-                "A diode lies between: an ohm range proves nothing either way. Read its forward voltage.",
-                OptionalDouble.empty(),
-                OptionalDouble.empty());
     }
 }

@@ -4,9 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.stream.Stream;
-import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Partition;
@@ -22,14 +19,11 @@ import zestymarten.core.network.Path;
 final class AsWired {
     private final Design design;
     private final Partition groups;
-    private final Set<Component> stuck;
     private final Map<String, Network> networks = new HashMap<>();
 
-    /** @param stuck contacts that conduct in every state */
-    AsWired(Design design, Partition groups, Set<Component> stuck) {
+    AsWired(Design design, Partition groups) {
         this.design = design;
         this.groups = groups;
-        this.stuck = Set.copyOf(stuck);
     }
 
     /** What lies between two terminals: the parts alone. */
@@ -44,7 +38,7 @@ final class AsWired {
     private Network network(State state) {
         Limits limits = design.limits();
         List<Link> links = new ArrayList<>();
-        Stream.concat(design.conducting(state), stuck.stream()).forEach(part -> {
+        design.conducting(state).forEach(part -> {
             Link link = limits.link(part);
             links.add(new Link(groupOf(link.a()), groupOf(link.b()), link.low(), link.nominal(), link.high()));
         });

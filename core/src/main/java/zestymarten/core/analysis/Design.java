@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
@@ -42,6 +43,18 @@ import zestymarten.core.quantity.Ohms;
 public final class Design {
     private static final Ohms NOTHING = Ohms.of(0);
 
+    private static final double DIODE_SHARE = 0.01;
+    private static final String WIRES_ALONE = "wires";
+
+    /** What a bond by itself may read: the usual figure for a contact that should be none. */
+    private static final Limit BOND = new Limit(
+            Ohms.of(0),
+            Optional.empty(),
+            Ohms.of(0.1),
+            false,
+            Limit.Rule.ROUND_FIGURE,
+            "At most 0.1 Ω: the usual figure for a bond.");
+
     private final Assembly assembly;
     private final Nets nets;
     private final Limits limits;
@@ -50,8 +63,12 @@ public final class Design {
     private final Map<String, Integer> place = new HashMap<>();
     private final Map<Terminal, Double> halfJoint = new HashMap<>();
     private final Map<String, Network> networks = new ConcurrentHashMap<>();
+    private final Map<String, List<Link>> linksOf = new ConcurrentHashMap<>();
+    private final Map<String, Network> conductingDiodes = new ConcurrentHashMap<>();
     private final Map<String, Map<Terminal, Integer>> clusters = new ConcurrentHashMap<>();
     private final Map<Terminal, List<Conductor>> conductorsAt;
+    private final boolean hasDiodes;
+    private volatile Optional<Network> givenLows = Optional.empty();
     private volatile Optional<Tied> lastTied = Optional.empty();
     private final Map<Set<Terminal>, List<Component>> parts = new HashMap<>();
 
@@ -66,6 +83,7 @@ public final class Design {
         nets = Nets.of(assembly);
         limits = new Limits(ambientC, allowances);
         conductorsAt = assembly.byTerminal();
+        hasDiodes = assembly.components().stream().anyMatch(part -> part.kind() == Component.Kind.DIODE);
         for (Component part : assembly.components()) {
             parts.computeIfAbsent(between(part.a(), part.b()), any -> new ArrayList<>())
                     .add(part);
@@ -175,18 +193,33 @@ public final class Design {
     }
 
     private List<Link> links(State state, List<List<Terminal>> ties) {
-        List<Link> links = new ArrayList<>();
-        assembly.conductors().forEach(conductor -> links.add(link(conductor)));
-        assembly.bonded().forEach(terminal -> links.add(joined(terminal, Terminal.FRAME)));
-        conducting(state).forEach(component -> links.add(limits.link(component)));
+        List<Link> links = new ArrayList<>(fixedLinks(state));
         for (List<Terminal> tie : ties) {
             tie.stream().skip(1).forEach(terminal -> links.add(joined(tie.get(0), terminal)));
         }
         return links;
     }
 
+    /** Conductors, bonds and parts of a state: their limits are derived once. */
+    private List<Link> fixedLinks(State state) {
+        return linksOf.computeIfAbsent(state.id(), any -> {
+            List<Link> links = new ArrayList<>();
+            assembly.conductors().forEach(conductor -> links.add(link(conductor)));
+            assembly.bonded().forEach(terminal -> links.add(joined(terminal, Terminal.FRAME)));
+            conducting(state).forEach(component -> links.add(limits.link(component)));
+            return List.copyOf(links);
+        });
+    }
+
     private static Link joined(Terminal a, Terminal b) {
         return new Link(a, b, NOTHING, NOTHING, NOTHING);
+    }
+
+    /** The limit of a conductor with its share of what the joints at its ends may add. */
+    Limit limitWithJoints(Conductor conductor) {
+        Limit limit = limits.of(conductor);
+        Ohms high = link(conductor).high();
+        return new Limit(limit.low(), limit.nominal(), high, limit.lowGiven(), limit.by());
     }
 
     private Link link(Conductor conductor) {
@@ -219,24 +252,27 @@ public final class Design {
         if (ties.isEmpty()) {
             return network(state).between(a, b);
         }
-        return hangTogether(a, b, state, ties) ? tied(state, ties).between(a, b) : new Path.Open();
+        return hangTogether(a, b, ties, each -> cluster(each, state))
+                ? tied(state, ties).between(a, b)
+                : new Path.Open();
     }
 
     /** Whether ties lead from the cluster of one terminal to that of the other: far cheaper to ask than to solve. */
-    private boolean hangTogether(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
+    private static boolean hangTogether(
+            Terminal a, Terminal b, List<List<Terminal>> ties, ToIntFunction<Terminal> cluster) {
         Map<Integer, Integer> number = new HashMap<>();
-        List.of(a, b).forEach(each -> number.putIfAbsent(cluster(each, state), number.size()));
-        ties.forEach(tie -> tie.forEach(each -> number.putIfAbsent(cluster(each, state), number.size())));
+        List.of(a, b).forEach(each -> number.putIfAbsent(cluster.applyAsInt(each), number.size()));
+        ties.forEach(tie -> tie.forEach(each -> number.putIfAbsent(cluster.applyAsInt(each), number.size())));
         Groups groups = new Groups(number.size());
         for (List<Terminal> tie : ties) {
             for (Terminal each : tie) {
                 groups.join(
-                        number.getOrDefault(cluster(tie.get(0), state), 0),
-                        number.getOrDefault(cluster(each, state), 0));
+                        number.getOrDefault(cluster.applyAsInt(tie.get(0)), 0),
+                        number.getOrDefault(cluster.applyAsInt(each), 0));
             }
         }
-        return groups.of(number.getOrDefault(cluster(a, state), 0))
-                == groups.of(number.getOrDefault(cluster(b, state), 0));
+        return groups.of(number.getOrDefault(cluster.applyAsInt(a), 0))
+                == groups.of(number.getOrDefault(cluster.applyAsInt(b), 0));
     }
 
     /** The network of a setup; the last one is kept, because many touches share it. */
@@ -272,30 +308,47 @@ public final class Design {
                     : new Expectation.Joined(throughParts(a, b, bounds), true, onTheWay(a, b, state));
         }
         boolean current = route.stream().anyMatch(Conductor::carriesCurrent);
-        Limit limit = isPlain(route, state) ? limits.along(route, bounds) : asRead(bounds, false);
-        return new Expectation.Joined(limit, current);
+        if (bounds.high().value() == 0) {
+            return new Expectation.Joined(BOND, current);
+        }
+        return new Expectation.Joined(limits.along(route, bounds, givenLow(route, a, b)), current);
+    }
+
+    /** The least that the figures given for conductors allow between two terminals; empty where none on the way has one. */
+    private Optional<Ohms> givenLow(List<Conductor> route, Terminal a, Terminal b) {
+        if (route.stream().noneMatch(each -> each.minOhm().isPresent())) {
+            return Optional.empty();
+        }
+        Network given = givenLows.orElseGet(() -> Network.of(assembly.conductors().stream()
+                .map(each -> {
+                    Ohms low = Ohms.of(each.minOhm().orElse(0));
+                    return new Link(each.from(), each.to(), low, low, low);
+                })
+                .toList()));
+        givenLows = Optional.of(given);
+        return given.between(a, b) instanceof Path.Ohmic way ? Optional.of(way.low()) : Optional.empty();
     }
 
     /** Whether conductors and ties alone join two terminals. */
     private boolean wiredByTies(Terminal a, Terminal b, List<List<Terminal>> ties) {
-        List<Link> links = new ArrayList<>();
-        assembly.conductors().forEach(conductor -> links.add(joined(conductor.from(), conductor.to())));
-        assembly.bonded().forEach(terminal -> links.add(joined(terminal, Terminal.FRAME)));
-        ties.forEach(tie -> tie.stream().skip(1).forEach(terminal -> links.add(joined(tie.get(0), terminal))));
-        return Network.of(links).between(a, b) instanceof Path.Ohmic;
+        return hangTogether(a, b, ties, this::wireCluster);
+    }
+
+    /** A number that all terminals share which hang together by conductors and bonds. */
+    private int wireCluster(Terminal terminal) {
+        return clusters.computeIfAbsent(
+                        WIRES_ALONE,
+                        any -> clusters(Stream.concat(
+                                        assembly.conductors().stream().map(wire -> joined(wire.from(), wire.to())),
+                                        assembly.bonded().stream().map(pin -> joined(pin, Terminal.FRAME)))
+                                .toList()))
+                .getOrDefault(terminal, -1);
     }
 
     /** The components between two nets; where only a chain of them leads across, all that conduct. */
     private List<String> onTheWay(Terminal a, Terminal b, State state) {
         List<String> direct = partsBetween(a, b).stream().map(Component::id).toList();
         return direct.isEmpty() ? conducting(state).map(Component::id).toList() : direct;
-    }
-
-    /** Whether nothing but the conductors themselves is on the way, so that their own limits say it all. */
-    private boolean isPlain(List<Conductor> route, State state) {
-        boolean joints =
-                route.stream().anyMatch(each -> halfJoint.containsKey(each.from()) || halfJoint.containsKey(each.to()));
-        return !joints && conducting(state).findAny().isEmpty();
     }
 
     /** The limit of one part by itself says more than the network's, where it is all that lies between. */
@@ -327,9 +380,30 @@ public final class Design {
                 .anyMatch(connector -> connector.reach().matesWith().isPresent());
     }
 
-    /** Whether a diode lies between the nets of two terminals, so that an ohm range proves nothing either way. */
-    boolean isBesideDiode(Terminal a, Terminal b) {
-        return partsBetween(a, b).stream().anyMatch(part -> part.kind() == Component.Kind.DIODE);
+    /**
+     * Whether a diode that conducts would change what is read between two terminals, so that an ohm range proves nothing of
+     * it either way.
+     */
+    public boolean isBesideDiode(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
+        if (!hasDiodes) {
+            return false;
+        }
+        Path blocking = path(a, b, state, ties);
+        Path through = withDiodes(state, ties).between(a, b);
+        if (blocking instanceof Path.Ohmic one && through instanceof Path.Ohmic other) {
+            return other.nominal().value() < one.nominal().value() * (1 - DIODE_SHARE);
+        }
+        return !blocking.equals(through);
+    }
+
+    private Network withDiodes(State state, List<List<Terminal>> ties) {
+        List<Link> links = new ArrayList<>(links(state, ties));
+        assembly.components().stream()
+                .filter(part -> part.kind() == Component.Kind.DIODE)
+                .forEach(part -> links.add(joined(part.a(), part.b())));
+        return ties.isEmpty()
+                ? conductingDiodes.computeIfAbsent(state.id(), any -> Network.of(links))
+                : Network.of(links);
     }
 
     /** Whether two terminals are one point of a good unit. */
@@ -339,7 +413,8 @@ public final class Design {
 
     /** A number that all terminals share which hang together by conductors, bonds and parts that conduct in a state. */
     int cluster(Terminal terminal, State state) {
-        return clusters.computeIfAbsent(state.id(), any -> clusters(state)).getOrDefault(terminal, -1);
+        return clusters.computeIfAbsent("in " + state.id(), any -> clusters(links(state, List.of())))
+                .getOrDefault(terminal, -1);
     }
 
     /** The ends of parts that hang together with a terminal in a state; none where no part does. */
@@ -355,11 +430,11 @@ public final class Design {
                 .toList();
     }
 
-    private Map<Terminal, Integer> clusters(State state) {
+    private Map<Terminal, Integer> clusters(List<Link> links) {
         Map<Terminal, Integer> number = new HashMap<>();
         assembly.terminals().forEach(terminal -> number.put(terminal, number.size()));
         Groups groups = new Groups(number.size());
-        for (Link link : links(state, List.of())) {
+        for (Link link : links) {
             groups.join(number.getOrDefault(link.a(), 0), number.getOrDefault(link.b(), 0));
         }
         number.replaceAll((terminal, own) -> groups.of(own));

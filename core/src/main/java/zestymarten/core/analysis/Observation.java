@@ -7,12 +7,15 @@ import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judgement;
+import zestymarten.core.quantity.Understood;
 
 /**
  * A reading as it counts for the findings.
  *
  * @param number by which its source knows it
+ * @param meaning what the meter showed, as understood
  * @param ties groups of terminals that were tied together for it, so that a connection need not be one of the unit's own
+ * @param cleaned whether the contact was cleaned since these points were read before
  */
 public record Observation(
         int number,
@@ -21,7 +24,11 @@ public record Observation(
         State state,
         Expectation expectation,
         Judgement judgement,
-        List<List<Terminal>> ties) {
+        Understood meaning,
+        List<List<Terminal>> ties,
+        boolean cleaned) {
+    private static final double TONE_OHM = 20;
+
     public Observation {
         ties = ties.stream().map(List::copyOf).toList();
     }
@@ -43,11 +50,12 @@ public record Observation(
         return all;
     }
 
-    /** Whether it shows that its two terminals are one point of the unit. */
+    /** Whether it shows a path of the unit's own between its two terminals, by wires or by parts. */
     boolean joins() {
-        boolean contact =
-                judgement.contact() == Judgement.Contact.JOINED || judgement.contact() == Judgement.Contact.UNSTABLE;
-        return contact && !tied() && !isBridged();
+        boolean contact = judgement.contact() == Judgement.Contact.JOINED
+                || judgement.contact() == Judgement.Contact.BRIDGED
+                || judgement.contact() == Judgement.Contact.UNSTABLE;
+        return contact && !tied();
     }
 
     /** Whether it shows that its two terminals are not one point. */
@@ -57,5 +65,24 @@ public record Observation(
 
     boolean isBridged() {
         return expectation instanceof Expectation.Joined joined && joined.isBridged();
+    }
+
+    /** What was read in ohms; a tone has no figure and counts as more than any wire. */
+    double ohm() {
+        return judgement.correctedOhm().orElse(TONE_OHM);
+    }
+
+    /** Whether a good unit would not read so. */
+    boolean isUnexpected() {
+        return judgement.verdict() == Judgement.Verdict.FAIL
+                || judgement.contact() == Judgement.Contact.UNSTABLE
+                || (judgement.contact() == Judgement.Contact.LEAK && expectation instanceof Expectation.Apart);
+    }
+
+    /** Where and how it was read: what repeats it has the same. */
+    record Key(Set<Terminal> ends, State state, List<List<Terminal>> ties) {}
+
+    Key key() {
+        return new Key(Set.of(a, b), state, ties);
     }
 }

@@ -42,6 +42,6 @@ public final class UnderVoltage {
         Finding finding = quantity == Quantity.INSULATION && ohm.isPresent()
                 ? new Finding.InsulationLow(names, a, b, Ohms.of(ohm.getAsDouble()), least, testV)
                 : new Finding.Withstand(names, a, b, testV, judgement.reason());
-        return Optional.of(new Explained(finding, List.of(number), design.functionsOf(names)));
+        return Optional.of(Explained.shown(finding, List.of(number), design.functionsOf(names)));
     }
 }

@@ -126,6 +126,26 @@ public record Conductor(
                 note);
     }
 
+    /** The same wire between other terminals. */
+    public Conductor withEnds(Terminal a, Terminal b) {
+        return new Conductor(
+                id,
+                a,
+                b,
+                colour,
+                function,
+                lengthM,
+                areaMm2,
+                metal,
+                strandClass,
+                zone,
+                current,
+                spare,
+                maxOhm,
+                minOhm,
+                note);
+    }
+
     /** The terminal at the other end from the one given, which must be one of the two. */
     public Terminal otherEnd(Terminal end) {
         if (!end.equals(from) && !end.equals(to)) {

@@ -168,6 +168,7 @@ public record LeadCheck(Assembly assembly, Conditions conditions, double testV, 
         return new Judgement(
                 verdict,
                 Judgement.Contact.UNKNOWN,
+                Judgement.Reason.CHECKED,
                 reason,
                 java.util.OptionalDouble.empty(),
                 java.util.OptionalDouble.empty());

@@ -14,6 +14,8 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.fault.Fault;
+import zestymarten.core.finding.Complaint;
+import zestymarten.core.finding.Priors;
 import zestymarten.core.network.Net;
 
 /**

@@ -16,6 +16,8 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.fault.Fault;
 import zestymarten.core.fault.FaultyUnit;
 import zestymarten.core.fault.GoodUnit;
+import zestymarten.core.finding.Complaint;
+import zestymarten.core.finding.Priors;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.quantity.Understood;
 

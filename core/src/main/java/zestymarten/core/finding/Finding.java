@@ -3,6 +3,7 @@ package zestymarten.core.finding;
 import java.util.List;
 import java.util.Optional;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.limit.Limit;
 import zestymarten.core.quantity.Ohms;
 
 /** A fault named in the wiring's own terms. A closed family: a new kind must be told and drawn everywhere. */
@@ -76,38 +77,99 @@ public sealed interface Finding {
     }
 
     /**
-     * Pieces that should be apart are one point.
+     * Something that hangs together by itself.
      *
-     * @param pieces how each is called: "W2", "the J1 side of W4", "the empty cavity J2.6"
+     * @param conductors those it is made of; for a stub the one that it is left of; none for a cavity and the frame
+     * @param terminal one of its terminals
      */
-    record Shorted(List<String> conductors, List<Terminal> terminals, List<String> pieces) implements Finding {
-        public Shorted {
+    record Piece(List<String> conductors, Terminal terminal, Form form) {
+        /** What it is. */
+        public enum Form {
+            /** Whole conductors. */
+            WIRES,
+            /** The end of a broken conductor, on the side of its terminal. */
+            STUB,
+            /** A cavity in which no wire ends. */
+            CAVITY,
+            /** A pin of a part to which no wire leads. */
+            PIN,
+            /** The frame, and what is bonded to it on purpose. */
+            FRAME
+        }
+
+        public Piece {
             conductors = List.copyOf(conductors);
-            terminals = List.copyOf(terminals);
-            pieces = List.copyOf(pieces);
         }
     }
 
-    /** Pieces that should be clear of the frame are joined to it. */
-    record FrameShort(List<String> conductors, List<Terminal> terminals, List<String> pieces) implements Finding {
-        public FrameShort {
-            conductors = List.copyOf(conductors);
-            terminals = List.copyOf(terminals);
+    /** Pieces that should be apart are one point; at least two that are no empty cavities. */
+    record Shorted(List<Piece> pieces) implements Finding {
+        public Shorted {
             pieces = List.copyOf(pieces);
+        }
+
+        @Override
+        public List<String> conductors() {
+            return wiresOf(pieces);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return terminalsOf(pieces);
+        }
+    }
+
+    /**
+     * Pieces that should be clear of the frame are joined to it.
+     *
+     * @param pieces without the frame, at least one
+     */
+    record FrameShort(List<Piece> pieces) implements Finding {
+        public FrameShort {
+            pieces = List.copyOf(pieces);
+        }
+
+        @Override
+        public List<String> conductors() {
+            return wiresOf(pieces);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return terminalsOf(pieces);
         }
     }
 
     /**
      * A way to a cavity that should be empty, where no wire can have moved to it.
      *
-     * @param conductors the one that it leads from; none between empty cavities
+     * @param pieces at most one that is no empty cavity, the frame included
      */
-    record Extra(List<String> conductors, List<Terminal> terminals, List<String> pieces) implements Finding {
+    record Extra(List<Piece> pieces) implements Finding {
         public Extra {
-            conductors = List.copyOf(conductors);
-            terminals = List.copyOf(terminals);
             pieces = List.copyOf(pieces);
         }
+
+        @Override
+        public List<String> conductors() {
+            return wiresOf(pieces);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return terminalsOf(pieces);
+        }
+    }
+
+    private static List<String> wiresOf(List<Piece> pieces) {
+        return pieces.stream()
+                .flatMap(piece -> piece.conductors().stream())
+                .distinct()
+                .toList();
+    }
+
+    private static List<Terminal> terminalsOf(List<Piece> pieces) {
+        return pieces.stream().map(Piece::terminal).toList();
     }
 
     /** Insulation below its limit at a test voltage, in volts DC. */
@@ -149,35 +211,57 @@ public sealed interface Finding {
     }
 
     /**
-     * Conductors whose far ends have changed places among themselves.
+     * One end of a conductor that sits in another cavity than its own.
      *
-     * @param terminals where the far end of each conductor now is, in the order of the conductors
+     * @param designed the terminal where that end belongs
+     * @param cavity where it is
      */
-    record Crossed(List<String> conductors, List<Terminal> terminals) implements Finding {
-        public Crossed {
-            conductors = List.copyOf(conductors);
-            terminals = List.copyOf(terminals);
-        }
-    }
+    record Move(String conductor, Terminal designed, Terminal cavity) {}
 
-    /** A conductor whose far end is in the wrong cavity, without another in exchange. */
-    record Misplaced(String conductor, Terminal designed, Terminal cavity) implements Finding {
+    /** Ends of conductors that have changed places among themselves: each in the cavity of the next. */
+    record Crossed(List<Move> moves) implements Finding {
+        public Crossed {
+            moves = List.copyOf(moves);
+        }
+
         @Override
         public List<String> conductors() {
-            return List.of(conductor);
+            return namesOf(moves);
         }
 
         @Override
         public List<Terminal> terminals() {
-            return List.of(cavity);
+            return cavitiesOf(moves);
+        }
+    }
+
+    /** A conductor with one end in the wrong cavity, without another in exchange. */
+    record Misplaced(Move move) implements Finding {
+        @Override
+        public List<String> conductors() {
+            return List.of(move.conductor());
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(move.cavity());
         }
     }
 
     /** A connector whose positions are reversed: the first used with the last, and so on. */
-    record Mirrored(List<String> conductors, List<Terminal> terminals) implements Finding {
+    record Mirrored(List<Move> moves) implements Finding {
         public Mirrored {
-            conductors = List.copyOf(conductors);
-            terminals = List.copyOf(terminals);
+            moves = List.copyOf(moves);
+        }
+
+        @Override
+        public List<String> conductors() {
+            return namesOf(moves);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return cavitiesOf(moves);
         }
     }
 
@@ -186,11 +270,40 @@ public sealed interface Finding {
      *
      * @param by cavities towards the end of the face, negative towards its beginning
      */
-    record Shifted(List<String> conductors, List<Terminal> terminals, int by) implements Finding {
+    record Shifted(List<Move> moves, int by) implements Finding {
         public Shifted {
-            conductors = List.copyOf(conductors);
-            terminals = List.copyOf(terminals);
+            moves = List.copyOf(moves);
         }
+
+        @Override
+        public List<String> conductors() {
+            return namesOf(moves);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return cavitiesOf(moves);
+        }
+    }
+
+    private static List<String> namesOf(List<Move> moves) {
+        return moves.stream().map(Move::conductor).toList();
+    }
+
+    private static List<Terminal> cavitiesOf(List<Move> moves) {
+        return moves.stream().map(Move::cavity).toList();
+    }
+
+    /** The ends that it says have moved; none for a finding of another kind. */
+    default List<Move> moved() {
+        if (this instanceof Crossed crossed) {
+            return crossed.moves();
+        } else if (this instanceof Mirrored mirrored) {
+            return mirrored.moves();
+        } else if (this instanceof Shifted shifted) {
+            return shifted.moves();
+        }
+        return this instanceof Misplaced misplaced ? List.of(misplaced.move()) : List.of();
     }
 
     /** What can be wrong with a component. */
@@ -217,8 +330,15 @@ public sealed interface Finding {
         }
     }
 
-    /** A component that does not read as it should. */
-    record PartAtFault(PartFault fault, String component, Terminal a, Terminal b, String reason) implements Finding {
+    /**
+     * A component that does not read as it should.
+     *
+     * @param ohm what its own ohms are, where they follow from the readings
+     * @param limit what it may have; empty for a contact that is in the wrong state
+     */
+    record PartAtFault(
+            PartFault fault, String component, Terminal a, Terminal b, Optional<Ohms> ohm, Optional<Limit> limit)
+            implements Finding {
         @Override
         public List<String> conductors() {
             return List.of();
@@ -243,21 +363,15 @@ public sealed interface Finding {
             return Optional.of(low.ohm());
         } else if (this instanceof InsulationLow low) {
             return Optional.of(low.ohm());
+        } else if (this instanceof PartAtFault part) {
+            return part.ohm();
         }
         return this instanceof Leak leak ? Optional.of(leak.ohm()) : Optional.empty();
     }
 
-    /** Whether its terminals are where the far ends of its conductors now are. */
-    default boolean moves() {
-        return this instanceof Crossed
-                || this instanceof Misplaced
-                || this instanceof Mirrored
-                || this instanceof Shifted;
-    }
-
     /** Whether it follows from where ways through are missing, so that another fault may explain partial evidence too. */
     default boolean isInferred() {
-        return this instanceof Open || moves();
+        return this instanceof Open || !moved().isEmpty();
     }
 
     /** One answer for each kind. */

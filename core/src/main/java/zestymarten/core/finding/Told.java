@@ -127,30 +127,27 @@ final class Told {
 
         @Override
         public String shorted(Finding.Shorted shorted) {
-            return capital(and(shorted.pieces())) + " are joined and should be apart.";
+            return capital(and(names(shorted.pieces()))) + " are joined and should be apart.";
         }
 
         @Override
         public String frameShort(Finding.FrameShort frameShort) {
             String are = frameShort.pieces().size() == 1 ? " is" : " are";
-            return capital(and(frameShort.pieces())) + are + " joined to the frame.";
+            return capital(and(names(frameShort.pieces()))) + are + " joined to the frame.";
         }
 
         @Override
         public String crossed(Finding.Crossed crossed) {
-            StringBuilder where = new StringBuilder();
-            for (int i = 0; i < crossed.conductors().size(); i++) {
-                where.append(i == 0 ? ": " : ", ")
-                        .append(crossed.conductors().get(i))
-                        .append(i == 0 ? " ends in " : " in ")
-                        .append(crossed.terminals().get(i));
-            }
-            return and(crossed.conductors()) + " have changed places" + where + ".";
+            List<String> where = crossed.moves().stream()
+                    .map(move -> move.conductor() + " goes to " + move.cavity())
+                    .toList();
+            return and(crossed.conductors()) + " are crossed: " + and(where) + ".";
         }
 
         @Override
         public String misplaced(Finding.Misplaced misplaced) {
-            return misplaced.conductor() + " ends in " + misplaced.cavity() + " instead of " + misplaced.designed()
+            Finding.Move move = misplaced.move();
+            return move.conductor() + " is in the wrong cavity: " + move.cavity() + " instead of " + move.designed()
                     + ".";
         }
 
@@ -170,13 +167,18 @@ final class Told {
 
         @Override
         public String partAtFault(Finding.PartAtFault part) {
-            return part.component() + " " + part.fault().words() + " between " + part.a() + " and " + part.b() + ". "
-                    + part.reason();
+            String figures = part.ohm().map(ohm -> ": " + ohm.text()).orElse("")
+                    + part.limit()
+                            .map(limit -> ", expected " + limit.low().text() + " to "
+                                    + limit.high().text())
+                            .orElse("");
+            return part.component() + " " + part.fault().words() + " between " + part.a() + " and " + part.b() + figures
+                    + ".";
         }
 
         @Override
         public String extra(Finding.Extra extra) {
-            return "An extra way joins " + and(extra.pieces()) + ", where no wire should lead.";
+            return "An extra way joins " + and(names(extra.pieces())) + ", where no wire should lead.";
         }
 
         @Override
@@ -209,6 +211,21 @@ final class Told {
         private static String reads(List<String> names) {
             return names.size() == 1 ? "reads" : "together read";
         }
+    }
+
+    private static List<String> names(List<Finding.Piece> pieces) {
+        return pieces.stream().map(Told::name).toList();
+    }
+
+    private static String name(Finding.Piece piece) {
+        Terminal at = piece.terminal();
+        return switch (piece.form()) {
+            case WIRES -> and(piece.conductors());
+            case STUB -> "the " + (at.isPin() ? at.connector() : at.name()) + " side of " + and(piece.conductors());
+            case CAVITY -> "the empty cavity " + at;
+            case PIN -> at.name();
+            case FRAME -> "the frame";
+        };
     }
 
     /** {@code W1, W2 and W3}. */

@@ -3,6 +3,7 @@ package zestymarten.core.insulation;
 import java.util.OptionalDouble;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judge.Judgement.Reason;
 import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.limit.WithstandRule;
 import zestymarten.core.quantity.Engineering;
@@ -13,11 +14,10 @@ import zestymarten.core.quantity.Understood;
  *
  * <p>Rules: a trip or a jump is a breakdown. Under an alternating voltage the wire's own charging current
  * {@code Ic = 2 pi f C U} is no leakage: both add in quadrature, {@code I² = Ic² + Ir²}. Less than half of the predicted Ic
- * means that a clip is off. Where Ic makes nine tenths of what is read, the leakage cannot be told from it, and the pass
- * says so. Cost: constant.
+ * means that a clip is off. The predicted Ic is taken to be sure to a tenth: what that leaves open is undecided. Cost: constant.
  */
 public final class WithstandJudge {
-    private static final double DOMINATES = 0.9;
+    private static final double CHARGING_DOUBT = 0.1;
 
     private WithstandJudge() {}
 
@@ -28,14 +28,17 @@ public final class WithstandJudge {
      */
     public static Judgement judge(Understood reading, WithstandRule rule, OptionalDouble lengthM) {
         if (reading instanceof Understood.Unstable || reading instanceof Understood.OverRange) {
-            return said(Verdict.FAIL, "The tester tripped or jumped: the insulation broke down.");
+            return said(Verdict.FAIL, Reason.BROKE_DOWN, "The tester tripped or jumped: the insulation broke down.");
         }
         if (reading instanceof Understood.Below below && below.unit() == Understood.Unit.AMPERE) {
-            return current(below.value(), rule, lengthM);
+            return current(below.value(), true, rule, lengthM);
         }
         return reading instanceof Understood.Value value && value.unit() == Understood.Unit.AMPERE
-                ? current(value.value(), rule, lengthM)
-                : said(Verdict.DOUBTFUL, "Read '" + reading.text() + "'; expected amperes, or that it tripped.");
+                ? current(Math.abs(value.value()), false, rule, lengthM)
+                : said(
+                        Verdict.DOUBTFUL,
+                        Reason.WRONG_QUANTITY,
+                        "Read '" + reading.text() + "'; expected amperes, or that it tripped.");
     }
 
     /** The charging current that the length predicts, in amperes; empty for DC, or where length or capacitance are not known. */
@@ -49,47 +52,56 @@ public final class WithstandJudge {
                 : OptionalDouble.empty();
     }
 
-    private static Judgement current(double total, WithstandRule rule, OptionalDouble lengthM) {
+    /** @param most whether the current is only known to be less than that */
+    private static Judgement current(double total, boolean most, WithstandRule rule, OptionalDouble lengthM) {
         OptionalDouble charging = charging(rule, lengthM);
         if (charging.isEmpty()) {
-            return against(total, rule, amperes(total));
+            return against(total, total, most, rule, (most ? "less than " : "") + amperes(total));
         }
         double predicted = charging.getAsDouble();
-        if (!Insulation.provesConnection(total, predicted)) {
+        if (!most && !Insulation.provesConnection(total, predicted)) {
             return said(
                     Verdict.DOUBTFUL,
+                    Reason.NO_CONNECTION,
                     amperes(total) + " is less than half of the " + amperes(predicted)
                             + " that the length alone takes to charge: a clip is off.");
         }
-        if (predicted >= DOMINATES * total) {
-            return said(
-                    Verdict.PASS,
-                    amperes(total) + " is what the length takes to charge (" + amperes(predicted)
-                            + "): withstood, but leakage cannot be told from it. Use DC for that.");
-        }
-        double leakage = Insulation.leakageAmperes(total, predicted);
+        double least = most ? 0 : Insulation.leakageAmperes(total, predicted * (1 + CHARGING_DOUBT));
+        double highest = Insulation.leakageAmperes(total, predicted * (1 - CHARGING_DOUBT));
         return against(
-                leakage,
+                least,
+                highest,
+                most,
                 rule,
-                amperes(total) + " with " + amperes(predicted) + " of charging leaves " + amperes(leakage));
+                amperes(total) + " with " + amperes(predicted) + " of charging leaves "
+                        + (least > 0 ? amperes(least) + " to " : "at most ") + amperes(highest));
     }
 
-    private static Judgement against(double leakage, WithstandRule rule, String what) {
-        boolean passes = leakage <= rule.mostA();
-        return said(
-                passes ? Verdict.PASS : Verdict.FAIL,
-                what + (passes ? ": withstood" : ": too much") + ". At most " + amperes(rule.mostA())
-                        + ": the figure given for this test.");
+    private static Judgement against(double least, double highest, boolean most, WithstandRule rule, String what) {
+        String limit = "At most " + amperes(rule.mostA()) + ": the figure given for this test.";
+        if (highest <= rule.mostA()) {
+            return said(Verdict.PASS, Reason.WITHSTOOD, what + ": withstood. " + limit);
+        }
+        boolean decided = !most && least > rule.mostA();
+        return decided
+                ? said(Verdict.FAIL, Reason.LEAKAGE_TOO_HIGH, what + ": too much. " + limit)
+                : said(
+                        Verdict.UNDECIDED,
+                        most ? Reason.NEXT_RANGE : Reason.LEAKAGE_HIDDEN,
+                        what + ", which does not settle it: "
+                                + (most ? "read the figure. " : "the charging current hides it. Use DC for that. ")
+                                + limit);
     }
 
     private static String amperes(double value) {
         return Engineering.text(value, "A");
     }
 
-    private static Judgement said(Verdict verdict, String reason) {
+    private static Judgement said(Verdict verdict, Reason code, String reason) {
         return new Judgement(
                 verdict,
                 verdict == Verdict.PASS ? Contact.APART : Contact.UNKNOWN,
+                code,
                 reason,
                 OptionalDouble.empty(),
                 OptionalDouble.empty());

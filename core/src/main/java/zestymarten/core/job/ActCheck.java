@@ -129,6 +129,12 @@ final class ActCheck {
     }
 
     private static Judgement said(Verdict verdict, String reason) {
-        return new Judgement(verdict, Contact.UNKNOWN, reason, OptionalDouble.empty(), OptionalDouble.empty());
+        return new Judgement(
+                verdict,
+                Contact.UNKNOWN,
+                Judgement.Reason.CHECKED,
+                reason,
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
     }
 }

@@ -4,7 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import zestymarten.core.diagnosis.Complaint;
+import zestymarten.core.finding.Complaint;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Step;
 

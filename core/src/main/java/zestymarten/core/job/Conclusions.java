@@ -6,25 +6,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
-import zestymarten.core.analysis.Evidence;
 import zestymarten.core.analysis.Explained;
-import zestymarten.core.analysis.FarEnd;
 import zestymarten.core.analysis.Observation;
 import zestymarten.core.analysis.UnderVoltage;
+import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.Finding;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judge;
+import zestymarten.core.finding.Priors;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
-import zestymarten.core.quantity.Ohms;
-import zestymarten.core.quantity.Understood;
 
 /**
  * What is wrong with a unit, from the entries of its run.
@@ -52,14 +46,34 @@ final class Conclusions {
     List<Found> findings() {
         for (Step step : standing.steps()) {
             if (step instanceof Step.Touch touch && course.isDone(touch)) {
-                standing.last(step).ifPresent(last -> note(touch, last));
+                counted(touch).forEach(entry -> note(touch, entry));
             }
         }
-        course.farEnd().ifPresent(this::noteFarEnd);
         observations.sort(Comparator.comparingInt(Observation::number));
-        return Stream.concat(Evidence.of(design, observations).findings().stream(), others.stream())
+        UnitAnalysis unit =
+                UnitAnalysis.of(design, readings.now(), Priors.usual(), Behaviours.complaint(standing), observations);
+        return Stream.concat(unit.findings().stream(), others.stream())
                 .map(this::found)
                 .toList();
+    }
+
+    /**
+     * The entries of a step that count: all that stand, but for a single open one that read joined as soon as it was
+     * touched again, which was the probe. Through mating faces that counts too: there the contact is what is tested.
+     */
+    private List<Entry> counted(Step.Touch touch) {
+        List<Entry> all = standing.of(touch);
+        if (touch.isUnderVoltage() || all.size() < 2) {
+            return all.isEmpty() ? all : List.of(all.get(all.size() - 1));
+        }
+        boolean probe = isApart(all.get(0)) && !isApart(all.get(1)) && !design.isMated(touch.black(), touch.red());
+        return probe ? all.subList(1, all.size()) : all;
+    }
+
+    private boolean isApart(Entry entry) {
+        return readings.judgement(entry)
+                .filter(each -> each.contact() == Contact.APART)
+                .isPresent();
     }
 
     private void note(Step.Touch touch, Entry last) {
@@ -80,7 +94,7 @@ final class Conclusions {
                             last.sequence())
                     .map(each -> withLift(touch, each))
                     .ifPresent(others::add);
-        } else if (touch.stage() != Stage.ENDS || !touch.isTied()) {
+        } else {
             observations.add(new Observation(
                     last.sequence(),
                     touch.black(),
@@ -88,8 +102,9 @@ final class Conclusions {
                     readings.state(touch),
                     readings.expectation(touch),
                     judgement.get(),
-                    touch.ties()));
-            surface(touch, judgement.get(), last.sequence());
+                    Readings.meaning(last),
+                    touch.ties(),
+                    false));
         }
     }
 
@@ -109,63 +124,13 @@ final class Conclusions {
         List<Integer> evidence = Stream.concat(
                         explained.evidence().stream(), lifted.stream().map(Entry::sequence))
                 .toList();
-        return new Explained(explained.finding(), evidence, explained.functionsLost());
-    }
-
-    /** Dirty-open and clean-good through a mated pair: the surface of the contact, which will come back. */
-    private void surface(Step.Touch touch, Judgement judgement, int number) {
-        boolean good = judgement.contact() == Contact.JOINED && design.isMated(touch.black(), touch.red());
-        Optional<Entry> dirty = good
-                ? standing.of(touch).stream()
-                        .filter(entry -> readings.judgement(entry)
-                                .filter(each -> each.contact() == Contact.APART)
-                                .isPresent())
-                        .findFirst()
-                : Optional.empty();
-        List<String> names = design.namesBetween(touch.black(), touch.red());
-        dirty.ifPresent(entry -> others.add(new Explained(
-                new Finding.ContactSurface(names, touch.black(), touch.red()),
-                List.of(entry.sequence(), number),
-                design.functionsOf(names))));
-    }
-
-    private void noteFarEnd(FarEnd farEnd) {
-        for (Step.Touch touch : design.plan(readings.approach()).endToEnd()) {
-            int wire = course.readTied().indexOf(touch.black());
-            if (wire >= 0 && !touch.red().isFrame() && farEnd.state(wire) != FarEnd.State.UNKNOWN) {
-                noteWire(touch, farEnd, wire);
-            }
-        }
-    }
-
-    private void noteWire(Step.Touch touch, FarEnd farEnd, int wire) {
-        Optional<Entry> last = standing.steps().stream()
-                .filter(step -> step instanceof Step.Touch tied
-                        && tied.stage() == Stage.ENDS
-                        && tied.isTied()
-                        && tied.isOn(touch.black()))
-                .flatMap(step -> standing.last(step).stream())
-                .max(Comparator.comparingInt(Entry::sequence));
-        if (last.isEmpty()) {
-            return;
-        }
-        Expectation expectation = readings.expectation(touch);
-        OptionalDouble ohm = farEnd.ohm(wire);
-        Understood meaning = farEnd.state(wire) == FarEnd.State.BROKEN
-                ? new Understood.OverRange()
-                : ohm.isPresent()
-                        ? Understood.Value.ohms(Math.min(Ohms.MAX, ohm.getAsDouble()))
-                        : new Understood.Tone();
-        Judgement judgement = Judge.judge(meaning, expectation, readings.now().withLeads(0));
-        stepOf.put(last.get().sequence(), last.get().step());
-        observations.add(new Observation(
-                last.get().sequence(),
-                touch.black(),
-                touch.red(),
-                readings.state(touch),
-                expectation,
-                judgement,
-                List.<List<Terminal>>of()));
+        return new Explained(
+                explained.finding(),
+                explained.probability(),
+                explained.certain(),
+                evidence,
+                explained.alternatives(),
+                explained.functionsLost());
     }
 
     /** Every reading of the steps that show a finding, not only the last of each. */
@@ -176,6 +141,12 @@ final class Conclusions {
                 .distinct()
                 .sorted(Comparator.comparingInt(Entry::sequence))
                 .toList();
-        return new Found(explained.finding(), evidence, explained.functionsLost());
+        return new Found(
+                explained.finding(),
+                explained.probability(),
+                explained.certain(),
+                evidence,
+                explained.alternatives(),
+                explained.functionsLost());
     }
 }

@@ -4,7 +4,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import zestymarten.core.diagnosis.Complaint.Behaviour;
+import zestymarten.core.finding.Complaint.Behaviour;
 
 /**
  * Which behaviour of a function a kind of fault explains.

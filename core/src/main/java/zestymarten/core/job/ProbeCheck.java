@@ -56,6 +56,7 @@ final class ProbeCheck {
     }
 
     private static Judgement said(Verdict verdict, Contact contact, String reason) {
-        return new Judgement(verdict, contact, reason, OptionalDouble.empty(), OptionalDouble.empty());
+        return new Judgement(
+                verdict, contact, Judgement.Reason.CHECKED, reason, OptionalDouble.empty(), OptionalDouble.empty());
     }
 }

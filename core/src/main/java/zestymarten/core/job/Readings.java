@@ -19,6 +19,7 @@ import zestymarten.core.insulation.Absorption;
 import zestymarten.core.insulation.Insulation;
 import zestymarten.core.insulation.TimedText;
 import zestymarten.core.insulation.WithstandJudge;
+import zestymarten.core.judge.DiodeRule;
 import zestymarten.core.judge.Doubts;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.InsulationJudge;
@@ -238,10 +239,15 @@ final class Readings {
     private Judgement judge(Step step, Understood meaning, Conditions conditions) {
         return step.fold(
                 probes -> ProbeCheck.judge(probes, meaning),
-                touch -> touch.isUnderVoltage()
-                        ? underVoltage(touch, meaning)
-                        : Judge.judge(meaning, expectation(touch), conditions),
+                touch -> touch.isUnderVoltage() ? underVoltage(touch, meaning) : onOhms(touch, meaning, conditions),
                 act -> ActCheck.judge(design, act, meaning, conditions));
+    }
+
+    private Judgement onOhms(Step.Touch touch, Understood meaning, Conditions conditions) {
+        Judgement plain = Judge.judge(meaning, expectation(touch), conditions);
+        return design.isBesideDiode(touch.black(), touch.red(), state(touch), touch.ties())
+                ? DiodeRule.applied(plain, expectation(touch))
+                : plain;
     }
 
     private Judgement underVoltage(Step.Touch touch, Understood meaning) {
@@ -268,12 +274,8 @@ final class Readings {
         boolean asked = entry.step().stage() == Stage.ENDS && judgement.verdict() == Verdict.PASS;
         return asked && entry.step() instanceof Step.Touch touch
                 ? likes().oddness(touch, judgement)
-                        .map(reason -> new Judgement(
-                                Verdict.WATCH,
-                                judgement.contact(),
-                                reason,
-                                judgement.correctedOhm(),
-                                judgement.uncertaintyOhm()))
+                        .map(reason -> judgement.as(
+                                Verdict.WATCH, judgement.contact(), Judgement.Reason.UNLIKE_ITS_SET, reason))
                         .orElse(judgement)
                 : judgement;
     }
@@ -311,8 +313,7 @@ final class Readings {
     }
 
     private static Judgement inDoubt(Judgement judgement, String reason) {
-        return new Judgement(
-                Verdict.DOUBTFUL, Contact.UNKNOWN, reason, judgement.correctedOhm(), judgement.uncertaintyOhm());
+        return judgement.as(Verdict.DOUBTFUL, Contact.UNKNOWN, Judgement.Reason.NULL_MOVED, reason);
     }
 
     /** A discharge is over after four times the longest time under voltage, counted from the last reading under it. */

@@ -17,6 +17,8 @@ public final class Doubts {
 
     private static final double THOUSAND = 1000;
 
+    private static final double LEAST_FAR_OHM = 10;
+
     private Doubts() {}
 
     /** The reading as a question if there is a doubt about it, and about which meanings; else as it was. */
@@ -30,7 +32,11 @@ public final class Doubts {
         }
         return nearTop(value, conditions)
                 .or(() -> belowZero(value, conditions))
-                .or(() -> expectation.fold(joined -> prefix(value, joined.limit(), conditions), () -> zero(value)))
+                .or(() -> expectation.fold(
+                        joined -> isFarFromZero(joined.limit())
+                                ? zero(value).or(() -> prefix(value, joined.limit(), conditions))
+                                : prefix(value, joined.limit(), conditions),
+                        () -> zero(value)))
                 .orElse(reading);
     }
 
@@ -71,13 +77,15 @@ public final class Doubts {
                         new Understood.OverRange());
     }
 
+    /** Whether a zero is more likely to be a mistyped over-range mark than a resistance. */
+    private static boolean isFarFromZero(Limit limit) {
+        return limit.low().value() >= LEAST_FAR_OHM;
+    }
+
     private static Optional<Understood> zero(Understood.Value value) {
         return value.value() != 0
                 ? Optional.empty()
-                : ask(
-                        "0.00 or OL? A zero here is a dead short between points that should be apart.",
-                        value,
-                        new Understood.OverRange());
+                : ask("0.00 or OL? A zero here would be a dead short.", value, new Understood.OverRange());
     }
 
     /** The joined probes already read more than this; a few counts are the meter's own unrest. */

@@ -1,7 +1,9 @@
 package zestymarten.core.judge;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judge.Judgement.Reason;
 import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.quantity.Engineering;
@@ -29,7 +31,7 @@ public final class InsulationJudge {
      */
     public static Judgement judge(Understood reading, Quantity quantity, double testV, boolean apart) {
         if (reading instanceof Understood.Refused refused) {
-            return plain(Verdict.DOUBTFUL, Contact.UNKNOWN, refused.message());
+            return plain(Verdict.DOUBTFUL, Contact.UNKNOWN, Reason.REFUSED, refused.message());
         }
         if (quantity == Quantity.VOLTAGE) {
             return volts(reading);
@@ -38,6 +40,7 @@ public final class InsulationJudge {
             return plain(
                     Verdict.DOUBTFUL,
                     Contact.UNKNOWN,
+                    Reason.JOINED_BY_DESIGN,
                     "These two points are joined by design: there is no insulation between them to test.");
         }
         return judge(reading, quantity, testV, InsulationLimit.ofTest(testV));
@@ -45,7 +48,28 @@ public final class InsulationJudge {
 
     /** The judgement of a reading of insulation or leakage between two points that should be apart, by a limit. */
     public static Judgement judge(Understood reading, Quantity quantity, double testV, InsulationLimit limit) {
+        Understood.Unit unit = quantity == Quantity.LEAKAGE ? Understood.Unit.AMPERE : Understood.Unit.OHM;
+        Optional<Understood.Unit> read = unitOf(reading);
+        if (read.isPresent() && read.get() != unit) {
+            return plain(
+                    Verdict.DOUBTFUL,
+                    Contact.UNKNOWN,
+                    Reason.WRONG_QUANTITY,
+                    quantity == Quantity.LEAKAGE
+                            ? "Read '" + reading.text()
+                                    + "'; expected a current with its unit, such as 3.4mA, or that it tripped."
+                            : "Read '" + reading.text() + "'; expected a resistance, such as 320M or >2G.");
+        }
         return quantity == Quantity.LEAKAGE ? leakage(reading, testV, limit) : insulation(reading, limit);
+    }
+
+    private static Optional<Understood.Unit> unitOf(Understood reading) {
+        if (reading instanceof Understood.Value value) {
+            return Optional.of(value.unit());
+        } else if (reading instanceof Understood.Above above) {
+            return Optional.of(above.unit());
+        }
+        return reading instanceof Understood.Below below ? Optional.of(below.unit()) : Optional.empty();
     }
 
     private static Judgement insulation(Understood reading, InsulationLimit limit) {
@@ -54,10 +78,15 @@ public final class InsulationJudge {
         }
         if (reading instanceof Understood.Above above) {
             return above.value() >= limit.least().value()
-                    ? plain(Verdict.PASS, Contact.APART, "More than " + ohms(above.value()) + ". " + limit.derivation())
+                    ? plain(
+                            Verdict.PASS,
+                            Contact.APART,
+                            Reason.INSULATION_ENOUGH,
+                            "More than " + ohms(above.value()) + ". " + limit.derivation())
                     : plain(
                             Verdict.UNDECIDED,
                             Contact.UNKNOWN,
+                            Reason.NEXT_RANGE,
                             "More than " + ohms(above.value()) + " does not settle it: read on the next range. "
                                     + limit.derivation());
         }
@@ -65,59 +94,99 @@ public final class InsulationJudge {
             return plain(
                     Verdict.PASS,
                     Contact.APART,
+                    Reason.INSULATION_ENOUGH,
                     "Beyond the tester's range, if the clips were on: prove the connection. " + limit.derivation());
         }
-        if (reading instanceof Understood.Below below
-                && below.value() <= limit.least().value()) {
-            return figure(Verdict.FAIL, below.value(), "Less than " + ohms(below.value()) + ". " + limit.derivation());
+        if (reading instanceof Understood.Below below) {
+            return below.value() <= limit.least().value()
+                    ? figure(
+                            Verdict.FAIL,
+                            Reason.INSULATION_LOW,
+                            below.value(),
+                            "Less than " + ohms(below.value()) + ". " + limit.derivation())
+                    : plain(
+                            Verdict.UNDECIDED,
+                            Contact.UNKNOWN,
+                            Reason.NEXT_RANGE,
+                            "Less than " + ohms(below.value()) + " does not settle it: read the figure. "
+                                    + limit.derivation());
         }
         return reading instanceof Understood.Unstable
-                ? plain(Verdict.FAIL, Contact.UNKNOWN, "The insulation jumps: it breaks down now and then.")
-                : plain(Verdict.DOUBTFUL, Contact.UNKNOWN, "Read '" + reading.text() + "'; expected ohms.");
+                ? plain(
+                        Verdict.FAIL,
+                        Contact.UNKNOWN,
+                        Reason.BROKE_DOWN,
+                        "The insulation jumps: it breaks down now and then.")
+                : plain(
+                        Verdict.DOUBTFUL,
+                        Contact.UNKNOWN,
+                        Reason.WRONG_QUANTITY,
+                        "Read '" + reading.text() + "'; expected a resistance, such as 320M or >2G.");
     }
 
     private static Judgement leakage(Understood reading, double testV, InsulationLimit limit) {
-        if (reading instanceof Understood.Value value && value.value() > 0) {
-            double ohm = Math.min(Ohms.MAX, testV / value.value());
+        if (reading instanceof Understood.Value value && value.value() != 0) {
+            double ohm = Math.min(Ohms.MAX, testV / Math.abs(value.value()));
             return against(
                     ohm, limit, Engineering.text(value.value(), "A") + " at " + Engineering.text(testV, "V") + ": ");
+        }
+        if (reading instanceof Understood.Below below
+                && testV / below.value() < limit.least().value()) {
+            return plain(
+                    Verdict.UNDECIDED,
+                    Contact.UNKNOWN,
+                    Reason.NEXT_RANGE,
+                    "Less than " + Engineering.text(below.value(), "A") + " does not settle a limit of "
+                            + Engineering.text(testV / limit.least().value(), "A") + ": read the figure. "
+                            + limit.derivation());
         }
         boolean none = reading instanceof Understood.Value || reading instanceof Understood.Below;
         return none
                 ? plain(
                         Verdict.PASS,
                         Contact.APART,
+                        Reason.WITHSTOOD,
                         "No leakage, if the clips were on: prove the connection by the charging current.")
-                : plain(Verdict.FAIL, Contact.UNKNOWN, "The tester tripped or jumped: the insulation broke down.");
+                : plain(
+                        Verdict.FAIL,
+                        Contact.UNKNOWN,
+                        Reason.BROKE_DOWN,
+                        "The tester tripped or jumped: the insulation broke down.");
     }
 
     private static Judgement volts(Understood reading) {
-        if (reading instanceof Understood.Value value) {
-            boolean dead = value.value() <= DEAD_UP_TO_V;
+        if (reading instanceof Understood.Value value && value.unit() != Understood.Unit.AMPERE) {
+            boolean dead = Math.abs(value.value()) <= DEAD_UP_TO_V;
             return plain(
                     dead ? Verdict.PASS : Verdict.DOUBTFUL,
                     Contact.UNKNOWN,
+                    dead ? Reason.DEAD : Reason.LIVE,
                     Engineering.text(value.value(), "V")
                             + (dead ? ": dead." : " is still there. Discharge it, and do not touch."));
         }
-        return plain(Verdict.DOUBTFUL, Contact.UNKNOWN, "Read '" + reading.text() + "'; expected volts.");
+        return plain(
+                Verdict.DOUBTFUL,
+                Contact.UNKNOWN,
+                Reason.WRONG_QUANTITY,
+                "Read '" + reading.text() + "'; expected a voltage, such as 0.2 or -48 V.");
     }
 
     private static Judgement against(double ohm, InsulationLimit limit, String before) {
         boolean enough = ohm >= limit.least().value();
         return figure(
                 enough ? Verdict.PASS : Verdict.FAIL,
+                enough ? Reason.INSULATION_ENOUGH : Reason.INSULATION_LOW,
                 ohm,
                 before + ohms(ohm) + (enough ? " is enough. " : " is too little. ") + limit.derivation());
     }
 
-    private static Judgement figure(Verdict verdict, double ohm, String reason) {
+    private static Judgement figure(Verdict verdict, Reason code, double ohm, String reason) {
         Contact contact = verdict == Verdict.PASS ? Contact.APART : Contact.UNKNOWN;
-        return new Judgement(verdict, contact, reason, OptionalDouble.of(ohm), OptionalDouble.empty());
+        return new Judgement(verdict, contact, code, reason, OptionalDouble.of(ohm), OptionalDouble.empty());
     }
 
-    private static Judgement plain(Verdict verdict, Contact contact, String reason) {
-        return new Judgement(verdict, contact, reason, OptionalDouble.empty(), OptionalDouble.empty());
+    private static Judgement plain(Verdict verdict, Contact contact, Reason code, String reason) {
+        return new Judgement(verdict, contact, code, reason, OptionalDouble.empty(), OptionalDouble.empty());
     }
 
     private static String ohms(double value) {

@@ -14,6 +14,7 @@ import zestymarten.core.quantity.ResourceTable;
 final class ConductorTables {
     private static final Map<String, NavigableMap<Double, Double>> ROWS = new HashMap<>();
     private static final String VEHICLE = "vehicle/copper";
+    private static final double SAME = 1e-9;
 
     static {
         ResourceTable.read(ConductorTables.class, "conductor-iec60228.csv")
@@ -35,8 +36,8 @@ final class ConductorTables {
     /**
      * A row of a table.
      *
-     * @param ohmPerMetre highest resistance at 20 °C
-     * @param listedMm2 the section of the row, which may be the listed one just below the section asked for
+     * @param ohmPerMetre highest resistance at 20 °C, scaled by the section where that is not listed
+     * @param listedMm2 the section of the row
      */
     record Row(double ohmPerMetre, double listedMm2, String source) {}
 
@@ -47,8 +48,8 @@ final class ConductorTables {
     }
 
     /**
-     * The row for a section: the listed one, else the next smaller listed one, which never asks for less resistance than
-     * the true section has; below the smallest, that one scaled by the section. Empty where there is no table.
+     * The row for a section: the listed one, else the nearest listed one by ratio, scaled by the two sections. Empty where
+     * there is no table.
      */
     static Optional<Row> row(StrandClass strandClass, Metal metal, double areaMm2) {
         String key = strandClass.code() + "/" + metal.code();
@@ -57,11 +58,13 @@ final class ConductorTables {
             return Optional.empty();
         }
         String source = strandClass == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228";
-        Map.Entry<Double, Double> below = table.floorEntry(areaMm2 * (1 + 1e-9));
-        if (below != null) {
-            return Optional.of(new Row(below.getValue(), below.getKey(), source));
-        }
-        Map.Entry<Double, Double> smallest = table.firstEntry();
-        return Optional.of(new Row(smallest.getValue() * smallest.getKey() / areaMm2, smallest.getKey(), source));
+        Map.Entry<Double, Double> below = table.floorEntry(areaMm2 * (1 + SAME));
+        Map.Entry<Double, Double> above = table.ceilingEntry(areaMm2 * (1 - SAME));
+        Map.Entry<Double, Double> nearest = below == null
+                ? table.firstEntry()
+                : above == null || areaMm2 / below.getKey() <= above.getKey() / areaMm2 ? below : above;
+        double listed = nearest.getKey();
+        boolean same = Math.abs(listed / areaMm2 - 1) <= SAME;
+        return Optional.of(new Row(nearest.getValue() * (same ? 1 : listed / areaMm2), listed, source));
     }
 }

@@ -27,6 +27,7 @@ public final class Limits {
     /** What a wire of which nothing is known may read. */
     static final Ohms ROUND_FIGURE = Ohms.of(1);
 
+    private static final double ROUNDING = 1e-9;
     private static final double LOW_SHARE = 0.8;
     private static final double HANDBOOK_MARGIN = 1.15;
     private static final double USUAL_CONTACT_OHM = 0.2;
@@ -215,7 +216,7 @@ public final class Limits {
     }
 
     private static String listed(ConductorTables.Row row, double area) {
-        return Math.abs(row.listedMm2() / area - 1) < 1e-6 ? "" : " (by the row of " + size(row.listedMm2()) + ")";
+        return Math.abs(row.listedMm2() / area - 1) < 1e-6 ? "" : " (scaled from " + size(row.listedMm2()) + ")";
     }
 
     private String warmth(Metal metal) {
@@ -312,21 +313,38 @@ public final class Limits {
                 component.a(), component.b(), limit.low(), limit.nominal().orElse(limit.low()), limit.high());
     }
 
-    /** The limit of a path of several conductors, from the bounds that the network gives for it. */
-    public Limit along(List<Conductor> route, Path.Ohmic bounds) {
-        if (route.size() == 1) {
+    /**
+     * The limit of a path, which is the network's bound: of a single conductor its own limit where nothing lies beside it.
+     *
+     * @param bounds what the network gives between the two terminals
+     * @param givenLow the least that figures given for the conductors allow; empty if none was given
+     */
+    public Limit along(List<Conductor> route, Path.Ohmic bounds, Optional<Ohms> givenLow) {
+        boolean known = route.stream().allMatch(each -> nominal(each).isPresent());
+        if (route.size() == 1 && isSame(of(route.get(0)).high(), bounds.high())) {
             return of(route.get(0));
         }
-        boolean known = route.stream().allMatch(each -> nominal(each).isPresent());
         String parts = route.stream()
                 .map(each -> each.id() + " " + of(each).high().text())
                 .collect(Collectors.joining(", "));
+        Ohms low = givenLow.filter(each -> each.value() > 0).orElse(bounds.low());
         return new Limit(
-                bounds.low(),
+                low.compareTo(bounds.high()) > 0 ? bounds.high() : low,
                 known ? Optional.of(bounds.nominal()) : Optional.empty(),
                 bounds.high(),
-                false,
+                givenLow.filter(each -> each.value() > 0).isPresent(),
                 Limit.Rule.SUM,
-                "At most " + bounds.high().text() + ": the network of the limits on the way (" + parts + ").");
+                "At most " + bounds.high().text() + ": the network of the limits on the way (" + parts
+                        + (isBeside(route, bounds) ? ", and what lies beside them" : "") + ").");
+    }
+
+    /** Whether the network's bound is below the sum of the way, because other conductors lead there too. */
+    private boolean isBeside(List<Conductor> route, Path.Ohmic bounds) {
+        double sum = route.stream().mapToDouble(each -> of(each).high().value()).sum();
+        return bounds.high().value() < sum * (1 - ROUNDING);
+    }
+
+    private static boolean isSame(Ohms one, Ohms other) {
+        return Math.abs(one.value() - other.value()) <= ROUNDING * one.value();
     }
 }

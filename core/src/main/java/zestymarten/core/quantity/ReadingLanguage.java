@@ -3,6 +3,7 @@ package zestymarten.core.quantity;
 import java.text.Normalizer;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -27,11 +28,15 @@ public final class ReadingLanguage {
     private static final Set<String> SILENT = Set.of("n", "no", "-", "none", "silent", "no tone", "no beep");
     private static final Set<String> JUMPS = Set.of("jumps", "jump", "unstable", "~");
     private static final Pattern OVER_RANGE = Pattern.compile(
-            "(?:[o0]\\.?l\\.?|\\.[o0]l|inf(?:inity)?|∞|over(?:[- ]?range)?|open) ?(?:[kmg]?(?:ω|ohms?)?)");
-    private static final Pattern BARE_ONE = Pattern.compile("1 ?\\.?");
+            "(?:[o0]\\.?l\\.?|\\.[o0]l|inf(?:inity)?|∞|over(?:[- ]?range)?|open) ?([kmg]?(?:ω|ohms?)?)\\.?");
+    private static final Pattern RAISED = Pattern.compile(".*[\\u00b2\\u00b3\\u00b9\\u2070-\\u209c].*");
+    private static final Pattern ONE = Pattern.compile("1 ?[.,]? ?[kKMGm]? ?(?:Ω|ohms?|Ohms?|OHM)?\\.?");
     private static final Pattern SPAN = Pattern.compile("~? ?(.+?) ?(?:\\.\\.\\.?|…) ?(.+)");
     private static final Pattern FIGURE = Pattern.compile(
-            "(\\d+(?:[.,]\\d*)?|[.,]\\d+)(?:[eE]([+-]?\\d{1,2}))? ?([pnumkKMGT]?) ?(Ω|ohms?|Ohms?|OHM|R|V|A)?");
+            "\\+?(\\d+(?:[.,]\\d*)?|[.,]\\d+)(?:[eE]([+-]?\\d{1,2}))? ?([pnumkKMGT]?) ?(Ω|ohms?|Ohms?|OHM|R|V|A)?\\.?");
+    private static final Pattern NEGATIVE = Pattern.compile("-(.*[0-9].*)");
+    private static final Map<String, String> SPELT =
+            Map.of("milliohm", "mΩ", "kilohm", "kΩ", "kiloohm", "kΩ", "megohm", "MΩ", "megaohm", "MΩ", "gigaohm", "GΩ");
     private static final Pattern INFIX = Pattern.compile("(\\d*)([RpnumkKMGT])(\\d+) ?(Ω|ohms?|Ohms?|V|A)?");
     private static final String PREFIXES = "pnum kMGT";
 
@@ -48,7 +53,11 @@ public final class ReadingLanguage {
             return new Understood.Refused(
                     "Read " + typed.length() + " characters; a reading has at most " + MAX_LENGTH + ". " + EXPECTED);
         }
-        String text = normalise(typed);
+        if (RAISED.matcher(typed).matches()) {
+            return new Understood.Refused(
+                    "Read '" + typed.strip() + "': a raised or lowered digit is no part of a reading. " + EXPECTED);
+        }
+        String text = spelt(normalise(typed));
         if (text.isEmpty()) {
             return new Understood.Refused("Nothing was typed. " + EXPECTED);
         }
@@ -66,12 +75,15 @@ public final class ReadingLanguage {
     }
 
     private Understood measured(String typed, String text, String lower) {
-        if (OVER_RANGE.matcher(lower).matches()) {
-            return new Understood.OverRange();
+        Matcher over = OVER_RANGE.matcher(lower);
+        if (over.matches()) {
+            return overRange(typed, text, over.group(1));
         }
-        if (BARE_ONE.matcher(text).matches() && (oneIsOverRange || text.equals("1 ."))) {
+        boolean marked =
+                text.equals("1 .") || (oneIsOverRange && ONE.matcher(text).matches());
+        if (marked) {
             return new Understood.Ambiguous(
-                    List.of(Understood.Value.ohms(1), new Understood.OverRange()),
+                    List.of(one(text), new Understood.OverRange()),
                     "Does the meter show one ohm, or is the 1 its over-range mark?");
         }
         Matcher span = SPAN.matcher(text);
@@ -88,9 +100,40 @@ public final class ReadingLanguage {
         return figure(typed, text);
     }
 
+    /** The 1 with its prefix as a figure. */
+    private static Understood one(String text) {
+        Understood plain = new ReadingLanguage(false).understand(text.replace("1 .", "1"));
+        return plain instanceof Understood.Value ? plain : Understood.Value.ohms(1);
+    }
+
+    /** Over-range of a range that the meter names: only that of megohms and more says that there is no path. */
+    private static Understood overRange(String typed, String text, String unit) {
+        boolean highest = unit.isEmpty() || text.contains("M") || unit.startsWith("g");
+        return highest
+                ? new Understood.OverRange()
+                : new Understood.Refused("Read '" + typed.strip()
+                        + "': over-range of a low range only says \"more than that range\". Switch to the next range, or type"
+                        + " its top, such as >200.");
+    }
+
+    /** Units that are written out, as their symbols. */
+    private static String spelt(String text) {
+        String lower = text.toLowerCase(Locale.ROOT);
+        for (Map.Entry<String, String> each : SPELT.entrySet()) {
+            int at = lower.indexOf(each.getKey());
+            if (at > 0) {
+                int end = at + each.getKey().length();
+                boolean plural = lower.startsWith("s", end);
+                return text.substring(0, at) + each.getValue() + text.substring(plural ? end + 1 : end);
+            }
+        }
+        return text;
+    }
+
     private Understood span(String typed, String from, String to) {
-        Understood low = understand(from);
-        Understood high = understand(to);
+        ReadingLanguage plain = new ReadingLanguage(false);
+        Understood low = plain.understand(from);
+        Understood high = plain.understand(to);
         return isLevel(low) && isLevel(high) ? new Understood.Unstable(List.of(low, high)) : refuse(typed);
     }
 
@@ -109,10 +152,9 @@ public final class ReadingLanguage {
     }
 
     private Understood figure(String typed, String text) {
-        if (text.startsWith("-")) {
-            return new Understood.Refused("Read '" + typed.strip()
-                    + "': a resistance cannot be negative. If the meter was zeroed on its leads and shows a little below"
-                    + " zero, type 0.");
+        Matcher negative = NEGATIVE.matcher(text);
+        if (negative.matches()) {
+            return negative(typed, negative.group(1));
         }
         Matcher figure = FIGURE.matcher(text);
         if (figure.matches()) {
@@ -125,6 +167,19 @@ public final class ReadingLanguage {
             return value(typed, digits, power(infix.group(2)), infix.group(4));
         }
         return refuse(typed);
+    }
+
+    /** A voltage or a current may be negative; a resistance only by a rounded zero. */
+    private Understood negative(String typed, String rest) {
+        Understood plain = new ReadingLanguage(false).figure(typed, rest.strip());
+        if (plain instanceof Understood.Value value && (value.unit() != Unit.OHM || value.value() == 0)) {
+            return new Understood.Value(-value.value(), value.unit());
+        }
+        return plain instanceof Understood.Value
+                ? new Understood.Refused("Read '" + typed.strip()
+                        + "': a resistance cannot be negative. If the meter was nulled on its leads and shows a little below"
+                        + " zero, type 0.")
+                : refuse(typed);
     }
 
     private static Understood value(String typed, String digits, int exponent, @Nullable String unit) {

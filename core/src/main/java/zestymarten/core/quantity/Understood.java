@@ -6,11 +6,13 @@ import java.util.OptionalDouble;
 /** What a typed reading was understood to say. A closed family: a new way to read must be handled everywhere. */
 public sealed interface Understood {
 
-    /** A figure in its base unit: ohms, volts or amperes. Never negative, always finite. */
+    /** A figure in its base unit: ohms from 0, volts or amperes of either sign; always finite. */
     record Value(double value, Unit unit) implements Understood {
         public Value {
-            if (!(value >= 0 && value <= Ohms.MAX)) {
-                throw new IllegalArgumentException("Value (" + value + ") must be from 0 to " + Ohms.MAX + ".");
+            double least = unit == Unit.OHM ? 0 : -Ohms.MAX;
+            if (!(value >= least && value <= Ohms.MAX)) {
+                throw new IllegalArgumentException(
+                        "Value (" + value + ") must be from " + least + " to " + Ohms.MAX + ".");
             }
             value += 0.0;
         }

@@ -99,11 +99,12 @@ class BadInputTest {
     }
 
     @Test
-    void readingsThatContradictEachOtherGiveTheLastOneItsSay() {
+    void readingsThatContradictEachOtherNeverPass() {
         Assembly wire = sound(", \"conductors\": [{\"id\": \"W1\", \"from\": \"J1.1\", \"to\": \"J2.1\"}]");
         Analysis analysis = analysis(
                 wire, reading("J1.1", "J2.1", "OL"), reading("J2.1", "J1.1", "0.5"), reading("J1.1", "FRAME", "OL"));
-        assertThat(analysis.standing()).isEqualTo(Analysis.Standing.PASS);
+        assertThat(analysis.standing()).isEqualTo(Analysis.Standing.FAIL);
+        assertThat(analysis.findings().get(0).finding().kind()).isEqualTo("intermittent");
     }
 
     @ParameterizedTest

@@ -24,6 +24,8 @@ import zestymarten.core.fault.FaultyUnit;
 import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
+import zestymarten.core.finding.Complaint;
+import zestymarten.core.finding.Priors;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;

@@ -13,7 +13,7 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
-import zestymarten.core.diagnosis.Complaint.Behaviour;
+import zestymarten.core.finding.Complaint.Behaviour;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
@@ -46,7 +46,9 @@ class FittingTest {
     void whatIsWetIsSealedAndWhatIsCrossedIsMoved() {
         assertThat(Fitting.of(DESIGN, new Finding.Open("W2", NEAR, FAR)).minds())
                 .contains("It is wet here: seal the repair.");
-        Fitting crossed = Fitting.of(DESIGN, new Finding.Crossed(List.of("W1", "W3"), List.of(FAR, NEAR)));
+        Fitting crossed = Fitting.of(
+                DESIGN,
+                new Finding.Crossed(List.of(new Finding.Move("W1", NEAR, FAR), new Finding.Move("W3", NEAR, NEAR))));
         assertThat(crossed.ways().get(0)).isEqualTo(Entry.Way.MOVE);
         Fitting high =
                 Fitting.of(DESIGN, new Finding.HighResistance(List.of("W3"), NEAR, FAR, Ohms.of(2), Ohms.of(0.3)));
@@ -90,7 +92,12 @@ class FittingTest {
     @Test
     void aShortMayMakeAFunctionStayOnOrBlowItsFuse() {
         Found shorted = new Found(
-                new Finding.Shorted(List.of("W1", "W3"), List.of(NEAR, FAR), List.of("W1", "W3")),
+                new Finding.Shorted(List.of(
+                        new Finding.Piece(List.of("W1"), NEAR, Finding.Piece.Form.WIRES),
+                        new Finding.Piece(List.of("W3"), FAR, Finding.Piece.Form.WIRES))),
+                1,
+                true,
+                List.of(),
                 List.of(),
                 List.of("up", "horn"));
         assertThat(Explains.explained("horn", Behaviour.STAYS_ON, List.of(shorted)))

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.diagnosis.Complaint;
+import zestymarten.core.finding.Complaint;
 import zestymarten.core.meter.Meter;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Deed;
@@ -170,7 +170,7 @@ class WholeJobTest {
         assertThat(bench.job().ledger()).containsExactly("the tie at the far end");
         assertThat(bench.sentence()).as("the closing pair").isEqualTo("ENDS J1.2 J1.3 tied");
         bench.type("1.40");
-        assertThat(told(bench)).containsExactly("W3 reads 1.15 Ω from J1.3 to J2.3; at most 0.312 Ω.");
+        assertThat(told(bench)).containsExactly("W3 reads 1.147 Ω from J1.3 to J2.3; at most 0.312 Ω.");
         assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
         bench.act("", "", "");
         assertThat(bench.job().ledger()).isEmpty();
@@ -181,7 +181,7 @@ class WholeJobTest {
     void tiedToTheFrameEveryWireIsReadAgainstIt() {
         Bench bench =
                 Bench.of(THREE_CORES, approach(Method.FAR_END_TO_FRAME, false)).act("", "", "");
-        bench.type("b", "0.00").act("", "", "").type("0.20", "OL", "OL", "1.35");
+        bench.type("b", "0.00").act("", "", "").type("0.30", "OL", "OL", "1.27");
         assertThat(bench.job()
                         .steps(Stage.ENDS)
                         .filter(Step.Touch.class::isInstance)
@@ -189,10 +189,10 @@ class WholeJobTest {
                 .as("the frame is the reference; the closing pair proves its own ohms")
                 .containsExactly(
                         "ENDS J1.1 FRAME tied", "ENDS J1.2 FRAME tied", "ENDS J1.3 FRAME tied", "ENDS J1.1 J1.3 tied");
-        bench.type("1.35");
+        bench.type("1.53");
         assertThat(told(bench))
                 .containsExactly(
-                        "W2 is open between J1.2 and J2.2.", "W3 reads 1.25 Ω from J1.3 to J2.3; at most 0.312 Ω.");
+                        "W2 is open between J1.2 and J2.2.", "W3 reads 1.257 Ω from J1.3 to J2.3; at most 0.312 Ω.");
         bench.act("", "", "");
         assertThat(bench.job().ledger()).isEmpty();
     }
@@ -298,7 +298,7 @@ class WholeJobTest {
                 .containsEntry("horn", Complaint.Behaviour.STAYS_ON)
                 .containsEntry("down", Complaint.Behaviour.WORKS);
         assertThat(bench.job().unexplained()).containsExactly("horn", "up");
-        bench.act("", "", "").type("b", "0.30", "OL", "OL");
+        bench.act("", "", "").type("b", "0.30", "OL", "OL", "0.6", "0.6");
         assertThat(bench.job().explainedBy(bench.job().findings().get(0))).containsExactly("up");
         assertThat(bench.job().unexplained())
                 .as("an open does not make a horn stay on")

@@ -85,7 +85,7 @@ class JudgeTest {
         assertThat(judge("0.78", wire, true).verdict()).isEqualTo(Verdict.PASS);
         Judgement between = judge("0.80", wire, true);
         assertThat(between.verdict()).isEqualTo(Verdict.UNDECIDED);
-        assertThat(between.reason()).contains("a four-wire reading, a lower range or a fresh zero would decide it");
+        assertThat(between.reason()).contains("a four-wire measurement, a lower range or a fresh null would decide it");
         assertThat(judge("0.82", wire, true).verdict()).isEqualTo(Verdict.FAIL);
     }
 

@@ -68,10 +68,21 @@ class LimitsTest {
     }
 
     @Test
-    void aSectionThatNoTableListsGoesByTheRowBelowIt() {
+    void aSectionThatNoTableListsIsScaledFromTheNearest() {
         Limit gauge = new Limits(20).of(wire("length_m,awg", "10,20"));
-        assertThat(gauge.high().value()).isCloseTo(0.39, within(1e-9));
-        assertThat(gauge.derivation()).contains("0.5176 mm² (by the row of 0.5 mm²)");
+        assertThat(gauge.high().value()).isCloseTo(0.39 * 0.5 / 0.51757, within(1e-4));
+        assertThat(gauge.derivation()).contains("0.5176 mm² (scaled from 0.5 mm²)");
+        double thick = new Limits(20).of(wire("length_m,awg", "10,14")).high().value();
+        assertThat(thick).as("AWG 14 is not 1.5 mm²").isCloseTo(0.0798 * 2.5 / 2.0809, within(1e-4));
+        assertThat(new Limits(20)
+                        .of(wire("length_m,area_mm2", "100,630"))
+                        .high()
+                        .value())
+                .isCloseTo(0.00287, within(1e-9));
+        assertThat(new Limits(20)
+                        .of(wire("length_m,area_mm2,metal,class", "100,16,aluminium,1"))
+                        .rule())
+                .isEqualTo(Limit.Rule.STANDARD);
         Limit thin = new Limits(20).of(wire("length_m,area_mm2", "10,0.25"));
         assertThat(thin.high().value()).isCloseTo(0.78, within(1e-9));
     }

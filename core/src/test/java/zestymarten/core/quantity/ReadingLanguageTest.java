@@ -120,8 +120,53 @@ class ReadingLanguageTest {
     void saysWhyANegativeResistanceIsRefused() {
         assertThat(language.understand("-0.5"))
                 .isEqualTo(new Understood.Refused(
-                        "Read '-0.5': a resistance cannot be negative. If the meter was zeroed on"
+                        "Read '-0.5': a resistance cannot be negative. If the meter was nulled on"
                                 + " its leads and shows a little below zero, type 0."));
+    }
+
+    @Test
+    void aVoltageMayBeNegativeAndSoMayARoundedZero() {
+        assertThat(language.understand("-48 V")).isEqualTo(new Understood.Value(-48, Understood.Unit.VOLT));
+        assertThat(language.understand("-0.00")).isEqualTo(Understood.Value.ohms(0));
+        assertThat(language.understand("-2 mA")).isEqualTo(new Understood.Value(-0.002, Understood.Unit.AMPERE));
+        assertThat(language.understand("---")).isInstanceOf(Understood.Refused.class);
+        assertThat(language.understand("---").text()).doesNotContain("negative");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"+3", "3.", "3 Ω.", "3 ohms", "0.003 kilohm"})
+    void takesOtherWaysToWriteThreeOhms(String typed) {
+        assertThat(language.understand(typed)).isEqualTo(Understood.Value.ohms(3));
+    }
+
+    @Test
+    void takesUnitsThatAreWrittenOut() {
+        assertThat(language.understand("2.7 megohm")).isEqualTo(Understood.Value.ohms(2.7e6));
+        assertThat(language.understand("2 megohms")).isEqualTo(Understood.Value.ohms(2e6));
+        assertThat(language.understand("1 kΩ.")).isEqualTo(Understood.Value.ohms(1000));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"5²", "10³", "R₂"})
+    void aRaisedOrLoweredDigitIsNoPartOfAReading(String typed) {
+        assertThat(language.understand(typed)).isInstanceOf(Understood.Refused.class);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"OL mΩ", "OL Ω", "OL kΩ"})
+    void overRangeOfALowRangeIsNoBreak(String typed) {
+        assertThat(language.understand(typed).text()).contains("only says \"more than that range\"");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"1", "1 M", "1k", "1,", "1 Ω", "1 ."})
+    void aOneWithAUnitIsAskedOnAMeterWhoseMarkIsOne(String typed) {
+        assertThat(new ReadingLanguage(true).understand(typed)).isInstanceOf(Understood.Ambiguous.class);
+    }
+
+    @Test
+    void aSpanFromOneIsASpanOnEveryMeter() {
+        assertThat(new ReadingLanguage(true).understand("1..3")).isInstanceOf(Understood.Unstable.class);
     }
 
     @Test

@@ -1,4 +1,4 @@
-package zestymarten.core.diagnosis;
+package zestymarten.core.finding;
 
 import java.util.Map;
 import java.util.Optional;
@@ -34,7 +34,7 @@ public record Complaint(Map<String, Behaviour> functions) {
         return functions.values().stream().anyMatch(each -> each != Behaviour.WORKS);
     }
 
-    Optional<Behaviour> of(Conductor conductor) {
+    public Optional<Behaviour> of(Conductor conductor) {
         return conductor.function().flatMap(function -> Optional.ofNullable(functions.get(function)));
     }
 }

@@ -1,4 +1,4 @@
-package zestymarten.core.diagnosis;
+package zestymarten.core.finding;
 
 /**
  * How likely faults are before anything was read. Each figure is the expected number of faults of that kind in a unit of

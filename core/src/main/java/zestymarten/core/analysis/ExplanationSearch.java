@@ -1,0 +1,99 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.PriorityQueue;
+import java.util.Set;
+
+/**
+ * The sets of faults that explain what was read in a scene, the likeliest first.
+ *
+ * <p>Method: best first from the given starts. Of each set the observation is taken that it explains least, those first that a good unit would not give, and every
+ * fault
+ * that might explain it is added (conflict-directed search). A set is left alone once one more fault would make it less
+ * likely than a hundredth of the best explanation. Cost: at most {@value #MOST_GROWN} sets are grown. Order: of equally
+ * likely sets the one that was found first. Source: the scheme is that of de Kleer and Williams, 1987.
+ */
+final class ExplanationSearch {
+    private static final int MOST_GROWN = 120;
+    private static final int MOST_FAULTS = 6;
+    private static final int MOST_WEIGHED = 4000;
+    private static final double LIGHTEST_FAULT = 3.5;
+
+    /** A hundredth of the best. */
+    static final double WORTH_TELLING = Math.log(100);
+
+    private final ObservationModel model;
+    private final Scene scene;
+    private final PriorityQueue<Weighed> open =
+            new PriorityQueue<>(Comparator.comparingDouble(Weighed::logWeight).reversed());
+    private final Set<Set<Effect>> seen = new HashSet<>();
+    private final List<Weighed> all = new ArrayList<>();
+    private double best = Double.NEGATIVE_INFINITY;
+
+    private ExplanationSearch(ObservationModel model, Scene scene) {
+        this.model = model;
+        this.scene = scene;
+    }
+
+    /**
+     * The sets worth telling.
+     *
+     * @param starts sets to begin with; no fault at all is always among them
+     */
+    static List<Weighed> of(ObservationModel model, Scene scene, List<List<Effect>> starts) {
+        ExplanationSearch search = new ExplanationSearch(model, scene);
+        search.weigh(List.of());
+        starts.forEach(search::weigh);
+        search.grow();
+        return search.worthTelling();
+    }
+
+    private void weigh(List<Effect> effects) {
+        if (effects.size() <= MOST_FAULTS + starts && all.size() < MOST_WEIGHED && seen.add(Set.copyOf(effects))) {
+            Weighed weighed = model.weighed(scene, effects);
+            all.add(weighed);
+            open.add(weighed);
+            if (weighed.explainsAll()) {
+                best = Math.max(best, weighed.logWeight());
+            }
+        }
+    }
+
+    private int starts;
+
+    private void grow() {
+        starts = all.stream().mapToInt(each -> each.effects().size()).max().orElse(0);
+        for (int grown = 0; grown < MOST_GROWN && !open.isEmpty(); ) {
+            Weighed next = open.remove();
+            boolean worth = next.logPrior() - LIGHTEST_FAULT > best - WORTH_TELLING;
+            if (!next.explainsAll() && worth) {
+                grown++;
+                grow(next);
+            }
+        }
+    }
+
+    /** Adds what might explain the first of the unexplained observations for which there is anything. */
+    private void grow(Weighed next) {
+        for (int place : next.unexplained()) {
+            List<List<Effect>> proposals =
+                    Proposals.of(next, scene.observations().get(place));
+            proposals.forEach(this::weigh);
+            if (!proposals.isEmpty()) {
+                return;
+            }
+        }
+    }
+
+    /** Those that explain everything, or all where none does. */
+    private List<Weighed> worthTelling() {
+        double most = all.stream().mapToDouble(Weighed::logWeight).max().orElse(0);
+        return all.stream()
+                .filter(each -> each.logWeight() > most - 2 * WORTH_TELLING)
+                .sorted(Comparator.comparingDouble(Weighed::logWeight).reversed())
+                .toList();
+    }
+}

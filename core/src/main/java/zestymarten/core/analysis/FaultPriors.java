@@ -1,0 +1,181 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Complaint;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.finding.Priors;
+
+/** How likely each fault was before anything was read: its kind, its place, and what the machine does. */
+final class FaultPriors {
+    private static final double CLEARED = 0.03;
+    private static final double FITTING = 4;
+    private static final double FREE_OHM = Math.exp(-2);
+    private static final double CAVITY = 0.1;
+    private static final double STUCK_CLOSED = 0.5;
+    private static final double OFF = 0.25;
+    private static final double JUMPING = 0.1;
+    private static final double LEAKING = 0.5;
+    private static final double UNEXPLAINED = -Math.log(20);
+
+    private final Design design;
+    private final Priors priors;
+    private final Complaint complaint;
+    private final int nets;
+
+    FaultPriors(Design design, Priors priors, Complaint complaint) {
+        this.design = design;
+        this.priors = priors;
+        this.complaint = complaint;
+        nets = Math.max(2, design.nets().all().size());
+    }
+
+    Complaint complaint() {
+        return complaint;
+    }
+
+    /** Natural logarithm of the odds of a fault. */
+    double log(Effect effect) {
+        return Math.log(Math.max(1e-12, odds(effect)));
+    }
+
+    private double odds(Effect effect) {
+        if (effect instanceof Effect.Cut cut) {
+            return cut.element()
+                    .part()
+                    .map(part -> priors.part())
+                    .orElseGet(() -> cut.element()
+                            .conductor()
+                            .map(wire -> priors.open() * zone(wire) * told(wire, Complaint.Behaviour.DEAD))
+                            .orElse(priors.open()));
+        } else if (effect instanceof Effect.Rewired rewired) {
+            return rewired(rewired.moves());
+        } else if (effect instanceof Effect.Stuck stuck) {
+            return priors.part() * (stuck.closed() ? STUCK_CLOSED : 1);
+        } else if (effect instanceof Effect.Altered altered) {
+            return altered.element().part().map(Component::kind).isPresent()
+                    ? priors.part() * OFF * FREE_OHM
+                    : altered.element()
+                            .conductor()
+                            .map(wire -> priors.high() * told(wire, Complaint.Behaviour.SOMETIMES) * FREE_OHM)
+                            .orElse(priors.high() * FREE_OHM);
+        } else if (effect instanceof Effect.Bridged bridged) {
+            return bridged(bridged.pieces());
+        } else if (effect instanceof Effect.Leaking leaking) {
+            return LEAKING * bridged(List.of(leaking.one(), leaking.other()));
+        }
+        Effect.Jumping jumping = (Effect.Jumping) effect;
+        return jumping.element()
+                .conductor()
+                .map(wire -> priors.open() * JUMPING * zone(wire) * told(wire, Complaint.Behaviour.SOMETIMES))
+                .orElse(priors.part() * JUMPING);
+    }
+
+    private double rewired(List<Finding.Move> moves) {
+        double dead = moves.stream()
+                .mapToDouble(move -> told(design.conductor(move.conductor()), Complaint.Behaviour.DEAD))
+                .max()
+                .orElse(1);
+        return moves.size() == 1
+                ? dead
+                        * priors.misplaced()
+                        / Math.max(1, design.assembly().emptyCavities().size())
+                : dead * priors.crossed() * Math.pow(2.0 / nets, moves.size() - 1.0);
+    }
+
+    private double bridged(List<Finding.Piece> pieces) {
+        boolean frame = pieces.stream().anyMatch(piece -> piece.form() == Finding.Piece.Form.FRAME);
+        long cavities = pieces.stream()
+                .filter(piece -> piece.form() == Finding.Piece.Form.CAVITY)
+                .count();
+        double pair = 2 * priors.shorted() / nets;
+        double odds = frame ? priors.toFrame() : pair;
+        return odds
+                * Math.pow(pair, Math.max(0, pieces.size() - 2))
+                * Math.pow(CAVITY, (double) cavities)
+                * staysOn(pieces);
+    }
+
+    private double staysOn(List<Finding.Piece> pieces) {
+        return pieces.stream()
+                .flatMap(piece -> piece.conductors().stream())
+                .mapToDouble(id -> told(design.conductor(id), Complaint.Behaviour.STAYS_ON))
+                .max()
+                .orElse(1);
+    }
+
+    private double zone(Conductor wire) {
+        boolean hard = wire.zone()
+                .filter(each -> !each.isBlank() && !each.equals("fixed"))
+                .isPresent();
+        return hard ? priors.flexing() : 1;
+    }
+
+    /** How much likelier what the machine does makes a kind of fault of a wire. */
+    private double told(Conductor wire, Complaint.Behaviour fitting) {
+        return wire.function()
+                .map(function -> complaint.functions().get(function))
+                .map(each -> each == Complaint.Behaviour.WORKS ? CLEARED : each == fitting ? FITTING : 1.0)
+                .orElse(1.0);
+    }
+
+    /** What functions that do not work make of faults that leave them unexplained: a logarithm, at most 0. */
+    double unexplained(Scene scene, List<Effect> effects) {
+        if (!complaint.isOfSomething()) {
+            return 0;
+        }
+        Set<String> functions = new HashSet<>();
+        scene.elements()
+                .forEach(element -> element.conductor()
+                        .filter(this::fails)
+                        .flatMap(Conductor::function)
+                        .ifPresent(functions::add));
+        effects.forEach(effect -> touched(effect)
+                .forEach(terminal -> design.nets()
+                        .of(terminal)
+                        .ifPresent(net ->
+                                net.conductors().forEach(wire -> wire.function().ifPresent(functions::remove)))));
+        return functions.size() * UNEXPLAINED;
+    }
+
+    private List<Terminal> touched(Effect effect) {
+        List<Terminal> touched = new ArrayList<>();
+        if (effect instanceof Effect.Cut cut) {
+            touched.addAll(List.of(cut.element().a(), cut.element().b()));
+        } else if (effect instanceof Effect.Stuck stuck) {
+            touched.addAll(List.of(stuck.element().a(), stuck.element().b()));
+        } else if (effect instanceof Effect.Altered altered) {
+            touched.addAll(List.of(altered.element().a(), altered.element().b()));
+        } else if (effect instanceof Effect.Jumping jumping) {
+            touched.addAll(List.of(jumping.element().a(), jumping.element().b()));
+        } else if (effect instanceof Effect.Rewired rewired) {
+            rewired.moves().forEach(move -> touched.add(move.designed()));
+        } else if (effect instanceof Effect.Bridged bridged) {
+            bridged.pieces().forEach(piece -> touched.add(piece.terminal()));
+        } else if (effect instanceof Effect.Leaking leaking) {
+            touched.addAll(List.of(leaking.one().terminal(), leaking.other().terminal()));
+        }
+        return touched;
+    }
+
+    /** Whether a terminal belongs to a net of a function that does not work. */
+    boolean isFailing(Terminal terminal) {
+        return complaint.isOfSomething()
+                && design.nets()
+                        .of(terminal)
+                        .map(net -> net.conductors().stream().anyMatch(this::fails))
+                        .orElse(false);
+    }
+
+    boolean fails(Conductor wire) {
+        return wire.function()
+                .map(function -> complaint.functions().get(function))
+                .filter(each -> each != Complaint.Behaviour.WORKS)
+                .isPresent();
+    }
+}

@@ -1,0 +1,202 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.ejml.data.DMatrixRMaj;
+import org.ejml.dense.row.CommonOps_DDRM;
+
+/**
+ * Finds resistances of the edges of a small network, each within its bounds, that come nearest to what was read.
+ *
+ * <p>Method: least squares by Gauss and Newton with Levenberg's damping, steps cut off at the bounds, figures far off
+ * weighted down (Cauchy's function) so that a wrong one does not pull the others along. The derivative of an
+ * effective resistance by an edge's own is the square of the edge's current for one ampere between the probes (Cohn's
+ * theorem). Cost: for k figures and e edges about 10 steps of k e² + e³, and n³ for a component of n nodes with loops.
+ * Source: Cohn, 1950; Levenberg, 1944; Holland and Welsch, 1977. Holds for: a network small enough to be solved densely.
+ */
+final class NetworkFit {
+    private static final int MOST_STEPS = 12;
+    private static final double CONVERGED = 1e-6;
+
+    /** Beyond so many standard deviations a figure hardly pulls any more. */
+    private static final double FAR = 5;
+
+    /**
+     * An edge.
+     *
+     * @param low least ohms, above 0
+     * @param high most ohms
+     * @param nominal where it is taken to be without any figure
+     * @param spread how far it usually lies from there, in ohms; infinite where nothing is known
+     */
+    record Edge(int a, int b, double low, double nominal, double high, double spread) {
+        Edge {
+            if (!(low > 0 && low <= high && spread > 0)) {
+                throw new IllegalArgumentException("An edge's ohms (" + low + " to " + high + ", spread " + spread
+                        + ") must be above 0 and in order.");
+            }
+        }
+    }
+
+    /** What was read between two nodes of a circuit, in ohms, and how far it may be off. */
+    record Figure(SolvedCircuit circuit, int a, int b, double ohm, double sigma) {}
+
+    /** The nearest resistances, and what the figures would be with them. */
+    static final class Fitted {
+        private final double[] ohm;
+        private final double[] read;
+
+        private Fitted(double[] ohm, double[] read) {
+            this.ohm = ohm;
+            this.read = read;
+        }
+
+        /** Ohms of an edge. */
+        double ohm(int edge) {
+            return ohm[edge];
+        }
+
+        /** Ohms of every edge. */
+        double[] ohms() {
+            return ohm.clone();
+        }
+
+        /** What a figure would be. */
+        double read(int figure) {
+            return read[figure];
+        }
+    }
+
+    private final List<Edge> edges;
+    private final List<Figure> figures;
+    private final double[] ohm;
+    private double[] read;
+    private double[][] sensitivity;
+
+    private NetworkFit(List<Edge> edges, List<Figure> figures) {
+        this.edges = edges;
+        this.figures = figures;
+        ohm = edges.stream()
+                .mapToDouble(edge -> Math.max(edge.low(), Math.min(edge.high(), edge.nominal())))
+                .toArray();
+        read = new double[figures.size()];
+        sensitivity = new double[figures.size()][edges.size()];
+    }
+
+    static Fitted of(List<Edge> edges, List<Figure> figures) {
+        NetworkFit fit = new NetworkFit(edges, figures);
+        fit.run();
+        return new Fitted(fit.ohm, fit.read);
+    }
+
+    private void run() {
+        double damping = 1e-3;
+        double now = evaluated(ohm);
+        for (int step = 0; step < MOST_STEPS && !figures.isEmpty() && damping < 1e9; step++) {
+            double[] next = stepped(damping);
+            double[] oldRead = read;
+            double[][] oldSensitivity = sensitivity;
+            double[] before = ohm.clone();
+            System.arraycopy(next, 0, ohm, 0, ohm.length);
+            double then = evaluated(ohm);
+            if (then < now) {
+                boolean done = now - then < CONVERGED * (1 + then);
+                now = then;
+                damping = Math.max(1e-6, damping / 10);
+                if (done) {
+                    return;
+                }
+            } else {
+                System.arraycopy(before, 0, ohm, 0, ohm.length);
+                read = oldRead;
+                sensitivity = oldSensitivity;
+                damping *= 10;
+            }
+        }
+    }
+
+    /** Sum of the weighted squares, with the figures and their sensitivities at these ohms. */
+    private double evaluated(double[] at) {
+        read = new double[figures.size()];
+        sensitivity = new double[figures.size()][edges.size()];
+        double sum = 0;
+        for (int k = 0; k < figures.size(); k++) {
+            Figure figure = figures.get(k);
+            read[k] = figure.circuit().between(figure.a(), figure.b(), at, sensitivity[k]);
+            double off = (read[k] - figure.ohm()) / figure.sigma();
+            sum += FAR * FAR * Math.log1p(off * off / (FAR * FAR));
+        }
+        for (int e = 0; e < at.length; e++) {
+            double off = (at[e] - edges.get(e).nominal()) / edges.get(e).spread();
+            sum += off * off;
+        }
+        return sum;
+    }
+
+    private double[] stepped(double damping) {
+        int count = edges.size();
+        double[] gradient = new double[count];
+        double[][] normal = new double[count][count];
+        for (int k = 0; k < figures.size(); k++) {
+            double sigma = figures.get(k).sigma();
+            double off = (read[k] - figures.get(k).ohm()) / sigma;
+            double weight = 1 / (1 + off * off / (FAR * FAR));
+            double[] row = sensitivity[k];
+            for (int e = 0; e < count; e++) {
+                if (row[e] != 0) {
+                    gradient[e] += weight * off * row[e] / sigma;
+                    for (int f = 0; f < count; f++) {
+                        normal[e][f] += weight * row[e] * row[f] / (sigma * sigma);
+                    }
+                }
+            }
+        }
+        for (int e = 0; e < count; e++) {
+            double spread = edges.get(e).spread();
+            gradient[e] += (ohm[e] - edges.get(e).nominal()) / (spread * spread);
+            normal[e][e] += 1 / (spread * spread);
+        }
+        return moved(free(gradient), gradient, normal, damping);
+    }
+
+    /** The edges that are not held at a bound by what was read. */
+    private List<Integer> free(double[] gradient) {
+        List<Integer> free = new ArrayList<>();
+        for (int e = 0; e < gradient.length; e++) {
+            boolean held = (ohm[e] <= edges.get(e).low() && gradient[e] > 0)
+                    || (ohm[e] >= edges.get(e).high() && gradient[e] < 0);
+            if (!held && gradient[e] != 0) {
+                free.add(e);
+            }
+        }
+        return free;
+    }
+
+    private double[] moved(List<Integer> free, double[] gradient, double[][] normal, double damping) {
+        double[] next = ohm.clone();
+        int size = free.size();
+        if (size == 0) {
+            return next;
+        }
+        DMatrixRMaj matrix = new DMatrixRMaj(size, size);
+        DMatrixRMaj right = new DMatrixRMaj(size, 1);
+        for (int i = 0; i < size; i++) {
+            for (int j = 0; j < size; j++) {
+                matrix.set(i, j, normal[free.get(i)][free.get(j)]);
+            }
+            double own = normal[free.get(i)][free.get(i)];
+            matrix.set(i, i, own * (1 + damping) + 1e-12);
+            right.set(i, 0, -gradient[free.get(i)]);
+        }
+        DMatrixRMaj step = new DMatrixRMaj(size, 1);
+        if (!CommonOps_DDRM.solve(matrix, right, step)) {
+            return next;
+        }
+        for (int i = 0; i < size; i++) {
+            Edge edge = edges.get(free.get(i));
+            double to = ohm[free.get(i)] + step.get(i, 0);
+            next[free.get(i)] = Double.isNaN(to) ? ohm[free.get(i)] : Math.max(edge.low(), Math.min(edge.high(), to));
+        }
+        return next;
+    }
+}

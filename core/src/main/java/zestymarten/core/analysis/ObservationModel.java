@@ -1,0 +1,207 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.Judgement;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.quantity.Understood;
+
+/**
+ * How likely what was read is, with certain faults in the unit.
+ *
+ * <p>Method: whether there is a path follows from the edges that conduct; a figure is compared with the effective
+ * resistance, normally distributed with the meter's uncertainty and a contact term, after the free resistances were fitted.
+ * Now and then a probe makes no contact, or sits on a wrong pin: no reading costs more than that. A limit that is broken is
+ * a fact by the decision rule: within its bounds no edge explains it. Cost: one fit a set of faults, and one for each
+ * place along which a joint may be.
+ */
+final class ObservationModel {
+    /** How often a probe makes no contact, and how often it is on a wrong pin. */
+    static final double BAD_CONTACT = 1e-3;
+
+    private static final double NO_CONTACT_PENALTY = -Math.log(BAD_CONTACT);
+    private static final double WRONG_PIN_PENALTY = 9;
+    private static final double JUMPING_OPEN_PENALTY = -Math.log(0.3);
+    private static final double JUMPING_JOINED_PENALTY = -Math.log(0.7);
+    private static final double UNSTABLE_PENALTY = 5.3;
+    private static final double LEAK_ACROSS_OPEN_PENALTY = 1;
+    private static final double PRIOR_PENALTY = 4;
+    private static final double CONTACT_OHM = 0.015;
+    private static final double SHARE = 0.003;
+    private static final double FACT = 0.25;
+    private static final double MARGIN = 0.2;
+    private static final int MOST_PLACES = 8;
+
+    private final Conditions conditions;
+    private final FaultPriors priors;
+    private final double jointOhm;
+
+    ObservationModel(Conditions conditions, FaultPriors priors) {
+        this(conditions, priors, conditions.joinedBelowOhm());
+    }
+
+    private ObservationModel(Conditions conditions, FaultPriors priors, double jointOhm) {
+        this.conditions = conditions;
+        this.priors = priors;
+        this.jointOhm = jointOhm;
+    }
+
+    /** The same where a joint between pieces has at most so many ohms. */
+    ObservationModel withJointsBelow(double ohm) {
+        return new ObservationModel(conditions, priors, ohm);
+    }
+
+    /** Weighs faults; joints are tried along every conductor of their pieces where the figures ask for it. */
+    Weighed weighed(Scene scene, List<Effect> effects) {
+        Map<Finding.Piece, Conductor> along = new HashMap<>();
+        List<Finding.Piece> pieces = bridged(effects);
+        pieces.forEach(piece -> places(scene, piece).stream().findFirst().ifPresent(wire -> along.put(piece, wire)));
+        Weighed best = weighed(scene, effects, along);
+        for (Finding.Piece piece : pieces) {
+            List<Conductor> places = places(scene, piece);
+            for (Conductor wire : places.subList(Math.min(1, places.size()), Math.min(MOST_PLACES, places.size()))) {
+                if (best.explainsAll()) {
+                    return best;
+                }
+                Map<Finding.Piece, Conductor> other = new HashMap<>(along);
+                other.put(piece, wire);
+                Weighed tried = weighed(scene, effects, other);
+                if (tried.logWeight() > best.logWeight()) {
+                    best = tried;
+                    along.put(piece, wire);
+                }
+            }
+        }
+        return best;
+    }
+
+    private static List<Finding.Piece> bridged(List<Effect> effects) {
+        List<Finding.Piece> pieces = new ArrayList<>();
+        effects.forEach(effect -> {
+            if (effect instanceof Effect.Bridged bridged) {
+                pieces.addAll(bridged.pieces());
+            }
+        });
+        return pieces;
+    }
+
+    private static List<Conductor> places(Scene scene, Finding.Piece piece) {
+        return piece.form() != Finding.Piece.Form.WIRES
+                ? List.of()
+                : scene.elements().stream()
+                        .filter(each -> piece.conductors().stream().anyMatch(each::isCalled))
+                        .flatMap(each -> each.conductor().stream())
+                        .toList();
+    }
+
+    private Weighed weighed(Scene scene, List<Effect> effects, Map<Finding.Piece, Conductor> along) {
+        Variation variation = new Variation(scene, effects, along, jointOhm);
+        List<NetworkFit.Figure> figures = new ArrayList<>();
+        List<Integer> figureOf = new ArrayList<>();
+        for (Observation each : scene.observations()) {
+            Optional<NetworkFit.Figure> figure = figure(variation, each);
+            figureOf.add(figure.isPresent() ? figures.size() : -1);
+            figure.ifPresent(figures::add);
+        }
+        NetworkFit.Fitted fitted = NetworkFit.of(variation.edges(), figures);
+        List<Double> penalties = new ArrayList<>();
+        for (int i = 0; i < figureOf.size(); i++) {
+            Observation seen = scene.observations().get(i);
+            int number = figureOf.get(i);
+            penalties.add(
+                    number < 0
+                            ? ofPath(variation, seen, fitted)
+                            : ofFigure(variation, figures.get(number), fitted.read(number)));
+        }
+        double prior = effects.stream().mapToDouble(priors::log).sum()
+                + priors.unexplained(scene, effects)
+                - unusual(variation, fitted);
+        return new Weighed(effects, variation, prior, penalties, fitted);
+    }
+
+    /** What lies far from its usual ohms makes the faults less likely, each edge up to a point. */
+    private static double unusual(Variation variation, NetworkFit.Fitted fitted) {
+        double sum = 0;
+        for (int e = 0; e < variation.edges().size(); e++) {
+            NetworkFit.Edge edge = variation.edges().get(e);
+            double off = (fitted.ohm(e) - edge.nominal()) / edge.spread();
+            sum += Math.min(PRIOR_PENALTY, off * off / 2);
+        }
+        return sum;
+    }
+
+    private static Optional<NetworkFit.Figure> figure(Variation variation, Observation seen) {
+        if (seen.judgement().correctedOhm().isEmpty() || !(seen.meaning() instanceof Understood.Value)) {
+            return Optional.empty();
+        }
+        Scene scene = variation.scene();
+        SolvedCircuit circuit = variation.circuit(seen.state(), seen.ties());
+        int a = scene.node(seen.a());
+        int b = scene.node(seen.b());
+        return circuit.joins(a, b)
+                ? Optional.of(new NetworkFit.Figure(
+                        circuit, a, b, seen.judgement().correctedOhm().getAsDouble(), sigma(seen)))
+                : Optional.empty();
+    }
+
+    private static double sigma(Observation seen) {
+        double ohm = seen.judgement().correctedOhm().orElse(0);
+        double half = seen.judgement().uncertaintyOhm().orElse(0) / 2;
+        double sigma = Math.sqrt(half * half + CONTACT_OHM * CONTACT_OHM + SHARE * SHARE * ohm * ohm);
+        if (seen.judgement().verdict() == Judgement.Verdict.FAIL
+                && seen.expectation() instanceof Expectation.Joined joined) {
+            double beyond = Math.max(
+                    ohm - joined.limit().high().value(), joined.limit().low().value() - ohm);
+            return beyond > 0 ? Math.max(1e-5, Math.min(sigma, FACT * beyond)) : sigma;
+        }
+        return sigma;
+    }
+
+    private static double ofFigure(Variation variation, NetworkFit.Figure figure, double read) {
+        double off = (read - figure.ohm()) / figure.sigma();
+        double jumping = isJumping(variation, figure.circuit(), figure.a(), figure.b()) ? JUMPING_JOINED_PENALTY : 0;
+        return Math.min(WRONG_PIN_PENALTY, off * off / 2 + jumping);
+    }
+
+    private static boolean isJumping(Variation variation, SolvedCircuit circuit, int a, int b) {
+        return circuit.way(a, b).stream().anyMatch(variation::isJumping);
+    }
+
+    /** The penalty of a reading that is no figure on a path. */
+    private double ofPath(Variation variation, Observation seen, NetworkFit.Fitted fitted) {
+        Scene scene = variation.scene();
+        SolvedCircuit circuit = variation.circuit(seen.state(), seen.ties());
+        int a = scene.node(seen.a());
+        int b = scene.node(seen.b());
+        boolean joined = circuit.joins(a, b);
+        boolean jumping = joined && isJumping(variation, circuit, a, b);
+        double ohm = joined
+                ? circuit.between(
+                        a, b, fitted.ohms(), new double[variation.edges().size()])
+                : Double.MAX_VALUE;
+        double open = jumping ? JUMPING_OPEN_PENALTY : NO_CONTACT_PENALTY;
+        Understood meaning = seen.meaning();
+        if (meaning instanceof Understood.Unstable) {
+            return jumping ? JUMPING_JOINED_PENALTY : UNSTABLE_PENALTY + NO_CONTACT_PENALTY;
+        } else if (meaning instanceof Understood.OverRange) {
+            return ohm > conditions.meter().topOhm() ? 0 : open;
+        } else if (meaning instanceof Understood.Silent) {
+            return ohm > conditions.meter().toneBelowOhm() * (1 - MARGIN) ? 0 : open;
+        } else if (meaning instanceof Understood.Tone) {
+            return ohm < conditions.meter().toneBelowOhm() * (1 + MARGIN) ? 0 : WRONG_PIN_PENALTY;
+        } else if (meaning instanceof Understood.Above above) {
+            return ohm > above.value() * (1 - MARGIN / 10) ? 0 : open;
+        } else if (meaning instanceof Understood.Below below) {
+            return ohm < below.value() * (1 + MARGIN / 10) ? 0 : WRONG_PIN_PENALTY;
+        }
+        return seen.judgement().contact() == Judgement.Contact.LEAK && seen.expectation() instanceof Expectation.Joined
+                ? LEAK_ACROSS_OPEN_PENALTY
+                : WRONG_PIN_PENALTY;
+    }
+}

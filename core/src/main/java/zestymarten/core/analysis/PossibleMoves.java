@@ -1,0 +1,70 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.List;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Finding;
+
+/**
+ * Moved ends that partial evidence leaves open: a wire that is not home, and another that may sit in its cavity.
+ *
+ * <p>Rules: only wires between two pins; at least one of the two was not seen whole; none of the pairs that the move would
+ * join was seen apart. Complete evidence leaves none. Cost: the wires of a scene times those that are not home.
+ */
+final class PossibleMoves {
+    private PossibleMoves() {}
+
+    static List<List<Effect>> of(Scene scene, Connectivity seen) {
+        List<Conductor> wires = scene.elements().stream()
+                .flatMap(each -> each.conductor().stream())
+                .filter(wire -> wire.from().isPin() && wire.to().isPin())
+                .filter(wire -> !seen.groups().joins(wire.from(), wire.to()))
+                .toList();
+        List<List<Effect>> moves = new ArrayList<>();
+        for (int i = 0; i < wires.size(); i++) {
+            Conductor one = wires.get(i);
+            for (Conductor other : wires.subList(i + 1, wires.size())) {
+                boolean loose = isLoose(one, seen) || isLoose(other, seen) || crossJoined(one, other, seen);
+                if (loose && mayCross(one, other, seen)) {
+                    moves.add(List.of(new Effect.Rewired(List.of(
+                            new Finding.Move(one.id(), one.to(), other.to()),
+                            new Finding.Move(other.id(), other.to(), one.to())))));
+                }
+            }
+            if (isLoose(one, seen)) {
+                misplaced(one, scene, seen, moves);
+            }
+        }
+        return moves;
+    }
+
+    private static boolean isLoose(Conductor wire, Connectivity seen) {
+        return seen.isParted(wire.from(), wire.to());
+    }
+
+    private static boolean crossJoined(Conductor one, Conductor other, Connectivity seen) {
+        return seen.groups().joins(one.from(), other.to()) || seen.groups().joins(other.from(), one.to());
+    }
+
+    private static boolean mayCross(Conductor one, Conductor other, Connectivity seen) {
+        return one.to().connector().equals(other.to().connector())
+                && !one.to().equals(other.to())
+                && !seen.isParted(one.from(), other.to())
+                && !seen.isParted(other.from(), one.to());
+    }
+
+    private static void misplaced(Conductor wire, Scene scene, Connectivity seen, List<List<Effect>> moves) {
+        for (Terminal cavity : scene.design().assembly().emptyCavities()) {
+            if (!scene.holds(cavity)) {
+                continue;
+            }
+            if (cavity.connector().equals(wire.to().connector()) && !seen.isParted(wire.from(), cavity)) {
+                moves.add(List.of(new Effect.Rewired(List.of(new Finding.Move(wire.id(), wire.to(), cavity)))));
+            }
+            if (cavity.connector().equals(wire.from().connector()) && !seen.isParted(wire.to(), cavity)) {
+                moves.add(List.of(new Effect.Rewired(List.of(new Finding.Move(wire.id(), wire.from(), cavity)))));
+            }
+        }
+    }
+}

@@ -1,0 +1,111 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.judge.Judgement;
+import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judge.Judgement.Verdict;
+
+/**
+ * Readings of the same points in the same setup, and whether they agree.
+ *
+ * <p>Rules: readings that agree all count as evidence. Where a path was read at one time and none at another, the wire is
+ * whole but not always: after cleaning that is the surface of a contact, else it is intermittent. A figure that failed and
+ * then passed without a cause is intermittent too. Nothing that once failed passes silently because it was read again.
+ * Cost: linear.
+ */
+final class Repeats {
+    private static final double UNLIKE = 1.5;
+
+    private final List<Observation> standing = new ArrayList<>();
+    private final List<Disagreement> disagreements = new ArrayList<>();
+
+    /** A reading that shows a fault, and a later or earlier one that does not. */
+    private record Disagreement(Observation failed, Observation passed, boolean surface) {}
+
+    Repeats(List<Observation> all) {
+        Map<Observation.Key, List<Observation>> byKey = new LinkedHashMap<>();
+        all.stream()
+                .filter(each -> each.judgement().contact() != Contact.UNKNOWN)
+                .forEach(each -> byKey.computeIfAbsent(each.key(), any -> new ArrayList<>())
+                        .add(each));
+        byKey.values().forEach(this::take);
+    }
+
+    private void take(List<Observation> repeated) {
+        Optional<Observation> open =
+                repeated.stream().filter(each -> isApart(each)).findFirst();
+        Optional<Observation> joined =
+                repeated.stream().filter(each -> isJoined(each)).reduce((first, last) -> last);
+        if (open.isPresent() && joined.isPresent() && open.get().judgement().verdict() == Verdict.FAIL) {
+            boolean later = joined.get().number() > open.get().number();
+            disagreements.add(new Disagreement(
+                    open.get(), joined.get(), later && repeated.stream().anyMatch(Observation::cleaned)));
+            standing.add(joined.get());
+            return;
+        }
+        Observation last = repeated.get(repeated.size() - 1);
+        boolean passes =
+                last.judgement().verdict() == Verdict.PASS || last.judgement().verdict() == Verdict.WATCH;
+        Optional<Observation> failed = repeated.stream()
+                .filter(each ->
+                        each.judgement().verdict() == Verdict.FAIL && isFarFrom(each.judgement(), last.judgement()))
+                .findFirst();
+        if (passes && failed.isPresent()) {
+            disagreements.add(new Disagreement(failed.get(), last, last.cleaned()));
+            standing.add(last);
+        } else if (last.judgement().correctedOhm().isPresent()) {
+            standing.add(last);
+        } else {
+            standing.addAll(repeated.stream()
+                    .filter(each ->
+                            each.judgement().contact() == last.judgement().contact())
+                    .toList());
+        }
+    }
+
+    private static boolean isApart(Observation each) {
+        return each.judgement().contact() == Contact.APART;
+    }
+
+    private static boolean isJoined(Observation each) {
+        return each.judgement().contact() == Contact.JOINED || each.judgement().contact() == Contact.BRIDGED;
+    }
+
+    private static boolean isFarFrom(Judgement one, Judgement other) {
+        OptionalDouble a = one.correctedOhm();
+        OptionalDouble b = other.correctedOhm();
+        double doubt = one.uncertaintyOhm().orElse(0) + other.uncertaintyOhm().orElse(0);
+        return a.isPresent() && b.isPresent() && Math.abs(a.getAsDouble() - b.getAsDouble()) > UNLIKE * doubt;
+    }
+
+    /** What counts for the figures: the last of those that are figures, all of those that agree. */
+    List<Observation> standing() {
+        return List.copyOf(standing);
+    }
+
+    /** What does not agree, as findings. */
+    List<Explained> findings(Design design) {
+        return disagreements.stream()
+                .map(each -> {
+                    Observation at = each.passed();
+                    List<String> names = design.namesBetween(at.a(), at.b());
+                    boolean surface = each.surface()
+                            || (design.isMated(at.a(), at.b())
+                                    && isApart(each.failed())
+                                    && at.number() > each.failed().number());
+                    Finding finding = surface
+                            ? new Finding.ContactSurface(names, at.a(), at.b())
+                            : new Finding.Intermittent(names, at.a(), at.b());
+                    int first = Math.min(each.failed().number(), at.number());
+                    int second = Math.max(each.failed().number(), at.number());
+                    return Explained.shown(finding, List.of(first, second), design.functionsOf(names));
+                })
+                .toList();
+    }
+}

@@ -1,0 +1,232 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.network.Groups;
+
+/**
+ * Which nets of a unit are explained together.
+ *
+ * <p>Rules: nets hang together by the parts between them, and by every observation that a good unit would not give. The
+ * frame joins nothing. Two wires that read open hang together until the ends that they may have exchanged were read apart;
+ * a wire that reads open brings along the wires that nobody read yet. Cost: linear in conductors, parts and observations.
+ */
+final class SceneMap {
+    private final Design design;
+    private final FaultPriors priors;
+    private final List<Element> elements;
+    private final List<Observation> observations;
+    private final Map<Terminal, Integer> number = new HashMap<>();
+    private final Groups together;
+    private final Groups byParts;
+    private Optional<Index> index = Optional.empty();
+
+    SceneMap(Design design, List<Observation> observations, FaultPriors priors) {
+        this.design = design;
+        this.priors = priors;
+        this.observations = observations;
+        elements = Scene.elements(design);
+        design.assembly().terminals().forEach(each -> number.put(each, number.size()));
+        together = new Groups(number.size());
+        byParts = new Groups(number.size());
+        elements.forEach(each -> {
+            join(together, each.a(), each.b());
+            join(byParts, each.a(), each.b());
+        });
+        observations.stream().filter(Observation::isUnexpected).forEach(each -> join(together, each.a(), each.b()));
+    }
+
+    private void join(Groups groups, Terminal a, Terminal b) {
+        if (!a.isFrame() && !b.isFrame()) {
+            groups.join(number.getOrDefault(a, 0), number.getOrDefault(b, 0));
+        }
+    }
+
+    private int of(Terminal terminal) {
+        return together.of(number.getOrDefault(terminal, 0));
+    }
+
+    /** Whether two terminals hang together by conductors and parts. */
+    boolean areTogether(Terminal a, Terminal b) {
+        return byParts.of(number.getOrDefault(a, 0)) == byParts.of(number.getOrDefault(b, 0));
+    }
+
+    /** The scene of a terminal that is not the frame. */
+    Scene sceneOf(Terminal terminal) {
+        return index().scene(Set.of(of(terminal)));
+    }
+
+    /** The scenes with something unexpected, or of a function that does not work. */
+    List<Scene> suspicious(Connectivity seen, int mostPartners) {
+        Set<Integer> suspicious = new TreeSet<>();
+        for (Observation each : observations) {
+            if (each.isUnexpected()) {
+                List.of(each.a(), each.b()).stream()
+                        .filter(end -> !end.isFrame())
+                        .forEach(end -> suspicious.add(of(end)));
+            }
+        }
+        if (priors.complaint().isOfSomething()) {
+            design.assembly().conductors().stream()
+                    .filter(priors::fails)
+                    .forEach(wire -> suspicious.add(of(wire.from().isFrame() ? wire.to() : wire.from())));
+        }
+        List<Conductor> loose = design.assembly().conductors().stream()
+                .filter(wire -> wire.from().isPin() && wire.to().isPin() && seen.isParted(wire.from(), wire.to()))
+                .toList();
+        exchange(loose, seen);
+        Set<Integer> joined = new TreeSet<>();
+        suspicious.forEach(each -> joined.add(together.of(each)));
+        return scenes(joined, partners(loose, seen, mostPartners));
+    }
+
+    private void exchange(List<Conductor> loose, Connectivity seen) {
+        for (int i = 0; i < loose.size(); i++) {
+            for (Conductor other : loose.subList(i + 1, loose.size())) {
+                Conductor one = loose.get(i);
+                boolean open = one.to().connector().equals(other.to().connector())
+                        && !seen.isParted(one.from(), other.to())
+                        && !seen.isParted(other.from(), one.to());
+                if (open) {
+                    join(together, one.from(), other.from());
+                    index = Optional.empty();
+                }
+            }
+        }
+    }
+
+    /** For each scene with a loose wire the terminals of the wires and cavities that nobody read against it. */
+    private Map<Integer, Set<Terminal>> partners(List<Conductor> loose, Connectivity seen, int most) {
+        Map<Integer, Set<Terminal>> partners = new HashMap<>();
+        if (loose.isEmpty()) {
+            return partners;
+        }
+        List<Conductor> unread = design.assembly().conductors().stream()
+                .filter(wire -> wire.from().isPin() && wire.to().isPin() && seen.isUnread(wire.from(), wire.to()))
+                .toList();
+        List<Terminal> cavities = design.assembly().emptyCavities();
+        for (Conductor wire : loose) {
+            Set<Terminal> own = partners.computeIfAbsent(of(wire.from()), any -> new LinkedHashSet<>());
+            for (Conductor other : unread) {
+                boolean open = other.to().connector().equals(wire.to().connector())
+                        && !seen.isParted(wire.from(), other.to())
+                        && !seen.isParted(other.from(), wire.to());
+                if (open && own.size() < 2 * most) {
+                    own.addAll(List.of(other.from(), other.to()));
+                }
+            }
+            for (Terminal cavity : cavities) {
+                boolean open = (cavity.connector().equals(wire.to().connector()) && seen.isUnread(wire.from(), cavity))
+                        || (cavity.connector().equals(wire.from().connector()) && seen.isUnread(wire.to(), cavity));
+                if (open && own.size() < 2 * most) {
+                    own.add(cavity);
+                }
+            }
+        }
+        return partners;
+    }
+
+    private List<Scene> scenes(Set<Integer> wanted, Map<Integer, Set<Terminal>> partners) {
+        Index index = index();
+        List<Scene> scenes = new ArrayList<>();
+        for (int each : wanted) {
+            Set<Terminal> more = partners.getOrDefault(each, Set.of());
+            Set<Integer> groups = new LinkedHashSet<>(List.of(each));
+            more.forEach(end -> groups.add(of(end)));
+            scenes.add(index.scene(groups));
+        }
+        return scenes;
+    }
+
+    /** What belongs to each group of nets, sorted once for each way in which they hang together. */
+    private Index index() {
+        Index known = index.orElseGet(Index::new);
+        index = Optional.of(known);
+        return known;
+    }
+
+    private final class Index {
+        private final Map<Integer, List<Terminal>> terminals = new HashMap<>();
+        private final Map<Integer, List<Element>> edges = new HashMap<>();
+        private final Map<Integer, List<Observation>> seen = new HashMap<>();
+
+        private Index() {
+            for (Terminal each : design.assembly().terminals()) {
+                if (!each.isFrame()) {
+                    terminals
+                            .computeIfAbsent(of(each), any -> new ArrayList<>())
+                            .add(each);
+                }
+            }
+            for (Element each : elements) {
+                edges.computeIfAbsent(of(each.a().isFrame() ? each.b() : each.a()), any -> new ArrayList<>())
+                        .add(each);
+            }
+            for (Observation each : observations) {
+                Terminal a = each.a().isFrame() ? each.b() : each.a();
+                Terminal b = each.b().isFrame() ? each.a() : each.b();
+                seen.computeIfAbsent(of(a), any -> new ArrayList<>()).add(each);
+                if (of(a) != of(b)) {
+                    seen.computeIfAbsent(of(b), any -> new ArrayList<>()).add(each);
+                }
+            }
+        }
+
+        /** The scene of some groups: what was read between two of them belongs to it too. */
+        private Scene scene(Set<Integer> groups) {
+            Set<Terminal> ends = new LinkedHashSet<>();
+            List<Element> within = new ArrayList<>();
+            Map<Integer, Observation> read = new TreeMap<>();
+            for (int group : groups) {
+                ends.addAll(terminals.getOrDefault(group, List.of()));
+                within.addAll(edges.getOrDefault(group, List.of()));
+                seen.getOrDefault(group, List.of()).stream()
+                        .filter(each -> isIn(each.a(), groups) && isIn(each.b(), groups))
+                        .forEach(each -> read.put(each.number(), each));
+            }
+
+            return new Scene(design, ends, within, List.copyOf(read.values()));
+        }
+
+        private boolean isIn(Terminal terminal, Set<Integer> groups) {
+            return terminal.isFrame() || groups.contains(of(terminal));
+        }
+    }
+
+    /** Every single fault of the wires and parts of a function that does not work. */
+    List<List<Effect>> ofSymptoms(Scene scene) {
+        List<List<Effect>> starts = new ArrayList<>();
+        if (!priors.complaint().isOfSomething()) {
+            return starts;
+        }
+        for (Element element : scene.elements()) {
+            boolean asked = element.part().isPresent()
+                    || element.conductor()
+                            .filter(wire -> priors.isFailing(wire.from()))
+                            .isPresent();
+            if (!asked) {
+                continue;
+            }
+            if (element.isContact()) {
+                starts.add(List.of(new Effect.Stuck(element, false)));
+                starts.add(List.of(new Effect.Stuck(element, true)));
+            } else {
+                starts.add(List.of(new Effect.Cut(element)));
+            }
+            if (element.conductor().isPresent()) {
+                starts.add(List.of(new Effect.Altered(element, Effect.Altered.Side.ABOVE)));
+                starts.add(List.of(new Effect.Jumping(element)));
+            }
+        }
+        return starts;
+    }
+}
