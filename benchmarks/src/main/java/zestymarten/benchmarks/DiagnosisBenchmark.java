@@ -1,6 +1,7 @@
 package zestymarten.benchmarks;
 
 import java.util.ArrayList;
+import java.util.OptionalDouble;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
@@ -13,19 +14,13 @@ import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import zestymarten.core.analysis.Analysis;
+import zestymarten.core.analysis.Reading;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.Complaint;
-import zestymarten.core.diagnosis.Costs;
-import zestymarten.core.diagnosis.Diagnosis;
-import zestymarten.core.diagnosis.NextTouch;
-import zestymarten.core.finding.Priors;
-import zestymarten.core.diagnosis.Touched;
-import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.network.Net;
-import zestymarten.core.quantity.ReadingLanguage;
 
 /** A cable of 200 wires with three faults, rung out end to end: one reading more, and the next touch after it. */
 @State(Scope.Benchmark)
@@ -37,39 +32,29 @@ import zestymarten.core.quantity.ReadingLanguage;
 public class DiagnosisBenchmark {
     private final RandomHarness cable = RandomHarness.cable(new Random(7), 200).sabotage(3);
     private final Conditions conditions = Cables.conditions(0.005);
-    private final Diagnosis diagnosis = rungOut();
+    private final List<Reading> readings = rungOut();
 
-    private Diagnosis rungOut() {
+    private List<Reading> rungOut() {
         Probe probe = new Probe(cable.unit(), conditions, new Random(1), 0);
-        List<Touched> readings = new ArrayList<>();
+        List<Reading> all = new ArrayList<>();
         for (Net net : cable.design().nets().all()) {
             Terminal a = net.ends().get(0);
             Terminal b = net.ends().get(1);
-            String shown = probe.shows(a, b, cable.assembly().states().get(0), List.of());
-            readings.add(touched(readings.size(), a, b, shown));
+            all.add(reading(a, b, probe.shows(a, b, cable.assembly().states().get(0), List.of())));
         }
-        return Diagnosis.of(
-                GoodUnit.nominal(cable.design()), conditions, Priors.usual().forSize(200), Complaint.NONE, readings);
+        return all;
     }
 
-    private Touched touched(int number, Terminal a, Terminal b, String shown) {
-        return new Touched(
-                number,
-                a,
-                b,
-                cable.assembly().states().get(0),
-                List.of(),
-                new ReadingLanguage(false).understand(shown));
+    private Reading reading(Terminal a, Terminal b, String shown) {
+        return new Reading(
+                a, b, shown, cable.assembly().states().get(0), List.of(), OptionalDouble.empty());
     }
 
+    /** The whole analysis of one reading more, with the next measurement. */
     @Benchmark
-    public Diagnosis update() {
-        Net net = cable.design().nets().all().get(3);
-        return diagnosis.plus(touched(200, net.ends().get(0), Terminal.FRAME, "OL"));
-    }
-
-    @Benchmark
-    public List<NextTouch> updateAndNextTouch() {
-        return update().next(Costs.bench(false), 1);
+    public Analysis oneReadingMore() {
+        List<Reading> more = new ArrayList<>(readings);
+        more.add(reading(cable.design().nets().all().get(3).ends().get(0), Terminal.FRAME, "OL"));
+        return Analysis.of(cable.design(), conditions, more);
     }
 }

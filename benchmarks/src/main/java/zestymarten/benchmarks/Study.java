@@ -11,17 +11,19 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import zestymarten.core.analysis.Analysis;
+import zestymarten.core.analysis.MeasurementCosts;
+import zestymarten.core.analysis.Observation;
+import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.analysis.UnitAnalysis;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.Judge;
+import zestymarten.core.quantity.Understood;
 import zestymarten.core.analysis.Reading;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Complaint;
-import zestymarten.core.diagnosis.Costs;
-import zestymarten.core.diagnosis.Diagnosis;
-import zestymarten.core.diagnosis.NextTouch;
 import zestymarten.core.finding.Priors;
-import zestymarten.core.diagnosis.Touched;
 import zestymarten.core.fault.Bench;
-import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
 import zestymarten.core.meter.Conditions;
@@ -220,31 +222,46 @@ public final class Study {
         Priors priors = complaint.isOfSomething()
                 ? Priors.usual()
                 : new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1);
-        Diagnosis diagnosis = Diagnosis.of(GoodUnit.nominal(cable.design()), conditions, priors, complaint, List.of());
+        List<Observation> made = new ArrayList<>();
+        UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
+        Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         List<Terminal[]> order = chosen ? List.of() : fixedOrder(cable);
         int most = chosen ? PATIENCE * wires : Math.min(PATIENCE * wires, order.size());
-        int touches = 0;
-        while (!diagnosis.isFinished() && touches < most) {
-            Touched touch;
-            if (chosen) {
-                List<NextTouch> next = diagnosis.next(Costs.bench(false), 1);
-                if (next.isEmpty()) {
-                    break;
-                }
-                touch = touched(touches, next.get(0).black(), next.get(0).red(), probe);
-            } else {
-                touch = touched(touches, order.get(touches)[0], order.get(touches)[1], probe);
+        while (next.status() != Recommendation.Status.FINISHED && made.size() < most) {
+            if (chosen && next.measurements().isEmpty()) {
+                break;
             }
-            diagnosis = diagnosis.plus(touch);
-            touches++;
+            Terminal a = chosen ? next.measurements().get(0).black() : order.get(made.size())[0];
+            Terminal b = chosen ? next.measurements().get(0).red() : order.get(made.size())[1];
+            made.add(observed(cable, conditions, made.size(), a, b, probe));
+            analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
+            next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         }
-        Set<String> named = new TreeSet<>(diagnosis.suspects(1).get(0).names());
-        return new Run(touches, diagnosis.isFinished(), named.equals(namesOf(cable.told())));
+        Set<String> named = new TreeSet<>();
+        analysis.explanations().stream()
+                .limit(1)
+                .flatMap(each -> each.faults().stream())
+                .forEach(each -> named.addAll(each.named()));
+        return new Run(
+                made.size(),
+                next.status() == Recommendation.Status.FINISHED,
+                named.equals(namesOf(cable.told())));
     }
 
-    private static Touched touched(int number, Terminal a, Terminal b, Probe probe) {
-        String shown = probe.shows(a, b, State.REST, List.of());
-        return new Touched(number, a, b, State.REST, List.of(), new ReadingLanguage(false).understand(shown));
+    private static Observation observed(
+            RandomHarness cable, Conditions conditions, int number, Terminal a, Terminal b, Probe probe) {
+        Understood meaning = new ReadingLanguage(false).understand(probe.shows(a, b, State.REST, List.of()));
+        Expectation expectation = cable.design().expectation(a, b);
+        return new Observation(
+                number,
+                a,
+                b,
+                State.REST,
+                expectation,
+                Judge.judge(meaning, expectation, conditions),
+                meaning,
+                List.of(),
+                false);
     }
 
     private static List<Terminal[]> fixedOrder(RandomHarness cable) {

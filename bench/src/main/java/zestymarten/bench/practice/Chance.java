@@ -9,9 +9,9 @@ import zestymarten.bench.unit.Flaw;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.fault.Fault;
 import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Complaint.Behaviour;
-import zestymarten.core.fault.Fault;
 
 /**
  * An exercise on any wiring, by a seed: the same seed on the same wiring hides the same fault.

@@ -11,8 +11,8 @@ import zestymarten.bench.unit.Flaw;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.Complaint;
 import zestymarten.core.fault.GoodUnit;
+import zestymarten.core.finding.Complaint;
 
 /**
  * A unit that has a complaint.

@@ -14,9 +14,9 @@ import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.fault.Fault;
 import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Complaint.Behaviour;
-import zestymarten.core.fault.Fault;
 import zestymarten.core.quantity.Problem;
 
 /** The exercises of the room, by grade, over the whole trade. */

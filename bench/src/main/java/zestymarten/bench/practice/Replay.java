@@ -3,12 +3,11 @@ package zestymarten.bench.practice;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import zestymarten.core.diagnosis.Costs;
-import zestymarten.core.diagnosis.Diagnosis;
-import zestymarten.core.diagnosis.NextTouch;
+import zestymarten.core.analysis.Explanation;
+import zestymarten.core.analysis.MeasurementCosts;
+import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.finding.Priors;
-import zestymarten.core.diagnosis.Suspect;
-import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
@@ -17,11 +16,11 @@ import zestymarten.core.meter.Meter;
  * What was certain at a moment of a session, and what would have told most then.
  *
  * @param suspects what it may be, the likeliest first; from ohms alone, the complaint included
- * @param best the touch that would tell most for its time; empty where none would
+ * @param best the measurement that would tell most for its time; empty where none would
  */
-public record Replay(List<Suspect> suspects, Optional<NextTouch> best) {
+public record Replay(List<Explanation> suspects, Optional<Recommendation.Measurement> best) {
     private static final int SUSPECTS = 4;
-    private static final Conditions CONDITIONS = new Conditions(
+    static final Conditions CONDITIONS = new Conditions(
             20,
             new Meter("practice meter", 0.005, 0.01, 30, false, 20e6),
             OptionalDouble.of(0.3),
@@ -37,20 +36,17 @@ public record Replay(List<Suspect> suspects, Optional<NextTouch> best) {
     public static Replay before(Session session, int act) {
         List<Act> done =
                 session.events().stream().limit(act).map(Session.Event::act).toList();
-        Diagnosis diagnosis = diagnosis(Session.of(session.exercise(), done));
-        return new Replay(diagnosis.suspects(SUSPECTS), next(diagnosis));
+        UnitAnalysis analysis = analysis(Session.of(session.exercise(), done));
+        return new Replay(analysis.explanations().stream().limit(SUSPECTS).toList(), next(session, analysis));
     }
 
-    static Diagnosis diagnosis(Session session) {
-        return Diagnosis.of(
-                GoodUnit.nominal(session.design()),
-                CONDITIONS,
-                Priors.usual(),
-                session.exercise().complaint(),
-                session.readings());
+    static UnitAnalysis analysis(Session session) {
+        return UnitAnalysis.of(
+                session.design(), CONDITIONS, Priors.usual(), session.exercise().complaint(), session.readings());
     }
 
-    static Optional<NextTouch> next(Diagnosis diagnosis) {
-        return diagnosis.next(Costs.bench(false), 1).stream().findFirst();
+    static Optional<Recommendation.Measurement> next(Session session, UnitAnalysis analysis) {
+        return analysis.next(MeasurementCosts.bench(session.design().assembly(), false), 1).measurements().stream()
+                .findFirst();
     }
 }

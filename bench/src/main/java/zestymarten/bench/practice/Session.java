@@ -13,9 +13,11 @@ import zestymarten.bench.unit.BenchUnit;
 import zestymarten.bench.unit.Flaw;
 import zestymarten.bench.unit.Setting;
 import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.Observation;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.diagnosis.Touched;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.Judge;
 import zestymarten.core.network.Net;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Understood;
@@ -41,7 +43,7 @@ public final class Session {
     private final List<Event> events = new ArrayList<>();
     private final Set<Truth> found = new HashSet<>();
     private final Set<Truth> mended = new HashSet<>();
-    private final List<Touched> touched = new ArrayList<>();
+    private final List<Observation> touched = new ArrayList<>();
     private BenchUnit unit;
     private Setting setting = Setting.AS_FOUND;
     private String place;
@@ -189,7 +191,7 @@ public final class Session {
 
     private void note(Act.Touch touch, Understood meaning) {
         if (mended.isEmpty()) {
-            touched.add(new Touched(events.size() + 1, touch.black(), touch.red(), state(), setting.ties(), meaning));
+            touched.add(observed(touch, meaning));
         }
         boolean sameNet = isSameNet(touch.black(), touch.red());
         triedShorts |= mended.isEmpty() && !sameNet && truths.stream().anyMatch(each -> concerns(each, touch));
@@ -352,8 +354,22 @@ public final class Session {
                 .toList();
     }
 
-    /** The ohm readings before the first repair, for a diagnosis. */
-    List<Touched> readings() {
+    private Observation observed(Act.Touch touch, Understood meaning) {
+        Expectation expectation = design.expectation(touch.black(), touch.red(), state(), setting.ties());
+        return new Observation(
+                events.size() + 1,
+                touch.black(),
+                touch.red(),
+                state(),
+                expectation,
+                Judge.judge(meaning, expectation, Replay.CONDITIONS),
+                meaning,
+                setting.ties(),
+                false);
+    }
+
+    /** The ohm readings before the first repair, for an analysis. */
+    List<Observation> readings() {
         return List.copyOf(touched);
     }
 

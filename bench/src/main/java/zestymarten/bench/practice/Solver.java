@@ -4,10 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import zestymarten.bench.unit.Flaw;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.Explanation;
+import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.diagnosis.Diagnosis;
-import zestymarten.core.diagnosis.NextTouch;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.job.Entry;
+import zestymarten.core.job.Fitting;
 
 /**
  * Does an exercise as well as the diagnosis can: always the touch that tells most for its time, until it is certain.
@@ -22,27 +26,51 @@ final class Solver {
 
     static List<Act> solve(Exercise exercise) {
         List<Act> acts = new ArrayList<>(List.of(new Act.Isolate(), new Act.Join()));
-        List<Truth> truths = List.of();
+        List<Finding> faults = List.of();
         for (int i = 0; i < MOST_TOUCHES; i++) {
             Session session = Session.of(exercise, acts);
-            Diagnosis diagnosis = Replay.diagnosis(session);
-            truths = diagnosis.suspects(1).stream()
-                    .flatMap(each -> each.faults().stream())
-                    .map(fault -> Truth.of(new Flaw.Wired(fault), session.design()))
-                    .toList();
-            Optional<NextTouch> next =
-                    diagnosis.isFinished() && !truths.isEmpty() ? Optional.empty() : Replay.next(diagnosis);
+            UnitAnalysis analysis = Replay.analysis(session);
+            faults = analysis.explanations().stream()
+                    .findFirst()
+                    .map(Explanation::faults)
+                    .orElse(List.of());
+            Optional<Recommendation.Measurement> next = Replay.next(session, analysis);
             if (next.isEmpty()) {
                 break;
             }
             arrange(session, next.get(), acts);
             acts.add(new Act.Touch(next.get().black(), next.get().red()));
         }
-        conclude(exercise, truths, acts);
+        conclude(
+                exercise,
+                faults.stream()
+                        .map(each ->
+                                Named.of(each, Session.of(exercise, List.of()).design()))
+                        .toList(),
+                acts);
         return acts;
     }
 
-    private static void arrange(Session session, NextTouch next, List<Act> acts) {
+    /** A fault as it is said, and the ways of repair that fit. */
+    private record Named(Act.Say said, List<Entry.Way> ways) {
+        static Named of(Finding finding, Design design) {
+            List<Finding.Piece> pieces = finding instanceof Finding.Shorted shorted
+                    ? shorted.pieces()
+                    : finding instanceof Finding.FrameShort toFrame ? toFrame.pieces() : List.of();
+            List<String> names = pieces.isEmpty()
+                    ? finding.named()
+                    : pieces.stream()
+                            .map(piece -> piece.conductors().isEmpty()
+                                    ? piece.terminal().name()
+                                    : piece.conductors().get(0))
+                            .toList();
+            return new Named(
+                    new Act.Say(finding.kind(), names, ""),
+                    Fitting.of(design, finding).ways());
+        }
+    }
+
+    private static void arrange(Session session, Recommendation.Measurement next, List<Act> acts) {
         String state = next.state().equals(session.design().assembly().states().get(0))
                 ? ""
                 : next.state().id();
@@ -54,9 +82,9 @@ final class Solver {
     }
 
     /** Says it, tries it against a neighbour, mends it, reads it again, hands it back. */
-    private static void conclude(Exercise exercise, List<Truth> truths, List<Act> acts) {
+    private static void conclude(Exercise exercise, List<Named> truths, List<Act> acts) {
         List<Terminal> others = exercise.assembly().terminals();
-        for (Truth each : truths) {
+        for (Named each : truths) {
             List<Terminal> ends = ends(exercise, each);
             if (!ends.isEmpty()) {
                 Terminal end = ends.get(0);
@@ -66,11 +94,11 @@ final class Solver {
                         .ifPresent(other -> acts.add(new Act.Touch(end, other)));
             }
         }
-        for (Truth each : truths) {
+        for (Named each : truths) {
             acts.add(each.said());
             acts.add(new Act.Mend(each.said().names(), each.ways().get(0)));
         }
-        for (Truth each : truths) {
+        for (Named each : truths) {
             List<Terminal> ends = ends(exercise, each);
             if (ends.size() > 1) {
                 acts.add(new Act.Touch(ends.get(0), ends.get(1)));
@@ -80,8 +108,8 @@ final class Solver {
     }
 
     /** The ends of what is at fault that a probe reaches. */
-    private static List<Terminal> ends(Exercise exercise, Truth truth) {
-        List<String> names = truth.said().names();
+    private static List<Terminal> ends(Exercise exercise, Named named) {
+        List<String> names = named.said().names();
         Stream<Terminal> wires = exercise.assembly().conductors().stream()
                 .filter(each -> names.get(0).equals(each.id()))
                 .flatMap(each -> Stream.of(each.from(), each.to()));

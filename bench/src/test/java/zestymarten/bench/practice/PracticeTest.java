@@ -185,11 +185,13 @@ class PracticeTest {
         Replay first = Replay.before(session, 2);
         assertThat(first.best().orElseThrow().black().name()).isEqualTo("J1.2");
         double before = first.suspects().stream()
-                .filter(each -> each.names().contains("W2"))
+                .filter(each ->
+                        each.faults().stream().anyMatch(fault -> fault.named().contains("W2")))
                 .mapToDouble(each -> each.probability())
                 .sum();
         double after = Replay.before(session, 5).suspects().stream()
-                .filter(each -> each.names().contains("W2"))
+                .filter(each ->
+                        each.faults().stream().anyMatch(fault -> fault.named().contains("W2")))
                 .mapToDouble(each -> each.probability())
                 .sum();
         assertThat(after).isGreaterThan(before).isGreaterThan(0.8);

@@ -36,6 +36,7 @@ import zestymarten.core.quantity.Understood;
  * @param judgements in the order of the readings
  * @param explanations what may be wrong altogether, the likeliest first
  * @param contradictions numbers of readings that the best explanation leaves unexplained
+ * @param next what to measure next
  * @param untested at most {@value #MOST_UNTESTED} pairs that no reading settles yet
  */
 public record Analysis(
@@ -44,8 +45,10 @@ public record Analysis(
         List<Explained> findings,
         List<Explanation> explanations,
         List<Integer> contradictions,
-        List<Partition.Joined> untested) {
+        List<Partition.Joined> untested,
+        Recommendation next) {
     private static final int MOST_UNTESTED = 1000;
+    private static final int NEXT = 5;
 
     public Analysis {
         judgements = List.copyOf(judgements);
@@ -102,7 +105,14 @@ public record Analysis(
         Standing standing = failed || !findings.isEmpty()
                 ? Standing.FAIL
                 : untested.isEmpty() && !doubtful ? Standing.PASS : Standing.INCOMPLETE;
-        return new Analysis(standing, judged, findings, unit.explanations(), unit.contradictions(), untested);
+        return new Analysis(
+                standing,
+                judged,
+                findings,
+                unit.explanations(),
+                unit.contradictions(),
+                untested,
+                unit.next(MeasurementCosts.bench(design.assembly(), false), NEXT));
     }
 
     /** Numbers of the readings that no later one repeats, ascending. */

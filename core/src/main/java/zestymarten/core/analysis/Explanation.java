@@ -1,6 +1,7 @@
 package zestymarten.core.analysis;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import zestymarten.core.finding.Finding;
 
 /**
@@ -11,5 +12,12 @@ import zestymarten.core.finding.Finding;
 public record Explanation(double probability, List<Finding> faults) {
     public Explanation {
         faults = List.copyOf(faults);
+    }
+
+    /** The faults in sentences. */
+    public String text() {
+        return faults.isEmpty()
+                ? "Nothing is wrong."
+                : faults.stream().map(Finding::text).collect(Collectors.joining(" "));
     }
 }

@@ -35,6 +35,19 @@ final class FaultPriors {
         nets = Math.max(2, design.nets().all().size());
     }
 
+    Priors priors() {
+        return priors;
+    }
+
+    /** Odds that something is wrong with a wire by itself. */
+    double anyOf(Conductor wire) {
+        return priors.open() * zone(wire) * told(wire, Complaint.Behaviour.DEAD)
+                + priors.high() * told(wire, Complaint.Behaviour.SOMETIMES)
+                + priors.open() * JUMPING * zone(wire) * told(wire, Complaint.Behaviour.SOMETIMES)
+                + priors.crossed() / 2
+                + priors.misplaced() / 2;
+    }
+
     Complaint complaint() {
         return complaint;
     }

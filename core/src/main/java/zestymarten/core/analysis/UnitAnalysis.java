@@ -34,6 +34,7 @@ import zestymarten.core.meter.Conditions;
 public final class UnitAnalysis {
     private static final int MOST_STARTS = 24;
     private static final int MOST_EXPLANATIONS = 20;
+    private static final int MOST_OPEN = 40;
     private static final int MOST_PARTNERS = 40;
     private static final double SMALL_JOINT_OHM = 1;
 
@@ -157,6 +158,20 @@ public final class UnitAnalysis {
         return design;
     }
 
+    /** Every observation, those that later ones repeat included. */
+    List<Observation> all() {
+        return all;
+    }
+
+    boolean areTogether(Terminal a, Terminal b) {
+        return map.areTogether(a, b);
+    }
+
+    /** What to measure next, the {@code most} best. */
+    public Recommendation next(MeasurementCosts costs, int most) {
+        return new MeasurementSelector(this, costs).best(most);
+    }
+
     List<Diagnosed> scenes() {
         return List.copyOf(scenes);
     }
@@ -275,20 +290,37 @@ public final class UnitAnalysis {
 
     /** What may be wrong altogether, the likeliest first: at most {@value #MOST_EXPLANATIONS}. */
     public List<Explanation> explanations() {
-        List<Explanation> combined =
-                new ArrayList<>(List.of(new Explanation(1, pattern.stream().toList())));
+        List<Finding> sure = new ArrayList<>(pattern.stream().toList());
+        double probability = 1;
+        List<List<Explanation>> open = new ArrayList<>();
         for (Diagnosed scene : scenes) {
+            List<Explanation> own = merged(scene);
+            if (own.size() > 1 && open.size() < MOST_OPEN) {
+                open.add(own);
+            } else {
+                sure.addAll(own.get(0).faults());
+                probability *= own.get(0).probability();
+            }
+        }
+        List<Explanation> combined = List.of(new Explanation(probability, List.of()));
+        for (List<Explanation> own : open) {
             List<Explanation> more = new ArrayList<>();
             for (Explanation each : combined) {
-                for (Explanation own : merged(scene)) {
+                for (Explanation other : own) {
                     List<Finding> faults = new ArrayList<>(each.faults());
-                    faults.addAll(own.faults());
-                    more.add(new Explanation(each.probability() * own.probability(), faults));
+                    faults.addAll(other.faults());
+                    more.add(new Explanation(each.probability() * other.probability(), faults));
                 }
             }
             combined = worthTelling(more);
         }
-        return combined;
+        return combined.stream()
+                .map(each -> new Explanation(
+                        each.probability(),
+                        Stream.concat(sure.stream(), each.faults().stream())
+                                .sorted(Comparator.comparingInt(names::place))
+                                .toList()))
+                .toList();
     }
 
     /** The sets of a scene as explanations; those that name the same faults are one. */

@@ -35,12 +35,18 @@ final class Conclusions {
     private final Map<Integer, Step> stepOf = new HashMap<>();
     private final List<Observation> observations = new ArrayList<>();
     private final List<Explained> others = new ArrayList<>();
+    private Optional<UnitAnalysis> unit = Optional.empty();
 
     Conclusions(Design design, Course course, Standing standing, Readings readings) {
         this.design = design;
         this.course = course;
         this.standing = standing;
         this.readings = readings;
+    }
+
+    /** What the readings say of the unit, findings under voltage aside. */
+    UnitAnalysis unit() {
+        return unit.orElseThrow();
     }
 
     List<Found> findings() {
@@ -50,9 +56,10 @@ final class Conclusions {
             }
         }
         observations.sort(Comparator.comparingInt(Observation::number));
-        UnitAnalysis unit =
+        UnitAnalysis analysed =
                 UnitAnalysis.of(design, readings.now(), Priors.usual(), Behaviours.complaint(standing), observations);
-        return Stream.concat(unit.findings().stream(), others.stream())
+        unit = Optional.of(analysed);
+        return Stream.concat(analysed.findings().stream(), others.stream())
                 .map(this::found)
                 .toList();
     }

@@ -11,20 +11,18 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.MeasurementCosts;
+import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.diagnosis.Costs;
-import zestymarten.core.diagnosis.Diagnosis;
-import zestymarten.core.diagnosis.NextTouch;
-import zestymarten.core.diagnosis.Touched;
-import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.finding.Priors;
 import zestymarten.core.insulation.Absorption;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judgement;
+import zestymarten.core.judge.Quantity;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.plan.Approach;
@@ -61,6 +59,7 @@ public final class Job {
     private final Course course;
     private final Complaint complaint;
     private Optional<List<Found>> findings = Optional.empty();
+    private Optional<Conclusions> conclusions = Optional.empty();
 
     private Job(Design designed, Approach approach, Conditions before, List<Entry> entries) {
         this.designed = designed;
@@ -293,6 +292,16 @@ public final class Job {
         return readings.zeros().set();
     }
 
+    /** What is read at a touch. */
+    public Quantity quantity(Step.Touch touch) {
+        return touch.isUnderVoltage() ? Readings.quantity(touch) : Quantity.RESISTANCE;
+    }
+
+    /** The test voltage of a touch, in volts; empty where none is on. */
+    public OptionalDouble testV(Step.Touch touch) {
+        return touch.isUnderVoltage() ? OptionalDouble.of(readings.testV(touch)) : OptionalDouble.empty();
+    }
+
     /** The least that insulation may read at a touch. */
     public InsulationLimit least(Step.Touch touch) {
         return readings.least(touch);
@@ -448,58 +457,40 @@ public final class Job {
         return steps().filter(step -> !isDone(step)).findFirst();
     }
 
-    /** What is probably wrong, from every reading that stands; empty for a unit too large to weigh every pair of its nets. */
-    public Optional<Diagnosis> diagnosis() {
-        if (design.nets().all().size() > Diagnosis.MOST_NETS) {
-            return Optional.empty();
-        }
-        List<Touched> touched = new ArrayList<>();
-        standing.steps()
-                .forEach(step ->
-                        standing.of(step).forEach(entry -> touched(entry).ifPresent(touched::add)));
-        touched.sort(java.util.Comparator.comparingInt(Touched::number));
-        return Optional.of(Diagnosis.of(GoodUnit.nominal(design), conditions(), Priors.usual(), complaint, touched));
+    /** What the readings so far say of the unit: one answer for findings, explanations and what to measure next. */
+    public UnitAnalysis analysis() {
+        return conclusions().unit();
     }
 
-    private Optional<Touched> touched(Entry entry) {
-        boolean counts = entry.step() instanceof Step.Touch touch
-                && !touch.stage().isUnderVoltage()
-                && touch.stage() != Stage.WARM
-                && (touch.stage() != Stage.PARTS || !readings.isElsewhere(touch))
-                && entry.content() instanceof Entry.Content.Reading;
-        if (!counts) {
-            return Optional.empty();
-        }
-        Step.Touch made = (Step.Touch) entry.step();
-        return Optional.of(new Touched(
-                entry.sequence(),
-                made.black(),
-                made.red(),
-                readings.state(made),
-                made.ties(),
-                Readings.meaning(entry)));
-    }
-
-    /** The touches still to make that tell most for their time, the best first. */
-    public List<BestTouch> best(Diagnosis diagnosis, int most) {
-        List<BestTouch> best = new ArrayList<>();
-        for (NextTouch next : diagnosis.next(Costs.bench(design.assembly(), false), WEIGHED)) {
+    /** The measurements still to make that tell most for their time, the best first. */
+    public List<BestMeasurement> best(int most) {
+        List<BestMeasurement> best = new ArrayList<>();
+        MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), false);
+        for (Recommendation.Measurement next : analysis().next(costs, WEIGHED).measurements()) {
             Optional<Step> step = touch(next.black(), next.red()).filter(each -> !isDone(each));
             if (best.size() < most && step.isPresent() && step.get() instanceof Step.Touch touch) {
-                best.add(new BestTouch(touch, next));
+                best.add(new BestMeasurement(touch, next));
             }
         }
         return best;
     }
 
-    /** A touch still to make, and what it is expected to tell. */
-    public record BestTouch(Step.Touch touch, NextTouch worth) {}
+    /** A measurement still to make, and what it is expected to tell. */
+    public record BestMeasurement(Step.Touch touch, Recommendation.Measurement worth) {}
 
     /** What is wrong as far as the entries tell, in design order. */
     public List<Found> findings() {
-        List<Found> known = findings.orElseGet(() -> new Conclusions(design, course, standing, readings).findings());
-        findings = Optional.of(known);
-        return known;
+        conclusions();
+        return findings.orElseThrow();
+    }
+
+    private Conclusions conclusions() {
+        if (conclusions.isEmpty()) {
+            Conclusions made = new Conclusions(design, course, standing, readings);
+            findings = Optional.of(made.findings());
+            conclusions = Optional.of(made);
+        }
+        return conclusions.orElseThrow();
     }
 
     /** Functions that do not work and that no finding explains by its kind, by name. */

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
@@ -59,6 +60,16 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
         public String code() {
             return name().toLowerCase(Locale.ROOT);
         }
+
+        /** What a finding of such a fault is called. */
+        public String kind() {
+            return this == PART_OPEN ? "component_open" : this == PART_STUCK ? "component_state" : code();
+        }
+
+        /** Several of them, in words. */
+        public String many() {
+            return many;
+        }
     }
 
     /** How many faults of a kind there are, and how many of them would be seen. */
@@ -70,7 +81,35 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
     public static Coverage of(Assembly assembly, Nets nets, Method method) {
         Assembly sampled = sample(assembly, nets);
         Nets own = sampled.equals(assembly) ? nets : Nets.of(sampled);
-        List<Touch> touches = Procedure.of(sampled, own, method).touches();
+        return of(
+                sampled,
+                own,
+                nets.all().size(),
+                method,
+                Procedure.of(sampled, own, method).touches());
+    }
+
+    /** Computes what measurements cover that were really made. */
+    public static Coverage ofMade(Assembly assembly, Nets nets, List<Touch> made) {
+        Assembly sampled = sample(assembly, nets);
+        Nets own = sampled.equals(assembly) ? nets : Nets.of(sampled);
+        Set<Terminal> kept = Set.copyOf(sampled.terminals());
+        List<Touch> touches = made.stream()
+                .filter(each -> kept.contains(each.black()) && kept.contains(each.red()))
+                .map(each -> new Touch(
+                        each.black(),
+                        each.red(),
+                        each.ties().stream()
+                                .map(tie -> tie.stream().filter(kept::contains).toList())
+                                .filter(tie -> tie.size() > 1)
+                                .toList(),
+                        each.state(),
+                        each.insulation()))
+                .toList();
+        return of(sampled, own, nets.all().size(), Method.BOTH_ENDS, touches);
+    }
+
+    private static Coverage of(Assembly sampled, Nets own, int ofNets, Method method, List<Touch> touches) {
         BitSet good = answers(sampled, touches, Map.of(), List.of(), Map.of());
         Map<Fault, int[]> counted = new EnumMap<>(Fault.class);
         Map<BitSet, List<String>> byAnswers = new LinkedHashMap<>();
@@ -92,7 +131,7 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
                 .map(group -> String.join(" / ", group.subList(0, Math.min(4, group.size())))
                         + (group.size() > 4 ? " / and " + (group.size() - 4) + " more" : ""))
                 .toList();
-        return new Coverage(method, own.all().size(), nets.all().size(), counts, alike);
+        return new Coverage(method, own.all().size(), ofNets, counts, alike);
     }
 
     /** The assembly with an even sample of its nets, if there are too many to try all. */

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -17,18 +16,13 @@ import zestymarten.core.analysis.Analysis;
 import zestymarten.core.analysis.AnalysisReader;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Explained;
+import zestymarten.core.analysis.NotShown;
 import zestymarten.core.analysis.Reading;
+import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Members;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.Complaint;
-import zestymarten.core.diagnosis.Costs;
-import zestymarten.core.diagnosis.Diagnosis;
-import zestymarten.core.diagnosis.NextTouch;
-import zestymarten.core.finding.Priors;
-import zestymarten.core.diagnosis.Touched;
-import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Partition;
 import zestymarten.core.judge.Doubts;
@@ -42,14 +36,13 @@ import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
+import zestymarten.web.platform.RecommendationWords;
 import zestymarten.web.platform.Refused;
 
 /** The core's questions over HTTP: stateless, nothing is kept. */
 @RestController
 @RequestMapping(path = "/api/v1/analysis", consumes = MediaType.APPLICATION_JSON_VALUE)
 class AnalysisApi {
-    private static final int NEXT = 5;
-
     /** A document read whole, or refused with all that is wrong with it. */
     private record Asked(Design design, Conditions conditions, Members document, List<Problem> problems) {
         static Asked read(String body) {
@@ -167,37 +160,67 @@ class AnalysisApi {
             String verdict,
             List<JudgementOut> judgements,
             List<FindingOut> findings,
+            List<ExplanationOut> explanations,
+            List<Integer> contradictions,
+            List<NotShownOut> notShown,
             List<PairOut> untested,
-            List<NextOut> next) {}
+            NextOut next) {}
 
-    /** A judged reading, with the limit that it was judged by. */
+    /** A judged reading by its number from 0, with the limit that it was judged by. */
     record JudgementOut(
+            int reading,
             String a,
             String b,
             String understood,
             OptionalDouble correctedOhm,
-            OptionalDouble limitLowOhm,
-            OptionalDouble limitHighOhm,
-            Optional<String> limitSource,
-            String judgement,
-            String reason) {}
+            String result,
+            String reason,
+            String text,
+            Optional<LimitOut> limit) {}
+
+    /** A limit with its source; {@code low_ohm} is null where any lower resistance is good. */
+    @JsonInclude(JsonInclude.Include.ALWAYS)
+    record LimitOut(@Nullable Double lowOhm, double highOhm, String source, String text) {}
+
+    /** A fault by what would be repaired. */
+    record FaultOut(String kind, List<String> conductors, List<String> components) {
+        static FaultOut of(Finding finding) {
+            boolean part = finding instanceof Finding.PartAtFault;
+            return new FaultOut(finding.kind(), finding.conductors(), part ? finding.named() : List.of());
+        }
+    }
 
     /** A finding in the open format; {@code evidence} numbers the readings from 0. */
+    @JsonInclude(JsonInclude.Include.ALWAYS)
     record FindingOut(
             String kind,
             List<String> conductors,
+            List<String> components,
             List<String> terminals,
-            OptionalDouble ohm,
+            @Nullable String end,
+            @Nullable Double ohm,
             double probability,
+            boolean certain,
+            List<FaultOut> alternatives,
             String text,
             List<Integer> evidence,
             List<String> functionsLost) {}
 
+    /** What may be wrong altogether. */
+    record ExplanationOut(double probability, List<FaultOut> faults) {}
+
+    /** A kind of fault that the readings would not have shown, and why. */
+    record NotShownOut(String kind, String reason, String text) {}
+
     /** Two terminals. */
     record PairOut(String a, String b) {}
 
-    /** A touch that would tell much for its time: the bits that it is expected to give, and the seconds it takes. */
-    record NextOut(String a, String b, String state, double bits, double seconds, String why) {}
+    /** Where the diagnosis stands, and what to measure next. */
+    record NextOut(String status, double certainty, List<MeasurementOut> measurements) {}
+
+    /** A measurement that would tell much for its time. */
+    record MeasurementOut(
+            String a, String b, String state, List<List<String>> setup, double gainBits, double seconds, String asks) {}
 
     @PostMapping("/findings")
     Found findings(@RequestBody String body) {
@@ -206,73 +229,103 @@ class AnalysisApi {
                 AnalysisReader.readings(asked.document(), asked.design().assembly());
         asked.mustBeSound();
         Analysis analysis = Analysis.of(asked.design(), asked.conditions(), readings);
-        Optional<Diagnosis> diagnosis = analysis.untested().isEmpty() ? Optional.empty() : diagnosis(asked, analysis);
         return new Found(
                 analysis.standing().name().toLowerCase(Locale.ROOT),
-                analysis.judgements().stream().map(AnalysisApi::judgement).toList(),
-                analysis.findings().stream()
-                        .map(each -> finding(each, diagnosis))
+                judgements(analysis.judgements()),
+                analysis.findings().stream().map(AnalysisApi::finding).toList(),
+                analysis.explanations().stream()
+                        .map(each -> new ExplanationOut(
+                                each.probability(),
+                                each.faults().stream().map(FaultOut::of).toList()))
+                        .toList(),
+                analysis.contradictions(),
+                NotShown.of(asked.design(), readings, analysis).stream()
+                        .map(each -> new NotShownOut(each.kind(), each.reason(), each.text()))
                         .toList(),
                 analysis.untested().stream().map(AnalysisApi::pair).toList(),
-                diagnosis
-                        .map(each -> each.next(Costs.bench(asked.design().assembly(), false), NEXT))
-                        .orElse(List.of())
-                        .stream()
-                        .map(AnalysisApi::next)
-                        .toList());
+                next(analysis.next()));
     }
 
-    /** The diagnosis of partial evidence; empty for a unit too large to weigh every pair of its nets. */
-    private static Optional<Diagnosis> diagnosis(Asked asked, Analysis analysis) {
-        if (asked.design().nets().all().size() > Diagnosis.MOST_NETS) {
-            return Optional.empty();
-        }
-        List<Touched> touched = new ArrayList<>();
-        for (Analysis.Judged each : analysis.judgements()) {
-            touched.add(Touched.of(touched.size(), each.reading(), each.understood()));
-        }
-        return Optional.of(Diagnosis.of(
-                GoodUnit.nominal(asked.design()), asked.conditions(), Priors.usual(), Complaint.NONE, touched));
-    }
-
-    private static NextOut next(NextTouch next) {
+    private static NextOut next(Recommendation next) {
+        String status = next.status() == Recommendation.Status.CANNOT_BE_TOLD
+                ? "cannot_be_told"
+                : next.status().name().toLowerCase(Locale.ROOT);
         return new NextOut(
-                next.black().name(), next.red().name(), next.state().id(), next.bits(), next.seconds(), next.why());
+                status,
+                next.certainty(),
+                next.measurements().stream()
+                        .map(each -> new MeasurementOut(
+                                each.black().name(),
+                                each.red().name(),
+                                each.state().id(),
+                                each.links().stream()
+                                        .map(link -> link.stream()
+                                                .map(Terminal::name)
+                                                .toList())
+                                        .toList(),
+                                each.bits(),
+                                each.seconds(),
+                                RecommendationWords.why(each)))
+                        .toList());
     }
 
     private static PairOut pair(Partition.Joined pair) {
         return new PairOut(pair.a().name(), pair.b().name());
     }
 
-    private static JudgementOut judgement(Analysis.Judged judged) {
-        Optional<Limit> limit = judged.expectation() instanceof Expectation.Joined joined
-                ? Optional.of(joined.limit())
-                : Optional.empty();
-        return new JudgementOut(
-                judged.reading().a().name(),
-                judged.reading().b().name(),
-                judged.understood().text(),
-                judged.judgement().correctedOhm(),
-                limit.map(each -> OptionalDouble.of(each.low().value())).orElse(OptionalDouble.empty()),
-                limit.map(each -> OptionalDouble.of(each.high().value())).orElse(OptionalDouble.empty()),
-                limit.map(Limit::derivation),
-                judged.judgement().verdict().word(),
-                judged.judgement().reason());
+    private static List<JudgementOut> judgements(List<Analysis.Judged> judged) {
+        List<JudgementOut> all = new ArrayList<>();
+        for (Analysis.Judged each : judged) {
+            Optional<LimitOut> limit = each.expectation() instanceof Expectation.Joined joined
+                    ? Optional.of(limit(joined.limit()))
+                    : Optional.empty();
+            all.add(new JudgementOut(
+                    all.size(),
+                    each.reading().a().name(),
+                    each.reading().b().name(),
+                    each.understood().text(),
+                    each.judgement().correctedOhm(),
+                    each.judgement().verdict().word(),
+                    each.judgement().code().code(),
+                    each.judgement().reason(),
+                    limit));
+        }
+        return all;
     }
 
-    private static FindingOut finding(Explained explained, Optional<Diagnosis> diagnosis) {
+    private static LimitOut limit(Limit limit) {
+        return new LimitOut(
+                limit.low().value() > 0 ? limit.low().value() : null,
+                limit.high().value(),
+                limit.by().source(),
+                limit.derivation());
+    }
+
+    private static FindingOut finding(Explained explained) {
         Finding finding = explained.finding();
+        FaultOut fault = FaultOut.of(finding);
         return new FindingOut(
-                finding.kind(),
-                finding.named(),
+                fault.kind(),
+                fault.conductors(),
+                fault.components(),
                 finding.terminals().stream().map(Terminal::name).toList(),
-                finding.ohms().map(ohm -> OptionalDouble.of(ohm.value())).orElse(OptionalDouble.empty()),
-                diagnosis
-                        .filter(each -> finding.isInferred())
-                        .map(each -> each.probabilityOf(Set.copyOf(finding.named())))
-                        .orElse(1.0),
+                end(finding),
+                finding.ohms().map(Ohms::value).orElse(null),
+                explained.probability(),
+                explained.certain(),
+                explained.alternatives().stream().map(FaultOut::of).toList(),
                 finding.text(),
                 explained.evidence(),
                 explained.functionsLost());
+    }
+
+    /** At which end of its wires a move is: ends that changed places read alike at either side. */
+    private static @Nullable String end(Finding finding) {
+        if (finding instanceof Finding.Crossed) {
+            return "either";
+        }
+        return finding.moved().isEmpty()
+                ? null
+                : finding.moved().get(0).designed().connector();
     }
 }

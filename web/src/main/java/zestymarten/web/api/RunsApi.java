@@ -95,14 +95,32 @@ class RunsApi {
             long touchesLeft,
             Optional<Due> due) {}
 
-    /** The step that is due. */
-    record Due(String stage, Optional<String> a, Optional<String> b, Optional<String> deed, Optional<String> subject) {}
+    /**
+     * The step that is due, with everything that it takes to carry it out.
+     *
+     * @param setup groups of terminals that are linked for it
+     * @param quantity what is read: resistance, insulation or leakage
+     */
+    record Due(
+            String stage,
+            Optional<String> a,
+            Optional<String> b,
+            Optional<String> state,
+            List<List<String>> setup,
+            Optional<String> quantity,
+            OptionalDouble testV,
+            Optional<String> deed,
+            Optional<String> subject) {}
 
     /** A finding in the open format. */
     record Told(
             String kind,
             List<String> conductors,
+            List<String> components,
             List<String> terminals,
+            double probability,
+            boolean certain,
+            List<String> alternatives,
             String text,
             List<Integer> evidence,
             List<String> functionsLost) {}
@@ -157,22 +175,48 @@ class RunsApi {
                 run.serial(),
                 job.outcome().word(),
                 job.left(),
-                job.current().map(RunsApi::due));
+                job.current().map(step -> due(job, step)));
     }
 
-    private static Due due(Step step) {
+    private static Due due(Job job, Step step) {
         return step.fold(
-                probes -> new Due(code(probes.question().name()), none(), none(), none(), none()),
+                probes -> new Due(
+                        code(probes.question().name()),
+                        none(),
+                        none(),
+                        none(),
+                        List.of(),
+                        none(),
+                        OptionalDouble.empty(),
+                        none(),
+                        none()),
                 touch -> new Due(
                         code(touch.stage().name()),
                         Optional.of(touch.black().name()),
                         Optional.of(touch.red().name()),
+                        Optional.of(
+                                touch.state().isEmpty()
+                                        ? job.design()
+                                                .assembly()
+                                                .states()
+                                                .get(0)
+                                                .id()
+                                        : touch.state()),
+                        touch.ties().stream()
+                                .map(link -> link.stream().map(Terminal::name).toList())
+                                .toList(),
+                        Optional.of(job.quantity(touch).code()),
+                        job.testV(touch),
                         none(),
                         none()),
                 act -> new Due(
                         code(act.stage().name()),
                         none(),
                         none(),
+                        none(),
+                        List.of(),
+                        none(),
+                        OptionalDouble.empty(),
                         Optional.of(code(act.deed().name())),
                         Optional.of(act.subject())));
     }
@@ -281,7 +325,11 @@ class RunsApi {
         return new Told(
                 finding.kind(),
                 finding.conductors(),
+                finding instanceof Finding.PartAtFault ? finding.named() : List.of(),
                 finding.terminals().stream().map(Terminal::name).toList(),
+                found.probability(),
+                found.certain(),
+                found.alternatives().stream().map(Finding::text).toList(),
                 finding.text(),
                 found.evidence().stream().map(Entry::sequence).toList(),
                 found.functionsLost());

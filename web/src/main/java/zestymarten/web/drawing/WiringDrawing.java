@@ -99,11 +99,14 @@ public record WiringDrawing(
         private final List<Conductor> shown;
         private final Assembly assembly;
         private final Map<String, String> faultOf = new HashMap<>();
-        private final Map<String, Terminal> movedTo = new HashMap<>();
+        private final Map<End, Terminal> moved = new HashMap<>();
         private final List<Finding> findings;
         private final Map<String, Boolean> onRight = new HashMap<>();
         private final Map<Terminal, Point> places = new LinkedHashMap<>();
         private final double pitch;
+
+        /** One end of a conductor, by where it belongs. */
+        private record End(String conductor, Terminal designed) {}
 
         Layout(Assembly assembly, List<Finding> findings) {
             this.assembly = assembly;
@@ -119,11 +122,8 @@ public record WiringDrawing(
             for (Finding finding : findings) {
                 for (int i = 0; i < finding.conductors().size(); i++) {
                     faultOf.putIfAbsent(finding.conductors().get(i), finding.kind());
-                    if (finding instanceof Finding.Crossed || finding instanceof Finding.Misplaced) {
-                        movedTo.put(
-                                finding.conductors().get(i), finding.terminals().get(i));
-                    }
                 }
+                finding.moved().forEach(move -> moved.put(new End(move.conductor(), move.designed()), move.cavity()));
             }
             pitch = shown.size() <= 24 ? 30 : shown.size() <= 60 ? 22 : 14;
         }
@@ -177,7 +177,7 @@ public record WiringDrawing(
         private List<Body> column(boolean right) {
             Set<Terminal> drawn = new HashSet<>();
             shown.forEach(each -> drawn.addAll(List.of(each.from(), each.to())));
-            drawn.addAll(movedTo.values());
+            drawn.addAll(moved.values());
             boolean few = assembly.conductors().size() <= 60;
             List<Body> bodies = new ArrayList<>();
             double y = TOP;
@@ -311,11 +311,11 @@ public record WiringDrawing(
         }
 
         private Point from(Conductor conductor) {
-            return place(conductor.from());
+            return place(moved.getOrDefault(new End(conductor.id(), conductor.from()), conductor.from()));
         }
 
         private Point to(Conductor conductor) {
-            return place(movedTo.getOrDefault(conductor.id(), conductor.to()));
+            return place(moved.getOrDefault(new End(conductor.id(), conductor.to()), conductor.to()));
         }
 
         private Strand strand(Conductor conductor) {

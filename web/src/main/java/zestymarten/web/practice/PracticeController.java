@@ -21,8 +21,8 @@ import zestymarten.bench.practice.Exercises;
 import zestymarten.bench.practice.Replay;
 import zestymarten.bench.practice.Score;
 import zestymarten.bench.practice.Session;
-import zestymarten.core.diagnosis.NextTouch;
 import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.RecommendationWords;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.wiring.Wirings;
 
@@ -222,7 +222,7 @@ class PracticeController {
                         .filter(each -> each.probability() >= TOLD)
                         .map(each -> new SuspectView(each.text(), Math.round(100 * each.probability())))
                         .toList());
-        model.addAttribute("best", replay.best().map(NextTouch::why).orElse(""));
+        model.addAttribute("best", replay.best().map(RecommendationWords::why).orElse(""));
         model.addAttribute(
                 "bestTouch",
                 replay.best()

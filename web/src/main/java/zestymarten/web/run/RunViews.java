@@ -17,6 +17,7 @@ import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.web.drawing.FieldDrawing;
+import zestymarten.web.platform.RecommendationWords;
 
 /** Puts a run into words and drawings for its page. */
 @Component
@@ -174,11 +175,11 @@ class RunViews {
         if (job.open().size() < 2) {
             return List.of(); // one wire that reads open is what the next steps are for anyway
         }
-        return job.diagnosis().map(diagnosis -> job.best(diagnosis, 2)).orElse(List.of()).stream()
+        return job.best(2).stream()
                 .map(best -> new RunView.Proposal(
                         StepForm.of(best.touch()),
                         best.touch().black() + " – " + best.touch().red() + ": "
-                                + best.worth().why()))
+                                + RecommendationWords.why(best.worth())))
                 .toList();
     }
 }

@@ -13,7 +13,6 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.diagnosis.Diagnosis;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Fitting;
@@ -25,6 +24,7 @@ import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.web.drawing.BandDrawing;
 import zestymarten.web.drawing.WiringDrawing;
+import zestymarten.web.platform.RecommendationWords;
 import zestymarten.web.run.Run;
 import zestymarten.web.run.Runs;
 
@@ -86,9 +86,9 @@ class WrongController {
         model.addAttribute("parts", parts(job));
         model.addAttribute(
                 "findings", findings.stream().map(found -> view(job, found)).toList());
-        Optional<Diagnosis> diagnosis = run.isUnderWay() && job.left() > 0 ? job.diagnosis() : Optional.empty();
-        model.addAttribute("suspects", diagnosis.map(WrongController::suspects).orElse(List.of()));
-        model.addAttribute("next", diagnosis.map(each -> next(job, each)).orElse(List.of()));
+        boolean goesOn = run.isUnderWay() && job.left() > 0;
+        model.addAttribute("suspects", goesOn ? suspects(job) : List.of());
+        model.addAttribute("next", goesOn ? next(job) : List.of());
         model.addAttribute(
                 "drawing",
                 WiringDrawing.of(
@@ -119,21 +119,22 @@ class WrongController {
     }
 
     /** What may be wrong besides nothing, where that is likelier than one in twenty. */
-    private static List<SuspectView> suspects(Diagnosis diagnosis) {
-        return diagnosis.suspects(SUSPECTS).stream()
+    private static List<SuspectView> suspects(Job job) {
+        return job.analysis().explanations().stream()
+                .limit(SUSPECTS)
                 .filter(each -> !each.faults().isEmpty() && each.probability() > LIKELY)
                 .map(each -> new SuspectView(Math.round(100 * each.probability()) + " %", each.text()))
                 .toList();
     }
 
-    private static List<NextView> next(Job job, Diagnosis diagnosis) {
-        return job.best(diagnosis, NEXT).stream()
+    private static List<NextView> next(Job job) {
+        return job.best(NEXT).stream()
                 .map(each -> new NextView(
                         each.touch().stage().name(),
                         each.touch().black().name(),
                         each.touch().red().name(),
                         each.touch().state(),
-                        each.worth().why()))
+                        RecommendationWords.why(each.worth())))
                 .toList();
     }
 

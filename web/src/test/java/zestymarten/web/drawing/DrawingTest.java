@@ -133,9 +133,12 @@ class DrawingTest {
         Assembly design = assembly("wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\nW4,J1.4,J2.4\n");
         Map<String, String> straight = paths(WiringDrawing.of(design, List.of()));
         List<Finding> findings = List.of(
-                new Finding.Crossed(List.of("W1", "W2"), List.of(Terminal.of("J2.2"), Terminal.of("J2.1"))),
+                new Finding.Crossed(List.of(
+                        new Finding.Move("W1", Terminal.of("J2.1"), Terminal.of("J2.2")),
+                        new Finding.Move("W2", Terminal.of("J2.2"), Terminal.of("J2.1")))),
                 new Finding.Open("W3", Terminal.of("J1.3"), Terminal.of("J2.3")),
-                new Finding.FrameShort(List.of("W4"), List.of(Terminal.of("J1.4")), List.of("W4")));
+                new Finding.FrameShort(
+                        List.of(new Finding.Piece(List.of("W4"), Terminal.of("J1.4"), Finding.Piece.Form.WIRES))));
         WiringDrawing drawing = WiringDrawing.of(design, findings);
         Map<String, String> faulty = paths(drawing);
         assertThat(faulty.get("W1")).isNotEqualTo(straight.get("W1"));

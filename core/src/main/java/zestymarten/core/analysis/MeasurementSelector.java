@@ -1,0 +1,260 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import zestymarten.core.analysis.Recommendation.Measurement;
+import zestymarten.core.analysis.Recommendation.Purpose;
+import zestymarten.core.analysis.Recommendation.Status;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.finding.Priors;
+import zestymarten.core.network.Net;
+
+/**
+ * Chooses what to measure next: the largest expected drop of entropy per second.
+ *
+ * <p>Method: what a measurement may show is put in classes (open, and steps of a factor of two in ohms). In a scene with
+ * several explanations each predicts its class by the network; elsewhere a net, part or pair that nobody read shows a fault
+ * as often as was expected before. It ends when one repair holds {@value #FINISHED} of all, or when no measurement tells
+ * {@value #LEAST_BITS} bits. Cost: the pairs of the terminals that the explanations of a scene name, times the explanations;
+ * linear in what nobody read.
+ */
+final class MeasurementSelector {
+    private static final double FINISHED = 0.95;
+    private static final double LEAST_BITS = 2e-4;
+    private static final int MOST_SETS = 24;
+    private static final int MOST_TERMINALS = 16;
+    private static final int MOST_UNREAD = 400;
+    private static final int MOST_WEIGHED = 2000;
+    private static final int MOST_REPEATS = 2;
+    private static final double JUMPS_OPEN = 0.3;
+
+    private final UnitAnalysis analysis;
+    private final Design design;
+    private final MeasurementCosts.Pricing costs;
+    private final Priors priors;
+    private final Map<Observation.Key, Integer> made = new HashMap<>();
+    private final List<Measurement> found = new ArrayList<>();
+    private final Set<Terminal> inScenes = new HashSet<>();
+    private double expectedElsewhere;
+
+    MeasurementSelector(UnitAnalysis analysis, MeasurementCosts costs) {
+        this.analysis = analysis;
+        this.costs = costs.after(analysis.all());
+        design = analysis.design();
+        priors = analysis.priors().priors();
+        analysis.all().forEach(each -> made.merge(each.key(), 1, Integer::sum));
+        analysis.scenes()
+                .forEach(each -> each.scene().terminals().stream()
+                        .filter(end -> !end.isFrame())
+                        .forEach(inScenes::add));
+    }
+
+    Recommendation best(int most) {
+        double certainty = 1;
+        for (UnitAnalysis.Diagnosed scene : analysis.scenes()) {
+            certainty *= certainty(scene);
+            if (found.size() < MOST_WEIGHED) {
+                inScene(scene);
+            }
+        }
+        unreadNets();
+        unreadParts();
+        unreadPairs();
+        certainty *= Math.exp(-expectedElsewhere);
+        List<Measurement> best = found.stream()
+                .filter(each -> each.bits() > LEAST_BITS)
+                .sorted(Comparator.comparingDouble(Measurement::bitsPerSecond).reversed())
+                .limit(most)
+                .toList();
+        Status status = certainty >= FINISHED ? Status.FINISHED : best.isEmpty() ? Status.CANNOT_BE_TOLD : Status.GO_ON;
+        return new Recommendation(status, certainty, status == Status.GO_ON ? best : List.of());
+    }
+
+    /** Probability of the likeliest repair of a scene: an open and a high wire are renewed alike. */
+    private double certainty(UnitAnalysis.Diagnosed scene) {
+        Map<Set<String>, Double> repairs = new HashMap<>();
+        for (Weighed set : scene.sets()) {
+            Set<String> repair = new TreeSet<>();
+            analysis.names().of(set).keySet().forEach(each -> repair.add(repair(each)));
+            repairs.merge(repair, scene.share(set), Double::sum);
+        }
+        return repairs.values().stream().max(Double::compare).orElse(1.0);
+    }
+
+    private static String repair(Finding finding) {
+        boolean renewed = finding instanceof Finding.Open
+                || finding instanceof Finding.HighResistance
+                || finding instanceof Finding.Intermittent
+                || finding instanceof Finding.PartAtFault;
+        return (renewed ? "renew" : finding.kind()) + new TreeSet<>(finding.named());
+    }
+
+    private void inScene(UnitAnalysis.Diagnosed scene) {
+        if (scene.sets().size() < 2 || scene.share(scene.sets().get(0)) > 1 - 1e-4) {
+            return;
+        }
+        List<Weighed> sets =
+                scene.sets().subList(0, Math.min(MOST_SETS, scene.sets().size()));
+        List<Terminal> points = points(scene.scene(), sets);
+        boolean contacts = scene.scene().elements().stream().anyMatch(Element::isContact);
+        List<State> states = contacts
+                ? design.assembly().states()
+                : List.of(design.assembly().states().get(0));
+        for (State state : states) {
+            for (int i = 0; i < points.size(); i++) {
+                for (int j = i + 1; j < points.size(); j++) {
+                    weigh(scene, sets, points.get(i), points.get(j), state);
+                }
+            }
+        }
+    }
+
+    /** Where a probe can go in a scene: first what the likeliest explanations name. */
+    private List<Terminal> points(Scene scene, List<Weighed> sets) {
+        Set<Terminal> points = new LinkedHashSet<>();
+        for (Weighed set : sets) {
+            analysis.names().of(set).keySet().forEach(finding -> {
+                points.addAll(finding.terminals());
+                finding.conductors().forEach(id -> {
+                    points.add(design.conductor(id).from());
+                    points.add(design.conductor(id).to());
+                });
+            });
+        }
+        points.addAll(scene.terminals());
+        Set<Terminal> joints = new HashSet<>();
+        design.assembly().joints().stream().filter(each -> each.probe()).forEach(each -> joints.add(each.terminal()));
+        return points.stream()
+                .filter(each -> scene.holds(each) && (each.isPin() || each.isFrame() || joints.contains(each)))
+                .limit(MOST_TERMINALS)
+                .toList();
+    }
+
+    private void weigh(UnitAnalysis.Diagnosed scene, List<Weighed> sets, Terminal a, Terminal b, State state) {
+        int times = made.getOrDefault(new Observation.Key(Set.of(a, b), state, List.of()), 0);
+        if (times >= MOST_REPEATS) {
+            return;
+        }
+        Map<Integer, Double> classes = new HashMap<>();
+        Map<Integer, Weighed> speaks = new HashMap<>();
+        double known = 0;
+        for (Weighed set : sets) {
+            double share = scene.share(set);
+            known += share;
+            for (Map.Entry<Integer, Double> each : shown(set, a, b, state).entrySet()) {
+                classes.merge(each.getKey(), share * each.getValue(), Double::sum);
+                speaks.putIfAbsent(each.getKey(), set);
+            }
+        }
+        double bits = entropy(classes.values(), known);
+        if (bits > LEAST_BITS) {
+            Optional<Finding> asks = asks(sets.get(0), speaks.values());
+            Purpose purpose = times > 0 ? Purpose.READ_AGAIN : Purpose.TELLS_APART;
+            add(a, b, state, bits, purpose, asks);
+        }
+    }
+
+    /** The fault of the likeliest set, or else of the next that predicts something else. */
+    private Optional<Finding> asks(Weighed best, Collection<Weighed> speakers) {
+        return Stream.concat(Stream.of(best), speakers.stream())
+                .flatMap(set -> analysis.names().of(set).keySet().stream())
+                .findFirst();
+    }
+
+    /** What a set of faults predicts, in classes: -1 for open, else steps of a factor of two. */
+    private static Map<Integer, Double> shown(Weighed set, Terminal a, Terminal b, State state) {
+        Variation variation = set.variation();
+        Scene scene = variation.scene();
+        SolvedCircuit circuit = variation.circuit(state, List.of());
+        int x = scene.node(a);
+        int y = scene.node(b);
+        if (!circuit.joins(x, y)) {
+            return Map.of(-1, 1.0);
+        }
+        double ohm = circuit.between(
+                x, y, set.fitted().ohms(), new double[variation.edges().size()]);
+        int step = (int) Math.max(0, Math.floor(Math.log(Math.max(0.5, ohm) / 0.5) / Math.log(2)));
+        return circuit.way(x, y).stream().anyMatch(variation::isJumping)
+                ? Map.of(-1, JUMPS_OPEN, step, 1 - JUMPS_OPEN)
+                : Map.of(step, 1.0);
+    }
+
+    private static double entropy(Collection<Double> weights, double total) {
+        double sum = 0;
+        for (double weight : weights) {
+            double share = weight / Math.max(total, 1e-12);
+            sum -= share > 0 ? share * Math.log(share) / Math.log(2) : 0;
+        }
+        return Math.max(0, sum);
+    }
+
+    private void add(Terminal a, Terminal b, State state, double bits, Purpose purpose, Optional<Finding> asks) {
+        double seconds = costs.seconds(a, b, List.of());
+        found.add(new Measurement(a, b, state, List.of(), bits, seconds, purpose, asks));
+    }
+
+    /** Something that nobody read and that is at fault with a small probability. */
+    private void unread(Terminal a, Terminal b, State state, double odds) {
+        expectedElsewhere += odds;
+        double share = odds / (1 + odds);
+        if (found.size() < MOST_UNREAD) {
+            add(a, b, state, entropy(List.of(share, 1 - share), 1), Purpose.UNREAD, Optional.empty());
+        }
+    }
+
+    private void unreadNets() {
+        State rest = design.assembly().states().get(0);
+        for (Net net : design.nets().all()) {
+            for (Terminal far : net.ends().stream().skip(1).toList()) {
+                Terminal near = net.ends().get(0);
+                if (!inScenes.contains(near) && analysis.connectivity().isUnread(near, far)) {
+                    double odds = net.conductors().stream()
+                            .filter(wire -> net.isTwoEnded()
+                                    || wire.from().equals(far)
+                                    || wire.to().equals(far))
+                            .mapToDouble(analysis.priors()::anyOf)
+                            .sum();
+                    unread(near, far, rest, odds);
+                }
+            }
+        }
+    }
+
+    private void unreadParts() {
+        for (Component part : design.assembly().components()) {
+            boolean asked = part.kind() != Component.Kind.DIODE && !inScenes.contains(part.a());
+            for (State state : asked ? design.assembly().states() : List.<State>of()) {
+                boolean tells = state.equals(design.assembly().states().get(0))
+                        || part.kind().isContact();
+                if (tells && !made.containsKey(new Observation.Key(Set.of(part.a(), part.b()), state, List.of()))) {
+                    unread(part.a(), part.b(), state, priors.part());
+                }
+            }
+        }
+    }
+
+    private void unreadPairs() {
+        State rest = design.assembly().states().get(0);
+        double pair = 2 * priors.shorted() / Math.max(2, design.nets().all().size());
+        analysis.connectivity()
+                .piecesUnread()
+                .limit(MOST_UNREAD)
+                .filter(each -> !analysis.areTogether(each.a(), each.b()))
+                .filter(each -> !inScenes.contains(each.a()) || !inScenes.contains(each.b()))
+                .forEach(each -> unread(
+                        each.a(), each.b(), rest, each.a().isFrame() || each.b().isFrame() ? priors.toFrame() : pair));
+    }
+}

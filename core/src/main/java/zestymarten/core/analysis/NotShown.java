@@ -1,0 +1,86 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.plan.Coverage;
+import zestymarten.core.plan.Touch;
+import zestymarten.core.quantity.Understood;
+
+/**
+ * A kind of fault that the measurements made would not have shown.
+ *
+ * @param kind as findings name it
+ * @param reason why, for programs
+ * @param text the same in a sentence
+ */
+public record NotShown(String kind, String reason, String text) {
+    /**
+     * What readings of a unit do not show, computed by putting every fault of the wiring into it and asking whether one of
+     * the measurements would have read otherwise. Cost: that of {@link Coverage}.
+     */
+    public static List<NotShown> of(Design design, List<Reading> readings, Analysis analysis) {
+        List<NotShown> all = new ArrayList<>();
+        List<Touch> made = readings.stream()
+                .filter(each -> !each.quantity().needsTestVoltage())
+                .map(each -> new Touch(each.a(), each.b(), each.ties(), each.state(), false))
+                .distinct()
+                .toList();
+        Coverage coverage = Coverage.ofMade(design.assembly(), design.nets(), made);
+        for (Coverage.Fault kind : Coverage.Fault.values()) {
+            Coverage.Count count = coverage.counts().getOrDefault(kind, new Coverage.Count(0, 0));
+            if (count.seen() < count.all()) {
+                all.add(new NotShown(
+                        kind.kind(),
+                        "not_measured",
+                        "The measurements made show " + count.seen() + " of " + count.all() + " possible " + kind.many()
+                                + "."));
+            }
+        }
+        diodes(design, all);
+        tones(analysis, all);
+        boolean insulated = readings.stream().anyMatch(each -> each.quantity().needsTestVoltage());
+        if (!insulated) {
+            all.add(
+                    new NotShown(
+                            "insulation_low",
+                            "resistance_only",
+                            "Insulation was not tested: an ohmmeter shows no more than that there is no short at its own few volts."));
+        }
+        return all;
+    }
+
+    private static void diodes(Design design, List<NotShown> all) {
+        for (Component part : design.assembly().components()) {
+            if (part.kind() == Component.Kind.DIODE) {
+                all.add(new NotShown(
+                        "component_open",
+                        "diode",
+                        part.id()
+                                + " was not shown: an ohm range proves nothing of a diode. Read its forward voltage both"
+                                + " ways."));
+            }
+        }
+    }
+
+    private static void tones(Analysis analysis, List<NotShown> all) {
+        Map<Boolean, Long> heard = analysis.judgements().stream()
+                .filter(each ->
+                        each.understood() instanceof Understood.Tone || each.understood() instanceof Understood.Silent)
+                .collect(java.util.stream.Collectors.partitioningBy(
+                        each -> each.understood() instanceof Understood.Tone, java.util.stream.Collectors.counting()));
+        if (heard.getOrDefault(true, 0L) > 0) {
+            all.add(new NotShown(
+                    "high_resistance",
+                    "tone_only",
+                    "Passed on tone only: what a tone still sounds through was not told apart."));
+        }
+        if (heard.getOrDefault(false, 0L) > 0) {
+            all.add(new NotShown(
+                    "leak",
+                    "silent_only",
+                    "Silent on tone only: a connection above the tone threshold would not have sounded."));
+        }
+    }
+}
