@@ -37,7 +37,9 @@ public record Replay(List<Explanation> suspects, Optional<Recommendation.Measure
         List<Act> done =
                 session.events().stream().limit(act).map(Session.Event::act).toList();
         UnitAnalysis analysis = analysis(Session.of(session.exercise(), done));
-        return new Replay(analysis.explanations().stream().limit(SUSPECTS).toList(), next(session, analysis));
+        return new Replay(
+                analysis.explanations().stream().limit(SUSPECTS).toList(),
+                recommended(session, analysis).measurements().stream().findFirst());
     }
 
     static UnitAnalysis analysis(Session session) {
@@ -45,8 +47,7 @@ public record Replay(List<Explanation> suspects, Optional<Recommendation.Measure
                 session.design(), CONDITIONS, Priors.usual(), session.exercise().complaint(), session.readings());
     }
 
-    static Optional<Recommendation.Measurement> next(Session session, UnitAnalysis analysis) {
-        return analysis.next(MeasurementCosts.bench(session.design().assembly(), false), 1).measurements().stream()
-                .findFirst();
+    static Recommendation recommended(Session session, UnitAnalysis analysis) {
+        return analysis.next(MeasurementCosts.bench(session.design().assembly(), false), 1);
     }
 }

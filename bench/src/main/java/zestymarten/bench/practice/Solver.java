@@ -34,7 +34,11 @@ final class Solver {
                     .findFirst()
                     .map(Explanation::faults)
                     .orElse(List.of());
-            Optional<Recommendation.Measurement> next = Replay.next(session, analysis);
+            Recommendation recommended = Replay.recommended(session, analysis);
+            boolean done = recommended.status() == Recommendation.Status.FINISHED && !faults.isEmpty();
+            Optional<Recommendation.Measurement> next = done
+                    ? Optional.empty()
+                    : recommended.measurements().stream().findFirst();
             if (next.isEmpty()) {
                 break;
             }

@@ -19,6 +19,7 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
+import zestymarten.core.finding.Partition;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.network.Net;
 
@@ -47,7 +48,7 @@ final class MeasurementSelector {
     private final Priors priors;
     private final Map<Observation.Key, Integer> made = new HashMap<>();
     private final List<Measurement> found = new ArrayList<>();
-    private final Set<Terminal> inScenes = new HashSet<>();
+    private final Map<Terminal, Scene> inScenes = new HashMap<>();
     private double expectedElsewhere;
 
     MeasurementSelector(UnitAnalysis analysis, MeasurementCosts costs) {
@@ -59,7 +60,7 @@ final class MeasurementSelector {
         analysis.scenes()
                 .forEach(each -> each.scene().terminals().stream()
                         .filter(end -> !end.isFrame())
-                        .forEach(inScenes::add));
+                        .forEach(end -> inScenes.putIfAbsent(end, each.scene())));
     }
 
     Recommendation best(int most) {
@@ -80,7 +81,7 @@ final class MeasurementSelector {
                 .limit(most)
                 .toList();
         Status status = certainty >= FINISHED ? Status.FINISHED : best.isEmpty() ? Status.CANNOT_BE_TOLD : Status.GO_ON;
-        return new Recommendation(status, certainty, status == Status.GO_ON ? best : List.of());
+        return new Recommendation(status, certainty, best);
     }
 
     /** Probability of the likeliest repair of a scene: an open and a high wire are renewed alike. */
@@ -220,7 +221,7 @@ final class MeasurementSelector {
         for (Net net : design.nets().all()) {
             for (Terminal far : net.ends().stream().skip(1).toList()) {
                 Terminal near = net.ends().get(0);
-                if (!inScenes.contains(near) && analysis.connectivity().isUnread(near, far)) {
+                if (!inScenes.containsKey(near) && analysis.connectivity().isUnread(near, far)) {
                     double odds = net.conductors().stream()
                             .filter(wire -> net.isTwoEnded()
                                     || wire.from().equals(far)
@@ -235,7 +236,7 @@ final class MeasurementSelector {
 
     private void unreadParts() {
         for (Component part : design.assembly().components()) {
-            boolean asked = part.kind() != Component.Kind.DIODE && !inScenes.contains(part.a());
+            boolean asked = part.kind() != Component.Kind.DIODE && !inScenes.containsKey(part.a());
             for (State state : asked ? design.assembly().states() : List.<State>of()) {
                 boolean tells = state.equals(design.assembly().states().get(0))
                         || part.kind().isContact();
@@ -246,6 +247,11 @@ final class MeasurementSelector {
         }
     }
 
+    private boolean isOfOneScene(Partition.Joined pair) {
+        Scene scene = inScenes.get(pair.a().isFrame() ? pair.b() : pair.a());
+        return scene != null && scene.holds(pair.a()) && scene.holds(pair.b());
+    }
+
     private void unreadPairs() {
         State rest = design.assembly().states().get(0);
         double pair = 2 * priors.shorted() / Math.max(2, design.nets().all().size());
@@ -253,7 +259,7 @@ final class MeasurementSelector {
                 .piecesUnread()
                 .limit(MOST_UNREAD)
                 .filter(each -> !analysis.areTogether(each.a(), each.b()))
-                .filter(each -> !inScenes.contains(each.a()) || !inScenes.contains(each.b()))
+                .filter(each -> !isOfOneScene(each))
                 .forEach(each -> unread(
                         each.a(), each.b(), rest, each.a().isFrame() || each.b().isFrame() ? priors.toFrame() : pair));
     }

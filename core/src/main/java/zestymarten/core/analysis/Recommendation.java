@@ -10,7 +10,7 @@ import zestymarten.core.finding.Finding;
  * What to measure next, and whether there is anything left that would change the repair.
  *
  * @param certainty probability of the likeliest repair, 0 to 1
- * @param measurements the best first; none where nothing would tell
+ * @param measurements the best first, also when it is finished: what would tell most of what nobody has read yet
  */
 public record Recommendation(Status status, double certainty, List<Measurement> measurements) {
     public Recommendation {

@@ -21,6 +21,8 @@ import zestymarten.core.network.Groups;
  * a wire that reads open brings along the wires that nobody read yet. Cost: linear in conductors, parts and observations.
  */
 final class SceneMap {
+    private static final int MOST_FAILING = 12;
+
     private final Design design;
     private final FaultPriors priors;
     private final List<Element> elements;
@@ -80,6 +82,7 @@ final class SceneMap {
                     .filter(priors::fails)
                     .forEach(wire -> suspicious.add(of(wire.from().isFrame() ? wire.to() : wire.from())));
         }
+        failTogether();
         List<Conductor> loose = design.assembly().conductors().stream()
                 .filter(wire -> wire.from().isPin() && wire.to().isPin() && seen.isParted(wire.from(), wire.to()))
                 .toList();
@@ -87,6 +90,23 @@ final class SceneMap {
         Set<Integer> joined = new TreeSet<>();
         suspicious.forEach(each -> joined.add(together.of(each)));
         return scenes(joined, partners(loose, seen, mostPartners));
+    }
+
+    /** What one fault may make fail together: a joint between two of the wires explains two functions at once. */
+    private void failTogether() {
+        List<Conductor> failing = priors.complaint().isOfSomething()
+                ? design.assembly().conductors().stream().filter(priors::fails).toList()
+                : List.of();
+        if (failing.size() <= MOST_FAILING) {
+            failing.stream().skip(1).forEach(wire -> {
+                join(together, near(failing.get(0)), near(wire));
+                index = Optional.empty();
+            });
+        }
+    }
+
+    private static Terminal near(Conductor wire) {
+        return wire.from().isFrame() ? wire.to() : wire.from();
     }
 
     private void exchange(List<Conductor> loose, Connectivity seen) {
@@ -227,6 +247,28 @@ final class SceneMap {
                 starts.add(List.of(new Effect.Jumping(element)));
             }
         }
+        starts.addAll(joints(scene));
         return starts;
+    }
+
+    /** Every joint between two pieces of functions that do not work, and with the frame. */
+    private List<List<Effect>> joints(Scene scene) {
+        Pieces pieces = new Pieces(new Variation(scene, List.of(), Map.of(), 1));
+        Map<Integer, Terminal> failing = new TreeMap<>();
+        scene.elements().stream()
+                .flatMap(each -> each.conductor().stream())
+                .filter(priors::fails)
+                .forEach(wire -> failing.putIfAbsent(pieces.number(near(wire)), near(wire)));
+        List<Terminal> ends = new ArrayList<>(failing.values());
+        ends.add(Terminal.FRAME);
+        List<List<Effect>> joints = new ArrayList<>();
+        for (int i = 0; i < Math.min(MOST_FAILING, ends.size()); i++) {
+            for (int j = i + 1; j < Math.min(MOST_FAILING, ends.size()); j++) {
+                if (pieces.number(ends.get(i)) != pieces.number(ends.get(j))) {
+                    joints.add(List.of(new Effect.Bridged(List.of(pieces.of(ends.get(i)), pieces.of(ends.get(j))))));
+                }
+            }
+        }
+        return joints;
     }
 }

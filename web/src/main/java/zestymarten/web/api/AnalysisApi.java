@@ -254,6 +254,7 @@ class AnalysisApi {
                 status,
                 next.certainty(),
                 next.measurements().stream()
+                        .filter(each -> next.status() == Recommendation.Status.GO_ON)
                         .map(each -> new MeasurementOut(
                                 each.black().name(),
                                 each.red().name(),
