@@ -18,7 +18,8 @@ final class FaultPriors {
     private static final double FREE_OHM = Math.exp(-2);
     private static final double CAVITY = 0.1;
     private static final double STUCK_CLOSED = 0.5;
-    private static final double OFF = 0.25;
+    private static final double OFF = 0.6;
+    private static final double PART_OHM = Math.exp(-1);
     private static final double JUMPING = 0.1;
     private static final double LEAKING = 0.5;
     private static final double UNEXPLAINED = -Math.log(20);
@@ -72,7 +73,7 @@ final class FaultPriors {
             return priors.part() * (stuck.closed() ? STUCK_CLOSED : 1);
         } else if (effect instanceof Effect.Altered altered) {
             return altered.element().part().map(Component::kind).isPresent()
-                    ? priors.part() * OFF * FREE_OHM
+                    ? priors.part() * OFF * PART_OHM
                     : altered.element()
                             .conductor()
                             .map(wire -> priors.high() * told(wire, Complaint.Behaviour.SOMETIMES) * FREE_OHM)

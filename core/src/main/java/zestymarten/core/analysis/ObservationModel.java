@@ -125,13 +125,14 @@ final class ObservationModel {
         return new Weighed(effects, variation, prior, penalties, fitted);
     }
 
-    /** What lies far from its usual ohms makes the faults less likely, each edge up to a point. */
+    /** What lies far from its usual ohms makes the faults less likely, each edge up to a point; a joint has few ohms. */
     private static double unusual(Variation variation, NetworkFit.Fitted fitted) {
         double sum = 0;
         for (int e = 0; e < variation.edges().size(); e++) {
             NetworkFit.Edge edge = variation.edges().get(e);
             double off = (fitted.ohm(e) - edge.nominal()) / edge.spread();
             sum += Math.min(PRIOR_PENALTY, off * off / 2);
+            sum += variation.isJoint(e) ? Math.min(PRIOR_PENALTY, Math.log1p(fitted.ohm(e))) : 0;
         }
         return sum;
     }

@@ -33,6 +33,7 @@ final class Variation {
     private final Set<Element> stuckClosed = new LinkedHashSet<>();
     private final Set<Element> stuckOpen = new LinkedHashSet<>();
     private final Set<Element> jumping = new LinkedHashSet<>();
+    private final Set<Integer> joints = new LinkedHashSet<>();
     private final Map<Setup, SolvedCircuit> circuits = new HashMap<>();
     private final double joinedBelowOhm;
     private final int frameReturn;
@@ -127,7 +128,9 @@ final class Variation {
         for (Finding.Piece piece : pieces) {
             double most = joinedBelowOhm / 2;
             NetworkFit.Edge joint = new NetworkFit.Edge(0, 0, Scene.LEAST_OHM, 0.05, most, NOTHING_KNOWN);
-            add(Optional.empty(), middle, place(piece, along, cut), joint);
+            int end = place(piece, along, cut);
+            joints.add(edges.size());
+            add(Optional.empty(), middle, end, joint);
         }
     }
 
@@ -191,6 +194,11 @@ final class Variation {
     /** The numbers of an element's edges; none if it is cut. */
     List<Integer> edgesOf(Element element) {
         return edgesOf.getOrDefault(element, List.of());
+    }
+
+    /** Whether an edge is a joint between pieces that should be apart. */
+    boolean isJoint(int edge) {
+        return joints.contains(edge);
     }
 
     boolean isJumping(int edge) {

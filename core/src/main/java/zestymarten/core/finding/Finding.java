@@ -1,5 +1,6 @@
 package zestymarten.core.finding;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import zestymarten.core.assembly.Terminal;
@@ -306,6 +307,56 @@ public sealed interface Finding {
         return this instanceof Misplaced misplaced ? List.of(misplaced.move()) : List.of();
     }
 
+    /** A defect that was seen by eye, chosen from a list: it stays a fault until it is repaired and inspected again. */
+    enum Defect {
+        MELTED("melted"),
+        BURNT("burnt"),
+        CHAFED("chafed"),
+        PUSHED_BACK("pin stands back"),
+        LOOSE("loose");
+
+        private final String word;
+
+        Defect(String word) {
+            this.word = word;
+        }
+
+        /** What is chosen. */
+        public String word() {
+            return word;
+        }
+
+        /** Whether it was hot enough to harm what it was plugged into. */
+        public boolean isHot() {
+            return this == MELTED || this == BURNT;
+        }
+
+        /** The defect that was chosen, with a note behind a colon or none; empty where a person wrote something else. */
+        public static Optional<Defect> chosen(String words) {
+            String choice = words.split(":", 2)[0].strip();
+            return Arrays.stream(values())
+                    .filter(each -> each.word.equals(choice))
+                    .findFirst();
+        }
+    }
+
+    /**
+     * Something that was seen to be damaged.
+     *
+     * @param place a connector, a joint or a stretch
+     */
+    record Damaged(String place, Defect defect) implements Finding {
+        @Override
+        public List<String> conductors() {
+            return List.of();
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of();
+        }
+    }
+
     /** What can be wrong with a component. */
     enum PartFault {
         OPEN("component_open", "is open"),
@@ -352,6 +403,9 @@ public sealed interface Finding {
 
     /** What would be mended: the conductors, or the component. */
     default List<String> named() {
+        if (this instanceof Damaged damaged) {
+            return List.of(damaged.place());
+        }
         return this instanceof PartAtFault part ? List.of(part.component()) : conductors();
     }
 
@@ -407,6 +461,8 @@ public sealed interface Finding {
         T withstand(Withstand withstand);
 
         T contactSurface(ContactSurface surface);
+
+        T damaged(Damaged damaged);
     }
 
     /** Chooses the answer for this kind. */
@@ -441,6 +497,8 @@ public sealed interface Finding {
             return cases.withstand(withstand);
         } else if (this instanceof ContactSurface surface) {
             return cases.contactSurface(surface);
+        } else if (this instanceof Damaged damaged) {
+            return cases.damaged(damaged);
         } else {
             return cases.partAtFault((PartAtFault) this);
         }

@@ -91,6 +91,11 @@ final class Told {
         public String contactSurface(Finding.ContactSurface surface) {
             return "contact_surface";
         }
+
+        @Override
+        public String damaged(Finding.Damaged damaged) {
+            return "damaged";
+        }
     }
 
     private static final class Sentences implements Finding.Cases<String> {
@@ -201,6 +206,11 @@ final class Told {
         public String contactSurface(Finding.ContactSurface surface) {
             return "A contact surface between " + surface.from() + " and " + surface.to()
                     + " read open as found and is good on clean metal: dirt, oxide or paint, and it will come back.";
+        }
+
+        @Override
+        public String damaged(Finding.Damaged damaged) {
+            return damaged.place() + " is damaged: " + damaged.defect().word() + ". Repair it and inspect it again.";
         }
 
         /** One terminal, or the wires that were tested together against the frame. */

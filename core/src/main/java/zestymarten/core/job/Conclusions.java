@@ -13,6 +13,7 @@ import zestymarten.core.analysis.Observation;
 import zestymarten.core.analysis.UnderVoltage;
 import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
@@ -55,6 +56,7 @@ final class Conclusions {
                 counted(touch).forEach(entry -> note(touch, entry));
             }
         }
+        course.defects().forEach(this::noteDefect);
         observations.sort(Comparator.comparingInt(Observation::number));
         UnitAnalysis analysed =
                 UnitAnalysis.of(design, readings.now(), Priors.usual(), Behaviours.complaint(standing), observations);
@@ -113,6 +115,14 @@ final class Conclusions {
                     touch.ties(),
                     false));
         }
+    }
+
+    private void noteDefect(Step.Act look, Finding.Defect defect) {
+        standing.last(look).ifPresent(seen -> {
+            stepOf.put(seen.sequence(), look);
+            others.add(
+                    Explained.shown(new Finding.Damaged(look.subject(), defect), List.of(seen.sequence()), List.of()));
+        });
     }
 
     /** What was tested against the frame: one piece, or all of them together. */

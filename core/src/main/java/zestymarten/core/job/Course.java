@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import zestymarten.core.analysis.FarEnd;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Finding;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
@@ -132,6 +133,11 @@ final class Course {
     /** What the tied far ends tell; empty where they are not tied. */
     Optional<FarEnd> farEnd() {
         return farEnd;
+    }
+
+    /** The defects that were seen by eye and are not repaired. */
+    Map<Step.Act, Finding.Defect> defects() {
+        return look.defects();
     }
 
     /** The terminals that {@link #farEnd()} numbers. */

@@ -54,6 +54,7 @@ public record Fitting(List<Entry.Way> ways, List<String> minds) {
         return switch (kind) {
             case "crossed", "misplaced", "mirrored", "shifted", "extra" -> List.of(Entry.Way.MOVE);
             case "high_resistance" -> List.of(Entry.Way.CLEAN, Entry.Way.CONTACT, Entry.Way.SHORTEN);
+            case "damaged" -> List.of(Entry.Way.CONTACT, Entry.Way.REPLACE, Entry.Way.INSULATE);
             case "contact_surface" -> List.of(Entry.Way.CLEAN, Entry.Way.CONTACT);
             case "short", "frame_short", "leak", "insulation_low", "withstand" ->
                 List.of(Entry.Way.INSULATE, Entry.Way.SPARE);

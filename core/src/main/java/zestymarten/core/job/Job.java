@@ -26,12 +26,14 @@ import zestymarten.core.judge.Quantity;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Coverage;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Pieces;
 import zestymarten.core.plan.Plan;
 import zestymarten.core.plan.Prices;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
+import zestymarten.core.plan.Touch;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Ohms;
@@ -512,12 +514,39 @@ public final class Job {
                         .toList();
     }
 
+    /** What the measurements that were really made would show, and what not. */
+    public Coverage coverage() {
+        List<Touch> made = new ArrayList<>();
+        for (Step step : standing.steps()) {
+            boolean read =
+                    standing.of(step).stream().anyMatch(entry -> entry.content() instanceof Entry.Content.Reading);
+            if (read && step instanceof Step.Touch touch && !touch.isUnderVoltage()) {
+                made.add(new Touch(touch.black(), touch.red(), touch.ties(), readings.state(touch), false));
+            }
+        }
+        return Coverage.ofMade(design.assembly(), design.nets(), made);
+    }
+
+    /**
+     * Whether a leg of a splice could be broken without any measurement having shown it: behind linked far ends two legs of
+     * one net read like one.
+     */
+    private boolean hasUnseenLegs() {
+        boolean legs = approach.method().tiesFarEnds()
+                && design.nets().all().stream()
+                        .anyMatch(net -> !net.touchesFrame() && net.ends().size() > 2);
+        Coverage.Count count = legs
+                ? coverage().counts().getOrDefault(Coverage.Fault.OPEN, new Coverage.Count(0, 0))
+                : new Coverage.Count(0, 0);
+        return count.seen() < count.all();
+    }
+
     /** Where the test of the unit stands as a whole. */
     public Outcome outcome() {
         if (!findings().isEmpty() || isAny(StepState.FAULT)) {
             return Outcome.FAIL;
         }
-        if (left() > 0 || isAny(StepState.SKIPPED) || isAny(StepState.DOUBTFUL)) {
+        if (left() > 0 || isAny(StepState.SKIPPED) || isAny(StepState.DOUBTFUL) || hasUnseenLegs()) {
             return Outcome.INCOMPLETE;
         }
         return isAny(StepState.WATCH) ? Outcome.WATCH : Outcome.PASS;

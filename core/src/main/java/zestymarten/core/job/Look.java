@@ -1,11 +1,14 @@
 package zestymarten.core.job;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Connector;
+import zestymarten.core.finding.Finding;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Step;
 
@@ -16,7 +19,6 @@ import zestymarten.core.plan.Step;
  * seen, even where it is no part of the wiring. Cost: the connectors times their mates.
  */
 final class Look {
-    private static final List<String> HOT = List.of("melt", "molten", "burn", "scorch");
     private static final String OUTSIDE = "the mate of ";
 
     private final Assembly assembly;
@@ -27,10 +29,26 @@ final class Look {
         this.standing = standing;
     }
 
-    /** Whether words say that it was hot enough to melt or burn. */
-    private static boolean isHot(Entry entry) {
+    /** The defects that were seen and not repaired since, by the step that saw them. */
+    Map<Step.Act, Finding.Defect> defects() {
+        Map<Step.Act, Finding.Defect> defects = new LinkedHashMap<>();
+        for (Step step : standing.steps()) {
+            if (step instanceof Step.Act act && act.deed() == Deed.LOOKED) {
+                standing.last(act).flatMap(Look::defect).ifPresent(defect -> defects.put(act, defect));
+            }
+        }
+        return defects;
+    }
+
+    private static Optional<Finding.Defect> defect(Entry entry) {
         return entry.content() instanceof Entry.Content.Done done
-                && HOT.stream().anyMatch(done.words().toLowerCase(Locale.ROOT)::contains);
+                ? Finding.Defect.chosen(done.words())
+                : Optional.empty();
+    }
+
+    /** Whether it was seen to have been hot enough to melt or burn. */
+    private static boolean isHot(Entry entry) {
+        return defect(entry).filter(Finding.Defect::isHot).isPresent();
     }
 
     private boolean wasHot(String connector) {

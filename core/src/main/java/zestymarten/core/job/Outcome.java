@@ -5,7 +5,7 @@ public enum Outcome {
     /** Everything was tested and nothing was found. */
     PASS("pass"),
     /** Everything was tested and passes, but something is near its limit or odd. */
-    WATCH("pass, watch"),
+    WATCH("pass, marginal"),
     /** Something is wrong. */
     FAIL("fail"),
     /** Nothing is known to be wrong, but not everything was tested. */

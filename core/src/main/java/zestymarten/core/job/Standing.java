@@ -87,13 +87,15 @@ final class Standing {
     private void forget(Step.Act repair) {
         Set<Terminal> mended = mended(repair.subject());
         Set<Terminal> beside = beside(mended);
+        Set<String> named = new HashSet<>(List.of(repair.subject().split(" ")));
         byStep.keySet()
                 .removeIf(step -> step.fold(
                         probes -> false,
                         touch -> isReadAgain(touch, mended, beside),
                         act -> act.deed() == Deed.FUNCTION
                                 || act.deed() == Deed.RESET
-                                || act.deed() == Deed.REMAINING));
+                                || act.deed() == Deed.REMAINING
+                                || (act.deed() == Deed.LOOKED && named.contains(act.subject()))));
     }
 
     private static boolean isReadAgain(Step.Touch touch, Set<Terminal> mended, Set<Terminal> beside) {

@@ -185,7 +185,7 @@ public final class Limits {
         double perMetre = row.get().ohmPerMetre();
         Ohms high = Ohms.of(perMetre * length * metal.factor(ambientC));
         String sentence = "At most " + high.text() + ": " + row.get().source() + " " + what(conductor) + " "
-                + size(area) + listed(row.get(), area) + ", " + Engineering.figure(perMetre * 1000) + " mΩ/m × "
+                + size(area) + listed(row.get(), area) + ", " + Engineering.text(perMetre, "Ω") + "/m × "
                 + Engineering.text(length, "m") + warmth(metal) + ".";
         return limit(
                 conductor,

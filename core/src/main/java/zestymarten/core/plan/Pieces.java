@@ -2,6 +2,7 @@ package zestymarten.core.plan;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,8 +26,11 @@ public final class Pieces {
     private final Method method;
     private final Map<Terminal, Integer> place = new HashMap<>();
     private final Set<Step.Touch> cavitySet;
+    private final Map<Terminal, Terminal> partOf;
 
-    Pieces(List<Terminal> pieces, List<Step.Touch> cavities, Method method) {
+    /** @param partOf for each piece that parts join with others one of them; pieces that stand alone are absent */
+    Pieces(List<Terminal> pieces, List<Step.Touch> cavities, Method method, Map<Terminal, Terminal> partOf) {
+        this.partOf = Map.copyOf(partOf);
         this.pieces = pieces;
         this.cavities = List.copyOf(cavities);
         this.method = method;
@@ -136,15 +140,25 @@ public final class Pieces {
      * @param stage the insulation or the withstand test
      * @param farEnd where the piece's own wire comes out
      */
+    /** What parts join is one group: no test voltage ever lies across a part. */
+    private List<List<Terminal>> groups() {
+        Map<Terminal, List<Terminal>> groups = new LinkedHashMap<>();
+        pieces.forEach(each -> groups.computeIfAbsent(partOf.getOrDefault(each, each), any -> new ArrayList<>())
+                .add(each));
+        return List.copyOf(groups.values());
+    }
+
     public Stream<Step.Touch> underVoltage(Stage stage, Function<Terminal, Optional<Terminal>> farEnd) {
-        return pieces.stream().flatMap(piece -> {
+        return groups().stream().flatMap(group -> {
+            Terminal first = group.get(0);
             List<Terminal> others = Stream.concat(
-                            pieces.stream().filter(each -> !each.equals(piece)), Stream.of(Terminal.FRAME))
+                            pieces.stream().filter(each -> !group.contains(each)), Stream.of(Terminal.FRAME))
                     .toList();
-            Step.Touch test =
-                    new Step.Touch(stage, piece, Terminal.FRAME, "", others.size() < 2 ? List.of() : List.of(others));
-            return Stream.concat(
-                    farEnd.apply(piece).map(far -> new Step.Touch(stage, piece, far)).stream(), Stream.of(test));
+            List<List<Terminal>> links =
+                    Stream.of(group, others).filter(each -> each.size() > 1).toList();
+            Stream<Step.Touch> connected = group.stream()
+                    .flatMap(piece -> farEnd.apply(piece).map(far -> new Step.Touch(stage, piece, far)).stream());
+            return Stream.concat(connected, Stream.of(new Step.Touch(stage, first, Terminal.FRAME, "", links)));
         });
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -16,6 +17,7 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.network.Groups;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
 
@@ -307,6 +309,10 @@ public final class Plan {
                 .filter(end -> !refused.contains(end.connector()))
                 .findFirst()
                 .ifPresent(pieces::add));
+        assembly.components()
+                .forEach(part -> Stream.of(part.a(), part.b())
+                        .filter(pin -> pin.isPin() && nets.of(pin).isEmpty() && !refused.contains(pin.connector()))
+                        .forEach(pieces::add));
         List<Step.Touch> cavities = new ArrayList<>();
         for (Step.Touch touch : endToEnd()) {
             if (open.contains(touch)) {
@@ -316,7 +322,26 @@ public final class Plan {
                 cavities.addAll(intoEmptyCavities(touch));
             }
         }
-        return new Pieces(List.copyOf(pieces), cavities, method);
+        return new Pieces(List.copyOf(pieces), cavities, method, joinedByParts(pieces));
+    }
+
+    /** For each piece that hangs together with others by parts, in whatever state, the first of them. */
+    private Map<Terminal, Terminal> joinedByParts(Set<Terminal> pieces) {
+        Map<Terminal, Integer> number = new HashMap<>();
+        assembly.terminals().forEach(each -> number.put(each, number.size()));
+        Groups groups = new Groups(number.size());
+        nets.all()
+                .forEach(net -> net.conductors()
+                        .forEach(wire ->
+                                groups.join(number.getOrDefault(wire.from(), 0), number.getOrDefault(wire.to(), 0))));
+        assembly.components()
+                .forEach(part -> groups.join(number.getOrDefault(part.a(), 0), number.getOrDefault(part.b(), 0)));
+        Map<Integer, Terminal> first = new HashMap<>();
+        Map<Terminal, Terminal> joined = new HashMap<>();
+        for (Terminal each : assembly.components().isEmpty() ? Set.<Terminal>of() : pieces) {
+            joined.put(each, first.computeIfAbsent(groups.of(number.getOrDefault(each, 0)), any -> each));
+        }
+        return joined;
     }
 
     private List<Step.Touch> intoEmptyCavities(Step.Touch open) {

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Reach;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Job;
 import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Expectation;
+import zestymarten.core.plan.Coverage;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Moisture;
 import zestymarten.core.plan.Stage;
@@ -54,9 +56,18 @@ final class NotShown {
     }
 
     private void method() {
-        if (job.approach().method().tiesFarEnds()) {
-            said.add("Crossed wires: with all far ends tied, two wires that have changed places read like good ones.");
+        Coverage coverage = job.coverage();
+        for (Coverage.Fault kind : Coverage.Fault.values()) {
+            Coverage.Count count = coverage.counts().getOrDefault(kind, new Coverage.Count(0, 0));
+            if (count.seen() < count.all()) {
+                said.add("Of " + count.all() + " possible " + kind.many() + " the measurements made would show "
+                        + (count.seen() == 0 ? "none" : Integer.toString(count.seen())) + ".");
+            }
         }
+        job.design().assembly().components().stream()
+                .filter(part -> part.kind() == Component.Kind.DIODE)
+                .forEach(part -> said.add("Diode " + part.id()
+                        + ": an ohm range proves nothing of it. Its forward voltage was not read."));
         if (job.approach().quick()) {
             said.add(
                     "Ohms alone: nothing was looked at by eye or moved, and the meter was not checked again at the end.");

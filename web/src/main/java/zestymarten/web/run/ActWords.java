@@ -2,11 +2,13 @@ package zestymarten.web.run;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Reach;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Finding;
 import zestymarten.core.job.Behaviours;
 import zestymarten.core.job.Job;
 import zestymarten.core.plan.Deed;
@@ -25,8 +27,9 @@ record ActWords(String sentence, String why, List<String> choices) {
     private static final List<String> TRIED =
             Behaviours.words().subList(1, Behaviours.words().size());
     private static final int NAMED = 24;
-    private static final List<String> SEEN =
-            List.of("melted", "burnt", "chafed", "pin stands back", "loose", "dirty: cleaned");
+    private static final List<String> SEEN = Stream.concat(
+                    Stream.of(Finding.Defect.values()).map(Finding.Defect::word), Stream.of("dirty: cleaned"))
+            .toList();
 
     static ActWords of(Job job, Step.Act act) {
         Assembly assembly = job.design().assembly();

@@ -96,20 +96,21 @@ class AsideController {
             @RequestParam(defaultValue = "") List<String> length,
             @RequestParam(name = "length_ohm", defaultValue = "") List<String> lengthOhm,
             Principal who) {
+        List<Runs.Sent> remains = new ArrayList<>();
+        Job job = runs.find(id).job();
         for (int i = 0; i < Math.min(length.size(), lengthOhm.size()); i++) {
             if (!lengthOhm.get(i).isBlank()) {
-                Step remains = new Step.Act(Deed.REMAINING, length.get(i));
-                int touch = runs.find(id).job().nextTouch(remains);
-                runs.enter(id, sent(token, remains, touch, lengthOhm.get(i)), who.getName());
+                Step remaining = new Step.Act(Deed.REMAINING, length.get(i));
+                remains.add(sent(token, remaining, job.nextTouch(remaining), lengthOhm.get(i)));
             }
         }
         String carries = way == Entry.Way.SPARE ? spare : "";
         String both = carries.isEmpty() ? subject : subject + " " + carries;
         Step step = new Step.Act(Deed.MENDED, both);
-        int touch = runs.find(id).job().nextTouch(step);
+        int touch = job.nextTouch(step);
         Entry.Content.Repair repair =
                 new Entry.Content.Repair(way, cause.strip(), prevention.strip(), carries, colour.strip());
-        runs.mend(id, sent(token, step, touch, ""), repair, who.getName());
+        runs.repair(id, remains, sent(token, step, touch, ""), repair, who.getName());
         return "redirect:/runs/" + id;
     }
 

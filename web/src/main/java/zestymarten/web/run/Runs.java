@@ -327,6 +327,22 @@ public class Runs {
         return words;
     }
 
+    /**
+     * A repair with the readings of what remains of a broken wire: kept together, or nothing of it.
+     *
+     * @param remains the readings, in their order
+     * @throws Refused if one of them or the repair is not possible; nothing is kept then
+     */
+    @Transactional
+    public Answer repair(long runId, List<Sent> remains, Sent sent, Entry.Content.Repair repair, String by) {
+        for (Sent each : remains) {
+            if (enter(runId, each, by) instanceof Answer.Question question) {
+                throw new Refused("length_ohm", question.ambiguous().question());
+            }
+        }
+        return mend(runId, sent, repair, by);
+    }
+
     /** Keeps how something was put right, so that what it touched is asked for again. */
     @Transactional
     public Answer mend(long runId, Sent sent, Entry.Content.Repair repair, String by) {

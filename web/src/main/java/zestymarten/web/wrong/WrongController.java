@@ -33,6 +33,7 @@ import zestymarten.web.run.Runs;
 class WrongController {
     private static final int SUSPECTS = 3;
     private static final int NEXT = 2;
+    private static final int ALTERNATIVES = 4;
     private static final double LIKELY = 0.05;
 
     private final Runs runs;
@@ -49,6 +50,8 @@ class WrongController {
             Optional<String> wire,
             List<String> functionsLost,
             List<String> explains,
+            String sure,
+            List<String> alternatives,
             List<EvidenceView> evidence,
             List<WayView> ways,
             List<String> minds,
@@ -147,6 +150,13 @@ class WrongController {
                 found.finding().conductors().stream().findFirst(),
                 found.functionsLost(),
                 job.explainedBy(found),
+                found.certain()
+                        ? ""
+                        : "About " + Math.round(100 * found.probability()) + " % likely from what was read.",
+                found.alternatives().stream()
+                        .limit(ALTERNATIVES)
+                        .map(Finding::text)
+                        .toList(),
                 found.evidence().stream().map(entry -> evidence(job, entry)).toList(),
                 fitting.ways().stream()
                         .map(each -> new WayView(each.name(), each.word()))
@@ -164,12 +174,9 @@ class WrongController {
     /** What a repair of it concerns: its conductors, else its part, else its terminals. */
     private static String subject(Found found) {
         Finding finding = found.finding();
-        if (finding instanceof Finding.PartAtFault part) {
-            return part.component();
-        }
-        List<String> names = finding.conductors().isEmpty()
+        List<String> names = finding.named().isEmpty()
                 ? finding.terminals().stream().map(Terminal::name).toList()
-                : finding.conductors();
+                : finding.named();
         return String.join(" ", names);
     }
 

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -73,6 +74,9 @@ class AnalysisApiTest {
     private static String told(JsonNode finding) {
         TreeSet<String> conductors = new TreeSet<>();
         finding.get("conductors").forEach(each -> conductors.add(each.asString()));
+        if (finding.has("components")) {
+            finding.get("components").forEach(each -> conductors.add(each.asString()));
+        }
         return finding.get("kind").asString() + " " + String.join(" ", conductors);
     }
 
@@ -139,7 +143,10 @@ class AnalysisApiTest {
         List<String> kinds = new ArrayList<>();
         answer.get("findings").forEach(each -> kinds.add(each.get("kind").asString()));
         assertThat(kinds).containsExactlyInAnyOrder("component_value", "component_state", "component_open");
-        assertThat(answer.at("/judgements/0/reason").asString())
+        assertThat(answer.at("/judgements/0/reason").asString()).isEqualTo("below_minimum");
+        assertThat(answer.at("/judgements/0/result").asString()).isEqualTo("fail");
+        assertThat(answer.at("/judgements/0/limit/source").asString()).isNotEmpty();
+        assertThat(answer.at("/judgements/0/text").asString())
                 .isEqualTo("96.8 Ω is less than 117.6 Ω. 117.6 Ω to 122.4 Ω: resistor R1, 120 Ω ± 2 %.");
     }
 
@@ -149,8 +156,11 @@ class AnalysisApiTest {
         assertThat(answer.get("verdict").asString()).isEqualTo("incomplete");
         assertThat(answer.at("/untested/0").toString()).isEqualTo("{\"a\":\"J1.1\",\"b\":\"J2.1\"}");
         assertThat(answer.get("findings")).isEmpty();
-        assertThat(answer.at("/next/0/why").asString()).isEqualTo("reads what nobody has read yet");
-        assertThat(answer.at("/next/0/bits").asDouble()).isPositive();
+        assertThat(answer.at("/next/status").asString()).isEqualTo("go_on");
+        assertThat(answer.at("/next/measurements/0/asks").asString())
+                .isEqualTo("reads two points that nobody has read yet");
+        assertThat(answer.at("/next/measurements/0/gain_bits").asDouble()).isPositive();
+        assertThat(answer.at("/not_shown").toString()).contains("insulation_low", "resistance_only");
         String wires = String.join(
                 ",",
                 reading("J1.2", "J2.2", "0.48"),
@@ -167,8 +177,17 @@ class AnalysisApiTest {
                 reading("J2.2", "J2.3", "0.38").replace("}", ",\"state\":\"held\"}"),
                 reading("J2.3", "J2.4", "10.2k"));
         JsonNode whole = ask("findings", readings(wires + "," + parts));
-        assertThat(whole.get("verdict").asString()).as(whole.toString()).isEqualTo("pass");
-        assertThat(whole.get("next")).isEmpty();
+        assertThat(whole.at("/untested").toString())
+                .as("pins of parts without a wire")
+                .contains("{\"a\":\"J2.3\",\"b\":\"FRAME\"}");
+        String pins = Stream.of("J1.1", "J1.2", "FRAME")
+                .flatMap(other -> Stream.of(reading("J2.3", other, "OL"), reading("J2.4", other, "OL")))
+                .collect(Collectors.joining(","));
+        JsonNode complete = ask("findings", readings(wires + "," + parts + "," + pins));
+        assertThat(complete.get("verdict").asString()).as(complete.toString()).isEqualTo("pass");
+        assertThat(complete.at("/next/status").asString()).isEqualTo("finished");
+        assertThat(complete.at("/next/measurements")).isEmpty();
+        assertThat(complete.at("/explanations/0/faults")).isEmpty();
     }
 
     @Test

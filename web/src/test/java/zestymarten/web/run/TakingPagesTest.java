@@ -160,7 +160,7 @@ class TakingPagesTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "Pendant|PC-04|W4 and W7 have changed places: W4 ends in J2.7, W7 in J2.4.",
+                "Pendant|PC-04|W4 and W7 are crossed: W4 goes to J2.7 and W7 goes to J2.4.",
                 "Pendant|PC-09|W4 is open between J1.4 and J2.4.",
                 "Driver|DH-22|W6 reads",
                 "Shore|SL-03|are joined and should be apart.",
@@ -168,7 +168,7 @@ class TakingPagesTest {
                 "Track|TC-3|T4 is joined to the frame",
                 "Points|PH-5|",
                 "hut|HP-A|",
-                "Collector|CT-6|stud reads 0.21",
+                "Collector|CT-6|stud reads 0.2",
                 "lamp|SL-L2|",
                 "Compressor|CM-1|LR has a wrong value"
             })

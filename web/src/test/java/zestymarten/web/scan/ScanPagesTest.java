@@ -121,7 +121,7 @@ class ScanPagesTest {
         assertThat(runs.find(faulty).job().findings())
                 .singleElement()
                 .satisfies(each -> assertThat(each.finding().text())
-                        .isEqualTo("W4 and W7 have changed places: W4 ends in J2.7, W7 in J2.4."));
+                        .isEqualTo("W4 and W7 are crossed: W4 goes to J2.7 and W7 goes to J2.4."));
         assertThat(runs.find(faulty).job().left(Stage.INSULATION)).isZero();
         assertThat(scan.reads()).noneMatch(each -> each.shown().contains("@"));
         runs.end(faulty, "bench");

@@ -105,8 +105,8 @@ class WiringPagesTest {
         browser.keys("0.3", Keys.ENTER).see(".sentence", "Black on J1.1, red on J2.1.");
         assertThat(browser.text(".why"))
                 .isEqualTo(
-                        "W1 brown. Expect about 0.4164 Ω. At most 0.4875 Ω: IEC 60228 class 5 (flexible), plain copper"
-                                + " 0.5176 mm² (by the row of 0.5 mm²), 39 mΩ/m × 12.5 m at 20 °C.");
+                        "W1 brown. Expect about 0.4164 Ω. At most 0.4709 Ω: IEC 60228 class 5 (flexible), plain copper"
+                                + " 0.5176 mm² (scaled from 0.5 mm²), 37.67 mΩ/m × 12.5 m at 20 °C.");
         assertThat(Duration.between(before, Instant.now())).isLessThan(Duration.ofSeconds(30));
     }
 
