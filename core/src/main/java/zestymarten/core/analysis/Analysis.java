@@ -29,9 +29,9 @@ import zestymarten.core.quantity.Understood;
  * All that a list of readings says about one unit: each reading judged, the findings, what is untested, the verdict.
  *
  * <p>Rules: of readings that repeat each other the last counts. A reading that cannot be understood, or leaves a question
- * open, is doubtful and counts for nothing. Beside a diode nothing is concluded. The verdict is <em>fail</em> if anything
+ * open, is doubtful and counts for nothing. A diode concludes nothing on an ohm range. The verdict is <em>fail</em> if anything
  * was found, <em>incomplete</em> while anything is untested or in doubt, else <em>pass</em>. Cost: linear in the readings
- * and conductors, but for {@link Evidence#untested}. Keeps nothing.
+ * and conductors, but for {@link UnitAnalysis#untested}. Keeps nothing.
  *
  * @param judgements in the order of the readings
  * @param explanations what may be wrong altogether, the likeliest first

@@ -10,9 +10,8 @@ import java.util.Set;
 /**
  * The sets of faults that explain what was read in a scene, the likeliest first.
  *
- * <p>Method: best first from the given starts. Of each set the observation is taken that it explains least, those first that a good unit would not give, and every
- * fault
- * that might explain it is added (conflict-directed search). A set is left alone once one more fault would make it less
+ * <p>Method: best first from the given starts. Of each set the observation is taken that it explains least, those first
+ * that a good unit would not give, and every fault that might explain it is added (conflict-directed search). A set is left alone once one more fault would make it less
  * likely than a hundredth of the best explanation. Cost: at most {@value #MOST_GROWN} sets are grown. Order: of equally
  * likely sets the one that was found first. Source: the scheme is that of de Kleer and Williams, 1987.
  */

@@ -2,8 +2,9 @@
  * What readings say about a unit, whoever took them and in whatever order: expected values, judgements, faults, gaps.
  *
  * <p>Doors: {@link zestymarten.core.analysis.Design} for an assembly made ready at one temperature,
- * {@link zestymarten.core.analysis.Evidence} for findings, {@link zestymarten.core.analysis.Analysis} for the whole.
- * Uses every room up to {@code plan} and {@code finding}; keeps nothing.
+ * {@link zestymarten.core.analysis.UnitAnalysis} for findings, what else would explain them and what to measure next,
+ * {@link zestymarten.core.analysis.Analysis} for the answer to a call. Uses every room up to {@code plan} and
+ * {@code finding}; keeps nothing.
  */
 @NullMarked
 package zestymarten.core.analysis;

@@ -357,6 +357,29 @@ public sealed interface Finding {
         }
     }
 
+    /**
+     * A second fault of a wire that is broken, in one of the lengths that are left.
+     *
+     * @param from the end from which the length was read
+     * @param broken whether it is broken again, else its resistance is too high
+     */
+    record SecondFault(String conductor, Terminal from, boolean broken) implements Finding {
+        @Override
+        public List<String> conductors() {
+            return List.of(conductor);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return List.of(from);
+        }
+
+        /** The length as it is named where its reading is entered. */
+        public String length() {
+            return conductor + " from " + from;
+        }
+    }
+
     /** What can be wrong with a component. */
     enum PartFault {
         OPEN("component_open", "is open"),
@@ -401,10 +424,13 @@ public sealed interface Finding {
         }
     }
 
-    /** What would be mended: the conductors, or the component. */
+    /** What would be mended: the conductors, a length of one, a place, or the component. */
     default List<String> named() {
         if (this instanceof Damaged damaged) {
             return List.of(damaged.place());
+        }
+        if (this instanceof SecondFault second) {
+            return List.of(second.length());
         }
         return this instanceof PartAtFault part ? List.of(part.component()) : conductors();
     }
@@ -463,6 +489,8 @@ public sealed interface Finding {
         T contactSurface(ContactSurface surface);
 
         T damaged(Damaged damaged);
+
+        T secondFault(SecondFault second);
     }
 
     /** Chooses the answer for this kind. */
@@ -499,6 +527,8 @@ public sealed interface Finding {
             return cases.contactSurface(surface);
         } else if (this instanceof Damaged damaged) {
             return cases.damaged(damaged);
+        } else if (this instanceof SecondFault second) {
+            return cases.secondFault(second);
         } else {
             return cases.partAtFault((PartAtFault) this);
         }

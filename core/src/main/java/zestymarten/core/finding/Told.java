@@ -96,6 +96,11 @@ final class Told {
         public String damaged(Finding.Damaged damaged) {
             return "damaged";
         }
+
+        @Override
+        public String secondFault(Finding.SecondFault second) {
+            return second.broken() ? "open" : "high_resistance";
+        }
     }
 
     private static final class Sentences implements Finding.Cases<String> {
@@ -211,6 +216,12 @@ final class Told {
         @Override
         public String damaged(Finding.Damaged damaged) {
             return damaged.place() + " is damaged: " + damaged.defect().word() + ". Repair it and inspect it again.";
+        }
+
+        @Override
+        public String secondFault(Finding.SecondFault second) {
+            return second.conductor() + (second.broken() ? " is broken again" : " has too much resistance as well")
+                    + " between " + second.from() + " and the break that is seen.";
         }
 
         /** One terminal, or the wires that were tested together against the frame. */

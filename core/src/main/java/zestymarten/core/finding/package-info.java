@@ -1,8 +1,8 @@
 /**
  * What is wrong, named in the terms of the wiring, from which terminals were seen to be joined.
  *
- * <p>Doors: {@link zestymarten.core.finding.Classifier}, {@link zestymarten.core.finding.Finding},
- * {@link zestymarten.core.finding.Partition}. Uses {@code assembly} and {@code network}.
+ * <p>Doors: {@link zestymarten.core.finding.FaultClassifier}, {@link zestymarten.core.finding.Finding},
+ * {@link zestymarten.core.finding.Partition}, {@link zestymarten.core.finding.Priors}. Uses {@code assembly} and {@code network}.
  */
 @NullMarked
 package zestymarten.core.finding;

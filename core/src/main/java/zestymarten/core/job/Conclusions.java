@@ -20,13 +20,14 @@ import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
+import zestymarten.core.quantity.Understood;
 
 /**
  * What is wrong with a unit, from the entries of its run.
  *
  * <p>Method: the last reading of every step that is done is an observation; with the far ends tied, what the tie tells of
  * each wire is one instead. Then come what the test voltage shows, and contacts that read open dirty and good clean through
- * mated faces. Cost: that of {@link Evidence}.
+ * mated faces. Cost: that of {@link UnitAnalysis}.
  */
 final class Conclusions {
     private final Design design;
@@ -53,9 +54,12 @@ final class Conclusions {
     List<Found> findings() {
         for (Step step : standing.steps()) {
             if (step instanceof Step.Touch touch && course.isDone(touch)) {
-                counted(touch).forEach(entry -> note(touch, entry));
+                counted(touch, standing.of(touch)).forEach(entry -> note(touch, entry));
+            } else if (step instanceof Step.Act act && act.deed() == Deed.REMAINING) {
+                noteLength(act);
             }
         }
+        standing.setAside().forEach(this::noteSetAside);
         course.defects().forEach(this::noteDefect);
         observations.sort(Comparator.comparingInt(Observation::number));
         UnitAnalysis analysed =
@@ -70,8 +74,7 @@ final class Conclusions {
      * The entries of a step that count: all that stand, but for a single open one that read joined as soon as it was
      * touched again, which was the probe. Through mating faces that counts too: there the contact is what is tested.
      */
-    private List<Entry> counted(Step.Touch touch) {
-        List<Entry> all = standing.of(touch);
+    private List<Entry> counted(Step.Touch touch, List<Entry> all) {
         if (touch.isUnderVoltage() || all.size() < 2) {
             return all.isEmpty() ? all : List.of(all.get(all.size() - 1));
         }
@@ -117,6 +120,33 @@ final class Conclusions {
         }
     }
 
+    /** What was at fault beside a repair stays so until it is read again. */
+    private void noteSetAside(Step.Touch touch, List<Entry> entries) {
+        List<Entry> counted = counted(touch, entries);
+        if (counted.stream().anyMatch(this::isFailing)) {
+            counted.forEach(entry -> note(touch, entry));
+        }
+    }
+
+    private boolean isFailing(Entry entry) {
+        return readings.judgement(entry)
+                .filter(each -> each.verdict() == Judgement.Verdict.FAIL)
+                .isPresent();
+    }
+
+    private void noteLength(Step.Act length) {
+        standing.last(length).filter(this::isFailing).ifPresent(entry -> {
+            stepOf.put(entry.sequence(), length);
+            String wire = Remainder.conductor(length.subject());
+            boolean broken = !(Readings.meaning(entry) instanceof Understood.Value);
+            Terminal end = Remainder.end(design, length.subject());
+            others.add(Explained.shown(
+                    new Finding.SecondFault(wire, end, broken),
+                    List.of(entry.sequence()),
+                    design.conductor(wire).function().stream().toList()));
+        });
+    }
+
     private void noteDefect(Step.Act look, Finding.Defect defect) {
         standing.last(look).ifPresent(seen -> {
             stepOf.put(seen.sequence(), look);
@@ -154,7 +184,7 @@ final class Conclusions {
     private Found found(Explained explained) {
         List<Entry> evidence = explained.evidence().stream()
                 .flatMap(number -> Optional.ofNullable(stepOf.get(number)).stream())
-                .flatMap(step -> standing.of(step).stream())
+                .flatMap(step -> standing.shown(step).stream())
                 .distinct()
                 .sorted(Comparator.comparingInt(Entry::sequence))
                 .toList();

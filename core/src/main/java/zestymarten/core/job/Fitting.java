@@ -22,6 +22,11 @@ public record Fitting(List<Entry.Way> ways, List<String> minds) {
 
     /** What fits a finding of a design. */
     public static Fitting of(Design design, Finding finding) {
+        if (finding instanceof Finding.SecondFault) {
+            return new Fitting(
+                    List.of(Entry.Way.SPLICE, Entry.Way.CONTACT),
+                    List.of("Read this length again once it is mended, then mend the break that is seen."));
+        }
         boolean flexes = isIn(design, finding, "flexing");
         List<Entry.Way> ways = new ArrayList<>(first(finding.kind(), flexes));
         for (Entry.Way way : Entry.Way.values()) {

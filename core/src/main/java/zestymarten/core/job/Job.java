@@ -262,8 +262,8 @@ public final class Job {
                         .findFirst();
         if (broken.isPresent()) {
             return Optional.of("The length '" + broken.get().subject()
-                    + "' is at fault too: a splice of the break that is seen would not do. Mend that as well, or replace the"
-                    + " wire.");
+                    + "' is at fault too: a splice of the break that is seen would not do. Mend that length first and read"
+                    + " it again, or replace the wire.");
         }
         return unread.isEmpty()
                 ? Optional.empty()

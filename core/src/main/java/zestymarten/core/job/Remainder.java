@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Step;
 
@@ -26,6 +27,12 @@ final class Remainder {
     static String conductor(String subject) {
         int at = subject.lastIndexOf(FROM);
         return at < 0 ? subject : subject.substring(0, at);
+    }
+
+    /** The end from which the length that a subject names is read. */
+    static Terminal end(Design design, String subject) {
+        Conductor wire = design.conductor(conductor(subject));
+        return subject.endsWith(FROM + wire.from()) ? wire.from() : wire.to();
     }
 
     /** Whether a subject names a length of a wire of the design. */

@@ -15,6 +15,7 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 
 /**
@@ -22,12 +23,15 @@ import zestymarten.core.plan.Step;
  *
  * <p>Rules: what was taken back does not count. A repair ends what was read before of the whole wires that it concerns, of
  * the ends of their neighbours in each connector, of the pairs between the two, and of every function: all that has to be
- * shown again. Everything else stays shown. Cost: entries times what a repair touches.
+ * shown again. What was read of the neighbours is set aside and not forgotten: a fault there is not repaired by it. A length
+ * of a broken wire that was mended ends its own reading alone. Everything else stays shown. Cost: entries times what a
+ * repair touches.
  */
 final class Standing {
     private final Design design;
     private final List<Entry> entries;
     private final Map<Step, List<Entry>> byStep = new LinkedHashMap<>();
+    private final Map<Step.Touch, List<Entry>> setAside = new LinkedHashMap<>();
     private final Map<Step, Integer> touches = new HashMap<>();
     private final List<Entry> repairs = new ArrayList<>();
 
@@ -40,6 +44,7 @@ final class Standing {
                 continue;
             }
             byStep.computeIfAbsent(entry.step(), any -> new ArrayList<>()).add(entry);
+            setAside.remove(entry.step());
             if (entry.content() instanceof Entry.Content.Repair) {
                 repairs.add(entry);
                 forget((Step.Act) entry.step());
@@ -58,6 +63,17 @@ final class Standing {
 
     List<Entry> of(Step step) {
         return byStep.getOrDefault(step, List.of());
+    }
+
+    /** What was read beside a repair before it, of steps that are asked for again. */
+    Map<Step.Touch, List<Entry>> setAside() {
+        return setAside;
+    }
+
+    /** The entries that show how a step stands, before a repair beside it if there are none since. */
+    List<Entry> shown(Step step) {
+        List<Entry> since = of(step);
+        return since.isEmpty() && step instanceof Step.Touch touch ? setAside.getOrDefault(touch, since) : since;
     }
 
     Optional<Entry> last(Step step) {
@@ -85,9 +101,19 @@ final class Standing {
     }
 
     private void forget(Step.Act repair) {
+        if (Remainder.isOne(design, repair.subject())) {
+            byStep.remove(new Step.Act(Deed.REMAINING, repair.subject()));
+            return;
+        }
         Set<Terminal> mended = mended(repair.subject());
         Set<Terminal> beside = beside(mended);
         Set<String> named = new HashSet<>(List.of(repair.subject().split(" ")));
+        byStep.forEach((step, made) -> {
+            if (step instanceof Step.Touch touch && touch.stage() == Stage.ENDS && isReadAgain(touch, mended, beside)) {
+                setAside.put(touch, made);
+            }
+        });
+        setAside.keySet().removeIf(touch -> mended.contains(touch.black()) || mended.contains(touch.red()));
         byStep.keySet()
                 .removeIf(step -> step.fold(
                         probes -> false,

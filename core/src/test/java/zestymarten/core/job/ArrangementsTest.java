@@ -184,7 +184,7 @@ class ArrangementsTest {
     void aMoltenConnectorCondemnsItsMate() {
         Bench bench = Bench.of(cable(), WHOLE).act("", "", "", "");
         assertThat(bench.sentence()).isEqualTo("TEMPERATURE roof");
-        bench.told(Deed.LOOKED, "J1", "pin 2 melted into its neighbour");
+        bench.told(Deed.LOOKED, "J1", "melted: pin 2 into its neighbour");
         assertThat(bench.sentence()).as("it was looked at before that was seen").isEqualTo("LOOKED J4");
         bench.act("");
         assertThat(bench.sentence()).isEqualTo("TEMPERATURE roof");

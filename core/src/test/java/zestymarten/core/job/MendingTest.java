@@ -99,6 +99,49 @@ class MendingTest {
     }
 
     @Test
+    void aSecondBreakIsAFindingOfItsOwnThatIsMendedAndProved() {
+        Bench bench = broken();
+        Entry.Content.Repair splice = new Entry.Content.Repair(Entry.Way.SPLICE, "", "");
+        List<Step.Act> lengths =
+                bench.job().remainders(bench.job().findings().get(0).finding());
+        bench.at(lengths.get(0), "0.4").at(lengths.get(1), "OL");
+        assertThat(bench.job().findings())
+                .extracting(found -> found.finding().text())
+                .containsExactly(
+                        "W1 is open between J1.1 and J2.1.",
+                        "W1 is broken again between J2.1 and the break that is seen.");
+        bench.mend("W1 from J2.1", splice);
+        assertThat(bench.job().findings())
+                .as("the break that is seen is still there, and the length is read again")
+                .extracting(found -> found.finding().text())
+                .containsExactly("W1 is open between J1.1 and J2.1.");
+        assertThat(bench.job().isDone(lengths.get(0))).isTrue();
+        assertThat(bench.job().objection(new Step.Act(Deed.MENDED, "W1"), splice))
+                .hasValue(
+                        "Before it is spliced, read each remaining length: W1 from J2.1. A wire can be broken twice.");
+        bench.at(lengths.get(1), "0.4").mend("W1", splice);
+        assertThat(bench.job().findings()).isEmpty();
+        assertThat(bench.job().isDone(bench.job().current().orElseThrow()))
+                .as("the whole wire is read again")
+                .isFalse();
+    }
+
+    @Test
+    void aRepairLeavesTheFindingsOfItsNeighboursUntilTheyAreReadAgain() {
+        Bench bench = Bench.of("wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\n")
+                .type("b", "0.30", "OL", "OL")
+                .type("OL", "OL")
+                .type("0.5")
+                .mend("W1", Entry.Way.CONTACT);
+        assertThat(bench.job().findings())
+                .extracting(found -> found.finding().text())
+                .contains("W2 is open between J1.2 and J2.2.");
+        assertThat(bench.job().steps(Stage.ENDS).filter(step -> !bench.job().isDone(step)))
+                .as("it is read again all the same")
+                .hasSize(2);
+    }
+
+    @Test
     void aRemainingLengthWithMoreThanTheWholeWireMayHaveIsAtFault() {
         Bench bench = broken();
         Step.Act remainder =

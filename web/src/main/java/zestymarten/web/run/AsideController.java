@@ -110,8 +110,8 @@ class AsideController {
         int touch = job.nextTouch(step);
         Entry.Content.Repair repair =
                 new Entry.Content.Repair(way, cause.strip(), prevention.strip(), carries, colour.strip());
-        runs.repair(id, remains, sent(token, step, touch, ""), repair, who.getName());
-        return "redirect:/runs/" + id;
+        boolean kept = runs.repair(id, remains, sent(token, step, touch, ""), repair, who.getName());
+        return "redirect:/runs/" + id + (kept ? "" : "/wrong");
     }
 
     /** What changes how everything after it is read: other clips, a meter that wanders, shorts by halves. */

@@ -25,6 +25,7 @@ import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
 import zestymarten.core.job.Offer;
 import zestymarten.core.job.Outcome;
+import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.limit.Allowances;
 import zestymarten.core.meter.Conditions;
@@ -328,19 +329,28 @@ public class Runs {
     }
 
     /**
-     * A repair with the readings of what remains of a broken wire: kept together, or nothing of it.
+     * A repair with the readings of what remains of a broken wire: kept together, or nothing of it. Where a splice was meant
+     * and a length turns out to be at fault too, the readings are kept and the splice was not made.
      *
      * @param remains the readings, in their order
+     * @return whether the repair is kept
      * @throws Refused if one of them or the repair is not possible; nothing is kept then
      */
     @Transactional
-    public Answer repair(long runId, List<Sent> remains, Sent sent, Entry.Content.Repair repair, String by) {
+    public boolean repair(long runId, List<Sent> remains, Sent sent, Entry.Content.Repair repair, String by) {
         for (Sent each : remains) {
             if (enter(runId, each, by) instanceof Answer.Question question) {
                 throw new Refused("length_ohm", question.ambiguous().question());
             }
         }
-        return mend(runId, sent, repair, by);
+        if (repair.way() == Entry.Way.SPLICE && !remains.isEmpty()) {
+            Job job = find(runId).job();
+            if (remains.stream().anyMatch(each -> job.state(each.step()) == StepState.FAULT)) {
+                return false;
+            }
+        }
+        mend(runId, sent, repair, by);
+        return true;
     }
 
     /** Keeps how something was put right, so that what it touched is asked for again. */

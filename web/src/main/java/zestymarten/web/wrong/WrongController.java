@@ -166,7 +166,8 @@ class WrongController {
                         .filter(each -> !job.isDone(each))
                         .map(Step.Act::subject)
                         .toList(),
-                found.finding().conductors().size() == 1
+                fitting.ways().contains(Entry.Way.SPARE)
+                                && found.finding().conductors().size() == 1
                         ? job.spares().stream().map(Conductor::id).toList()
                         : List.of());
     }
