@@ -11,8 +11,10 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.FarEnd;
+import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
@@ -30,9 +32,10 @@ import zestymarten.core.quantity.Understood;
  * Which steps a run has by what was entered so far, and which of them are done.
  *
  * <p>Rules: a wire that reads open is touched once more on clean metal before it is believed. A wire that stays open brings
- * its far end into the later stages. Under the test voltage goes only what has passed continuity. After a repair every
- * function is tried. What was opened or unplugged is put back, and the meter is checked after the last reading. Cost:
- * linear in the entries; pairs are walked, never stored.
+ * its far end into the later stages. The wires of a function that works only sometimes are read while they are moved.
+ * Under the test voltage goes only what has passed continuity. After a repair every function is tried. What was opened or
+ * unplugged is put back, and the meter is checked after the last reading. Cost: linear in the entries; pairs are walked,
+ * never stored.
  */
 final class Course {
     /** Insulation is judged after a minute, within a tenth. */
@@ -46,6 +49,7 @@ final class Course {
     private final Ledger ledger;
     private final Look look;
     private final Substitutes substitutes;
+    private final Complaint complaint;
     private final List<Terminal> readTied;
     private final Optional<FarEnd> farEnd;
     private final List<Step> tiedTouches = new ArrayList<>();
@@ -59,6 +63,7 @@ final class Course {
         this.standing = standing;
         this.readings = readings;
         this.ledger = ledger;
+        complaint = Behaviours.complaint(standing);
         look = new Look(readings.design().assembly(), standing);
         substitutes = new Substitutes(readings.design().assembly(), standing);
         readTied = plan.readTied();
@@ -163,7 +168,8 @@ final class Course {
         return switch (stage) {
             case COMPLAINT -> Stream.empty();
             case PREPARE, METER -> plan.of(stage).stream();
-            case BEND, PARTS, WARM -> reached(plan.of(stage).stream());
+            case BEND -> reached(bend());
+            case PARTS, WARM -> reached(plan.of(stage).stream());
             case LOOK -> Stream.concat(plan.of(stage).stream(), look.matesOutside());
             case ENDS -> reached(ends());
             case SHORTS -> Stream.concat(plan.of(stage).stream(), pieces.shorts(this::isThrough));
@@ -174,6 +180,17 @@ final class Course {
             case REPAIR -> repair();
             case CLOSE -> close();
         };
+    }
+
+    /** What flexes, and the wires of what works only sometimes: still they read well. */
+    private Stream<Step> bend() {
+        Stream<Conductor> suspected = readings.design().assembly().conductors().stream()
+                .filter(each -> complaint
+                        .of(each)
+                        .filter(Complaint.Behaviour.SOMETIMES::equals)
+                        .isPresent());
+        return Stream.concat(plan.of(Stage.BEND).stream(), Plan.moved(suspected))
+                .distinct();
     }
 
     /** Without what is behind a cover that nobody may open. */
@@ -281,7 +298,7 @@ final class Course {
             return switch (touch.stage()) {
                 case SHORTS, FRAME -> pieces.contains(touch, this::isThrough);
                 case ENDS -> tiedTouches.contains(touch);
-                case INSULATION, WET, WITHSTAND -> steps(touch.stage()).anyMatch(step::equals);
+                case BEND, INSULATION, WET, WITHSTAND -> steps(touch.stage()).anyMatch(step::equals);
                 default -> false;
             };
         }

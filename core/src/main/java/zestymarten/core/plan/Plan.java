@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
@@ -243,11 +244,15 @@ public final class Plan {
     }
 
     private List<Step> bend() {
-        return assembly.conductors().stream()
-                .filter(each -> each.zone().filter(FLEXING::equals).isPresent())
-                .filter(each -> each.from().isPin() && each.to().isPin())
-                .<Step>map(each -> new Step.Touch(Stage.BEND, each.from(), each.to()))
+        return moved(assembly.conductors().stream()
+                        .filter(each -> each.zone().filter(FLEXING::equals).isPresent()))
                 .toList();
+    }
+
+    /** Wires read while they are moved, as far as both their ends can be probed. */
+    public static Stream<Step> moved(Stream<Conductor> wires) {
+        return wires.filter(each -> each.from().isPin() && each.to().isPin())
+                .map(each -> new Step.Touch(Stage.BEND, each.from(), each.to()));
     }
 
     /**

@@ -29,8 +29,8 @@ import zestymarten.core.meter.Meter;
  * A made-up unit of every kind with made-up faults, and what a meter reads on it: an oracle of its own, solved densely and
  * without any code of the product but the values of an assembly.
  */
-final class RandomUnit {
-    static final Conditions CONDITIONS = new Conditions(
+public final class RandomUnit {
+    public static final Conditions CONDITIONS = new Conditions(
             20,
             new Meter("meter", 0.002, 0.01, 30, false, 20e6),
             OptionalDouble.of(0.2),
@@ -39,7 +39,7 @@ final class RandomUnit {
             Conditions.JOINED_BELOW_OHM);
 
     /** What sort of nets the unit is made of besides plain wires. */
-    enum Family {
+    public enum Family {
         PLAIN,
         LENGTHS,
         SPLICE,
@@ -87,16 +87,16 @@ final class RandomUnit {
                 each.id(), each.ohm().orElse(each.maxOhm().orElse(0.1) / 2) * (0.99 + 0.02 * random.nextDouble())));
     }
 
-    static RandomUnit of(Random random, Family family) {
+    public static RandomUnit of(Random random, Family family) {
         return new RandomUnit(random, family);
     }
 
-    Assembly assembly() {
+    public Assembly assembly() {
         return assembly;
     }
 
     /** The faults as findings name them: kind and names; all that is joined to the frame is one. */
-    List<String> truth() {
+    public List<String> truth() {
         List<String> all = new ArrayList<>(truth);
         if (!toFrame.isEmpty()) {
             all.add("frame_short " + toFrame);
@@ -234,7 +234,7 @@ final class RandomUnit {
     }
 
     /** Puts so many faults into it, each on wires and parts that have none yet. */
-    RandomUnit broken(int faults) {
+    public RandomUnit broken(int faults) {
         for (int i = 0; i < faults; i++) {
             switch (random.nextInt(parts.isEmpty() ? 6 : 8)) {
                 case 0 ->
@@ -416,7 +416,7 @@ final class RandomUnit {
     }
 
     /** Every pair of probe points in every state in which it is worth it, as typed from the meter. */
-    List<Reading> everyPair() {
+    public List<Reading> everyPair() {
         List<Terminal> points = assembly.terminals().stream()
                 .filter(each -> each.isPin() || each.isFrame())
                 .toList();

@@ -74,6 +74,12 @@ final class Bench {
         return this;
     }
 
+    /** The same bench under other conditions. */
+    Bench under(Conditions others) {
+        conditions = others;
+        return this;
+    }
+
     Job job() {
         return Job.of(design, approach, conditions, entries);
     }

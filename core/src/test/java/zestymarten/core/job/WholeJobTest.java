@@ -133,6 +133,19 @@ class WholeJobTest {
     }
 
     @Test
+    void theWiresOfWhatWorksOnlySometimesAreMovedEvenWhereNothingFlexes() {
+        Bench bench = Bench.of("wire,from,to,function\nW1,J1.1,J2.1,lamp\nW2,J1.2,J2.2,horn\n")
+                .told(Deed.COMPLAINT, "lamp", "sometimes")
+                .type("b", "0.30", "0.5", "0.5", "n", "n", "n");
+        assertThat(bench.sentence()).isEqualTo("BEND J1.1 J2.1");
+        assertThat(bench.job().outcome()).as("not yet moved").isEqualTo(Outcome.INCOMPLETE);
+        assertThat(bench.type("0.4").job().outcome()).isEqualTo(Outcome.PASS);
+        bench.takeBack().type("jumps");
+        assertThat(bench.job().findings().get(0).finding().kind()).isEqualTo("intermittent");
+        assertThat(bench.job().unexplained()).isEmpty();
+    }
+
+    @Test
     void aZeroThatMovedPutsInDoubtOnlyWhatItWouldJudgeOtherwise() {
         Bench bench =
                 untilRungOut(Bench.of(THREE_CORES, WHOLE)).type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b");

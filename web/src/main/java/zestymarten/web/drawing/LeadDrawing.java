@@ -6,7 +6,6 @@ import java.util.Optional;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.batch.LeadCheck;
 import zestymarten.core.batch.LeadVerdict;
-import zestymarten.core.job.StepState;
 
 /**
  * A lead of a batch between its plug and its socket, each item on a line of its own in the order in which it is asked for. Places
@@ -52,9 +51,7 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<R
 
     private static Row row(LeadCheck check, LeadCheck.Answer answer, double y) {
         LeadCheck.Item item = answer.item();
-        String state = answer.judgement()
-                .map(each -> StepState.of(each.verdict()).word())
-                .orElse("untested");
+        String state = answer.judgement().map(each -> each.verdict().word()).orElse("untested");
         String expected = check.expected(item);
         if (item instanceof LeadCheck.Item.Core core) {
             Optional<Colour> colour = core.wire().colour();

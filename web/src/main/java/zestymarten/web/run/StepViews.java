@@ -128,22 +128,21 @@ final class StepViews {
 
     /** Where along the way something may happen, in the order in which it is tried. */
     private static List<String> places(Job job, Step.Touch touch) {
-        Stream<String> zones = job.design().assembly().conductors().stream()
+        List<String> zones = job.design().assembly().conductors().stream()
                 .filter(each -> touch.stage() == Stage.WET || touch.isOn(each.from()) || touch.isOn(each.to()))
                 .flatMap(each -> each.zone().stream())
-                .distinct();
+                .distinct()
+                .map(each -> "the " + each + " stretch")
+                .toList();
         boolean mist = touch.stage() == Stage.WET && job.approach().moisture() == Moisture.MIST;
         return touch.stage() == Stage.BEND
                 ? Stream.of(
                                 Stream.of("the " + touch.black().connector() + " end"),
-                                zones.map(each -> "the " + each + " stretch"),
+                                zones.isEmpty() ? Stream.of("the run between") : zones.stream(),
                                 Stream.of("the " + touch.red().connector() + " end"))
                         .flatMap(each -> each)
                         .toList()
-                : mist
-                        ? Stream.concat(zones.map(each -> "the " + each + " stretch"), Stream.of("the ends"))
-                                .toList()
-                        : List.of();
+                : mist ? Stream.concat(zones.stream(), Stream.of("the ends")).toList() : List.of();
     }
 
     private static String underVoltageHint(Step.Touch touch) {
