@@ -1,5 +1,7 @@
 package zestymarten.core.analysis;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -21,6 +23,8 @@ import zestymarten.core.quantity.Ohms;
 final class NamedFaults {
     /** Below this share of its least value a part counts as bypassed rather than off. */
     private static final double SHORTED_SHARE = 0.1;
+
+    private static final int FIGURES = 3;
 
     private final Design design;
     private final Map<String, Integer> order = new HashMap<>();
@@ -135,11 +139,18 @@ final class NamedFaults {
         return part(fault, element, Optional.of(ohm), Optional.of(limit));
     }
 
+    /** To three figures, which is what readings that were fitted together are good for. */
+    private static Ohms fitted(double ohm) {
+        return Ohms.of(new BigDecimal(Math.min(Ohms.MAX, ohm))
+                .round(new MathContext(FIGURES))
+                .doubleValue());
+    }
+
     private static Ohms ohms(Element element, Weighed weighed) {
         double sum = weighed.variation().edgesOf(element).stream()
                 .mapToDouble(edge -> weighed.fitted().ohm(edge))
                 .sum();
-        return Ohms.of(Math.min(Ohms.MAX, sum));
+        return fitted(sum);
     }
 
     private Finding tooLow(List<Effect> effects, Weighed weighed) {
@@ -167,7 +178,7 @@ final class NamedFaults {
                 .flatMap(each -> each.conductor().stream())
                 .map(Conductor::id)
                 .toList();
-        return new Finding.LowResistance(names, from, to, Ohms.of(sum), Ohms.of(least));
+        return new Finding.LowResistance(names, from, to, fitted(sum), Ohms.of(least));
     }
 
     private Finding leak(Effect.Leaking leaking, Weighed weighed) {
@@ -180,8 +191,7 @@ final class NamedFaults {
                 ohm = Math.max(ohm, weighed.fitted().ohm(edge));
             }
         }
-        return new Finding.Leak(
-                names, leaking.one().terminal(), leaking.other().terminal(), Ohms.of(Math.min(Ohms.MAX, ohm)));
+        return new Finding.Leak(names, leaking.one().terminal(), leaking.other().terminal(), fitted(ohm));
     }
 
     /** A fault of the joining as it is put into a scene; empty if the scene does not hold it. */

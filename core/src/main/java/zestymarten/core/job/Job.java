@@ -30,7 +30,6 @@ import zestymarten.core.plan.Coverage;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Pieces;
 import zestymarten.core.plan.Plan;
-import zestymarten.core.plan.Prices;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.plan.Touch;
@@ -433,12 +432,14 @@ public final class Job {
         return new Left(left() - acts.size(), walks, acts.size() - walks);
     }
 
-    /** Seconds that the steps still to do will take, by {@link Prices}. */
+    /** Seconds that the steps still to do will take at the usual pace. */
     public double secondsLeft() {
-        return Stream.of(Stage.values())
-                        .mapToDouble(stage -> left(stage) * Prices.secondsPerTouch(stage))
-                        .sum()
-                + 60 * (accessMinutes() + course.substitutes().minutesLeft());
+        return Effort.left(this).seconds(Effort.Pace.USUAL);
+    }
+
+    /** Minutes that parts still to be tried in the place of others will take. */
+    double substituteMinutes() {
+        return course.substitutes().minutesLeft();
     }
 
     /** How many wires have so low a limit that this meter's steps are coarse for it. */

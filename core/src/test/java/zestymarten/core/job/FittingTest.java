@@ -110,32 +110,42 @@ class FittingTest {
                 .isFalse();
     }
 
-    private static Offer offer(Method method, Offer.Pace pace) {
+    private static Offer offer(Method method, Effort.Pace pace) {
         Approach approach = new Approach(method, false, true, OptionalDouble.empty());
         return Offer.of(DESIGN, approach, Bench.CONDITIONS, pace, EnumSet.allOf(Tool.class));
     }
 
     @Test
     void anOfferCountsWhatTheRunWillAsk() {
-        Offer each = offer(Method.BOTH_ENDS, new Offer.Pace(5, 0, 20, 60));
-        assertThat(each.touches())
+        Offer each = offer(Method.BOTH_ENDS, new Effort.Pace(5, 0, 20, 60));
+        assertThat(each.effort().touches())
                 .as("2 to check, 3 wires, 3 pairs, 3 to frame")
                 .isEqualTo(11);
         assertThat(each.seconds()).isEqualTo(55);
         assertThat(each.misses()).isEmpty();
-        Offer alone = offer(Method.FAR_END_JOINED, new Offer.Pace(5, 0, 20, 60));
-        assertThat(alone.walks()).isEqualTo(4);
-        assertThat(alone.setups()).as("tied once, freed once").isEqualTo(2);
-        assertThat(alone.seconds()).isEqualTo(alone.touches() * 5.0 + 2 * 20 + 4 * 60);
+        Offer alone = offer(Method.FAR_END_JOINED, new Effort.Pace(5, 0, 20, 60));
+        assertThat(alone.effort().walks()).isEqualTo(4);
+        assertThat(alone.effort().setups()).as("tied once, freed once").isEqualTo(2);
+        assertThat(alone.seconds()).isEqualTo(alone.effort().touches() * 5.0 + 2 * 20 + 4 * 60);
         assertThat(alone.misses()).anyMatch(miss -> miss.startsWith("Blind to crossed wires"));
-        Offer halves = offer(Method.BY_HALVES, new Offer.Pace(5, 0, 20, 60));
-        assertThat(halves.touches()).isEqualTo(2 + 3 + 2 + 3);
+        Offer halves = offer(Method.BY_HALVES, new Effort.Pace(5, 0, 20, 60));
+        assertThat(halves.effort().touches()).isEqualTo(2 + 3 + 2 + 3);
+    }
+
+    @Test
+    void anOfferAndTheFreshTestSayTheSameMinutes() {
+        for (Method method : EnumSet.complementOf(EnumSet.of(Method.INSULATION))) {
+            Approach approach = new Approach(method, false, true, OptionalDouble.empty());
+            assertThat(offer(method, Effort.Pace.USUAL).seconds())
+                    .as(method.code())
+                    .isEqualTo(Bench.of(DESIGN.assembly(), approach).job().secondsLeft());
+        }
     }
 
     @Test
     void everyProbeThatGoesToAnotherTerminalHasItsPrice() {
-        Offer each = offer(Method.BOTH_ENDS, new Offer.Pace(0, 1, 0, 0));
-        assertThat(each.moves())
+        Offer each = offer(Method.BOTH_ENDS, new Effort.Pace(0, 1, 0, 0));
+        assertThat(each.effort().moves())
                 .as("3 wires of their own two ends; pairs 2 + 1 + 1; the frame and 3 wires")
                 .isEqualTo(6 + 4 + 4);
         assertThat(each.seconds()).isEqualTo(14);
@@ -163,10 +173,11 @@ class FittingTest {
     @Test
     void whatIsNotAtHandIsSaid() {
         Approach approach = new Approach(Method.FAR_END_TO_FRAME, false, true, OptionalDouble.empty());
-        Offer bare = Offer.of(DESIGN, approach, Bench.CONDITIONS, Offer.Pace.USUAL, EnumSet.of(Tool.INSULATION_TESTER));
+        Offer bare =
+                Offer.of(DESIGN, approach, Bench.CONDITIONS, Effort.Pace.USUAL, EnumSet.of(Tool.INSULATION_TESTER));
         assertThat(bare.lacks()).containsExactly(Tool.CLIPS, Tool.FRAME_RETURN);
         assertThat(bare.misses()).noneMatch(each -> each.startsWith("No insulation tester"));
-        Offer without = Offer.of(DESIGN, approach, Bench.CONDITIONS, Offer.Pace.USUAL, EnumSet.of(Tool.CLIPS));
+        Offer without = Offer.of(DESIGN, approach, Bench.CONDITIONS, Effort.Pace.USUAL, EnumSet.of(Tool.CLIPS));
         assertThat(without.misses())
                 .contains("No insulation tester: damage that leads only under voltage is not found.");
     }

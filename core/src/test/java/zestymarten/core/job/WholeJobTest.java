@@ -183,7 +183,7 @@ class WholeJobTest {
         assertThat(bench.job().ledger()).containsExactly("the tie at the far end");
         assertThat(bench.sentence()).as("the closing pair").isEqualTo("ENDS J1.2 J1.3 tied");
         bench.type("1.40");
-        assertThat(told(bench)).containsExactly("W3 reads 1.147 Ω from J1.3 to J2.3; at most 0.312 Ω.");
+        assertThat(told(bench)).containsExactly("W3 reads 1.15 Ω from J1.3 to J2.3; at most 0.312 Ω.");
         assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
         bench.act("", "", "");
         assertThat(bench.job().ledger()).isEmpty();
@@ -205,7 +205,7 @@ class WholeJobTest {
         bench.type("1.53");
         assertThat(told(bench))
                 .containsExactly(
-                        "W2 is open between J1.2 and J2.2.", "W3 reads 1.257 Ω from J1.3 to J2.3; at most 0.312 Ω.");
+                        "W2 is open between J1.2 and J2.2.", "W3 reads 1.26 Ω from J1.3 to J2.3; at most 0.312 Ω.");
         bench.act("", "", "");
         assertThat(bench.job().ledger()).isEmpty();
     }

@@ -20,6 +20,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.finding.Finding;
+import zestymarten.core.job.Effort;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
@@ -168,7 +169,7 @@ public class Runs {
 
     /** The ways in which the newest revision of a wiring can be tested, at the given prices. */
     @Transactional(readOnly = true)
-    public List<Offer> offers(long assemblyId, Offer.Pace pace, Set<Tool> tools) {
+    public List<Offer> offers(long assemblyId, Effort.Pace pace, Set<Tool> tools) {
         Design design = design(wirings.latest(assemblyId), USUAL.ambientC(), NOTHING_LEARNT);
         boolean few = design.nets().all().size() <= MOST_TIED;
         return Stream.of(Method.values())

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.job.Effort;
 import zestymarten.core.job.Offer;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
@@ -85,7 +86,7 @@ class StartController {
                 .filter(each -> plan.equals(Optional.of(each.id())))
                 .findFirst();
         Approach approach = taken.map(each -> each.approach().approach()).orElse(WHOLE);
-        offers(id, Offer.Pace.USUAL, USUAL_TOOLS, approach.method().code(), model);
+        offers(id, Effort.Pace.USUAL, USUAL_TOOLS, approach.method().code(), model);
         model.addAttribute("plans", kept);
         model.addAttribute("taken", taken.map(KeptPlan::name).orElse(""));
         model.addAttribute("way", ApproachForm.of(approach));
@@ -134,7 +135,7 @@ class StartController {
         if (!problems.isEmpty()) {
             throw new Refused(problems);
         }
-        Offer.Pace pace = new Offer.Pace(seconds[0], seconds[1], seconds[2], seconds[3]);
+        Effort.Pace pace = new Effort.Pace(seconds[0], seconds[1], seconds[2], seconds[3]);
         offers(id, pace, tools(codes), method, model);
         return "run/offers";
     }
@@ -146,7 +147,7 @@ class StartController {
     }
 
     /** One that is chosen and cannot be done with these tools gives way to the first that can. */
-    private void offers(long id, Offer.Pace pace, Set<Tool> tools, String chosen, Model model) {
+    private void offers(long id, Effort.Pace pace, Set<Tool> tools, String chosen, Model model) {
         List<OfferView> views =
                 runs.offers(id, pace, tools).stream().map(StartController::view).toList();
         Optional<OfferView> possible = views.stream()
@@ -161,20 +162,22 @@ class StartController {
     }
 
     private static OfferView view(Offer offer) {
-        String walks = offer.walks() == 0 ? "" : ", " + offer.walks() + " walks";
-        String access = offer.accessMinutes() == 0
+        String walks = offer.effort().walks() == 0 ? "" : ", " + offer.effort().walks() + " walks";
+        String access = offer.effort().accessMinutes() == 0
                 ? ""
-                : ", of which " + Math.round(offer.accessMinutes()) + " for covers that need consent";
-        String setups = offer.setups() == 0 ? "" : ", ties changed " + offer.setups() + " times";
+                : ", of which " + Math.round(offer.effort().accessMinutes()) + " for covers that need consent";
+        String setups = offer.effort().setups() == 0
+                ? ""
+                : ", ties changed " + offer.effort().setups() + " times";
         List<String> misses = new ArrayList<>(offer.misses());
-        if (offer.setups() > 0 && offer.walks() == 0) {
+        if (offer.effort().setups() > 0 && offer.effort().walks() == 0) {
             misses.add(0, "Where a way through is found, its pairs follow to tell which it is.");
         }
         return new OfferView(
                 offer.method().code(),
                 offer.method().title(),
-                offer.touches() + " touches, " + offer.moves() + " moves of a probe" + setups + walks + ", about "
-                        + Math.max(1, Math.round(offer.seconds() / 60)) + " min" + access,
+                offer.effort().touches() + " touches, " + offer.effort().moves() + " moves of a probe" + setups + walks
+                        + ", about " + Math.max(1, Math.round(offer.seconds() / 60)) + " min" + access,
                 offer.lacks().stream().map(Tool::words).collect(Collectors.joining(", ")),
                 misses);
     }
