@@ -1,8 +1,8 @@
 package zestymarten.benchmarks;
 
 import java.util.ArrayList;
-import java.util.OptionalDouble;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -46,8 +46,7 @@ public class DiagnosisBenchmark {
     }
 
     private Reading reading(Terminal a, Terminal b, String shown) {
-        return new Reading(
-                a, b, shown, cable.assembly().states().get(0), List.of(), OptionalDouble.empty());
+        return new Reading(a, b, shown, cable.assembly().states().get(0), List.of(), OptionalDouble.empty());
     }
 
     /** The whole analysis of one reading more, with the next measurement. */

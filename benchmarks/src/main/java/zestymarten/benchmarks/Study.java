@@ -13,22 +13,22 @@ import java.util.TreeSet;
 import zestymarten.core.analysis.Analysis;
 import zestymarten.core.analysis.MeasurementCosts;
 import zestymarten.core.analysis.Observation;
+import zestymarten.core.analysis.Reading;
 import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.analysis.UnitAnalysis;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judge;
-import zestymarten.core.quantity.Understood;
-import zestymarten.core.analysis.Reading;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.Complaint;
-import zestymarten.core.finding.Priors;
 import zestymarten.core.fault.Bench;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
+import zestymarten.core.finding.Complaint;
+import zestymarten.core.finding.Priors;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.Judge;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.network.Net;
 import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
 
 /** Tests thousands of made-up units and writes how often the verdict and the named faults are right. */
 public final class Study {
@@ -243,9 +243,7 @@ public final class Study {
                 .flatMap(each -> each.faults().stream())
                 .forEach(each -> named.addAll(each.named()));
         return new Run(
-                made.size(),
-                next.status() == Recommendation.Status.FINISHED,
-                named.equals(namesOf(cable.told())));
+                made.size(), next.status() == Recommendation.Status.FINISHED, named.equals(namesOf(cable.told())));
     }
 
     private static Observation observed(

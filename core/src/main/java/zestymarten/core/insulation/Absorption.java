@@ -32,6 +32,20 @@ public record Absorption(List<Point> points) {
                 .findFirst();
     }
 
+    /** The polarisation index, where both its readings are there and it means something. */
+    public OptionalDouble index() {
+        OptionalDouble minute = after(60);
+        OptionalDouble ten = after(600);
+        return minute.isPresent() && ten.isPresent()
+                ? Insulation.polarisation(ten.getAsDouble(), minute.getAsDouble())
+                : OptionalDouble.empty();
+    }
+
+    /** Whether the insulation falls while the voltage is on: an index below 1. */
+    public boolean isFalling() {
+        return index().orElse(1) < 1;
+    }
+
     /** What the curve says, in sentences: ratios where their readings are there, the minute's reading at 20 °C. */
     public List<String> said(double celsius) {
         List<String> said = new ArrayList<>();
@@ -43,10 +57,9 @@ public record Absorption(List<Point> points) {
                     + ".");
         }
         if (minute.isPresent() && ten.isPresent()) {
-            OptionalDouble index = Insulation.polarisation(ten.getAsDouble(), minute.getAsDouble());
             said.add(
-                    index.isPresent()
-                            ? "PI (10 min to 1 min) " + ratio(index.getAsDouble()) + "."
+                    index().isPresent()
+                            ? "PI (10 min to 1 min) " + ratio(index().getAsDouble()) + "."
                             : "PI means nothing above 5 GΩ.");
         }
         minute.ifPresent(ohm -> said.add("At 20 °C " + Engineering.text(Insulation.at20(ohm, celsius), "Ω")

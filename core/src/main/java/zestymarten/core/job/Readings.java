@@ -269,8 +269,20 @@ final class Readings {
         return Optional.of(known);
     }
 
-    /** A wire that passes but is odd among its likes is watched. */
+    /** What passes but is odd is marginal: a wire among its likes, insulation that falls while the voltage is on. */
     private Judgement watched(Entry entry, Judgement judgement) {
+        boolean falls = entry.step() instanceof Step.Touch charged
+                && charged.isUnderVoltage()
+                && judgement.verdict() == Verdict.PASS
+                && absorption(charged).isFalling();
+        if (falls) {
+            return judgement.as(
+                    Verdict.WATCH,
+                    judgement.contact(),
+                    Judgement.Reason.INSULATION_FALLING,
+                    "It falls while the voltage is on, ten minutes against one: moisture or dirt is likely. Dry and clean it,"
+                            + " then read it again.");
+        }
         boolean asked = entry.step().stage() == Stage.ENDS && judgement.verdict() == Verdict.PASS;
         return asked && entry.step() instanceof Step.Touch touch
                 ? likes().oddness(touch, judgement)

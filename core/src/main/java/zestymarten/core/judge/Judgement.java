@@ -57,6 +57,7 @@ public record Judgement(
         JOINED_BY_DESIGN,
         INSULATION_ENOUGH,
         INSULATION_LOW,
+        INSULATION_FALLING,
         WITHSTOOD,
         LEAKAGE_TOO_HIGH,
         LEAKAGE_HIDDEN,

@@ -14,6 +14,7 @@ import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Moisture;
 import zestymarten.core.plan.Stage;
+import zestymarten.core.plan.Step;
 
 /** Insulation by length, water and mist, withstand, discharge: what comes after continuity, in that order. */
 class VoltageStagesTest {
@@ -61,6 +62,18 @@ class VoltageStagesTest {
                 Optional.empty());
         Bench bench = rungOut(given).type("4.3", "90M");
         assertThat(reason(bench)).isEqualTo("90 MΩ is too little. At least 100 MΩ: the figure given for this test.");
+    }
+
+    @Test
+    void insulationThatFallsWhileTheVoltageIsOnIsMarginal() {
+        Bench bench =
+                rungOut(approach(BY_LENGTH, Moisture.NONE, Optional.empty())).type("4.3");
+        Step charged = bench.step();
+        bench.type("300M@60").at(charged, "250M@600");
+        assertThat(bench.job().state(charged)).isEqualTo(StepState.WATCH);
+        assertThat(reason(bench)).startsWith("It falls while the voltage is on");
+        bench.takeBack().at(charged, "700M@600");
+        assertThat(bench.job().state(charged)).isEqualTo(StepState.GOOD);
     }
 
     @Test

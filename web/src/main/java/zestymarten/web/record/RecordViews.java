@@ -45,7 +45,7 @@ class RecordViews {
                 leads(conditions),
                 conditions.guarded()
                         ? "guarded: reading + U within the limit passes, reading - U beyond it fails"
-                        : "simple: up to the limit passes, within U of it is 'watch'",
+                        : "simple: up to the limit passes, within U of it is 'marginal'",
                 Engineering.figure(conditions.ambientC()) + " °C",
                 Times.minute(run.startedAt()) + " by " + run.startedBy(),
                 run.ended()
