@@ -32,4 +32,9 @@ public record Explained(
     public static Explained shown(Finding finding, List<Integer> evidence, List<String> functionsLost) {
         return new Explained(finding, 1, true, evidence, List.of(), functionsLost);
     }
+
+    /** The same, shown by other observations. */
+    public Explained shownBy(List<Integer> others) {
+        return new Explained(finding, probability, certain, others, alternatives, functionsLost);
+    }
 }

@@ -103,20 +103,28 @@ public sealed interface Finding {
         }
     }
 
+    /** A fault that joins pieces. */
+    sealed interface OfPieces extends Finding {
+        List<Piece> pieces();
+
+        @Override
+        default List<String> conductors() {
+            return pieces().stream()
+                    .flatMap(piece -> piece.conductors().stream())
+                    .distinct()
+                    .toList();
+        }
+
+        @Override
+        default List<Terminal> terminals() {
+            return pieces().stream().map(Piece::terminal).toList();
+        }
+    }
+
     /** Pieces that should be apart are one point; at least two that are no empty cavities. */
-    record Shorted(List<Piece> pieces) implements Finding {
+    record Shorted(List<Piece> pieces) implements OfPieces {
         public Shorted {
             pieces = List.copyOf(pieces);
-        }
-
-        @Override
-        public List<String> conductors() {
-            return wiresOf(pieces);
-        }
-
-        @Override
-        public List<Terminal> terminals() {
-            return terminalsOf(pieces);
         }
     }
 
@@ -125,19 +133,9 @@ public sealed interface Finding {
      *
      * @param pieces without the frame, at least one
      */
-    record FrameShort(List<Piece> pieces) implements Finding {
+    record FrameShort(List<Piece> pieces) implements OfPieces {
         public FrameShort {
             pieces = List.copyOf(pieces);
-        }
-
-        @Override
-        public List<String> conductors() {
-            return wiresOf(pieces);
-        }
-
-        @Override
-        public List<Terminal> terminals() {
-            return terminalsOf(pieces);
         }
     }
 
@@ -146,31 +144,10 @@ public sealed interface Finding {
      *
      * @param pieces at most one that is no empty cavity, the frame included
      */
-    record Extra(List<Piece> pieces) implements Finding {
+    record Extra(List<Piece> pieces) implements OfPieces {
         public Extra {
             pieces = List.copyOf(pieces);
         }
-
-        @Override
-        public List<String> conductors() {
-            return wiresOf(pieces);
-        }
-
-        @Override
-        public List<Terminal> terminals() {
-            return terminalsOf(pieces);
-        }
-    }
-
-    private static List<String> wiresOf(List<Piece> pieces) {
-        return pieces.stream()
-                .flatMap(piece -> piece.conductors().stream())
-                .distinct()
-                .toList();
-    }
-
-    private static List<Terminal> terminalsOf(List<Piece> pieces) {
-        return pieces.stream().map(Piece::terminal).toList();
     }
 
     /** Insulation below its limit at a test voltage, in volts DC. */
@@ -219,20 +196,25 @@ public sealed interface Finding {
      */
     record Move(String conductor, Terminal designed, Terminal cavity) {}
 
+    /** A fault of several ends that sit in other cavities. */
+    sealed interface OfMoves extends Finding {
+        List<Move> moves();
+
+        @Override
+        default List<String> conductors() {
+            return moves().stream().map(Move::conductor).toList();
+        }
+
+        @Override
+        default List<Terminal> terminals() {
+            return moves().stream().map(Move::cavity).toList();
+        }
+    }
+
     /** Ends of conductors that have changed places among themselves: each in the cavity of the next. */
-    record Crossed(List<Move> moves) implements Finding {
+    record Crossed(List<Move> moves) implements OfMoves {
         public Crossed {
             moves = List.copyOf(moves);
-        }
-
-        @Override
-        public List<String> conductors() {
-            return namesOf(moves);
-        }
-
-        @Override
-        public List<Terminal> terminals() {
-            return cavitiesOf(moves);
         }
     }
 
@@ -250,19 +232,9 @@ public sealed interface Finding {
     }
 
     /** A connector whose positions are reversed: the first used with the last, and so on. */
-    record Mirrored(List<Move> moves) implements Finding {
+    record Mirrored(List<Move> moves) implements OfMoves {
         public Mirrored {
             moves = List.copyOf(moves);
-        }
-
-        @Override
-        public List<String> conductors() {
-            return namesOf(moves);
-        }
-
-        @Override
-        public List<Terminal> terminals() {
-            return cavitiesOf(moves);
         }
     }
 
@@ -271,38 +243,16 @@ public sealed interface Finding {
      *
      * @param by cavities towards the end of the face, negative towards its beginning
      */
-    record Shifted(List<Move> moves, int by) implements Finding {
+    record Shifted(List<Move> moves, int by) implements OfMoves {
         public Shifted {
             moves = List.copyOf(moves);
         }
-
-        @Override
-        public List<String> conductors() {
-            return namesOf(moves);
-        }
-
-        @Override
-        public List<Terminal> terminals() {
-            return cavitiesOf(moves);
-        }
-    }
-
-    private static List<String> namesOf(List<Move> moves) {
-        return moves.stream().map(Move::conductor).toList();
-    }
-
-    private static List<Terminal> cavitiesOf(List<Move> moves) {
-        return moves.stream().map(Move::cavity).toList();
     }
 
     /** The ends that it says have moved; none for a finding of another kind. */
     default List<Move> moved() {
-        if (this instanceof Crossed crossed) {
-            return crossed.moves();
-        } else if (this instanceof Mirrored mirrored) {
-            return mirrored.moves();
-        } else if (this instanceof Shifted shifted) {
-            return shifted.moves();
+        if (this instanceof OfMoves several) {
+            return several.moves();
         }
         return this instanceof Misplaced misplaced ? List.of(misplaced.move()) : List.of();
     }

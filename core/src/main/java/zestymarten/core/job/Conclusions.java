@@ -168,16 +168,9 @@ final class Conclusions {
         Step lift = new Step.Act(Deed.LIFTED, touch.black().name());
         Optional<Entry> lifted = touch.stage() == Stage.WET ? standing.last(lift) : Optional.empty();
         lifted.ifPresent(entry -> stepOf.put(entry.sequence(), lift));
-        List<Integer> evidence = Stream.concat(
-                        explained.evidence().stream(), lifted.stream().map(Entry::sequence))
-                .toList();
-        return new Explained(
-                explained.finding(),
-                explained.probability(),
-                explained.certain(),
-                evidence,
-                explained.alternatives(),
-                explained.functionsLost());
+        return explained.shownBy(
+                Stream.concat(explained.evidence().stream(), lifted.stream().map(Entry::sequence))
+                        .toList());
     }
 
     /** Every reading of the steps that show a finding, not only the last of each. */

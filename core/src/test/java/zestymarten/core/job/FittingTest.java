@@ -143,6 +143,15 @@ class FittingTest {
     }
 
     @Test
+    void aFreshTestTakesItsTouchesAndTheMovesBetweenThem() {
+        Approach approach = new Approach(Method.BOTH_ENDS, false, true, OptionalDouble.empty());
+        Job fresh = Bench.of(DESIGN.assembly(), approach).job();
+        assertThat(fresh.secondsLeft())
+                .as("11 touches of 3 s, 14 moves of 1.5 s")
+                .isEqualTo(11 * 3 + 14 * 1.5);
+    }
+
+    @Test
     void everyProbeThatGoesToAnotherTerminalHasItsPrice() {
         Offer each = offer(Method.BOTH_ENDS, new Effort.Pace(0, 1, 0, 0));
         assertThat(each.effort().moves())

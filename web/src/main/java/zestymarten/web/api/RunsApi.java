@@ -180,16 +180,7 @@ class RunsApi {
 
     private static Due due(Job job, Step step) {
         return step.fold(
-                probes -> new Due(
-                        code(probes.question().name()),
-                        none(),
-                        none(),
-                        none(),
-                        List.of(),
-                        none(),
-                        OptionalDouble.empty(),
-                        none(),
-                        none()),
+                probes -> withoutTouch(code(probes.question().name()), none(), none()),
                 touch -> new Due(
                         code(touch.stage().name()),
                         Optional.of(touch.black().name()),
@@ -209,16 +200,12 @@ class RunsApi {
                         job.testV(touch),
                         none(),
                         none()),
-                act -> new Due(
-                        code(act.stage().name()),
-                        none(),
-                        none(),
-                        none(),
-                        List.of(),
-                        none(),
-                        OptionalDouble.empty(),
-                        Optional.of(code(act.deed().name())),
-                        Optional.of(act.subject())));
+                act -> withoutTouch(
+                        code(act.stage().name()), Optional.of(code(act.deed().name())), Optional.of(act.subject())));
+    }
+
+    private static Due withoutTouch(String stage, Optional<String> deed, Optional<String> subject) {
+        return new Due(stage, none(), none(), none(), List.of(), none(), OptionalDouble.empty(), deed, subject);
     }
 
     private static String code(String name) {
