@@ -10,13 +10,13 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.job.MeasurementPlan;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
+import zestymarten.core.plan.Measurement;
 import zestymarten.core.plan.Method;
-import zestymarten.core.plan.Procedure;
-import zestymarten.core.plan.Touch;
 
 /** Straight cables of many wires and the readings of good ones. */
 final class Cables {
@@ -49,8 +49,8 @@ final class Cables {
     /** Complete evidence of a good unit: each wire end to end, all nets and the frame parted by halves. */
     static List<Reading> goodReadings(Design design) {
         List<Reading> readings = new ArrayList<>();
-        for (Touch touch :
-                Procedure.of(design.assembly(), design.nets(), Method.BY_HALVES).touches()) {
+        for (Measurement touch :
+                MeasurementPlan.of(design, Method.BY_HALVES, conditions(0.005)).measurements()) {
             String shown = design.expectation(touch.black(), touch.red(), touch.state(), touch.ties())
                     .fold(Cables::shown, () -> "OL");
             readings.add(

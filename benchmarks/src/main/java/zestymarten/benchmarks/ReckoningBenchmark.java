@@ -21,11 +21,10 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Reading;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
+import zestymarten.core.job.MeasurementPlan;
 import zestymarten.core.meter.Conditions;
-import zestymarten.core.network.Nets;
 import zestymarten.core.network.Path;
 import zestymarten.core.plan.Method;
-import zestymarten.core.plan.Procedure;
 
 /** Plans, bounds and classification by the number of wires; the baseline walks the wires once and adds their lengths. */
 @State(Scope.Benchmark)
@@ -61,8 +60,8 @@ public class ReckoningBenchmark {
 
     @Benchmark
     public int plan() {
-        return Procedure.of(assembly, Nets.of(assembly), Method.BY_HALVES)
-                .touches()
+        return MeasurementPlan.of(Design.of(assembly, 20), Method.BY_HALVES, conditions)
+                .measurements()
                 .size();
     }
 
@@ -85,8 +84,9 @@ public class ReckoningBenchmark {
     @Benchmark
     public OptionalDouble together() {
         Design fresh = Design.of(assembly, 20);
-        int touches =
-                Procedure.of(assembly, fresh.nets(), Method.BY_HALVES).touches().size();
+        int touches = MeasurementPlan.of(fresh, Method.BY_HALVES, conditions)
+                .measurements()
+                .size();
         for (Conductor each : assembly.conductors()) {
             fresh.path(each.from(), each.to());
         }

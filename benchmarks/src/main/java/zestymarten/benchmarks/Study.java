@@ -70,10 +70,7 @@ public final class Study {
         line(
                 "A bad touch at the one reading that would have shown a short leaves it unseen: each to the tied rest asks every");
         line(
-                "pair once. What is named wrongly besides, and the good units that failed, are wires that read open once and joined");
-        line(
-                "when they were touched again: as bare readings without a cause between them that is intermittent. A run forgives");
-        line("the first touch if the next one, on clean metal, reads joined.");
+                "pair once. A wire that reads open is measured once more on clean metal; two bad contacts in a row are believed.");
         line("");
         adaptive();
     }
@@ -119,11 +116,9 @@ public final class Study {
         line("## Touches to a finished diagnosis, one touch in 50 bad");
         line("");
         line(
-                "Finished: one repair is at least 95 % probable. The analysis counts on one bad touch in a thousand, so that what is");
+                "Finished: one repair is at least 95 % probable. The analysis is given the share of bad contacts. Fixed order: each");
         line(
-                "finished here is too often not right: one open touch is believed too soon. Fixed order: each wire end to");
-        line(
-                "end, each near end to the later ones and the frame, then the ends of wires that read open crosswise. The bound");
+                "wire end to end, each near end to the later ones and the frame, then the ends of wires that read open crosswise. The bound");
         line(
                 "is the entropy of what may be wrong over the two bits that a touch can tell at most (as expected, too high, open,");
         line(
@@ -224,8 +219,8 @@ public final class Study {
         int wires = cable.assembly().conductors().size();
         double share = 0.25 / wires;
         Priors priors = complaint.isOfSomething()
-                ? Priors.usual()
-                : new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1);
+                ? Priors.usual().withBadContact(BAD_TOUCH)
+                : new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, BAD_TOUCH);
         List<Observation> made = new ArrayList<>();
         UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
         Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
@@ -263,7 +258,7 @@ public final class Study {
                 Judge.judge(meaning, expectation, conditions),
                 meaning,
                 List.of(),
-                false);
+                Observation.Since.PROBED_ANEW);
     }
 
     private static List<Terminal[]> fixedOrder(RandomHarness cable) {

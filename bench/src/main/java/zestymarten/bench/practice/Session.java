@@ -365,7 +365,7 @@ public final class Session {
                 Judge.judge(meaning, expectation, Replay.CONDITIONS),
                 meaning,
                 setting.ties(),
-                false);
+                Observation.Since.PROBED_ANEW);
     }
 
     /** The ohm readings before the first repair, for an analysis. */

@@ -86,7 +86,7 @@ public record Analysis(
                         each.judgement(),
                         each.understood(),
                         each.reading().ties(),
-                        false));
+                        each.reading().since()));
             }
         }
         UnitAnalysis unit = UnitAnalysis.of(design, conditions, Priors.usual(), Complaint.NONE, observations);

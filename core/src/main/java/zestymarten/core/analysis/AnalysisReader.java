@@ -111,14 +111,24 @@ public final class AnalysisReader {
                 each.problem("test_v", "Expected the test voltage of a reading of " + read + ", above 0 V.");
                 quantity = Optional.empty();
             }
+            Optional<Observation.Since> since = since(each);
             Optional<Quantity> known = quantity;
             pair(each, assembly, terminals)
-                    .flatMap(pair -> known.map(
-                            of -> new Reading(pair.a(), pair.b(), typed, pair.state(), pair.ties(), top, of, testV)))
+                    .flatMap(pair -> known.flatMap(of -> since.map(done ->
+                            new Reading(pair.a(), pair.b(), typed, pair.state(), pair.ties(), top, of, testV, done))))
                     .ifPresent(readings::add);
             each.done();
         }
         return readings;
+    }
+
+    private static Optional<Observation.Since> since(Members reading) {
+        String read = reading.text("since").orElse("nothing");
+        Optional<Observation.Since> since = Observation.Since.of(read);
+        if (since.isEmpty()) {
+            reading.problem("since", "Read '" + read + "'; expected nothing, probed_anew or cleaned.");
+        }
+        return since;
     }
 
     /** The pairs of a document. */

@@ -5,8 +5,11 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * What readings between near ends tell of each wire while all far ends are tied together.
@@ -69,29 +72,54 @@ public final class FarEnd {
     /** The pairs that have to be read, given what was read so far: against a whole reference, then one pair to close. */
     public List<int[]> due() {
         List<int[]> due = new ArrayList<>();
-        int reference = 0;
-        for (; reference < states.length - 1; reference++) {
+        int last = reference();
+        for (int reference = 0; reference <= last; reference++) {
             for (int other = reference + 1; other < states.length; other++) {
                 due.add(new int[] {reference, other});
             }
-            int now = reference;
-            long open = reads.stream()
-                    .filter(read -> read.first() == now && !read.through())
-                    .count();
-            if (open < states.length - 1 - now) {
-                break;
-            }
         }
-        int now = reference;
-        List<Integer> whole = reads.stream()
-                .filter(read -> read.first() == now && read.through())
-                .map(Read::second)
-                .sorted()
-                .toList();
+        List<Integer> whole = through(last);
         if (whole.size() >= 2) {
             due.add(new int[] {whole.get(0), whole.get(1)});
         }
         return due;
+    }
+
+    /** The first that did not read open against all later ones. */
+    private int reference() {
+        int reference = 0;
+        while (reference < states.length - 1 && openAgainst(reference).size() == states.length - 1 - reference) {
+            reference++;
+        }
+        return reference;
+    }
+
+    private Set<Integer> openAgainst(int reference) {
+        return reads.stream()
+                .filter(read -> read.first() == reference && !read.through())
+                .map(Read::second)
+                .collect(Collectors.toSet());
+    }
+
+    private List<Integer> through(int reference) {
+        return reads.stream()
+                .filter(read -> read.first() == reference && read.through())
+                .map(Read::second)
+                .sorted()
+                .toList();
+    }
+
+    /** The pair that will close, as long as too little was read to name it: the first that may still be whole. */
+    public Optional<int[]> expectedClosing() {
+        int reference = reference();
+        Set<Integer> open = openAgainst(reference);
+        List<Integer> possible = IntStream.range(reference + 1, states.length)
+                .filter(each -> !open.contains(each))
+                .boxed()
+                .toList();
+        return through(reference).size() >= 2 || possible.size() < 2
+                ? Optional.empty()
+                : Optional.of(new int[] {possible.get(0), possible.get(1)});
     }
 
     private OptionalDouble ohm(int a, int b) {

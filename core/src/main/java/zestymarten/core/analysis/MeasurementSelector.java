@@ -1,10 +1,10 @@
 package zestymarten.core.analysis;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -18,8 +18,8 @@ import zestymarten.core.analysis.Recommendation.Status;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.finding.Partition;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.network.Net;
 
@@ -34,6 +34,7 @@ import zestymarten.core.network.Net;
  */
 final class MeasurementSelector {
     private static final double FINISHED = 0.95;
+    private static final double CAUTION = 0.02;
     private static final double LEAST_BITS = 2e-4;
     private static final int MOST_SETS = 24;
     private static final int MOST_TERMINALS = 16;
@@ -47,7 +48,9 @@ final class MeasurementSelector {
     private final MeasurementCosts.Pricing costs;
     private final Priors priors;
     private final Map<Observation.Key, Integer> made = new HashMap<>();
-    private final List<Measurement> found = new ArrayList<>();
+    private final Map<Observation.Key, Measurement> found = new LinkedHashMap<>();
+    private final Set<String> named = new HashSet<>();
+    private final Set<String> unexplained = new HashSet<>();
     private final Map<Terminal, Scene> inScenes = new HashMap<>();
     private double expectedElsewhere;
 
@@ -65,6 +68,7 @@ final class MeasurementSelector {
 
     Recommendation best(int most) {
         double certainty = 1;
+        takeSymptoms();
         for (UnitAnalysis.Diagnosed scene : analysis.scenes()) {
             certainty *= certainty(scene);
             if (found.size() < MOST_WEIGHED) {
@@ -75,7 +79,7 @@ final class MeasurementSelector {
         unreadParts();
         unreadPairs();
         certainty *= Math.exp(-expectedElsewhere);
-        List<Measurement> best = found.stream()
+        List<Measurement> best = found.values().stream()
                 .filter(each -> each.bits() > LEAST_BITS)
                 .sorted(Comparator.comparingDouble(Measurement::bitsPerSecond).reversed())
                 .limit(most)
@@ -84,15 +88,26 @@ final class MeasurementSelector {
         return new Recommendation(status, certainty, best);
     }
 
-    /** Probability of the likeliest repair of a scene: an open and a high wire are renewed alike. */
+    /**
+     * Probability of the likeliest repair of a scene: an open and a high wire are renewed alike. Nothing is taken apart on
+     * one probe alone: bad contacts count as if they came at least as often as {@value #CAUTION}.
+     */
     private double certainty(UnitAnalysis.Diagnosed scene) {
+        double likelier = Math.max(0, Math.log(CAUTION / priors.badContact()));
+        double most = scene.sets().stream()
+                .mapToDouble(each -> each.cautiousWeight(likelier))
+                .max()
+                .orElse(0);
+        double total = 0;
         Map<Set<String>, Double> repairs = new HashMap<>();
         for (Weighed set : scene.sets()) {
             Set<String> repair = new TreeSet<>();
             analysis.names().of(set).keySet().forEach(each -> repair.add(repair(each)));
-            repairs.merge(repair, scene.share(set), Double::sum);
+            double share = Math.exp(set.cautiousWeight(likelier) - most);
+            total += share;
+            repairs.merge(repair, share, Double::sum);
         }
-        return repairs.values().stream().max(Double::compare).orElse(1.0);
+        return repairs.values().stream().max(Double::compare).orElse(1.0) / Math.max(total, 1e-12);
     }
 
     private static String repair(Finding finding) {
@@ -204,7 +219,10 @@ final class MeasurementSelector {
 
     private void add(Terminal a, Terminal b, State state, double bits, Purpose purpose, Optional<Finding> asks) {
         double seconds = costs.seconds(a, b, List.of());
-        found.add(new Measurement(a, b, state, List.of(), bits, seconds, purpose, asks));
+        found.merge(
+                new Observation.Key(Set.of(a, b), state, List.of()),
+                new Measurement(a, b, state, List.of(), bits, seconds, purpose, asks),
+                (one, other) -> other.bits() > one.bits() ? other : one);
     }
 
     /** Something that nobody read and that is at fault with a small probability. */
@@ -221,17 +239,55 @@ final class MeasurementSelector {
         for (Net net : design.nets().all()) {
             for (Terminal far : net.ends().stream().skip(1).toList()) {
                 Terminal near = net.ends().get(0);
-                if (!inScenes.containsKey(near) && analysis.connectivity().isUnread(near, far)) {
-                    double odds = net.conductors().stream()
-                            .filter(wire -> net.isTwoEnded()
-                                    || wire.from().equals(far)
-                                    || wire.to().equals(far))
-                            .mapToDouble(analysis.priors()::anyOf)
-                            .sum();
+                boolean known = net.conductors().stream().anyMatch(wire -> named.contains(wire.id()));
+                if (!known && analysis.connectivity().isUnread(near, far)) {
+                    double odds = suspicion(net, Complaint.Behaviour.STAYS_ON)
+                            + net.conductors().stream()
+                                    .filter(wire -> net.isTwoEnded()
+                                            || wire.from().equals(far)
+                                            || wire.to().equals(far))
+                                    .mapToDouble(analysis.priors()::anyOf)
+                                    .sum();
                     unread(near, far, rest, odds);
                 }
             }
         }
+    }
+
+    /** The functions that do not work and that no wire explains which is named as faulty so far. */
+    private void takeSymptoms() {
+        for (UnitAnalysis.Diagnosed scene : analysis.scenes()) {
+            analysis.names().of(scene.best()).keySet().forEach(finding -> named.addAll(finding.conductors()));
+        }
+        analysis.priors().complaint().functions().forEach((function, behaviour) -> {
+            if (behaviour != Complaint.Behaviour.WORKS) {
+                unexplained.add(function);
+            }
+        });
+        unexplained.removeAll(design.functionsOf(List.copyOf(named)));
+    }
+
+    /**
+     * What does not work and is not explained makes a fault of its own wires as likely as not: any but what stays on may be
+     * broken, any but what works sometimes may be shorted.
+     */
+    private double suspicion(Net net, Complaint.Behaviour never) {
+        Complaint complaint = analysis.priors().complaint();
+        return net.conductors().stream()
+                        .filter(wire ->
+                                wire.function().filter(unexplained::contains).isPresent())
+                        .anyMatch(wire ->
+                                complaint.of(wire).filter(each -> each != never).isPresent())
+                ? 1
+                : 0;
+    }
+
+    private double suspicion(Terminal end) {
+        return design.nets()
+                        .of(end)
+                        .map(net -> suspicion(net, Complaint.Behaviour.SOMETIMES))
+                        .orElse(0.0)
+                / Math.max(2, design.nets().all().size());
     }
 
     private void unreadParts() {
@@ -247,11 +303,6 @@ final class MeasurementSelector {
         }
     }
 
-    private boolean isOfOneScene(Partition.Joined pair) {
-        Scene scene = inScenes.get(pair.a().isFrame() ? pair.b() : pair.a());
-        return scene != null && scene.holds(pair.a()) && scene.holds(pair.b());
-    }
-
     private void unreadPairs() {
         State rest = design.assembly().states().get(0);
         double pair = 2 * priors.shorted() / Math.max(2, design.nets().all().size());
@@ -259,8 +310,12 @@ final class MeasurementSelector {
                 .piecesUnread()
                 .limit(MOST_UNREAD)
                 .filter(each -> !analysis.areTogether(each.a(), each.b()))
-                .filter(each -> !isOfOneScene(each))
                 .forEach(each -> unread(
-                        each.a(), each.b(), rest, each.a().isFrame() || each.b().isFrame() ? priors.toFrame() : pair));
+                        each.a(),
+                        each.b(),
+                        rest,
+                        suspicion(each.a())
+                                + suspicion(each.b())
+                                + (each.a().isFrame() || each.b().isFrame() ? priors.toFrame() : pair)));
     }
 }

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.plan.Coverage;
-import zestymarten.core.plan.Touch;
+import zestymarten.core.plan.Measurement;
 import zestymarten.core.quantity.Understood;
 
 /**
@@ -22,9 +22,9 @@ public record NotShown(String kind, String reason, String text) {
      */
     public static List<NotShown> of(Design design, List<Reading> readings, Analysis analysis) {
         List<NotShown> all = new ArrayList<>();
-        List<Touch> made = readings.stream()
+        List<Measurement> made = readings.stream()
                 .filter(each -> !each.quantity().needsTestVoltage())
-                .map(each -> new Touch(each.a(), each.b(), each.ties(), each.state(), false))
+                .map(each -> new Measurement(each.a(), each.b(), each.ties(), each.state(), false))
                 .distinct()
                 .toList();
         Coverage coverage = Coverage.ofMade(design.assembly(), design.nets(), made);

@@ -2,7 +2,10 @@ package zestymarten.core.analysis;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Expectation;
@@ -15,7 +18,7 @@ import zestymarten.core.quantity.Understood;
  * @param number by which its source knows it
  * @param meaning what the meter showed, as understood
  * @param ties groups of terminals that were tied together for it, so that a connection need not be one of the unit's own
- * @param cleaned whether the contact was cleaned since these points were read before
+ * @param since what was done since the same points were read before, as far as it was recorded
  */
 public record Observation(
         int number,
@@ -26,7 +29,24 @@ public record Observation(
         Judgement judgement,
         Understood meaning,
         List<List<Terminal>> ties,
-        boolean cleaned) {
+        Since since) {
+    /** What may have changed between two readings of the same points. */
+    public enum Since {
+        /** Nothing that anybody recorded. */
+        NOTHING,
+        /** The probes were put on anew, on clean metal. */
+        PROBED_ANEW,
+        /** The contact was cleaned. */
+        CLEANED;
+
+        /** By its code, such as {@code probed_anew}; empty for any other text. */
+        public static Optional<Since> of(String code) {
+            return Stream.of(values())
+                    .filter(each -> each.name().toLowerCase(Locale.ROOT).equals(code))
+                    .findFirst();
+        }
+    }
+
     private static final double TONE_OHM = 20;
 
     public Observation {

@@ -22,11 +22,8 @@ import zestymarten.core.quantity.Understood;
  * place along which a joint may be.
  */
 final class ObservationModel {
-    /** How often a probe makes no contact, and how often it is on a wrong pin. */
-    static final double BAD_CONTACT = 1e-3;
-
-    private static final double NO_CONTACT_PENALTY = -Math.log(BAD_CONTACT);
-    private static final double WRONG_PIN_PENALTY = 9;
+    private static final double WRONG_PIN_PENALTY = 11;
+    private static final Misfit WRONG_PIN = Misfit.of(WRONG_PIN_PENALTY);
     private static final double JUMPING_OPEN_PENALTY = -Math.log(0.3);
     private static final double JUMPING_JOINED_PENALTY = -Math.log(0.7);
     private static final double UNSTABLE_PENALTY = 5.3;
@@ -41,6 +38,7 @@ final class ObservationModel {
     private final Conditions conditions;
     private final FaultPriors priors;
     private final double jointOhm;
+    private final Misfit noContact;
 
     ObservationModel(Conditions conditions, FaultPriors priors) {
         this(conditions, priors, conditions.joinedBelowOhm());
@@ -50,6 +48,7 @@ final class ObservationModel {
         this.conditions = conditions;
         this.priors = priors;
         this.jointOhm = jointOhm;
+        noContact = new Misfit(-Math.log(priors.priors().badContact()), true);
     }
 
     /** The same where a joint between pieces has at most so many ohms. */
@@ -110,11 +109,11 @@ final class ObservationModel {
             figure.ifPresent(figures::add);
         }
         NetworkFit.Fitted fitted = NetworkFit.of(variation.edges(), figures);
-        List<Double> penalties = new ArrayList<>();
+        List<Misfit> misfits = new ArrayList<>();
         for (int i = 0; i < figureOf.size(); i++) {
             Observation seen = scene.observations().get(i);
             int number = figureOf.get(i);
-            penalties.add(
+            misfits.add(
                     number < 0
                             ? ofPath(variation, seen, fitted)
                             : ofFigure(variation, figures.get(number), fitted.read(number)));
@@ -122,7 +121,7 @@ final class ObservationModel {
         double prior = effects.stream().mapToDouble(priors::log).sum()
                 + priors.unexplained(scene, effects)
                 - unusual(variation, fitted);
-        return new Weighed(effects, variation, prior, penalties, fitted);
+        return new Weighed(effects, variation, prior, misfits, fitted);
     }
 
     /** What lies far from its usual ohms makes the faults less likely, each edge up to a point; a joint has few ohms. */
@@ -164,18 +163,18 @@ final class ObservationModel {
         return sigma;
     }
 
-    private static double ofFigure(Variation variation, NetworkFit.Figure figure, double read) {
+    private static Misfit ofFigure(Variation variation, NetworkFit.Figure figure, double read) {
         double off = (read - figure.ohm()) / figure.sigma();
         double jumping = isJumping(variation, figure.circuit(), figure.a(), figure.b()) ? JUMPING_JOINED_PENALTY : 0;
-        return Math.min(WRONG_PIN_PENALTY, off * off / 2 + jumping);
+        return Misfit.of(Math.min(WRONG_PIN_PENALTY, off * off / 2 + jumping));
     }
 
     private static boolean isJumping(Variation variation, SolvedCircuit circuit, int a, int b) {
         return circuit.way(a, b).stream().anyMatch(variation::isJumping);
     }
 
-    /** The penalty of a reading that is no figure on a path. */
-    private double ofPath(Variation variation, Observation seen, NetworkFit.Fitted fitted) {
+    /** The misfit of a reading that is no figure on a path. */
+    private Misfit ofPath(Variation variation, Observation seen, NetworkFit.Fitted fitted) {
         Scene scene = variation.scene();
         SolvedCircuit circuit = variation.circuit(seen.state(), seen.ties());
         int a = scene.node(seen.a());
@@ -186,23 +185,23 @@ final class ObservationModel {
                 ? circuit.between(
                         a, b, fitted.ohms(), new double[variation.edges().size()])
                 : Double.MAX_VALUE;
-        double open = jumping ? JUMPING_OPEN_PENALTY : NO_CONTACT_PENALTY;
+        Misfit open = jumping ? Misfit.of(JUMPING_OPEN_PENALTY) : noContact;
         Understood meaning = seen.meaning();
         if (meaning instanceof Understood.Unstable) {
-            return jumping ? JUMPING_JOINED_PENALTY : UNSTABLE_PENALTY + NO_CONTACT_PENALTY;
+            return jumping ? Misfit.of(JUMPING_JOINED_PENALTY) : new Misfit(UNSTABLE_PENALTY + noContact.nats(), true);
         } else if (meaning instanceof Understood.OverRange) {
-            return ohm > conditions.meter().topOhm() ? 0 : open;
+            return ohm > conditions.meter().topOhm() ? Misfit.NONE : open;
         } else if (meaning instanceof Understood.Silent) {
-            return ohm > conditions.meter().toneBelowOhm() * (1 - MARGIN) ? 0 : open;
+            return ohm > conditions.meter().toneBelowOhm() * (1 - MARGIN) ? Misfit.NONE : open;
         } else if (meaning instanceof Understood.Tone) {
-            return ohm < conditions.meter().toneBelowOhm() * (1 + MARGIN) ? 0 : WRONG_PIN_PENALTY;
+            return ohm < conditions.meter().toneBelowOhm() * (1 + MARGIN) ? Misfit.NONE : WRONG_PIN;
         } else if (meaning instanceof Understood.Above above) {
-            return ohm > above.value() * (1 - MARGIN / 10) ? 0 : open;
+            return ohm > above.value() * (1 - MARGIN / 10) ? Misfit.NONE : open;
         } else if (meaning instanceof Understood.Below below) {
-            return ohm < below.value() * (1 + MARGIN / 10) ? 0 : WRONG_PIN_PENALTY;
+            return ohm < below.value() * (1 + MARGIN / 10) ? Misfit.NONE : WRONG_PIN;
         }
         return seen.judgement().contact() == Judgement.Contact.LEAK && seen.expectation() instanceof Expectation.Joined
-                ? LEAK_ACROSS_OPEN_PENALTY
-                : WRONG_PIN_PENALTY;
+                ? Misfit.of(LEAK_ACROSS_OPEN_PENALTY)
+                : WRONG_PIN;
     }
 }

@@ -17,6 +17,7 @@ import zestymarten.core.judge.Quantity;
  * @param rangeTop the top of the range in use, where that is known
  * @param quantity what it is a reading of
  * @param testV test voltage in volts, above 0; needed for insulation and leakage
+ * @param since what was done since the same points were read before, as far as it was recorded
  */
 public record Reading(
         Terminal a,
@@ -26,7 +27,8 @@ public record Reading(
         List<List<Terminal>> ties,
         OptionalDouble rangeTop,
         Quantity quantity,
-        OptionalDouble testV) {
+        OptionalDouble testV,
+        Observation.Since since) {
     public Reading {
         ties = ties.stream().map(List::copyOf).toList();
         if (a.equals(b)) {
@@ -46,9 +48,23 @@ public record Reading(
                 && quantity == other.quantity;
     }
 
+    /** The same, with what was done since the points were read before. */
+    public Reading since(Observation.Since done) {
+        return new Reading(a, b, asTyped, state, ties, rangeTop, quantity, testV, done);
+    }
+
     /** A reading of ohms. */
     public Reading(
             Terminal a, Terminal b, String asTyped, State state, List<List<Terminal>> ties, OptionalDouble rangeTop) {
-        this(a, b, asTyped, state, ties, rangeTop, Quantity.RESISTANCE, OptionalDouble.empty());
+        this(
+                a,
+                b,
+                asTyped,
+                state,
+                ties,
+                rangeTop,
+                Quantity.RESISTANCE,
+                OptionalDouble.empty(),
+                Observation.Since.NOTHING);
     }
 }

@@ -16,19 +16,23 @@ import zestymarten.core.judge.Judgement.Verdict;
  *
  * <p>Rules: readings that agree all count as evidence. Where a path was read at one time and none at another, the wire is
  * whole but not always: after cleaning that is the surface of a contact, else it is intermittent. A figure that failed and
- * then passed without a cause is intermittent too. Nothing that once failed passes silently because it was read again.
+ * then passed without a cause is intermittent too. Nothing that once failed passes silently because it was read again. A
+ * single open one is not a failure yet: where it read joined as soon as the probes were put on anew, it was the probe.
+ * Through mating faces it counts: there the contact is what is tested.
  * Cost: linear.
  */
 final class Repeats {
     private static final double UNLIKE = 1.5;
 
+    private final Design design;
     private final List<Observation> standing = new ArrayList<>();
     private final List<Disagreement> disagreements = new ArrayList<>();
 
     /** A reading that shows a fault, and a later or earlier one that does not. */
     private record Disagreement(Observation failed, Observation passed, boolean surface) {}
 
-    Repeats(List<Observation> all) {
+    Repeats(Design design, List<Observation> all) {
+        this.design = design;
         Map<Observation.Key, List<Observation>> byKey = new LinkedHashMap<>();
         all.stream()
                 .filter(each -> each.judgement().contact() != Contact.UNKNOWN)
@@ -37,7 +41,8 @@ final class Repeats {
         byKey.values().forEach(this::take);
     }
 
-    private void take(List<Observation> repeated) {
+    private void take(List<Observation> all) {
+        List<Observation> repeated = isProbe(all) ? all.subList(1, all.size()) : all;
         Optional<Observation> open =
                 repeated.stream().filter(each -> isApart(each)).findFirst();
         Optional<Observation> joined =
@@ -45,7 +50,7 @@ final class Repeats {
         if (open.isPresent() && joined.isPresent() && open.get().judgement().verdict() == Verdict.FAIL) {
             boolean later = joined.get().number() > open.get().number();
             disagreements.add(new Disagreement(
-                    open.get(), joined.get(), later && repeated.stream().anyMatch(Observation::cleaned)));
+                    open.get(), joined.get(), later && repeated.stream().anyMatch(Repeats::isCleaned)));
             standing.add(joined.get());
             return;
         }
@@ -57,7 +62,7 @@ final class Repeats {
                         each.judgement().verdict() == Verdict.FAIL && isFarFrom(each.judgement(), last.judgement()))
                 .findFirst();
         if (passes && failed.isPresent()) {
-            disagreements.add(new Disagreement(failed.get(), last, last.cleaned()));
+            disagreements.add(new Disagreement(failed.get(), last, isCleaned(last)));
             standing.add(last);
         } else if (last.judgement().correctedOhm().isPresent()) {
             standing.add(last);
@@ -69,12 +74,24 @@ final class Repeats {
         }
     }
 
+    private boolean isProbe(List<Observation> all) {
+        return all.size() > 1
+                && isApart(all.get(0))
+                && isJoined(all.get(1))
+                && all.get(1).since() == Observation.Since.PROBED_ANEW
+                && !design.isMated(all.get(0).a(), all.get(0).b());
+    }
+
     private static boolean isApart(Observation each) {
         return each.judgement().contact() == Contact.APART;
     }
 
     private static boolean isJoined(Observation each) {
         return each.judgement().contact() == Contact.JOINED || each.judgement().contact() == Contact.BRIDGED;
+    }
+
+    private static boolean isCleaned(Observation each) {
+        return each.since() == Observation.Since.CLEANED;
     }
 
     private static boolean isFarFrom(Judgement one, Judgement other) {
@@ -90,7 +107,7 @@ final class Repeats {
     }
 
     /** What does not agree, as findings. */
-    List<Explained> findings(Design design) {
+    List<Explained> findings() {
         return disagreements.stream()
                 .map(each -> {
                     Observation at = each.passed();

@@ -67,7 +67,7 @@ public final class UnitAnalysis {
             Design design, Conditions conditions, Priors priors, Complaint complaint, List<Observation> all) {
         this.conditions = conditions;
         this.all = all;
-        repeats = new Repeats(all);
+        repeats = new Repeats(design, all);
         Connectivity seen = new Connectivity(design, repeats.standing());
         classification = FaultClassifier.all(design.assembly(), seen.asTakenForWhole(), seen::isProbed).stream()
                 .min(Comparator.comparingLong(each -> unexpectedUnder(each, design)))
@@ -124,7 +124,7 @@ public final class UnitAnalysis {
                             Judge.judge(each.meaning(), expectation, conditions),
                             each.meaning(),
                             each.ties(),
-                            each.cleaned());
+                            each.since());
                 })
                 .toList();
     }
@@ -207,7 +207,7 @@ public final class UnitAnalysis {
         }
         local.sort(Comparator.comparingInt(each -> names.place(each.finding())));
         findings.addAll(local);
-        repeats.findings(design).stream()
+        repeats.findings().stream()
                 .filter(each -> findings.stream()
                         .noneMatch(other -> NamedFaults.name(other.finding()).equals(NamedFaults.name(each.finding()))))
                 .forEach(findings::add);
@@ -281,7 +281,7 @@ public final class UnitAnalysis {
         List<Observation> seen = best.variation().scene().observations();
         List<Integer> evidence = new ArrayList<>();
         for (int i = 0; i < seen.size(); i++) {
-            if (without.penalties().get(i) > best.penalties().get(i) + 1) {
+            if (without.misfits().get(i).nats() > best.misfits().get(i).nats() + 1) {
                 evidence.add(seen.get(i).number());
             }
         }
@@ -355,8 +355,8 @@ public final class UnitAnalysis {
         List<Integer> numbers = new ArrayList<>();
         for (Diagnosed scene : scenes) {
             Weighed best = scene.best();
-            for (int i = 0; i < best.penalties().size(); i++) {
-                if (best.penalties().get(i) >= Weighed.EXPLAINED) {
+            for (int i = 0; i < best.misfits().size(); i++) {
+                if (!best.misfits().get(i).isExplained()) {
                     numbers.add(scene.scene().observations().get(i).number());
                 }
             }
@@ -421,8 +421,8 @@ public final class UnitAnalysis {
         List<Effect> more = new ArrayList<>(now.effects());
         more.add(effect);
         Weighed then = small.weighed(scene, more);
-        for (int i = 0; i < now.penalties().size(); i++) {
-            if (then.penalties().get(i) > now.penalties().get(i) + 3) {
+        for (int i = 0; i < now.misfits().size(); i++) {
+            if (then.misfits().get(i).nats() > now.misfits().get(i).nats() + 3) {
                 return true;
             }
         }

@@ -8,42 +8,45 @@ import java.util.stream.IntStream;
  * Faults put into a scene, and how well they explain what was read there.
  *
  * @param logPrior natural logarithm of how likely the faults were before anything was read, against a unit with none
- * @param penalties by observation: by how much, in natural logarithms, it is less likely than one that is explained; from 0
+ * @param misfits by observation
  * @param fitted the edges' ohms that come nearest to the figures
  */
 record Weighed(
-        List<Effect> effects, Variation variation, double logPrior, List<Double> penalties, NetworkFit.Fitted fitted) {
-    /** An observation with less than this is explained: three standard deviations and a half. */
-    static final double EXPLAINED = 6.1;
-
+        List<Effect> effects, Variation variation, double logPrior, List<Misfit> misfits, NetworkFit.Fitted fitted) {
     Weighed {
         effects = List.copyOf(effects);
-        penalties = List.copyOf(penalties);
+        misfits = List.copyOf(misfits);
+    }
+
+    /** The same where a bad contact is so many natural logarithms likelier than it was taken to be. */
+    double cautiousWeight(double likelier) {
+        return logWeight()
+                + likelier * misfits.stream().filter(Misfit::badContact).count();
     }
 
     double logWeight() {
-        return logPrior - penalties.stream().mapToDouble(each -> each).sum();
+        return logPrior - misfits.stream().mapToDouble(Misfit::nats).sum();
     }
 
     /** The places of the observations that are not explained: those that a good unit would not give first, then the least. */
     List<Integer> unexplained() {
         List<Observation> seen = variation.scene().observations();
-        return IntStream.range(0, penalties.size())
-                .filter(i -> penalties.get(i) >= EXPLAINED)
+        return IntStream.range(0, misfits.size())
+                .filter(i -> !misfits.get(i).isExplained())
                 .boxed()
                 .sorted(Comparator.<Integer, Boolean>comparing(i -> !seen.get(i).isUnexpected())
-                        .thenComparing(i -> -penalties.get(i)))
+                        .thenComparing(i -> -misfits.get(i).nats()))
                 .toList();
     }
 
     /** Whether every observation is explained that a good unit would not give: what is left is one probe without contact. */
     boolean explainsFaults() {
         List<Observation> seen = variation.scene().observations();
-        return IntStream.range(0, penalties.size())
-                .noneMatch(i -> penalties.get(i) >= EXPLAINED && seen.get(i).isUnexpected());
+        return IntStream.range(0, misfits.size())
+                .noneMatch(i -> !misfits.get(i).isExplained() && seen.get(i).isUnexpected());
     }
 
     boolean explainsAll() {
-        return penalties.stream().noneMatch(each -> each >= EXPLAINED);
+        return misfits.stream().allMatch(Misfit::isExplained);
     }
 }

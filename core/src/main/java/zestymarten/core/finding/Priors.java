@@ -15,6 +15,7 @@ package zestymarten.core.finding;
  * @param part a component open, bypassed or off
  * @param flexing how many times likelier faults of a wire in a flexing, wet or hot zone are; at least 1
  * @param faultless the odds that nothing is wrong at all
+ * @param badContact how often a probe makes no contact though it was put on the right point; above 0, below a half
  */
 public record Priors(
         double open,
@@ -26,7 +27,8 @@ public record Priors(
         double connector,
         double part,
         double flexing,
-        double faultless) {
+        double faultless,
+        double badContact) {
     public Priors {
         for (double each : new double[] {open, high, shorted, toFrame, crossed, misplaced, connector, part}) {
             if (!(each >= 0 && each < 1)) {
@@ -37,11 +39,15 @@ public record Priors(
             throw new IllegalArgumentException("The weight of flexing zones (" + flexing
                     + ") must be from 1 to 1000, the odds of no fault (" + faultless + ") not negative.");
         }
+        if (!(badContact > 0 && badContact < 0.5)) {
+            throw new IllegalArgumentException(
+                    "The share of bad contacts (" + badContact + ") must be above 0 and below a half.");
+        }
     }
 
     /** Rough figures of the trade, until a workshop has its own: terminations above all, whole connectors rarely. */
     public static Priors usual() {
-        return new Priors(0.012, 0.008, 0.004, 0.003, 0.005, 0.002, 0.001, 0.015, 3, 1);
+        return new Priors(0.012, 0.008, 0.004, 0.003, 0.005, 0.002, 0.001, 0.015, 3, 1, 0.001);
     }
 
     /** The same for a unit of so many wires that was made, not used: as many faults are expected whatever its size. */
@@ -57,6 +63,12 @@ public record Priors(
                 connector,
                 part,
                 flexing,
-                faultless);
+                faultless,
+                badContact);
+    }
+
+    /** The same where probes miss their points so often. */
+    public Priors withBadContact(double share) {
+        return new Priors(open, high, shorted, toFrame, crossed, misplaced, connector, part, flexing, faultless, share);
     }
 }

@@ -10,13 +10,13 @@ import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Explained;
 import zestymarten.core.analysis.Observation;
+import zestymarten.core.analysis.Observation.Since;
 import zestymarten.core.analysis.UnderVoltage;
 import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.judge.Judgement;
-import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
@@ -54,7 +54,7 @@ final class Conclusions {
     List<Found> findings() {
         for (Step step : standing.steps()) {
             if (step instanceof Step.Touch touch && course.isDone(touch)) {
-                counted(touch, standing.of(touch)).forEach(entry -> note(touch, entry));
+                noteAll(touch, standing.of(touch));
             } else if (step instanceof Step.Act act && act.deed() == Deed.REMAINING) {
                 noteLength(act);
             }
@@ -70,25 +70,20 @@ final class Conclusions {
                 .toList();
     }
 
-    /**
-     * The entries of a step that count: all that stand, but for a single open one that read joined as soon as it was
-     * touched again, which was the probe. Through mating faces that counts too: there the contact is what is tested.
-     */
-    private List<Entry> counted(Step.Touch touch, List<Entry> all) {
-        if (touch.isUnderVoltage() || all.size() < 2) {
-            return all.isEmpty() ? all : List.of(all.get(all.size() - 1));
+    /** Every reading of a step is evidence; under voltage the last one. Who reads again in a run puts the probes on anew. */
+    private void noteAll(Step.Touch touch, List<Entry> all) {
+        if (touch.isUnderVoltage()) {
+            all.stream().skip(Math.max(0, all.size() - 1)).forEach(entry -> note(touch, entry, Since.NOTHING));
+            return;
         }
-        boolean probe = isApart(all.get(0)) && !isApart(all.get(1)) && !design.isMated(touch.black(), touch.red());
-        return probe ? all.subList(1, all.size()) : all;
+        Since since = Since.NOTHING;
+        for (Entry entry : all) {
+            note(touch, entry, since);
+            since = Since.PROBED_ANEW;
+        }
     }
 
-    private boolean isApart(Entry entry) {
-        return readings.judgement(entry)
-                .filter(each -> each.contact() == Contact.APART)
-                .isPresent();
-    }
-
-    private void note(Step.Touch touch, Entry last) {
+    private void note(Step.Touch touch, Entry last, Since since) {
         Optional<Judgement> judgement = readings.judgement(last);
         if (judgement.isEmpty()) {
             return;
@@ -116,15 +111,14 @@ final class Conclusions {
                     judgement.get(),
                     Readings.meaning(last),
                     touch.ties(),
-                    false));
+                    since));
         }
     }
 
     /** What was at fault beside a repair stays so until it is read again. */
     private void noteSetAside(Step.Touch touch, List<Entry> entries) {
-        List<Entry> counted = counted(touch, entries);
-        if (counted.stream().anyMatch(this::isFailing)) {
-            counted.forEach(entry -> note(touch, entry));
+        if (entries.stream().anyMatch(this::isFailing)) {
+            noteAll(touch, entries);
         }
     }
 

@@ -176,7 +176,8 @@ class AnalysisTest {
                 List.of(),
                 OptionalDouble.empty(),
                 quantity,
-                OptionalDouble.of(testV));
+                OptionalDouble.of(testV),
+                Observation.Since.NOTHING);
     }
 
     @Test

@@ -71,7 +71,7 @@ class MeasurementSelectorTest {
                 Judge.judge(meaning, expectation, CONDITIONS),
                 meaning,
                 links,
-                false);
+                Observation.Since.NOTHING);
     }
 
     /** Readings given as {@code J1.4 J2.4 OL}. */
@@ -109,7 +109,7 @@ class MeasurementSelectorTest {
     void finishesWithTheFaultsThatAreThere(int wires, int units) {
         Random random = new Random(wires);
         double share = 0.25 / wires;
-        Priors priors = new Priors(share, share, share, share, share, share, 0.002, 0.015, 3, 1);
+        Priors priors = new Priors(share, share, share, share, share, share, 0.002, 0.015, 3, 1, 0.001);
         int right = 0;
         for (int i = 0; i < units; i++) {
             RandomHarness cable = RandomHarness.cable(random, wires).sabotage(i % 3);

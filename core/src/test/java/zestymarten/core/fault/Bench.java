@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.TreeSet;
 import zestymarten.core.analysis.Analysis;
 import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.Observation;
 import zestymarten.core.analysis.Reading;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.State;
@@ -99,6 +100,7 @@ public final class Bench {
         boolean through = touch(a, b, rest(), List.of(), BAD_JOINT);
         if (!through) {
             through = touch(a, b, rest(), List.of(), BAD_JOINT);
+            readings.add(readings.remove(readings.size() - 1).since(Observation.Since.PROBED_ANEW));
         }
         if (through) {
             joined.add(new Partition.Joined(a, b));
