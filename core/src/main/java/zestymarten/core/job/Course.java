@@ -1,13 +1,13 @@
 package zestymarten.core.job;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.FarEnd;
@@ -56,7 +56,7 @@ final class Course {
     private final List<Step.Touch> open = new ArrayList<>();
     private final Set<String> refused;
     private final Pieces pieces;
-    private final Map<Stage, Long> done = new EnumMap<>(Stage.class);
+    private final Map<Stage, Long> done = new ConcurrentHashMap<>();
 
     Course(Plan plan, Standing standing, Readings readings, Ledger ledger) {
         this.plan = plan;
@@ -95,6 +95,7 @@ final class Course {
             }
             known = FarEnd.of(readTied.size(), reads);
         }
+        known.expectedClosing().ifPresent(pair -> asked.add(tied(pair[0], pair[1])));
         tiedTouches.addAll(asked);
         return known;
     }
@@ -418,9 +419,10 @@ final class Course {
         double least = step.stage() == Stage.WITHSTAND
                 ? WHOLE * plan.approach().withstand().orElseThrow().seconds()
                 : FULL_MINUTE;
-        return standing.of(step).stream()
-                .map(Readings::secondsOf)
-                .allMatch(seconds -> seconds.isPresent() && seconds.getAsDouble() < least);
+        return step.stage().isUnderVoltage()
+                && standing.of(step).stream()
+                        .map(Readings::secondsOf)
+                        .allMatch(seconds -> seconds.isPresent() && seconds.getAsDouble() < least);
     }
 
     /**

@@ -13,7 +13,8 @@ import zestymarten.core.plan.Step;
 /**
  * What is still to do in a run, in actions; of a fresh one all that its way of testing takes on a good unit.
  *
- * @param touches readings to take
+ * @param touches readings of the wiring to take
+ * @param checks of the meter and its leads
  * @param underVoltage how many of them are held for a minute under the test voltage
  * @param moves how often a probe goes to another terminal, both for the first touch of each stage
  * @param setups how often the ties change
@@ -22,7 +23,14 @@ import zestymarten.core.plan.Step;
  * @param accessMinutes of seconds, what covers and shells still take
  */
 public record Effort(
-        long touches, long underVoltage, long moves, long setups, long walks, long deeds, double accessMinutes) {
+        long touches,
+        long checks,
+        long underVoltage,
+        long moves,
+        long setups,
+        long walks,
+        long deeds,
+        double accessMinutes) {
     private static final double HELD_S = 60;
     private static final double DEED_S = 10;
 
@@ -58,6 +66,7 @@ public record Effort(
                 .sum();
         return new Effort(
                 left.touches(),
+                left.checks(),
                 underVoltage,
                 moves(job),
                 job.plan().approach().method().needsTies() ? setups(job) : 0,
@@ -66,9 +75,22 @@ public record Effort(
                 job.accessMinutes() + job.substituteMinutes());
     }
 
+    /** Measurements by themselves, in their order. */
+    static Effort of(List<Step.Touch> touches) {
+        return new Effort(
+                touches.size(),
+                0,
+                touches.stream().filter(Step.Touch::isUnderVoltage).count(),
+                moves(touches),
+                setups(touches),
+                0,
+                0,
+                0);
+    }
+
     /** Seconds for all of it at a pace. */
     public double seconds(Pace pace) {
-        return touches * pace.touch()
+        return (touches + checks) * pace.touch()
                 + moves * pace.move()
                 + setups * pace.setup()
                 + walks * pace.walk()
@@ -92,9 +114,13 @@ public record Effort(
     }
 
     private static long moves(Job job, Stage stage) {
+        return moves(left(job, stage).toList());
+    }
+
+    private static long moves(List<? extends Step> steps) {
         Set<Terminal> now = Set.of();
         long moves = 0;
-        for (Step step : left(job, stage).toList()) {
+        for (Step step : steps) {
             if (step instanceof Step.Touch touch) {
                 Set<Terminal> next = Set.of(touch.black(), touch.red());
                 moves += next.stream().filter(Predicate.not(now::contains)).count();
@@ -118,11 +144,15 @@ public record Effort(
     }
 
     private static long setups(Job job) {
+        return setups(Stream.of(Stage.ENDS, Stage.SHORTS)
+                .flatMap(stage -> left(job, stage))
+                .toList());
+    }
+
+    private static long setups(List<? extends Step> steps) {
         List<List<Terminal>> now = new ArrayList<>();
         long setups = 0;
-        for (Step step : Stream.of(Stage.ENDS, Stage.SHORTS)
-                .flatMap(stage -> left(job, stage))
-                .toList()) {
+        for (Step step : steps) {
             if (step instanceof Step.Touch touch && !touch.ties().equals(now)) {
                 now = touch.ties();
                 setups++;

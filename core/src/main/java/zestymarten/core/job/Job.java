@@ -11,9 +11,9 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.Explanation;
 import zestymarten.core.analysis.MeasurementCosts;
 import zestymarten.core.analysis.Recommendation;
-import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
@@ -28,11 +28,11 @@ import zestymarten.core.meter.Conditions;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Coverage;
 import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Measurement;
 import zestymarten.core.plan.Pieces;
 import zestymarten.core.plan.Plan;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
-import zestymarten.core.plan.Touch;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Ohms;
@@ -43,7 +43,8 @@ import zestymarten.core.quantity.Understood;
  * nothing else, so that leaving and coming back finds it the same.
  *
  * <p>Which steps there are is {@link Course}'s to say, how readings are judged {@link Readings}', what a repair undoes
- * {@link Standing}'s. Immutable; cost linear in the entries.
+ * {@link Standing}'s. Immutable, and safe to share between threads: what is computed late is computed once, under a lock. Cost
+ * linear in the entries.
  */
 public final class Job {
     /** How many touches are weighed to find some that belong to the plan. */
@@ -62,7 +63,8 @@ public final class Job {
     private Optional<List<Found>> findings = Optional.empty();
     private Optional<Conclusions> conclusions = Optional.empty();
 
-    private Job(Design designed, Approach approach, Conditions before, List<Entry> entries) {
+    private Job(
+            Design designed, Approach approach, Conditions before, List<Entry> entries, Optional<Readings> earlier) {
         this.designed = designed;
         this.approach = approach;
         this.before = before;
@@ -70,6 +72,7 @@ public final class Job {
         asBuilt = AsBuilt.of(designed.assembly(), standing.repairs());
         design = asBuilt.map(designed::with).orElse(designed);
         readings = new Readings(design, approach, before, standing);
+        earlier.ifPresent(each -> readings.follow(each, entries.get(entries.size() - 1)));
         ledger = new Ledger(design.assembly(), standing);
         course = new Course(design.plan(approach), standing, readings, ledger);
         complaint = Behaviours.complaint(standing);
@@ -82,14 +85,14 @@ public final class Job {
      * @param entries in the order in which they were made
      */
     public static Job of(Design design, Approach approach, Conditions conditions, List<Entry> entries) {
-        return new Job(design, approach, conditions, entries);
+        return new Job(design, approach, conditions, entries, Optional.empty());
     }
 
     /** The same job with one more entry. */
     public Job plus(Entry entry) {
         List<Entry> more = new ArrayList<>(entries());
         more.add(entry);
-        return new Job(designed, approach, before, more);
+        return new Job(designed, approach, before, more, Optional.of(readings));
     }
 
     /** The wiring as it is now, with what repairs have made of it. */
@@ -417,8 +420,8 @@ public final class Job {
         return Stream.of(Stage.values()).mapToLong(this::left).sum();
     }
 
-    /** What is still to do: touches of the probes, walks to the other end, and other deeds. */
-    public record Left(long touches, long walks, long deeds) {}
+    /** What is still to do: measurements, checks of the meter, walks to the other end, and other deeds. */
+    public record Left(long touches, long checks, long walks, long deeds) {}
 
     public Left remaining() {
         List<Step> acts = Stream.of(Stage.values())
@@ -429,7 +432,11 @@ public final class Job {
         long walks = acts.stream()
                 .filter(step -> ((Step.Act) step).deed() == Deed.WALKED || ((Step.Act) step).deed() == Deed.WALKED_BACK)
                 .count();
-        return new Left(left() - acts.size(), walks, acts.size() - walks);
+        long checks = Stream.of(Stage.METER, Stage.CLOSE)
+                .flatMap(this::steps)
+                .filter(step -> step instanceof Step.Probes && !isDone(step))
+                .count();
+        return new Left(left() - acts.size() - checks, checks, walks, acts.size() - walks);
     }
 
     /** Seconds that the steps still to do will take at the usual pace. */
@@ -460,16 +467,17 @@ public final class Job {
         return steps().filter(step -> !isDone(step)).findFirst();
     }
 
-    /** What the readings so far say of the unit: one answer for findings, explanations and what to measure next. */
-    public UnitAnalysis analysis() {
-        return conclusions().unit();
+    /** What may be wrong altogether, the likeliest first. */
+    public synchronized List<Explanation> explanations() {
+        return conclusions().unit().explanations();
     }
 
     /** The measurements still to make that tell most for their time, the best first. */
-    public List<BestMeasurement> best(int most) {
+    public synchronized List<BestMeasurement> best(int most) {
         List<BestMeasurement> best = new ArrayList<>();
         MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), false);
-        for (Recommendation.Measurement next : analysis().next(costs, WEIGHED).measurements()) {
+        for (Recommendation.Measurement next :
+                conclusions().unit().next(costs, WEIGHED).measurements()) {
             Optional<Step> step = touch(next.black(), next.red()).filter(each -> !isDone(each));
             if (best.size() < most && step.isPresent() && step.get() instanceof Step.Touch touch) {
                 best.add(new BestMeasurement(touch, next));
@@ -482,12 +490,22 @@ public final class Job {
     public record BestMeasurement(Step.Touch touch, Recommendation.Measurement worth) {}
 
     /** What is wrong as far as the entries tell, in design order. */
-    public List<Found> findings() {
+    public synchronized List<Found> findings() {
         conclusions();
         return findings.orElseThrow();
     }
 
-    private Conclusions conclusions() {
+    /** What was wrong before the first repair; none where nothing was repaired. */
+    public List<Found> asFound() {
+        return standing.repairs().stream().mapToInt(Entry::sequence).min().stream()
+                .mapToObj(first -> entries().stream()
+                        .filter(entry -> entry.sequence() < first)
+                        .toList())
+                .flatMap(before -> of(designed, approach, this.before, before).findings().stream())
+                .toList();
+    }
+
+    private synchronized Conclusions conclusions() {
         if (conclusions.isEmpty()) {
             Conclusions made = new Conclusions(design, course, standing, readings);
             findings = Optional.of(made.findings());
@@ -515,14 +533,30 @@ public final class Job {
                         .toList();
     }
 
+    /** What it measures with an ohmmeter, in order: of a fresh job what a good unit takes. */
+    Stream<Step.Touch> measurements() {
+        return steps().filter(step -> step instanceof Step.Touch touch && !touch.isUnderVoltage())
+                .map(Step.Touch.class::cast);
+    }
+
+    /** What it would measure under the test voltage once continuity has passed, each clip proved before. */
+    Stream<Step.Touch> underVoltage() {
+        return pieces().underVoltage(Stage.INSULATION, plan()::farEnd);
+    }
+
+    /** A step as where the probes go and what is linked and set for it. */
+    Measurement measurement(Step.Touch touch) {
+        return new Measurement(touch.black(), touch.red(), touch.ties(), readings.state(touch), touch.isUnderVoltage());
+    }
+
     /** What the measurements that were really made would show, and what not. */
     public Coverage coverage() {
-        List<Touch> made = new ArrayList<>();
+        List<Measurement> made = new ArrayList<>();
         for (Step step : standing.steps()) {
             boolean read =
                     standing.of(step).stream().anyMatch(entry -> entry.content() instanceof Entry.Content.Reading);
             if (read && step instanceof Step.Touch touch && !touch.isUnderVoltage()) {
-                made.add(new Touch(touch.black(), touch.red(), touch.ties(), readings.state(touch), false));
+                made.add(measurement(touch));
             }
         }
         return Coverage.ofMade(design.assembly(), design.nets(), made);

@@ -32,7 +32,7 @@ public record Offer(Method method, Effort effort, double seconds, List<Tool> lac
     public static Offer of(Design design, Approach approach, Conditions conditions, Effort.Pace pace, Set<Tool> tools) {
         Job job = Job.of(design, approach, conditions, List.of());
         Effort effort = Effort.left(job);
-        Coverage coverage = Coverage.of(design.assembly(), design.nets(), approach.method());
+        Coverage coverage = MeasurementPlan.coverage(design, approach, conditions);
         return new Offer(
                 approach.method(),
                 effort,

@@ -3,13 +3,13 @@ package zestymarten.core.job;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Connector;
@@ -53,8 +53,8 @@ final class Readings {
     private final Approach approach;
     private final Conditions before;
     private final Standing standing;
-    private final Map<Entry, Judgement> judged = new HashMap<>();
-    private final Map<Step.Touch, Expectation> expected = new HashMap<>();
+    private final Map<Integer, Judgement> judged = new ConcurrentHashMap<>();
+    private final Map<Step.Touch, Expectation> expected = new ConcurrentHashMap<>();
     private final Zeros zeros;
     private final Warmth warmth;
     private Optional<Likes> likes = Optional.empty();
@@ -66,6 +66,26 @@ final class Readings {
         this.standing = standing;
         zeros = new Zeros(before, standing);
         warmth = new Warmth(design, standing);
+    }
+
+    /**
+     * Takes over what was judged before one more entry was made. Another reading of ohms changes no judgement of an earlier
+     * one but of the wires that are compared with it, and of what is in doubt.
+     */
+    void follow(Readings earlier, Entry added) {
+        if (!design.equals(earlier.design)) {
+            return;
+        }
+        expected.putAll(earlier.expected);
+        if (added.step() instanceof Step.Touch touch && !touch.stage().isUnderVoltage()) {
+            earlier.judged.forEach((sequence, judgement) -> {
+                boolean compared = touch.stage() == Stage.ENDS
+                        && standing.entries().get(sequence - 1).step().stage() == Stage.ENDS;
+                if (!compared && judgement.verdict() != Verdict.DOUBTFUL) {
+                    judged.put(sequence, judgement);
+                }
+            });
+        }
     }
 
     Design design() {
@@ -261,10 +281,10 @@ final class Readings {
         if (!(entry.content() instanceof Entry.Content.Reading reading)) {
             return Optional.empty();
         }
-        Judgement known = judged.get(entry);
+        Judgement known = judged.get(entry.sequence());
         if (known == null) {
             known = watched(entry, doubted(entry, judge(entry.step(), reading.meaning(), zeros.at(entry))));
-            judged.put(entry, known);
+            judged.put(entry.sequence(), known);
         }
         return Optional.of(known);
     }
@@ -293,7 +313,7 @@ final class Readings {
     }
 
     /** The wires that read alike, of the last reading of each. */
-    private Likes likes() {
+    private synchronized Likes likes() {
         Likes known = likes.orElseGet(() -> {
             Likes made = new Likes(design);
             for (Step step : standing.steps()) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
@@ -19,20 +20,20 @@ import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
 
 /**
- * Which single faults a procedure would show, which it cannot tell apart, and to which it is blind.
+ * Which single faults measurements would show, which they cannot tell apart, and to which they are blind.
  *
- * <p>Method: every fault of the kinds below is put into the wiring, and every touch of the procedure is answered, joined or
+ * <p>Method: every fault of the kinds below is put into the wiring, and every measurement is answered, joined or
  * apart, by the joining that results. A fault whose answers are those of a good unit is not seen; faults with the same
- * answers are not told apart. Nothing is known in advance of any method. Ohms are not looked at. Cost: faults times touches
+ * answers are not told apart. Nothing is known in advance of any method. Ohms are not looked at. Cost: faults times measurements
  * times terminals, so that more than {@value #MOST_NETS} nets are sampled evenly.
  *
- * @param method what they are computed for
  * @param nets how many nets the figures are computed on
  * @param ofNets how many there are
  * @param counts of each kind: how many faults there are, how many are seen
  * @param alike groups of faults that read the same, each told in words; the first {@value #MOST_ALIKE}
+ * @param insulation whether some of the measurements were made under a test voltage
  */
-public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> counts, List<String> alike) {
+public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<String> alike, boolean insulation) {
     static final int MOST_NETS = 24;
     private static final int MOST_ALIKE = 10;
 
@@ -77,26 +78,25 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
 
     private record Tried(Fault kind, String words, BitSet answers) {}
 
-    /** Computes what a method covers. */
-    public static Coverage of(Assembly assembly, Nets nets, Method method) {
+    /**
+     * Computes what a way of testing covers.
+     *
+     * @param planned what it measures on an assembly, which may be a sample of the nets of this one
+     */
+    public static Coverage of(Assembly assembly, Nets nets, Function<Assembly, List<Measurement>> planned) {
         Assembly sampled = sample(assembly, nets);
         Nets own = sampled.equals(assembly) ? nets : Nets.of(sampled);
-        return of(
-                sampled,
-                own,
-                nets.all().size(),
-                method,
-                Procedure.of(sampled, own, method).touches());
+        return of(sampled, own, nets.all().size(), planned.apply(sampled));
     }
 
     /** Computes what measurements cover that were really made. */
-    public static Coverage ofMade(Assembly assembly, Nets nets, List<Touch> made) {
+    public static Coverage ofMade(Assembly assembly, Nets nets, List<Measurement> made) {
         Assembly sampled = sample(assembly, nets);
         Nets own = sampled.equals(assembly) ? nets : Nets.of(sampled);
         Set<Terminal> kept = Set.copyOf(sampled.terminals());
-        List<Touch> touches = made.stream()
+        List<Measurement> measurements = made.stream()
                 .filter(each -> kept.contains(each.black()) && kept.contains(each.red()))
-                .map(each -> new Touch(
+                .map(each -> new Measurement(
                         each.black(),
                         each.red(),
                         each.ties().stream()
@@ -106,14 +106,14 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
                         each.state(),
                         each.insulation()))
                 .toList();
-        return of(sampled, own, nets.all().size(), Method.BOTH_ENDS, touches);
+        return of(sampled, own, nets.all().size(), measurements);
     }
 
-    private static Coverage of(Assembly sampled, Nets own, int ofNets, Method method, List<Touch> touches) {
-        BitSet good = answers(sampled, touches, Map.of(), List.of(), Map.of());
+    private static Coverage of(Assembly sampled, Nets own, int ofNets, List<Measurement> measurements) {
+        BitSet good = answers(sampled, measurements, Map.of(), List.of(), Map.of());
         Map<Fault, int[]> counted = new EnumMap<>(Fault.class);
         Map<BitSet, List<String>> byAnswers = new LinkedHashMap<>();
-        for (Tried tried : faults(sampled, own, touches)) {
+        for (Tried tried : faults(sampled, own, measurements)) {
             int[] count = counted.computeIfAbsent(tried.kind(), any -> new int[2]);
             count[0]++;
             if (!tried.answers().equals(good)) {
@@ -131,7 +131,8 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
                 .map(group -> String.join(" / ", group.subList(0, Math.min(4, group.size())))
                         + (group.size() > 4 ? " / and " + (group.size() - 4) + " more" : ""))
                 .toList();
-        return new Coverage(method, own.all().size(), ofNets, counts, alike);
+        return new Coverage(
+                own.all().size(), ofNets, counts, alike, measurements.stream().anyMatch(Measurement::insulation));
     }
 
     /** The assembly with an even sample of its nets, if there are too many to try all. */
@@ -163,13 +164,14 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
                 .anyMatch(each -> each.from().equals(end) || each.to().equals(end));
     }
 
-    private static List<Tried> faults(Assembly assembly, Nets nets, List<Touch> touches) {
+    private static List<Tried> faults(Assembly assembly, Nets nets, List<Measurement> measurements) {
         List<Tried> tried = new ArrayList<>();
         List<Conductor> wires = assembly.conductors();
         for (Conductor wire : wires) {
             Map<String, Terminal> cut = new HashMap<>();
             cut.put(wire.id(), wire.from());
-            tried.add(new Tried(Fault.OPEN, wire.id() + " open", answers(assembly, touches, cut, List.of(), Map.of())));
+            tried.add(new Tried(
+                    Fault.OPEN, wire.id() + " open", answers(assembly, measurements, cut, List.of(), Map.of())));
         }
         List<Net> all = nets.all().stream().filter(net -> !net.ends().isEmpty()).toList();
         for (int i = 0; i < all.size(); i++) {
@@ -179,7 +181,7 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
                 tried.add(new Tried(
                         Fault.FRAME_SHORT,
                         name + " to frame",
-                        answers(assembly, touches, Map.of(), List.of(one, Terminal.FRAME), Map.of())));
+                        answers(assembly, measurements, Map.of(), List.of(one, Terminal.FRAME), Map.of())));
             }
             for (int j = i + 1; j < all.size(); j++) {
                 if (!(all.get(i).touchesFrame() && all.get(j).touchesFrame())) {
@@ -187,29 +189,29 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
                     tried.add(new Tried(
                             Fault.SHORT,
                             name + " to " + all.get(j).conductors().get(0).id(),
-                            answers(assembly, touches, Map.of(), List.of(one, other), Map.of())));
+                            answers(assembly, measurements, Map.of(), List.of(one, other), Map.of())));
                 }
             }
         }
-        crossed(assembly, nets, touches, tried);
+        crossed(assembly, nets, measurements, tried);
         for (Component part : assembly.components()) {
             if (part.kind() != Component.Kind.DIODE) {
                 tried.add(new Tried(
                         Fault.PART_OPEN,
                         part.id() + " open",
-                        answers(assembly, touches, Map.of(), List.of(), Map.of(part.id(), false))));
+                        answers(assembly, measurements, Map.of(), List.of(), Map.of(part.id(), false))));
             }
             if (part.kind().isContact()) {
                 tried.add(new Tried(
                         Fault.PART_STUCK,
                         part.id() + " closed",
-                        answers(assembly, touches, Map.of(), List.of(), Map.of(part.id(), true))));
+                        answers(assembly, measurements, Map.of(), List.of(), Map.of(part.id(), true))));
             }
         }
         return tried;
     }
 
-    private static void crossed(Assembly assembly, Nets nets, List<Touch> touches, List<Tried> tried) {
+    private static void crossed(Assembly assembly, Nets nets, List<Measurement> measurements, List<Tried> tried) {
         List<Conductor> wires = nets.all().stream()
                 .filter(Net::isTwoEnded)
                 .map(net -> net.conductors().get(0))
@@ -223,14 +225,14 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
                     tried.add(new Tried(
                             Fault.CROSSED,
                             one.id() + " with " + other.id(),
-                            answers(assembly, touches, moved, List.of(), Map.of())));
+                            answers(assembly, measurements, moved, List.of(), Map.of())));
                 }
             }
         }
     }
 
     /**
-     * The touches at which a unit reads joined.
+     * The measurements at which a unit reads joined.
      *
      * @param far where far ends are instead of where they belong; at their own near end if the wire is cut
      * @param bridge two terminals that are joined as well, or none
@@ -238,21 +240,21 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
      */
     private static BitSet answers(
             Assembly assembly,
-            List<Touch> touches,
+            List<Measurement> measurements,
             Map<String, Terminal> far,
             List<Terminal> bridge,
             Map<String, Boolean> parts) {
         Map<Terminal, Integer> number = new HashMap<>();
         assembly.terminals().forEach(terminal -> number.putIfAbsent(terminal, number.size()));
-        BitSet joined = new BitSet(touches.size());
+        BitSet joined = new BitSet(measurements.size());
         Map<State, Groups> free = new HashMap<>();
-        for (int i = 0; i < touches.size(); i++) {
-            Touch touch = touches.get(i);
-            Groups groups = touch.ties().isEmpty()
-                    ? free.computeIfAbsent(touch.state(), state -> groups(assembly, number, far, bridge, parts, state))
-                    : groups(assembly, number, far, bridge, parts, touch.state());
-            touch.ties().forEach(tie -> tie.forEach(terminal -> join(groups, number, tie.get(0), terminal)));
-            joined.set(i, groups.of(at(number, touch.black())) == groups.of(at(number, touch.red())));
+        for (int i = 0; i < measurements.size(); i++) {
+            Measurement each = measurements.get(i);
+            Groups groups = each.ties().isEmpty()
+                    ? free.computeIfAbsent(each.state(), state -> groups(assembly, number, far, bridge, parts, state))
+                    : groups(assembly, number, far, bridge, parts, each.state());
+            each.ties().forEach(tie -> tie.forEach(terminal -> join(groups, number, tie.get(0), terminal)));
+            joined.set(i, groups.of(at(number, each.black())) == groups.of(at(number, each.red())));
         }
         return joined;
     }
@@ -291,7 +293,7 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
         return found;
     }
 
-    /** What the method would miss, in plain words. */
+    /** What they would miss, in plain words. */
     public List<String> blindSpots() {
         List<String> words = new ArrayList<>();
         for (Fault kind : Fault.values()) {
@@ -308,11 +310,10 @@ public record Coverage(Method method, int nets, int ofNets, Map<Fault, Count> co
         if (nets < ofNets) {
             words.add("Computed on " + nets + " of the " + ofNets + " nets, evenly chosen.");
         }
-        words.add(
-                method == Method.INSULATION
-                        ? "A clip that has fallen off passes every insulation test: prove the connection of each."
-                        : "Ohms only: insulation, and contacts between mated faces where the back was probed, are not"
-                                + " shown.");
+        if (!insulation) {
+            words.add(
+                    "Ohms only: insulation, and contacts between mated faces where the back was probed, are not shown.");
+        }
         return words;
     }
 }

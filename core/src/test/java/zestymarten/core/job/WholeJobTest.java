@@ -178,7 +178,12 @@ class WholeJobTest {
         bench.type("b", "0.00");
         assertThat(bench.job().steps(Stage.ENDS).map(Bench::say))
                 .containsExactly(
-                        "WALKED 1 there", "TIED", "WALKED 2 back", "ENDS J1.1 J1.2 tied", "ENDS J1.1 J1.3 tied");
+                        "WALKED 1 there",
+                        "TIED",
+                        "WALKED 2 back",
+                        "ENDS J1.1 J1.2 tied",
+                        "ENDS J1.1 J1.3 tied",
+                        "ENDS J1.2 J1.3 tied");
         bench.act("", "", "").type("0.50", "1.40");
         assertThat(bench.job().ledger()).containsExactly("the tie at the far end");
         assertThat(bench.sentence()).as("the closing pair").isEqualTo("ENDS J1.2 J1.3 tied");

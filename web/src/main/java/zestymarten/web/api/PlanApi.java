@@ -11,17 +11,20 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Members;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.job.Effort;
+import zestymarten.core.job.MeasurementPlan;
 import zestymarten.core.network.Nets;
 import zestymarten.core.plan.Coverage;
+import zestymarten.core.plan.Measurement;
 import zestymarten.core.plan.Method;
-import zestymarten.core.plan.Procedure;
-import zestymarten.core.plan.Touch;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.run.Runs;
 
 /** What a method costs on an assembly and what it would miss, over HTTP; nothing is kept. */
 @RestController
@@ -30,9 +33,7 @@ class PlanApi {
     /** The most nets that are planned touch by touch in one answer. */
     private static final int MOST_NETS = 200;
 
-    private static final double TOUCH_S = 5;
-    private static final double SETUP_S = 20;
-    private static final double WALK_S = 120;
+    private static final double MOST_S = 3600;
 
     /** A touch of the plan. */
     record Step(String a, String b, List<List<String>> setup, String state, String quantity) {}
@@ -43,38 +44,38 @@ class PlanApi {
     /** A plan with its price and its blind spots. */
     record Planned(
             String method,
-            int touches,
-            int moves,
-            int setups,
+            long touches,
+            long checks,
+            long moves,
+            long setups,
             int states,
-            int walks,
+            long walks,
             double seconds,
             List<Step> steps,
             List<Covered> coverage,
             List<String> indistinguishable,
             List<String> blindSpots) {}
 
-    /** Prices in seconds; the moves of the probes are in the touch's, unless they have one of their own. */
-    private record Prices(double touch, double move, double setup, double walk) {
-        static Prices of(Members document) {
-            Optional<Members> given = document.object("prices");
-            Prices prices = new Prices(
-                    price(given, "touch_s", TOUCH_S),
-                    price(given, "move_s", 0),
-                    price(given, "setup_s", SETUP_S),
-                    price(given, "walk_s", WALK_S));
-            given.ifPresent(Members::done);
-            return prices;
-        }
+    private static Effort.Pace pace(Members document) {
+        Optional<Members> given = document.object("prices");
+        Effort.Pace usual = Effort.Pace.USUAL;
+        Effort.Pace pace = new Effort.Pace(
+                price(given, "touch_s", usual.touch()),
+                price(given, "move_s", usual.move()),
+                price(given, "setup_s", usual.setup()),
+                price(given, "walk_s", usual.walk()));
+        given.ifPresent(Members::done);
+        return pace;
+    }
 
-        private static double price(Optional<Members> given, String name, double usual) {
-            double seconds =
-                    given.map(members -> members.number(name).orElse(usual)).orElse(usual);
-            if (!(seconds >= 0 && seconds <= 86_400)) {
-                given.ifPresent(members -> members.problem(name, "Read " + seconds + "; expected 0 to 86400 seconds."));
-            }
-            return seconds;
+    private static double price(Optional<Members> given, String name, double usual) {
+        double seconds =
+                given.map(members -> members.number(name).orElse(usual)).orElse(usual);
+        if (!(seconds >= 0 && seconds <= MOST_S)) {
+            given.ifPresent(members -> members.problem(name, "Read " + seconds + "; expected 0 to 3600 seconds."));
+            return usual;
         }
+        return seconds;
     }
 
     @PostMapping
@@ -82,7 +83,7 @@ class PlanApi {
         List<Problem> problems = new ArrayList<>();
         Members document = Members.read(body, problems).orElseThrow(() -> new Refused(problems));
         Method method = method(document);
-        Prices prices = Prices.of(document);
+        Effort.Pace pace = pace(document);
         Optional<Members> given = document.object("assembly");
         if (given.isEmpty()) {
             document.problem("assembly", "Expected an assembly; it is missing.");
@@ -92,7 +93,7 @@ class PlanApi {
         if (!problems.isEmpty() || assembly.isEmpty()) {
             throw new Refused(problems);
         }
-        return planned(assembly.get(), method, prices);
+        return planned(assembly.get(), method, pace);
     }
 
     private static Method method(Members document) {
@@ -112,7 +113,7 @@ class PlanApi {
         return method.orElse(Method.BOTH_ENDS);
     }
 
-    private static Planned planned(Assembly assembly, Method method, Prices prices) {
+    private static Planned planned(Assembly assembly, Method method, Effort.Pace pace) {
         Nets nets = Nets.of(assembly);
         if (nets.all().size() > MOST_NETS) {
             throw new Refused(
@@ -120,17 +121,18 @@ class PlanApi {
                     "There are " + nets.all().size() + " nets; a plan is given touch by touch for at most " + MOST_NETS
                             + ". Plan a connector at a time.");
         }
-        Procedure procedure = Procedure.of(assembly, nets, method);
-        Coverage coverage = Coverage.of(assembly, nets, method);
+        MeasurementPlan plan = MeasurementPlan.of(Design.of(assembly, Runs.USUAL.ambientC()), method, Runs.USUAL);
+        Coverage coverage = plan.coverage();
         return new Planned(
                 method.code(),
-                procedure.touches().size(),
-                procedure.moves(),
-                procedure.setups(),
-                procedure.states(),
-                method.walks(),
-                procedure.seconds(prices.touch(), prices.move(), prices.setup(), prices.walk()),
-                procedure.touches().stream().map(PlanApi::step).toList(),
+                plan.effort().touches(),
+                plan.effort().checks(),
+                plan.effort().moves(),
+                plan.effort().setups(),
+                plan.positions(),
+                plan.effort().walks(),
+                plan.effort().seconds(pace),
+                plan.measurements().stream().map(PlanApi::step).toList(),
                 Arrays.stream(Coverage.Fault.values())
                         .filter(coverage.counts()::containsKey)
                         .map(kind -> covered(kind, coverage))
@@ -144,7 +146,7 @@ class PlanApi {
         return new Covered(kind.code(), count.all(), count.seen());
     }
 
-    private static Step step(Touch touch) {
+    private static Step step(Measurement touch) {
         return new Step(
                 touch.black().name(),
                 touch.red().name(),

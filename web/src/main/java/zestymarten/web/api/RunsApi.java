@@ -174,7 +174,7 @@ class RunsApi {
                 run.revision().number(),
                 run.serial(),
                 job.outcome().word(),
-                job.left(),
+                job.remaining().touches(),
                 job.current().map(step -> due(job, step)));
     }
 

@@ -82,8 +82,8 @@ class RunViews {
 
     private static String left(Job.Left left) {
         String touches = left.touches() == 1 ? "1 touch" : left.touches() + " touches";
-        String deeds =
-                left.deeds() == 0 ? "" : ", " + left.deeds() + (left.deeds() == 1 ? " other step" : " other steps");
+        long others = left.checks() + left.deeds();
+        String deeds = others == 0 ? "" : ", " + others + (others == 1 ? " other step" : " other steps");
         String walks = left.walks() == 0 ? "" : ", " + left.walks() + (left.walks() == 1 ? " walk" : " walks");
         return touches + deeds + walks + " left";
     }

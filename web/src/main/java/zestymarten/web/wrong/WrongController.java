@@ -123,7 +123,7 @@ class WrongController {
 
     /** What may be wrong besides nothing, where that is likelier than one in twenty. */
     private static List<SuspectView> suspects(Job job) {
-        return job.analysis().explanations().stream()
+        return job.explanations().stream()
                 .limit(SUSPECTS)
                 .filter(each -> !each.faults().isEmpty() && each.probability() > LIKELY)
                 .map(each -> new SuspectView(Math.round(100 * each.probability()) + " %", each.text()))

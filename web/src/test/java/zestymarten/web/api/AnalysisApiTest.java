@@ -235,9 +235,12 @@ class AnalysisApiTest {
                 + "{\"from\":\"J1.1\",\"to\":\"J2.1\"},{\"from\":\"J1.2\",\"to\":\"J2.2\"},{\"from\":\"J1.3\",\"to\":\"J2.3\"}]}";
         JsonNode plan = ask(
                 "plan",
-                "{\"assembly\":" + lead + ",\"method\":\"far_end_joined\",\"prices\":{\"touch_s\":4,\"walk_s\":300}}");
+                "{\"assembly\":" + lead
+                        + ",\"method\":\"far_end_joined\",\"prices\":{\"touch_s\":4,\"move_s\":0,\"walk_s\":300}}");
         assertThat(plan.get("touches").asInt()).isEqualTo(9);
-        assertThat(plan.get("seconds").asDouble()).isEqualTo(9 * 4 + 2 * 20 + 300);
+        assertThat(plan.get("seconds").asDouble())
+                .as("9 measurements and 2 checks, linked and unlinked, there and back for each")
+                .isEqualTo((9 + 2) * 4 + 2 * 20 + 4 * 300);
         assertThat(plan.at("/steps/0").toString())
                 .isEqualTo("{\"a\":\"J1.1\",\"b\":\"J1.2\",\"setup\":[[\"J2.1\",\"J2.2\",\"J2.3\"]],"
                         + "\"state\":\"rest\",\"quantity\":\"resistance\"}");
@@ -249,6 +252,6 @@ class AnalysisApiTest {
                                 + ",\"method\":\"by_halves\",\"tools\":[\"meter\"],\"prices\":{\"walk_s\":-1}}")))
                 .containsExactly(
                         "tools: The method by_halves takes 'clips': clips to tie ends.",
-                        "prices.walk_s: Read -1.0; expected 0 to 86400 seconds.");
+                        "prices.walk_s: Read -1.0; expected 0 to 3600 seconds.");
     }
 }

@@ -1,25 +1,33 @@
-package zestymarten.core.plan;
+package zestymarten.core.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Members;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.network.Nets;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Coverage;
 import zestymarten.core.plan.Coverage.Count;
 import zestymarten.core.plan.Coverage.Fault;
+import zestymarten.core.plan.Measurement;
+import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Tool;
 import zestymarten.core.quantity.Problem;
 
 /** What the methods cost, and what they would miss. */
-class CoverageTest {
+class OfferCoverageTest {
     private static Assembly cable(int wires) {
         StringBuilder list = new StringBuilder("from,to\n");
         for (int i = 1; i <= wires; i++) {
@@ -29,25 +37,40 @@ class CoverageTest {
     }
 
     private static Coverage coverage(Assembly assembly, Method method) {
-        return Coverage.of(assembly, Nets.of(assembly), method);
+        return plan(assembly, method).coverage();
+    }
+
+    private static Offer offer(Assembly assembly, Method method) {
+        return Offer.of(
+                Design.of(assembly, 20),
+                new Approach(method, false, true, OptionalDouble.empty()),
+                Bench.CONDITIONS,
+                Effort.Pace.USUAL,
+                EnumSet.allOf(Tool.class));
+    }
+
+    private static MeasurementPlan plan(Assembly assembly, Method method) {
+        return MeasurementPlan.of(Design.of(assembly, 20), method, Bench.CONDITIONS);
     }
 
     @ParameterizedTest
     @CsvSource({
-        "BOTH_ENDS, 11, 77, 0",
-        "FAR_END_JOINED, 11, 77, 2",
-        "FAR_END_TO_FRAME, 11, 78, 2",
-        "EACH_TO_REST, 11, 22, 11",
-        "BY_HALVES, 11, 15, 4",
-        "BY_HALVES, 200, 208, 8",
-        "EACH_TO_REST, 1, 2, 0"
+        "BOTH_ENDS, 11, 77, 0, 0",
+        "FAR_END_JOINED, 11, 77, 2, 4",
+        "FAR_END_TO_FRAME, 11, 78, 2, 4",
+        "EACH_TO_REST, 11, 32, 10, 0",
+        "BY_HALVES, 11, 26, 4, 0",
+        "BY_HALVES, 200, 408, 8, 0",
+        "EACH_TO_REST, 1, 2, 0, 0"
     })
-    void countsTouchesAndChangesOfTies(Method method, int wires, int touches, int setups) {
-        Assembly cable = cable(wires);
-        Procedure procedure = Procedure.of(cable, Nets.of(cable), method);
-        assertThat(procedure.touches()).hasSize(touches);
-        assertThat(procedure.setups()).isEqualTo(setups);
-        assertThat(procedure.seconds(5, 0, 20, 120)).isEqualTo(touches * 5 + setups * 20 + method.walks() * 120);
+    void countsMeasurementsAndChangesOfLinks(Method method, int wires, int touches, int setups, int walks) {
+        Effort effort = offer(cable(wires), method).effort();
+        assertThat(effort.touches()).isEqualTo(touches);
+        assertThat(plan(cable(wires), method).measurements()).hasSize(touches);
+        assertThat(plan(cable(wires), method).effort()).isEqualTo(effort);
+        assertThat(effort.setups()).isEqualTo(setups);
+        assertThat(effort.walks()).isEqualTo(walks);
+        assertThat(effort.checks()).isEqualTo(2);
     }
 
     private static final String DESK = """
@@ -69,15 +92,14 @@ class CoverageTest {
 
     @Test
     void readsPartsOnceWhereTheyConductAndContactsWhereTheyAreOpenToo() {
-        Procedure procedure = Procedure.of(desk(), Nets.of(desk()), Method.BOTH_ENDS);
-        assertThat(procedure.touches().stream()
-                        .skip(procedure.touches().size() - 3)
-                        .map(touch -> touch.black() + " " + touch.red() + " "
-                                + touch.state().id()))
+        MeasurementPlan plan = plan(desk(), Method.BOTH_ENDS);
+        List<Measurement> measured = plan.measurements();
+        assertThat(plan.positions()).isEqualTo(1);
+        assertThat(measured.stream()
+                        .skip(measured.size() - 3)
+                        .map(each -> each.black() + " " + each.red() + " "
+                                + each.state().id()))
                 .containsExactly("J2.1 J2.2 rest", "J2.3 J2.4 rest", "J2.3 J2.4 held");
-        assertThat(procedure.states()).isEqualTo(1);
-        assertThat(procedure.moves())
-                .isBetween(procedure.touches().size(), 2 * procedure.touches().size());
         Coverage coverage = coverage(desk(), Method.BOTH_ENDS);
         assertThat(coverage.counts().get(Fault.PART_OPEN)).isEqualTo(new Coverage.Count(2, 2));
         assertThat(coverage.counts().get(Fault.PART_STUCK)).isEqualTo(new Coverage.Count(1, 1));
@@ -87,14 +109,16 @@ class CoverageTest {
     }
 
     @Test
-    void insulationIsReadEachToTheTiedRestAndIsBlindToOpens() {
-        Procedure procedure = Procedure.of(cable(5), Nets.of(cable(5)), Method.INSULATION);
-        assertThat(procedure.touches()).hasSize(5).allMatch(Touch::insulation);
-        List<String> blind = coverage(cable(5), Method.INSULATION).blindSpots();
-        assertThat(blind)
-                .contains(
-                        "Blind to broken wires: a unit with them reads like a good one.",
-                        "A clip that has fallen off passes every insulation test: prove the connection of each.");
+    void insulationIsReadEachToTheLinkedRestOnClipsThatWereProvedJustBefore() {
+        List<Measurement> measured = plan(cable(5), Method.INSULATION).measurements();
+        assertThat(measured).extracting(Measurement::insulation).startsWith(false, true, false, true);
+        assertThat(measured).filteredOn(Measurement::insulation).hasSize(5);
+        Coverage coverage = coverage(cable(5), Method.INSULATION);
+        assertThat(coverage.counts()).containsEntry(Fault.OPEN, new Count(5, 5));
+        List<Measurement> unproved =
+                measured.stream().filter(Measurement::insulation).toList();
+        assertThat(Coverage.of(cable(5), Nets.of(cable(5)), any -> unproved).blindSpots())
+                .contains("Blind to broken wires: a unit with them reads like a good one.");
     }
 
     @Test
@@ -128,7 +152,6 @@ class CoverageTest {
     void byHalvesDetectsEveryShortButDoesNotNameIt() {
         Coverage coverage = coverage(cable(8), Method.BY_HALVES);
         assertThat(coverage.counts()).containsEntry(Fault.SHORT, new Count(28, 28));
-        assertThat(coverage.alike()).isNotEmpty();
         assertThat(coverage(cable(8), Method.EACH_TO_REST).counts()).containsEntry(Fault.FRAME_SHORT, new Count(8, 8));
     }
 

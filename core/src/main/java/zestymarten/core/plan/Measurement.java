@@ -5,21 +5,17 @@ import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 
 /**
- * One reading of a method: where the probes go, and which terminals are tied together for it.
+ * Two probes on two points, and which terminals are linked for it.
  *
  * @param ties none if all ends are free
  * @param state in which the switches and relays are
  * @param insulation whether it is read by an insulation tester at its test voltage, not by an ohmmeter
  */
-public record Touch(Terminal black, Terminal red, List<List<Terminal>> ties, State state, boolean insulation) {
-    public Touch {
+public record Measurement(Terminal black, Terminal red, List<List<Terminal>> ties, State state, boolean insulation) {
+    public Measurement {
         ties = ties.stream().map(List::copyOf).toList();
         if (black.equals(red)) {
             throw new IllegalArgumentException("Both probes on " + black + " read nothing.");
         }
-    }
-
-    static Touch free(Terminal black, Terminal red, State state) {
-        return new Touch(black, red, List.of(), state, false);
     }
 }
