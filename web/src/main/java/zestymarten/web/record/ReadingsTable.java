@@ -30,10 +30,10 @@ final class ReadingsTable {
     private ReadingsTable() {}
 
     static List<List<String>> rows(RecordView view) {
-        return view.readings().stream().map(line -> row(view, line)).toList();
+        return view.result().readings().stream().map(line -> row(view, line)).toList();
     }
 
-    private static List<String> row(RecordView view, RecordView.ReadingLine line) {
+    private static List<String> row(RecordView view, RecordResult.ReadingLine line) {
         return Stream.of(
                         line.stage(),
                         CellText.safe(line.a()),

@@ -35,7 +35,7 @@ class RecordController {
     private final Runs runs;
     private final Wirings wirings;
     private final Units units;
-    private final RecordViews views;
+    private final SealedRecords records;
     private final Certificates certificates;
     private final Releases releases;
     private final DeskSheets sheets;
@@ -43,7 +43,7 @@ class RecordController {
     RecordController(
             Runs runs,
             Units units,
-            RecordViews views,
+            SealedRecords records,
             Certificates certificates,
             Releases releases,
             Wirings wirings,
@@ -53,7 +53,7 @@ class RecordController {
         this.releases = releases;
         this.runs = runs;
         this.units = units;
-        this.views = views;
+        this.records = records;
         this.certificates = certificates;
     }
 
@@ -81,7 +81,7 @@ class RecordController {
     @GetMapping("/runs/{id}/record")
     String page(@PathVariable long id, Model model) {
         Run run = runs.find(id);
-        model.addAttribute("record", views.view(run));
+        model.addAttribute("record", records.view(run));
         model.addAttribute("unitId", run.unitId());
         model.addAttribute("standing", releases.of(run));
         model.addAttribute("decisions", Decision.values());
@@ -90,7 +90,7 @@ class RecordController {
 
     @GetMapping("/runs/{id}/certificate.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable long id) {
-        RecordView view = views.view(runs.find(id));
+        RecordView view = records.view(runs.find(id));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".pdf", false))
@@ -99,7 +99,7 @@ class RecordController {
 
     @GetMapping("/runs/{id}/readings.csv")
     ResponseEntity<String> csv(@PathVariable long id) {
-        RecordView view = views.view(runs.find(id));
+        RecordView view = records.view(runs.find(id));
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".csv", true))
@@ -108,7 +108,7 @@ class RecordController {
 
     @GetMapping("/runs/{id}/readings.xlsx")
     ResponseEntity<byte[]> xlsx(@PathVariable long id) {
-        RecordView view = views.view(runs.find(id));
+        RecordView view = records.view(runs.find(id));
         return ResponseEntity.ok()
                 .contentType(XLSX)
                 .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".xlsx", true))
@@ -118,7 +118,7 @@ class RecordController {
     /** The run as a document: what stands on the certificate, and every reading. */
     @GetMapping(path = "/runs/{id}/run.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<RunDocument> json(@PathVariable long id) {
-        RecordView view = views.view(runs.find(id));
+        RecordView view = records.view(runs.find(id));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".json", true))
                 .body(RunDocument.of(view));

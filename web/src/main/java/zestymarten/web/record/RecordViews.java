@@ -10,6 +10,7 @@ import zestymarten.core.job.Entry;
 import zestymarten.core.job.Found;
 import zestymarten.core.job.Job;
 import zestymarten.core.job.Outcome;
+import zestymarten.core.job.Rules;
 import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.Judgement;
@@ -28,9 +29,8 @@ import zestymarten.web.run.Run;
 /** Puts a run into the words and figures of its certificate. */
 @Component
 class RecordViews {
-    RecordView view(Run run) {
+    RecordView view(Run run, RecordResult result) {
         Job job = run.job();
-        List<Found> findings = job.findings();
         Outcome outcome = run.ended().map(Run.End::outcome).orElseGet(job::outcome);
         Conditions conditions = job.conditions();
         return new RecordView(
@@ -53,17 +53,28 @@ class RecordViews {
                         .orElse("under way: not a certificate yet"),
                 outcome.word(),
                 outcome.state().word(),
+                job.approach().method().title() + (job.approach().quick() ? "; ohms alone" : ""),
+                result,
+                WiringDrawing.of(
+                        job.design().assembly(),
+                        job.findings().stream().map(Found::finding).toList()));
+    }
+
+    /** What the record says was found, by the rules of today. */
+    RecordResult result(Run run) {
+        Job job = run.job();
+        List<Found> findings = job.findings();
+        Outcome outcome = run.ended().map(Run.End::outcome).orElseGet(job::outcome);
+        return new RecordResult(
+                Rules.VERSION,
                 summary(outcome, findings.size(), job.left()),
                 NotShown.by(job),
-                job.approach().method().title() + (job.approach().quick() ? "; ohms alone" : ""),
+                job.asFound().stream().map(RecordViews::finding).toList(),
                 findings.stream().map(RecordViews::finding).toList(),
                 job.repairs().stream().map(each -> repair(job, each)).toList(),
                 complaint(job),
                 insulation(job),
-                job.entries().stream().map(entry -> reading(job, entry)).toList(),
-                WiringDrawing.of(
-                        job.design().assembly(),
-                        findings.stream().map(Found::finding).toList()));
+                job.entries().stream().map(entry -> reading(job, entry)).toList());
     }
 
     private static String meter(Meter meter) {
@@ -89,8 +100,8 @@ class RecordViews {
         };
     }
 
-    private static RecordView.FindingLine finding(Found found) {
-        return new RecordView.FindingLine(
+    private static RecordResult.FindingLine finding(Found found) {
+        return new RecordResult.FindingLine(
                 found.finding().kind().replace('_', ' '),
                 found.finding().text(),
                 found.evidence().stream()
@@ -99,7 +110,7 @@ class RecordViews {
                 String.join(", ", found.functionsLost()));
     }
 
-    private static RecordView.ReadingLine reading(Job job, Entry entry) {
+    private static RecordResult.ReadingLine reading(Job job, Entry entry) {
         Optional<Judgement> judgement = job.judgement(entry);
         Optional<Limit> limit = entry.step() instanceof Step.Touch touch
                         && !touch.isUnderVoltage()
@@ -117,7 +128,7 @@ class RecordViews {
                         ? Optional.of(job.least(touch))
                         : Optional.empty();
         boolean apart = entry.step() instanceof Step.Touch touch && !touch.isUnderVoltage() && limit.isEmpty();
-        return new RecordView.ReadingLine(
+        return new RecordResult.ReadingLine(
                 entry.sequence(),
                 entry.step().stage().title(),
                 entry.step().fold(probes -> "", touch -> touch.black().name(), RecordViews::deed),
@@ -214,9 +225,9 @@ class RecordViews {
         return figure(meaning).isEmpty() ? "" : unit.name().toLowerCase(Locale.ROOT);
     }
 
-    private static RecordView.RepairLine repair(Job job, Entry entry) {
+    private static RecordResult.RepairLine repair(Job job, Entry entry) {
         Entry.Content.Repair repair = (Entry.Content.Repair) entry.content();
-        return new RecordView.RepairLine(
+        return new RecordResult.RepairLine(
                 "no. " + entry.sequence(),
                 ((Step.Act) entry.step()).subject() + ": " + job.told(entry),
                 repair.cause(),

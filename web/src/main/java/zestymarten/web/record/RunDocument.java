@@ -18,12 +18,14 @@ record RunDocument(
         String started,
         String finished,
         String verdict,
+        String rules,
         List<String> notShown,
         String complaint,
         List<String> insulation,
-        List<RecordView.FindingLine> findings,
-        List<RecordView.RepairLine> repairs,
-        List<RecordView.ReadingLine> readings) {
+        List<RecordResult.FindingLine> asFound,
+        List<RecordResult.FindingLine> findings,
+        List<RecordResult.RepairLine> repairs,
+        List<RecordResult.ReadingLine> readings) {
 
     static RunDocument of(RecordView view) {
         return new RunDocument(
@@ -41,11 +43,13 @@ record RunDocument(
                 view.started(),
                 view.finished(),
                 view.verdict(),
-                view.notShown(),
-                view.complaint(),
-                view.insulation(),
-                view.findings(),
-                view.repairs(),
-                view.readings());
+                view.result().rules(),
+                view.result().notShown(),
+                view.result().symptoms(),
+                view.result().insulation(),
+                view.result().asFound(),
+                view.result().findings(),
+                view.result().repairs(),
+                view.result().readings());
     }
 }

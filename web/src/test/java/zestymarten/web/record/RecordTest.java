@@ -33,7 +33,7 @@ class RecordTest {
     }
 
     private RecordView view() {
-        return new RecordViews().view(site.bean(Runs.class).find(CORRODED));
+        return site.bean(SealedRecords.class).view(site.bean(Runs.class).find(CORRODED));
     }
 
     private String pdf() throws IOException {
@@ -53,9 +53,9 @@ class RecordTest {
         List<String> csv = Csv.write(ReadingsTable.COLUMNS, ReadingsTable.rows(record))
                 .lines()
                 .toList();
-        assertThat(csv).hasSize(record.readings().size() + 1);
+        assertThat(csv).hasSize(record.result().readings().size() + 1);
         String pdfWithoutGaps = pdf.replace(" ", "");
-        for (RecordView.ReadingLine line : record.readings()) {
+        for (RecordResult.ReadingLine line : record.result().readings()) {
             String row = line.sequence() + " " + line.stage() + " " + line.a();
             assertThat(page).contains(row.strip());
             assertThat(page).contains(line.correctedText()).contains(line.source());
@@ -118,7 +118,8 @@ class RecordTest {
         long run = site.run(site.wiring(site.fresh("Formula cable"), "wire,from,to\n'=A1,J1.1,J2.1\n"), "=1+1");
         HttpResponse<String> answer = site.send(site.as("bench", "/api/v1/runs/" + run));
         assertThat(answer.body()).contains("\"serial\":\"=1+1\"");
-        RecordView record = new RecordViews().view(site.bean(Runs.class).find(run));
+        RecordView record =
+                site.bean(SealedRecords.class).view(site.bean(Runs.class).find(run));
         assertThat(Csv.write(ReadingsTable.COLUMNS, ReadingsTable.rows(record)))
                 .doesNotContain(",=")
                 .doesNotContain("\n=");

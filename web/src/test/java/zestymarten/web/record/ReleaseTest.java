@@ -168,10 +168,10 @@ class ReleaseTest {
     @Test
     void theSpreadsheetHasTheFiguresOfTheCertificate() throws Exception {
         Run run = ended("R-8", "0.58");
-        RecordView view = new RecordViews().view(run);
+        RecordView view = site.bean(SealedRecords.class).view(run);
         try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(ReadingsXlsx.write(view)))) {
             assertThat(book.getSheetAt(0).getPhysicalNumberOfRows())
-                    .isEqualTo(view.readings().size() + 1);
+                    .isEqualTo(view.result().readings().size() + 1);
             int value = ReadingsTable.COLUMNS.indexOf("value");
             assertThat(book.getSheetAt(0).getRow(3).getCell(value).getNumericCellValue())
                     .isEqualTo(0.58);

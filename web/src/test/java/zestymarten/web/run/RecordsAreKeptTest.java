@@ -53,7 +53,17 @@ class RecordsAreKeptTest {
 
     @ParameterizedTest
     @ValueSource(
-            strings = {"revision", "connector", "terminal", "conductor", "run", "entry", "entry_taken_back", "run_end"})
+            strings = {
+                "revision",
+                "connector",
+                "terminal",
+                "conductor",
+                "run",
+                "entry",
+                "entry_taken_back",
+                "run_end",
+                "run_record"
+            })
     void theDatabaseItselfRefusesToChangeARecord(String table) throws SQLException {
         runs.takeBack(run, enter("b").id(), "bench");
         runs.end(run, "bench");

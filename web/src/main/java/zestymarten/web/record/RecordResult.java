@@ -1,0 +1,71 @@
+package zestymarten.web.record;
+
+import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the record of a test says was found. Kept when the test ends, so that it stays what it was whatever the rules become.
+ *
+ * @param rules the version of the rules by which it was judged
+ * @param notShown what the measurements made do not show
+ * @param asFound the findings before the first repair; none where nothing was repaired
+ * @param findings those at the end
+ * @param symptoms what stays unexplained of what the machine does
+ * @param insulation readings over the time under voltage
+ */
+record RecordResult(
+        String rules,
+        String summary,
+        List<String> notShown,
+        List<FindingLine> asFound,
+        List<FindingLine> findings,
+        List<RepairLine> repairs,
+        String symptoms,
+        List<String> insulation,
+        List<ReadingLine> readings) {
+    RecordResult {
+        notShown = kept(notShown);
+        asFound = kept(asFound);
+        findings = kept(findings);
+        repairs = kept(repairs);
+        insulation = kept(insulation);
+        readings = kept(readings);
+    }
+
+    /** A list that an earlier form of the document did not have is empty. */
+    private static <T> List<T> kept(@Nullable List<T> list) {
+        return List.copyOf(Objects.requireNonNullElse(list, List.of()));
+    }
+
+    /** A finding with what stands behind it. */
+    record FindingLine(String kind, String text, String evidence, String functionsLost) {}
+
+    /** How something was put right. */
+    record RepairLine(String number, String what, String cause, String prevention, String by) {}
+
+    /** A reading, raw and corrected, with its limit and the limit's source. */
+    record ReadingLine(
+            int sequence,
+            String stage,
+            String a,
+            String b,
+            String setup,
+            String position,
+            String asTyped,
+            String understood,
+            String value,
+            String unit,
+            String qualifier,
+            String corrected,
+            String correctedText,
+            String limitLow,
+            String limitHigh,
+            String limitText,
+            String source,
+            String judgement,
+            String state,
+            boolean takenBack,
+            String at,
+            String by) {}
+}
