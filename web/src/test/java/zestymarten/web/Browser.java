@@ -27,7 +27,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** A headless browser as a technician uses it: looks, types, presses keys. Every look waits for what it expects. */
 public final class Browser implements AutoCloseable {
-    private static final Duration PATIENCE = Duration.ofSeconds(8);
+    private static final Duration PATIENCE = Duration.ofSeconds(30);
 
     private final String url;
     private final ChromeDriver driver;

@@ -16,6 +16,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.analysis.Design;
@@ -73,25 +74,37 @@ public class Runs {
     private final LearntMapper learnt;
     private final Wirings wirings;
     private final Units units;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
     private final Cache<DesignKey, Design> designs =
             Caffeine.newBuilder().maximumWeight(100_000).weigher(Runs::weight).build();
+
+    private final DerivedJobs derived;
 
     private record DesignKey(long revisionId, double ambientC, long learntId) {}
 
     private static final long NOTHING_LEARNT = 0;
 
-    Runs(RunMapper mapper, LearntMapper learnt, Wirings wirings, Units units, Clock clock) {
+    Runs(
+            RunMapper mapper,
+            LearntMapper learnt,
+            Wirings wirings,
+            Units units,
+            ApplicationEventPublisher events,
+            DerivedJobs derived,
+            Clock clock) {
         this.mapper = mapper;
         this.learnt = learnt;
         this.wirings = wirings;
         this.units = units;
+        this.events = events;
+        this.derived = derived;
         this.clock = clock;
     }
 
     /** The same runs by another clock, for callers that hold a transaction and tell of the past. */
     public Runs withClock(Clock other) {
-        return new Runs(mapper, learnt, wirings, units, other);
+        return new Runs(mapper, learnt, wirings, units, events, derived, other);
     }
 
     private static int weight(DesignKey key, Design design) {
@@ -210,7 +223,11 @@ public class Runs {
         if (row == null) {
             throw new NotFound("There is no run number " + id + ".");
         }
-        return run(row, mapper.entries(id).stream().map(EntryRows::entry).toList());
+        return derived.get(id, mapper.pulse(id)).map(job -> run(row, job)).orElseGet(() -> {
+            Run run = run(row, mapper.entries(id).stream().map(EntryRows::entry).toList());
+            derived.put(id, run.pulse(), run.job());
+            return run;
+        });
     }
 
     /** Several runs at once, in the order of their numbers; a fixed number of queries. */
@@ -235,10 +252,13 @@ public class Runs {
     }
 
     private Run run(RunRow row, List<Entry> entries) {
-        Revision revision = wirings.revision(row.revisionId());
         long taught = row.learntId() == null ? NOTHING_LEARNT : row.learntId();
-        Job job =
-                Job.of(design(revision, row.ambientC(), taught), row.approach().approach(), row.conditions(), entries);
+        Design design = design(wirings.revision(row.revisionId()), row.ambientC(), taught);
+        return run(row, Job.of(design, row.approach().approach(), row.conditions(), entries));
+    }
+
+    private Run run(RunRow row, Job job) {
+        Revision revision = wirings.revision(row.revisionId());
         Optional<Run.End> end = row.outcome() == null
                 ? Optional.empty()
                 : Optional.of(new Run.End(
@@ -443,6 +463,7 @@ public class Runs {
                 clock.instant().truncatedTo(ChronoUnit.MILLIS));
         mapper.insertEntry(run.id(), run.revision().id(), EntryRows.row(entry));
         Job job = run.job().plus(entry);
+        derived.put(run.id(), pulse(job, run.ended()), job);
         Run after = new Run(
                 run.id(),
                 run.unitId(),
@@ -504,7 +525,9 @@ public class Runs {
                     case FAIL -> "quarantined";
                     case INCOMPLETE -> "on the bench";
                 });
-        return find(runId);
+        Run ended = find(runId);
+        events.publishEvent(new RunEnded(ended));
+        return ended;
     }
 
     /** Runs under way, newest first. */

@@ -181,7 +181,7 @@ class WholeJobPagesTest {
                         "Both ends in reach, by tied halves");
         assertThat(browser.texts(".offer").get(1)).contains("4 walks", "Blind to crossed wires");
         browser.click(".ways summary").fill("input[name=walk]", "600").click(".ways .grid .button");
-        browser.see(".offer:nth-child(2)", "about 41 min");
+        browser.see(".offer:nth-child(2)", "about 42 min");
     }
 
     @Test
