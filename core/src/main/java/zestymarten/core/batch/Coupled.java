@@ -1,89 +1,158 @@
 package zestymarten.core.batch;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
-import zestymarten.core.locate.Chain;
+import java.util.TreeMap;
 import zestymarten.core.quantity.Engineering;
 
 /**
- * Leads coupled in a row, of which one is bad: which, in the fewest touches. One core is read from the start to couplings.
+ * Leads coupled in a row: which is bad, in few measurements. One core is read from the start to couplings.
  *
- * <p>Method: the whole row first; then the coupling that halves what is left, see {@link Chain}. Cost: about the logarithm of
- * their number in touches.
+ * <p>Method: the differences between neighbouring readings are judged, never the whole alone. A stretch with more than all its
+ * leads may have holds a bad one and is halved. A stretch with more than one lead may have could hide one in the slack of the
+ * others, and is halved too; one with no more than that cannot. Cost: about the logarithm of their number for one bad lead;
+ * at most one reading a lead to clear them all.
  *
- * @param chain the leads with what each may have
- * @param known what is left
- * @param next the lead at whose far end to touch next, from 1; empty once it is known, or nothing is wrong
+ * @param leads how many
+ * @param suspects the leads among which one is bad or may hide, from 1; empty where none is
+ * @param next the lead at whose far end to measure next, from 1; empty once it is known, or nothing is wrong
  * @param says what is known
  */
-public record Coupled(Chain chain, Chain.Between known, Optional<Integer> next, String says) {
+public record Coupled(int leads, List<Integer> suspects, Optional<Integer> next, String says) {
     /** More are never coupled. */
     public static final int MOST = 60;
+
+    private static final double CONTACT_OHM = 0.02;
+
+    public Coupled {
+        suspects = List.copyOf(suspects);
+    }
+
+    /** Leads between two readings, the first from 1, with the resistance between them; infinite for no continuity. */
+    private record Stretch(int first, int last, double ohm) {
+        int count() {
+            return last - first + 1;
+        }
+
+        boolean isBad(double eachOhm) {
+            return ohm > count() * eachOhm;
+        }
+
+        /** Whether a lead above its own limit could hide in what the others leave. */
+        boolean mayHide(double eachOhm) {
+            return ohm > eachOhm;
+        }
+
+        List<Integer> numbers() {
+            List<Integer> numbers = new ArrayList<>();
+            for (int i = first; i <= last; i++) {
+                numbers.add(i);
+            }
+            return numbers;
+        }
+    }
 
     /**
      * What is known of a row.
      *
      * @param eachOhm what one lead may have with its coupling, above 0
-     * @param read ohms from the start to the far end of a lead, by its number from 1; infinite for no way through
+     * @param read resistance from the start to the far end of a lead, by its number from 1; infinite for no continuity
+     * @throws IllegalArgumentException for fewer than 2 or more than {@value #MOST} leads, or a limit that is not above 0
      */
     public static Coupled of(int leads, double eachOhm, Map<Integer, Double> read) {
         if (leads < 2 || leads > MOST || !(eachOhm > 0)) {
             throw new IllegalArgumentException("A row has from 2 to " + MOST + " leads (read " + leads
-                    + "), each with ohms above 0 (read " + eachOhm + ").");
+                    + "), each with resistance above 0 (read " + eachOhm + ").");
         }
-        Chain chain = new Chain(IntStream.rangeClosed(1, leads)
-                .mapToObj(
-                        number -> new Chain.Stretch("lead " + number, "coupling behind lead " + number, 1, eachOhm, 60))
-                .toList());
         Double whole = read.get(leads);
-        if (whole != null && whole <= chain.mostOhm(leads - 1)) {
-            return new Coupled(
-                    chain,
-                    chain.all(),
-                    Optional.empty(),
-                    "The whole row reads " + Engineering.text(whole, "Ω") + ", at most "
-                            + Engineering.text(chain.mostOhm(leads - 1), "Ω") + ": none of them is bad.");
+        if (whole == null) {
+            return asks(leads, all(leads), leads, "Read the whole row first: from the start to its far end.");
         }
-        Chain.Between known = chain.all();
-        for (var each :
-                read.entrySet().stream().sorted(Map.Entry.comparingByKey()).toList()) {
-            if (each.getKey() < leads) {
-                known = chain.after(known, each.getKey() - 1, each.getValue());
+        List<Stretch> stretches = stretches(new TreeMap<>(read));
+        if (stretches.stream().anyMatch(each -> each.ohm() < -CONTACT_OHM)) {
+            return new Coupled(
+                    leads,
+                    List.of(),
+                    Optional.empty(),
+                    "These readings contradict each other: a coupling farther on reads less. Measure both again.");
+        }
+        Comparator<Stretch> worst = Comparator.comparingDouble(each -> each.ohm() - each.count() * eachOhm);
+        Optional<Stretch> bad =
+                stretches.stream().filter(each -> each.isBad(eachOhm)).max(worst);
+        if (bad.isPresent()) {
+            return bad(leads, bad.get());
+        }
+        return stretches.stream()
+                .filter(each -> each.mayHide(eachOhm))
+                .max(Comparator.comparingDouble(Stretch::ohm))
+                .map(each -> hides(leads, eachOhm, whole, each))
+                .orElseGet(() -> new Coupled(
+                        leads,
+                        List.of(),
+                        Optional.empty(),
+                        "The whole row reads " + Engineering.text(whole, "Ω") + ", and no lead can have more than "
+                                + Engineering.text(eachOhm, "Ω") + ": none of them is bad."));
+    }
+
+    private static List<Integer> all(int leads) {
+        return new Stretch(1, leads, 0).numbers();
+    }
+
+    /** Behind a coupling without continuity nothing is known of the rest. */
+    private static List<Stretch> stretches(TreeMap<Integer, Double> read) {
+        List<Stretch> stretches = new ArrayList<>();
+        int first = 1;
+        double before = 0;
+        for (Map.Entry<Integer, Double> each : read.entrySet()) {
+            stretches.add(new Stretch(first, each.getKey(), each.getValue() - before));
+            if (each.getValue().isInfinite()) {
+                return stretches;
             }
+            first = each.getKey() + 1;
+            before = each.getValue();
         }
-        return whole == null ? beforeTheWhole(chain, known, leads) : narrowed(chain, known);
+        return stretches;
     }
 
-    private static Coupled beforeTheWhole(Chain chain, Chain.Between known, int leads) {
-        return new Coupled(
-                chain, known, Optional.of(leads), "Read the whole row first: from the start to its far end.");
+    private static Coupled bad(int leads, Stretch bad) {
+        if (bad.count() == 1) {
+            return new Coupled(
+                    leads,
+                    bad.numbers(),
+                    Optional.empty(),
+                    "Lead " + bad.first()
+                            + ", or its coupling, is the bad one. Take it out, clean the coupling, and read the whole row"
+                            + " again: another may hide behind it.");
+        }
+        int most = (int) Math.ceil(Math.log(bad.count()) / Math.log(2) - 1e-9);
+        return asks(
+                leads,
+                bad.numbers(),
+                middle(bad),
+                "It is one of leads " + bad.first() + " to " + bad.last() + ": at most " + most
+                        + (most == 1 ? " more measurement." : " more measurements.") + " Measure behind lead "
+                        + middle(bad) + ".");
     }
 
-    private static Coupled narrowed(Chain chain, Chain.Between known) {
-        if (known.first() > known.last()) {
-            return new Coupled(
-                    chain,
-                    known,
-                    Optional.empty(),
-                    "These readings contradict each other: a coupling was touched badly, or more than one lead is bad.");
-        }
-        if (known.isFound()) {
-            return new Coupled(
-                    chain,
-                    known,
-                    Optional.empty(),
-                    "Lead " + (known.first() + 1)
-                            + ", or its coupling, is the bad one. Take it out, clean the coupling, and"
-                            + " read the whole row again: another may hide behind it.");
-        }
-        int next = chain.next(known, Chain.Way.HALVING).orElseThrow() + 1;
-        int most = (int) Math.ceil(Math.log(known.last() - known.first() + 1.0) / Math.log(2) - 1e-9);
-        return new Coupled(
-                chain,
-                known,
-                Optional.of(next),
-                "It is one of leads " + (known.first() + 1) + " to " + (known.last() + 1) + ": at most " + most
-                        + (most == 1 ? " more touch." : " more touches.") + " Touch behind lead " + next + ".");
+    private static Coupled hides(int leads, double eachOhm, double whole, Stretch slack) {
+        return asks(
+                leads,
+                slack.numbers(),
+                middle(slack),
+                "The row as a whole is within its limit: " + Engineering.text(whole, "Ω") + ", limit "
+                        + Engineering.text(leads * eachOhm, "Ω") + ". A single lead of up to "
+                        + Engineering.text(slack.ohm(), "Ω") + " may hide among leads " + slack.first() + " to "
+                        + slack.last() + ". Measure behind lead " + middle(slack) + ".");
+    }
+
+    private static int middle(Stretch stretch) {
+        return (stretch.first() + stretch.last() - 1) / 2;
+    }
+
+    private static Coupled asks(int leads, List<Integer> suspects, int next, String says) {
+        return new Coupled(leads, suspects, Optional.of(next), says);
     }
 }

@@ -6,10 +6,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
+import zestymarten.core.finding.Finding;
 import zestymarten.core.judge.Expectation;
 import zestymarten.core.judge.InsulationJudge;
 import zestymarten.core.judge.Judge;
@@ -20,12 +23,13 @@ import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.Limits;
 import zestymarten.core.meter.Conditions;
+import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
 
 /**
- * The short test of one lead of a batch: looked at, the protective conductor first, then every other core, the fuse, insulation
- * last and only where the protective conductor is whole.
+ * The short test of one lead of a batch: inspected, the protective conductor first, then every other core, the fuse, every two
+ * live cores apart from each other, insulation last and only where the protective conductor is whole.
  *
  * <p>Polarity needs no step of its own: each core is read from its own pin to its own pin, so one that answers there has not
  * changed places; two or more that do not answer are said to be perhaps exchanged.
@@ -37,6 +41,11 @@ import zestymarten.core.quantity.Understood;
 public record LeadCheck(Assembly assembly, Conditions conditions, double testV, boolean onScrews) {
     /** What is typed where nothing is seen. */
     public static final String SOUND = "s";
+
+    private static final double MAINS_V = 230;
+    private static final Set<String> SOUND_WORDS = Set.of(SOUND, "sound", "ok", "good", "none", "nothing", "no defect");
+    private static final List<String> DEFECT_WORDS = List.of(
+            "cut", "burn", "melt", "loose", "pushed", "chafe", "crack", "broken", "fray", "damag", "bent", "missing");
 
     public LeadCheck {
         if (!(testV > 0 && testV <= 5000)) {
@@ -70,6 +79,14 @@ public record LeadCheck(Assembly assembly, Conditions conditions, double testV, 
             @Override
             public String id() {
                 return "fuse_" + part.id();
+            }
+        }
+
+        /** Two live cores, which are apart in a good lead: all of them together against earth would not show a short between. */
+        record Apart(Conductor one, Conductor other) implements Item {
+            @Override
+            public String id() {
+                return "apart_" + one.id() + "_" + other.id();
             }
         }
 
@@ -109,6 +126,14 @@ public record LeadCheck(Assembly assembly, Conditions conditions, double testV, 
                 .filter(part -> part.kind() == Component.Kind.FUSE)
                 .map(Item.Fuse::new)
                 .forEach(items::add);
+        List<Conductor> live = assembly.conductors().stream()
+                .filter(wire -> !wire.spare() && !isProtective(wire))
+                .toList();
+        for (int i = 0; i < live.size(); i++) {
+            for (int j = i + 1; j < live.size(); j++) {
+                items.add(new Item.Apart(live.get(i), live.get(j)));
+            }
+        }
         items.add(new Item.Insulation());
         return items;
     }
@@ -125,11 +150,18 @@ public record LeadCheck(Assembly assembly, Conditions conditions, double testV, 
             return limits().of(core.wire()).derivation();
         } else if (item instanceof Item.Fuse fuse) {
             return limits().of(fuse.part()).derivation();
+        } else if (item instanceof Item.Apart) {
+            return "more than the meter shows: no continuity";
         }
         return item instanceof Item.Look
                 ? SOUND
                         + " for sound, else what is seen: cuts, burns, loose strain relief, melted or pushed-back contacts."
-                : InsulationLimit.ofTest(testV).derivation();
+                : limit().derivation();
+    }
+
+    /** A lead is for the mains, whatever voltage it is tested at. */
+    private static InsulationLimit limit() {
+        return InsulationLimit.ofCircuit(MAINS_V, false);
     }
 
     private Limits limits() {
@@ -148,16 +180,47 @@ public record LeadCheck(Assembly assembly, Conditions conditions, double testV, 
 
     private Judgement judged(Item item, String text) {
         if (item instanceof Item.Look) {
-            boolean sound = text.equalsIgnoreCase(SOUND) || text.equalsIgnoreCase("sound");
-            return said(sound ? Verdict.PASS : Verdict.FAIL, sound ? "Nothing is seen." : "Seen: " + text + ".");
+            return inspected(text);
         }
         Understood understood = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(text);
         if (item instanceof Item.Core core) {
             return joined(understood, limits().of(core.wire()));
         } else if (item instanceof Item.Fuse fuse) {
             return joined(understood, limits().of(fuse.part()));
+        } else if (item instanceof Item.Apart) {
+            return Judge.judge(understood, new Expectation.Apart(), conditions);
         }
-        return InsulationJudge.judge(understood, Quantity.INSULATION, testV, true);
+        return insulation(understood);
+    }
+
+    private Judgement insulation(Understood understood) {
+        Judgement judgement = InsulationJudge.judge(understood, Quantity.INSULATION, testV, limit());
+        boolean passes = judgement.verdict() == Verdict.PASS || judgement.verdict() == Verdict.WATCH;
+        return passes && testV < limit().testV()
+                ? said(
+                        Verdict.UNDECIDED,
+                        "A test at " + Engineering.text(testV, "V") + " does not show the insulation of a mains lead: "
+                                + limit().derivation() + " Test it again at that voltage.")
+                : judgement;
+    }
+
+    private Judgement inspected(String text) {
+        String word = text.toLowerCase(Locale.ROOT);
+        if (SOUND_WORDS.contains(word)) {
+            return said(Verdict.PASS, "Nothing is seen.");
+        }
+        boolean denied = word.startsWith("no ") || word.startsWith("not ");
+        boolean defect = !denied
+                && (Stream.of(Finding.Defect.values())
+                                .anyMatch(each -> word.contains(each.word())
+                                        || word.contains(each.name().toLowerCase(Locale.ROOT)))
+                        || DEFECT_WORDS.stream().anyMatch(word::contains));
+        return defect
+                ? said(Verdict.FAIL, "Seen: " + text + ".")
+                : said(
+                        Verdict.DOUBTFUL,
+                        "“" + text + "” is neither sound nor a defect that is known here. Enter s for sound, or what is"
+                                + " seen: cut, burn, melted, loose, pushed back, chafed, cracked.");
     }
 
     private Judgement joined(Understood understood, Limit limit) {

@@ -59,7 +59,8 @@ public record LeadVerdict(Outcome outcome, List<LeadCheck.Answer> answers, List<
             says.add(
                     "Read on the screws: the contacts of plug and socket are not proved. Read once through the mated pair.");
         } else if (outcome == Outcome.PASS) {
-            says.add("Every core answers at its own pin: none is open, none has changed places.");
+            says.add(
+                    "Every core answers at its own pin and at no other: none is open, none is crossed, none is shorted.");
         }
         return new LeadVerdict(outcome, answers, says);
     }
@@ -71,7 +72,7 @@ public record LeadVerdict(Outcome outcome, List<LeadCheck.Answer> answers, List<
                 .toList();
         if (silent.size() >= 2) {
             says.add("Several cores do not answer, " + String.join(", ", silent)
-                    + ": they may have changed places. Touch across before you call them broken.");
+                    + ": they may be crossed. Measure across before you call them broken.");
         }
     }
 
@@ -95,6 +96,9 @@ public record LeadVerdict(Outcome outcome, List<LeadCheck.Answer> answers, List<
     public static String name(LeadCheck.Item item) {
         if (item instanceof LeadCheck.Item.Core core) {
             return "core " + core.wire().id();
+        }
+        if (item instanceof LeadCheck.Item.Apart apart) {
+            return apart.one().id() + " to " + apart.other().id();
         }
         return item instanceof LeadCheck.Item.Fuse fuse ? "fuse " + fuse.part().id() : item.id();
     }

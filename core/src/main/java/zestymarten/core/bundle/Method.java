@@ -20,9 +20,9 @@ public record Method(Kind kind, int walks, int ties, int touches, String cannot)
 
     /** The methods that are known. */
     public enum Kind {
-        GROUPS("groups, one round trip", "Tie groups here; find and tie them by another plan there; find them here."),
+        GROUPS("groups, one round trip", "Link groups here; find and link them by another plan there; find them here."),
         PAIR_CHAIN("pair chain, one round trip", "Pairs here, the next pairs there; follow the chain here."),
-        TAGS("resistor tags, one way", "A resistor of its own on each core there; read the ohms here."),
+        TAGS("resistor tags, one way", "A resistor of its own on each core there; read the resistance here."),
         PAIR_AND_EARTH("pair and earth", "One core to earth and two together there; find all three here; again."),
         ONE_BY_ONE("one by one", "One core to earth there; find it here; again.");
 
@@ -88,7 +88,7 @@ public record Method(Kind kind, int walks, int ties, int touches, String cannot)
                     2,
                     0,
                     0,
-                    counted + " cores cannot be told by the sizes of groups alone"
+                    counted + " cores cannot be identified by the sizes of groups alone"
                             + (hasReturn ? "" : "; a known return would help")
                             + (counted % 2 == 1 && counted > 2 ? "; the pair chain can" : ""));
         }
@@ -106,8 +106,8 @@ public record Method(Kind kind, int walks, int ties, int touches, String cannot)
 
     private static Method tags(int cores, boolean hasReturn, int tags) {
         String cannot = tags < cores
-                ? tags == 0 ? "needs resistors" : "only " + tags + " of the tags can be told apart"
-                : !hasReturn && cores < 3 ? "two cores without a return cannot be told" : "";
+                ? tags == 0 ? "needs resistors" : "only " + tags + " of the tags can be distinguished"
+                : !hasReturn && cores < 3 ? "two cores without a return cannot be identified" : "";
         return new Method(Kind.TAGS, 1, 2 * cores, cores, cannot);
     }
 }

@@ -53,45 +53,66 @@ public record Sorting(
 
     private static Sorting groups(int cores, Optional<Groups> foundThere, Optional<Groups> foundHere) {
         Scheme scheme = Scheme.of(cores)
-                .orElseThrow(() ->
-                        new IllegalArgumentException(cores + " cores cannot be told by the sizes of groups alone."));
+                .orElseThrow(() -> new IllegalArgumentException(
+                        cores + " cores cannot be identified by the sizes of groups alone."));
         Groups tiedHere = scheme.tiedHere();
         Optional<Groups> tiedThere = foundThere.map(scheme::tiedThere);
         if (foundThere.isEmpty() || tiedThere.isEmpty() || foundHere.isEmpty()) {
             List<String> says = foundThere
                     .filter(found -> !found.sizes().equals(tiedHere.sizes()))
                     .map(found ->
-                            List.of("The groups found there do not add up to those tied here: a core is open, or two"
-                                    + " touch each other. Go on: the second finding says which."))
+                            List.of("The groups found there do not add up to those linked here: a core is open, or two"
+                                    + " touch each other. Continue: the second finding says which."))
                     .orElse(List.of());
             return new Sorting(Method.Kind.GROUPS, cores, tiedHere, tiedThere, List.of(), false, says);
         }
         Matched matched = Matched.of(tiedHere, foundThere.get(), tiedThere.get(), foundHere.get());
         return new Sorting(
-                Method.Kind.GROUPS, cores, tiedHere, tiedThere, matched.sure(), matched.isComplete(), says(matched));
+                Method.Kind.GROUPS,
+                cores,
+                tiedHere,
+                tiedThere,
+                matched.sure(),
+                matched.isComplete(),
+                says(matched, tiedHere, tiedThere.get()));
     }
 
-    private static List<String> says(Matched matched) {
+    private static List<String> says(Matched matched, Groups tiedHere, Groups tiedThere) {
         List<Matched.Explanation> ways = matched.explanations();
         if (ways.isEmpty()) {
             return List.of(
-                    "These groups fit neither a sound bundle nor one broken core nor one short. Find the groups again"
+                    "These groups fit neither a sound set of cores nor one broken core nor one short. Find the groups again"
                             + " here and there; if they stay, more than one core is at fault.");
         }
         if (matched.isComplete()) {
-            return List.of("Every core is told, and none is open or shorted.");
+            return complete(matched, tiedHere, tiedThere);
         }
         List<String> says = new ArrayList<>();
         broken(ways, matched.sure()).ifPresent(says::add);
         shorted(ways).ifPresent(says::add);
         if (ways.stream().anyMatch(each -> each.fault().isEmpty())) {
-            says.add("It may also be sound: a core that is tied nowhere at either end looks like a broken one.");
+            says.add("It may also be sound: a core that is linked nowhere at either end looks like a broken one.");
         }
         long open = matched.sure().stream().filter(each -> each == 0).count();
         if (open > 0) {
-            says.add(open + " of " + matched.sure().size() + " cores are not told yet.");
+            says.add(open + " of " + matched.sure().size() + " cores are not identified yet.");
         }
         return says;
+    }
+
+    /** A core that is linked to nothing at either end showed continuity to nothing: an open one would look the same. */
+    private static List<String> complete(Matched matched, Groups tiedHere, Groups tiedThere) {
+        for (int core = 1; core <= matched.sure().size(); core++) {
+            int there = matched.sure().get(core - 1);
+            if (tiedHere.of(core).size() == 1 && tiedThere.of(there).size() == 1) {
+                return List.of(
+                        "Every core is identified, and none is shorted.",
+                        "Core " + core + " here, " + there
+                                + " there, was linked to nothing at either end: it may be open. Link it to another core there and"
+                                + " measure it once.");
+            }
+        }
+        return List.of("Every core is identified, and none is open or shorted.");
     }
 
     private static Optional<String> broken(List<Matched.Explanation> ways, List<Integer> sure) {
@@ -115,9 +136,9 @@ public record Sorting(
             known++;
         }
         String confirm = known < sure.size()
-                ? " To tell: tie " + there.iterator().next() + " there to core " + sure.get(known)
+                ? " To find out: link " + there.iterator().next() + " there to core " + sure.get(known)
                         + ", and touch " + list(here) + " here against core " + (known + 1)
-                        + ": one that rings is sound and is that core; if none rings, that core is the open one's end."
+                        + ": one with continuity is sound and is that core; if none has continuity, that core is the open one's end."
                 : "";
         return Optional.of(
                 "A core is open: here one of " + list(here) + ", there one of " + list(there) + "." + confirm);
@@ -138,7 +159,7 @@ public record Sorting(
                         ? "Cores " + list(all) + " here touch each other somewhere on the way."
                         : "Two of the cores " + list(all)
                                 + " here touch each other. Free everything at both ends and touch these against each other:"
-                                + " the two that ring are the ones.");
+                                + " the two with continuity are the ones.");
     }
 
     private static String list(Set<Integer> cores) {
@@ -158,7 +179,7 @@ public record Sorting(
                     false,
                     List.of(
                             "There should be one single and pairs. More singles: a core is open among them; more than two"
-                                    + " together: two pairs touch each other. Touch again; if it stays, sort the rest one by one."));
+                                    + " together: two pairs touch each other. Measure again; if it stays, sort the rest one by one."));
         }
         if (foundHere.isEmpty() || tiedThere.isEmpty()) {
             return new Sorting(Method.Kind.PAIR_CHAIN, cores, tiedHere, tiedThere, List.of(), false, List.of());
@@ -174,7 +195,7 @@ public record Sorting(
                 whole,
                 List.of(
                         whole
-                                ? "Every core is told, and none is open or shorted."
-                                : "The chain stops: the core after the last one told is open, or its tie has come off."));
+                                ? "Every core is identified, and none is open or shorted."
+                                : "The chain stops: the core after the last one identified is open, or its link has come off."));
     }
 }

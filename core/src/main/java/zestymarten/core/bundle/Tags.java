@@ -22,7 +22,7 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
         }
         if (!(tolerance >= 0 && tolerance < 1 && coreOhm >= 0)) {
             throw new IllegalArgumentException("The tags' tolerance (" + tolerance
-                    + ") must be from 0 to below 1, the core's ohms (" + coreOhm + ") not below 0.");
+                    + ") must be from 0 to below 1, the core's resistance (" + coreOhm + ") not below 0.");
         }
     }
 

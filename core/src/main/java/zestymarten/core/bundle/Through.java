@@ -50,7 +50,7 @@ public final class Through {
                         Ohms.of((leastPartOhm + mostPartOhm) / 2),
                         Ohms.of(mostPartOhm))));
         return network.between(here, back).fold(ohmic -> ohmic, () -> {
-            throw new IllegalStateException("Core and part are one way through.");
+            throw new IllegalStateException("There is continuity through core and part.");
         });
     }
 
@@ -65,7 +65,7 @@ public final class Through {
 
     private static Told byOhms(int core, Path.Ohmic expected, OptionalDouble read, double accuracy) {
         if (read.isEmpty()) {
-            return new Told(core, Answer.NOT, "no way through");
+            return new Told(core, Answer.NOT, "no continuity");
         }
         double ohm = read.getAsDouble();
         boolean fits = ohm >= expected.low().value() * (1 - accuracy)

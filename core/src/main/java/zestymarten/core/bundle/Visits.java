@@ -3,13 +3,15 @@ package zestymarten.core.bundle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Sorting by visits, as it is practised where there is a return: at each visit there one core goes to the return, by pair and
  * earth two more are tied together, and here they are found.
  *
  * <p>Method: one by one, visit k puts core k there to the return. By pair and earth the one to the return is the first of the
- * pair of the visit before, so that its other one is known too. The last core is known by what is left. Cost: linear.
+ * pair of the visit before, so that its other one is known too. Where every visit found its core, the last one is known by what
+ * is left, and shown by nothing: see {@link #unproved}. Cost: linear.
  *
  * @param visits in their order
  */
@@ -81,7 +83,9 @@ public record Visits(int cores, List<Visit> visits) {
                 put(there, other(found.get(i - 1).together(), here), other);
             }
         }
-        if (found.size() >= visits.size()) {
+        boolean all = found.size() >= visits.size()
+                && found.stream().allMatch(each -> each.toReturn().isPresent());
+        if (all) {
             last(there);
         }
         List<Integer> sorted = new ArrayList<>();
@@ -89,6 +93,16 @@ public record Visits(int cores, List<Visit> visits) {
             sorted.add(there[core]);
         }
         return sorted;
+    }
+
+    /** The cores there that no visit shows: known by what is left alone, an open one would look the same. */
+    public List<Integer> unproved() {
+        return IntStream.rangeClosed(1, cores)
+                .filter(core -> visits.stream()
+                        .noneMatch(each ->
+                                each.toReturn() == core || each.together().contains(core)))
+                .boxed()
+                .toList();
     }
 
     private void put(int[] there, int here, int core) {

@@ -34,6 +34,16 @@ public record Compared(Spot spot, double expectedOhm, double toleranceOhm, State
         public String word() {
             return name().toLowerCase(java.util.Locale.ROOT);
         }
+
+        /** As a person reads it. */
+        public String result() {
+            return switch (this) {
+                case UNTESTED -> "not finished";
+                case GOOD -> "pass";
+                case WATCH -> "marginal";
+                case FAULT -> "fail";
+            };
+        }
     }
 
     /** All readings of the dead tests, taken or not, in their order. */
@@ -76,7 +86,7 @@ public record Compared(Spot spot, double expectedOhm, double toleranceOhm, State
         if (state == State.UNTESTED) {
             return "";
         }
-        return readOhm.isPresent() ? Engineering.text(readOhm.getAsDouble(), "Ω") : "no way through";
+        return readOhm.isPresent() ? Engineering.text(readOhm.getAsDouble(), "Ω") : "no continuity";
     }
 
     /** Such as {@code 0.224 Ω}. */

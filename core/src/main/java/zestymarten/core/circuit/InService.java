@@ -23,7 +23,7 @@ public record InService(
     public InService {
         if (!(volts > 0 && volts <= 1000 && supplyOhm > 0 && supplyOhm <= 1000 && loopOhm > 0)) {
             throw new IllegalArgumentException(
-                    "The supply's volts (" + volts + " V) must be above 0 and at most 1000 V, its" + " ohms ("
+                    "The supply's volts (" + volts + " V) must be above 0 and at most 1000 V, its" + " resistance ("
                             + supplyOhm + ") and the loop's (" + loopOhm + ") above 0.");
         }
     }

@@ -1,12 +1,16 @@
 package zestymarten.core.circuit;
 
-import java.util.Locale;
-
 /** What a conductor of a circuit is for. */
 public enum Role {
-    LINE,
-    NEUTRAL,
-    PROTECTIVE;
+    LINE("line"),
+    NEUTRAL("neutral"),
+    PROTECTIVE("protective conductor");
+
+    private final String words;
+
+    Role(String words) {
+        this.words = words;
+    }
 
     /** The letter that stands before its terminals: L, N, P. */
     String letter() {
@@ -15,6 +19,6 @@ public enum Role {
 
     /** Such as {@code line}. */
     public String words() {
-        return name().toLowerCase(Locale.ROOT);
+        return words;
     }
 }

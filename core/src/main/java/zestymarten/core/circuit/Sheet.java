@@ -74,7 +74,7 @@ public record Sheet(
                     Compared.SOURCE)));
             insulation();
             polarity();
-            inService();
+            inService(recognised);
             return new Sheet(tests, compared, verdict(recognised), says, now(), next(recognised), lines);
         }
 
@@ -93,7 +93,7 @@ public record Sheet(
             }
             return tests.polarity().isEmpty()
                     ? Optional.of(
-                            "Look at every point and touch it: line, neutral and protective each at its own terminal.")
+                            "Inspect and measure every point: line, neutral and protective conductor each at its own terminal.")
                     : Optional.empty();
         }
 
@@ -126,7 +126,7 @@ public record Sheet(
                 return;
             }
             if (!recognised.unexplained().isEmpty()) {
-                says.add("One reading fits nothing, touch it again: " + words(recognised.unexplained()) + ".");
+                says.add("One reading fits nothing, measure again: " + words(recognised.unexplained()) + ".");
             }
             says.add(best.get().pattern().says(circuit));
             beside(best.get()).ifPresent(says::add);
@@ -174,7 +174,7 @@ public record Sheet(
                         "insulation",
                         pair.words(),
                         shown == null ? "" : shown.text(),
-                        "at least " + limit.least().text(),
+                        "minimum " + limit.least().text(),
                         shown == null ? Compared.State.UNTESTED : judged(shown, limit),
                         limit.derivation()));
             }
@@ -190,26 +190,69 @@ public record Sheet(
             boolean right = said.filter(Tests.RIGHT::equalsIgnoreCase).isPresent();
             lines.add(new Line(
                     "polarity",
-                    "line, neutral and protective at every point, looked at and touched",
+                    "line, neutral and protective conductor at every point, inspected and measured",
                     right ? Tests.RIGHT : said.map(where -> "wrong at " + where).orElse(""),
                     "right",
                     said.isEmpty() ? Compared.State.UNTESTED : right ? Compared.State.GOOD : Compared.State.FAULT,
                     "the circuit as drawn"));
         }
 
-        private void inService() {
+        private void inService(Recognised recognised) {
             Worst worst = worst();
             lines.add(figure("R1 + R2", worst.words, Engineering.text(worst.ohm, "Ω"), worst.source));
             drop();
-            if (supply.ohm().isPresent() && supply.protection().isPresent()) {
-                live(new InService(
-                        supply.volts(),
-                        supply.ohm().getAsDouble(),
-                        worst.ohm,
-                        circuit.celsius(),
-                        HOT_C,
-                        supply.protection().get()));
+            if (supply.ohm().isEmpty() || supply.protection().isEmpty()) {
+                return;
             }
+            Optional<String> unknown = unknown(recognised);
+            if (unknown.isPresent()) {
+                says.add("Disconnection is not known: " + unknown.get());
+                lines.add(new Line(
+                        "loop impedance",
+                        "at the farthest point, cable at 70 °C",
+                        "",
+                        "to be shown",
+                        Compared.State.UNTESTED,
+                        unknown.get()));
+                return;
+            }
+            live(new InService(
+                    supply.volts(),
+                    supply.ohm().getAsDouble(),
+                    worst.ohm,
+                    circuit.celsius(),
+                    HOT_C,
+                    supply.protection().get()));
+        }
+
+        /**
+         * Why nothing can be said of a fault to earth; empty where line to protective was read at the farthest point, joined at
+         * every point that was read, and nothing else contradicts.
+         */
+        private Optional<String> unknown(Recognised recognised) {
+            List<Compared> loops = compared.stream()
+                    .filter(each -> each.spot().linked() == Linked.LINE_PROTECTIVE
+                            && each.state() != Compared.State.UNTESTED
+                            && !each.spot().point().isEmpty())
+                    .toList();
+            boolean good = recognised.best().isEmpty()
+                    || (recognised.best().get().pattern() instanceof Pattern.Good
+                            && recognised.isExplained()
+                            && recognised.unexplained().isEmpty());
+            if (!good || loops.stream().anyMatch(each -> each.readOhm().isEmpty())) {
+                return Optional.of("the readings show a fault. Repair it and read line to protective conductor again.");
+            }
+            String farthest = farthest();
+            return loops.stream().anyMatch(each -> each.spot().point().equals(farthest))
+                    ? Optional.empty()
+                    : Optional.of("line to protective conductor was not read at point " + farthest + ", the farthest.");
+        }
+
+        private String farthest() {
+            Predicted predicted = new Predicted(circuit);
+            return circuit.points().stream()
+                    .max(Comparator.comparingDouble(point -> predicted.inService(Role.PROTECTIVE, point)))
+                    .orElseThrow();
         }
 
         /** A line that is reckoned and not judged. */
@@ -224,11 +267,9 @@ public record Sheet(
                     "at the farthest point, cable at 70 °C",
                     Engineering.text(service.loopImpedanceOhm(), "Ω"),
                     service.mostOhm().isPresent()
-                            ? "at most " + Engineering.text(service.mostOhm().getAsDouble(), "Ω")
+                            ? "maximum " + Engineering.text(service.mostOhm().getAsDouble(), "Ω")
                             : "",
-                    service.atOnce()
-                            ? Compared.State.GOOD
-                            : service.disconnects() ? Compared.State.WATCH : Compared.State.FAULT,
+                    disconnection(service),
                     service.mostOhm().isPresent()
                             ? "top of the band of the " + service.protection().name() + ", IEC 60898-1"
                             : "the curve of the fuse's maker decides how soon"));
@@ -244,6 +285,12 @@ public record Sheet(
                     "U / Ze"));
         }
 
+        /** What is not surely cut off at once is a fault; how soon a fuse melts its maker's curve says. */
+        private static Compared.State disconnection(InService service) {
+            boolean byCurve = service.mostOhm().isEmpty() && service.disconnects();
+            return service.atOnce() ? Compared.State.GOOD : byCurve ? Compared.State.UNTESTED : Compared.State.FAULT;
+        }
+
         private void drop() {
             if (supply.loadA().isEmpty()) {
                 return;
@@ -256,7 +303,7 @@ public record Sheet(
                     "voltage drop",
                     "all of " + Engineering.text(load, "A") + " taken at the farthest point, cable at 70 °C",
                     Engineering.text(drop, "V") + ", " + percent(share),
-                    "at most " + percent(supply.mostDrop()),
+                    "maximum " + percent(supply.mostDrop()),
                     share <= supply.mostDrop() ? Compared.State.GOOD : Compared.State.FAULT,
                     "from the drawn lengths; the limit as typed, local codes decide"));
         }
@@ -286,7 +333,7 @@ public record Sheet(
                 return new Worst(
                         read.get().readOhm().getAsDouble(),
                         "the highest read, at point " + read.get().spot().point(),
-                        "read with line to protective linked");
+                        "read with line to protective conductor linked");
             }
             double ends = readings.ohm(Spot.ends(Role.LINE)).orElse(0)
                     + readings.ohm(Spot.ends(Role.PROTECTIVE)).orElse(0);
@@ -294,7 +341,9 @@ public record Sheet(
                     && readings.ohm(Spot.ends(Role.PROTECTIVE)).isPresent()
                     && ends > 0) {
                 return new Worst(
-                        ends / 4, "a quarter of line and protective end to end", "(r1 + r2) / 4, spurs not in it");
+                        ends / 4,
+                        "a quarter of line and protective conductor end to end",
+                        "(r1 + r2) / 4, spurs not in it");
             }
             return new Worst(drawn(Role.PROTECTIVE), "as drawn: not read yet", "IEC 60228, lengths as drawn");
         }

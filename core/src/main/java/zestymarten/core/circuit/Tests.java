@@ -22,7 +22,7 @@ public record Tests(Circuit circuit, Readings readings, Map<Pair, Understood> in
         insulation.forEach((pair, shown) -> {
             if (shown.figure().isEmpty()) {
                 throw new IllegalArgumentException("Insulation " + pair.words() + ": read " + shown.text()
-                        + "; expected ohms such as 200M, or >999M.");
+                        + "; expected a resistance such as 200M, or >999M.");
             }
         });
     }

@@ -59,7 +59,7 @@ final class Told implements Pattern.Cases<String> {
 
     @Override
     public String good() {
-        return circuit.ring() ? "It reads as the ring that was drawn." : "It reads as the radial that was drawn.";
+        return circuit.ring() ? "The readings agree with the ring as drawn." : "It reads as the radial that was drawn.";
     }
 
     @Override
@@ -73,7 +73,7 @@ final class Told implements Pattern.Cases<String> {
     public String broken(Pattern.Broken pattern) {
         return "The " + pattern.role().words() + " is open " + circuit.where(pattern.stretch()) + ". "
                 + (circuit.ring()
-                        ? "It is a ring no more: each side is fed by one leg alone."
+                        ? "The ring is broken: each side is fed by one leg only."
                         : "Everything beyond is without it.");
     }
 
@@ -98,7 +98,7 @@ final class Told implements Pattern.Cases<String> {
 
     @Override
     public String swapped(Pattern.Swapped pattern) {
-        return "The " + pattern.a().words() + " and the " + pattern.b().words() + " have changed places at point "
+        return "The " + pattern.a().words() + " and the " + pattern.b().words() + " are crossed at point "
                 + pattern.point() + ".";
     }
 
@@ -110,7 +110,7 @@ final class Told implements Pattern.Cases<String> {
 
     @Override
     public String longer(Pattern.Longer pattern) {
-        return "All of it has " + Math.round(100 * pattern.factor()) + " % of the ohms expected: the cable is "
+        return "All of it has " + Math.round(100 * pattern.factor()) + " % of the resistance expected: the cable is "
                 + (pattern.factor() > 1 ? "longer" : "shorter") + " than drawn, about "
                 + Engineering.text(rounded(pattern.factor() * circuit.metres()), "m")
                 + ", or of another section. See whether a fault at its end is still cut off.";

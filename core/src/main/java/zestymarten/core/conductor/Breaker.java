@@ -2,6 +2,7 @@ package zestymarten.core.conductor;
 
 import java.util.Arrays;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import zestymarten.core.quantity.Engineering;
@@ -46,6 +47,9 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
         }
     }
 
+    /** "At once" is below a tenth of a second. */
+    private static final double AT_ONCE_S = 0.1;
+
     private static final Map<Curve, ResourceTable.Row> ROWS =
             Arrays.stream(Curve.values()).collect(Collectors.toMap(Function.identity(), Breaker::row));
 
@@ -76,6 +80,16 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
     @Override
     public boolean cutsOffSoon(double amperes) {
         return at(amperes).compareTo(Reaction.TRIPS_BY_HEAT) > 0;
+    }
+
+    @Override
+    public OptionalDouble longestSeconds(double amperes) {
+        return switch (at(amperes)) {
+            case HOLDS, MAY_TRIP -> OptionalDouble.empty();
+            case TRIPS_BY_HEAT -> OptionalDouble.of(3600.0 * conventionalHours());
+            case TRIPS_SOON, BY_HEAT_OR_AT_ONCE -> OptionalDouble.of(ratedA <= 32 ? 60 : 120);
+            case AT_ONCE -> OptionalDouble.of(AT_ONCE_S);
+        };
     }
 
     @Override

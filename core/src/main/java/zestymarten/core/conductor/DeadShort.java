@@ -23,7 +23,7 @@ public record DeadShort(
     public DeadShort {
         if (!(volts > 0 && volts <= 1000 && sourceOhm > 0 && sourceOhm <= 1000)) {
             throw new IllegalArgumentException(
-                    "The source's voltage (" + volts + " V) must be above 0 and at most 1000 V, its" + " ohms ("
+                    "The source's voltage (" + volts + " V) must be above 0 and at most 1000 V, its" + " resistance ("
                             + sourceOhm + ") above 0 and at most 1000.");
         }
     }
@@ -39,7 +39,7 @@ public record DeadShort(
     }
 
     public double hotCelsius() {
-        return insulation == Wire.Insulation.COPPER_PVC || insulation == Wire.Insulation.ALUMINIUM_PVC ? 70 : 90;
+        return insulation.inUseCelsius();
     }
 
     public double coldA() {
@@ -65,11 +65,31 @@ public record DeadShort(
         return seconds >= LEAST_S && seconds <= MOST_S ? OptionalDouble.of(seconds) : OptionalDouble.empty();
     }
 
-    /** Whether it is surely cut off, hot as well as cold. */
+    /** The current with the core as hot as its insulation stands in a short circuit: the least while it lasts. */
+    public double endA() {
+        double ohm = Wire.ohmAt(feeder.metal(), coldOhm(), feeder.celsius(), insulation.endCelsius());
+        return Wire.shortAmperes(volts, sourceOhm, ohm);
+    }
+
+    /** Seconds after which it has surely been cut off, the core getting hotter all the time; empty where it may never be. */
+    private OptionalDouble cutOffS() {
+        return protection.map(each -> each.longestSeconds(endA())).orElse(OptionalDouble.empty());
+    }
+
+    /**
+     * Whether it is surely cut off before the insulation is lost. Beyond 5 s the adiabatic time is shorter than the true one,
+     * so that this errs on the safe side.
+     */
     public boolean isCutOff() {
-        return protection
-                .map(each -> each.cutsOff(coldA()) && each.cutsOff(hotA()))
-                .orElse(false);
+        return cutOffS().orElse(Double.POSITIVE_INFINITY)
+                <= Wire.adiabaticSeconds(insulation, feeder.effectiveMm2(), coldA());
+    }
+
+    private String stands() {
+        return standsS().isPresent()
+                ? "its insulation stands that for about "
+                        + Engineering.text(standsS().getAsDouble(), "s") + "."
+                : "it is not shown that its insulation stands that as long.";
     }
 
     /** What happens, for a person without formulas. */
@@ -81,16 +101,14 @@ public record DeadShort(
         }
         Protection by = protection.get();
         String hot = Feeder.four(hotA() / by.ratedA()) + " times what the " + by.name() + " is for";
-        if (!isCutOff()) {
+        if (cutOffS().isEmpty()) {
             return "A dead short draws " + Engineering.text(coldA(), "A") + ", and no more than "
                     + Engineering.text(hotA(), "A") + " once the core is hot, " + hot + ": it " + by.does(hotA())
                     + ". Meanwhile " + heat;
         }
-        return by.cutsOffSoon(coldA()) && by.cutsOffSoon(hotA())
-                ? "A dead short draws " + Engineering.text(coldA(), "A") + ", hot " + hot + ": it " + by.does(hotA())
-                        + "."
-                : "A dead short is cut off, but it may last: hot " + hot + ", the " + by.name() + " " + by.does(hotA())
-                        + ". Meanwhile " + heat;
+        String draws =
+                "A dead short draws " + Engineering.text(coldA(), "A") + ", hot " + hot + ": it " + by.does(hotA());
+        return isCutOff() ? draws + "." : draws + ", which is not in time: " + stands() + " Until then " + heat;
     }
 
     /** The constant for a metal in PVC or XLPE. */

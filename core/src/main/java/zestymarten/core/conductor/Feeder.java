@@ -37,12 +37,12 @@ public record Feeder(
                 .filter(OptionalDouble::isPresent)
                 .count();
         if (known < 2) {
-            throw new IllegalArgumentException("Two of length, section and ohms are needed; the third follows.");
+            throw new IllegalArgumentException("Two of length, section and resistance are needed; the third follows.");
         }
         for (OptionalDouble each : List.of(lengthM, areaMm2, ohm)) {
             if (each.isPresent() && !(each.getAsDouble() > 0 && each.getAsDouble() < 1e7)) {
                 throw new IllegalArgumentException(
-                        "Length, section and ohms must be above 0; read " + each.getAsDouble() + ".");
+                        "Length, section and resistance must be above 0; read " + each.getAsDouble() + ".");
             }
         }
     }
@@ -138,17 +138,17 @@ public record Feeder(
         return switch (fit()) {
             case NOT_ASKED ->
                 areaMm2.isEmpty()
-                        ? "The ohms fit " + section(metal) + "."
+                        ? "The resistance fits " + section(metal) + "."
                         : lengthM.isEmpty()
-                                ? "So many ohms make about " + Engineering.text(metres(), "m") + " of cable."
+                                ? "This resistance gives about " + Engineering.text(metres(), "m") + " of cable."
                                 : "It should read about " + ohms + most() + ".";
             case FITS -> "It is what it says: " + ohms + most() + ".";
             case TOO_MANY_OHMS ->
-                "It is not what it says: " + ohms + most() + ". The ohms fit " + section(metal) + ", or "
+                "It is not what it says: " + ohms + most() + ". The resistance fits " + section(metal) + ", or "
                         + four(impliedMm2(other())) + " mm\u00b2 of " + other().name()
                         + "; or a joint on the way is bad.";
             case TOO_FEW_OHMS ->
-                "It has fewer ohms than its copper can have: " + ohms + ", about "
+                "Its resistance is lower than its copper can have: " + ohms + ", about "
                         + Engineering.text(nominalOhm(), "\u03a9")
                         + " expected. It is thicker or shorter than it says, or something beside it carries the current.";
         };

@@ -1,6 +1,7 @@
 package zestymarten.core.conductor;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.ResourceTable;
 
@@ -66,6 +67,11 @@ public record Fuse(double ratedA) implements Protection {
     @Override
     public boolean cutsOffSoon(double amperes) {
         return amperes >= SOON * meltsA();
+    }
+
+    @Override
+    public OptionalDouble longestSeconds(double amperes) {
+        return cutsOff(amperes) ? OptionalDouble.of(3600.0 * conventionalHours()) : OptionalDouble.empty();
     }
 
     @Override

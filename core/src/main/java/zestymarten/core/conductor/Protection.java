@@ -1,5 +1,6 @@
 package zestymarten.core.conductor;
 
+import java.util.OptionalDouble;
 import java.util.function.Function;
 
 /** What cuts a current off that is too large. */
@@ -9,6 +10,9 @@ public sealed interface Protection permits Breaker, Fuse {
 
     /** Whether it surely cuts that current off within the conventional time. */
     boolean cutsOff(double amperes);
+
+    /** Seconds after which it has surely cut that current off, at the longest; empty where it may never. */
+    OptionalDouble longestSeconds(double amperes);
 
     /** Whether it surely does so within minutes. */
     boolean cutsOffSoon(double amperes);

@@ -23,6 +23,20 @@ public final class Wire {
         Insulation(double k) {
             this.k = k;
         }
+
+        private boolean isPvc() {
+            return this == COPPER_PVC || this == ALUMINIUM_PVC;
+        }
+
+        /** How hot the core may be in use, in °C. */
+        public double inUseCelsius() {
+            return isPvc() ? 70 : 90;
+        }
+
+        /** How hot the core may get in a short circuit before the insulation is lost, in °C. Source: IEC 60364-5-54. */
+        public double endCelsius() {
+            return isPvc() ? 160 : 250;
+        }
     }
 
     private Wire() {}

@@ -11,10 +11,12 @@ import zestymarten.core.quantity.Engineering;
  * <p>Rule: a lead is judged by the line of all; one that jumped, or on which something is seen, is condemned whatever it reads.
  * The doubt in a length counts as the ohms that it would make.
  *
- * @param line empty where there are too few leads, or all of one length
+ * @param line level where all have one length; empty where there are too few leads
  * @param leads in the order in which they were given
  */
 public record Alike(Optional<Family> line, List<Told> leads) {
+    private static final double NEGLIGIBLE_OHM = 0.05;
+
     public Alike {
         leads = List.copyOf(leads);
     }
@@ -39,15 +41,21 @@ public record Alike(Optional<Family> line, List<Told> leads) {
      * @param lengthDoubt of every length, as a share of it
      */
     public static Alike of(List<LeadList.Line> lines, double accuracy, double stepOhm, double lengthDoubt) {
-        List<Family.Lead> leads = lines.stream()
-                .map(each -> new Family.Lead(each.lengthM(), each.ohm(), accuracy * each.ohm() + stepOhm))
-                .toList();
-        Optional<Family> line = Family.of(leads);
-        List<Told> told = new ArrayList<>();
-        for (int i = 0; i < lines.size(); i++) {
-            told.add(told(lines.get(i), leads.get(i), line, lengthDoubt));
-        }
-        return new Alike(line, told);
+        List<LeadList.Line> joined =
+                lines.stream().filter(each -> !each.isOpen()).toList();
+        Optional<Family> line = Family.of(
+                joined.stream().map(each -> lead(each, accuracy, stepOhm)).toList());
+        return new Alike(
+                line,
+                lines.stream()
+                        .map(each -> each.isOpen()
+                                ? new Told(each, 0, "there is no continuity through it", 0)
+                                : told(each, lead(each, accuracy, stepOhm), line, lengthDoubt))
+                        .toList());
+    }
+
+    private static Family.Lead lead(LeadList.Line line, double accuracy, double stepOhm) {
+        return new Family.Lead(line.lengthM(), line.ohm(), accuracy * line.ohm() + stepOhm);
     }
 
     private static Told told(LeadList.Line line, Family.Lead lead, Optional<Family> family, double lengthDoubt) {
@@ -61,14 +69,10 @@ public record Alike(Optional<Family> line, List<Told> leads) {
         double off = of.off(lead);
         List<String> reasons = new ArrayList<>();
         if (of.isOdd(doubted)) {
-            reasons.add(Engineering.text(Math.abs(off), "\u03a9") + (off > 0 ? " above" : " below") + " the line, "
-                    + Math.round(Math.abs(off) / Math.max(1e-12, of.scaleOhm()))
-                    + " times the spread of the others; "
-                    + (off > 0
-                            ? "its length would have to be "
-                                    + Engineering.text((line.ohm() - of.terminationOhm()) / of.ohmPerMetre(), "m")
-                                    + ", or a termination is bad"
-                            : "it is shorter, thicker, or something beside it carries the current"));
+            reasons.add(Engineering.text(Math.abs(off), "Ω")
+                    + (off > 0 ? " above" : " below")
+                    + (of.hasSlope() ? " the line; " : " the median; ")
+                    + why(of, line, off));
         }
         if (line.isCondemned()) {
             reasons.add(seen(line));
@@ -77,19 +81,41 @@ public record Alike(Optional<Family> line, List<Told> leads) {
         return new Told(line, off, String.join("; ", reasons), share);
     }
 
+    private static String why(Family of, LeadList.Line line, double off) {
+        if (off <= 0) {
+            return "it is shorter, thicker, or something beside it carries the current";
+        }
+        return of.ohmPerMetre() > 0
+                ? "its length would have to be "
+                        + Engineering.text((line.ohm() - of.terminationOhm()) / of.ohmPerMetre(), "m")
+                        + ", or a termination is bad"
+                : "a termination is bad, or strands are broken";
+    }
+
     private static String seen(LeadList.Line line) {
         return "condemned by hand and eye: " + line.words();
+    }
+
+    /** Whether the set makes sense, so that a lead that is not named as different is like the others. */
+    public boolean isJudged() {
+        return line.filter(each -> each.ohmPerMetre() >= 0 && each.terminationOhm() >= -NEGLIGIBLE_OHM)
+                .isPresent();
     }
 
     /** How far the comparison can be trusted, in a sentence. */
     public String trust() {
         if (line.isEmpty()) {
-            return leads.size() < 4
-                    ? "Fewer than four leads: no verdict by comparison."
-                    : "All have one length: no line can be drawn through them.";
+            return "Fewer than four leads with continuity: no verdict by comparison.";
+        }
+        if (!line.get().hasSlope()) {
+            return "All have one length, or none adds resistance: each is compared with the median of all.";
+        }
+        if (!isJudged()) {
+            return "Longer leads read less, or their ends less than nothing: the lengths or the test-lead resistance are wrong."
+                    + " Measure again before anything is judged.";
         }
         return line.get().confidence() == Family.Confidence.WEAK
                 ? "Four leads only: the evidence is weak."
-                : leads.size() + " leads: the line holds as long as fewer than half of them are odd.";
+                : leads.size() + " leads: the line holds as long as fewer than half of them are different.";
     }
 }

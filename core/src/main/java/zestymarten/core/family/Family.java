@@ -38,13 +38,14 @@ public record Family(double ohmPerMetre, double terminationOhm, double scaleOhm,
     public record Lead(double lengthM, double ohm, double uncertaintyOhm) {
         public Lead {
             if (!(lengthM > 0 && ohm >= 0 && uncertaintyOhm >= 0)) {
-                throw new IllegalArgumentException("A lead's length (" + lengthM + " m) must be above 0, its ohms ("
-                        + ohm + ") and their uncertainty (" + uncertaintyOhm + ") not below 0.");
+                throw new IllegalArgumentException(
+                        "A lead's length (" + lengthM + " m) must be above 0, its resistance (" + ohm
+                                + ") and their uncertainty (" + uncertaintyOhm + ") not below 0.");
             }
         }
     }
 
-    /** The line of some leads; empty for fewer than four, or if all have one length. */
+    /** The line of some leads, level where all have one length; empty for fewer than four. */
     public static Optional<Family> of(List<Lead> leads) {
         List<Double> slopes = new ArrayList<>();
         for (int i = 0; i < leads.size(); i++) {
@@ -55,10 +56,10 @@ public record Family(double ohmPerMetre, double terminationOhm, double scaleOhm,
                 }
             }
         }
-        if (leads.size() < WEAK || slopes.isEmpty()) {
+        if (leads.size() < WEAK) {
             return Optional.empty();
         }
-        double slope = median(slopes);
+        double slope = slopes.isEmpty() ? 0 : median(slopes);
         double intercept = median(
                 leads.stream().map(lead -> lead.ohm() - slope * lead.lengthM()).toList());
         double scale = NORMAL
@@ -68,6 +69,11 @@ public record Family(double ohmPerMetre, double terminationOhm, double scaleOhm,
         double least = median(leads.stream().map(Lead::uncertaintyOhm).toList());
         return Optional.of(new Family(
                 slope, intercept, scale > 0 ? scale : least, leads.size() == WEAK ? Confidence.WEAK : Confidence.FULL));
+    }
+
+    /** Whether the leads were of several lengths, so that their resistance per metre is known. */
+    public boolean hasSlope() {
+        return ohmPerMetre != 0;
     }
 
     /** What a lead of a length should read, in ohms. */

@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
@@ -24,17 +27,42 @@ public final class LeadList {
     /**
      * A lead with what was said of it.
      *
+     * @param ohm infinite where the meter shows open
      * @param words name and findings as typed
      */
     public record Line(int number, double lengthM, double ohm, String words) {
         /** Whether it jumped when it was moved, or something is to be seen on it. */
         boolean isCondemned() {
-            return List.of(words.toLowerCase(Locale.ROOT).split("[^a-z]+")).stream()
-                    .anyMatch(CONDEMNED::contains);
+            List<String> said = List.of(words.toLowerCase(Locale.ROOT).split("[^a-z]+"));
+            return IntStream.range(0, said.size())
+                    .anyMatch(i -> CONDEMNED.contains(said.get(i)) && (i == 0 || !DENIED.contains(said.get(i - 1))));
         }
 
-        private static final List<String> CONDEMNED =
-                List.of("jumps", "jumped", "cut", "burnt", "melted", "crushed", "chafed", "cracked", "corroded");
+        /** Whether there is no continuity through it. */
+        boolean isOpen() {
+            return Double.isInfinite(ohm);
+        }
+
+        /** The resistance as a person reads it. */
+        public String text() {
+            return isOpen() ? "open" : Engineering.text(ohm, "Ω");
+        }
+
+        private static final Set<String> DENIED = Set.of("no", "not", "never");
+
+        private static final List<String> CONDEMNED = List.of(
+                "jumps",
+                "jumped",
+                "cut",
+                "burnt",
+                "burned",
+                "melted",
+                "crushed",
+                "chafed",
+                "cracked",
+                "corroded",
+                "broken",
+                "frayed");
     }
 
     /**
@@ -52,11 +80,13 @@ public final class LeadList {
             }
             String[] cells = SEPARATOR.split(row, 3);
             OptionalDouble length = cells.length > 0 ? figure(cells[0]) : OptionalDouble.empty();
-            OptionalDouble ohm = cells.length > 1 ? figure(cells[1]) : OptionalDouble.empty();
+            OptionalDouble ohm = cells.length > 1 ? resistance(cells[1]) : OptionalDouble.empty();
             if (length.isEmpty() || ohm.isEmpty() || length.getAsDouble() <= 0) {
-                problems.add(new Problem(
-                        "line " + (i + 1),
-                        "Read '" + row + "'; expected length in metres and ohms, such as 2.1 5.31, then its name."));
+                problems.add(
+                        new Problem(
+                                "line " + (i + 1),
+                                "“" + row
+                                        + "” is not accepted; expected length in metres and resistance, such as 2.1 5.31, then its name."));
             } else {
                 String words = cells.length > 2 ? cells[2].strip() : "";
                 lines.add(new Line(lines.size() + 1, length.getAsDouble(), ohm.getAsDouble(), words));
@@ -66,6 +96,12 @@ public final class LeadList {
             problems.add(new Problem("", "There are " + lines.size() + " leads; at most " + MOST + " are compared."));
         }
         return lines;
+    }
+
+    private static OptionalDouble resistance(String text) {
+        return new ReadingLanguage(false).understand(text) instanceof Understood.OverRange
+                ? OptionalDouble.of(Double.POSITIVE_INFINITY)
+                : figure(text);
     }
 
     private static OptionalDouble figure(String text) {

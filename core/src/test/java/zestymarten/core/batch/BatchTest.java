@@ -31,8 +31,19 @@ class BatchTest {
     }
 
     private static Map<String, String> good() {
-        return new LinkedHashMap<>(
-                Map.of("look", "s", "core_PE", "0.13", "core_L1", "0.13", "core_N", "0.132", "insulation", ">200M"));
+        return new LinkedHashMap<>(Map.of(
+                "look",
+                "s",
+                "core_PE",
+                "0.13",
+                "core_L1",
+                "0.13",
+                "core_N",
+                "0.132",
+                "apart_L1_N",
+                "OL",
+                "insulation",
+                ">200M"));
     }
 
     private static Map<String, String> good(String item, String typed) {
@@ -45,7 +56,7 @@ class BatchTest {
     void theProtectiveConductorComesFirstAndInsulationLast() {
         assertThat(check(false).items())
                 .extracting(LeadCheck.Item::id)
-                .containsExactly("look", "core_PE", "core_L1", "core_N", "insulation");
+                .containsExactly("look", "core_PE", "core_L1", "core_N", "apart_L1_N", "insulation");
         assertThat(check(false).expected(check(false).items().get(1)))
                 .contains("IEC 60228")
                 .contains("0.0891 Ω");
@@ -56,7 +67,8 @@ class BatchTest {
         LeadVerdict verdict = check(false).judge(good());
         assertThat(verdict.outcome()).isEqualTo(LeadVerdict.Outcome.PASS);
         assertThat(verdict.says())
-                .containsExactly("Every core answers at its own pin: none is open, none has changed places.");
+                .containsExactly(
+                        "Every core answers at its own pin and at no other: none is open, none is crossed, none is shorted.");
         LeadVerdict screws = check(true).judge(good());
         assertThat(screws.outcome()).isEqualTo(LeadVerdict.Outcome.SCREWS_ONLY);
         assertThat(screws.says())
@@ -78,7 +90,7 @@ class BatchTest {
         typed.put("core_N", "OL");
         assertThat(check(false).judge(typed).says())
                 .contains(
-                        "Several cores do not answer, core L1, core N: they may have changed places. Touch across before you call"
+                        "Several cores do not answer, core L1, core N: they may be crossed. Measure across before you call"
                                 + " them broken.");
     }
 
@@ -89,6 +101,45 @@ class BatchTest {
         assertThat(check(false).judge(good("core_N", "what")).outcome()).isEqualTo(LeadVerdict.Outcome.INCOMPLETE);
         assertThat(check(false).judge(good("insulation", "0.3M")).outcome()).isEqualTo(LeadVerdict.Outcome.FAIL);
         assertThat(check(false).judge(good("core_N", "b")).outcome()).isNotEqualTo(LeadVerdict.Outcome.PASS);
+    }
+
+    @Test
+    void aShortBetweenLiveCoresFailsThoughEachCoreAnswers() {
+        LeadVerdict verdict = check(false).judge(good("apart_L1_N", "0.14"));
+        assertThat(verdict.outcome()).isEqualTo(LeadVerdict.Outcome.FAIL);
+        assertThat(verdict.says()).anyMatch(each -> each.startsWith("L1 to N: "));
+        assertThat(check(false).judge(good("apart_L1_N", "")).outcome()).isEqualTo(LeadVerdict.Outcome.INCOMPLETE);
+    }
+
+    @Test
+    void aMainsLeadIsNotPassedByALowTestVoltageNorByHalfAMegohm() {
+        LeadCheck low = new LeadCheck(LEAD, CONDITIONS, 250, false);
+        assertThat(low.judge(good("insulation", "0.6M")).outcome()).isEqualTo(LeadVerdict.Outcome.FAIL);
+        assertThat(low.judge(good("insulation", "50M")).outcome()).isEqualTo(LeadVerdict.Outcome.INCOMPLETE);
+        assertThat(low.judge(good("insulation", "50M")).says()).anyMatch(each -> each.contains("at that voltage"));
+    }
+
+    @Test
+    void aFreeWordNeitherCondemnsNorPassesALead() {
+        assertThat(check(false).judge(good("look", "none")).outcome()).isEqualTo(LeadVerdict.Outcome.PASS);
+        assertThat(check(false).judge(good("look", "not burnt")).outcome()).isEqualTo(LeadVerdict.Outcome.INCOMPLETE);
+        assertThat(check(false).judge(good("look", "sheath frayed")).outcome()).isEqualTo(LeadVerdict.Outcome.FAIL);
+    }
+
+    @Test
+    void aBadLeadDoesNotHideInTheSlackOfTheOthers() {
+        Map<Integer, Double> read = new HashMap<>(Map.of(10, 1.8));
+        Coupled row = Coupled.of(10, 0.2, read);
+        assertThat(row.says())
+                .startsWith(
+                        "The row as a whole is within its limit: 1.8 Ω, limit 2 Ω. A single lead of up to 1.8 Ω may hide");
+        while (row.next().isPresent()) {
+            int at = row.next().get();
+            read.put(at, at * 0.1 + (at >= 7 ? 0.8 : 0));
+            row = Coupled.of(10, 0.2, read);
+        }
+        assertThat(row.suspects()).containsExactly(7);
+        assertThat(row.says()).startsWith("Lead 7, or its coupling, is the bad one.");
     }
 
     @Test
@@ -104,7 +155,7 @@ class BatchTest {
                     row = Coupled.of(leads, 0.1, read);
                     touches++;
                 }
-                assertThat(row.known().first() + 1).isEqualTo(bad);
+                assertThat(row.suspects()).containsExactly(bad);
                 assertThat(touches).isLessThanOrEqualTo(1 + (int) Math.ceil(Math.log(leads) / Math.log(2)));
             }
         }
@@ -112,14 +163,15 @@ class BatchTest {
 
     @Test
     void aSoundRowAndAContradictionAreSaid() {
-        assertThat(Coupled.of(5, 0.1, Map.of(5, 0.4)).says())
-                .isEqualTo("The whole row reads 0.4 Ω, at most 0.5 Ω: none of them is bad.");
+        assertThat(Coupled.of(5, 0.1, Map.of(1, 0.08, 2, 0.16, 3, 0.24, 4, 0.32, 5, 0.4))
+                        .says())
+                .isEqualTo("The whole row reads 0.4 Ω, and no lead can have more than 0.1 Ω: none of them is bad.");
         assertThat(Coupled.of(5, 0.1, Map.of(5, 3.0, 2, 3.0, 3, 0.2)).says())
                 .isEqualTo(
-                        "These readings contradict each other: a coupling was touched badly, or more than one lead is bad.");
+                        "These readings contradict each other: a coupling farther on reads less. Measure both again.");
         assertThat(Coupled.of(5, 0.1, Map.of(5, Double.POSITIVE_INFINITY)).says())
-                .isEqualTo("It is one of leads 1 to 5: at most 3 more touches. Touch behind lead 2.");
+                .isEqualTo("It is one of leads 1 to 5: at most 3 more measurements. Measure behind lead 2.");
         assertThatThrownBy(() -> Coupled.of(1, 0.1, Map.of()))
-                .hasMessage("A row has from 2 to 60 leads (read 1), each with ohms above 0 (read 0.1).");
+                .hasMessage("A row has from 2 to 60 leads (read 1), each with resistance above 0 (read 0.1).");
     }
 }

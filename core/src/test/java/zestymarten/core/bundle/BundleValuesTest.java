@@ -58,7 +58,7 @@ class BundleValuesTest {
         assertThatThrownBy(() -> Sorting.of(Method.Kind.TAGS, 5, Optional.empty(), Optional.empty()))
                 .hasMessage("Only groups and the pair chain are sorted by groups.");
         assertThatThrownBy(() -> Sorting.of(Method.Kind.GROUPS, 9, Optional.empty(), Optional.empty()))
-                .hasMessage("9 cores cannot be told by the sizes of groups alone.");
+                .hasMessage("9 cores cannot be identified by the sizes of groups alone.");
         Groups one = Groups.ofMarks(List.of("a", "a", "", ""));
         Groups three = Groups.ofMarks(List.of("", "", ""));
         assertThatThrownBy(() -> Matched.of(one, three, one, one))
@@ -88,7 +88,8 @@ class BundleValuesTest {
         assertThatThrownBy(() -> new Tags(List.of(), 0.05, 1))
                 .hasMessage("Tags must be above 0 and at most 10^7 ohm; read [].");
         assertThatThrownBy(() -> new Tags(List.of(100.0), 1, 1))
-                .hasMessage("The tags' tolerance (1.0) must be from 0 to below 1, the core's ohms (1.0) not below 0.");
+                .hasMessage(
+                        "The tags' tolerance (1.0) must be from 0 to below 1, the core's resistance (1.0) not below 0.");
         assertThatThrownBy(() -> Tags.withoutReturn(List.of(OptionalDouble.of(3)), 2))
                 .hasMessage("Without a return at least three cores are needed.");
         assertThatThrownBy(() -> Through.byVolts(24, List.of(1.0), List.of()))

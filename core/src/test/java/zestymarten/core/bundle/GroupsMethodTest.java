@@ -177,8 +177,8 @@ class GroupsMethodTest {
         Sorting half = Sorting.of(Method.Kind.GROUPS, 17, Optional.of(found), Optional.empty());
         assertThat(half.says())
                 .containsExactly(
-                        "The groups found there do not add up to those tied here: a core is open, or two touch each"
-                                + " other. Go on: the second finding says which.");
+                        "The groups found there do not add up to those linked here: a core is open, or two touch each"
+                                + " other. Continue: the second finding says which.");
         Groups second = half.tiedThere().orElseThrow();
         Sorting whole = Sorting.of(
                 Method.Kind.GROUPS,

@@ -91,7 +91,7 @@ class OtherMethodsTest {
                     .singleElement()
                     .satisfies(each -> assertThat(each.cannot())
                             .isEqualTo(cores
-                                    + " cores cannot be told by the sizes of groups alone; a known return would help; the"
+                                    + " cores cannot be identified by the sizes of groups alone; a known return would help; the"
                                     + " pair chain can"));
         }
     }
@@ -126,7 +126,7 @@ class OtherMethodsTest {
                         expected, List.of(OptionalDouble.of(311), OptionalDouble.empty(), OptionalDouble.of(12)), 0.01))
                 .containsExactly(
                         new Through.Told(1, Through.Answer.THROUGH, "311 Ω, within 300 Ω to 324 Ω"),
-                        new Through.Told(2, Through.Answer.NOT, "no way through"),
+                        new Through.Told(2, Through.Answer.NOT, "no continuity"),
                         new Through.Told(
                                 3,
                                 Through.Answer.STRAY,
@@ -177,5 +177,25 @@ class OtherMethodsTest {
         assertThat(sorted.get(here[3] - 1)).isZero();
         assertThat(sorted.stream().filter(each -> each > 0)).hasSize(5);
         assertThat(sorted.get(here[1] - 1)).isEqualTo(1);
+    }
+
+    @Test
+    void aCoreKnownByWhatIsLeftIsNamedAndNotFilledInWhereOneIsMissing() {
+        Visits visits = Visits.of(Method.Kind.ONE_BY_ONE, 3);
+        assertThat(visits.unproved()).containsExactly(3);
+        Visits.Found second = new Visits.Found(Optional.of(2), List.of());
+        Visits.Found none = new Visits.Found(Optional.empty(), List.of());
+        Visits.Found first = new Visits.Found(Optional.of(1), List.of());
+        assertThat(visits.sorted(List.of(first, second))).containsExactly(1, 2, 3);
+        assertThat(visits.sorted(List.of(none, second))).containsExactly(0, 2, 0);
+    }
+
+    @Test
+    void aCoreThatWasLinkedToNothingAtEitherEndMayBeOpen() {
+        Scheme scheme = Scheme.of(4).orElseThrow();
+        Groups there = scheme.tiedHere();
+        Sorting sorted = Sorting.of(Method.Kind.GROUPS, 4, Optional.of(there), Optional.of(scheme.tiedThere(there)));
+        assertThat(sorted.says()).anyMatch(each -> each.contains("it may be open"));
+        assertThat(sorted.says()).noneMatch(each -> each.contains("none is open"));
     }
 }

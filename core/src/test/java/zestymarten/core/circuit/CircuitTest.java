@@ -147,7 +147,7 @@ class CircuitTest {
         assertThat(ring.where(2)).isEqualTo("between point 2 and the origin");
         assertThat(ring.metresTo(2)).isEqualTo(8);
         assertThat(ring.metres()).isEqualTo(12);
-        assertThat(Spot.ends(Role.PROTECTIVE).words()).isEqualTo("protective from end to end");
+        assertThat(Spot.ends(Role.PROTECTIVE).words()).isEqualTo("protective conductor from end to end");
         assertThat(Spot.at(Linked.LINE_NEUTRAL, "2s").words())
                 .isEqualTo("line to neutral at point 2s, with line to neutral linked at the origin");
         assertThat(Spot.between(Linked.LINE_PROTECTIVE, "1", Role.NEUTRAL, Role.PROTECTIVE)
@@ -203,9 +203,10 @@ class CircuitTest {
                                 + " broken leg. Find it and take it out.");
         assertThat(new Pattern.Missing("2", Role.PROTECTIVE).says(ring))
                 .isEqualTo(
-                        "The protective does not reach point 2. Do not put it into use: a fault there would stay live.");
+                        "The protective conductor does not reach point 2. Do not put it into use: a fault there would stay live.");
         assertThat(new Pattern.Longer(1.5).says(ring))
-                .startsWith("All of it has 150 % of the ohms expected: the cable is longer than drawn, about 38 m")
+                .startsWith(
+                        "All of it has 150 % of the resistance expected: the cable is longer than drawn, about 38 m")
                 .endsWith("See whether a fault at its end is still cut off.");
         assertThat(new Pattern.Swapped("2", Role.LINE, Role.NEUTRAL).kind()).isEqualTo("swapped polarity");
         assertThat(new Pattern.Longer(0.6).kind()).isEqualTo("shorter than drawn");

@@ -106,12 +106,12 @@ class ConfusionTest {
                 + " its own; every reading of the dead tests is taken. \"Named with its place\": the fault and where it is are"
                 + " among what is told after the dead tests. \"Right after more\": it is the first that is told once the"
                 + " readings that the desk asks for are taken too, at most " + MOST_MORE
-                + ". The core's tests reckon this"
+                + ". The core's tests calculate this"
                 + " table and compare it.\n\n"
                 + "Two things no meter can tell from the dead tests alone. With conductors of one section a ring with an open"
                 + " leg reads the same at every point wherever the break is: the desk asks for points with one end linked,"
                 + " where everything beyond a break is silent. Conductors that changed places and one that does not reach the"
-                + " point both read \"no way through\" in the same step: the desk names both and asks for the other pair.\n\n"
+                + " point both read \"no continuity\" in the same step: the desk names both and asks for the other pair.\n\n"
                 + table("Rings", RING, rings)
                 + table("Radials", RADIAL, radials);
         if (Boolean.getBoolean("marten.write-docs")) {

@@ -100,7 +100,7 @@ class RingTest {
         assertThat(all.stream().map(Compared::state).filter(each -> each != Compared.State.UNTESTED))
                 .containsExactly(Compared.State.GOOD, Compared.State.WATCH, Compared.State.FAULT);
         assertThat(all.get(9).expectedText()).isEqualTo("0.217 Ω");
-        assertThat(all.get(13).readText()).isEqualTo("no way through");
+        assertThat(all.get(13).readText()).isEqualTo("no continuity");
     }
 
     @Test

@@ -44,7 +44,7 @@ class SheetTest {
         assertThat(sheet.verdict()).isEqualTo(Compared.State.GOOD);
         assertThat(sheet.says())
                 .containsExactly(
-                        "It reads as the ring that was drawn.",
+                        "The readings agree with the ring as drawn.",
                         "A fault to earth at the farthest point draws 371.9 A with the cable hot: the B32 trips at once.");
         assertThat(sheet.lines())
                 .contains(
@@ -54,15 +54,64 @@ class SheetTest {
                                 "0.2244 Ω",
                                 "",
                                 Compared.State.UNTESTED,
-                                "read with line to protective linked"),
+                                "read with line to protective conductor linked"),
                         new Sheet.Line(
                                 "insulation",
                                 "line to neutral",
                                 "more than 999 MΩ",
-                                "at least 1 MΩ",
+                                "minimum 1 MΩ",
                                 Compared.State.GOOD,
                                 "At least 1 MΩ at 500 V DC: IEC 60364-6, up to and including 500 V (and FELV)."));
         assertThat(sheet.next()).isEmpty();
+    }
+
+    private static Sheet readAlso(Map<Spot, OptionalDouble> read, Supply supply) {
+        return Sheet.of(new Tests(RingTest.RING, new Readings(read), Map.of(), Optional.empty()), supply);
+    }
+
+    private static Sheet.Line loop(Sheet sheet) {
+        return sheet.lines().stream()
+                .filter(each -> each.step().equals("loop impedance"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void nothingIsSaidOfDisconnectionWhereTheProtectiveConductorDoesNotReachAPoint() {
+        Map<Spot, OptionalDouble> read =
+                new LinkedHashMap<>(reads(new Pattern.Good()).ohms());
+        read.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.empty());
+        Sheet sheet = readAlso(read, SUPPLY);
+        assertThat(sheet.says())
+                .noneMatch(each -> each.contains("trips"))
+                .anyMatch(each -> each.startsWith("Disconnection is not known: the readings show a fault."));
+        assertThat(loop(sheet).state()).isEqualTo(Compared.State.UNTESTED);
+    }
+
+    @Test
+    void nothingIsSaidOfDisconnectionBeforeTheFarthestPointWasRead() {
+        Map<Spot, OptionalDouble> read =
+                new LinkedHashMap<>(reads(new Pattern.Good()).ohms());
+        read.remove(Spot.at(Linked.LINE_PROTECTIVE, "4"));
+        Sheet sheet = readAlso(read, SUPPLY);
+        assertThat(sheet.says())
+                .contains(
+                        "Disconnection is not known: line to protective conductor was not read at point 4, the farthest.");
+        assertThat(loop(sheet).state()).isEqualTo(Compared.State.UNTESTED);
+    }
+
+    @Test
+    void aBandThatIsNotReachedIsAFault() {
+        Supply weak = new Supply(
+                230,
+                OptionalDouble.of(2),
+                Optional.of(new Breaker(Breaker.Curve.C, 16)),
+                OptionalDouble.of(10),
+                0.05,
+                OptionalDouble.empty());
+        Sheet sheet = readAlso(reads(new Pattern.Good()).ohms(), weak);
+        assertThat(loop(sheet).state()).isEqualTo(Compared.State.FAULT);
+        assertThat(sheet.verdict()).isEqualTo(Compared.State.FAULT);
     }
 
     @Test
@@ -71,8 +120,7 @@ class SheetTest {
         assertThat(sheet.verdict()).isEqualTo(Compared.State.FAULT);
         assertThat(sheet.says().get(0))
                 .isEqualTo(
-                        "The line is open between point 3 and point 4. It is a ring no more: each side is fed by one leg"
-                                + " alone.");
+                        "The line is open between point 3 and point 4. The ring is broken: each side is fed by one leg only.");
         assertThat(sheet.says()).anyMatch(each -> each.contains("1.6 times that"));
     }
 
@@ -88,13 +136,13 @@ class SheetTest {
         }
         assertThat(steps.stream().distinct())
                 .containsExactly(
-                        "Both ends of the cable apart: read the protective from end A to end B.",
+                        "Both ends of the cable apart: read the protective conductor from end A to end B.",
                         "Both ends of the cable apart: read the line from end A to end B.",
                         "Both ends of the cable apart: read the neutral from end A to end B.",
                         "Link the line of end A to the neutral of end B, and the line of end B to the neutral of end A. Read line"
                                 + " to neutral at every point, in any order.",
-                        "Link the line of end A to the protective of end B, and the line of end B to the protective of end A."
-                                + " Read line to protective at every point, in any order.");
+                        "Link the line of end A to the protective conductor of end B, and the line of end B to the protective conductor of end A."
+                                + " Read line to protective conductor at every point, in any order.");
         Tests all = new Tests(RingTest.RING, new Readings(read), Map.of(), Optional.empty());
         assertThat(Sheet.of(all, SUPPLY).now().orElseThrow())
                 .startsWith("Take every link out; electronics and lamps off");
@@ -116,8 +164,8 @@ class SheetTest {
         assertThat(sheet.verdict()).isEqualTo(Compared.State.UNTESTED);
         assertThat(sheet.says().get(0))
                 .isEqualTo(
-                        "The ends are linked the wrong way, line to protective: each end to its own instead of to the"
-                                + " other's. Link the line of each end to the protective of the other end and read again.");
+                        "The ends are linked the wrong way, line to protective conductor: each end to its own instead of to the"
+                                + " other's. Link the line of each end to the protective conductor of the other end and read again.");
     }
 
     @Test
@@ -129,7 +177,7 @@ class SheetTest {
         assertThat(Sheet.of(new Tests(RingTest.RING, one, Map.of(), Optional.empty()), SUPPLY)
                         .says())
                 .contains(
-                        "One reading fits nothing, touch it again: line to protective at point 2, with line to protective"
+                        "One reading fits nothing, measure again: line to protective conductor at point 2, with line to protective conductor"
                                 + " linked at the origin.");
         both.put(Spot.at(Linked.LINE_NEUTRAL, "2"), OptionalDouble.empty());
         both.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.of(1.9));

@@ -32,7 +32,7 @@ class FeederTest {
         assertThat(feeder.fit()).isEqualTo(Feeder.Fit.TOO_MANY_OHMS);
         assertThat(feeder.says())
                 .isEqualTo(
-                        "It is not what it says: 7.62 Ω, at most 1.803 Ω by IEC 60228. The ohms fit 0.1666 mm² of annealed copper"
+                        "It is not what it says: 7.62 Ω, at most 1.803 Ω by IEC 60228. The resistance fits 0.1666 mm² of annealed copper"
                                 + " (listed: 0.5 mm²), or 0.2728 mm² of electrical aluminium; or a joint on the way is bad.");
     }
 
@@ -71,13 +71,30 @@ class FeederTest {
     }
 
     @Test
+    void whatTripsAfterTheInsulationIsLostIsNotCutOff() {
+        DeadShort slow = at(feeder(45, 0.75, 1.17), 230, 0.5, new Breaker(Breaker.Curve.C, 16));
+        assertThat(slow.standsS().orElseThrow()).isLessThan(2);
+        assertThat(slow.isCutOff()).isFalse();
+        assertThat(slow.says()).contains("which is not in time: its insulation stands that for about");
+    }
+
+    @Test
+    void aTripByHeatCountsOnlyIfTheCurrentIsEnoughOnceTheCoreIsHot() {
+        DeadShort fading = at(feeder(110, 0.5, 7.5), 230, 0.4, new Breaker(Breaker.Curve.B, 16));
+        assertThat(fading.hotA() / 16).isGreaterThan(1.45);
+        assertThat(fading.endA() / 16).isLessThan(1.45);
+        assertThat(fading.isCutOff()).isFalse();
+        assertThat(fading.says()).contains("no more than");
+    }
+
+    @Test
     void twoOfLengthSectionAndOhmsGiveTheThird() {
         assertThat(feeder(0, 0.75, 1).metres()).isCloseTo(22.46, within(0.01));
         assertThat(feeder(100, 1.5, 0).ohms()).isCloseTo(2.299, within(0.001));
         assertThat(feeder(38, 0, 7.62).effectiveMm2()).isCloseTo(0.1666, within(0.00005));
-        assertThat(feeder(38, 0, 7.62).says()).startsWith("The ohms fit 0.1666 mm² of annealed copper");
+        assertThat(feeder(38, 0, 7.62).says()).startsWith("The resistance fits 0.1666 mm² of annealed copper");
         assertThatThrownBy(() -> feeder(38, 0, 0))
-                .hasMessage("Two of length, section and ohms are needed; the third follows.");
+                .hasMessage("Two of length, section and resistance are needed; the third follows.");
     }
 
     @ParameterizedTest

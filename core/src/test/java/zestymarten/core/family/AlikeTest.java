@@ -32,17 +32,21 @@ class AlikeTest {
                     assertThat(odd.reason())
                             .startsWith("2.8")
                             .contains(
-                                    " above the line, ", "its length would have to be 5.6", "or a termination is bad");
+                                    " above the line; ", "its length would have to be 5.6", "or a termination is bad");
                 });
-        assertThat(alike.trust()).isEqualTo("6 leads: the line holds as long as fewer than half of them are odd.");
+        assertThat(alike.trust())
+                .isEqualTo("6 leads: the line holds as long as fewer than half of them are different.");
     }
 
     @Test
     void weakAndMissingEvidenceIsSaid() {
-        assertThat(alike("1 1\n2 2\n3 3\n").trust()).isEqualTo("Fewer than four leads: no verdict by comparison.");
+        assertThat(alike("1 1\n2 2\n3 3\n").trust())
+                .isEqualTo("Fewer than four leads with continuity: no verdict by comparison.");
         assertThat(alike("1 1\n2 2\n3 3\n4 4\n").trust()).isEqualTo("Four leads only: the evidence is weak.");
         assertThat(alike("2 1\n2 2\n2 3\n2 4\n").trust())
-                .isEqualTo("All have one length: no line can be drawn through them.");
+                .isEqualTo("All have one length, or none adds resistance: each is compared with the median of all.");
+        assertThat(alike("1 5\n2 4\n3 3\n4 2\n5 1\n").trust()).startsWith("Longer leads read less");
+        assertThat(alike("1 5\n2 4\n3 3\n4 2\n5 1\n").isJudged()).isFalse();
     }
 
     @Test
@@ -55,6 +59,30 @@ class AlikeTest {
                         "",
                         "",
                         "condemned by hand and eye: chafed at the clamp");
+    }
+
+    private static List<String> odd(String text) {
+        return alike(text).leads().stream()
+                .filter(Alike.Told::isOdd)
+                .map(each -> each.lead().words())
+                .toList();
+    }
+
+    @Test
+    void leadsOfOneLengthAreComparedWithTheirMedian() {
+        assertThat(odd("2 1.00 a\n2 1.01 b\n2 0.99 c\n2 1.00 d\n2 3.00 e\n2 1.02 f\n"))
+                .containsExactly("e");
+        assertThat(odd("1 0.1 a\n1.5 0.1 b\n2 0.1 c\n2.5 0.9 d\n3 0.1 e\n")).containsExactly("d");
+    }
+
+    @Test
+    void anOpenLeadIsTheOddest() {
+        assertThat(odd("1 1 a\n2 2 b\n3 OL c\n4 4 d\n5 5 e\n")).containsExactly("c");
+    }
+
+    @Test
+    void whatIsDeniedCondemnsNothing() {
+        assertThat(odd("1 1 not burnt\n2 2 no cut\n3 3 frayed\n4 4 d\n5 5 e\n")).containsExactly("frayed");
     }
 
     @Test
@@ -71,7 +99,7 @@ class AlikeTest {
         LeadList.read("2.1 5.31\nlong 4\n3\n", problems);
         assertThat(problems.stream().map(each -> each.where() + ": " + each.text()))
                 .containsExactly(
-                        "line 2: Read 'long 4'; expected length in metres and ohms, such as 2.1 5.31, then its name.",
-                        "line 3: Read '3'; expected length in metres and ohms, such as 2.1 5.31, then its name.");
+                        "line 2: “long 4” is not accepted; expected length in metres and resistance, such as 2.1 5.31, then its name.",
+                        "line 3: “3” is not accepted; expected length in metres and resistance, such as 2.1 5.31, then its name.");
     }
 }

@@ -112,21 +112,18 @@ class BatchController {
         } else if (understood instanceof Understood.OverRange || understood instanceof Understood.Silent) {
             return OptionalDouble.of(Double.POSITIVE_INFINITY);
         }
-        typed.refuse(field, "Read '" + typed.text(field) + "'; expected ohms such as 0.4, or OL.");
+        typed.refuse(field, "“" + typed.text(field) + "” is not accepted; expected a resistance such as 0.4, or OL.");
         return OptionalDouble.empty();
     }
 
     private static List<Coupling> couplings(Coupled row, Typed typed) {
-        boolean sought =
-                typed.has("k" + row.chain().stretches().size()) && !row.says().endsWith("is bad.");
-        return IntStream.rangeClosed(1, row.chain().stretches().size())
+        boolean sought = typed.has("k" + row.leads());
+        return IntStream.rangeClosed(1, row.leads())
                 .mapToObj(lead -> new Coupling(
                         lead,
                         typed.text("k" + lead),
                         row.next().filter(each -> each == lead).isPresent(),
-                        sought
-                                && lead - 1 >= row.known().first()
-                                && lead - 1 <= row.known().last()))
+                        sought && row.suspects().contains(lead)))
                 .toList();
     }
 
@@ -156,7 +153,7 @@ class BatchController {
                 && row.months() <= 120;
         if (!inRange) {
             typed.refuse(
-                    "test day",
+                    "batch test",
                     "Expected leads of at most 1000 Ω, -80 to 200 °C, a test voltage of 1 to 5000 V, and 1 to 120 months.");
         }
         if (!typed.isSound()) {

@@ -111,7 +111,7 @@ class TestDays {
     Day find(long id) {
         DayRow row = mapper.find(id);
         if (row == null) {
-            throw new NotFound("There is no test day number " + id + ".");
+            throw new NotFound("There is no batch test number " + id + ".");
         }
         Revision wiring = wirings.revision(row.revisionId());
         Conditions conditions = new Conditions(

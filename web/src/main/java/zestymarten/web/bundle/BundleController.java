@@ -82,7 +82,7 @@ class BundleController implements Reckons {
         Typed typed = DeskForm.typed(fields);
         BundleView view = sound(typed);
         if (view.pairs().stream().noneMatch(each -> each.there() > 0)) {
-            throw new Refused("bundle", "No core is told yet: find the groups at both ends first.");
+            throw new Refused("bundle", "No core is identified yet: find the groups at both ends first.");
         }
         StringBuilder list = new StringBuilder("wire,from,to\n");
         view.pairs().stream()
@@ -110,7 +110,7 @@ class BundleController implements Reckons {
 
     private static String name(Typed typed) {
         if (!typed.has("name")) {
-            throw new Refused("name", "Nothing was typed; expected a name for the bundle, such as 'Hut to platform'.");
+            throw new Refused("name", "Nothing was typed; expected a name, such as 'Hut to platform'.");
         }
         return typed.text("name");
     }

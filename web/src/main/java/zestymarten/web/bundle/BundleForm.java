@@ -33,7 +33,8 @@ final class BundleForm {
         if (cores != Math.rint(cores) || cores < 2 || cores > Scheme.MOST) {
             typed.refuse(
                     "cores",
-                    "Read '" + typed.text("cores") + "'; expected a whole number from 2 to " + Scheme.MOST + ".");
+                    "“" + typed.text("cores") + "” is not accepted; expected a whole number from 2 to " + Scheme.MOST
+                            + ".");
             return 17;
         }
         return (int) cores;
@@ -53,7 +54,7 @@ final class BundleForm {
             if (new ReadingLanguage(false).understand(each) instanceof Understood.Value value && value.value() > 0) {
                 ohms.add(value.value());
             } else {
-                typed.refuse("tags", "Read '" + each + "'; expected ohms such as 100, 2k2, 15k.");
+                typed.refuse("tags", "“" + each + "” is not accepted; expected a resistance such as 100, 2k2, 15k.");
             }
         }
         try {
@@ -113,7 +114,7 @@ final class BundleForm {
         }
         List<OptionalDouble> own = read;
         if (!hasReturn()) {
-            OptionalDouble closing = typed.figure("closing", "the ohms from core 2 to core 3");
+            OptionalDouble closing = typed.figure("closing", "the resistance from core 2 to core 3");
             if (closing.isEmpty() || cores < 3) {
                 return List.of();
             }
@@ -146,7 +147,8 @@ final class BundleForm {
             if (each.matches("\\d{1,3}")) {
                 cores.add(Integer.parseInt(each));
             } else if (!each.isEmpty() && !each.equals("-")) {
-                typed.refuse(field, "Read '" + each + "'; expected the number of a core here, or - for none.");
+                typed.refuse(
+                        field, "“" + each + "” is not accepted; expected the number of a core here, or - for none.");
             }
         }
         return cores;
@@ -168,7 +170,8 @@ final class BundleForm {
             return OptionalDouble.of(value.value());
         }
         if (!(understood instanceof Understood.OverRange) && !(understood instanceof Understood.Silent)) {
-            typed.refuse(field, "Read '" + typed.text(field) + "'; expected ohms such as 312, or OL.");
+            typed.refuse(
+                    field, "“" + typed.text(field) + "” is not accepted; expected a resistance such as 312, or OL.");
         }
         return OptionalDouble.empty();
     }
@@ -184,8 +187,8 @@ final class BundleForm {
     }
 
     private List<Through.Told> byOhms(int cores) {
-        OptionalDouble low = typed.figure("part_low", "the least ohms of the part, such as 300");
-        OptionalDouble high = typed.figure("part_high", "the most ohms of the part, such as 320");
+        OptionalDouble low = typed.figure("part_low", "the minimum resistance of the part, such as 300");
+        OptionalDouble high = typed.figure("part_high", "the maximum resistance of the part, such as 320");
         if (low.isEmpty() || high.isEmpty()) {
             return List.of();
         }
@@ -220,7 +223,7 @@ final class BundleForm {
         if (new ReadingLanguage(false).understand(text) instanceof Understood.Value value) {
             return value.value();
         }
-        typed.refuse(field, "Read '" + text + "'; expected volts on and off, such as 23.5/0.1.");
+        typed.refuse(field, "“" + text + "” is not accepted; expected volts on and off, such as 23.5/0.1.");
         return 0;
     }
 }

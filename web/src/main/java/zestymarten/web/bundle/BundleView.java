@@ -81,7 +81,7 @@ record BundleView(
                         .map(each -> tied(each, cores))
                         .orElse(List.of()),
                 sorting.map(each -> each.tiedHere().touches()).orElse(0),
-                says(sorting, kind, there),
+                says(sorting, kind, there, visits),
                 pairs(there, cores),
                 IntStream.rangeClosed(1, counted)
                         .mapToObj(core -> name(core, cores))
@@ -118,8 +118,8 @@ record BundleView(
                         each.kind().words(),
                         each.kind().does(),
                         each.isPossible()
-                                ? each.walks() + (each.walks() == 1 ? " walk, " : " walks, ") + each.ties()
-                                        + " ties, at most " + each.touches() + " touches"
+                                ? each.walks() + (each.walks() == 1 ? " trip, " : " trips, ") + each.ties()
+                                        + " links, at most " + each.touches() + " measurements"
                                 : "",
                         each.isPossible() ? "about " + Math.round(each.minutes(walkMinutes)) + " min" : "",
                         each.cannot()))
@@ -134,7 +134,7 @@ record BundleView(
         return pairs;
     }
 
-    private static List<String> says(Optional<Sorting> sorting, Method.Kind kind, List<Integer> there) {
+    private static List<String> says(Optional<Sorting> sorting, Method.Kind kind, List<Integer> there, Visits visits) {
         if (sorting.isPresent() || there.isEmpty()) {
             return sorting.map(Sorting::says).orElse(List.of());
         }
@@ -142,16 +142,24 @@ record BundleView(
             long left = there.stream().filter(each -> each == 0).count();
             return List.of(
                     left == 0
-                            ? "Every core is told."
-                            : left + " of " + there.size() + " cores are not told yet; one that never rings is open.");
+                            ? "Every core is identified." + unproved(visits)
+                            : left + " of " + there.size()
+                                    + " cores are not identified yet; one that never has continuity is open.");
         }
         long told = there.stream().filter(each -> each > 0).distinct().count();
         return List.of(
                 told == there.size()
-                        ? "Every core is told by its tag."
+                        ? "Every core is identified by its tag."
                         : told + " of " + there.size()
-                                + " cores are told. One with no way through is open, or its tag is off;"
+                                + " cores are identified. One without continuity is open, or its tag is off;"
                                 + " one between two tags has another path beside it.");
+    }
+
+    private static String unproved(Visits visits) {
+        return visits.unproved().isEmpty()
+                ? ""
+                : " Core " + visits.unproved().get(0)
+                        + " there is known by what is left alone: measure it once, it may be open.";
     }
 
     private static List<VisitLine> visitLines(Visits visits) {

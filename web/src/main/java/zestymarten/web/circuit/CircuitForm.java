@@ -60,8 +60,8 @@ final class CircuitForm {
         if (outlets != Math.rint(outlets) || outlets < 1 || outlets > Circuit.MOST_OUTLETS) {
             typed.refuse(
                     "outlets",
-                    "Read '" + typed.text("outlets") + "'; expected a whole number from 1 to " + Circuit.MOST_OUTLETS
-                            + ".");
+                    "“" + typed.text("outlets") + "” is not accepted; expected a whole number from 1 to "
+                            + Circuit.MOST_OUTLETS + ".");
             return 6;
         }
         return (int) outlets;
@@ -74,7 +74,7 @@ final class CircuitForm {
     /** The circuit as drawn; empty where something makes no sense, which is then said. */
     Optional<Circuit> circuit() {
         double line = typed.figure("line", 2.5);
-        double protective = typed.figure("protective", 1.5);
+        double protective = typed.figure("protective conductor", 1.5);
         List<Stretch> stretches = new ArrayList<>();
         int outlets = outlets();
         double celsius = typed.celsius("celsius", 20);
@@ -96,8 +96,8 @@ final class CircuitForm {
         return cable(typed.text(field), line, protective).orElseGet(() -> {
             typed.refuse(
                     field,
-                    "Read '" + typed.text(field)
-                            + "'; expected metres such as 6, or metres and sections such as 6 4/2.5.");
+                    "“" + typed.text(field)
+                            + "” is not accepted; expected metres such as 6, or metres and sections such as 6 4/2.5.");
             return new Stretch(USUAL_M, line, protective);
         });
     }
@@ -125,8 +125,8 @@ final class CircuitForm {
             } else if (!each.isBlank()) {
                 typed.refuse(
                         "spurs",
-                        "Read '" + each.strip()
-                                + "'; expected the point it leaves and its metres, such as 3:12, with sections 3:12 4/2.5.");
+                        "“" + each.strip()
+                                + "” is not accepted; expected the point it leaves and its metres, such as 3:12, with sections 3:12 4/2.5.");
             }
         }
         return spurs;
@@ -196,8 +196,9 @@ final class CircuitForm {
         typed.refuse(
                 field,
                 understood instanceof Understood.Tone
-                        ? "A tone is not a reading: a loose joint sounds as well. Read the ohms."
-                        : "Read '" + typed.text(field) + "'; expected ohms such as 0.22, or OL for no way through.");
+                        ? "A tone is not a reading: the meter beeps on a loose joint as well. Read the resistance."
+                        : "“" + typed.text(field)
+                                + "” is not accepted; expected a resistance such as 0.22, or OL if the meter shows open.");
         return Optional.empty();
     }
 
@@ -210,7 +211,9 @@ final class CircuitForm {
             if (shown.figure().isPresent()) {
                 insulation.put(pair, shown);
             } else if (typed.has(field)) {
-                typed.refuse(field, "Read '" + typed.text(field) + "'; expected ohms such as 200M, or >999M.");
+                typed.refuse(
+                        field,
+                        "“" + typed.text(field) + "” is not accepted; expected a resistance such as 200M, or >999M.");
             }
         }
         Optional<String> polarity = typed.has("polarity") ? Optional.of(typed.text("polarity")) : Optional.empty();
@@ -221,7 +224,7 @@ final class CircuitForm {
     Supply supply() {
         double volts = typed.figure("volts", 230);
         double drop = typed.figure("most_drop", 5) / 100;
-        OptionalDouble ohm = typed.figure("ze", "the supply's impedance in ohms, such as 0.35");
+        OptionalDouble ohm = typed.figure("ze", "the supply's impedance in Ω, such as 0.35");
         OptionalDouble load = typed.figure("load", "the load in amperes, such as 10");
         OptionalDouble leg = typed.figure("leg", "what one leg may carry in amperes, such as 20");
         Optional<Protection> protection = protection();

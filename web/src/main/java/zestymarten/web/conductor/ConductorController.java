@@ -82,7 +82,7 @@ class ConductorController implements Reckons {
         int before = typed.problems().size();
         OptionalDouble length = typed.figure("length", "the length in metres, such as 38");
         OptionalDouble area = area(typed);
-        OptionalDouble ohm = typed.figure("ohm", "the ohms, such as 7.62");
+        OptionalDouble ohm = typed.figure("ohm", "the resistance, such as 7.62");
         double celsius = typed.celsius("celsius", 20);
         if (typed.problems().size() > before) {
             return Optional.empty();
@@ -108,7 +108,7 @@ class ConductorController implements Reckons {
         if (text.toLowerCase(java.util.Locale.ROOT).contains("awg")) {
             var gauge = Awg.parse(text);
             if (gauge.isEmpty()) {
-                typed.refuse("area", "Read '" + text + "'; expected a gauge such as 20 AWG or 2/0 AWG.");
+                typed.refuse("area", "“" + text + "” is not accepted; expected a gauge such as 20 AWG or 2/0 AWG.");
                 return OptionalDouble.empty();
             }
             return OptionalDouble.of(Awg.areaMm2(gauge.getAsInt()));
@@ -122,10 +122,10 @@ class ConductorController implements Reckons {
         }
         int before = typed.problems().size();
         OptionalDouble volts = typed.figure("volts", "the source's volts, such as 230");
-        OptionalDouble source = typed.figure("source", "the ohms of the source, such as 0.4");
+        OptionalDouble source = typed.figure("source", "the resistance of the source, such as 0.4");
         Optional<Protection> protection = protection(typed);
         if (source.isEmpty() && typed.problems().size() == before) {
-            typed.refuse("source", "The ohms of the source are missing; 0.4 is usual for a house.");
+            typed.refuse("source", "The resistance of the source is missing; 0.4 is usual for a house.");
         }
         if (typed.problems().size() > before) {
             return Optional.empty();
@@ -166,14 +166,14 @@ class ConductorController implements Reckons {
                     "core measured", Engineering.text(each.pathM(), "m"), each.loop() ? "there and back" : "one way"));
             each.mostOhm()
                     .ifPresent(most -> facts.add(new Fact(
-                            "at most",
+                            "limit",
                             Engineering.text(most, "Ω"),
                             each.strandClass() == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228")));
             each.impliedCelsius()
                     .ifPresent(celsius -> facts.add(new Fact(
                             "as declared it would be at",
                             Math.round(celsius) + " °C",
-                            "from its ohms, if nothing else explains them")));
+                            "from its resistance, if nothing else explains them")));
             joint(typed).ifPresent(facts::add);
         });
         dead.ifPresent(each -> {
@@ -195,7 +195,7 @@ class ConductorController implements Reckons {
 
     /** Heat in a joint of so many ohms at the current in use. */
     private static Optional<Fact> joint(Typed typed) {
-        OptionalDouble ohm = typed.figure("joint", "the ohms of a joint, such as 0.05");
+        OptionalDouble ohm = typed.figure("joint", "the resistance of a joint, such as 0.05");
         OptionalDouble amperes = typed.figure("amperes", "the amperes in use, such as 8");
         return ohm.isPresent() && amperes.isPresent()
                 ? Optional.of(new Fact(

@@ -55,6 +55,7 @@ public record FamilyDrawing(
                 * 1.08;
         double most = alike.leads().stream()
                         .mapToDouble(each -> each.lead().ohm())
+                        .filter(Double::isFinite)
                         .max()
                         .orElse(1)
                 * 1.12;
@@ -64,6 +65,9 @@ public record FamilyDrawing(
         Scale scale = new Scale(longest, Math.max(top, 1e-6));
         List<Dot> dots = new ArrayList<>();
         for (Alike.Told each : alike.leads()) {
+            if (Double.isInfinite(each.lead().ohm())) {
+                continue; // an open lead has no place on the scale; the table names it
+            }
             String name = each.lead().words().isEmpty()
                     ? "no. " + each.lead().number()
                     : each.lead().words();

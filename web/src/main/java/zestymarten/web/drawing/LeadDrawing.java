@@ -22,7 +22,7 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<R
     /**
      * An item: where its slot is, what is drawn behind it, how it stands.
      *
-     * @param kind look, core, fuse or insulation
+     * @param kind look, core, fuse, apart or insulation
      * @param from pin at the plug, {@code to} at the socket; empty where it is no core
      */
     public record Row(
@@ -68,7 +68,9 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<R
                     state,
                     expected);
         }
-        String kind = item instanceof LeadCheck.Item.Fuse ? "fuse" : item.id();
+        String kind = item instanceof LeadCheck.Item.Fuse
+                ? "fuse"
+                : item instanceof LeadCheck.Item.Apart ? "apart" : item.id();
         return new Row(
                 item.id(),
                 kind,

@@ -1,5 +1,7 @@
 package zestymarten.web.family;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -78,7 +80,7 @@ class FamilyController implements Reckons {
                 typed.text("name"),
                 typed.fields(),
                 String.join(" ", says) + " " + alike.get().trust(),
-                odd ? "fault" : alike.get().line().isEmpty() ? "untested" : "good");
+                odd ? "fault" : alike.get().isJudged() ? "good" : "untested");
     }
 
     /** The leads compared; empty where something that was typed makes no sense, which is then said, or nothing was. */
@@ -145,7 +147,7 @@ class FamilyController implements Reckons {
                                 ? "no. " + each.lead().number()
                                 : each.lead().words(),
                         Engineering.text(each.lead().lengthM(), "m"),
-                        Engineering.text(each.lead().ohm(), "Ω"),
+                        each.lead().text(),
                         alike.line().isEmpty()
                                 ? ""
                                 : (each.offOhm() < 0 ? "−" : "+") + Engineering.text(Math.abs(each.offOhm()), "Ω"),
@@ -159,18 +161,35 @@ class FamilyController implements Reckons {
         List<String> says = new ArrayList<>();
         long odd = alike.leads().stream().filter(Alike.Told::isOdd).count();
         alike.line().ifPresent(line -> {
-            says.add(odd == 0 ? "None is odd." : odd == 1 ? "One is odd." : odd + " are odd.");
-            says.add("They have " + Engineering.text(line.ohmPerMetre(), "Ω") + " a metre and "
-                    + Engineering.text(Math.max(0, line.terminationOhm()), "Ω") + " in their terminations; "
-                    + section(line));
-            if (next.isPresent()) {
+            says.add(odd == 0 ? "None is different." : odd == 1 ? "One is different." : odd + " are different.");
+            says.add(set(line));
+            if (next.isPresent() && line.hasSlope() && line.predicted(next.getAsDouble()) > 0) {
                 says.add("The next one, " + Engineering.text(next.getAsDouble(), "m") + " long, should read "
-                        + Engineering.text(Math.max(0, line.predicted(next.getAsDouble())), "Ω") + ", give or take "
-                        + Engineering.text(3.5 * line.scaleOhm(), "Ω") + ".");
+                        + Engineering.text(line.predicted(next.getAsDouble()), "Ω") + " ± "
+                        + Engineering.text(rounded(3.5 * line.scaleOhm()), "Ω") + ".");
             }
             known(line, typed).ifPresent(says::add);
         });
         return says;
+    }
+
+    /** An uncertainty to two figures: more are not known. */
+    private static double rounded(double value) {
+        return value == 0 ? 0 : new BigDecimal(value).round(new MathContext(2)).doubleValue();
+    }
+
+    /** What the set has in common. */
+    private static String set(Family line) {
+        if (!line.hasSlope()) {
+            return "The median is " + Engineering.text(line.terminationOhm(), "Ω") + ", the spread "
+                    + Engineering.text(line.scaleOhm(), "Ω") + ".";
+        }
+        String ends = line.terminationOhm() < 0
+                ? ", and less than nothing in their terminations: the test-lead resistance was subtracted twice, or the"
+                        + " lengths are wrong; "
+                : " and " + Engineering.text(line.terminationOhm(), "Ω") + " in their terminations; ";
+        return "They have " + (line.ohmPerMetre() < 0 ? "−" : "") + Engineering.text(Math.abs(line.ohmPerMetre()), "Ω")
+                + " a metre" + ends + section(line);
     }
 
     /** What section of copper the slope is, and the listed ones beside it. */
@@ -193,7 +212,7 @@ class FamilyController implements Reckons {
     /** A new one that is surely good, of the same type. */
     private static Optional<String> known(Family line, Typed typed) {
         OptionalDouble length = typed.figure("good_m", "the length of a new good one in metres, such as 4");
-        OptionalDouble ohms = typed.figure("good_ohm", "the ohms of a new good one, such as 9.3");
+        OptionalDouble ohms = typed.figure("good_ohm", "the resistance of a new good one, such as 9.3");
         if (length.isEmpty() || ohms.isEmpty()) {
             return Optional.empty();
         }

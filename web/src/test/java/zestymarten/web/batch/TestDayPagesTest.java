@@ -37,7 +37,9 @@ class TestDayPagesTest {
     }
 
     private void lead(String protective, String insulation) {
-        String[] typed = {"s", protective, "0.078", "0.079", "0.078", "0.08", insulation};
+        String[] typed = {
+            "s", protective, "0.078", "0.079", "0.078", "0.08", "OL", "OL", "OL", "OL", "OL", "OL", insulation
+        };
         for (int i = 0; i < typed.length; i++) {
             browser.run("document.querySelectorAll('.slot-in')[" + i + "].value = arguments[0]", typed[i]);
         }
@@ -69,9 +71,7 @@ class TestDayPagesTest {
     @Test
     void aPassOnTheScrewsIsNoPassOfTheSocketAndWrongEntriesStay() {
         begin("TD-3", "screws");
-        browser.fill("[name=core_PE]", "what")
-                .keys(Keys.ENTER)
-                .see(".trouble", "core PE: Read 'what', which is no reading.");
+        browser.fill("[name=core_PE]", "what").keys(Keys.ENTER).see(".trouble", "core PE: “what” is no reading.");
         assertThat(browser.attribute("[name=core_PE]", "value")).isEqualTo("what");
         lead("0.078", ">200M");
         browser.see("[role=status]", "the contacts of plug and socket are not proved");
@@ -81,7 +81,7 @@ class TestDayPagesTest {
     @Test
     void theBadOneOfARowIsFound() {
         browser.open("/test-day?row=6&each=0.2").see(".verdict-line", "Read the whole row first");
-        browser.keys("OL", Keys.ENTER).see(".verdict-line", "It is one of leads 1 to 6: at most 3 more touches.");
+        browser.keys("OL", Keys.ENTER).see(".verdict-line", "It is one of leads 1 to 6: at most 3 more measurements.");
         browser.keys("0.5", Keys.ENTER).see(".verdict-line", "leads 4 to 6");
         browser.keys("OL", Keys.ENTER).see(".verdict-line", "Lead 4, or its coupling, is the bad one.");
         browser.open("/test-day?row=1&each=0.2").see(".trouble", "A row has from 2 to 60 leads");

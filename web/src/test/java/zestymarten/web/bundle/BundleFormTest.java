@@ -77,7 +77,7 @@ class BundleFormTest {
         assertThat(view.methods())
                 .filteredOn(each -> each.kind() == Method.Kind.TAGS)
                 .extracting(BundleView.MethodLine::cannot)
-                .containsExactly("only 1 of the tags can be told apart");
+                .containsExactly("only 1 of the tags can be distinguished");
     }
 
     @Test
@@ -112,10 +112,10 @@ class BundleFormTest {
         assertThat(typed.problems())
                 .extracting(Problem::text)
                 .containsExactly(
-                        "Read '1.5'; expected a whole number from 2 to 200.",
-                        "Read 'red'; expected ohms such as 100, 2k2, 15k.",
+                        "“1.5” is not accepted; expected a whole number from 2 to 200.",
+                        "“red” is not accepted; expected a resistance such as 100, 2k2, 15k.",
                         "Tags must be above 0 and at most 10^7 ohm; read [].",
-                        "Read 'first'; expected the number of a core here, or - for none.",
-                        "Read 'b'; expected ohms such as 312, or OL.");
+                        "“first” is not accepted; expected the number of a core here, or - for none.",
+                        "“b” is not accepted; expected a resistance such as 312, or OL.");
     }
 }

@@ -37,7 +37,7 @@ class BundlePagesTest {
     private void find(int section, String prefix, boolean toThere) {
         List<String> tied = browser.texts(".place:nth-of-type(" + section + ") .together");
         for (int mark = 0; mark < tied.size(); mark++) {
-            for (String core : tied.get(mark).replace("tied", "").strip().split("\\s+")) {
+            for (String core : tied.get(mark).replace("linked", "").strip().split("\\s+")) {
                 int number = Integer.parseInt(core);
                 browser.put(
                         prefix + (toThere ? THERE.get(number - 1) : THERE.indexOf(number) + 1), (char) ('a' + mark));
@@ -47,11 +47,11 @@ class BundlePagesTest {
 
     @Test
     void sixCoresAreSortedInOneRoundTripAndBecomeAWiring() {
-        browser.open("/bundle?cores=6&name=Hut+to+platform").see(".place h2", "Here: tie these");
+        browser.open("/bundle?cores=6&name=Hut+to+platform").see(".place h2", "Here: link these");
         find(1, "f", true);
-        browser.click("main .do").see("main", "There: tie these, then walk back");
+        browser.click("main .do").see("main", "There: link these, then go back");
         find(3, "g", false);
-        browser.click("main .do").see("main", "Every core is told, and none is open or shorted.");
+        browser.click("main .do").see("main", "Every core is identified, and none is open or shorted.");
         assertThat(browser.texts(".pair .card-no").stream().map(Integer::valueOf))
                 .isEqualTo(THERE);
         String address = String.valueOf(browser.run("return location.search"));
@@ -72,20 +72,20 @@ class BundlePagesTest {
         String tied = browser.texts(".place:nth-of-type(1) .together").stream()
                 .reduce((a, b) -> b)
                 .orElseThrow();
-        List<String> group = Arrays.asList(tied.replace("tied", "").strip().split("\\s+"));
+        List<String> group = Arrays.asList(tied.replace("linked", "").strip().split("\\s+"));
         // Straight through, one core of the largest group open.
         List<String> all = browser.texts(".place:nth-of-type(1) .together");
         for (int mark = 0; mark < all.size(); mark++) {
-            for (String core : all.get(mark).replace("tied", "").strip().split("\\s+")) {
+            for (String core : all.get(mark).replace("linked", "").strip().split("\\s+")) {
                 if (!core.equals(group.get(0))) {
                     browser.put("f" + core, (char) ('a' + mark));
                 }
             }
         }
-        browser.click("main .do").see("main", "a core is open, or two touch each other. Go on");
+        browser.click("main .do").see("main", "a core is open, or two touch each other. Continue");
         List<String> second = browser.texts(".place:nth-of-type(3) .together");
         for (int mark = 0; mark < second.size(); mark++) {
-            for (String core : second.get(mark).replace("tied", "").strip().split("\\s+")) {
+            for (String core : second.get(mark).replace("linked", "").strip().split("\\s+")) {
                 if (!core.equals(group.get(0))) {
                     browser.put("g" + core, (char) ('a' + mark));
                 }
@@ -94,18 +94,18 @@ class BundlePagesTest {
         browser.click("main .do").see(".verdict-line", "open");
         assertThat(browser.text(".verdict-line")).contains(group.get(0));
         browser.click("main form:last-of-type button.quiet").waitForPath("/bundle.*");
-        assertThat(browser.text("main")).contains("Kept:", "Broken");
+        assertThat(browser.text("main")).contains("Saved:", "Broken");
     }
 
     @Test
     void methodsAreComparedAndTwoNineAndTagsAreSaid() {
-        browser.open("/bundle?cores=9").see(".methods", "9 cores cannot be told by the sizes of groups alone");
+        browser.open("/bundle?cores=9").see(".methods", "9 cores cannot be identified by the sizes of groups alone");
         assertThat(browser.text(".methods tr:first-child")).contains("pair chain");
         browser.open("/bundle?cores=2").see(".methods", "needs a return: a frame, an armour or a marked core");
         browser.open("/bundle?cores=3&return=yes&tags=100+220+470&method=TAGS&r1=221&r2=470&r3=101")
-                .see(".verdict-line", "Every core is told by its tag.");
+                .see(".verdict-line", "Every core is identified by its tag.");
         assertThat(browser.texts(".pair .card-no")).containsExactly("2", "3", "1");
-        browser.open("/bundle?cores=x").see(".trouble", "cores: Read 'x'; expected a figure such as 17.");
+        browser.open("/bundle?cores=x").see(".trouble", "cores: “x” is not accepted; expected a figure such as 17.");
     }
 
     @Test
@@ -115,12 +115,12 @@ class BundlePagesTest {
         browser.fill("[name=e1]", "3")
                 .fill("[name=q1]", "1 5")
                 .click("main .do")
-                .see(".verdict-line", "4 of 5 cores are not told yet");
+                .see(".verdict-line", "4 of 5 cores are not identified yet");
         browser.fill("[name=e2]", "5")
                 .fill("[name=q2]", "2 4")
                 .click("main .do")
                 .see(".pair:nth-child(1)", "3");
-        browser.fill("[name=e3]", "4").click("main .do").see(".verdict-line", "Every core is told.");
+        browser.fill("[name=e3]", "4").click("main .do").see(".verdict-line", "Every core is identified.");
         assertThat(browser.texts(".pair .card-no")).containsExactly("3", "5", "1", "4", "2");
     }
 

@@ -29,7 +29,7 @@ class CircuitFormTest {
                 "2",
                 "line",
                 "4",
-                "protective",
+                "protective conductor",
                 "2.5",
                 "s1",
                 "6",
@@ -91,10 +91,10 @@ class CircuitFormTest {
         assertThat(typed.problems())
                 .extracting(Problem::text)
                 .containsExactly(
-                        "Read '2.5'; expected a whole number from 1 to 60.",
-                        "Read 'x'; expected the point it leaves and its metres, such as 3:12, with sections 3:12 4/2.5.",
-                        "Read 'n'; expected ohms such as 200M, or >999M.",
-                        "A tone is not a reading: a loose joint sounds as well. Read the ohms.",
+                        "“2.5” is not accepted; expected a whole number from 1 to 60.",
+                        "“x” is not accepted; expected the point it leaves and its metres, such as 3:12, with sections 3:12 4/2.5.",
+                        "“n” is not accepted; expected a resistance such as 200M, or >999M.",
+                        "A tone is not a reading: the meter beeps on a loose joint as well. Read the resistance.",
                         "A breaker's rated current (500.0 A) must be above 0 and at most 125 A.");
     }
 

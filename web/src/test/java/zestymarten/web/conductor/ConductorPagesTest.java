@@ -62,13 +62,14 @@ class ConductorPagesTest {
                 .fill("input[name=length]", "long")
                 .fill("input[name=area]", "99 AWG")
                 .keys(Keys.ENTER)
-                .see(".trouble", "Read 'long'; expected the length in metres, such as 38.");
-        assertThat(browser.text("main")).contains("Read '99 AWG'; expected a gauge such as 20 AWG or 2/0 AWG.");
+                .see(".trouble", "“long” is not accepted; expected the length in metres, such as 38.");
+        assertThat(browser.text("main"))
+                .contains("“99 AWG” is not accepted; expected a gauge such as 20 AWG or 2/0 AWG.");
         assertThat(browser.attribute("input[name=length]", "value")).isEqualTo("long");
         browser.open("/conductor")
                 .fill("input[name=length]", "10")
                 .keys(Keys.ENTER)
-                .see(".trouble", "Two of length, section and ohms are needed; the third follows.");
+                .see(".trouble", "Two of length, section and resistance are needed; the third follows.");
     }
 
     @Test

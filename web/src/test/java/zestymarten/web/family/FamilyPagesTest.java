@@ -37,7 +37,7 @@ class FamilyPagesTest {
     void theOddTailIsNamedOnTheChartAndTheNextOnePredicted() {
         paste(
                 "2.1 5.31 tail 1\n2.9 7.18 tail 2\n3.6 8.77 tail 3\n4.4 13.40 tail 4\n5.2 12.39 tail 5\n6.0 14.22 tail 6\n");
-        browser.fill("input[name=next]", "7").keys(Keys.ENTER).see("main", "One is odd.");
+        browser.fill("input[name=next]", "7").keys(Keys.ENTER).see("main", "One is different.");
         assertThat(browser.text(".family-chart .odd text")).isEqualTo("tail 4");
         assertThat(browser.text("main"))
                 .contains("They have 2.28", "The next one, 7 m long, should read 16.5", "above the line")
@@ -48,22 +48,23 @@ class FamilyPagesTest {
     @Test
     void badLinesAndWeakEvidenceAreSaid() {
         paste("2 4\nlong\n");
-        browser.click("main form .do").see(".trouble", "line 2: Read 'long'; expected length in metres and ohms");
+        browser.click("main form .do")
+                .see(".trouble", "line 2: “long” is not accepted; expected length in metres and resistance");
         paste("2 4\n3 6 jumps\n4 8\n");
-        browser.click("main form .do").see("main", "Fewer than four leads: no verdict by comparison.");
+        browser.click("main form .do").see("main", "Fewer than four leads with continuity: no verdict by comparison.");
         assertThat(browser.text("tbody")).contains("condemned by hand and eye: jumps");
     }
 
     @Test
     void theSheetIsKeptWithAUnitAndOpenedAgain() {
         paste("2 4 t1\n3 6 t2\n4 8 t3\n5 10 t4\n6 12 t5\n");
-        browser.click("main form .do").see("main", "None is odd.");
-        assertThat(browser.text("details")).contains("Beside the standards");
+        browser.click("main form .do").see("main", "None is different.");
+        assertThat(browser.text("main details")).contains("Beside the standards");
         browser.fill("[name=name]", "Tails")
                 .fill("[name=serial]", "PC-01")
                 .click("button[formaction$=keep]")
                 .waitForPath("/family.*sheet=\\d+");
-        assertThat(browser.text("main")).contains("None is odd.");
+        assertThat(browser.text("main")).contains("None is different.");
         browser.open("/units/1").see("main", "family: Tails");
     }
 }
