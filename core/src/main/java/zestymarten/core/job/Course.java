@@ -317,7 +317,7 @@ final class Course {
         return switch (act.deed()) {
             case COMPLAINT -> plan.functions().contains(act.subject());
             case OPENED, MENDED, ACCESSORIES -> !act.subject().isBlank();
-            case WANDERS, HALVES -> act.subject().isEmpty();
+            case WANDERS, HALVES, PURPOSE -> act.subject().isEmpty();
             case SUBSTITUTE -> substitutes.isPart(act.subject());
             case REMAINING -> Remainder.isOne(readings.design(), act.subject());
             default -> steps(act.stage()).anyMatch(act::equals);

@@ -2,11 +2,13 @@ package zestymarten.core.job;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -31,6 +33,7 @@ import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Measurement;
 import zestymarten.core.plan.Pieces;
 import zestymarten.core.plan.Plan;
+import zestymarten.core.plan.Purpose;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Celsius;
@@ -50,6 +53,10 @@ public final class Job {
     /** How many touches are weighed to find some that belong to the plan. */
     private static final int WEIGHED = 40;
 
+    /** The stages that the diagnosis leads through where it leads. */
+    private static final Set<Stage> MEASURED =
+            EnumSet.of(Stage.LOOK, Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.BEND, Stage.PARTS, Stage.WARM);
+
     private final Design designed;
     private final Optional<Assembly> asBuilt;
     private final Design design;
@@ -62,6 +69,7 @@ public final class Job {
     private final Complaint complaint;
     private Optional<List<Found>> findings = Optional.empty();
     private Optional<Conclusions> conclusions = Optional.empty();
+    private Optional<Recommendation> recommendation = Optional.empty();
 
     private Job(
             Design designed, Approach approach, Conditions before, List<Entry> entries, Optional<Readings> earlier) {
@@ -195,6 +203,10 @@ public final class Job {
         if (function && !Behaviours.isWord(words)) {
             return Optional.of("one of " + String.join(", ", Behaviours.words()));
         }
+        if (act.deed() == Deed.PURPOSE && Purpose.of(words).isEmpty()) {
+            return Optional.of(
+                    "one of " + Stream.of(Purpose.values()).map(Purpose::code).collect(Collectors.joining(", ")));
+        }
         boolean tried = act.deed() == Deed.REPLUGGED || act.deed() == Deed.SUBSTITUTED;
         if (tried && !words.isEmpty() && !Behaviours.isWord(words)) {
             return Optional.of("nothing if it is as before, else one of " + String.join(", ", Behaviours.words()));
@@ -241,8 +253,8 @@ public final class Job {
             boolean passed = spares().stream().anyMatch(each -> each.id().equals(repair.spare()));
             return one && passed
                     ? Optional.empty()
-                    : Optional.of("Read '" + repair.spare() + "' for '" + mended.subject()
-                            + "'; expected a spare core that has passed in this run, for one wire.");
+                    : Optional.of("“" + repair.spare() + "” for “" + mended.subject()
+                            + "” is not accepted; expected a spare core that has passed in this test, for one wire.");
         }
         List<Step.Act> unread = repair.way() != Entry.Way.SPLICE
                 ? List.of()
@@ -264,7 +276,7 @@ public final class Job {
                         .findFirst();
         if (broken.isPresent()) {
             return Optional.of("The length '" + broken.get().subject()
-                    + "' is at fault too: a splice of the break that is seen would not do. Mend that length first and read"
+                    + "' is at fault too: a splice of the break that is seen would not do. Repair that length first and read"
                     + " it again, or replace the wire.");
         }
         return unread.isEmpty()
@@ -375,6 +387,7 @@ public final class Job {
         return switch (act.deed()) {
             case LOOKED -> words.isEmpty() ? "nothing found" : words;
             case REPLUGGED, SUBSTITUTED -> words.isEmpty() ? "nothing has changed by it" : words + " with it";
+            case PURPOSE -> Purpose.of(words).map(Purpose::words).orElse(words);
             case SUBSTITUTE -> "planned, about " + words + " min";
             default -> words.isEmpty() ? "done" : words;
         };
@@ -462,9 +475,48 @@ public final class Job {
                 .sum();
     }
 
-    /** The step that is due; empty when all are done. */
+    /** What it is for, as it was said last. */
+    public Purpose purpose() {
+        return standing.last(new Step.Act(Deed.PURPOSE, ""))
+                .flatMap(entry -> entry.content() instanceof Entry.Content.Done done
+                        ? Purpose.of(done.words())
+                        : Optional.empty())
+                .orElse(Purpose.EVERYTHING);
+    }
+
+    /** The step that is due; empty when all are done, or when the diagnosis that leads is at its end. */
     public Optional<Step> current() {
-        return steps().filter(step -> !isDone(step)).findFirst();
+        Optional<Step> planned = steps().filter(step -> !isDone(step)).findFirst();
+        boolean led = purpose() == Purpose.FIND_FAULT
+                && planned.filter(step -> MEASURED.contains(step.stage())).isPresent();
+        if (!led) {
+            return planned;
+        }
+        return diagnosis() == Recommendation.Status.GO_ON
+                ? recommended().or(() -> planned)
+                : steps(Stage.CLOSE).filter(step -> !isDone(step)).findFirst();
+    }
+
+    /** Where the diagnosis stands: whether another measurement would tell. */
+    public Recommendation.Status diagnosis() {
+        return recommendation().status();
+    }
+
+    private synchronized Recommendation recommendation() {
+        if (recommendation.isEmpty()) {
+            MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), false);
+            recommendation = Optional.of(conclusions().unit().next(costs, WEIGHED));
+        }
+        return recommendation.orElseThrow();
+    }
+
+    /** The step of the measurement that tells most; one that is done only where it has to be made again. */
+    private Optional<Step> recommended() {
+        return recommendation().measurements().stream()
+                .flatMap(next -> touch(next.black(), next.red())
+                        .filter(step -> !isDone(step) || next.purpose() == Recommendation.Purpose.READ_AGAIN)
+                        .stream())
+                .findFirst();
     }
 
     /** What may be wrong altogether, the likeliest first. */
@@ -475,9 +527,7 @@ public final class Job {
     /** The measurements still to make that tell most for their time, the best first. */
     public synchronized List<BestMeasurement> best(int most) {
         List<BestMeasurement> best = new ArrayList<>();
-        MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), false);
-        for (Recommendation.Measurement next :
-                conclusions().unit().next(costs, WEIGHED).measurements()) {
+        for (Recommendation.Measurement next : recommendation().measurements()) {
             Optional<Step> step = touch(next.black(), next.red()).filter(each -> !isDone(each));
             if (best.size() < most && step.isPresent() && step.get() instanceof Step.Touch touch) {
                 best.add(new BestMeasurement(touch, next));

@@ -4,13 +4,14 @@ import zestymarten.core.judge.Judgement.Verdict;
 
 /** How a step stands. Each has its own stroke and word on every screen. */
 public enum StepState {
-    UNTESTED("untested"),
-    GOOD("good"),
-    WATCH("watch"),
-    FAULT("fault"),
-    DOUBTFUL("doubtful"),
-    SKIPPED("skipped");
+    UNTESTED("untested", "not tested"),
+    GOOD("good", "pass"),
+    WATCH("watch", "marginal"),
+    FAULT("fault", "fail"),
+    DOUBTFUL("doubtful", "doubtful"),
+    SKIPPED("skipped", "skipped");
 
+    private final String code;
     private final String word;
 
     /** How a step stands whose last reading was judged so. */
@@ -23,10 +24,17 @@ public enum StepState {
         };
     }
 
-    StepState(String word) {
+    StepState(String code, String word) {
+        this.code = code;
         this.word = word;
     }
 
+    /** By which styles and files know it. */
+    public String code() {
+        return code;
+    }
+
+    /** As a person reads it. */
     public String word() {
         return word;
     }

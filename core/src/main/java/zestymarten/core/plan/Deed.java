@@ -4,6 +4,8 @@ package zestymarten.core.plan;
 public enum Deed {
     /** How a function of the machine behaves; its subject is the function. */
     COMPLAINT(Stage.COMPLAINT, Answer.WORDS),
+    /** What the test is for from here on; its words are the code of a {@link Purpose}. */
+    PURPOSE(Stage.COMPLAINT, Answer.WORDS),
     /** Power off, locked off, charge bled off. */
     LOCKED_OFF(Stage.PREPARE, Answer.WORDS),
     /** The voltage tester on a source that is known to be live, before. */

@@ -48,7 +48,7 @@ record ActWords(String sentence, String why, List<String> choices) {
             case DEAD ->
                 does(
                         "The same tester on the wiring, every pair that could be live: the highest volts?",
-                        "At most 1 V counts as dead. Ohm steps stay locked until it is.");
+                        "At most 1 V counts as dead. Resistance steps stay locked until it is.");
             case LIVE_AFTER ->
                 does(
                         "Back on the live source: how many volts?",
@@ -56,15 +56,16 @@ record ActWords(String sentence, String why, List<String> choices) {
             case UNPLUGGED ->
                 does(
                         "Unplug " + title(assembly, subject) + ".",
-                        "Note or photograph how it was. Whatever stays plugged in gives the meter another way through. It goes on"
-                                + " the ledger until it is put back.");
+                        "Note or photograph how it was. Whatever stays plugged in gives the meter another path. It goes on"
+                                + " the list to restore until it is restored.");
             case LOOKED -> new ActWords("Look at " + place(assembly, subject) + ".", looking(assembly, subject), SEEN);
             case TEMPERATURE ->
                 does(
                         "How warm is it at " + subject + "? Enter for " + ambient(job) + " °C.",
                         "Copper gains 4 % for every 10 °C, a sensor far more. °F with an F behind it.");
             case ACCESSORIES -> does("On the meter now: " + subject + ".", "");
-            case WANDERS -> does("The meter wanders.", "");
+            case PURPOSE -> does("What this test is for.", "");
+            case WANDERS -> does("The meter drifts.", "");
             case ACCESS -> access(assembly, subject);
             case HALVES -> does("Shorts by halves from here on.", "");
             case WARMED ->
@@ -73,7 +74,7 @@ record ActWords(String sentence, String why, List<String> choices) {
                         "At least 5 °C more. A sensor is good if it goes the right way and far enough.");
             case WATER ->
                 does(
-                        "Two electrodes in the water, not touching: how many ohms between them?",
+                        "Two electrodes in the water, not touching: what is the resistance between them?",
                         "An electrode that hangs dry would pass every core. Nothing wet on running high-voltage equipment.");
             case DRY_ENDS ->
                 does(
@@ -84,40 +85,40 @@ record ActWords(String sentence, String why, List<String> choices) {
                         "Voltage on " + subject
                                 + " again: lift the wire slowly out of the water until it reads well. Where?",
                         "The damage is where it leaves the water at that moment. Say how far from which end.");
-            case REMAINING -> does("Ohms of what is left: " + subject + ".", "A wire can be broken twice.");
+            case REMAINING -> does("Resistance of what is left: " + subject + ".", "A wire can be broken twice.");
             case WALKED, WALKED_BACK ->
                 does(
-                        subject.startsWith("1") ? "Walk to the far end." : "Walk back to the near end.",
+                        subject.startsWith("1") ? "Go to the far end." : "Go back to the near end.",
                         subject.startsWith("1")
                                 ? "Take clips enough for every end. Far ends: "
                                         + ends(job.plan().farEnds()) + "."
                                 : "");
             case TIED ->
                 does(
-                        "Tie all far ends together: " + ends(job.plan().tiedFar()) + ".",
-                        "Each one caught? One that is not reads as a broken wire. The tie goes on the ledger.");
+                        "Link all far ends together: " + ends(job.plan().tiedFar()) + ".",
+                        "Each one caught? One that is not reads as a broken wire. The links go on the list to restore.");
             case FREED ->
                 does(
                         "Free the far ends and keep them apart.",
                         "Nothing may touch: not each other, not metal, not skin.");
             case FRAME_PROOF ->
                 does(
-                        "Both probes on the frame, on two spots: how many ohms?",
-                        "A painted or oxidised spot passes everything. Use one of these two from here on. At most 1 Ω: rule of"
+                        "Both probes on the frame, on two spots: what is the resistance?",
+                        "A painted or oxidised spot passes everything. Use one of these two from here on. Maximum 1 Ω: rule of"
                                 + " thumb for bare metal.");
             case POSITION -> does("Set switches and relays to '" + subject + "'.", "Leave everything else as it is.");
             case BARRIERS ->
                 does(
-                        "Electronics out, barriers up, second person told?",
+                        "Electronics out, barriers up, second person informed?",
                         "Test voltage stands on every exposed end, far ones too. Nothing wet on running high-voltage equipment.");
             case DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST ->
                 does(
-                        "Discharge at least four times as long as the voltage was on: how many volts are left?",
+                        "Discharge at least four times as long as the voltage was on: what voltage is left?",
                         "A long cable holds its charge. Do not touch before it reads 1 V or less."
                                 + job.dischargedAt(act.deed())
                                         .map(end -> " Not before " + Times.second(end) + ".")
                                         .orElse(""));
-            case MENDED -> does("Put right: " + subject + ".", "");
+            case MENDED -> does("Repair: " + subject + ".", "");
             case SUBSTITUTE -> does("Another one is to be tried in the place of " + subject + ".", "");
             case REPLUGGED ->
                 new ActWords(
@@ -129,7 +130,7 @@ record ActWords(String sentence, String why, List<String> choices) {
                 new ActWords(
                         "A known good one in the place of " + title(assembly, subject) + ". What does the machine do?",
                         substitute(job, subject)
-                                + "If it works now, that condemns nothing yet: test the old one on the bench. The ledger asks for"
+                                + "If it works now, that condemns nothing yet: test the old one on the bench. The list to restore asks for"
                                 + " it at the end. Enter: nothing has changed.",
                         TRIED);
             case RESET ->
@@ -141,9 +142,11 @@ record ActWords(String sentence, String why, List<String> choices) {
                         "Try it: does " + subject + " work?",
                         "A repair is proved by the machine, not by the meter alone.",
                         TRIED);
-            case OPENED -> does("On the ledger: " + subject + ".", "");
+            case OPENED -> does("To restore: " + subject + ".", "");
             case PUT_BACK ->
-                does("Put back: " + place(assembly, subject) + ".", "The ledger has to be empty at the end.");
+                does(
+                        "Restore: " + place(assembly, subject) + ".",
+                        "Everything on the list must be restored before the test ends.");
         };
     }
 
@@ -178,8 +181,8 @@ record ActWords(String sentence, String why, List<String> choices) {
         };
         return does(
                 "May " + title(assembly, subject) + " be opened? It takes " + minutes + " " + harm + ".",
-                "Everything that needs no dismantling is done before. Enter: agreed, and open; it goes on the ledger."
-                        + " Not allowed: x, with the reason; what is behind it is left out, and the record says so.");
+                "Everything that needs no dismantling is done before. Enter: agreed, and open; it goes on the list to restore."
+                        + " Not allowed: x, with the reason; what is behind it is skipped, and the record says so.");
     }
 
     private static String title(Assembly assembly, String connector) {
@@ -234,7 +237,7 @@ record ActWords(String sentence, String why, List<String> choices) {
             case UNPLUGGED -> "unplugged";
             case LOOKED -> "looked at";
             case WALKED, WALKED_BACK -> "walked";
-            case TIED -> "far ends tied";
+            case TIED -> "far ends linked";
             case FREED -> "far ends freed";
             case FRAME_PROOF -> "frame, two spots";
             case POSITION -> "set to";
@@ -242,7 +245,8 @@ record ActWords(String sentence, String why, List<String> choices) {
             case DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST -> "discharged";
             case TEMPERATURE -> "temperature at";
             case ACCESSORIES -> "on the meter:";
-            case WANDERS -> "the meter wanders";
+            case PURPOSE -> "purpose";
+            case WANDERS -> "the meter drifts";
             case ACCESS -> "opened";
             case HALVES -> "shorts by halves";
             case WARMED -> "warmed";
@@ -250,14 +254,14 @@ record ActWords(String sentence, String why, List<String> choices) {
             case DRY_ENDS -> "far ends dry";
             case LIFTED -> "lifted out";
             case REMAINING -> "left of";
-            case MENDED -> "put right";
+            case MENDED -> "repaired";
             case SUBSTITUTE -> "another one for";
             case REPLUGGED -> "plugged in again:";
-            case SUBSTITUTED -> "stands in for";
+            case SUBSTITUTED -> "replaces";
             case RESET -> "reset";
             case FUNCTION -> "function";
             case OPENED -> "opened";
-            case PUT_BACK -> "put back";
+            case PUT_BACK -> "restored";
         };
         if (act.deed() == Deed.WALKED || act.deed() == Deed.WALKED_BACK) {
             return name + act.subject().substring(1); // without its number

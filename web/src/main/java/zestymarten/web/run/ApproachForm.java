@@ -127,7 +127,8 @@ public record ApproachForm(Map<String, String> fields) {
         String code = field("method").isEmpty() ? Method.BOTH_ENDS.code() : field("method");
         Optional<Method> method = Method.of(code).filter(each -> each != Method.INSULATION);
         if (method.isEmpty()) {
-            problems.add(new Problem("method", "Read '" + code + "'; expected a way of testing from the list."));
+            problems.add(
+                    new Problem("method", "“" + code + "” is not accepted; expected a way of testing from the list."));
         }
         Optional<InsulationRule> insulation = insulation(problems);
         Optional<WithstandRule> withstand = withstand(problems);
@@ -170,7 +171,7 @@ public record ApproachForm(Map<String, String> fields) {
                 ? number("least", by.equals("figure") ? "megohm, such as 100" : "megohm·km, such as 20", 1e6, problems)
                 : OptionalDouble.empty();
         if (asked && least.isEmpty()) {
-            problems.add(new Problem("least", "Read nothing; expected the least that the insulation may have."));
+            problems.add(new Problem("least", "Read nothing; expected the minimum insulation resistance."));
             return Optional.empty();
         }
         return Optional.of(new InsulationRule(
@@ -191,7 +192,7 @@ public record ApproachForm(Map<String, String> fields) {
         OptionalDouble seconds = number("withstand_s", "seconds up to 3600", 3600, problems);
         if (most.isEmpty() || seconds.isEmpty()) {
             problems.add(
-                    new Problem("withstand_ma", "A withstand test needs the most leakage and how long it is held."));
+                    new Problem("withstand_ma", "A withstand test needs the maximum leakage and how long it is held."));
         }
         return problems.size() > before
                 ? Optional.empty()
@@ -213,7 +214,7 @@ public record ApproachForm(Map<String, String> fields) {
                 && value.value() > 0
                 && value.value() <= most;
         if (!figure) {
-            problems.add(new Problem(name, "Read '" + field(name) + "'; expected " + expected + "."));
+            problems.add(new Problem(name, "“" + field(name) + "” is not accepted; expected " + expected + "."));
             return OptionalDouble.empty();
         }
         return new ReadingLanguage(false).understand(typed).figure();
@@ -224,8 +225,8 @@ public record ApproachForm(Map<String, String> fields) {
         Set<String> wires = assembly.conductors().stream().map(Conductor::id).collect(Collectors.toSet());
         first.stream()
                 .filter(each -> !wires.contains(each))
-                .forEach(each -> problems.add(
-                        new Problem("first", "Read '" + each + "'; expected wires of this wiring, such as W3 W7.")));
+                .forEach(each -> problems.add(new Problem(
+                        "first", "“" + each + "” is not accepted; expected wires of this assembly, such as W3 W7.")));
         try {
             List<Stage> stages = field("order").isEmpty() ? Order.MOVABLE : stages();
             return Optional.of(new Order(stages, first));

@@ -114,7 +114,7 @@ class AsideController {
         return "redirect:/runs/" + id + (kept ? "" : "/wrong");
     }
 
-    /** What changes how everything after it is read: other clips, a meter that wanders, shorts by halves. */
+    /** What changes how everything after it is read: other clips, a meter that drifts, shorts by halves, the purpose. */
     @PostMapping("/asides")
     String aside(
             @PathVariable long id,
@@ -124,15 +124,16 @@ class AsideController {
             Principal who) {
         String subject = what.strip();
         boolean set = deed == Deed.ACCESSORIES;
-        if (!set && deed != Deed.WANDERS && deed != Deed.HALVES) {
-            throw new Refused("", "The page sent something that cannot be told beside the steps. Reload it.");
+        boolean purpose = deed == Deed.PURPOSE;
+        if (!set && !purpose && deed != Deed.WANDERS && deed != Deed.HALVES) {
+            throw new Refused("", "The page sent something that cannot be entered beside the steps. Reload it.");
         }
         if (set && (subject.isEmpty() || subject.length() > LONGEST_SET)) {
             throw new Refused("", "Say in a few words which clips, pins or extension are on the meter now.");
         }
         Step step = new Step.Act(deed, set ? subject : "");
         int touch = runs.find(id).job().nextTouch(step);
-        runs.enter(id, sent(token, step, touch, ""), who.getName());
+        runs.enter(id, sent(token, step, touch, purpose ? subject : ""), who.getName());
         return "redirect:/runs/" + id;
     }
 
@@ -156,7 +157,7 @@ class AsideController {
     String open(@PathVariable long id, @RequestParam UUID token, @RequestParam String what, Principal who) {
         String subject = what.strip();
         if (subject.isEmpty() || subject.length() > 80) {
-            throw new Refused("", "Say in a few words what was opened, taken off or tied.");
+            throw new Refused("", "Enter in a few words what was opened, removed or linked.");
         }
         Step step = new Step.Act(Deed.OPENED, subject);
         int touch = runs.find(id).job().nextTouch(step);
@@ -188,7 +189,7 @@ class AsideController {
         Optional<Step> due = run.isUnderWay() ? job.current() : Optional.empty();
         if (due.isEmpty()) {
             return new HelperView(
-                    "Nothing is left to do.", List.of(), "Keep your ends apart until you are told.", true);
+                    "Nothing is left to do.", List.of(), "Keep your ends apart until you are asked.", true);
         }
         return due.get()
                 .fold(
@@ -197,7 +198,7 @@ class AsideController {
                         act -> act.deed() == Deed.TIED || act.deed() == Deed.FREED
                                 ? new HelperView(
                                         act.deed() == Deed.TIED
-                                                ? "Tie all these together:"
+                                                ? "Link all these together:"
                                                 : "Free these, and keep them apart:",
                                         job.plan().farEnds().stream()
                                                 .map(Terminal::name)
@@ -216,7 +217,7 @@ class AsideController {
             return new HelperView(
                     "Hold the probe on:", pins, "Press, hold still, until the next pin shows here.", false);
         }
-        return touch.isTied() ? waits("Leave the tie as it is.") : waits("Hands off: all your ends free and apart.");
+        return touch.isTied() ? waits("Leave the link as it is.") : waits("Hands off: all your ends free and apart.");
     }
 
     private static HelperView waits(String sentence) {

@@ -11,6 +11,8 @@ import zestymarten.core.quantity.Understood.Unit;
 
 /** Between entries of the core and rows of the table. */
 final class EntryRows {
+    private static final String STAND_IN_BEFORE = "what stands in for ";
+
     private EntryRows() {}
 
     static Entry entry(EntryRow row) {
@@ -51,12 +53,19 @@ final class EntryRows {
         return new StepForm(
                         row.stage(),
                         plain(row.question()),
-                        plain(row.subject()),
+                        subject(plain(row.subject())),
                         plain(row.black()),
                         plain(row.red()),
                         plain(row.state()),
                         plain(row.ties()))
                 .step();
+    }
+
+    /** As it is written today: what was stored before in other words is the same thing. */
+    private static String subject(String stored) {
+        return stored.startsWith(STAND_IN_BEFORE)
+                ? "the stand-in for " + stored.substring(STAND_IN_BEFORE.length())
+                : stored;
     }
 
     private static Understood meaning(EntryRow row) {
@@ -180,12 +189,12 @@ final class EntryRows {
 
             @Override
             public Stored ambiguous(Understood.Ambiguous ambiguous) {
-                throw new IllegalStateException("An open question is not kept: " + ambiguous.question());
+                throw new IllegalStateException("An open question is not saved: " + ambiguous.question());
             }
 
             @Override
             public Stored refused(Understood.Refused refused) {
-                throw new IllegalStateException("A refused reading is not kept: " + refused.message());
+                throw new IllegalStateException("A refused reading is not saved: " + refused.message());
             }
         };
     }

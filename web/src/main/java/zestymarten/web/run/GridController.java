@@ -175,7 +175,7 @@ class GridController {
     private static String expects(Job job, Step step) {
         return step instanceof Step.Touch touch
                 ? job.expectation(touch)
-                        .fold(joined -> "at most " + joined.limit().high().text(), () -> "apart")
+                        .fold(joined -> "maximum " + joined.limit().high().text(), () -> "apart")
                 : "";
     }
 }

@@ -59,7 +59,7 @@ class Learning {
     public void learn(long assemblyId, String by) {
         Map<String, Allowances.Learnt> taught = taught(assemblyId);
         if (taught.isEmpty()) {
-            throw new Refused("", "No wire was read in ohms on three good units yet. Test more of them first.");
+            throw new Refused("", "No wire was measured on three good units yet. Test more of them first.");
         }
         long id = mapper.insert(assemblyId, by, clock.instant());
         List<LearntWire> wires = taught.entrySet().stream()

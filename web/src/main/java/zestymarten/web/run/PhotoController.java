@@ -56,11 +56,11 @@ class PhotoController {
             Principal who)
             throws IOException {
         if (!runs.find(id).isUnderWay()) {
-            throw new Conflict("This run was ended. Nothing more can be kept in it.");
+            throw new Conflict("This test was ended. Nothing more can be saved in it.");
         }
         if (mapper.photos(id).size() >= MOST_PHOTOS) {
             throw new Refused(
-                    "photo", "There are " + MOST_PHOTOS + " photographs already, which is the most a run keeps.");
+                    "photo", "There are " + MOST_PHOTOS + " photographs already, which is the most a test keeps.");
         }
         byte[] content = photo.getBytes();
         if (content.length == 0 || content.length > MOST_BYTES) {
@@ -71,7 +71,8 @@ class PhotoController {
         }
         String type = type(content)
                 .orElseThrow(() -> new Refused(
-                        "photo", "Read '" + photo.getOriginalFilename() + "'; expected a photograph, JPEG or PNG."));
+                        "photo",
+                        "“" + photo.getOriginalFilename() + "” is not accepted; expected a photograph, JPEG or PNG."));
         mapper.insertPhoto(
                 id,
                 new PhotoRow(

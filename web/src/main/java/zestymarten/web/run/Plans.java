@@ -37,7 +37,7 @@ class Plans {
         return of(assemblyId).stream()
                 .filter(each -> each.id() == plan)
                 .findFirst()
-                .orElseThrow(() -> new NotFound("This wiring has no such plan."));
+                .orElseThrow(() -> new NotFound("This assembly has no such plan."));
     }
 
     /**
@@ -50,7 +50,8 @@ class Plans {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
             throw new Refused(
                     "plan_name",
-                    "Read '" + name + "'; expected a name for the plan, 1 to " + LONGEST_NAME + " characters.");
+                    "“" + name + "” is not accepted; expected a name for the plan, 1 to " + LONGEST_NAME
+                            + " characters.");
         }
         return mapper.keep(assemblyId, name, ApproachRow.of(approach), by, clock.instant());
     }

@@ -41,7 +41,7 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
         }
         Judgement judgement = job.judge(step, understood);
         return new Preview(
-                StepState.of(judgement.verdict()).word(),
+                StepState.of(judgement.verdict()).code(),
                 said(understood, judgement, job, step),
                 judgement.verdict().word() + ": " + judgement.reason(),
                 band(job, step, BandDrawing.place(judgement)));

@@ -113,7 +113,7 @@ class RunController {
         Step found = run.job()
                 .touch(StepForm.terminal(black), StepForm.terminal(red))
                 .orElseThrow(() -> new Refused(
-                        "", "Read '" + black + " " + red + "'; no step of this run touches those two together."));
+                        "", "“" + black + " " + red + "”: no step of this test measures between those two."));
         model.addAttribute("run", views.view(run, Optional.of(found), Optional.empty(), mating(faces)));
         return WORK;
     }

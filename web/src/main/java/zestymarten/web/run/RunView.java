@@ -32,7 +32,19 @@ record RunView(
         String complaint,
         List<String> ledger,
         String halves,
+        Purposed purpose,
         String outcome) {
+
+    /**
+     * What the test is for.
+     *
+     * @param ending what ends it where nothing is due any more
+     * @param suspects what may be wrong, the likeliest first; none where the diagnosis does not lead
+     */
+    record Purposed(String words, String ending, List<Suspect> suspects) {}
+
+    /** What may be wrong, with its probability in whole per cent. */
+    record Suspect(long percent, String text) {}
 
     /** A stage of the rail. */
     record StageView(String name, String title, String count, String state, Optional<FieldDrawing> field) {}
@@ -71,7 +83,14 @@ record RunView(
 
     /** One of the last entries. */
     record EntryView(
-            int sequence, String touch, String typed, String corrected, String state, boolean takenBack, String by) {}
+            int sequence,
+            String touch,
+            String typed,
+            String corrected,
+            String state,
+            String word,
+            boolean takenBack,
+            String by) {}
 
     /** A touch that would settle something. */
     record Proposal(StepForm form, String text) {}

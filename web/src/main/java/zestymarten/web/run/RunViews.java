@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Found;
@@ -13,6 +14,7 @@ import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.plan.Moisture;
+import zestymarten.core.plan.Purpose;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
@@ -22,6 +24,8 @@ import zestymarten.web.platform.RecommendationWords;
 /** Puts a run into words and drawings for its page. */
 @Component
 class RunViews {
+    private static final int SUSPECTS = 5;
+
     private static final int LAST_SHOWN = 5;
 
     /**
@@ -61,9 +65,33 @@ class RunViews {
                 complaint(job),
                 job.ledger(),
                 run.isUnderWay() && job.byHalves().isPresent()
-                        ? job.byHalves().getAsInt() + " touches instead of " + job.left(Stage.SHORTS)
+                        ? job.byHalves().getAsInt() + " measurements instead of " + job.left(Stage.SHORTS)
                         : "",
+                purpose(job),
                 run.ended().map(end -> end.outcome().word()).orElse(""));
+    }
+
+    private static RunView.Purposed purpose(Job job) {
+        boolean leads = job.purpose() == Purpose.FIND_FAULT;
+        List<RunView.Suspect> suspects = !leads
+                ? List.of()
+                : job.explanations().stream()
+                        .limit(SUSPECTS)
+                        .map(each -> new RunView.Suspect(
+                                Math.round(100 * each.probability()),
+                                each.faults().isEmpty() ? "nothing that was measured so far" : each.text()))
+                        .filter(each -> each.percent() > 0)
+                        .toList();
+        return new RunView.Purposed(job.purpose().words(), ending(job, leads), suspects);
+    }
+
+    private static String ending(Job job, boolean leads) {
+        if (!leads || job.left() == 0) {
+            return "All measurements are done.";
+        }
+        return job.diagnosis() == Recommendation.Status.CANNOT_BE_TOLD
+                ? "Nothing more can be found out with these tools."
+                : "The diagnosis is finished.";
     }
 
     private static String meter(Job job) {
@@ -81,10 +109,10 @@ class RunViews {
     }
 
     private static String left(Job.Left left) {
-        String touches = left.touches() == 1 ? "1 touch" : left.touches() + " touches";
+        String touches = left.touches() == 1 ? "1 measurement" : left.touches() + " measurements";
         long others = left.checks() + left.deeds();
         String deeds = others == 0 ? "" : ", " + others + (others == 1 ? " other step" : " other steps");
-        String walks = left.walks() == 0 ? "" : ", " + left.walks() + (left.walks() == 1 ? " walk" : " walks");
+        String walks = left.walks() == 0 ? "" : ", " + left.walks() + (left.walks() == 1 ? " trip" : " trips");
         return touches + deeds + walks + " left";
     }
 
@@ -130,24 +158,26 @@ class RunViews {
     private static String complaint(Job job) {
         long told = job.complaint().functions().size();
         int all = job.plan().functions().size();
-        return all == 0 ? "" : told == 0 ? "not told yet" : told + " of " + all + " told";
+        return all == 0 ? "" : told == 0 ? "none entered yet" : told + " of " + all + " entered";
     }
 
     private static RunView.ResultView result(Job job, Entry entry) {
         Optional<Judgement> judgement = job.judgement(entry);
         return new RunView.ResultView(
                 entry.id().toString(),
-                job.state(entry.step()).word(),
+                job.state(entry.step()).code(),
                 judgement.map(each -> each.verdict().word()).orElse("skipped"),
                 StepViews.shortly(entry.step()),
                 job.told(entry),
                 judgement.map(Judgement::reason).orElse(job.told(entry)));
     }
 
-    private static String unread(Job job, Entry entry) {
-        return entry.content() instanceof Entry.Content.Skip || job.state(entry.step()) == StepState.UNTESTED
-                ? StepState.SKIPPED.word()
-                : job.state(entry.step()).word();
+    private static StepState state(Job job, Entry entry) {
+        boolean skipped =
+                entry.content() instanceof Entry.Content.Skip || job.state(entry.step()) == StepState.UNTESTED;
+        return job.judgement(entry)
+                .map(each -> StepState.of(each.verdict()))
+                .orElseGet(() -> skipped ? StepState.SKIPPED : job.state(entry.step()));
     }
 
     private static List<RunView.EntryView> last(Job job) {
@@ -164,7 +194,8 @@ class RunViews {
                             .filter(each -> each.correctedOhm().isPresent())
                             .map(each -> Engineering.text(each.correctedOhm().getAsDouble(), "Ω"))
                             .orElse(""),
-                    judgement.map(each -> StepState.of(each.verdict()).word()).orElseGet(() -> unread(job, entry)),
+                    state(job, entry).code(),
+                    state(job, entry).word(),
                     entry.takenBack(),
                     entry.by()));
         }

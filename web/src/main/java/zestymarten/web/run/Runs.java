@@ -35,7 +35,9 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
 import zestymarten.core.network.Nets;
 import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Purpose;
 import zestymarten.core.plan.Step;
 import zestymarten.core.plan.Tool;
 import zestymarten.core.quantity.Understood;
@@ -180,6 +182,19 @@ public class Runs {
                 row);
     }
 
+    /** The same for a purpose, which a test that is under way on that unit takes over. */
+    @Transactional
+    public long start(
+            long assemblyId, String serial, Conditions conditions, Approach approach, Purpose purpose, String by) {
+        long id = start(assemblyId, serial, conditions, approach, by);
+        Job job = find(id).job();
+        if (job.purpose() != purpose) {
+            Step step = new Step.Act(Deed.PURPOSE, "");
+            enter(id, new Sent(UUID.randomUUID(), step, job.nextTouch(step), purpose.code(), OptionalInt.empty()), by);
+        }
+        return id;
+    }
+
     /** The ways in which the newest revision of a wiring can be tested, at the given prices. */
     @Transactional(readOnly = true)
     public List<Offer> offers(long assemblyId, Effort.Pace pace, Set<Tool> tools) {
@@ -206,8 +221,8 @@ public class Runs {
         if (ties && nets > MOST_TIED) {
             throw new Refused(
                     "method",
-                    "This wiring has " + nets + " nets; at most " + MOST_TIED
-                            + " can be tied together. Choose each to each, without an insulation test.");
+                    "This assembly has " + nets + " nets; at most " + MOST_TIED
+                            + " can be linked together. Choose each to each, without an insulation test.");
         }
     }
 
@@ -221,7 +236,7 @@ public class Runs {
     public Run find(long id) {
         RunRow row = mapper.find(id);
         if (row == null) {
-            throw new NotFound("There is no run number " + id + ".");
+            throw new NotFound("There is no test number " + id + ".");
         }
         return derived.get(id, mapper.pulse(id)).map(job -> run(row, job)).orElseGet(() -> {
             Run run = run(row, mapper.entries(id).stream().map(EntryRows::entry).toList());
@@ -337,14 +352,14 @@ public class Runs {
 
     private static void mustBeAccepted(Step.Act act, String words) {
         Job.expected(act, words).ifPresent(expected -> {
-            throw new Refused("", "Read '" + words + "'; expected " + expected + ".");
+            throw new Refused("", "“" + words + "” is not accepted; expected " + expected + ".");
         });
     }
 
     private static String words(String typed, int longest) {
         String words = typed.strip();
         if (words.length() > longest) {
-            throw new Refused("", "That is " + words.length() + " characters long; say it in at most " + longest + ".");
+            throw new Refused("", "That is " + words.length() + " characters long; use at most " + longest + ".");
         }
         return words;
     }
@@ -394,7 +409,7 @@ public class Runs {
         return once(runId, sent, run -> {
             String reason = sent.typed().strip();
             if (reason.isEmpty() || reason.length() > LONGEST_REASON) {
-                throw new Refused("", "Say in a few words why this step is left out; it stands in the record.");
+                throw new Refused("", "Say in a few words why this step is skipped; it is shown in the record.");
             }
             return keep(run, sent, new Entry.Content.Skip(reason), by);
         });
@@ -413,7 +428,7 @@ public class Runs {
 
     private Run hold(long runId) {
         if (mapper.lock(runId) == null) {
-            throw new NotFound("There is no run number " + runId + ".");
+            throw new NotFound("There is no test number " + runId + ".");
         }
         return find(runId);
     }
@@ -423,18 +438,18 @@ public class Runs {
                 .filter(entry -> entry.id().equals(id))
                 .findFirst();
         if (here.isEmpty() && mapper.runOfEntry(id) != null) {
-            throw new Conflict("That reading belongs to another run. Reload the page and enter it again.");
+            throw new Conflict("That reading belongs to another test. Reload the page and enter it again.");
         }
         return here;
     }
 
     private static void mustBeFree(Run run, Step step, int touch) {
         if (!run.isUnderWay()) {
-            throw new Conflict("This run was ended meanwhile. Nothing more can be entered in it.");
+            throw new Conflict("This test was ended meanwhile. Nothing more can be entered in it.");
         }
         if (!run.job().isPlanned(step)) {
             throw new Conflict(
-                    "This step is not part of the run any more; an earlier reading has changed. The page shows what"
+                    "This step is not part of the test any more; an earlier reading has changed. The page shows what"
                             + " is due now.");
         }
         if (!run.job().isAllowed(step)) {
@@ -447,7 +462,7 @@ public class Runs {
                     ? "someone"
                     : standing.get(standing.size() - 1).by();
             throw new Conflict("This step was recorded meanwhile by " + who
-                    + ". Your reading was not kept and is still in the slot; the page shows what is due now.");
+                    + ". Your reading was not saved and is still in the slot; the page shows what is due now.");
         }
     }
 
@@ -481,9 +496,9 @@ public class Runs {
     @Transactional
     public Run takeBack(long runId, UUID entryId, String by) {
         Run run = hold(runId);
-        Entry last = run.job().last().orElseThrow(() -> new Conflict("There is nothing to take back in this run."));
+        Entry last = run.job().last().orElseThrow(() -> new Conflict("There is nothing to take back in this test."));
         if (!run.isUnderWay()) {
-            throw new Conflict("This run was ended. Its readings stay as they are.");
+            throw new Conflict("This test was ended. Its readings stay as they are.");
         }
         boolean done = run.job().entries().stream().anyMatch(entry -> entry.id().equals(entryId) && entry.takenBack());
         if (done) {
@@ -506,8 +521,8 @@ public class Runs {
         if (!run.job().ledger().isEmpty()) {
             throw new Refused(
                     "",
-                    "Not everything is put back: " + String.join(", ", run.job().ledger())
-                            + ". The run ends when the ledger is empty.");
+                    "Not everything is restored: " + String.join(", ", run.job().ledger())
+                            + ". The test can end when everything is restored.");
         }
         List<Found> findings = run.job().findings();
         Outcome outcome = run.job().outcome();

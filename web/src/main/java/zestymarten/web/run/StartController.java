@@ -24,6 +24,7 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Purpose;
 import zestymarten.core.plan.Tool;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Engineering;
@@ -162,22 +163,22 @@ class StartController {
     }
 
     private static OfferView view(Offer offer) {
-        String walks = offer.effort().walks() == 0 ? "" : ", " + offer.effort().walks() + " walks";
+        String walks = offer.effort().walks() == 0 ? "" : ", " + offer.effort().walks() + " trips";
         String access = offer.effort().accessMinutes() == 0
                 ? ""
                 : ", of which " + Math.round(offer.effort().accessMinutes()) + " for covers that need consent";
         String setups = offer.effort().setups() == 0
                 ? ""
-                : ", ties changed " + offer.effort().setups() + " times";
+                : ", links changed " + offer.effort().setups() + " times";
         List<String> misses = new ArrayList<>(offer.misses());
         if (offer.effort().setups() > 0 && offer.effort().walks() == 0) {
-            misses.add(0, "Where a way through is found, its pairs follow to tell which it is.");
+            misses.add(0, "Where continuity is found, its pairs follow to find out which it is.");
         }
         return new OfferView(
                 offer.method().code(),
                 offer.method().title(),
-                offer.effort().touches() + " touches, " + offer.effort().moves() + " moves of a probe" + setups + walks
-                        + ", about " + Math.max(1, Math.round(offer.seconds() / 60)) + " min" + access,
+                offer.effort().touches() + " measurements, " + offer.effort().moves() + " moves of a probe" + setups
+                        + walks + ", about " + Math.max(1, Math.round(offer.seconds() / 60)) + " min" + access,
                 offer.lacks().stream().map(Tool::words).collect(Collectors.joining(", ")),
                 misses);
     }
@@ -186,7 +187,7 @@ class StartController {
         String text = typed.strip().replace(',', '.');
         double value = text.matches("[0-9]{1,4}(?:\\.[0-9]{1,2})?") ? Double.parseDouble(text) : Double.NaN;
         if (!(value >= 0 && value <= 3600)) {
-            problems.add(new Problem(field, "Read '" + typed.strip() + "'; expected 0 to 3600 seconds."));
+            problems.add(new Problem(field, "“" + typed.strip() + "” is not accepted; expected 0 to 3600 seconds."));
         }
         return value;
     }
@@ -203,13 +204,14 @@ class StartController {
         if (celsius.isEmpty()) {
             problems.add(new Problem(
                     "ambient",
-                    "Read '" + form.field("ambient") + "'; expected the wiring's temperature, " + Celsius.EXPECTED
-                            + "."));
+                    "“" + form.field("ambient") + "” is not accepted; expected the wiring's temperature, "
+                            + Celsius.EXPECTED + "."));
         }
         Optional<Meter> meter = meter(form, problems);
         Optional<LeadPolicy> leads = LeadPolicy.of(form.field("policy"));
         if (leads.isEmpty()) {
-            problems.add(new Problem("policy", "Read '" + form.field("policy") + "'; expected full, excess or none."));
+            problems.add(new Problem(
+                    "policy", "“" + form.field("policy") + "” is not accepted; expected full, excess or none."));
         }
         boolean tester = !fields.containsKey("tools_asked") || tools(codes).contains(Tool.INSULATION_TESTER);
         if (!tester && !form.field("test_v").isEmpty()) {
@@ -229,8 +231,13 @@ class StartController {
                 leads.orElse(LeadPolicy.FULL),
                 form.field("decision").equals("guarded"),
                 Conditions.JOINED_BELOW_OHM);
-        long run = runs.start(id, form.field("serial"), conditions, approach.get(), who.getName());
-        return ResponseEntity.ok().header("HX-Redirect", "/runs/" + run).build();
+        Purpose purpose = Purpose.of(form.field("purpose")).orElse(Purpose.EVERYTHING);
+        long run = runs.start(id, form.field("serial"), conditions, approach.get(), purpose, who.getName());
+        boolean symptoms = purpose == Purpose.FIND_FAULT
+                && !runs.find(run).job().plan().functions().isEmpty();
+        return ResponseEntity.ok()
+                .header("HX-Redirect", "/runs/" + run + (symptoms ? "/complaint" : ""))
+                .build();
     }
 
     /** Keeps the way of testing of the form with the wiring, under a name. */
@@ -272,7 +279,7 @@ class StartController {
         if (new ReadingLanguage(false).understand(typed) instanceof Understood.Value value) {
             return value.value();
         }
-        problems.add(new Problem(field, "Read '" + typed + "'; expected a figure such as 0.01, 30 or 20M."));
+        problems.add(new Problem(field, "“" + typed + "” is not accepted; expected a figure such as 0.01, 30 or 20M."));
         return Double.NaN;
     }
 }

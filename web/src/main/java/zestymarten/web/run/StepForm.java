@@ -64,7 +64,7 @@ record StepForm(String stage, String question, String subject, String black, Str
                     ? new Step.Probes(Stage.valueOf(stage), Step.Probes.Question.valueOf(question))
                     : new Step.Act(Deed.valueOf(question), subject);
         } catch (IllegalArgumentException e) {
-            throw new Refused("", "The page sent a step that does not exist. Reload it; what you typed was not kept.");
+            throw new Refused("", "The page sent a step that does not exist. Reload it; what you typed was not saved.");
         }
     }
 

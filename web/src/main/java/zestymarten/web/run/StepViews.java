@@ -76,11 +76,11 @@ final class StepViews {
                 StepForm.of(probes),
                 job.nextTouch(probes),
                 tone
-                        ? new RunView.Sentence("Hold the probes together. Does it sound?", "", "", "", "")
+                        ? new RunView.Sentence("Touch the probes together. Does the meter beep?", "", "", "", "")
                         : new RunView.Sentence("Still together: what do the leads read?", "", "", "", ""),
                 tone
-                        ? "Press b if it sounds, n if it stays silent. A meter that is silent now would call every wire open."
-                        : "The leads' own ohms are in every reading. In this run "
+                        ? "Press b if it beeps, n if it does not. A meter that does not beep now would show every wire as open."
+                        : "Every reading includes the test-lead resistance. In this test "
                                 + job.conditions().policy().words() + ". Flex the leads: the figure must not move.",
                 Optional.empty(),
                 Optional.empty(),
@@ -174,9 +174,9 @@ final class StepViews {
                         : " is the water here: test voltage on.";
             case INSULATION, WITHSTAND ->
                 touch.red().isFrame()
-                        ? ". All others tied to it: test voltage on."
-                        : ". Through the clips, before the voltage: ohms.";
-            default -> touch.isTied() ? ", tied as below." : ".";
+                        ? ". All others linked to it: test voltage on."
+                        : ". Through the clips, before the voltage: resistance.";
+            default -> touch.isTied() ? ", linked as below." : ".";
         };
         return new RunView.Sentence(
                 touch.state().isEmpty() ? "Black on " : "In '" + touch.state() + "': black on ",
@@ -205,7 +205,7 @@ final class StepViews {
 
     private static String why(Job job, Step.Touch touch, List<Conductor> route) {
         String ties = touch.ties().stream()
-                .map(tie -> "Tied: "
+                .map(tie -> "Linked: "
                         + tie.stream()
                                 .map(each -> each.isFrame() ? "the frame" : each.name())
                                 .collect(Collectors.joining(" "))
@@ -245,7 +245,7 @@ final class StepViews {
                 .anyMatch(open -> List.of(touch.black(), touch.red()).stream()
                         .anyMatch(end -> open.black().equals(end) || open.red().equals(end)));
         return described(job, touch.black()) + " and " + described(job, touch.red()) + " must be apart."
-                + (touch.isTied() ? " A way through anywhere shows here; the pairs follow only then." : "")
+                + (touch.isTied() ? " Continuity anywhere shows here; the pairs follow only then." : "")
                 + (stub ? " One of them is a loose end of a wire that read open: did it go elsewhere?" : "");
     }
 
@@ -278,7 +278,7 @@ final class StepViews {
     }
 
     private static String parts(Expectation.Joined joined) {
-        return joined.isBridged() ? "Through " + String.join(", ", joined.parts()) : "Through the tie";
+        return joined.isBridged() ? "Through " + String.join(", ", joined.parts()) : "Through the link";
     }
 
     private static String described(Job job, Terminal terminal) {
@@ -303,7 +303,8 @@ final class StepViews {
 
     private static Optional<String> asks(Job job, Step.Touch touch) {
         if (job.asksForCleanMetal(touch)) {
-            return Optional.of("It read open. Scrape to clean metal and touch it once more; both readings are kept.");
+            return Optional.of(
+                    "It read open. Scrape to clean metal and measure once more; both readings are recorded.");
         }
         if (job.state(touch) != StepState.DOUBTFUL || job.isDone(touch)) {
             return Optional.empty();
@@ -325,7 +326,7 @@ final class StepViews {
                         && reading.meaning() instanceof Understood.Tone)
                 .isPresent();
         return tone
-                ? Optional.of("That did not settle it: this wire needs a figure. Type the ohms.")
+                ? Optional.of("That did not settle it: this wire needs a figure. Enter the resistance.")
                 : lastReason(job, touch);
     }
 
@@ -353,8 +354,8 @@ final class StepViews {
     /** What a step is, shortly: the two terminals of a touch, the name of a deed. */
     static String shortly(Step step) {
         return step.fold(
-                probes -> probes.question() == Step.Probes.Question.TONE ? "probes, tone" : "probes, ohms",
-                touch -> touch.black() + " – " + touch.red() + (touch.isTied() ? " tied" : ""),
+                probes -> probes.question() == Step.Probes.Question.TONE ? "probes, tone" : "probes, resistance",
+                touch -> touch.black() + " – " + touch.red() + (touch.isTied() ? " linked" : ""),
                 ActWords::shortly);
     }
 }

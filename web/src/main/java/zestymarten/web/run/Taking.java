@@ -65,7 +65,7 @@ class Taking {
                 .orElseThrow(
                         () -> new Refused(
                                 "",
-                                "This run's meter has no address. Type what it shows, or give it one under Meters before the next run."));
+                                "This test's meter has no address. Type what it shows, or give it one under Meters before the next test."));
         return step.fold(
                 probes -> probes.question() == Step.Probes.Question.TONE
                         ? tone(instruments.ask(address, joined(runId), "MEAS:CONT?"))
@@ -132,8 +132,8 @@ class Taking {
         } catch (NumberFormatException e) {
             throw new Refused(
                     "",
-                    "The insulation tester at " + address + " said '" + answer
-                            + "'; expected a figure. Type what it shows; the run goes on by hand.");
+                    "The insulation tester at " + address + " said “" + answer
+                            + "”; expected a figure. Type what it shows; the test goes on by hand.");
         }
     }
 

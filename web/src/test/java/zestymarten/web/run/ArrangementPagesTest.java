@@ -54,9 +54,9 @@ class ArrangementPagesTest {
                 .fill("input[name=first]", "SP1 W9")
                 .fill("input[name=plan_name]", "evening")
                 .click(".keep-plan button")
-                .see("#say", "Read 'W9'; expected wires of this wiring, such as W3 W7.");
+                .see("#say", "“W9” is not accepted; expected wires of this assembly, such as W3 W7.");
         browser.fill("input[name=first]", "SP1").click(".keep-plan button").see(".plan[aria-current]", "evening");
-        assertThat(browser.text("#order-list")).startsWith("Frame");
+        assertThat(browser.text("#order-list")).startsWith("Short to frame");
         String sheet = browser.attribute("a[aria-label='Job sheet of evening, PDF']", "href");
         assertThat(browser.run("return fetch('" + sheet + "').then((a) => a.headers.get('Content-Type'))"))
                 .isEqualTo("application/pdf");
@@ -65,7 +65,8 @@ class ArrangementPagesTest {
         browser.see(".sentence", "Black on J1.1, red on the frame.");
         hands.press("n").press("n");
         browser.see(".sentence", "Black on J1.2, red on J2.2.");
-        assertThat(browser.texts(".rail .stage b")).startsWith("Check the meter", "Frame", "Ring out", "Shorts");
+        assertThat(browser.texts(".rail .stage b"))
+                .startsWith("Check the meter", "Short to frame", "Continuity", "Short circuits");
     }
 
     @Test
@@ -109,7 +110,7 @@ class ArrangementPagesTest {
     @Test
     void aCoverIsOpenedLastWithConsentAndWhatIsBehindItLeftOutWithout() {
         browser.open("/wirings/" + wiring).click("main a[href$='/connectors']").waitForPath("/wirings/\\d+/connectors");
-        browser.fill("input[name='minutes.J2']", "ten").click("main .do").see("main", "Minutes: read 'ten'");
+        browser.fill("input[name='minutes.J2']", "ten").click("main .do").see("main", "Minutes: “ten”");
         browser.open("/wirings/" + wiring + "/connectors")
                 .fill("input[name='minutes.J2']", "10")
                 .fill("input[name='place.J2']", "roof")
@@ -124,7 +125,7 @@ class ArrangementPagesTest {
         hands.press(Keys.BACK_SPACE);
         browser.keys("x").fill("#reason", "sealed by the maker").keys(Keys.ENTER);
         browser.see(".sentence", "Black on J1.1, red on J1.2.");
-        assertThat(browser.text(".rail")).contains("Ring out\n1 of 1");
+        assertThat(browser.text(".rail")).contains("Continuity\n1 of 1");
     }
 
     @Test
@@ -136,7 +137,7 @@ class ArrangementPagesTest {
 
     @Test
     void whatIsNotAtHandTakesItsWaysOffTheList() {
-        browser.open("/wirings/" + wiring + "/test").see("#offers", "tied to the frame there");
+        browser.open("/wirings/" + wiring + "/test").see("#offers", "linked to the frame there");
         browser.click("input[value=frame_return]")
                 .see("#offers .lacks", "Needs a frame or earth that both ends reach.");
         browser.click("input[value=insulation_tester]").see("#offers", "No insulation tester: damage");
@@ -154,11 +155,11 @@ class ArrangementPagesTest {
     void aloneWithAFrameAtBothEndsEachWireIsReadAgainstIt() {
         hands.begin(wiring, "F-1", "input[name=quick]", "input[value=far_end_to_frame]");
         hands.press("b").type("0.00").enter(1);
-        browser.see(".sentence", "Tie all far ends together: J2.1 J2.2 FRAME.");
+        browser.see(".sentence", "Link all far ends together: J2.1 J2.2 FRAME.");
         hands.enter(2);
-        browser.see(".sentence", "Black on J1.1, red on the frame, tied as below.");
+        browser.see(".sentence", "Black on J1.1, red on the frame, linked as below.");
         hands.type("0.28", "0.28");
-        browser.see(".sentence", "Black on J1.1, red on J1.2, tied as below.");
+        browser.see(".sentence", "Black on J1.1, red on J1.2, linked as below.");
     }
 
     @Test
@@ -180,7 +181,7 @@ class ArrangementPagesTest {
                 .see(".sentence", "A known good one in the place of J1.")
                 .see(".why", "It takes about 15 min.");
         hands.press("1");
-        browser.see(".ledger", "what stands in for J1");
+        browser.see(".ledger", "the stand-in for J1");
         browser.open(run.replaceAll("\\?.*", "/record"))
                 .see("main", "no reading condemns the old one until it is tested on the bench");
     }
@@ -216,7 +217,7 @@ class ArrangementPagesTest {
             hands.press("n");
         }
         hands.enter(1).press("1");
-        browser.see(".sentence", "Every touch is made.")
+        browser.see(".sentence", "All measurements are done.")
                 .click(".side button.do")
                 .waitForPath("/runs/\\d+/record");
         assertThat(browser.text(".verdict")).startsWith("PASS");
@@ -224,24 +225,23 @@ class ArrangementPagesTest {
         browser.open(run + "/record");
         hands.begin(wiring, "S-1", "input[name=quick]").press("b").type("0.30");
         browser.see(".sentence", "Black on J1.1, red on J2.1.");
-        assertThat(browser.text(".strip .left")).startsWith("2 touches left");
+        assertThat(browser.text(".strip .left")).startsWith("2 measurements left");
         hands.begin(wiring, "S-2", "input[name=quick]");
         assertThat(browser.text(".strip .left"))
                 .as("other units are as designed")
-                .startsWith("7 touches left");
+                .startsWith("5 measurements, 2 other steps left");
     }
 
     @Test
     void goodUnitsTeachWhatAWireMayReadAndAUnitsHistoryShowsWhatHasRisen() {
         long unknown = site.wiring(site.fresh("Nothing known"), NOT_KNOWN);
-        browser.open("/wirings/" + unknown + "/learnt")
-                .see(".empty", "No wire was read in ohms on three good units yet.");
+        browser.open("/wirings/" + unknown + "/learnt").see(".empty", "No wire was measured on three good units yet.");
         for (String serial : new String[] {"U-1", "U-2", "U-3", "U-3"}) {
             hands.begin(unknown, serial, "input[name=quick]")
                     .press("b")
                     .type("0.30", "0.72")
                     .press("n");
-            browser.see(".sentence", "Every touch is made.")
+            browser.see(".sentence", "All measurements are done.")
                     .click(".side button.do")
                     .waitForPath("/runs/\\d+/record");
         }
@@ -256,10 +256,10 @@ class ArrangementPagesTest {
         assertThat(browser.text("tbody tr")).isEqualTo("W1 3 0.42 Ω 0 Ω 0.462 Ω 0.462 Ω, from 3 units");
         browser.signIn("bench");
         hands.begin(unknown, "U-3", "input[name=quick]").press("b").type("0.30", "0.90");
-        browser.see(".result", "0.6 Ω is more than 0.462 Ω. At most 0.462 Ω: learnt from 3 good units");
+        browser.see(".result", "0.6 Ω is more than 0.462 Ω. Maximum 0.462 Ω: learnt from 3 good units");
         browser.keys(Keys.ENTER).see(".sentence", "Black on J1.1, red on the frame.");
         hands.press("n");
-        browser.see(".sentence", "Every touch is made.")
+        browser.see(".sentence", "All measurements are done.")
                 .click(".side button.do")
                 .waitForPath("/runs/\\d+/record");
         browser.click("main .head a[href^='/units/']").waitForPath("/units/\\d+");
@@ -281,7 +281,8 @@ class ArrangementPagesTest {
         assertThat(post(run, "\"as_typed\":\"231\"")).contains("the tester works");
         assertThat(post(run, "\"deed\":\"dead\",\"skip_reason\":\"already dead\""))
                 .contains("\"understood\":\"skipped: already dead\"");
-        assertThat(post(run, "\"deed\":\"sung\",\"as_typed\":\"\"")).contains("Read 'sung'; expected a deed");
+        assertThat(post(run, "\"deed\":\"sung\",\"as_typed\":\"\""))
+                .contains("“sung” is not accepted; expected a manual step");
         assertThat(site.post(
                                 "bench",
                                 "/api/v1/runs",

@@ -17,7 +17,7 @@ final class Hands {
         for (String choice : choices) {
             browser.click(choice);
         }
-        browser.fill("input[name=serial]", serial).keys(Keys.ENTER).waitForPath("/runs/\\d+");
+        browser.fill("input[name=serial]", serial).keys(Keys.ENTER).waitForPath("/runs/\\d+(/complaint)?");
         return this;
     }
 

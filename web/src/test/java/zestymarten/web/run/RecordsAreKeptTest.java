@@ -153,7 +153,7 @@ class RecordsAreKeptTest {
         Runs.Sent late = sent("0.3");
         assertThat(runs.end(run, "bench").ended().orElseThrow().outcome()).isEqualTo(Outcome.INCOMPLETE);
         assertThatThrownBy(() -> runs.enter(run, late, "bench"))
-                .hasMessage("This run was ended meanwhile. Nothing more can be entered in it.");
+                .hasMessage("This test was ended meanwhile. Nothing more can be entered in it.");
     }
 
     @Test

@@ -42,7 +42,7 @@ class RunPagesTest {
 
     private void begin(String serial) {
         hands.begin(wiring, serial, "input[name=quick]");
-        browser.see(".sentence", "Hold the probes together");
+        browser.see(".sentence", "Touch the probes together");
     }
 
     private void type(String... readings) {
@@ -62,7 +62,7 @@ class RunPagesTest {
     @Test
     void ringsOutAGoodCableByKeyboardAlone() {
         begin("G-1");
-        assertThat(browser.text(".strip .left")).isEqualTo("11 touches left about 1 min");
+        assertThat(browser.text(".strip .left")).isEqualTo("9 measurements, 2 other steps left about 1 min");
         checkTheMeter();
         assertThat(browser.text(".strip")).contains("leads 0.3 Ω: all of it is taken off");
         type("0.58", "0.58", "0.58");
@@ -71,8 +71,8 @@ class RunPagesTest {
         type("OL", "OL");
         browser.see(".sentence", "red on the frame");
         hands.press(3, "n");
-        browser.see(".sentence", "Every touch is made.");
-        assertThat(browser.text(".strip .left")).startsWith("0 touches left");
+        browser.see(".sentence", "All measurements are done.");
+        assertThat(browser.text(".strip .left")).startsWith("0 measurements left");
         browser.click(".side button.do").waitForPath("/runs/\\d+/record");
         assertThat(browser.text(".verdict")).isEqualTo("PASS Everything was tested and nothing was found.");
     }
@@ -83,14 +83,15 @@ class RunPagesTest {
         checkTheMeter();
         browser.keys("3.9").see("#understood", "3.9 Ω − leads 0.3 Ω = 3.6 Ω");
         assertThat(browser.text("#understood"))
-                .contains("fail: 3.6 Ω is more than 0.312 Ω. At most 0.312 Ω: IEC 60228");
+                .contains("fail: 3.6 Ω is more than 0.312 Ω. Maximum 0.312 Ω: IEC 60228");
         assertThat(browser.has("#band .now"))
                 .as("the needle stands on the band")
                 .isTrue();
         type("");
-        browser.see(".result", "FAIL J1.1 – J2.1: 3.9 Ω").see(".found", "W1 reads 3.6 Ω from J1.1 to J2.1");
+        browser.see(".result", "FAIL J1.1 – J2.1: 3.9 Ω")
+                .see(".found", "W1 has a high resistance: 3.6 Ω from J1.1 to J2.1");
         assertThat(browser.texts(".result button"))
-                .containsExactly("Go on\nEnter", "Take it back\nBackspace", "Touch again\nc");
+                .containsExactly("Continue\nEnter", "Take it back\nBackspace", "Measure again\nc");
         browser.keys(Keys.ENTER).see(".sentence", "Black on J1.2, red on J2.2.");
     }
 
@@ -100,7 +101,7 @@ class RunPagesTest {
         checkTheMeter();
         press("b");
         press("b");
-        browser.see(".sentence", "Black on J1.2").see(".asks", "this wire needs a figure. Type the ohms.");
+        browser.see(".sentence", "Black on J1.2").see(".asks", "this wire needs a figure. Enter the resistance.");
         type("0.58");
         browser.see(".sentence", "Black on J1.3");
     }
@@ -110,7 +111,7 @@ class RunPagesTest {
         begin("O-1");
         checkTheMeter();
         type("OL");
-        browser.see(".asks", "Scrape to clean metal and touch it once more; both readings are kept.");
+        browser.see(".asks", "Scrape to clean metal and measure once more; both readings are recorded.");
         type("0.58");
         browser.see(".result", "PASS J1.1 – J2.1: 0.58 Ω");
         browser.keys(Keys.ENTER).see(".sentence", "Black on J1.2");
@@ -122,10 +123,10 @@ class RunPagesTest {
     void aWireThatStaysOpenBringsItsFarEnd() {
         begin("F-1");
         checkTheMeter();
-        assertThat(browser.text(".rail")).contains("Shorts\n0 of 3", "Frame\n0 of 3");
+        assertThat(browser.text(".rail")).contains("Short circuits\n0 of 3", "Short to frame\n0 of 3");
         type("OL", "OL");
         browser.see(".result", "Open: more than 20 MΩ where a wire should be.");
-        assertThat(browser.text(".rail")).contains("Shorts\n1 of 6", "Frame\n0 of 4");
+        assertThat(browser.text(".rail")).contains("Short circuits\n1 of 6", "Short to frame\n0 of 4");
     }
 
     @Test
@@ -173,7 +174,7 @@ class RunPagesTest {
         begin("R-1");
         checkTheMeter();
         browser.keys("0.5.8", Keys.ENTER);
-        browser.see("#say", "Read '0.5.8', which is no reading. Type what the meter shows, such as 0.64, 15k8");
+        browser.see("#say", "“0.5.8” is no reading. Type what the meter shows, such as 0.64, 15k8");
         assertThat(browser.find("#slot").getDomProperty("value")).isEqualTo("0.5.8");
     }
 
@@ -218,7 +219,7 @@ class RunPagesTest {
         browser.keys("0.61", Keys.ENTER);
         browser.see(
                 "#say",
-                "This step was recorded meanwhile by bench. Your reading was not kept and is still in the slot");
+                "This step was recorded meanwhile by bench. Your reading was not saved and is still in the slot");
         assertThat(browser.find("#slot").getDomProperty("value")).isEqualTo("0.61");
         browser.closeTab(first);
     }
@@ -271,7 +272,7 @@ class RunPagesTest {
     void aViewerLooksOn() {
         begin("V-1");
         String path = browser.path();
-        browser.signIn("viewer").open(path).see(".sentence", "Hold the probes together");
+        browser.signIn("viewer").open(path).see(".sentence", "Touch the probes together");
         assertThat(browser.has("#slot")).isFalse();
         assertThat(browser.has(".side button")).isFalse();
         assertThat(browser.complaints())

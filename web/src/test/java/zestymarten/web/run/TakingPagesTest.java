@@ -88,9 +88,9 @@ class TakingPagesTest {
         hands.press("m").press("m");
         assertThat(browser.text(".strip")).containsPattern("leads 0\\.(29|3|31) Ω");
         hands.press("m").press("m").press("m").press("m").press("m");
-        browser.see(".sentence", "Every touch is made.");
+        browser.see(".sentence", "All measurements are done.");
         assertThat(browser.texts(".side .found li")).isEmpty();
-        assertThat(browser.text(".strip .left")).startsWith("0 touches left");
+        assertThat(browser.text(".strip .left")).startsWith("0 measurements left");
     }
 
     @Test
@@ -117,7 +117,7 @@ class TakingPagesTest {
                 .see(
                         "#say",
                         "The meter at 127.0.0.1:" + port
-                                + " is not there. Type what it shows; the run goes on by hand.");
+                                + " is not there. Type what it shows; the test goes on by hand.");
         hands.press("b").type("0.30");
         browser.see(".sentence", "Black on J1.1, red on J2.1.");
     }
@@ -133,7 +133,7 @@ class TakingPagesTest {
             meterAt(name, address);
             browser.waitForPath("/meters");
             begin("T-4", name);
-            browser.keys("m").see("#say", "The meter at " + address + " said 'perhaps'; expected a figure.");
+            browser.keys("m").see("#say", "The meter at " + address + " said “perhaps”; expected a figure.");
             browser.keys("m").see("#say", "The meter at " + address + " did not answer within 3 s.");
             hands.press("b");
         }
@@ -153,7 +153,9 @@ class TakingPagesTest {
     @Test
     void aMeterIsOnlyLookedForOnAllowedHosts() {
         meterAt(site.fresh("far meter"), "169.254.0.1:80");
-        browser.see("#say", "Read '169.254.0.1:80'; expected host:port with one of the hosts 127.0.0.1, localhost");
+        browser.see(
+                "#say",
+                "“169.254.0.1:80” is not accepted; expected host:port with one of the hosts 127.0.0.1, localhost");
     }
 
     @ParameterizedTest
@@ -162,13 +164,13 @@ class TakingPagesTest {
             value = {
                 "Pendant|PC-04|W4 and W7 are crossed: W4 goes to J2.7 and W7 goes to J2.4.",
                 "Pendant|PC-09|W4 is open between J1.4 and J2.4.",
-                "Driver|DH-22|W6 reads",
-                "Shore|SL-03|are joined and should be apart.",
+                "Driver|DH-22|W6 has a high resistance",
+                "Shore|SL-03|Short circuit between",
                 "Pendant|PC-01|",
-                "Track|TC-3|T4 is joined to the frame",
+                "Track|TC-3|T4 is shorted to the frame",
                 "Points|PH-5|",
                 "hut|HP-A|",
-                "Collector|CT-6|stud reads 0.2",
+                "Collector|CT-6|stud has a high resistance: 0.2",
                 "lamp|SL-L2|",
                 "Compressor|CM-1|LR has a wrong value"
             })

@@ -57,13 +57,39 @@ class WholeJobPagesTest {
     }
 
     @Test
+    void whereTheMachineHasASymptomTheDiagnosisLeadsAndSaysWhenItIsFinished() {
+        begin("F-1", "input[name=quick]", "input[value=find_fault]");
+        browser.waitForPath("/runs/\\d+/complaint")
+                .click("input[name=f1][value=dead]")
+                .click("input[name=f0][value=works]")
+                .click("input[name=f2][value=works]")
+                .click("main .do");
+        browser.waitForPath("/runs/\\d+").see(".strip", "Find the fault");
+        press("b");
+        type("0.30");
+        browser.see(".sentence", "Black on J1.2, red on J2.2.");
+        type("OL");
+        browser.see(".asks", "Scrape to clean metal").see(".possible", "W2 is open");
+        type("OL");
+        browser.see(".result", "Open").keys(Keys.ENTER);
+        for (int i = 0; i < 6 && browser.text(".mid").contains("Black on"); i++) {
+            press("n");
+        }
+        browser.see(".sentence", "The diagnosis is finished.")
+                .see(".mid", "they were not made, and the record says so");
+        assertThat(browser.texts(".found li")).containsExactly("W2 is open between J1.2 and J2.2.");
+        browser.click("[data-open=purpose-dialog]").click("#purpose-dialog [value=everything]");
+        browser.see(".sentence", "Black on").see(".strip", "Test everything");
+    }
+
+    @Test
     void fromTheComplaintOverTheRepairToThePass() {
         begin("W-1");
         browser.click(".rail .complaint a").waitForPath("/runs/\\d+/complaint");
         browser.click("input[name=f0][value=dead]")
                 .click("input[name=f2][value=works]")
                 .click("main .do");
-        browser.waitForPath("/runs/\\d+").see(".rail .complaint", "2 of 3 told");
+        browser.waitForPath("/runs/\\d+").see(".rail .complaint", "2 of 3 entered");
 
         browser.see(".sentence", "Look at J1.");
         enter(1);
@@ -71,7 +97,7 @@ class WholeJobPagesTest {
         assertThat(browser.texts(".entries li"))
                 .element(0)
                 .asString()
-                .contains("looked at J2", "pin 1 stands back", "watch");
+                .contains("looked at J2", "pin 1 stands back", "marginal");
         enter(1);
         press("b");
         type("0.30", "OL", "OL");
@@ -79,8 +105,8 @@ class WholeJobPagesTest {
         browser.see(".sentence", "Black on J1.2");
         type("0.58", "0.58");
         browser.keys("w").waitForPath("/runs/\\d+/wrong");
-        browser.see("article", "W1 is open between J1.1 and J2.1.").see("article", "Explains the complaint: up.");
-        assertThat(browser.text(".complaint")).isEqualTo("All of the complaint is explained.");
+        browser.see("article", "W1 is open between J1.1 and J2.1.").see("article", "Explains the symptom: up.");
+        assertThat(browser.text(".complaint")).isEqualTo("All symptoms are explained.");
         browser.click(".mend summary");
         assertThat(browser.text(".mend")).contains("It flexes here: a splice stiffens the run");
         assertThat(browser.texts(".mend option")).startsWith("new contact", "spare core", "replaced");
@@ -88,10 +114,10 @@ class WholeJobPagesTest {
                 .fill(".mend input[name=prevention]", "tug test")
                 .click(".mend .do");
         browser.waitForPath("/runs/\\d+").see(".sentence", "Black on J1.1, red on J2.1.");
-        assertThat(browser.text(".rail")).contains("Repair and prove\n0 of 4");
+        assertThat(browser.text(".rail")).contains("Repair and retest\n0 of 4");
         type("0.58", "0.58");
         hands.press(3, "n");
-        browser.see(".sentence", "Both probes on the frame, on two spots: how many ohms?");
+        browser.see(".sentence", "Both probes on the frame, on two spots: what is the resistance?");
         type("0.4");
         hands.press(3, "n");
         browser.see(".sentence", "Hold on, and move the wire place by place.");
@@ -102,10 +128,10 @@ class WholeJobPagesTest {
             browser.see(".sentence", "Try it: does " + function + " work?");
             press("1");
         }
-        browser.see(".sentence", "Hold the probes together");
+        browser.see(".sentence", "Touch the probes together");
         press("b");
         type("0.30");
-        browser.see(".sentence", "Every touch is made.");
+        browser.see(".sentence", "All measurements are done.");
         browser.click(".side button.do").waitForPath("/runs/\\d+/record");
         assertThat(browser.text(".verdict")).startsWith("PASS, MARGINAL");
         assertThat(browser.text(".certificate")).contains("W1: new contact", "pin not latched", "tug test");
@@ -130,7 +156,7 @@ class WholeJobPagesTest {
         browser.fill("#what", "cover of the desk").keys(Keys.ENTER).see(".ledger", "cover of the desk");
         browser.click(".side button[hx-confirm]");
         browser.driver().switchTo().alert().accept();
-        browser.see("#say", "Not everything is put back: J1, J2, cover of the desk.");
+        browser.see("#say", "Not everything is restored: J1, J2, cover of the desk.");
     }
 
     @Test
@@ -140,19 +166,19 @@ class WholeJobPagesTest {
         enter(3);
         press("b");
         type("0.00");
-        browser.see(".sentence", "Walk to the far end.");
+        browser.see(".sentence", "Go to the far end.");
         enter(1);
-        browser.see(".sentence", "Tie all far ends together: J2.1 J2.2 J2.3.").find("path.tie");
-        browser.open(run + "/helper").see(".helper .sentence", "Tie all these together:");
+        browser.see(".sentence", "Link all far ends together: J2.1 J2.2 J2.3.").find("path.tie");
+        browser.open(run + "/helper").see(".helper .sentence", "Link all these together:");
         assertThat(browser.texts(".far-pins b")).containsExactly("J2.1", "J2.2", "J2.3");
         browser.open(run);
         enter(2);
-        browser.see(".sentence", "Black on J1.1, red on J1.2, tied as below.");
+        browser.see(".sentence", "Black on J1.1, red on J1.2, linked as below.");
         type("0.50", "1.40");
         browser.see(".result", "FAIL");
         browser.keys(Keys.ENTER).see(".sentence", "Black on J1.2, red on J1.3");
         type("1.40");
-        browser.see(".found", "W3 reads 1.15 Ω from J1.3 to J2.3");
+        browser.see(".found", "W3 has a high resistance: 1.15 Ω from J1.3 to J2.3");
     }
 
     @Test
@@ -166,7 +192,8 @@ class WholeJobPagesTest {
         hands.press(3, "n");
         browser.see(".places .now", "the J1 end").keys(Keys.ENTER).see(".places .now", "the flexing stretch");
         press("j");
-        browser.see(".result", "jumps at the flexing stretch").see(".found", "The reading from J1.1 to J2.1 jumps");
+        browser.see(".result", "jumps at the flexing stretch")
+                .see(".found", "W1 is intermittent between J1.1 and J2.1");
     }
 
     @Test
@@ -175,11 +202,11 @@ class WholeJobPagesTest {
         assertThat(browser.texts(".offer b"))
                 .containsExactly(
                         "Both ends in reach, each to each",
-                        "Alone, ends far apart: tied there, then freed",
-                        "Alone, ends far apart: tied to the frame there, then freed",
-                        "Both ends in reach, each to all others tied",
-                        "Both ends in reach, by tied halves");
-        assertThat(browser.texts(".offer").get(1)).contains("4 walks", "Blind to crossed wires");
+                        "Alone, ends far apart: linked there, then freed",
+                        "Alone, ends far apart: linked to the frame there, then freed",
+                        "Both ends in reach, each to all others linked",
+                        "Both ends in reach, by linked halves");
+        assertThat(browser.texts(".offer").get(1)).contains("4 trips", "Blind to crossed wires");
         browser.click(".ways summary").fill("input[name=walk]", "600").click(".ways .grid .button");
         browser.see(".offer:nth-child(2)", "about 42 min");
     }
@@ -196,7 +223,7 @@ class WholeJobPagesTest {
         for (int i = 0; i < sheet.size(); i++) {
             browser.fill(".paper tbody tr:nth-child(" + (i + 1) + ") input[name=typed]", sheet.get(i));
         }
-        browser.click("main form .do").see("[role=status]", "9 entries are kept.");
+        browser.click("main form .do").see("[role=status]", "9 entries are saved.");
         assertThat(browser.count(".paper tbody tr"))
                 .as("two were not understood")
                 .isEqualTo(2);
@@ -205,7 +232,7 @@ class WholeJobPagesTest {
         browser.run("document.querySelector('select[name=meaning]').value = '1';");
         browser.fill(".paper tbody tr:nth-child(2) input[name=typed]", "0.58");
         browser.click("main form .do").see(".empty", "Nothing is left to do.");
-        browser.open(run).see(".sentence", "Every touch is made.");
+        browser.open(run).see(".sentence", "All measurements are done.");
     }
 
     @Test

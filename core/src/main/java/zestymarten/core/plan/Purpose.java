@@ -1,0 +1,34 @@
+package zestymarten.core.plan;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** What a test is for: it decides what leads from step to step, and when the test is at its end. */
+public enum Purpose {
+    /** The plan's stages in their order, until everything planned is measured. */
+    EVERYTHING("Test everything"),
+    /** The diagnosis: always the measurement that tells most for its time, until one repair is as good as certain. */
+    FIND_FAULT("Find the fault");
+
+    private final String words;
+
+    Purpose(String words) {
+        this.words = words;
+    }
+
+    /** As a person chooses it. */
+    public String words() {
+        return words;
+    }
+
+    /** As written in entries and files. */
+    public String code() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** By its code; empty for any other text. */
+    public static Optional<Purpose> of(String code) {
+        return Stream.of(values()).filter(each -> each.code().equals(code)).findFirst();
+    }
+}

@@ -1,0 +1,112 @@
+package zestymarten.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Purpose;
+import zestymarten.core.plan.Step;
+
+/** A machine has a symptom: the diagnosis leads, and ends when one repair is as good as certain. */
+class FindTheFaultTest {
+    private static final int WIRES = 12;
+
+    private static Bench pendant() {
+        StringBuilder list = new StringBuilder("wire,from,to,function,length_m,area_mm2\n");
+        for (int i = 1; i <= WIRES; i++) {
+            list.append("W%d,J1.%d,J2.%d,function %d,8,0.5%n".formatted(i, i, i, i));
+        }
+        return Bench.of(list.toString()).told(Deed.PURPOSE, "", Purpose.FIND_FAULT.code());
+    }
+
+    private static Bench withSymptoms(Bench bench, Map<Integer, String> symptoms) {
+        for (int i = 1; i <= WIRES; i++) {
+            bench.told(Deed.COMPLAINT, "function " + i, symptoms.getOrDefault(i, Behaviours.WORKS));
+        }
+        return bench;
+    }
+
+    /** Measures what is due until nothing is; pairs that are not named read as a good unit does. */
+    private static int measure(Bench bench, Map<Set<String>, String> readings) {
+        int measurements = 0;
+        Optional<Step> due = bench.job().current();
+        while (due.isPresent()) {
+            Step step = due.get();
+            if (step instanceof Step.Touch touch) {
+                bench.at(step, reading(bench.job(), touch, readings));
+                measurements++;
+            } else {
+                step.fold(
+                        probes -> bench.type(probes.question() == Step.Probes.Question.TONE ? "b" : "0.2"),
+                        any -> bench,
+                        act -> bench.act(""));
+            }
+            assertThat(measurements).as("it never ends").isLessThan(200);
+            due = bench.job().current();
+        }
+        return measurements;
+    }
+
+    private static String reading(Job job, Step.Touch touch, Map<Set<String>, String> readings) {
+        Set<String> pair = Set.of(name(touch.black()), name(touch.red()));
+        return Optional.ofNullable(readings.get(pair))
+                .orElseGet(() -> job.expectation(touch).fold(joined -> "0.48", () -> "OL"));
+    }
+
+    private static String name(Terminal terminal) {
+        return terminal.name();
+    }
+
+    @Test
+    void aDeadFunctionIsMeasuredFirstAndTheOpenWireTwiceBeforeItIsBelieved() {
+        Bench bench = withSymptoms(pendant(), Map.of(7, "dead"));
+        Map<Set<String>, String> open = new HashMap<>(Map.of(Set.of("J1.7", "J2.7"), "OL"));
+        int measurements = measure(bench, open);
+        assertThat(bench.job().diagnosis()).isEqualTo(Recommendation.Status.FINISHED);
+        assertThat(bench.job().findings())
+                .extracting(found -> found.finding().text())
+                .containsExactly("W7 is open between J1.7 and J2.7.");
+        long ofTheWire = bench.job().entries().stream()
+                .filter(entry -> entry.step() instanceof Step.Touch touch
+                        && touch.isOn(Terminal.of("J1.7"))
+                        && touch.isOn(Terminal.of("J2.7")))
+                .count();
+        assertThat(ofTheWire).as("once more on clean metal").isGreaterThanOrEqualTo(2);
+        assertThat(measurements).as("of %d for everything", 90).isLessThan(45);
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.FAIL);
+        assertThat(bench.job().remaining().touches())
+                .as("what was not tested stays known")
+                .isPositive();
+    }
+
+    @Test
+    void nothingIsPassedBecauseTheDiagnosisIsAtItsEnd() {
+        Bench bench = withSymptoms(pendant(), Map.of());
+        measure(bench, Map.of());
+        assertThat(bench.job().findings()).isEmpty();
+        assertThat(bench.job().outcome()).isNotEqualTo(Outcome.PASS);
+    }
+
+    @Test
+    void thePurposeCanBeChangedInTheMiddleAndNothingMeasuredIsLost() {
+        Bench bench = withSymptoms(pendant(), Map.of(7, "dead"));
+        measure(bench, Map.of(Set.of("J1.7", "J2.7"), "OL"));
+        int entries = bench.job().entries().size();
+        bench.told(Deed.PURPOSE, "", Purpose.EVERYTHING.code());
+        assertThat(bench.job().purpose()).isEqualTo(Purpose.EVERYTHING);
+        assertThat(bench.job().entries()).hasSize(entries + 1);
+        assertThat(bench.job().current()).as("what was left out is due now").isPresent();
+    }
+
+    @Test
+    void onlyAKnownPurposeIsTaken() {
+        assertThat(Job.expected(new Step.Act(Deed.PURPOSE, ""), "hurry")).contains("one of everything, find_fault");
+        assertThat(Job.expected(new Step.Act(Deed.PURPOSE, ""), "find_fault")).isEmpty();
+    }
+}
