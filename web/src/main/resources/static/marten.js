@@ -18,7 +18,7 @@
     box.className = "say fault";
     box.setAttribute("role", "alert");
     box.textContent =
-      "The server does not answer. What you typed is still here: try again in a moment. Nothing of it was kept yet.";
+      "The server does not answer. What you typed is still here: try again in a moment. Nothing of it was saved yet.";
     place.replaceChildren(box);
   });
 
@@ -26,6 +26,23 @@
     document.cookie = `${name}=${value}; path=/; max-age=31536000; samesite=strict`;
   };
   window.martenRemember = remember;
+
+  // A menu is closed by a press beside it and by Escape.
+  const closeMenus = (but) => {
+    document.querySelectorAll("details.menu[open]").forEach((menu) => {
+      if (!but || !menu.contains(but)) {
+        menu.open = false;
+      }
+    });
+  };
+  document.addEventListener("click", (event) => closeMenus(event.target));
+  document.addEventListener("keydown", (event) => {
+    const menu = event.key === "Escape" && document.activeElement?.closest("details.menu[open]");
+    if (menu) {
+      menu.open = false;
+      menu.querySelector("summary").focus();
+    }
+  });
 
   document.addEventListener("alpine:init", () => {
     window.Alpine.data("theme", () => ({

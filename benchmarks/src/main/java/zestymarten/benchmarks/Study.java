@@ -68,7 +68,7 @@ public final class Study {
         complete(0);
         complete(BAD_TOUCH);
         line(
-                "A bad touch at the one reading that would have shown a short leaves it unseen: each to the tied rest asks every");
+                "A bad contact at the one reading that would have shown a short leaves it unseen: each to the linked rest asks every");
         line(
                 "pair once. A wire that reads open is measured once more on clean metal; two bad contacts in a row are believed.");
         line("");
@@ -80,7 +80,7 @@ public final class Study {
     }
 
     private void complete(double badTouch) {
-        line("## Complete evidence, " + (badTouch == 0 ? "every touch good" : "one touch in 50 makes no contact"));
+        line("## Complete evidence, " + (badTouch == 0 ? "every measurement good" : "one measurement in 50 without contact"));
         line("");
         line(
                 "| wires | units | faulty units that passed | good units that failed | faults named exactly | readings a unit |");
@@ -113,19 +113,19 @@ public final class Study {
     private record Run(int touches, boolean finished, boolean right) {}
 
     private void adaptive() {
-        line("## Touches to a finished diagnosis, one touch in 50 bad");
+        line("## Measurements to a finished diagnosis, one in 50 without contact");
         line("");
         line(
                 "Finished: one repair is at least 95 % probable. The analysis is given the share of bad contacts. Fixed order: each");
         line(
                 "wire end to end, each near end to the later ones and the frame, then the ends of wires that read open crosswise. The bound");
         line(
-                "is the entropy of what may be wrong over the two bits that a touch can tell at most (as expected, too high, open,");
+                "is the entropy of what may be wrong over the two bits that a measurement can tell at most (as expected, too high, open,");
         line(
-                "something else); no order can do with fewer touches on average. Given up after 15 touches a wire; mean and median are of those that finished.");
+                "something else); no order can do with fewer on average. Given up after 15 measurements a wire; mean and median are of those that finished.");
         line("");
         line(
-                "| wires | units | order | finished | right of those finished | touches, mean | touches, median | bound |");
+                "| wires | units | order | finished | right of those finished | measurements, mean | measurements, median | bound |");
         line("|---|---|---|---|---|---|---|---|");
         for (int[] size : ADAPTIVE) {
             List<Run> best = new ArrayList<>();
@@ -141,22 +141,22 @@ public final class Study {
         }
         line("");
         line(
-                "Far above the bound: most touches go to pairs that turn out to be apart, because a short between any two wires is");
+                "Far above the bound: most measurements go to pairs that turn out to be apart, because a short between any two wires is");
         line(
-                "as likely here as anything else and one touch asks one pair. Tied ends ask many pairs at once, but cost clips.");
+                "as likely here as anything else and one measurement asks one pair. Linked ends ask many pairs at once, but cost clips.");
         line("");
         toldWhatFails();
     }
 
     /** The same where a person says which functions work, which do not, and how. */
     private void toldWhatFails() {
-        line("## The same, told what works and what does not");
+        line("## The same, with the symptoms entered");
         line("");
         line(
                 "1 to 3 faults; the functions of faulty wires are dead, come and go or stay on, all others work; usual priors.");
         line("");
         line(
-                "| wires | units | order | finished | right of those finished | touches, mean | touches, median | bound |");
+                "| wires | units | order | finished | right of those finished | measurements, mean | measurements, median | bound |");
         line("|---|---|---|---|---|---|---|---|");
         for (int[] size : TOLD) {
             List<Run> best = new ArrayList<>();

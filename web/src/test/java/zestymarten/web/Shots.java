@@ -73,9 +73,10 @@ class Shots {
         browser.open("/test-day?search=Shore");
         browser.run("document.querySelector('form[method=post] .do').click()");
         browser.waitForPath("/test-day/\\d+");
-        browser.run("const typed = ['s', '0.078', '0.079', '0.078', '0.08', '0.079', '>200M'];"
-                + "document.querySelectorAll('.slot-in').forEach((each, i) => { each.value = typed[i]; });"
-                + "document.querySelector('main form .do').click()");
+        browser.run(
+                "const typed = ['s', '0.078', '0.079', '0.078', '0.08', '0.079', 'OL', 'OL', 'OL', 'OL', 'OL', 'OL', '>200M'];"
+                        + "document.querySelectorAll('.slot-in').forEach((each, i) => { each.value = typed[i]; });"
+                        + "document.querySelector('main form .do').click()");
         browser.see("[role=status]", "SL-01");
         take("test-day");
     }
@@ -91,7 +92,7 @@ class Shots {
                 "J1.1 J2.1",
                 "J1.1 J1.2",
                 "say high_resistance W1",
-                "mend W1 clean",
+                "repair W1 clean",
                 "J1.1 J2.1",
                 "done");
         for (int i = 0; i < acts.size(); i++) {

@@ -83,10 +83,10 @@ public sealed interface Act {
 
     /** What can be typed, for messages and help. */
     String EXPECTED =
-            "two terminals such as J1.4 J2.4, or one of: isolate, join, tie J1.1 J1.2, free, set held, bend flexing,"
-                    + " let go, scrape J1.3, wet, dry, walk hut, test J1.3 FRAME 500, say open W4, mend W4 splice, done";
+            "two terminals such as J1.4 J2.4, or one of: isolate, join, link J1.1 J1.2, unlink, set held, bend flexing,"
+                    + " let go, scrape J1.3, wet, dry, go hut, test J1.3 FRAME 500, say open W4, repair W4 splice, done";
 
-    /** Reads what was typed; empty if it is nothing of the kind. */
+    /** Reads what was typed, in the words of earlier sessions too; empty if it is nothing of the kind. */
     static Optional<Act> of(String text) {
         List<String> words = Arrays.asList(text.strip().split("\\s+"));
         List<String> rest = words.subList(1, words.size());
@@ -95,22 +95,22 @@ public sealed interface Act {
                     switch (words.get(0).toLowerCase(Locale.ROOT)) {
                         case "isolate" -> alone(rest, new Isolate());
                         case "join" -> alone(rest, new Join());
-                        case "free" -> alone(rest, new Free());
+                        case "unlink", "free" -> alone(rest, new Free());
                         case "let" -> new Bend("");
                         case "wet" -> alone(rest, new Wet(true));
                         case "dry" -> alone(rest, new Wet(false));
                         case "done" -> alone(rest, new Done());
-                        case "tie" ->
+                        case "link", "tie" ->
                             rest.size() < 2
                                     ? null
                                     : new Tie(rest.stream().map(Terminal::of).toList());
                         case "set" -> new Set(String.join(" ", rest));
                         case "bend" -> rest.isEmpty() ? null : new Bend(String.join(" ", rest));
                         case "scrape" -> rest.size() == 1 ? new Scrape(Terminal.of(rest.get(0))) : null;
-                        case "walk" -> rest.isEmpty() ? null : new Walk(String.join(" ", rest));
+                        case "go", "walk" -> rest.isEmpty() ? null : new Walk(String.join(" ", rest));
                         case "test" -> voltage(rest);
                         case "say" -> say(rest);
-                        case "mend" -> mend(rest);
+                        case "repair", "mend" -> mend(rest);
                         default -> touch(words);
                     });
         } catch (IllegalArgumentException e) {
@@ -161,20 +161,20 @@ public sealed interface Act {
                 any -> "isolate",
                 any -> "join",
                 touch -> touch.black() + " " + touch.red(),
-                tie -> "tie "
+                tie -> "link "
                         + String.join(
                                 " ",
                                 tie.terminals().stream().map(Terminal::name).toList()),
-                any -> "free",
+                any -> "unlink",
                 set -> ("set " + set.state()).strip(),
                 bend -> bend.place().isEmpty() ? "let go" : "bend " + bend.place(),
                 scrape -> "scrape " + scrape.contact(),
                 wet -> wet.in() ? "wet" : "dry",
-                walk -> "walk " + walk.place(),
+                walk -> "go " + walk.place(),
                 voltage -> "test " + voltage.a() + " " + voltage.b() + " " + Math.round(voltage.volts()),
                 say -> "say " + say.kind() + " " + String.join(" ", say.names())
                         + (say.where().isEmpty() ? "" : " at " + say.where()),
-                mend -> "mend " + String.join(" ", mend.names()) + " "
+                mend -> "repair " + String.join(" ", mend.names()) + " "
                         + mend.way().name().toLowerCase(Locale.ROOT),
                 any -> "done"));
     }

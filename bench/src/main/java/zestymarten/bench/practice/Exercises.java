@@ -71,7 +71,7 @@ public final class Exercises {
                         "J1.2 J2.2",
                         "J1.2 J1.1",
                         "say open W2",
-                        "mend W2 spare",
+                        "repair W2 spare",
                         "J1.2 J2.2",
                         "done"));
     }
@@ -93,7 +93,7 @@ public final class Exercises {
                         "FH.1 FH.2",
                         "FH.2 J1.2",
                         "say component_open F1",
-                        "mend F1 replace",
+                        "repair F1 replace",
                         "FH.1 FH.2",
                         "done"));
     }
@@ -109,7 +109,7 @@ public final class Exercises {
                 wires("shore.csv", Kind.LEAD),
                 Map.of(),
                 wired(new Fault.Shorted(Terminal.of("P2.2"), Terminal.of("P2.4"), 0.4)),
-                List.of("isolate", "join", "P1.2 P1.4", "say short L2 N", "mend L2 N insulate", "P1.2 P1.4", "done"));
+                List.of("isolate", "join", "P1.2 P1.4", "say short L2 N", "repair L2 N insulate", "P1.2 P1.4", "done"));
     }
 
     private static Exercise weakValve() {
@@ -118,7 +118,7 @@ public final class Exercises {
                 2,
                 "harness",
                 "The brake valve that hesitates",
-                "The valve works when it likes. The meter sounds on every wire, says the last man.",
+                "The valve works when it likes. The meter beeps on every wire, says the last man.",
                 complaint(Map.of("brake valve", Behaviour.SOMETIMES, "gong", Behaviour.WORKS)),
                 wires("desk.csv", Kind.HARNESS),
                 Map.of(),
@@ -129,7 +129,7 @@ public final class Exercises {
                         "J1.1 J2.1",
                         "J1.1 J1.2",
                         "say high_resistance W1",
-                        "mend W1 clean",
+                        "repair W1 clean",
                         "J1.1 J2.1",
                         "done"));
     }
@@ -152,7 +152,7 @@ public final class Exercises {
                         "J1.3 J3.2",
                         "J1.4 J3.1",
                         "say crossed W3 W4",
-                        "mend W3 W4 move",
+                        "repair W3 W4 move",
                         "J1.3 J3.1",
                         "done"));
     }
@@ -174,7 +174,7 @@ public final class Exercises {
                         "SW.1 SW.2",
                         "SW.2 J1.2",
                         "say component_state SW1",
-                        "mend SW1 replace",
+                        "repair SW1 replace",
                         "SW.1 SW.2",
                         "done"));
     }
@@ -196,7 +196,7 @@ public final class Exercises {
                         "K2.1 K2.2",
                         "K2.1 FRAME",
                         "say component_value RT",
-                        "mend RT replace",
+                        "repair RT replace",
                         "K2.1 K2.2",
                         "done"));
     }
@@ -220,7 +220,7 @@ public final class Exercises {
                         "J1.5 J3.3",
                         "J1.5 J1.4",
                         "say contact_surface W5",
-                        "mend W5 clean",
+                        "repair W5 clean",
                         "J1.5 J3.3",
                         "done"));
     }
@@ -242,7 +242,7 @@ public final class Exercises {
                         "J1.3 FRAME",
                         "J1.3 J1.1",
                         "say frame_short LS",
-                        "mend LS spare",
+                        "repair LS spare",
                         "J1.3 FRAME",
                         "done"));
     }
@@ -265,7 +265,7 @@ public final class Exercises {
                         "K1.1 K1.2",
                         "K1.1 FRAME",
                         "say component_open HR",
-                        "mend HR replace",
+                        "repair HR replace",
                         "K1.1 K1.2",
                         "done"));
     }
@@ -276,7 +276,7 @@ public final class Exercises {
                 3,
                 "cable",
                 "The horn that sounds now and then",
-                "It sounds while the pendant hangs still, and drops out when somebody walks with it.",
+                "It sounds while the pendant hangs still, and drops out when somebody moves with it.",
                 complaint(Map.of("horn", Behaviour.SOMETIMES, "raise", Behaviour.WORKS, "lower", Behaviour.WORKS)),
                 wires("pendant.csv", Kind.CABLE),
                 Map.of(),
@@ -292,7 +292,7 @@ public final class Exercises {
                         "J1.5 J1.4",
                         "let go",
                         "say intermittent W5 at J2",
-                        "mend W5 contact",
+                        "repair W5 contact",
                         "bend J2",
                         "J1.5 J2.5",
                         "done"));
@@ -317,7 +317,7 @@ public final class Exercises {
                         "OR.3 O3.P",
                         "OR.3 O3.L",
                         "say open P-C",
-                        "mend P-C splice",
+                        "repair P-C splice",
                         "OR.3 OR.4",
                         "done"));
     }
@@ -340,7 +340,7 @@ public final class Exercises {
                         "O3.L O4.L",
                         "O3.L O3.P",
                         "say high_resistance L-D",
-                        "mend L-D clean",
+                        "repair L-D clean",
                         "OR.1 OR.2",
                         "done"));
     }
@@ -359,12 +359,12 @@ public final class Exercises {
                 List.of(
                         "isolate",
                         "join",
-                        "walk platform",
-                        "tie F1.1 F1.2",
-                        "walk hut",
+                        "go platform",
+                        "link F1.1 F1.2",
+                        "go hut",
                         "H1.1 H1.2",
                         "say open C1",
-                        "mend C1 splice",
+                        "repair C1 splice",
                         "H1.1 H1.2",
                         "done"));
     }
@@ -383,13 +383,13 @@ public final class Exercises {
                 List.of(
                         "isolate",
                         "join",
-                        "walk platform",
-                        "tie F1.3 FRAME",
-                        "walk hut",
+                        "go platform",
+                        "link F1.3 FRAME",
+                        "go hut",
                         "H1.3 FRAME",
                         "H1.4 FRAME",
                         "say crossed C3 C4",
-                        "mend C3 C4 move",
+                        "repair C3 C4 move",
                         "H1.3 FRAME",
                         "done"));
     }
@@ -422,8 +422,8 @@ public final class Exercises {
                         "J1.3 J1.4",
                         "say open W1",
                         "say short W3 W4",
-                        "mend W1 spare",
-                        "mend W3 W4 insulate",
+                        "repair W1 spare",
+                        "repair W3 W4 insulate",
                         "J1.1 J2.1",
                         "J1.3 J1.4",
                         "done"));
@@ -446,7 +446,7 @@ public final class Exercises {
                         "wet",
                         "test R1.3 FRAME 500",
                         "say insulation_low T3",
-                        "mend T3 insulate",
+                        "repair T3 insulate",
                         "test R1.3 FRAME 500",
                         "done"));
     }
@@ -470,7 +470,7 @@ public final class Exercises {
                         "A4.1 A5.1",
                         "A4.1 FRAME",
                         "say high_resistance K-stud",
-                        "mend K-stud clean",
+                        "repair K-stud clean",
                         "A1.1 A7.1",
                         "done"));
     }
@@ -481,7 +481,7 @@ public final class Exercises {
                 4,
                 "withstand",
                 "The feeder that arcs at night",
-                "Some nights the feeder's breaker falls. Ohms and 500 V show nothing at all.",
+                "Some nights the feeder's breaker falls. Resistance and 500 V show nothing at all.",
                 complaint(Map.of("workshop feed", Behaviour.SOMETIMES)),
                 wires("feeder.csv", Kind.CABLE),
                 Map.of(),
@@ -492,7 +492,7 @@ public final class Exercises {
                         "G1.1 G1.3",
                         "test G1.1 G1.3 1500",
                         "say withstand F-L F-E",
-                        "mend F-L F-E insulate",
+                        "repair F-L F-E insulate",
                         "test G1.1 G1.3 1500",
                         "done"));
     }

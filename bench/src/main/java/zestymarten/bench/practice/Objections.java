@@ -56,7 +56,7 @@ record Objections(Exercise exercise, Design design, String place) {
         List<String> said = known.stream().filter(each -> !each.isEmpty()).toList();
         return known.contains(read)
                 ? Optional.empty()
-                : Optional.of("Read '" + read + "'; expected " + what + " of this unit"
+                : Optional.of("“" + read + "” is not accepted; expected " + what + " of this unit"
                         + (said.size() <= 12 && !said.isEmpty() ? ": " + String.join(", ", said) : "") + ".");
     }
 
@@ -69,7 +69,7 @@ record Objections(Exercise exercise, Design design, String place) {
             Optional<String> elsewhere = exercise.place(each).filter(at -> !at.equals(place));
             if (elsewhere.isPresent()) {
                 return Optional.of(each + " is at the " + elsewhere.get() + " and you are at the " + place
-                        + ": walk there, or tie it there to something that reaches here.");
+                        + ": go there, or link it there to something that reaches here.");
             }
         }
         return Optional.empty();

@@ -43,8 +43,8 @@ public record Score(int diagnosis, int repair, int time, List<Habit> habits, Eff
         int repair = REPAIR * session.fitting() / all;
         int time = (int) Math.round(TIME * Math.min(1, best.seconds() / Math.max(1, session.seconds())));
         List<Habit> habits = new ArrayList<>();
-        habits.add(new Habit("Locked off and proved dead before the first touch", session.wasIsolatedFirst()));
-        habits.add(new Habit("Meter checked before the first touch", session.wasCheckedFirst()));
+        habits.add(new Habit("Locked off and proved dead before the first measurement", session.wasIsolatedFirst()));
+        habits.add(new Habit("Meter checked before the first measurement", session.wasCheckedFirst()));
         habits.add(new Habit("What is at fault tried against its neighbours or the frame too", session.triedShorts()));
         habits.add(new Habit("Read again end to end after the repair", session.retested()));
         return new Score(

@@ -145,7 +145,7 @@ public final class Session {
 
     private String check(RandomGenerator random) {
         checked = true;
-        return "It sounds, and the leads read " + Engineering.text(shown(LEADS_OHM, random), "Ω") + ".";
+        return "The meter beeps, and the leads read " + Engineering.text(shown(LEADS_OHM, random), "Ω") + ".";
     }
 
     private String tie(List<Terminal> terminals) {
@@ -153,7 +153,7 @@ public final class Session {
         ties.add(terminals);
         return arranged(
                 setting.tied(ties),
-                "Tied together: "
+                "Linked together: "
                         + String.join(
                                 " ", terminals.stream().map(Terminal::name).toList()) + ".");
     }
@@ -179,7 +179,7 @@ public final class Session {
         probes = Optional.of(touch);
         if (!dead) {
             isolatedFirst = false;
-            return "It is live: the meter shows volts, and no ohms. Lock it off and prove it dead.";
+            return "It is live: the meter shows a voltage, and no resistance can be measured. Lock it off and prove it dead.";
         }
         checkedFirst &= checked;
         OptionalDouble ohms = unit.ohms(touch.black(), touch.red(), setting, random);
@@ -274,7 +274,7 @@ public final class Session {
                 .filter(each -> !mended.contains(each) && each.isNamedBy(act.names()))
                 .findFirst();
         if (at.isEmpty()) {
-            return "That was put right with care, and was not at fault.";
+            return "That was repaired with care, and was not at fault.";
         }
         mended.add(at.get());
         boolean fits = found.contains(at.get()) && at.get().ways().contains(act.way());
@@ -283,10 +283,10 @@ public final class Session {
         mended.forEach(each -> left.remove(each.flaw()));
         unit = unit.with(left);
         return fits
-                ? "Mended: " + act.way().word() + "."
+                ? "Repaired: " + act.way().word() + "."
                 : found.contains(at.get())
-                        ? "Mended: " + act.way().word() + ". It holds today; something else would last."
-                        : "Mended, without a word on what was wrong.";
+                        ? "Repaired: " + act.way().word() + ". It holds today; something else would last."
+                        : "Repaired, without a diagnosis.";
     }
 
     /** Where the technician stands; empty where everything is within reach. */

@@ -85,7 +85,8 @@ class PracticeTest {
     void whatIsTouchedLiveReadsNothingAndCostsTheHabit() {
         Session session = doing(LOWER, "J1.2 J2.2", "isolate", "join", "J1.2 J2.2");
         assertThat(session.events().get(0).answer())
-                .isEqualTo("It is live: the meter shows volts, and no ohms. Lock it off and prove it dead.");
+                .isEqualTo(
+                        "It is live: the meter shows a voltage, and no resistance can be measured. Lock it off and prove it dead.");
         assertThat(last(session)).isEqualTo("more than 20 MΩ");
         assertThat(session.wasIsolatedFirst()).isFalse();
     }
@@ -96,12 +97,11 @@ class PracticeTest {
         Session session = doing(far, "isolate");
         assertThat(session.place()).isEqualTo("hut");
         assertThat(session.objection(Act.of("H1.1 F1.1").orElseThrow()))
-                .contains(
-                        "F1.1 is at the platform and you are at the hut: walk there, or tie it there to something that"
-                                + " reaches here.");
-        assertThat(session.objection(Act.of("walk moon").orElseThrow()))
-                .contains("Read 'moon'; expected a place of this unit: hut, platform.");
-        assertThat(session.objection(Act.of("walk platform").orElseThrow())).isEmpty();
+                .contains("F1.1 is at the platform and you are at the hut: go there, or link it there to something that"
+                        + " reaches here.");
+        assertThat(session.objection(Act.of("go moon").orElseThrow()))
+                .contains("“moon” is not accepted; expected a place of this unit: hut, platform.");
+        assertThat(session.objection(Act.of("go platform").orElseThrow())).isEmpty();
         assertThat(session.objection(Act.of("J9.1 H1.1").orElseThrow()))
                 .contains("There is no terminal J9.1 on this unit.");
     }
@@ -147,17 +147,17 @@ class PracticeTest {
                 "isolate",
                 "join",
                 "say open W3",
-                "mend W3 splice",
+                "repair W3 splice",
                 "J1.2 J2.2",
                 "J1.2 J1.1",
                 "say open W2",
-                "mend W2 splice",
+                "repair W2 splice",
                 "J1.2 J2.2",
                 "done");
         assertThat(session.events().get(2).answer()).isEqualTo("That is not it, or it is not all of it.");
-        assertThat(session.events().get(3).answer()).isEqualTo("That was put right with care, and was not at fault.");
+        assertThat(session.events().get(3).answer()).isEqualTo("That was repaired with care, and was not at fault.");
         assertThat(session.events().get(7).answer())
-                .isEqualTo("Mended: spliced. It holds today; something else would last.");
+                .isEqualTo("Repaired: spliced. It holds today; something else would last.");
         assertThat(session.events().get(8).answer()).as("mended").doesNotContain("more than");
         Score score = session.score().orElseThrow();
         assertThat(score.diagnosis()).isEqualTo(30);
@@ -171,7 +171,7 @@ class PracticeTest {
     void twoFaultsHaveBothToBeFound() {
         Exercise two = Exercises.find("two-at-once").orElseThrow();
         assertThat(last(doing(two, "say open W1"))).isEqualTo("That is it. It is not all that is wrong.");
-        Score score = doing(two, "isolate", "join", "say open W1", "mend W1 spare", "done")
+        Score score = doing(two, "isolate", "join", "say open W1", "repair W1 spare", "done")
                 .score()
                 .orElseThrow();
         assertThat(score.diagnosis()).isEqualTo(20);
@@ -203,8 +203,8 @@ class PracticeTest {
                 "isolate",
                 "join",
                 "J1.4 J2.4",
-                "tie J1.1 J1.2 FRAME",
-                "free",
+                "link J1.1 J1.2 FRAME",
+                "unlink",
                 "set held",
                 "set",
                 "bend flexing",
@@ -212,11 +212,11 @@ class PracticeTest {
                 "scrape J1.3",
                 "wet",
                 "dry",
-                "walk hut",
+                "go hut",
                 "test J1.3 FRAME 500",
                 "say open W4",
                 "say intermittent W5 at J2",
-                "mend W3 W4 move",
+                "repair W3 W4 move",
                 "done"
             })
     void whatIsTypedIsReadBack(String typed) {
@@ -230,7 +230,7 @@ class PracticeTest {
                 "J1.4",
                 "J1.4 J1.4",
                 "J1.4 J2.4 J3.4",
-                "tie J1.1",
+                "link J1.1",
                 "jump",
                 "say broken W4",
                 "say open",

@@ -15,7 +15,7 @@ class CommandsTest {
     private final Commands commands = new Commands("Maker,model,0,1")
             .command("CONFigure:RESistance", with -> done.add("range " + with.figureIfAny(1, 1e8)))
             .command("SOURce:VOLTage", with -> done.add("volts " + with.figure(10, 5000)))
-            .command("SIMulation:TIES", with -> done.add("ties " + with.text()))
+            .command("SIMulation:TIES", with -> done.add("links " + with.text()))
             .command("OUTPut", with -> done.add("output " + with.isOn()))
             .query("READ?", any -> "+1.0E+00");
 
@@ -87,7 +87,7 @@ class CommandsTest {
     @Test
     void textsInQuotesMayHoldWhatSeparates() {
         commands.line("SIM:TIES \"J1.1 J1.2;J2.1,J2.2\"");
-        assertThat(done).containsExactly("ties J1.1 J1.2;J2.1,J2.2");
+        assertThat(done).containsExactly("links J1.1 J1.2;J2.1,J2.2");
     }
 
     @Test

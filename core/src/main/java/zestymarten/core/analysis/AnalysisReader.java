@@ -47,11 +47,11 @@ public final class AnalysisReader {
             return Optional.empty();
         }
         if (!Set.of("simple", "guarded").contains(decision)) {
-            conditions.problem("decision", "Read '" + decision + "'; expected simple or guarded.");
+            conditions.problem("decision", "“" + decision + "” is not accepted; expected simple or guarded.");
         }
         Optional<LeadPolicy> known = LeadPolicy.of(policy);
         if (known.isEmpty()) {
-            conditions.problem("lead_policy", "Read '" + policy + "'; expected full, excess or none.");
+            conditions.problem("lead_policy", "“" + policy + "” is not accepted; expected full, excess or none.");
         }
         if (known.isEmpty() || meter.isEmpty()) {
             return Optional.empty();
@@ -79,7 +79,7 @@ public final class AnalysisReader {
         double top = meter.number("top_ohm").orElse(USUAL.topOhm());
         meter.done();
         if (!Set.of("OL", "1").contains(mark)) {
-            meter.problem("over_range", "Read '" + mark + "'; expected OL or 1.");
+            meter.problem("over_range", "“" + mark + "” is not accepted; expected OL or 1.");
         }
         try {
             return Optional.of(new Meter("meter", accuracy, resolution, tone, mark.equals("1"), top));
@@ -106,7 +106,9 @@ public final class AnalysisReader {
             OptionalDouble testV = each.number("test_v");
             each.number("at_s");
             if (quantity.isEmpty()) {
-                each.problem("quantity", "Read '" + read + "'; expected resistance, insulation, leakage or voltage.");
+                each.problem(
+                        "quantity",
+                        "“" + read + "” is not accepted; expected resistance, insulation, leakage or voltage.");
             } else if (quantity.get().needsTestVoltage() && !(testV.orElse(0) > 0)) {
                 each.problem("test_v", "Expected the test voltage of a reading of " + read + ", above 0 V.");
                 quantity = Optional.empty();
@@ -126,7 +128,7 @@ public final class AnalysisReader {
         String read = reading.text("since").orElse("nothing");
         Optional<Observation.Since> since = Observation.Since.of(read);
         if (since.isEmpty()) {
-            reading.problem("since", "Read '" + read + "'; expected nothing, probed_anew or cleaned.");
+            reading.problem("since", "“" + read + "” is not accepted; expected nothing, probed_anew or cleaned.");
         }
         return since;
     }
@@ -151,7 +153,7 @@ public final class AnalysisReader {
         if (state.isEmpty()) {
             each.problem(
                     "state",
-                    "Read '" + named.orElse("") + "'; expected one of "
+                    "“" + named.orElse("") + "” is not accepted; expected one of "
                             + String.join(
                                     ", ",
                                     assembly.states().stream().map(State::id).toList()) + ".");
@@ -174,7 +176,7 @@ public final class AnalysisReader {
     private static Optional<Terminal> terminal(Members each, String member, String name, Set<Terminal> terminals) {
         Optional<Terminal> known = Terminal.parse(name).filter(terminals::contains);
         if (known.isEmpty() && !name.isEmpty()) {
-            each.problem(member, "Read '" + name + "', which is no terminal of the assembly.");
+            each.problem(member, "“" + name + "” is no terminal of the assembly.");
         }
         return known;
     }

@@ -53,7 +53,7 @@ public final class Design {
             Ohms.of(0.1),
             false,
             Limit.Rule.ROUND_FIGURE,
-            "At most 0.1 Ω: the usual figure for a bond.");
+            "Maximum 0.1 Ω: the usual figure for a bond.");
 
     private final Assembly assembly;
     private final Nets nets;

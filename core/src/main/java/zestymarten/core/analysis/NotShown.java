@@ -74,13 +74,13 @@ public record NotShown(String kind, String reason, String text) {
             all.add(new NotShown(
                     "high_resistance",
                     "tone_only",
-                    "Passed on tone only: what a tone still sounds through was not told apart."));
+                    "Passed on tone only: what a tone still passes was not distinguished."));
         }
         if (heard.getOrDefault(false, 0L) > 0) {
             all.add(new NotShown(
                     "leak",
                     "silent_only",
-                    "Silent on tone only: a connection above the tone threshold would not have sounded."));
+                    "No beep on tone only: a connection above the tone threshold would not have made the meter beep."));
         }
     }
 }

@@ -101,7 +101,7 @@ public record Assembly(
             for (String closed : state.closed()) {
                 if (!contacts.contains(closed)) {
                     throw new IllegalArgumentException("State '" + state.id() + "' closes '" + closed
-                            + "', which is no switch, relay contact or breaker of the assembly.");
+                            + "” is no switch, relay contact or breaker of the assembly.");
                 }
             }
         }

@@ -54,7 +54,7 @@ public final class AssemblyReader {
         String kind = root.text("kind").orElse("harness");
         Optional<Kind> known = Kind.of(kind);
         if (known.isEmpty()) {
-            root.problem("kind", "Read '" + kind + "'; expected harness, cable, lead, circuit or device.");
+            root.problem("kind", "“" + kind + "” is not accepted; expected harness, cable, lead, circuit or device.");
         }
         String note = root.text("note").orElse("");
         root.objects("connectors").forEach(this::connector);
@@ -119,7 +119,8 @@ public final class AssemblyReader {
     private void connector(Members each) {
         String id = each.needed("id");
         if (!id.isEmpty() && (id.indexOf('.') >= 0 || !Terminal.isName(id) || pins.containsKey(id))) {
-            each.problem("id", "Read '" + id + "'; expected a reference of its own such as J1, without a dot.");
+            each.problem(
+                    "id", "“" + id + "” is not accepted; expected a reference of its own such as J1, without a dot.");
         }
         names.put(id, each.text("name").orElse(""));
         reach(each).ifPresent(reach -> reaches.put(id, reach));
@@ -127,7 +128,7 @@ public final class AssemblyReader {
         LinkedHashSet<String> own = pins.computeIfAbsent(id, any -> new LinkedHashSet<>());
         for (String pin : each.texts("pins")) {
             if (!Terminal.isName(id + "." + pin) || !own.add(pin)) {
-                each.problem("pins", "Read '" + pin + "'; expected letters and digits, each pin once.");
+                each.problem("pins", "“" + pin + "” is not accepted; expected letters and digits, each pin once.");
             }
         }
         each.done();
@@ -156,7 +157,7 @@ public final class AssemblyReader {
         if (read.isPresent() && found.isEmpty()) {
             members.problem(
                     name,
-                    "Read '" + read.get() + "'; expected one of "
+                    "“" + read.get() + "” is not accepted; expected one of "
                             + Arrays.stream(known).map(code).sorted().collect(Collectors.joining(", ")) + ".");
         }
         return found;
@@ -177,7 +178,7 @@ public final class AssemblyReader {
                             case "line", "outlet" -> Face.line(columns);
                             default ->
                                 throw new IllegalArgumentException(
-                                        "Read '" + shape + "'; expected grid, ring, line or outlet.");
+                                        "“" + shape + "” is not accepted; expected grid, ring, line or outlet.");
                         });
             } catch (IllegalArgumentException e) {
                 face.problem("", String.valueOf(e.getMessage()));
@@ -220,12 +221,16 @@ public final class AssemblyReader {
         String metal = each.text("metal").orElse("copper");
         Optional<Metal> madeOf = Metal.of(metal);
         if (madeOf.isEmpty()) {
-            each.problem("metal", "Read '" + metal + "'; expected one of " + String.join(", ", Metal.codes()) + ".");
+            each.problem(
+                    "metal",
+                    "“" + metal + "” is not accepted; expected one of " + String.join(", ", Metal.codes()) + ".");
         }
         String strands = each.code("class").orElse("5");
         Optional<StrandClass> strandClass = StrandClass.of(strands);
         if (strandClass.isEmpty()) {
-            each.problem("class", "Read '" + strands + "'; expected 1, 2, 5 or 6 (IEC 60228), or vehicle (ISO 6722).");
+            each.problem(
+                    "class",
+                    "“" + strands + "” is not accepted; expected 1, 2, 5 or 6 (IEC 60228), or vehicle (ISO 6722).");
         }
         Optional<String> zone = each.text("zone");
         OptionalDouble current = each.number("current_a");
@@ -262,7 +267,7 @@ public final class AssemblyReader {
         String code = each.needed("kind");
         Optional<Component.Kind> kind = Component.Kind.of(code);
         if (kind.isEmpty() && !code.isEmpty()) {
-            each.problem("kind", "Read '" + code + "', which is no kind of component.");
+            each.problem("kind", "“" + code + "” is no kind of component.");
         }
         Optional<Terminal> a = terminal(each, "a", each.needed("a"));
         Optional<Terminal> b = terminal(each, "b", each.needed("b"));
@@ -311,7 +316,7 @@ public final class AssemblyReader {
             return Optional.empty();
         }
         if (!Terminal.isName(name)) {
-            where.problem(member, "Read '" + name + "'; expected " + Terminal.FORM + ".");
+            where.problem(member, "“" + name + "” is not accepted; expected " + Terminal.FORM + ".");
             return Optional.empty();
         }
         Terminal terminal = Terminal.of(name);

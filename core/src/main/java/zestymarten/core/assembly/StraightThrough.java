@@ -41,11 +41,12 @@ public record StraightThrough(
                     || !Terminal.isName(end.getValue())
                     || end.getValue().equals("FRAME")) {
                 found.add(new Problem(
-                        end.getKey(), "Read '" + end.getValue() + "'; expected a connector's reference such as J1."));
+                        end.getKey(),
+                        "“" + end.getValue() + "” is not accepted; expected a connector's reference such as J1."));
             }
         }
         if (from.equals(to)) {
-            found.add(new Problem("to", "Read '" + to + "' at both ends; expected two different connectors."));
+            found.add(new Problem("to", "“" + to + "” at both ends; expected two different connectors."));
         }
         range(found, "length_m", lengthM, Conductor.LONGEST_M, "m");
         range(found, "area_mm2", areaMm2, Conductor.THICKEST_MM2, "mm²");

@@ -183,7 +183,7 @@ final class WireLineReader {
             return Optional.empty();
         }
         if (written.length() > longest) {
-            problem(column, written.substring(0, 20) + "...", "at most " + longest + " characters");
+            problem(column, written.substring(0, 20) + "...", "maximum " + longest + " characters");
             return Optional.empty();
         }
         return written.isEmpty() ? Optional.empty() : Optional.of(CellText.plain(written));
@@ -196,6 +196,7 @@ final class WireLineReader {
     private void problem(String column, String read, String expected) {
         problems.add(new Problem(
                 "line " + number + ", " + column,
-                (read.isEmpty() ? "Read nothing" : "Read '" + read + "'") + "; expected " + expected + "."));
+                (read.isEmpty() ? "Nothing was entered" : "“" + read + "” is not accepted") + "; expected " + expected
+                        + "."));
     }
 }

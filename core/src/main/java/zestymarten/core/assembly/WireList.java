@@ -53,7 +53,7 @@ public record WireList(List<Line> lines, List<Problem> problems, List<String> no
         if (bytes > MAX_BYTES) {
             return refused(String.format(
                     java.util.Locale.ROOT,
-                    "The list has %.1f MB; at most %.0f MB are read, which is about %d wires. Split it into several wirings.",
+                    "The list has %.1f MB; at most %.0f MB are read, which is about %d wires. Split it into several assemblies.",
                     bytes / 1e6,
                     MAX_BYTES / 1e6,
                     Assembly.MOST_CONDUCTORS));

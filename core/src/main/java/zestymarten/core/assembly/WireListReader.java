@@ -71,7 +71,7 @@ final class WireListReader {
                     problems.add(new Problem(
                             "line " + number,
                             "The list has more than " + Assembly.MOST_CONDUCTORS + " wires, the most that"
-                                    + " one wiring may have. Split it into several wirings."));
+                                    + " one assembly may have. Split it into several assemblies."));
                     break;
                 } else {
                     line(number, header, row, separator);
@@ -132,7 +132,7 @@ final class WireListReader {
                 problems.add(
                         new Problem("line " + number, "The column '" + name + "' stands twice. Keep one of them."));
             } else if (!name.isEmpty() && !COLUMNS.contains(name) && !ALSO.contains(name)) {
-                notices.add("Column '" + row.get(i) + "' is not known and is left out. Known columns: "
+                notices.add("Column '" + row.get(i) + "' is not known and is ignored. Known columns: "
                         + String.join(", ", COLUMNS) + ", awg, length_ft.");
             }
         }
@@ -161,8 +161,8 @@ final class WireListReader {
             if (first != null) {
                 found.add(new Problem(
                         "line " + number + ", wire",
-                        "Read '" + conductor.id() + "', which line " + first
-                                + " already has. Each wire needs a name of its" + " own."));
+                        "“" + conductor.id() + "”, which line " + first + " already has. Each wire needs a name of its"
+                                + " own."));
             }
         }
         problems.addAll(found);

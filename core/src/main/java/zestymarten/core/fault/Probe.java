@@ -28,7 +28,7 @@ public final class Probe {
      */
     public Probe(FaultyUnit unit, Conditions conditions, RandomGenerator random, double badTouch) {
         if (!(badTouch >= 0 && badTouch <= 1)) {
-            throw new IllegalArgumentException("The chance of a bad touch (" + badTouch + ") must be from 0 to 1.");
+            throw new IllegalArgumentException("The chance of a bad contact (" + badTouch + ") must be from 0 to 1.");
         }
         this.unit = unit;
         this.conditions = conditions;

@@ -111,39 +111,42 @@ final class Told {
 
         @Override
         public String highResistance(Finding.HighResistance high) {
-            return and(high.conductors()) + " " + reads(high.conductors()) + " "
-                    + high.ohm().text() + " from " + high.from() + " to " + high.to() + "; at most "
+            return and(high.conductors()) + (high.conductors().size() == 1 ? " has" : " have together")
+                    + " a high resistance: "
+                    + high.ohm().text() + " from " + high.from() + " to " + high.to() + ", limit "
                     + high.limit().text() + ".";
         }
 
         @Override
         public String lowResistance(Finding.LowResistance low) {
-            return and(low.conductors()) + " " + reads(low.conductors()) + " only "
-                    + low.ohm().text() + " from " + low.from() + " to " + low.to() + "; at least "
+            return and(low.conductors()) + (low.conductors().size() == 1 ? " has" : " have together")
+                    + " a low resistance: "
+                    + low.ohm().text() + " from " + low.from() + " to " + low.to() + ", minimum "
                     + low.limit().text() + ".";
         }
 
         @Override
         public String intermittent(Finding.Intermittent intermittent) {
-            return "The reading from " + intermittent.from() + " to " + intermittent.to() + " jumps: "
-                    + and(intermittent.conductors()) + " may be broken with its ends still touching.";
+            return and(intermittent.conductors()) + (intermittent.conductors().size() == 1 ? " is" : " are")
+                    + " intermittent between " + intermittent.from() + " and " + intermittent.to()
+                    + ": the conductor may be broken with its ends still touching.";
         }
 
         @Override
         public String leak(Finding.Leak leak) {
-            return leak.ohm().text() + " between " + leak.from() + " and " + leak.to()
-                    + ", which should be apart: no short, but an insulation tester must decide.";
+            return "Leakage between " + leak.from() + " and " + leak.to() + ": "
+                    + leak.ohm().text() + ". It is not a short circuit; measure it with an insulation tester.";
         }
 
         @Override
         public String shorted(Finding.Shorted shorted) {
-            return capital(and(names(shorted.pieces()))) + " are joined and should be apart.";
+            return "Short circuit between " + and(names(shorted.pieces())) + ".";
         }
 
         @Override
         public String frameShort(Finding.FrameShort frameShort) {
             String are = frameShort.pieces().size() == 1 ? " is" : " are";
-            return capital(and(names(frameShort.pieces()))) + are + " joined to the frame.";
+            return capital(and(names(frameShort.pieces()))) + are + " shorted to the frame.";
         }
 
         @Override
@@ -188,15 +191,15 @@ final class Told {
 
         @Override
         public String extra(Finding.Extra extra) {
-            return "An extra way joins " + and(names(extra.pieces())) + ", where no wire should lead.";
+            return "An extra connection joins " + and(names(extra.pieces())) + ", where the assembly has no wire.";
         }
 
         @Override
         public String insulationLow(Finding.InsulationLow low) {
-            return "Insulation is low: " + low.ohm().text() + " between "
+            return "Low insulation resistance: " + low.ohm().text() + " between "
                     + tested(low.conductors(), low.from(), low.to())
                     + " and " + low.to() + " at "
-                    + Engineering.text(low.testV(), "V") + "; at least "
+                    + Engineering.text(low.testV(), "V") + ", minimum "
                     + low.limit().text() + ".";
         }
 
@@ -220,17 +223,13 @@ final class Told {
 
         @Override
         public String secondFault(Finding.SecondFault second) {
-            return second.conductor() + (second.broken() ? " is broken again" : " has too much resistance as well")
+            return second.conductor() + (second.broken() ? " is open a second time" : " has a second high resistance")
                     + " between " + second.from() + " and the break that is seen.";
         }
 
         /** One terminal, or the wires that were tested together against the frame. */
         private static String tested(List<String> wires, Terminal from, Terminal to) {
             return wires.size() > 1 && to.isFrame() ? and(wires) + " together" : from.name();
-        }
-
-        private static String reads(List<String> names) {
-            return names.size() == 1 ? "reads" : "together read";
         }
     }
 

@@ -38,7 +38,7 @@ public final class WithstandJudge {
                 : said(
                         Verdict.DOUBTFUL,
                         Reason.WRONG_QUANTITY,
-                        "Read '" + reading.text() + "'; expected amperes, or that it tripped.");
+                        "“" + reading.text() + "” is not accepted; expected amperes, or that it tripped.");
     }
 
     /** The charging current that the length predicts, in amperes; empty for DC, or where length or capacitance are not known. */
@@ -74,11 +74,11 @@ public final class WithstandJudge {
                 most,
                 rule,
                 amperes(total) + " with " + amperes(predicted) + " of charging leaves "
-                        + (least > 0 ? amperes(least) + " to " : "at most ") + amperes(highest));
+                        + (least > 0 ? amperes(least) + " to " : "maximum ") + amperes(highest));
     }
 
     private static Judgement against(double least, double highest, boolean most, WithstandRule rule, String what) {
-        String limit = "At most " + amperes(rule.mostA()) + ": the figure given for this test.";
+        String limit = "Maximum " + amperes(rule.mostA()) + ": the figure given for this test.";
         if (highest <= rule.mostA()) {
             return said(Verdict.PASS, Reason.WITHSTOOD, what + ": withstood. " + limit);
         }

@@ -31,7 +31,7 @@ final class ActCheck {
             case OHMS ->
                 plain instanceof Understood.Value || plain instanceof Understood.OverRange || isSound(plain)
                         ? plain
-                        : refused("Type the ohms, such as 0.4, or b if it sounds.");
+                        : refused("Enter the resistance, such as 0.4, or b if it beeps.");
             default -> refused("No reading is taken here. Press Enter when it is done.");
         };
     }
@@ -74,7 +74,7 @@ final class ActCheck {
                 : said(
                         Verdict.DOUBTFUL,
                         meaning.text()
-                                + " on a source that is known to be live: this tester proves nothing. Mend or change it,"
+                                + " on a source that is known to be live: this tester proves nothing. Repair or change it,"
                                 + " and begin the proof again.");
     }
 
@@ -88,7 +88,7 @@ final class ActCheck {
                         Verdict.DOUBTFUL,
                         meaning.text() + " is more than " + Engineering.text(WATER_UP_TO_OHM, "Ω")
                                 + " (rule of thumb): one electrode hangs dry, or the water is too pure. Everything would pass"
-                                + " like this. Salt it or mend the contact.");
+                                + " like this. Salt it or repair the contact.");
     }
 
     /** A part of a wire may not have more than the whole. */
@@ -97,10 +97,10 @@ final class ActCheck {
                 .of(design.conductor(Remainder.conductor(subject)))
                 .high();
         if (meaning instanceof Understood.OverRange || meaning instanceof Understood.Silent) {
-            return said(Verdict.FAIL, "This length is broken as well: mending the break that is seen would not do.");
+            return said(Verdict.FAIL, "This length is broken as well: repairing the break that is seen would not do.");
         }
         if (meaning instanceof Understood.Tone) {
-            return said(Verdict.PASS, "This length sounds; its ohms were not read.");
+            return said(Verdict.PASS, "The meter beeps on this length; its resistance was not measured.");
         }
         double ohm = meaning instanceof Understood.Value value
                 ? conditions.corrected(value.value()).value()
@@ -115,7 +115,7 @@ final class ActCheck {
 
     private static Judgement frame(Understood meaning, Conditions conditions) {
         if (meaning instanceof Understood.Tone) {
-            return said(Verdict.PASS, "It sounds between the two spots: both are bare.");
+            return said(Verdict.PASS, "The meter beeps between the two spots: both are bare.");
         }
         boolean bare = meaning instanceof Understood.Value value
                 && conditions.corrected(value.value()).value() <= FRAME_UP_TO_OHM;

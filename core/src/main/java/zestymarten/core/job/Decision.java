@@ -45,7 +45,7 @@ public enum Decision {
             return Optional.empty();
         }
         if (outcome == Outcome.FAIL) {
-            return Optional.of("A unit with a fault is not released. Put it right and test it again.");
+            return Optional.of("A unit with a fault is not released. Repair it and test it again.");
         }
         if (outcome == Outcome.INCOMPLETE && !lead) {
             return Optional.of(

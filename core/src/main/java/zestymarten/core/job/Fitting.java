@@ -25,7 +25,7 @@ public record Fitting(List<Entry.Way> ways, List<String> minds) {
         if (finding instanceof Finding.SecondFault) {
             return new Fitting(
                     List.of(Entry.Way.SPLICE, Entry.Way.CONTACT),
-                    List.of("Read this length again once it is mended, then mend the break that is seen."));
+                    List.of("Read this length again once it is repaired, then repair the break that is seen."));
         }
         boolean flexes = isIn(design, finding, "flexing");
         List<Entry.Way> ways = new ArrayList<>(first(finding.kind(), flexes));
@@ -37,7 +37,7 @@ public record Fitting(List<Entry.Way> ways, List<String> minds) {
         List<String> minds = new ArrayList<>();
         if (finding.kind().equals("open") || finding.kind().equals("intermittent")) {
             minds.add(
-                    "Before mending a visible break, read each remaining length on both sides of it: a wire can be broken"
+                    "Before repairing a visible break, read each remaining length on both sides of it: a wire can be broken"
                             + " twice.");
         }
         if (flexes) {
@@ -48,7 +48,7 @@ public record Fitting(List<Entry.Way> ways, List<String> minds) {
             minds.add("It is wet here: seal the repair.");
         }
         if (ways.get(0) == Entry.Way.MOVE) {
-            minds.add("Note which end was wrong before it is moved; the wiring's drawing stays as it is.");
+            minds.add("Note which end was wrong before it is moved; the assembly's drawing stays as it is.");
         }
         minds.add("Strain relief where it bends or is clamped, and what stops it from coming back.");
         return new Fitting(ways, minds);

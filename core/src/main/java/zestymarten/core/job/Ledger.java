@@ -15,7 +15,7 @@ import zestymarten.core.plan.Step;
  * <p>Method: every entry that opens adds its subject, every entry that closes takes it off; in the order of the entries.
  */
 final class Ledger {
-    private static final String FAR_ENDS = "the tie at the far end";
+    private static final String FAR_ENDS = "the links at the far end";
 
     private final Assembly assembly;
     private final Map<String, Boolean> out = new LinkedHashMap<>();
@@ -35,7 +35,7 @@ final class Ledger {
             case TIED -> out.put(FAR_ENDS, true);
             case FREED -> out.put(FAR_ENDS, false);
             case ACCESS -> out.put(dismantled(act.subject()), true);
-            case SUBSTITUTED -> out.put("what stands in for " + act.subject(), true);
+            case SUBSTITUTED -> out.put("the stand-in for " + act.subject(), true);
             case UNPLUGGED, OPENED -> out.put(act.subject(), true);
             case PUT_BACK -> out.put(act.subject(), false);
             default -> {

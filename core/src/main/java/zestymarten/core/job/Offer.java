@@ -52,7 +52,7 @@ public record Offer(Method method, Effort effort, double seconds, List<Tool> lac
         long tight = tools.contains(Tool.LOW_OHM_METER) ? 0 : job.tight();
         Stream<String> ohms = tight == 0
                 ? Stream.empty()
-                : Stream.of("No low-ohm meter: " + tight + (tight == 1 ? " wire has" : " wires have")
+                : Stream.of("No low-resistance meter: " + tight + (tight == 1 ? " wire has" : " wires have")
                         + " a limit of less than twenty steps of a usual meter, and a small excess is hardly seen.");
         return Stream.concat(ohms, insulation);
     }

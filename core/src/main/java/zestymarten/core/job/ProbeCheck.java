@@ -23,23 +23,23 @@ final class ProbeCheck {
         boolean ohms =
                 plain instanceof Understood.Value value && value.unit() == Understood.Unit.OHM && value.value() <= 1000;
         if (probes.question() == Step.Probes.Question.TONE) {
-            return tone ? plain : new Understood.Refused("Press b if it sounds, n if it stays silent.");
+            return tone ? plain : new Understood.Refused("Press b if it beeps, n if it does not.");
         }
         return ohms
                 ? plain
                 : new Understood.Refused(
-                        "Type the ohms that the joined probes read, such as 0.3. If they read over-range, a lead is broken or"
-                                + " a plug is loose: mend that first.");
+                        "Enter the resistance with the probes joined, such as 0.3. If they read over-range, a lead is broken or"
+                                + " a plug is loose: repair that first.");
     }
 
     static Judgement judge(Step.Probes probes, Understood meaning) {
         if (probes.question() == Step.Probes.Question.TONE) {
             return meaning instanceof Understood.Tone
-                    ? said(Verdict.PASS, Contact.JOINED, "The meter sounds.")
+                    ? said(Verdict.PASS, Contact.JOINED, "The meter beeps.")
                     : said(Verdict.WATCH, Contact.UNKNOWN, silent(probes));
         }
         if (!(meaning instanceof Understood.Value value)) {
-            return said(Verdict.DOUBTFUL, Contact.UNKNOWN, "The leads' ohms were not read.");
+            return said(Verdict.DOUBTFUL, Contact.UNKNOWN, "The test-lead resistance was not read.");
         }
         return value.value() > HIGH_LEADS_OHM
                 ? said(
@@ -51,8 +51,8 @@ final class ProbeCheck {
 
     private static String silent(Step.Probes probes) {
         return probes.stage() == Stage.METER
-                ? "The meter stays silent: go by ohms alone in this run."
-                : "The meter stays silent now: mend the leads, then read again what they have put in doubt.";
+                ? "The meter does not beep: go by resistance only in this test."
+                : "The meter does not beep now: repair the leads, then read again what they have put in doubt.";
     }
 
     private static Judgement said(Verdict verdict, Contact contact, String reason) {

@@ -182,7 +182,7 @@ final class Readings {
         return new Understood.Refused(
                 amperes
                         ? "Type the current with its unit, such as 3.4mA, or trip if it tripped."
-                        : "Type the ohms that the insulation tester shows, such as 320M or >2G.");
+                        : "Enter the resistance that the insulation tester shows, such as 320M or >2G.");
     }
 
     /** The range to set for a touch; empty for a meter that finds it by itself. */

@@ -27,8 +27,8 @@ public final class Doubts {
             return reading;
         }
         if (value.unit() != Understood.Unit.OHM) {
-            return new Understood.Refused(
-                    "Read " + value.text() + ", but this step needs ohms. Type what the meter shows on its ohm range.");
+            return new Understood.Refused("Read " + value.text()
+                    + ", but this step needs a resistance. Type what the meter shows on its resistance range.");
         }
         return nearTop(value, conditions)
                 .or(() -> belowZero(value, conditions))
@@ -96,7 +96,7 @@ public final class Doubts {
                 ? Optional.empty()
                 : ask(
                         value.text() + " is less than the joined probes read (" + Engineering.text(leads, "Ω")
-                                + "). Keep it, or touch the probes together and look again?",
+                                + "). Keep it, or touch the probes together and measure again?",
                         value);
     }
 

@@ -56,9 +56,9 @@ public final class InsulationJudge {
                     Contact.UNKNOWN,
                     Reason.WRONG_QUANTITY,
                     quantity == Quantity.LEAKAGE
-                            ? "Read '" + reading.text()
-                                    + "'; expected a current with its unit, such as 3.4mA, or that it tripped."
-                            : "Read '" + reading.text() + "'; expected a resistance, such as 320M or >2G.");
+                            ? "“" + reading.text()
+                                    + "” is not accepted; expected a current with its unit, such as 3.4mA, or that it tripped."
+                            : "“" + reading.text() + "” is not accepted; expected a resistance, such as 320M or >2G.");
         }
         return quantity == Quantity.LEAKAGE ? leakage(reading, testV, limit) : insulation(reading, limit);
     }
@@ -121,7 +121,7 @@ public final class InsulationJudge {
                         Verdict.DOUBTFUL,
                         Contact.UNKNOWN,
                         Reason.WRONG_QUANTITY,
-                        "Read '" + reading.text() + "'; expected a resistance, such as 320M or >2G.");
+                        "“" + reading.text() + "” is not accepted; expected a resistance, such as 320M or >2G.");
     }
 
     private static Judgement leakage(Understood reading, double testV, InsulationLimit limit) {
@@ -168,7 +168,7 @@ public final class InsulationJudge {
                 Verdict.DOUBTFUL,
                 Contact.UNKNOWN,
                 Reason.WRONG_QUANTITY,
-                "Read '" + reading.text() + "'; expected a voltage, such as 0.2 or -48 V.");
+                "“" + reading.text() + "” is not accepted; expected a voltage, such as 0.2 or -48 V.");
     }
 
     private static Judgement against(double ohm, InsulationLimit limit, String before) {

@@ -249,13 +249,14 @@ public final class Judge implements Understood.Cases<Judgement> {
                                 Verdict.UNDECIDED,
                                 Contact.JOINED,
                                 Reason.TONE_ONLY,
-                                "A tone is not a reading: it sounds up to about " + threshold
-                                        + ", and this wire carries" + " current. Type the ohms.")
+                                "A tone is not a reading: the meter beeps up to about " + threshold
+                                        + ", and this wire carries" + " current. Enter the resistance.")
                         : plain(
                                 Verdict.PASS,
                                 Contact.JOINED,
                                 Reason.TONE,
-                                "Tone: below about " + threshold + ". Enough for a signal; its ohms are not shown."),
+                                "Tone: below about " + threshold
+                                        + ". Enough for a signal; its resistance is not shown."),
                 () -> plain(
                         Verdict.FAIL,
                         Contact.JOINED,

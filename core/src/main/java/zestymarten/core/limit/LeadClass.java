@@ -15,8 +15,9 @@ import zestymarten.core.quantity.Ohms;
 public record LeadClass(String name, double ohmPerMetre, double tolerance, double endsOhm) {
     public LeadClass {
         if (name.isBlank() || !(ohmPerMetre > 0 && tolerance >= 0 && tolerance < 1 && endsOhm >= 0)) {
-            throw new IllegalArgumentException("A class of resistive leads needs a name, ohms per metre above 0 ("
-                    + ohmPerMetre + "), a tolerance from 0 to below 1 (" + tolerance + ") and ohms of its ends from 0 ("
+            throw new IllegalArgumentException("A class of resistive leads needs a name, resistance per metre above 0 ("
+                    + ohmPerMetre + "), a tolerance from 0 to below 1 (" + tolerance
+                    + ") and resistance of its ends from 0 ("
                     + endsOhm + ").");
         }
     }

@@ -106,19 +106,19 @@ public final class Limits {
                         List.of(new Derivation.Input("allowed", figure), new Derivation.Input("current", amperes)),
                         formula,
                         "the workshop",
-                        "At most " + ohms.text() + ": " + rule.words() + " of " + figure + " at " + amperes + ", "
+                        "Maximum " + ohms.text() + ": " + rule.words() + " of " + figure + " at " + amperes + ", "
                                 + formula + "."));
     }
 
     private Limit chosen(Conductor conductor, Optional<Ohms> nominal, Optional<Allowed> allowed) {
         if (conductor.maxOhm().isPresent()) {
             Ohms high = Ohms.of(conductor.maxOhm().getAsDouble());
-            String sentence = "At most " + high.text() + ": the figure given for " + conductor.id() + ".";
+            String sentence = "Maximum " + high.text() + ": the figure given for " + conductor.id() + ".";
             return limit(conductor, nominal, high, Derivation.plain(Limit.Rule.GIVEN, "the maker", sentence));
         }
         if (allowances.assemblyOhm().isPresent()) {
             Ohms high = Ohms.of(allowances.assemblyOhm().getAsDouble());
-            String sentence = "At most " + high.text() + ": the figure given for every wire of the assembly.";
+            String sentence = "Maximum " + high.text() + ": the figure given for every wire of the assembly.";
             return limit(conductor, nominal, high, Derivation.plain(Limit.Rule.ASSEMBLY, "the assembly", sentence));
         }
         if (conductor.lengthM().isPresent() && conductor.areaMm2().isPresent()) {
@@ -134,7 +134,7 @@ public final class Limits {
     private Limit learnt(Conductor conductor, Allowances.Learnt learnt) {
         double factor = conductor.metal().factor(ambientC);
         Ohms high = Ohms.of(learnt.most().value() * factor);
-        String sentence = "At most " + high.text() + ": learnt from " + learnt.units() + " good units, "
+        String sentence = "Maximum " + high.text() + ": learnt from " + learnt.units() + " good units, "
                 + learnt.meanOhm().text() + " with a spread of "
                 + learnt.spreadOhm().text() + (ambientC == 20 ? "" : warmth(conductor.metal())) + ".";
         return limit(
@@ -158,7 +158,7 @@ public final class Limits {
                 ? Ohms.of(allowances.roundOhm().getAsDouble())
                 : ROUND_FIGURE;
         String missing = conductor.lengthM().isPresent() ? "section" : "length";
-        String sentence = "At most " + most.text() + ": a round figure, because the " + missing + " of "
+        String sentence = "Maximum " + most.text() + ": a round figure, because the " + missing + " of "
                 + conductor.id() + " is not known.";
         return limit(conductor, nominal, most, Derivation.plain(Limit.Rule.ROUND_FIGURE, "custom", sentence));
     }
@@ -177,14 +177,14 @@ public final class Limits {
                     Derivation.plain(
                             Limit.Rule.HANDBOOK,
                             "a handbook",
-                            "At most " + high.text() + ": resistivity of " + metal.name() + " from a handbook ("
+                            "Maximum " + high.text() + ": resistivity of " + metal.name() + " from a handbook ("
                                     + Engineering.figure(metal.resistivity()) + " Ω·mm²/m), " + size(area) + ", "
                                     + Engineering.text(length, "m") + warmth(metal)
                                     + ", and 15 % more; no standard lists it."));
         }
         double perMetre = row.get().ohmPerMetre();
         Ohms high = Ohms.of(perMetre * length * metal.factor(ambientC));
-        String sentence = "At most " + high.text() + ": " + row.get().source() + " " + what(conductor) + " "
+        String sentence = "Maximum " + high.text() + ": " + row.get().source() + " " + what(conductor) + " "
                 + size(area) + listed(row.get(), area) + ", " + Engineering.text(perMetre, "Ω") + "/m × "
                 + Engineering.text(length, "m") + warmth(metal) + ".";
         return limit(
@@ -265,7 +265,7 @@ public final class Limits {
         return switch (component.kind()) {
             case FUSE, SWITCH, RELAY_CONTACT, BREAKER, BOND -> {
                 Ohms most = Ohms.of(component.maxOhm().orElse(USUAL_CONTACT_OHM));
-                String sentence = "At most " + most.text() + ": "
+                String sentence = "Maximum " + most.text() + ": "
                         + (component.maxOhm().isPresent() ? "the figure given for " : "the usual figure for ")
                         + component.id() + ".";
                 yield new Limit(
@@ -285,7 +285,7 @@ public final class Limits {
                 around(component, component.ohm().orElseThrow(), USUAL_TOLERANCE);
             case DIODE ->
                 throw new IllegalArgumentException(
-                        "Diode '" + component.id() + "' is judged by its forward voltage, not by ohms.");
+                        "Diode '" + component.id() + "' is judged by its forward voltage, not by resistance.");
         };
     }
 
@@ -334,7 +334,7 @@ public final class Limits {
                 bounds.high(),
                 givenLow.filter(each -> each.value() > 0).isPresent(),
                 Limit.Rule.SUM,
-                "At most " + bounds.high().text() + ": the network of the limits on the way (" + parts
+                "Maximum " + bounds.high().text() + ": the network of the limits on the way (" + parts
                         + (isBeside(route, bounds) ? ", and what lies beside them" : "") + ").");
     }
 

@@ -25,7 +25,7 @@ public record WithstandRule(
         mustBe("Withstand voltage", volts, MOST_V, "V");
         mustBe("Frequency", hertz.orElse(1), MOST_HZ, "Hz");
         mustBe("Capacitance per metre", faradPerMetre.orElse(1e-12), 1, "F");
-        mustBe("The most leakage", mostA, MOST_A, "A");
+        mustBe("The maximum leakage", mostA, MOST_A, "A");
         mustBe("The time under voltage", seconds, HOUR, "s");
     }
 

@@ -7,8 +7,8 @@ import zestymarten.core.locate.Distances.Read;
 public enum Calculation {
     OPEN_BOTH_ENDS("Open: capacitance from both ends"),
     OPEN_GOOD_CORE("Open: capacitance beside a good core"),
-    SHORT_BOTH_ENDS("Short between two like cores: ohms from both ends"),
-    EARTH_OHMS("To earth: ohms of a sound and of this core, far ends linked"),
+    SHORT_BOTH_ENDS("Short between two like cores: resistance from both ends"),
+    EARTH_OHMS("To earth: resistance of a sound and of this core, far ends linked"),
     VARLEY("To earth: Varley's loop, equal arms"),
     MURRAY("To earth: Murray's loop"),
     PULSE("Open or short: pulse there and back"),

@@ -27,8 +27,9 @@ public record Chain(List<Stretch> stretches) {
     public record Stretch(String name, String point, double likelihood, double mostOhm, double seconds) {
         public Stretch {
             if (!(likelihood >= 0 && mostOhm >= 0 && seconds > 0)) {
-                throw new IllegalArgumentException("Stretch '" + name + "': likelihood (" + likelihood + ") and ohms ("
-                        + mostOhm + ") must not be below 0, and the time to reach it (" + seconds + " s) above 0.");
+                throw new IllegalArgumentException(
+                        "Stretch '" + name + "': likelihood (" + likelihood + ") and resistance (" + mostOhm
+                                + ") must not be below 0, and the time to reach it (" + seconds + " s) above 0.");
             }
         }
     }

@@ -24,7 +24,7 @@ public record Distance(double metres, double doubtM, double lengthM, String by, 
                     + ": one of the readings, or the length, is not what it says.");
         }
         if (!(doubtM >= 0)) {
-            throw new IllegalArgumentException("The doubt (" + doubtM + " m) must not be below 0 m.");
+            throw new IllegalArgumentException("The uncertainty (" + doubtM + " m) must not be below 0 m.");
         }
     }
 

@@ -42,7 +42,7 @@ public final class Distances {
                 each -> lengthM * each[0] / (each[0] + each[1]),
                 "capacitance from both ends, d = L C1 / (C1 + C2)",
                 List.of(
-                        "All other cores and the screen are tied together as the one reference.",
+                        "All other cores and the screen are linked together as the one reference.",
                         "The instrument's own capacitance is taken off both readings.",
                         "Nothing leaks at the break."));
     }
@@ -56,7 +56,7 @@ public final class Distances {
                 "capacitance beside a good core, d = L C1 / C good",
                 List.of(
                         "The good core is of the same make and runs the whole length.",
-                        "All other cores and the screen are tied together as the one reference.",
+                        "All other cores and the screen are linked together as the one reference.",
                         "The instrument's own capacitance is taken off both readings."));
     }
 
@@ -71,11 +71,11 @@ public final class Distances {
                 lengthM,
                 List.of(r1, r2, ohmPerMetre),
                 each -> (each[0] - each[1] + 2 * each[2] * lengthM) / (4 * each[2]),
-                "ohms from both ends, d = (R1 − R2 + 2 r L) / 4 r",
+                "resistance from both ends, d = (R1 − R2 + 2 r L) / 4 r",
                 List.of(
-                        "Both cores are alike and r is that of one of them.",
+                        "Both cores are of the same kind and r is that of one of them.",
                         "The other end is open each time.",
-                        "The short has the same ohms both times."));
+                        "The short has the same resistance both times."));
     }
 
     /** Ohms of the short itself: {@code Rf = (R1 + R2) / 2 - r L}; below 0 where a reading or the length is wrong. */
@@ -92,11 +92,11 @@ public final class Distances {
                 lengthM,
                 List.of(soundToEarth, faultyToEarth, ohmPerMetre),
                 each -> lengthM - (each[0] - each[1]) / (2 * each[2]),
-                "ohms of both cores to earth, d = L − (R_BE − R_AE) / 2 r",
+                "resistance of both cores to earth, d = L − (R_BE − R_AE) / 2 r",
                 List.of(
-                        "The far ends are linked with no ohms of their own.",
+                        "The far ends are linked with no resistance of their own.",
                         "The fault to earth is steady while both are read.",
-                        "Both cores are alike."));
+                        "Both cores are of the same kind."));
     }
 
     /**
@@ -112,8 +112,8 @@ public final class Distances {
                 each -> lengthM * (1 - each[0] / each[1]),
                 "Varley's loop, d = L (1 − S / R loop)",
                 List.of(
-                        "The far ends are linked with no ohms of their own.",
-                        "Both arms of the bridge are equal and both cores alike.",
+                        "The far ends are linked with no resistance of their own.",
+                        "Both arms of the bridge are equal and both cores of the same kind.",
                         "The fault to earth is steady while the bridge is balanced."));
     }
 
@@ -125,8 +125,8 @@ public final class Distances {
                 each -> 2 * lengthM * each[0] / (1 + each[0]),
                 "Murray's loop, d = 2 L m / (1 + m)",
                 List.of(
-                        "The far ends are linked with no ohms of their own.",
-                        "Both cores are alike.",
+                        "The far ends are linked with no resistance of their own.",
+                        "Both cores are of the same kind.",
                         "The fault to earth is steady while the bridge is balanced."));
     }
 
@@ -138,7 +138,7 @@ public final class Distances {
                 each -> each[1] / each[2] * each[0] / (1 + each[0]),
                 "Murray's loop with unlike cores, d = (R loop / r A) m / (1 + m)",
                 List.of(
-                        "The far ends are linked with no ohms of their own.",
+                        "The far ends are linked with no resistance of their own.",
                         "The fault to earth is steady while the bridge is balanced."));
     }
 

@@ -39,7 +39,7 @@ public final class ReadOff {
         public Ask {
             far = List.copyOf(far);
             if (far.isEmpty()) {
-                throw new IllegalArgumentException("A touch needs a far pin.");
+                throw new IllegalArgumentException("A measurement needs a far pin.");
             }
         }
 

@@ -37,7 +37,7 @@ public record Approach(
         }
         if (method.tiesFarEnds() && !order.isBefore(Stage.ENDS, Stage.SHORTS)) {
             throw new IllegalArgumentException(
-                    "With the far ends tied, wires are rung out before shorts are looked for: only then they are freed.");
+                    "With the far ends linked, wires are rung out before shorts are looked for: only then they are freed.");
         }
     }
 

@@ -305,14 +305,14 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
             }
         }
         if (!alike.isEmpty()) {
-            words.add("Some faults read the same and cannot be told apart, such as " + alike.get(0) + ".");
+            words.add("Some faults give the same readings and cannot be distinguished, such as " + alike.get(0) + ".");
         }
         if (nets < ofNets) {
             words.add("Computed on " + nets + " of the " + ofNets + " nets, evenly chosen.");
         }
         if (!insulation) {
             words.add(
-                    "Ohms only: insulation, and contacts between mated faces where the back was probed, are not shown.");
+                    "Resistance only: insulation, and contacts between mated faces where the back was probed, are not shown.");
         }
         return words;
     }

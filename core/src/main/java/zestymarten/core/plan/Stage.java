@@ -2,21 +2,21 @@ package zestymarten.core.plan;
 
 /** The stages of a run in the order of the job. */
 public enum Stage {
-    COMPLAINT("The complaint"),
+    COMPLAINT("Symptoms"),
     PREPARE("Make it safe"),
-    LOOK("Look"),
+    LOOK("Inspection"),
     METER("Check the meter"),
-    ENDS("Ring out"),
-    SHORTS("Shorts"),
-    FRAME("Frame"),
-    BEND("Move it"),
+    ENDS("Continuity"),
+    SHORTS("Short circuits"),
+    FRAME("Short to frame"),
+    BEND("Wiggle test"),
     PARTS("Parts, every position"),
-    WARM("Sensors, warmer"),
-    INSULATION("Insulation"),
-    WET("With water"),
-    WITHSTAND("Withstand"),
-    REPAIR("Repair and prove"),
-    CLOSE("Put back");
+    WARM("Sensors, warmed"),
+    INSULATION("Insulation resistance"),
+    WET("Insulation with water"),
+    WITHSTAND("Withstand test"),
+    REPAIR("Repair and retest"),
+    CLOSE("Restore");
 
     private final String title;
 

@@ -4,9 +4,9 @@ import java.util.Locale;
 
 /** What may be at hand besides a meter, and decides how wiring can be tested. */
 public enum Tool {
-    CLIPS("clips to tie ends"),
+    CLIPS("clips to link ends"),
     FRAME_RETURN("a frame or earth that both ends reach"),
-    LOW_OHM_METER("low-ohm meter, four wires"),
+    LOW_OHM_METER("low-resistance meter, four wires"),
     INSULATION_TESTER("insulation tester");
 
     private final String words;

@@ -23,7 +23,7 @@ public final class ReadingLanguage {
     public static final int MAX_LENGTH = 40;
 
     private static final String EXPECTED =
-            "Type what the meter shows, such as 0.64, 15k8, 2.7M, OL, >900M; b for a tone, n for silent.";
+            "Type what the meter shows, such as 0.64, 15k8, 2.7M, OL, >900M; b for a tone, n for no beep.";
     private static final Set<String> TONE = Set.of("b", "beep", "beeps", "tone", "buzz");
     private static final Set<String> SILENT = Set.of("n", "no", "-", "none", "silent", "no tone", "no beep");
     private static final Set<String> JUMPS = Set.of("jumps", "jump", "unstable", "~");
@@ -55,7 +55,7 @@ public final class ReadingLanguage {
         }
         if (RAISED.matcher(typed).matches()) {
             return new Understood.Refused(
-                    "Read '" + typed.strip() + "': a raised or lowered digit is no part of a reading. " + EXPECTED);
+                    "“" + typed.strip() + "”: a raised or lowered digit is no part of a reading. " + EXPECTED);
         }
         String text = spelt(normalise(typed));
         if (text.isEmpty()) {
@@ -111,8 +111,8 @@ public final class ReadingLanguage {
         boolean highest = unit.isEmpty() || text.contains("M") || unit.startsWith("g");
         return highest
                 ? new Understood.OverRange()
-                : new Understood.Refused("Read '" + typed.strip()
-                        + "': over-range of a low range only says \"more than that range\". Switch to the next range, or type"
+                : new Understood.Refused("“" + typed.strip()
+                        + "”: over-range of a low range only says \"more than that range\". Switch to the next range, or type"
                         + " its top, such as >200.");
     }
 
@@ -176,8 +176,8 @@ public final class ReadingLanguage {
             return new Understood.Value(-value.value(), value.unit());
         }
         return plain instanceof Understood.Value
-                ? new Understood.Refused("Read '" + typed.strip()
-                        + "': a resistance cannot be negative. If the meter was nulled on its leads and shows a little below"
+                ? new Understood.Refused("“" + typed.strip()
+                        + "”: a resistance cannot be negative. If the meter was nulled on its leads and shows a little below"
                         + " zero, type 0.")
                 : refuse(typed);
     }
@@ -201,7 +201,7 @@ public final class ReadingLanguage {
     }
 
     private static Understood refuse(String typed) {
-        return new Understood.Refused("Read '" + typed.strip() + "', which is no reading. " + EXPECTED);
+        return new Understood.Refused("“" + typed.strip() + "” is no reading. " + EXPECTED);
     }
 
     /** Full-width digits, the ohm and micro signs of other code points, odd spaces: one form for each. */

@@ -51,8 +51,8 @@ public sealed interface Action {
                     ? !(testV > 0 && testV <= MOST_V && dwellS >= 0 && dwellS <= MOST_S)
                     : testV != 0 || dwellS != 0) {
                 throw new IllegalArgumentException(
-                        "Insulation takes up to 5000 V for up to 3600 s, ohms take neither; read " + testV + " V for "
-                                + dwellS + " s.");
+                        "Insulation takes up to 5000 V for up to 3600 s, resistance takes neither; read " + testV
+                                + " V for " + dwellS + " s.");
             }
         }
 

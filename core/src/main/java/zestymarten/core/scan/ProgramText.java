@@ -94,8 +94,8 @@ public final class ProgramText {
         if (!Arrays.asList(COLUMNS).equals(row.toList())) {
             problems.add(new Problem(
                     "line 1",
-                    "Read '" + String.join(",", row.toList()) + "'; expected the columns " + String.join(",", COLUMNS)
-                            + "."));
+                    "“" + String.join(",", row.toList()) + "” is not accepted; expected the columns "
+                            + String.join(",", COLUMNS) + "."));
         }
     }
 
@@ -116,7 +116,8 @@ public final class ProgramText {
                 case "open" -> contacts().map(Action.Open::new);
                 case "await" -> Optional.of(new Action.Await(cell(7)));
                 case "measure" -> measure();
-                default -> problem("Read the action '" + cell(0) + "'; expected open, close, await or measure.");
+                default ->
+                    problem("The action “" + cell(0) + "” is not accepted; expected open, close, await or measure.");
             };
         }
 
@@ -125,7 +126,8 @@ public final class ProgramText {
             for (String each : cell(1).split("\\s+")) {
                 Optional<Contact> contact = Contact.of(each);
                 if (contact.isEmpty()) {
-                    problem("Read the contact '" + each + "'; expected a bus and a point, such as A!3 or B!12.");
+                    problem("The contact “" + each
+                            + "” is not accepted; expected a bus and a point, such as A!3 or B!12.");
                     return Optional.empty();
                 }
                 contacts.add(contact.get());
@@ -136,7 +138,7 @@ public final class ProgramText {
         private Optional<Action> measure() {
             Optional<Quantity> quantity = Quantity.of(cell(2));
             if (quantity.isEmpty()) {
-                return problem("Read the quantity '" + cell(2) + "'; expected resistance or insulation.");
+                return problem("The quantity “" + cell(2) + "” is not accepted; expected resistance or insulation.");
             }
             OptionalDouble low = figure(3, 0);
             OptionalDouble high = figure(4, Double.POSITIVE_INFINITY);
@@ -163,8 +165,7 @@ public final class ProgramText {
                 return OptionalDouble.of(ifEmpty);
             }
             if (!text.matches("[0-9]{1,15}(?:\\.[0-9]{1,12})?(?:[eE][+-]?[0-9]{1,2})?")) {
-                problem("Read '" + text + "' as " + COLUMNS[column]
-                        + "; expected a figure without a prefix, such as 0.33.");
+                problem("“" + text + "” as " + COLUMNS[column] + "; expected a figure without a prefix, such as 0.33.");
                 return OptionalDouble.empty();
             }
             return OptionalDouble.of(Double.parseDouble(text));

@@ -227,11 +227,11 @@ public record Review(
                 } else if (ratio > NEAR || ratio < 1 / NEAR) {
                     problem(
                             each.line(),
-                            "At most " + Engineering.text(each.measure().highOhm(), "Ω")
+                            "Maximum " + Engineering.text(each.measure().highOhm(), "Ω")
                                     + " is set; a good unit may have " + Engineering.text(most, "Ω") + prefix(ratio));
                 }
             } else if (each.measure().expectsWayThrough()) {
-                problem(each.line(), a + " and " + b + " are apart in a good unit, and a way through is expected.");
+                problem(each.line(), a + " and " + b + " are apart in a good unit, and continuity is expected.");
             }
         }
 

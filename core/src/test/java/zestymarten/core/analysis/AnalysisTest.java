@@ -163,7 +163,7 @@ class AnalysisTest {
         Analysis analysis = analysis(cable, List.of(low, trip, fine));
         assertThat(told(analysis)).containsExactly(told("insulation_low", "W1", "W2"), told("withstand", "W2"));
         assertThat(analysis.findings().get(0).finding().text())
-                .isEqualTo("Insulation is low: 400 kΩ between J1.1 and J1.2 at 500 V; at least 1 MΩ.");
+                .isEqualTo("Low insulation resistance: 400 kΩ between J1.1 and J1.2 at 500 V, minimum 1 MΩ.");
         assertThat(analysis.findings().get(1).evidence()).containsExactly(1);
     }
 

@@ -112,11 +112,11 @@ class BadInputTest {
             delimiter = '|',
             value = {
                 "\"states\": [{\"id\": \"a\", \"closed\": []}, {\"id\": \"a\", \"closed\": []}] | State 'a' is named twice.",
-                "\"states\": [{\"id\": \"a\", \"closed\": [\"a\"]}] | State 'a' closes 'a', which is no switch, relay contact or breaker of the assembly.",
+                "\"states\": [{\"id\": \"a\", \"closed\": [\"a\"]}] | State 'a' closes 'a” is no switch, relay contact or breaker of the assembly.",
                 "\"conductors\": [{\"id\": \"W\", \"from\": \"J1.1\", \"to\": \"J1.1\"}] | conductors[0]: Conductor 'W' runs from J1.1 to itself.",
                 "\"conductors\": [{\"id\": \"W\", \"from\": \"J1.1\", \"to\": \"J1.2\", \"length_m\": -3}] | conductors[0]: Conductor 'W': length (-3.0 m) must be above 0 and at most 100000.0 m. Leave it empty if it is not known.",
                 "\"connectors\": [{\"id\": \"J1\", \"access\": {\"minutes\": -1}}] | connectors[0].access: Access takes 0 to 1440 minutes, not -1.0.",
-                "\"connectors\": [{\"id\": \"J1\", \"probing\": \"side\"}] | connectors[0].probing: Read 'side'; expected one of back, front, screw."
+                "\"connectors\": [{\"id\": \"J1\", \"probing\": \"side\"}] | connectors[0].probing: “side” is not accepted; expected one of back, front, screw."
             })
     void whatCannotBeIsAProblemWithItsPath(String member, String problem) {
         assertThat(problems(", " + member)).containsExactly(problem);
@@ -142,8 +142,8 @@ class BadInputTest {
         assertThat(readings).isEmpty();
         assertThat(problems.stream().map(Problem::toString))
                 .containsExactly(
-                        "readings[0].a: Read 'J1.9', which is no terminal of the assembly.",
+                        "readings[0].a: “J1.9” is no terminal of the assembly.",
                         "readings[1].test_v: Expected the test voltage of a reading of insulation, above 0 V.",
-                        "readings[2].state: Read 'up'; expected one of rest.");
+                        "readings[2].state: “up” is not accepted; expected one of rest.");
     }
 }

@@ -77,7 +77,7 @@ class DesignTest {
         Expectation.Joined through =
                 (Expectation.Joined) design.expectation(at("J2.1"), at("J2.2"), state("on"), List.of());
         assertThat(through.parts()).containsExactly("K1");
-        assertThat(through.limit().derivation()).isEqualTo("At most 0.05 Ω: the figure given for K1.");
+        assertThat(through.limit().derivation()).isEqualTo("Maximum 0.05 Ω: the figure given for K1.");
     }
 
     @Test

@@ -88,25 +88,25 @@ class WireListTest {
         WireList list = WireList.read("from,to,supplier\nJ1.1,J2.1,depot\n");
         assertThat(list.isSound()).isTrue();
         assertThat(list.notices()).hasSize(1);
-        assertThat(list.notices().get(0)).startsWith("Column 'supplier' is not known and is left out.");
+        assertThat(list.notices().get(0)).startsWith("Column 'supplier' is not known and is ignored.");
     }
 
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
-                "length_m | -3 | line 2, length_m: Read '-3'; expected a number above 0 and at most 100000 m, or nothing if it is not known.",
-                "length_m | 0 | line 2, length_m: Read '0'; expected a number above 0 and at most 100000 m, or nothing if it is not known.",
-                "length_m | 2000000 | line 2, length_m: Read '2000000'; expected a number above 0 and at most 100000 m, or nothing if it is not known.",
-                "length_m | NaN | line 2, length_m: Read 'NaN'; expected a number above 0 and at most 100000 m, or nothing if it is not known.",
-                "length_m | long | line 2, length_m: Read 'long'; expected a number above 0 and at most 100000 m, or nothing if it is not known.",
-                "current_a | -1 | line 2, current_a: Read '-1'; expected a number from 0 and at most 20000 A, or nothing if it is not known.",
-                "metal | tin | line 2, metal: Read 'tin'; expected one of copper, copper-coated, aluminium, cca-10, cca-15, ccs-40, brass, steel, stainless, constantan, nichrome.",
-                "class | 9 | line 2, class: Read '9'; expected 1, 2, 5 or 6 (IEC 60228), or vehicle (ISO 6722).",
-                "awg | 99 | line 2, awg: Read '99'; expected a gauge from 4/0 to 40.",
-                "spare | perhaps | line 2, spare: Read 'perhaps'; expected yes or no.",
-                "function | =HYPERLINK(1) | line 2, function: Read '=HYPERLINK(1)'; expected the value itself, not a formula; paste values only.",
-                "wire | @x | line 2, wire: Read '@x'; expected the value itself, not a formula; paste values only.",
+                "length_m | -3 | line 2, length_m: “-3” is not accepted; expected a number above 0 and at most 100000 m, or nothing if it is not known.",
+                "length_m | 0 | line 2, length_m: “0” is not accepted; expected a number above 0 and at most 100000 m, or nothing if it is not known.",
+                "length_m | 2000000 | line 2, length_m: “2000000” is not accepted; expected a number above 0 and at most 100000 m, or nothing if it is not known.",
+                "length_m | NaN | line 2, length_m: “NaN” is not accepted; expected a number above 0 and at most 100000 m, or nothing if it is not known.",
+                "length_m | long | line 2, length_m: “long” is not accepted; expected a number above 0 and at most 100000 m, or nothing if it is not known.",
+                "current_a | -1 | line 2, current_a: “-1” is not accepted; expected a number from 0 and at most 20000 A, or nothing if it is not known.",
+                "metal | tin | line 2, metal: “tin” is not accepted; expected one of copper, copper-coated, aluminium, cca-10, cca-15, ccs-40, brass, steel, stainless, constantan, nichrome.",
+                "class | 9 | line 2, class: “9” is not accepted; expected 1, 2, 5 or 6 (IEC 60228), or vehicle (ISO 6722).",
+                "awg | 99 | line 2, awg: “99” is not accepted; expected a gauge from 4/0 to 40.",
+                "spare | perhaps | line 2, spare: “perhaps” is not accepted; expected yes or no.",
+                "function | =HYPERLINK(1) | line 2, function: “=HYPERLINK(1)” is not accepted; expected the value itself, not a formula; paste values only.",
+                "wire | @x | line 2, wire: “@x” is not accepted; expected the value itself, not a formula; paste values only.",
             })
     void namesLineColumnValueAndRule(String column, String cell, String problem) {
         assertThat(problems("from;to;" + column + "\nJ1.1;J2.1;" + cell + "\n")).containsExactly(problem);
@@ -116,11 +116,11 @@ class WireListTest {
     void refusesGaugeAndSectionThatDisagree() {
         assertThat(problems("from,to,awg,area_mm2\nJ1.1,J2.1,20,1.5"))
                 .containsExactly(
-                        "line 2, awg: Read '20'; expected the same section as area_mm2 (1.5 mm²), but AWG 20 is 0.518"
+                        "line 2, awg: “20” is not accepted; expected the same section as area_mm2 (1.5 mm²), but AWG 20 is 0.518"
                                 + " mm²; give one of the two.");
         assertThat(problems("from,to,length_m,length_ft\nJ1.1,J2.1,3,3"))
                 .containsExactly(
-                        "line 2, length_ft: Read '3'; expected the same length as length_m (3 m), but it is 0.9144 m;"
+                        "line 2, length_ft: “3” is not accepted; expected the same length as length_m (3 m), but it is 0.9144 m;"
                                 + " give one of the two.");
     }
 
@@ -128,11 +128,11 @@ class WireListTest {
     void refusesAWireToItselfAndDuplicateNamesAndBadTerminals() {
         assertThat(problems("wire,from,to\nA,J1.1,J1.1\nB,J1.1,J2.1\nB,J1.2,J2.2\nC,J1 3,\n"))
                 .containsExactly(
-                        "line 2, to: Read 'J1.1'; expected a terminal other than 'from': a wire to itself is no wire.",
-                        "line 4, wire: Read 'B', which line 3 already has. Each wire needs a name of its own.",
-                        "line 5, from: Read 'J1 3'; expected a terminal such as J1.3, a joint such as S1, or FRAME (letters,"
+                        "line 2, to: “J1.1” is not accepted; expected a terminal other than 'from': a wire to itself is no wire.",
+                        "line 4, wire: “B”, which line 3 already has. Each wire needs a name of its own.",
+                        "line 5, from: “J1 3” is not accepted; expected a terminal such as J1.3, a joint such as S1, or FRAME (letters,"
                                 + " digits, _ - + / #; no spaces).",
-                        "line 5, to: Read nothing; expected a terminal such as J1.3, a joint such as S1, or FRAME.");
+                        "line 5, to: Nothing was entered; expected a terminal such as J1.3, a joint such as S1, or FRAME.");
     }
 
     @Test
@@ -152,7 +152,7 @@ class WireListTest {
                         "There is nothing to read. Paste a header row with at least 'from' and 'to', then a line a wire.");
         assertThat(problems("x".repeat(5_000_000)))
                 .containsExactly(
-                        "The list has 5.0 MB; at most 2 MB are read, which is about 10000 wires. Split it into several wirings.");
+                        "The list has 5.0 MB; at most 2 MB are read, which is about 10000 wires. Split it into several assemblies.");
         assertThat(problems("from,to\n"))
                 .containsExactly("There is a header row but no wire under it. Add a line for each wire.");
         assertThat(problems("J1.1|J2.1\n"))
@@ -185,8 +185,8 @@ class WireListTest {
         assertThat(WireList.read(text.toString()).conductors()).hasSize(10_000);
         assertThat(problems(text + "J1.x,J2.x\n"))
                 .containsExactly(
-                        "line 10002: The list has more than 10000 wires, the most that one wiring may have. Split it into several"
-                                + " wirings.");
+                        "line 10002: The list has more than 10000 wires, the most that one assembly may have. Split it into several"
+                                + " assemblies.");
     }
 
     @Test

@@ -162,6 +162,6 @@ class FaultyUnitTest {
         assertThat(open).isBetween(230, 370);
         assertThat(shown).contains("0.64", "0.65").doesNotContain("0.66", "0.63");
         assertThatThrownBy(() -> new Probe(FaultyUnit.of(GOOD, List.of()), conditions(0), new Random(1), 1.5))
-                .hasMessage("The chance of a bad touch (1.5) must be from 0 to 1.");
+                .hasMessage("The chance of a bad contact (1.5) must be from 0 to 1.");
     }
 }

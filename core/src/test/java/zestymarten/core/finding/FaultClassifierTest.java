@@ -67,9 +67,9 @@ class FaultClassifierTest {
                 "A.1 B.2, A.2 B.1, A.3 B.3 | W1 and W2 are crossed: W1 goes to B.2 and W2 goes to B.1.",
                 "A.1 B.2, A.2 B.3, A.3 B.1 | W1, W2 and W3 are crossed: W1 goes to B.2, W2 goes to B.3 and W3 goes to B.1.",
                 "A.1 B.1, A.2 B.4, A.3 B.3 | W2 is in the wrong cavity: B.4 instead of B.2.",
-                "A.1 B.1 A.3 B.3, A.2 B.2 | W1 and W3 are joined and should be apart.",
-                "A.1 B.1, A.2 B.2 FRAME, A.3 B.3 | W2 is joined to the frame.",
-                "A.1 B.1, A.2 B.2 B.4, A.3 B.3 | An extra way joins W2 and the empty cavity B.4, where no wire should lead.",
+                "A.1 B.1 A.3 B.3, A.2 B.2 | Short circuit between W1 and W3.",
+                "A.1 B.1, A.2 B.2 FRAME, A.3 B.3 | W2 is shorted to the frame.",
+                "A.1 B.1, A.2 B.2 B.4, A.3 B.3 | An extra connection joins W2 and the empty cavity B.4, where the assembly has no wire.",
             })
     void namesASingleFault(String groups, String finding) {
         assertThat(told(seeing(cable(3, 4), groups))).containsExactly(finding);
@@ -78,8 +78,7 @@ class FaultClassifierTest {
     @Test
     void namesTheStubOfABrokenWireThatTouchesAnother() {
         assertThat(told(seeing(cable(3, 3), "A.1 B.1 A.2, A.3 B.3")))
-                .containsExactly(
-                        "W1 and the A side of W2 are joined and should be apart.", "W2 is open between A.2 and B.2.");
+                .containsExactly("Short circuit between W1 and the A side of W2.", "W2 is open between A.2 and B.2.");
     }
 
     @Test
@@ -88,7 +87,7 @@ class FaultClassifierTest {
                 .containsExactly(
                         "W1 and W2 are crossed: W1 goes to B.2 and W2 goes to B.1.",
                         "W3 is open between A.3 and B.3.",
-                        "W4 and W5 are joined to the frame.");
+                        "W4 and W5 are shorted to the frame.");
     }
 
     @Test
@@ -96,7 +95,7 @@ class FaultClassifierTest {
         Assembly bonded = list("from,to\nA.1,B.1\nA.2,FRAME\n");
         assertThat(seeing(bonded, "A.1 B.1, A.2 FRAME")).isEmpty();
         assertThat(told(seeing(bonded, "A.1 B.1"))).containsExactly("W2 is open between A.2 and FRAME.");
-        assertThat(told(seeing(bonded, "A.1 B.1 A.2 FRAME"))).containsExactly("W1 is joined to the frame.");
+        assertThat(told(seeing(bonded, "A.1 B.1 A.2 FRAME"))).containsExactly("W1 is shorted to the frame.");
     }
 
     @Test
@@ -106,7 +105,7 @@ class FaultClassifierTest {
         assertThat(told(seeing(spliced, "A.1 B.1, A.2 B.2"))).containsExactly("Right is open between S1 and C.1.");
         assertThat(told(seeing(spliced, "B.1 C.1, A.2 B.2"))).containsExactly("In is open between A.1 and S1.");
         assertThat(told(seeing(spliced, "A.1 B.1 C.1 A.2 B.2")))
-                .containsExactly("In, Left and Right and Other are joined and should be apart.");
+                .containsExactly("Short circuit between In, Left and Right and Other.");
     }
 
     @ParameterizedTest
@@ -158,7 +157,7 @@ class FaultClassifierTest {
         Assembly assembly = bonded(cable(3, 4), "A.3");
         assertThat(seeing(assembly, "A.1 B.1, A.2 B.2, A.3 B.3 FRAME")).isEmpty();
         assertThat(told(seeing(assembly, "A.1 B.1, A.2 B.2 A.3 B.3 FRAME")))
-                .containsExactly("W2 is joined to the frame.");
+                .containsExactly("W2 is shorted to the frame.");
         assertThat(told(seeing(assembly, "A.1 B.1, A.2 B.2, A.3 B.3")))
                 .containsExactly("W3 is open between A.3 and FRAME.");
         assertThat(told(seeing(assembly, "A.1 B.1, A.2 B.2, A.3 B.4 FRAME")))

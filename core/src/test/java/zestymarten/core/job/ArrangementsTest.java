@@ -102,7 +102,7 @@ class ArrangementsTest {
                 new Order(List.of(Stage.SHORTS, Stage.ENDS, Stage.FRAME, Stage.BEND, Stage.PARTS), List.of());
         assertThatThrownBy(
                         () -> new Approach(Method.FAR_END_JOINED, false, true, OptionalDouble.empty()).in(shortsFirst))
-                .hasMessageContaining("With the far ends tied, wires are rung out before");
+                .hasMessageContaining("With the far ends linked, wires are rung out before");
     }
 
     @Test
@@ -189,7 +189,7 @@ class ArrangementsTest {
         bench.act("");
         assertThat(bench.sentence()).isEqualTo("TEMPERATURE roof");
         bench.told(Deed.LOOKED, "J3", "melted");
-        assertThat(bench.sentence()).as("its mate is no part of this wiring").isEqualTo("LOOKED the mate of J3");
+        assertThat(bench.sentence()).as("its mate is no part of this assembly").isEqualTo("LOOKED the mate of J3");
     }
 
     @Test

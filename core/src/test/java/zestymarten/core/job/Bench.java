@@ -95,7 +95,7 @@ final class Bench {
     static String say(Step step) {
         return step.fold(
                 probes -> probes.stage() + " " + probes.question(),
-                touch -> touch.stage() + " " + touch.black() + " " + touch.red() + (touch.isTied() ? " tied" : ""),
+                touch -> touch.stage() + " " + touch.black() + " " + touch.red() + (touch.isTied() ? " linked" : ""),
                 act -> act.deed() + (act.subject().isEmpty() ? "" : " " + act.subject()));
     }
 

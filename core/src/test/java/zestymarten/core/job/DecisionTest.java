@@ -16,7 +16,7 @@ class DecisionTest {
     @Test
     void aFaultIsReleasedByNobody() {
         assertThat(Decision.RELEASE.refusal(Outcome.FAIL, true, true))
-                .contains("A unit with a fault is not released. Put it right and test it again.");
+                .contains("A unit with a fault is not released. Repair it and test it again.");
         assertThat(Decision.WATCH.refusal(Outcome.FAIL, true, true)).isPresent();
         assertThat(Decision.QUARANTINE.refusal(Outcome.FAIL, false, false)).isEmpty();
     }

@@ -39,7 +39,7 @@ class FittingTest {
         assertThat(flexing.minds()).anyMatch(each -> each.startsWith("It flexes here: a splice stiffens the run"));
         Fitting fixed = Fitting.of(DESIGN, new Finding.Open("W3", NEAR, FAR));
         assertThat(fixed.ways()).startsWith(Entry.Way.CONTACT, Entry.Way.SPLICE);
-        assertThat(fixed.minds().get(0)).startsWith("Before mending a visible break, read each remaining length");
+        assertThat(fixed.minds().get(0)).startsWith("Before repairing a visible break, read each remaining length");
     }
 
     @Test
@@ -123,7 +123,7 @@ class FittingTest {
         assertThat(each.misses()).isEmpty();
         Offer alone = offer(Method.FAR_END_JOINED, new Effort.Pace(5, 0, 20, 60));
         assertThat(alone.effort().walks()).isEqualTo(4);
-        assertThat(alone.effort().setups()).as("tied once, freed once").isEqualTo(2);
+        assertThat(alone.effort().setups()).as("linked once, freed once").isEqualTo(2);
         assertThat(alone.seconds())
                 .isEqualTo((alone.effort().touches() + alone.effort().checks()) * 5.0 + 2 * 20 + 4 * 60);
         assertThat(alone.misses()).anyMatch(miss -> miss.startsWith("Blind to crossed wires"));
@@ -146,7 +146,7 @@ class FittingTest {
         Approach approach = new Approach(Method.BOTH_ENDS, false, true, OptionalDouble.empty());
         Job fresh = Bench.of(DESIGN.assembly(), approach).job();
         assertThat(fresh.secondsLeft())
-                .as("11 touches of 3 s, 14 moves of 1.5 s")
+                .as("11 measurements of 3 s, 14 moves of 1.5 s")
                 .isEqualTo(11 * 3 + 14 * 1.5);
     }
 

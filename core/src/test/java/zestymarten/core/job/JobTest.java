@@ -118,7 +118,7 @@ class JobTest {
         assertThat(told(bench.job()))
                 .containsExactly(
                         "W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.",
-                        "W1 reads 9 Ω from J1.1 to J2.1; at most 0.312 Ω.");
+                        "W1 has a high resistance: 9 Ω from J1.1 to J2.1, limit 0.312 Ω.");
     }
 
     @Test
@@ -127,7 +127,8 @@ class JobTest {
                 Bench.of(THREE_CORES).type("b", "0.30", "3.9", "0.6", "0.6", "OL", "OL", "2.1", "OL", "1.4", "OL");
         assertThat(told(bench.job()))
                 .containsExactly(
-                        "W1 reads 3.6 Ω from J1.1 to J2.1; at most 0.312 Ω.", "W2 and W3 are joined to the frame.");
+                        "W1 has a high resistance: 3.6 Ω from J1.1 to J2.1, limit 0.312 Ω.",
+                        "W2 and W3 are shorted to the frame.");
         assertThat(bench.job().findings().get(1).functionsLost()).containsExactly("down", "horn");
     }
 
@@ -169,9 +170,8 @@ class JobTest {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "~0.4..OL", "0.6", "820k");
         assertThat(told(bench.job()))
                 .containsExactly(
-                        "820 kΩ between J1.1 and J1.2, which should be apart: no short, but an insulation tester must"
-                                + " decide.",
-                        "The reading from J1.2 to J2.2 jumps: W2 may be broken with its ends still touching.");
+                        "Leakage between J1.1 and J1.2: 820 kΩ. It is not a short circuit; measure it with an insulation tester.",
+                        "W2 is intermittent between J1.2 and J2.2: the conductor may be broken with its ends still touching.");
     }
 
     @Test
@@ -181,13 +181,13 @@ class JobTest {
                 .isEqualTo("600 Ω or 0.6 Ω? The second would fit what this wire should read.");
         assertThat(bench.understood("0.1"))
                 .isEqualTo(
-                        "0.1 Ω is less than the joined probes read (0.3 Ω). Keep it, or touch the probes together and look"
-                                + " again?");
+                        "0.1 Ω is less than the joined probes read (0.3 Ω). Keep it, or touch the probes together and measure again?");
         assertThat(bench.understood("20M")).isEqualTo("The range ends at 20 MΩ. Is that a reading, or over-range?");
         assertThat(bench.understood("30M"))
                 .isEqualTo("Read 30 MΩ, but this meter ends at 20 MΩ. Type what it shows, or OL.");
         assertThat(bench.understood("26uA"))
-                .isEqualTo("Read 26 μA, but this step needs ohms. Type what the meter shows on its ohm range.");
+                .isEqualTo(
+                        "Read 26 μA, but this step needs a resistance. Type what the meter shows on its resistance range.");
         bench.type("0.6", "0.6", "0.6");
         assertThat(bench.understood("0")).isEqualTo("0.00 or OL? A zero here would be a dead short.");
     }
@@ -195,9 +195,9 @@ class JobTest {
     @Test
     void theMeterCheckWantsItsOwnAnswers() {
         Bench bench = Bench.of(THREE_CORES);
-        assertThat(bench.understood("0.3")).isEqualTo("Press b if it sounds, n if it stays silent.");
+        assertThat(bench.understood("0.3")).isEqualTo("Press b if it beeps, n if it does not.");
         bench.type("b");
-        assertThat(bench.understood("OL")).startsWith("Type the ohms that the joined probes read");
+        assertThat(bench.understood("OL")).startsWith("Enter the resistance with the probes joined");
     }
 
     @Test

@@ -58,7 +58,8 @@ class MendingTest {
         Bench bench = Bench.of(CABLE).type("b", "0.30", "OL", "OL", "0.6", "OL", "OL");
         assertThat(bench.job().spares()).isEmpty();
         assertThat(bench.job().objection(new Step.Act(Deed.MENDED, "W1 SP1"), bySpare("SP1")))
-                .hasValue("Read 'SP1' for 'W1 SP1'; expected a spare core that has passed in this run, for one wire.");
+                .hasValue(
+                        "“SP1” for “W1 SP1” is not accepted; expected a spare core that has passed in this test, for one wire.");
         assertThatThrownBy(() -> new Entry.Content.Repair(Entry.Way.CLEAN, "", "", "SP1", ""))
                 .hasMessage("A spare core (SP1) is named only where it carries the wire, not where it is cleaned.");
     }
@@ -91,7 +92,7 @@ class MendingTest {
                         .judgement(
                                 bench.job().entries().get(bench.job().entries().size() - 1))
                         .map(Judgement::reason))
-                .hasValue("This length is broken as well: mending the break that is seen would not do.");
+                .hasValue("This length is broken as well: repairing the break that is seen would not do.");
         assertThat(bench.job().objection(mended, splice).orElseThrow())
                 .startsWith("The length 'W1 from J2.1' is at fault too");
         bench.takeBack().at(remainders.get(1), "0.4");
@@ -109,7 +110,7 @@ class MendingTest {
                 .extracting(found -> found.finding().text())
                 .containsExactly(
                         "W1 is open between J1.1 and J2.1.",
-                        "W1 is broken again between J2.1 and the break that is seen.");
+                        "W1 is open a second time between J2.1 and the break that is seen.");
         bench.mend("W1 from J2.1", splice);
         assertThat(bench.job().findings())
                 .as("the break that is seen is still there, and the length is read again")

@@ -100,15 +100,15 @@ class VoltageStagesTest {
         assertThat(bench.job().steps(Stage.WITHSTAND).map(Bench::say))
                 .containsExactly(
                         "WITHSTAND J1.1 J2.1",
-                        "WITHSTAND J1.1 FRAME tied",
+                        "WITHSTAND J1.1 FRAME linked",
                         "WITHSTAND J1.2 J2.2",
-                        "WITHSTAND J1.2 FRAME tied",
+                        "WITHSTAND J1.2 FRAME linked",
                         "DISCHARGED_LAST");
         bench.type("4.3", "1.5mA");
         assertThat(reason(bench))
                 .isEqualTo(
                         "1.5 mA is less than half of the 3.299 mA that the length alone takes to charge: a clip is off.");
-        assertThat(bench.sentence()).as("the clip goes back on").isEqualTo("WITHSTAND J1.1 FRAME tied");
+        assertThat(bench.sentence()).as("the clip goes back on").isEqualTo("WITHSTAND J1.1 FRAME linked");
         bench.type("3.31mA");
         assertThat(reason(bench)).contains("which does not settle it: the charging current hides it. Use DC for that.");
         bench.type("4.3", "trip");
@@ -125,7 +125,7 @@ class VoltageStagesTest {
         WithstandRule dc = new WithstandRule(2121, OptionalDouble.empty(), OptionalDouble.empty(), 1e-3, 60);
         Bench direct = rungOut(approach(BY_LENGTH, Moisture.NONE, Optional.of(dc)))
                 .type("4.3", "300M", "4.3", "300M", "0", "4.3", "26uA");
-        assertThat(reason(direct)).isEqualTo("26 μA: withstood. At most 1 mA: the figure given for this test.");
+        assertThat(reason(direct)).isEqualTo("26 μA: withstood. Maximum 1 mA: the figure given for this test.");
     }
 
     @Test
@@ -133,7 +133,7 @@ class VoltageStagesTest {
         Bench bench =
                 rungOut(approach(BY_LENGTH, Moisture.NONE, Optional.of(AC))).type("4.3");
         assertThat(bench.understood("3mA"))
-                .isEqualTo("Type the ohms that the insulation tester shows, such as 320M or >2G.");
+                .isEqualTo("Enter the resistance that the insulation tester shows, such as 320M or >2G.");
         bench.type("300M", "4.3", "300M", "0", "4.3");
         assertThat(bench.understood("320M"))
                 .isEqualTo("Type the current with its unit, such as 3.4mA, or trip if it tripped.");
@@ -161,10 +161,10 @@ class VoltageStagesTest {
         Bench bench =
                 rungOut(approach(BY_LENGTH, Moisture.MIST, Optional.empty())).type("4.3", "300M", "4.3", "300M", "0");
         assertThat(bench.job().steps(Stage.WET).map(Bench::say))
-                .containsExactly("WET J1.1 FRAME tied", "DISCHARGED_WET");
+                .containsExactly("WET J1.1 FRAME linked", "DISCHARGED_WET");
         bench.type("2M");
         assertThat(bench.job().findings().get(0).finding().text())
-                .startsWith("Insulation is low: 2 MΩ between W1 and W2 together and FRAME at 500 V");
+                .startsWith("Low insulation resistance: 2 MΩ between W1 and W2 together and FRAME at 500 V");
         bench.takeBack().type("300M", "0");
         assertThat(bench.job().outcome()).isEqualTo(Outcome.PASS);
     }

@@ -128,7 +128,7 @@ class WholeJobTest {
         Bench bench = untilRungOut(Bench.of(THREE_CORES, WHOLE))
                 .type("n", "n", "n", "0.4", "n", "n", "n")
                 .type("0.6", "jumps");
-        assertThat(told(bench)).singleElement().asString().contains("J1.2 to J2.2 jumps");
+        assertThat(told(bench)).singleElement().asString().contains("intermittent between J1.2 and J2.2");
         assertThat(bench.job().findings().get(0).finding().kind()).isEqualTo("intermittent");
     }
 
@@ -181,14 +181,14 @@ class WholeJobTest {
                         "WALKED 1 there",
                         "TIED",
                         "WALKED 2 back",
-                        "ENDS J1.1 J1.2 tied",
-                        "ENDS J1.1 J1.3 tied",
-                        "ENDS J1.2 J1.3 tied");
+                        "ENDS J1.1 J1.2 linked",
+                        "ENDS J1.1 J1.3 linked",
+                        "ENDS J1.2 J1.3 linked");
         bench.act("", "", "").type("0.50", "1.40");
-        assertThat(bench.job().ledger()).containsExactly("the tie at the far end");
-        assertThat(bench.sentence()).as("the closing pair").isEqualTo("ENDS J1.2 J1.3 tied");
+        assertThat(bench.job().ledger()).containsExactly("the links at the far end");
+        assertThat(bench.sentence()).as("the closing pair").isEqualTo("ENDS J1.2 J1.3 linked");
         bench.type("1.40");
-        assertThat(told(bench)).containsExactly("W3 reads 1.15 Ω from J1.3 to J2.3; at most 0.312 Ω.");
+        assertThat(told(bench)).containsExactly("W3 has a high resistance: 1.15 Ω from J1.3 to J2.3, limit 0.312 Ω.");
         assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
         bench.act("", "", "");
         assertThat(bench.job().ledger()).isEmpty();
@@ -206,11 +206,15 @@ class WholeJobTest {
                         .map(Bench::say))
                 .as("the frame is the reference; the closing pair proves its own ohms")
                 .containsExactly(
-                        "ENDS J1.1 FRAME tied", "ENDS J1.2 FRAME tied", "ENDS J1.3 FRAME tied", "ENDS J1.1 J1.3 tied");
+                        "ENDS J1.1 FRAME linked",
+                        "ENDS J1.2 FRAME linked",
+                        "ENDS J1.3 FRAME linked",
+                        "ENDS J1.1 J1.3 linked");
         bench.type("1.53");
         assertThat(told(bench))
                 .containsExactly(
-                        "W2 is open between J1.2 and J2.2.", "W3 reads 1.26 Ω from J1.3 to J2.3; at most 0.312 Ω.");
+                        "W2 is open between J1.2 and J2.2.",
+                        "W3 has a high resistance: 1.26 Ω from J1.3 to J2.3, limit 0.312 Ω.");
         bench.act("", "", "");
         assertThat(bench.job().ledger()).isEmpty();
     }
@@ -228,7 +232,7 @@ class WholeJobTest {
         bench.told(Deed.SUBSTITUTED, "J1", "works");
         assertThat(bench.job().state(new Step.Act(Deed.SUBSTITUTED, "J1"))).isEqualTo(StepState.WATCH);
         assertThat(bench.job().findings()).as("no diagnosis").isEmpty();
-        assertThat(bench.job().ledger()).containsExactly("what stands in for J1");
+        assertThat(bench.job().ledger()).containsExactly("the stand-in for J1");
     }
 
     @Test
@@ -245,7 +249,7 @@ class WholeJobTest {
         Bench bench =
                 Bench.of(THREE_CORES, approach(Method.FAR_END_JOINED, false)).act("", "", "");
         bench.type("b", "0.00").act("", "", "").type("OL", "OL", "OL", "OL");
-        assertThat(bench.sentence()).as("another reference").isEqualTo("ENDS J1.2 J1.3 tied");
+        assertThat(bench.sentence()).as("another reference").isEqualTo("ENDS J1.2 J1.3 linked");
         bench.type("0.5");
         assertThat(told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
         assertThat(bench.job().pieces().all().stream().map(Terminal::name)).contains("J2.1");
@@ -255,12 +259,12 @@ class WholeJobTest {
     void eachToTheRestFollowsAWayThroughIntoItsPairs() {
         Bench bench = untilRungOut(Bench.of(THREE_CORES, approach(Method.EACH_TO_REST, false)));
         assertThat(bench.job().steps(Stage.SHORTS).map(Bench::say))
-                .containsExactly("SHORTS J1.1 J1.2 tied", "SHORTS J1.2 J1.3");
+                .containsExactly("SHORTS J1.1 J1.2 linked", "SHORTS J1.2 J1.3");
         bench.type("0.8");
         assertThat(bench.job().steps(Stage.SHORTS).map(Bench::say))
-                .containsExactly("SHORTS J1.1 J1.2 tied", "SHORTS J1.1 J1.2", "SHORTS J1.1 J1.3", "SHORTS J1.2 J1.3");
+                .containsExactly("SHORTS J1.1 J1.2 linked", "SHORTS J1.1 J1.2", "SHORTS J1.1 J1.3", "SHORTS J1.2 J1.3");
         bench.type("n", "0.8", "n");
-        assertThat(told(bench)).containsExactly("W1 and W3 are joined and should be apart.");
+        assertThat(told(bench)).containsExactly("Short circuit between W1 and W3.");
     }
 
     @Test
@@ -335,11 +339,11 @@ class WholeJobTest {
                 .containsExactly(
                         "BARRIERS",
                         "INSULATION J1.1 J2.1",
-                        "INSULATION J1.1 FRAME tied",
+                        "INSULATION J1.1 FRAME linked",
                         "INSULATION J1.2 J2.2",
-                        "INSULATION J1.2 FRAME tied",
+                        "INSULATION J1.2 FRAME linked",
                         "INSULATION J1.3 J2.3",
-                        "INSULATION J1.3 FRAME tied",
+                        "INSULATION J1.3 FRAME linked",
                         "DISCHARGED");
         bench.act("").type("0.6", ">999M", "0.6", "0.4M", "0.6", ">999M", "0");
         assertThat(told(bench)).singleElement().asString().contains("J1.2", "400 kΩ");

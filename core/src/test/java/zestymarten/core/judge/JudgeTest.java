@@ -95,8 +95,7 @@ class JudgeTest {
         assertThat(judgement.verdict()).isEqualTo(Verdict.UNDECIDED);
         assertThat(judgement.reason())
                 .isEqualTo(
-                        "A tone is not a reading: it sounds up to about 30 Ω, and this wire carries current. Type the"
-                                + " ohms.");
+                        "A tone is not a reading: the meter beeps up to about 30 Ω, and this wire carries current. Enter the resistance.");
     }
 
     @Test

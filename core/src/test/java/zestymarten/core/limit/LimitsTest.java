@@ -26,7 +26,7 @@ class LimitsTest {
         assertThat(limit.rule()).isEqualTo(Limit.Rule.STANDARD);
         assertThat(limit.derivation())
                 .isEqualTo(
-                        "At most 0.3336 Ω: IEC 60228 class 5 (flexible), plain copper 0.5 mm², 39 mΩ/m × 8.2 m × 1.043 for"
+                        "Maximum 0.3336 Ω: IEC 60228 class 5 (flexible), plain copper 0.5 mm², 39 mΩ/m × 8.2 m × 1.043 for"
                                 + " 31 °C.");
         assertThat(limit.nominal().orElseThrow().value()).isCloseTo(0.017241 / 0.5 * 8.2 * 1.04323, within(1e-6));
         assertThat(limit.low().value())
@@ -40,13 +40,13 @@ class LimitsTest {
         assertThat(limit.high().value()).isEqualTo(0.45);
         assertThat(limit.low().value()).isEqualTo(0.2);
         assertThat(limit.lowGiven()).isTrue();
-        assertThat(limit.derivation()).isEqualTo("At most 0.45 Ω: the figure given for W1. At least 0.2 Ω: given too.");
+        assertThat(limit.derivation()).isEqualTo("Maximum 0.45 Ω: the figure given for W1. At least 0.2 Ω: given too.");
     }
 
     @Test
     void aWireOfWhichNothingIsKnownHasARoundFigure() {
         assertThat(new Limits(20).of(wire("wire", "Tail")).derivation())
-                .isEqualTo("At most 1 Ω: a round figure, because the length of Tail is not known.");
+                .isEqualTo("Maximum 1 Ω: a round figure, because the length of Tail is not known.");
         assertThat(new Limits(20).of(wire("length_m", "3")).derivation()).contains("because the section of W1");
     }
 
@@ -108,14 +108,14 @@ class LimitsTest {
         Allowances all = allowing(0.9, 0.5, 0);
         assertThat(new Limits(20, all).of(wire("max_ohm", "0.45")).rule()).isEqualTo(Limit.Rule.GIVEN);
         assertThat(new Limits(20, all).of(wire("length_m,area_mm2", "8,0.5")).derivation())
-                .isEqualTo("At most 0.9 Ω: the figure given for every wire of the assembly.");
+                .isEqualTo("Maximum 0.9 Ω: the figure given for every wire of the assembly.");
         Allowances some = allowing(0, 0.5, 0);
         assertThat(new Limits(20, some).of(wire("length_m,area_mm2", "8,0.5")).rule())
                 .isEqualTo(Limit.Rule.STANDARD);
         assertThat(new Limits(20, some).of(wire("current_a", "8")).derivation())
-                .isEqualTo("At most 7.813 mΩ: allowed heat of 0.5 W at 8 A, P / I².");
+                .isEqualTo("Maximum 7.813 mΩ: allowed heat of 0.5 W at 8 A, P / I².");
         assertThat(new Limits(20, some).of(wire("wire", "W1")).derivation())
-                .isEqualTo("At most 0.48 Ω: learnt from 3 good units, 0.42 Ω with a spread of 20 mΩ.");
+                .isEqualTo("Maximum 0.48 Ω: learnt from 3 good units, 0.42 Ω with a spread of 20 mΩ.");
         assertThat(new Limits(20, some).of(wire("wire", "W2")).high()).isEqualTo(Ohms.of(2));
     }
 
@@ -124,11 +124,11 @@ class LimitsTest {
         assertThat(new Limits(20, allowing(0, 8, 0.4))
                         .of(wire("current_a", "2"))
                         .derivation())
-                .isEqualTo("At most 0.2 Ω: allowed drop of 0.4 V at 2 A, dU / I.");
+                .isEqualTo("Maximum 0.2 Ω: allowed drop of 0.4 V at 2 A, dU / I.");
         assertThat(new Limits(20, allowing(0, 0.5, 0))
                         .of(wire("max_ohm,current_a", "0.45,8"))
                         .derivation())
-                .isEqualTo("At most 0.45 Ω: the figure given for W1. Its allowed heat is tighter: 7.813 mΩ.");
+                .isEqualTo("Maximum 0.45 Ω: the figure given for W1. Its allowed heat is tighter: 7.813 mΩ.");
     }
 
     @Test

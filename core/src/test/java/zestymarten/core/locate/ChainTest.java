@@ -75,7 +75,7 @@ class ChainTest {
     void aStretchWithoutMeaningIsRefused() {
         assertThatThrownBy(() -> new Stretch("stud", "D", -1, 0.01, 10))
                 .hasMessage(
-                        "Stretch 'stud': likelihood (-1.0) and ohms (0.01) must not be below 0, and the time to reach it"
+                        "Stretch 'stud': likelihood (-1.0) and resistance (0.01) must not be below 0, and the time to reach it"
                                 + " (10.0 s) above 0.");
         assertThatThrownBy(() -> new Chain(List.of())).hasMessage("A chain has one stretch at least.");
     }

@@ -111,17 +111,15 @@ class ReadingLanguageTest {
     @ValueSource(strings = {"abc", "1.2.3", "1.234,5", "k", "=1+1", "12 x", "NaN", ">OL", "..", "9e99", "1 2"})
     void refusesWhatIsNoReading(String typed) {
         assertThat(language.understand(typed))
-                .isEqualTo(new Understood.Refused(
-                        "Read '" + typed + "', which is no reading. Type what the meter shows, such"
-                                + " as 0.64, 15k8, 2.7M, OL, >900M; b for a tone, n for silent."));
+                .isEqualTo(new Understood.Refused("“" + typed + "” is no reading. Type what the meter shows, such"
+                        + " as 0.64, 15k8, 2.7M, OL, >900M; b for a tone, n for no beep."));
     }
 
     @Test
     void saysWhyANegativeResistanceIsRefused() {
         assertThat(language.understand("-0.5"))
-                .isEqualTo(new Understood.Refused(
-                        "Read '-0.5': a resistance cannot be negative. If the meter was nulled on"
-                                + " its leads and shows a little below zero, type 0."));
+                .isEqualTo(new Understood.Refused("“-0.5”: a resistance cannot be negative. If the meter was nulled on"
+                        + " its leads and shows a little below zero, type 0."));
     }
 
     @Test

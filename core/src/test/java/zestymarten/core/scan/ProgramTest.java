@@ -138,14 +138,14 @@ class ProgramTest {
     void aLimitWithTheWrongPrefixIsNotPlausible() {
         assertThat(problems(read("close,A!1 B!4,,,,,,\nmeasure,,resistance,,312,,,\n")))
                 .containsExactly(
-                        "line 3: At most 312 Ω is set; a good unit may have 0.312 Ω. A factor of 1000 would fit: a"
+                        "line 3: Maximum 312 Ω is set; a good unit may have 0.312 Ω. A factor of 1000 would fit: a"
                                 + " prefix is wrong.");
         assertThat(problems(read("close,A!1 B!4,,,,,,\nmeasure,,resistance,,0.4,,,\n")))
                 .isEmpty();
         assertThat(problems(read("close,A!1 B!4,,,,,,\nmeasure,,resistance,10000,,,,\n")))
                 .containsExactly("line 3: J1.1 and J2.1 are joined in a good unit, and no most is set.");
         assertThat(problems(read("close,A!1 B!5,,,,,,\nmeasure,,resistance,,1,,,\n")))
-                .containsExactly("line 3: J1.1 and J2.2 are apart in a good unit, and a way through is expected.");
+                .containsExactly("line 3: J1.1 and J2.2 are apart in a good unit, and continuity is expected.");
     }
 
     @Test
@@ -168,7 +168,7 @@ class ProgramTest {
                         "line 6: Continuity after the test voltage of line 3: high voltage comes after continuity has"
                                 + " passed.");
         assertThat(program(Method.BOTH_ENDS, OptionalDouble.of(500)).actions())
-                .as("not before continuity has passed in this run")
+                .as("not before continuity has passed in this test")
                 .noneMatch(each -> each instanceof Action.Measure measure && measure.quantity() == Quantity.INSULATION);
     }
 
@@ -184,7 +184,7 @@ class ProgramTest {
     @Test
     void badLinesAreRefusedWithWhatIsExpected() {
         assertThat(refused("go,A!1\n"))
-                .containsExactly("line 1: Read 'go,A!1'; expected the columns"
+                .containsExactly("line 1: “go,A!1” is not accepted; expected the columns"
                         + " action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state.");
         String header = "action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state\n";
         assertThat(refused(header))
@@ -193,12 +193,12 @@ class ProgramTest {
         assertThat(refused(header + "jump,A!1,,,,,,\nclose,A1,,,,,,\nmeasure,,volts,,,,,\nmeasure,,resistance,,1k,,,\n"
                         + "measure,,resistance,5,1,,,\nmeasure,,insulation,1,,9000,1,\n"))
                 .containsExactly(
-                        "line 2: Read the action 'jump'; expected open, close, await or measure.",
-                        "line 3: Read the contact 'A1'; expected a bus and a point, such as A!3 or B!12.",
-                        "line 4: Read the quantity 'volts'; expected resistance or insulation.",
-                        "line 5: Read '1k' as high_ohm; expected a figure without a prefix, such as 0.33.",
+                        "line 2: The action “jump” is not accepted; expected open, close, await or measure.",
+                        "line 3: The contact “A1” is not accepted; expected a bus and a point, such as A!3 or B!12.",
+                        "line 4: The quantity “volts” is not accepted; expected resistance or insulation.",
+                        "line 5: “1k” as high_ohm; expected a figure without a prefix, such as 0.33.",
                         "line 6: Limits (5.0 to 1.0 ohm) must begin at 0 or above and end above where they begin.",
-                        "line 7: Insulation takes up to 5000 V for up to 3600 s, ohms take neither; read 9000.0 V for 1.0"
+                        "line 7: Insulation takes up to 5000 V for up to 3600 s, resistance takes neither; read 9000.0 V for 1.0"
                                 + " s.");
         assertThat(refused(header + "close,\"A!1,,,,,,\n"))
                 .containsExactly(": That is no CSV: a quote is open at its end, or stands inside a cell.");

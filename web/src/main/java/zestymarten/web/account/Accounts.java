@@ -59,7 +59,8 @@ public class Accounts implements UserDetailsService {
         if (!name.matches("[a-z][a-z0-9._-]{1,39}")) {
             throw new Refused(
                     "name",
-                    "Read '" + name + "'; expected 2 to 40 small letters, digits, dots or dashes, a letter first.");
+                    "“" + name
+                            + "” is not accepted; expected 2 to 40 small letters, digits, dots or dashes, a letter first.");
         }
         if (password.length() < SHORTEST_PASSWORD) {
             throw new Refused("password", "Expected at least " + SHORTEST_PASSWORD + " characters.");

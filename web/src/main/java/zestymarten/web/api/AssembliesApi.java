@@ -105,7 +105,8 @@ class AssembliesApi {
         List<Problem> problems = new ArrayList<>(list.problems());
         Optional<Kind> known = Kind.of(kind);
         if (known.isEmpty()) {
-            problems.add(new Problem("kind", "Read '" + kind + "'; expected harness, cable, lead, circuit or device."));
+            problems.add(new Problem(
+                    "kind", "“" + kind + "” is not accepted; expected harness, cable, lead, circuit or device."));
         }
         if (name.isBlank() || name.length() > Assembly.LONGEST_NAME) {
             problems.add(new Problem("name", "Expected a name of 1 to " + Assembly.LONGEST_NAME + " characters."));

@@ -101,7 +101,7 @@ class PlanApi {
         Optional<Method> method = Method.of(code);
         if (method.isEmpty()) {
             String known = Arrays.stream(Method.values()).map(Method::code).collect(Collectors.joining(", "));
-            document.problem("method", "Read '" + code + "'; expected one of " + known + ".");
+            document.problem("method", "“" + code + "” is not accepted; expected one of " + known + ".");
         }
         List<String> tools = document.texts("tools");
         if (!tools.isEmpty()) {
@@ -118,8 +118,8 @@ class PlanApi {
         if (nets.all().size() > MOST_NETS) {
             throw new Refused(
                     "assembly",
-                    "There are " + nets.all().size() + " nets; a plan is given touch by touch for at most " + MOST_NETS
-                            + ". Plan a connector at a time.");
+                    "There are " + nets.all().size() + " nets; a plan is given measurement by measurement for at most "
+                            + MOST_NETS + ". Plan a connector at a time.");
         }
         MeasurementPlan plan = MeasurementPlan.of(Design.of(assembly, Runs.USUAL.ambientC()), method, Runs.USUAL);
         Coverage coverage = plan.coverage();

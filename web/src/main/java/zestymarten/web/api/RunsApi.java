@@ -128,7 +128,7 @@ class RunsApi {
     @PostMapping
     ResponseEntity<Standing> start(@RequestBody Start start, Principal who) {
         if (start.assemblyId() == null || start.serial() == null) {
-            throw new Refused("assembly_id, serial", "Both are needed: which wiring, and the serial of the unit.");
+            throw new Refused("assembly_id, serial", "Both are needed: which assembly, and the serial of the unit.");
         }
         double ambient = start.ambientC() == null ? Runs.USUAL.ambientC() : start.ambientC();
         if (!(ambient >= -80 && ambient <= 200)) {
@@ -258,8 +258,8 @@ class RunsApi {
                 .or(() -> job.touch(a, b))
                 .orElseThrow(() -> new Refused(
                         "a, b",
-                        "Read '" + posted.a() + "' and '" + posted.b()
-                                + "'; no step of this run touches those two together."));
+                        "“" + posted.a() + "” and “" + posted.b()
+                                + "”: no step of this test measures between those two."));
     }
 
     private static Step deed(String name, String subject) {
@@ -267,8 +267,11 @@ class RunsApi {
                 .filter(each -> code(each.name()).equals(name) && each.answer() != Deed.Answer.REPAIR)
                 .findFirst()
                 .map(each -> new Step.Act(each, subject))
-                .orElseThrow(() -> new Refused(
-                        "deed", "Read '" + name + "'; expected a deed as the due step names it, such as looked."));
+                .orElseThrow(
+                        () -> new Refused(
+                                "deed",
+                                "“" + name
+                                        + "” is not accepted; expected a manual step as the due step names it, such as looked."));
     }
 
     private static Terminal terminal(String member, String name) {

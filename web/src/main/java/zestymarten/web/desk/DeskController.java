@@ -28,7 +28,7 @@ class DeskController {
         Reckons reckons = desks.stream()
                 .filter(each -> each.desk().word().equals(desk))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("There is no desk '" + desk + "'."));
+                .orElseThrow(() -> new NotFound("There is no tool '" + desk + "'."));
         try {
             long kept = sheets.keep(reckons.kept(typed), typed.text("serial"), who.getName());
             return "redirect:/" + desk + "?sheet=" + kept;

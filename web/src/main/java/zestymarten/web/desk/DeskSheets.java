@@ -57,7 +57,7 @@ public class DeskSheets {
         if (fields.length() > LONGEST_FORM) {
             throw new Refused(
                     "form",
-                    "That is too much to be kept: " + fields.length() + " characters of at most " + LONGEST_FORM + ".");
+                    "That is too much to save: " + fields.length() + " characters of at most " + LONGEST_FORM + ".");
         }
         String says = kept.says().length() > LONGEST_SAID ? kept.says().substring(0, LONGEST_SAID) : kept.says();
         return mapper.insert(
@@ -69,7 +69,7 @@ public class DeskSheets {
     public Map<String, String> fields(Kept.Desk desk, long id) {
         String fields = mapper.fields(desk.word(), id);
         if (fields == null) {
-            throw new NotFound("There is no kept sheet number " + id + " of this desk.");
+            throw new NotFound("There is no saved sheet number " + id + " of this tool.");
         }
         return json.readValue(fields, FIELDS);
     }

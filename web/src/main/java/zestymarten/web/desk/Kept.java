@@ -16,7 +16,7 @@ public record Kept(Desk desk, String title, Map<String, String> fields, String s
     public Kept {
         fields = Map.copyOf(fields);
         if (title.isBlank() || title.length() > LONGEST_TITLE) {
-            throw new IllegalArgumentException("Read '" + title + "'; expected what the sheet is of, 1 to "
+            throw new IllegalArgumentException("“" + title + "” is not accepted; expected what the sheet is of, 1 to "
                     + LONGEST_TITLE + " characters, such as 'Depot ring 2'.");
         }
     }

@@ -101,7 +101,7 @@ public record FieldDrawing(
             i += run;
         }
         Map<String, String> marks = new java.util.HashMap<>();
-        paths.forEach((state, path) -> marks.put(state.word(), path.toString()));
+        paths.forEach((state, path) -> marks.put(state.code(), path.toString()));
         return new FieldDrawing(width, height, cell, columns, marks, now.map(here -> around(here, cell)));
     }
 

@@ -43,7 +43,7 @@ class MeterController {
                 row.name(),
                 Engineering.figure(row.accuracy() * 100) + " % of reading, "
                         + Engineering.text(row.resolutionOhm(), "Ω")
-                        + " a count, tone below " + Engineering.text(row.toneBelowOhm(), "Ω") + ", over-range "
+                        + " resolution, tone below " + Engineering.text(row.toneBelowOhm(), "Ω") + ", over-range "
                         + (row.oneIsOverRange() ? "1" : "OL"),
                 row.testVoltages().isEmpty() ? ranges : ranges + ", tests at " + row.testVoltages() + " V",
                 row.calibratedUntil() == null ? "no calibration date" : "calibrated until " + row.calibratedUntil(),

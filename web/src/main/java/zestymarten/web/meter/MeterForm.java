@@ -73,8 +73,8 @@ record MeterForm(
             problems.add(new Problem("voltages", "That is too long; name the voltages or ranges in 200 characters."));
         }
         if (!address.isBlank() && !instruments.isAddress(address.strip())) {
-            problems.add(
-                    new Problem("address", "Read '" + address.strip() + "'; expected " + instruments.expected() + "."));
+            problems.add(new Problem(
+                    "address", "“" + address.strip() + "” is not accepted; expected " + instruments.expected() + "."));
         }
         LocalDate until = date(problems);
         if (!problems.isEmpty()) {
@@ -108,7 +108,8 @@ record MeterForm(
             return calibrated.isBlank() ? null : LocalDate.parse(calibrated.strip());
         } catch (DateTimeParseException e) {
             problems.add(new Problem(
-                    "calibrated", "Read '" + calibrated.strip() + "'; expected a day such as 2027-05-31, or nothing."));
+                    "calibrated",
+                    "“" + calibrated.strip() + "” is not accepted; expected a day such as 2027-05-31, or nothing."));
             return null;
         }
     }
@@ -117,8 +118,8 @@ record MeterForm(
         if (new ReadingLanguage(false).understand(typed) instanceof Understood.Value value) {
             return value.value();
         }
-        problems.add(
-                new Problem(field, "Read '" + typed.strip() + "'; expected a figure such as 0.01, 200, 2k or 20M."));
+        problems.add(new Problem(
+                field, "“" + typed.strip() + "” is not accepted; expected a figure such as 0.01, 200, 2k or 20M."));
         return Double.NaN;
     }
 }

@@ -15,7 +15,7 @@ import zestymarten.web.platform.Refused;
  * the technician's hands do; a real instrument never is. Not safe to share.
  */
 public final class Talk implements AutoCloseable {
-    static final String BY_HAND = " Type what it shows; the run goes on by hand.";
+    static final String BY_HAND = " Type what it shows; the test goes on by hand.";
 
     private static final int ANSWER_MS = 3000;
     private static final int LONGEST = 200;
@@ -63,7 +63,7 @@ public final class Talk implements AutoCloseable {
         try {
             return Double.parseDouble(answer);
         } catch (NumberFormatException e) {
-            throw new Refused("", "The meter at " + address + " said '" + answer + "'; expected a figure." + BY_HAND);
+            throw new Refused("", "The meter at " + address + " said “" + answer + "”; expected a figure." + BY_HAND);
         }
     }
 

@@ -60,7 +60,8 @@ class ReadOffController {
     private static int count(String field, String typed) {
         if (!typed.strip().matches("[0-9]{1,3}")) {
             throw new Refused(
-                    field, "Read '" + typed.strip() + "'; expected how many pins, 1 to " + ReadOff.MOST_PINS + ".");
+                    field,
+                    "“" + typed.strip() + "” is not accepted; expected how many pins, 1 to " + ReadOff.MOST_PINS + ".");
         }
         return Integer.parseInt(typed.strip());
     }

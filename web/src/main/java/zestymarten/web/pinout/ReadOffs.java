@@ -98,7 +98,7 @@ class ReadOffs {
     @Transactional
     public Standing answer(long id, int count, boolean joined, String by) {
         Standing standing = hold(id, count);
-        ReadOff.Ask ask = standing.state().next().orElseThrow(() -> new Conflict("Every touch is answered already."));
+        ReadOff.Ask ask = standing.state().next().orElseThrow(() -> new Conflict("Everything is measured already."));
         AnswerRow row = new AnswerRow(count + 1, ask.near().name(), names(ask.far()), joined);
         mapper.insertAnswer(id, row, by, clock.instant().truncatedTo(ChronoUnit.MILLIS));
         return find(id);
@@ -115,7 +115,7 @@ class ReadOffs {
         mapper.lock(id);
         Standing standing = find(id);
         if (standing.row().assemblyId() != null) {
-            throw new Conflict("This read-off has become a wiring. Change that one.");
+            throw new Conflict("This read-off has become an assembly. Change that one.");
         }
         if (standing.answers().size() != count) {
             throw new Conflict("Somebody has answered meanwhile. The page shows what is due now.");
@@ -132,7 +132,7 @@ class ReadOffs {
             return standing.row().assemblyId();
         }
         if (standing.state().next().isPresent() || standing.state().wires().isEmpty()) {
-            throw new Refused("", "It is read off when every touch is made and a wire was found.");
+            throw new Refused("", "The read-off is complete when everything is measured and a wire was found.");
         }
         Assembly assembly = WireList.read(standing.state().wireList())
                 .assembly(standing.row().name(), Kind.CABLE, "Read off a good unit.", Map.of());

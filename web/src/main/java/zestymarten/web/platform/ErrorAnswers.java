@@ -35,7 +35,7 @@ import zestymarten.core.quantity.Problem;
 class ErrorAnswers {
     private static final Logger LOG = LoggerFactory.getLogger(ErrorAnswers.class);
     static final String DATABASE_AWAY =
-            "The database does not answer. What you typed is still here: try again in a moment. Nothing of it was kept yet.";
+            "The database does not answer. What you typed is still here: try again in a moment. Nothing of it was saved yet.";
 
     @ExceptionHandler
     Object refused(Refused refused, HttpServletRequest request, HttpServletResponse response) {
@@ -80,7 +80,8 @@ class ErrorAnswers {
             return answer(HttpStatus.BAD_REQUEST, only("The body cannot be read. " + first), request, response);
         }
         if (e instanceof TypeMismatchException mismatch) {
-            String text = "Read '" + mismatch.getValue() + "' for '" + mismatch.getPropertyName() + "'; expected "
+            String text = "“" + mismatch.getValue() + "” for “" + mismatch.getPropertyName()
+                    + "” is not accepted; expected "
                     + (mismatch.getRequiredType() == null ? "another value" : kind(mismatch.getRequiredType())) + ".";
             return answer(HttpStatus.BAD_REQUEST, only(text), request, response);
         }
@@ -89,7 +90,7 @@ class ErrorAnswers {
             return answer(status, only(known.getBody().getDetail()), request, response);
         }
         LOG.error("Failed at {} {}", request.getMethod(), request.getRequestURI(), e);
-        String text = "Something broke on our side. What was kept before is still kept. Go back and try again; if it"
+        String text = "Something broke on our side. What was saved before is still saved. Go back and try again; if it"
                 + " happens again, the log tells the rest.";
         return answer(HttpStatus.INTERNAL_SERVER_ERROR, only(text), request, response);
     }

@@ -36,8 +36,8 @@ class Surroundings {
         /** The state stroke of an outcome. */
         public String state(@Nullable String outcome) {
             return outcome == null
-                    ? StepState.UNTESTED.word()
-                    : Outcome.valueOf(outcome).state().word();
+                    ? StepState.UNTESTED.code()
+                    : Outcome.valueOf(outcome).state().code();
         }
 
         /** What was decided on a unit. */

@@ -68,7 +68,7 @@ public final class Typed {
     public double celsius(String field, double usual) {
         OptionalDouble celsius = has(field) ? Celsius.of(text(field)) : OptionalDouble.of(usual);
         if (celsius.isEmpty()) {
-            refuse(field, "Read '" + text(field) + "'; expected " + Celsius.EXPECTED + ".");
+            refuse(field, "“" + text(field) + "” is not accepted; expected " + Celsius.EXPECTED + ".");
         }
         return celsius.orElse(usual);
     }
@@ -81,7 +81,7 @@ public final class Typed {
         if (new ReadingLanguage(false).understand(text) instanceof Understood.Value value && value.value() >= least) {
             return OptionalDouble.of(value.value());
         }
-        refuse(field, "Read '" + text + "'; expected " + expected + ".");
+        refuse(field, "“" + text + "” is not accepted; expected " + expected + ".");
         return OptionalDouble.empty();
     }
 }

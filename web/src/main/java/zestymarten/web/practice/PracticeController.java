@@ -109,7 +109,8 @@ class PracticeController {
     String chance(@RequestParam long wiring, @RequestParam(defaultValue = "") String seed, Principal who) {
         String typed = seed.strip();
         if (!typed.isEmpty() && !typed.matches(SEED)) {
-            throw new Refused("seed", "Read '" + typed + "'; expected a number of up to nine digits, or nothing.");
+            throw new Refused(
+                    "seed", "“" + typed + "” is not accepted; expected a number of up to nine digits, or nothing.");
         }
         long number = typed.isEmpty() ? new SplittableRandom().nextLong(SEEDS) : Long.parseLong(typed);
         return "redirect:/practice/" + practices.begin(wiring, number, who.getName());
@@ -186,8 +187,9 @@ class PracticeController {
     }
 
     private static String effort(Score.Effort effort) {
-        return String.format(java.util.Locale.ROOT, "%.1f min, %d touches", effort.seconds() / 60, effort.touches())
-                + (effort.walks() > 0 ? ", " + effort.walks() + " walks" : "");
+        return String.format(
+                        java.util.Locale.ROOT, "%.1f min, %d measurements", effort.seconds() / 60, effort.touches())
+                + (effort.walks() > 0 ? ", " + effort.walks() + " trips" : "");
     }
 
     /** An act of a replay. */

@@ -97,12 +97,13 @@ public record PracticeView(
                 exercise.title(),
                 exercise.story(),
                 functions(exercise),
-                Math.round(session.seconds() / 60) + " min, " + counted(session.touches(), "touch", "touches")
+                Math.round(session.seconds() / 60) + " min, "
+                        + counted(session.touches(), "measurement", "measurements")
                         + (session.walks() > 0 ? ", " + counted(session.walks(), "walk", "walks") : ""),
                 session.place(),
                 Stream.concat(
                                 session.ties().stream()
-                                        .map(each -> "tied: "
+                                        .map(each -> "linked: "
                                                 + each.stream()
                                                         .map(Terminal::name)
                                                         .collect(Collectors.joining(" "))),
@@ -173,7 +174,7 @@ public record PracticeView(
                         each.black().equals(terminal) ? "black" : each.red().equals(terminal) ? "red" : "")
                 .orElse("");
         boolean tied = session.ties().stream().anyMatch(each -> each.contains(terminal));
-        return tied ? (probe + " tied").strip() : probe;
+        return tied ? (probe + " linked").strip() : probe;
     }
 
     private static List<PinView> loose(Session session) {
@@ -189,7 +190,7 @@ public record PracticeView(
                 List.of(new Press("isolate", "Lock off, prove dead"), new Press("join", "Probes together")));
         exercise.standpoints().stream()
                 .filter(each -> !each.equals(session.place()))
-                .forEach(each -> presses.add(new Press("walk " + each, "Walk to the " + each)));
+                .forEach(each -> presses.add(new Press("go " + each, "Go to the " + each)));
         List<State> states = exercise.assembly().states();
         if (states.size() > 1) {
             states.forEach(each -> presses.add(new Press("set " + each.id(), "Set to " + each.id())));
@@ -202,9 +203,9 @@ public record PracticeView(
             presses.add(session.isWet() ? new Press("dry", "Out of the water") : new Press("wet", "Into the water"));
         }
         if (!session.ties().isEmpty()) {
-            presses.add(new Press("free", "All ties off"));
+            presses.add(new Press("unlink", "Remove all links"));
         }
-        presses.add(new Press("done", "Hand it back"));
+        presses.add(new Press("done", "Finish"));
         return presses;
     }
 }

@@ -57,7 +57,7 @@ class Practices {
         if (!Chance.isPossible(assembly) || assembly.conductors().size() > MOST_WIRES) {
             throw new Refused(
                     "wiring",
-                    "This wiring has " + assembly.conductors().size() + " wires; a unit by chance takes 2 to "
+                    "This assembly has " + assembly.conductors().size() + " wires; a unit by chance takes 2 to "
                             + MOST_WIRES + " between connectors.");
         }
         return mapper.insert(new PracticeRow(0, trainee, null, revision.id(), seed, null), now());
@@ -109,10 +109,10 @@ class Practices {
             throw new Conflict("Something was done in this session meanwhile. Reload the page.");
         }
         if (done >= MOST_ACTS) {
-            throw new Refused("", "That was " + MOST_ACTS + " acts. Hand it back, or begin again.");
+            throw new Refused("", "That was " + MOST_ACTS + " acts. Finish, or begin again.");
         }
         Act act = Act.of(typed)
-                .orElseThrow(() -> new Refused("", "Read '" + typed + "'; expected " + Act.EXPECTED + "."));
+                .orElseThrow(() -> new Refused("", "“" + typed + "” is not accepted; expected " + Act.EXPECTED + "."));
         before.session().objection(act).ifPresent(objection -> {
             throw new Refused("", objection);
         });

@@ -70,7 +70,7 @@ final class NotShown {
                         + ": an ohm range proves nothing of it. Its forward voltage was not read."));
         if (job.approach().quick()) {
             said.add(
-                    "Ohms alone: nothing was looked at by eye or moved, and the meter was not checked again at the end.");
+                    "Resistance only: nothing was inspected or moved, and the meter was not checked again at the end.");
         }
     }
 
@@ -91,14 +91,14 @@ final class NotShown {
         String threshold = Engineering.text(job.conditions().meter().toneBelowOhm(), "Ω");
         long tones = count(Stage.ENDS, Understood.Tone.class::isInstance);
         if (tones > 0) {
-            said.add("Passed on tone only: " + tones + (tones == 1 ? " wire" : " wires") + ". Ohms below about "
-                    + threshold + " were not told apart there.");
+            said.add("Passed on tone only: " + tones + (tones == 1 ? " wire" : " wires") + ". Resistance below about "
+                    + threshold + " was not distinguished there.");
         }
         long silent = count(Stage.SHORTS, Understood.Silent.class::isInstance)
                 + count(Stage.FRAME, Understood.Silent.class::isInstance);
         if (silent > 0) {
-            said.add("Silent on tone only: " + silent + (silent == 1 ? " pair" : " pairs")
-                    + ". A connection above about " + threshold + " would not have sounded.");
+            said.add("No beep on tone only: " + silent + (silent == 1 ? " pair" : " pairs")
+                    + ". A connection above about " + threshold + " would not have made the meter beep.");
         }
     }
 
@@ -118,7 +118,7 @@ final class NotShown {
                         && job.conditions().leadsCaution(joined.limit().high()).isPresent())
                 .count();
         if (small > 0) {
-            said.add("Read with leads that have more ohms than the wire may: "
+            said.add("Measured with test leads of more resistance than the wire's limit: "
                     + small + (small == 1 ? " reading" : " readings")
                     + ". Contact pressure alone could hide or make a small excess there.");
         }
@@ -135,7 +135,7 @@ final class NotShown {
                 String part = ((Step.Act) entry.step()).subject();
                 said.add(
                         ((Step.Act) entry.step()).deed() == Deed.SUBSTITUTED
-                                ? "What is wrong with " + part
+                                ? "Diagnosis of " + part
                                         + ": it works with another one, and no reading condemns the old"
                                         + " one until it is tested on the bench."
                                 : "Why " + part
@@ -150,7 +150,7 @@ final class NotShown {
                 .map(entry -> where(entry.step()) + " (" + ((Entry.Content.Skip) entry.content()).reason() + ")")
                 .collect(Collectors.joining("; "));
         if (!skipped.isEmpty()) {
-            said.add("Left out: " + skipped + ".");
+            said.add("Skipped: " + skipped + ".");
         }
     }
 
@@ -158,7 +158,7 @@ final class NotShown {
         return step.fold(
                 probes -> probes.question() == Step.Probes.Question.TONE
                         ? "probes together, tone"
-                        : "probes together, ohms",
+                        : "probes together, resistance",
                 touch -> touch.black() + " – " + touch.red(),
                 RecordViews::deed);
     }

@@ -52,8 +52,8 @@ class RecordViews {
                         .map(end -> Times.minute(end.at()) + " by " + end.by())
                         .orElse("under way: not a certificate yet"),
                 outcome.word(),
-                outcome.state().word(),
-                job.approach().method().title() + (job.approach().quick() ? "; ohms alone" : ""),
+                outcome.state().code(),
+                job.approach().method().title() + (job.approach().quick() ? "; resistance only" : ""),
                 result,
                 WiringDrawing.of(
                         job.design().assembly(),
@@ -79,7 +79,7 @@ class RecordViews {
 
     private static String meter(Meter meter) {
         return meter.name() + ": " + Engineering.figure(meter.accuracy() * 100) + " % of reading, "
-                + Engineering.text(meter.resolutionOhm(), "Ω") + " a count, tone below about "
+                + Engineering.text(meter.resolutionOhm(), "Ω") + " resolution, tone below about "
                 + Engineering.text(meter.toneBelowOhm(), "Ω") + ", up to " + Engineering.text(meter.topOhm(), "Ω");
     }
 
@@ -91,10 +91,11 @@ class RecordViews {
     }
 
     private static String summary(Outcome outcome, int findings, long left) {
-        String untested = left == 0 ? "" : " " + left + (left == 1 ? " touch was" : " touches were") + " not made.";
+        String untested =
+                left == 0 ? "" : " " + left + (left == 1 ? " measurement was" : " measurements were") + " not made.";
         return switch (outcome) {
             case PASS -> "Everything was tested and nothing was found.";
-            case WATCH -> "Everything was tested and passes; what to watch is marked below.";
+            case WATCH -> "Everything was tested and passes; marginal results are marked below.";
             case FAIL -> (findings == 1 ? "One fault was found." : findings + " faults were found.") + untested;
             case INCOMPLETE -> "Nothing is known to be wrong, but not everything was tested." + untested;
         };
@@ -150,16 +151,16 @@ class RecordViews {
                                 each -> Engineering.figure(each.least().value())))
                         .orElse(""),
                 limit.map(each -> Engineering.figure(each.high().value())).orElse(""),
-                limit.map(each -> "at most " + each.high().text())
-                        .or(() -> least.map(each -> "at least " + each.least().text()))
+                limit.map(each -> "maximum " + each.high().text())
+                        .or(() -> least.map(each -> "minimum " + each.least().text()))
                         .orElse(apart ? "apart" : ""),
                 limit.map(Limit::derivation)
                         .or(() -> least.map(InsulationLimit::derivation))
                         .or(() -> withstand(job, entry))
-                        .orElse(apart ? "The design joins them nowhere." : ""),
+                        .orElse(apart ? "The assembly joins them nowhere." : ""),
                 judgement.map(each -> each.verdict().word()).orElse(unread(entry)),
                 judgement
-                        .map(each -> StepState.of(each.verdict()).word())
+                        .map(each -> StepState.of(each.verdict()).code())
                         .orElse(entry.content() instanceof Entry.Content.Skip ? "skipped" : "good"),
                 entry.takenBack(),
                 entry.at().toString(),
@@ -172,7 +173,7 @@ class RecordViews {
         return asked
                 ? job.approach()
                         .withstand()
-                        .map(rule -> "At most " + Engineering.text(rule.mostA(), "A") + " of leakage at "
+                        .map(rule -> "Maximum " + Engineering.text(rule.mostA(), "A") + " of leakage at "
                                 + Engineering.text(rule.volts(), "V") + (rule.alternates() ? " AC" : " DC")
                                 + ": the figure given for this test.")
                 : Optional.empty();
@@ -197,7 +198,7 @@ class RecordViews {
 
     private static String complaint(Job job) {
         if (!job.complaint().isOfSomething()) {
-            return "none told";
+            return "none reported";
         }
         List<String> left = job.unexplained();
         return left.isEmpty() ? "all of it explained" : "not explained: " + String.join(", ", left);

@@ -86,8 +86,8 @@ class Releases {
             } catch (DateTimeParseException e) {
                 // told below with what was read
             }
-            problems.add(
-                    new Problem("due_on", "Read '" + on.strip() + "'; expected a day to come, such as 2027-05-31."));
+            problems.add(new Problem(
+                    "due_on", "“" + on.strip() + "” is not accepted; expected a day to come, such as 2027-05-31."));
             return null;
         }
 
@@ -98,8 +98,8 @@ class Releases {
             }
             double value = text.matches("[0-9]{1,7}(?:\\.[0-9]{1,2})?") ? Double.parseDouble(text) : Double.NaN;
             if (!(value > 0 && value <= 1e6)) {
-                problems.add(
-                        new Problem("due_hours", "Read '" + hours.strip() + "'; expected operating hours above 0."));
+                problems.add(new Problem(
+                        "due_hours", "“" + hours.strip() + "” is not accepted; expected operating hours above 0."));
             }
             return value;
         }
@@ -111,7 +111,8 @@ class Releases {
             }
             int value = text.matches("[0-9]{1,9}") ? Integer.parseInt(text) : 0;
             if (value == 0) {
-                problems.add(new Problem("due_cycles", "Read '" + text + "'; expected cycles, 1 to 999999999."));
+                problems.add(
+                        new Problem("due_cycles", "“" + text + "” is not accepted; expected cycles, 1 to 999999999."));
             }
             return value;
         }
@@ -169,7 +170,7 @@ class Releases {
     private Run ended(long runId) {
         Run run = runs.find(runId);
         if (run.isUnderWay()) {
-            throw new Conflict("This run is still under way. End it first.");
+            throw new Conflict("This test is still under way. End it first.");
         }
         return run;
     }
@@ -177,8 +178,7 @@ class Releases {
     private static String checked(String note) {
         String text = note.strip();
         if (text.length() > LONGEST_NOTE) {
-            throw new Refused(
-                    "note", "That is " + text.length() + " characters; say it in at most " + LONGEST_NOTE + ".");
+            throw new Refused("note", "That is " + text.length() + " characters; use at most " + LONGEST_NOTE + ".");
         }
         return text;
     }

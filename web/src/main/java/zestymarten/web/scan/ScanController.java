@@ -64,7 +64,8 @@ class ScanController {
                     ? Double.parseDouble(dwell.replace(',', '.'))
                     : Double.NaN;
             if (!(seconds >= 1 && seconds <= 3600)) {
-                throw new Refused("dwell", "Read '" + dwell + "'; expected 1 to 3600 seconds under voltage.");
+                throw new Refused(
+                        "dwell", "“" + dwell + "” is not accepted; expected 1 to 3600 seconds under voltage.");
             }
             return seconds;
         }

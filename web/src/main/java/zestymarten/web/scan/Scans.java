@@ -80,7 +80,8 @@ class Scans {
         Points points = Points.of(runs.find(runId).job().design().assembly());
         int count = points.terminals().size();
         if (count < FEWEST_POINTS) {
-            throw new Refused("", "A zero for each point takes at least three points; this wiring has " + count + ".");
+            throw new Refused(
+                    "", "A zero for each point takes at least three points; this assembly has " + count + ".");
         }
         try (Talk talk = opened(address, runId, points)) {
             talk.hands(List.of("SIM:PLUG ON"));
@@ -145,7 +146,7 @@ class Scans {
 
     private static void mustBeAllowed(Run run) {
         if (!run.isUnderWay()) {
-            throw new Refused("", "This run was ended. Nothing more is measured in it.");
+            throw new Refused("", "This test was ended. Nothing more is measured in it.");
         }
         boolean ready =
                 run.job().steps(Stage.PREPARE).allMatch(step -> run.job().isDone(step));
@@ -227,7 +228,7 @@ class Scans {
                 for (Action action : program.actions()) {
                     if (action instanceof Action.Await await && !talk.isStandIn()) {
                         return "Set switches and relays to '" + await.state()
-                                + "', then scan again; what was read before is kept.";
+                                + "', then scan again; what was read before is saved.";
                     }
                     if (action instanceof Action.Measure measure) {
                         Taken now = taken.next();
@@ -312,7 +313,7 @@ class Scans {
                 throw new Refused(
                         "",
                         "The test voltages together take longer than " + LONGEST_WAIT_S
-                                + " s, for which no page waits. What was read is kept; scan again for the rest, or hold them"
+                                + " s, for which no page waits. What was read is saved; scan again for the rest, or hold them"
                                 + " shorter.");
             }
             try {

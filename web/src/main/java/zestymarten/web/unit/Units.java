@@ -62,10 +62,10 @@ public class Units {
         if (found.size() != 1) {
             throw new Refused(
                     "serial",
-                    "Read '" + serial + "'; expected the serial of a unit that has been on the bench"
+                    "“" + serial + "” is not accepted; expected the serial of a unit that has been on the bench"
                             + (found.isEmpty()
                                     ? ". There is none of that serial."
-                                    : ", but several wirings have one of it."));
+                                    : ", but several assemblies have one of it."));
         }
         return found.get(0);
     }
@@ -77,13 +77,13 @@ public class Units {
         if (clean.isEmpty() || clean.length() > LONGEST_SERIAL) {
             throw new Refused(
                     "serial",
-                    "Read '" + serial + "'; expected the unit's serial or tag, 1 to " + LONGEST_SERIAL
+                    "“" + serial + "” is not accepted; expected the unit's serial or tag, 1 to " + LONGEST_SERIAL
                             + " characters. If it has none, give it one and write it on a label.");
         }
         mapper.insert(assemblyId, clean, clock.instant());
         UnitRow row = mapper.lock(assemblyId, clean);
         if (row == null) {
-            throw new NotFound("There is no wiring number " + assemblyId + ".");
+            throw new NotFound("There is no assembly number " + assemblyId + ".");
         }
         return row;
     }

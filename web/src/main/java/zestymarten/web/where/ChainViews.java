@@ -116,7 +116,7 @@ final class ChainViews {
         } else if (meaning instanceof Understood.OverRange) {
             read.put(point, Double.POSITIVE_INFINITY);
         } else if (!text.isEmpty()) {
-            trouble.add("At " + point + ": read '" + text + "'; expected ohms such as 0.4, or OL.");
+            trouble.add("At " + point + ": “" + text + "” is not accepted; expected a resistance such as 0.4, or OL.");
         }
     }
 
@@ -195,7 +195,7 @@ final class ChainViews {
             return "No stretch has too much: the whole is as it should be.";
         }
         if (chain.stretches().size() == 1) {
-            return "Between its two ends no probe reaches it. Bend it, or reckon the distance below.";
+            return "Between its two ends no probe reaches it. Move it, or calculate the distance below.";
         }
         Chain.Stretch last = chain.stretches().get(known.last());
         if (known.isFound()) {

@@ -46,7 +46,7 @@ class WhereController {
         Conductor conductor = run.job().design().assembly().conductors().stream()
                 .filter(each -> each.id().equals(wire))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("There is no wire '" + wire + "' in this run."));
+                .orElseThrow(() -> new NotFound("There is no wire '" + wire + "' in this test."));
         model.addAttribute("run", run);
         model.addAttribute("chain", ChainViews.of(run.job(), conductor, typed));
         model.addAttribute("wire", conductor);
@@ -97,7 +97,7 @@ class WhereController {
                     text));
             Figures.figure(text).ifPresent(each -> reads.add(new Read(each, doubt * each)));
             if (!text.isEmpty() && Figures.figure(text).isEmpty()) {
-                trouble.add("Read '" + text + "'; expected a figure such as " + input.such() + ".");
+                trouble.add("“" + text + "” is not accepted; expected a figure such as " + input.such() + ".");
             }
         }
         boolean ready = reads.size() == way.inputs().size();

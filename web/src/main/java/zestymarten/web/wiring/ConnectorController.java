@@ -94,7 +94,8 @@ class ConnectorController {
                 : typed.matches("[0-9]{1,4}(?:\\.[0-9]{1,2})?") ? Double.parseDouble(typed) : Double.NaN;
         if (!(minutes >= 0 && minutes <= DAY)) {
             problems.add(new Problem(
-                    connector, "Minutes: read '" + typed + "'; expected 0 to " + (int) DAY + ", or nothing."));
+                    connector,
+                    "Minutes: “" + typed + "” is not accepted; expected 0 to " + (int) DAY + ", or nothing."));
             minutes = 0;
         }
         String mates = field(fields, "mates", connector);

@@ -33,7 +33,7 @@ public final class WireSheet {
             Sheet sheet = book.getSheetAt(0);
             if (sheet.getLastRowNum() > Assembly.MOST_CONDUCTORS + 1000) {
                 throw new Refused(
-                        "", "The sheet has more rows than a wiring has wires, " + Assembly.MOST_CONDUCTORS + ".");
+                        "", "The sheet has more rows than an assembly has wires, " + Assembly.MOST_CONDUCTORS + ".");
             }
             return lines(sheet);
         } catch (IOException | POIXMLException | OpenXML4JRuntimeException | IllegalArgumentException e) {

@@ -101,7 +101,7 @@ record WiringForm(MultiValueMap<String, String> fields) {
         String name = text("name");
         if (name.isEmpty() || name.length() > 120) {
             problems.add(new Problem(
-                    "name", "Give the wiring a name of 1 to 120 characters, such as 'Door pendant cable'."));
+                    "name", "Give the assembly a name of 1 to 120 characters, such as 'Door pendant cable'."));
         }
         return name;
     }
@@ -110,7 +110,8 @@ record WiringForm(MultiValueMap<String, String> fields) {
         Optional<Kind> kind = text("kind").isEmpty() ? Optional.of(Kind.CABLE) : Kind.of(text("kind"));
         if (kind.isEmpty()) {
             problems.add(new Problem(
-                    "kind", "Read '" + text("kind") + "'; expected harness, cable, lead, circuit or device."));
+                    "kind",
+                    "“" + text("kind") + "” is not accepted; expected harness, cable, lead, circuit or device."));
         }
         return kind.orElse(Kind.CABLE);
     }
@@ -125,8 +126,8 @@ record WiringForm(MultiValueMap<String, String> fields) {
                 } else {
                     problems.add(new Problem(
                             field.substring(FACE.length()),
-                            "Read '" + text(field)
-                                    + "'; expected the number of cavities such as 12, rows by columns such as"
+                            "“" + text(field)
+                                    + "” is not accepted; expected the number of cavities such as 12, rows by columns such as"
                                     + " 3x4, or ring 7."));
                 }
             }
@@ -138,7 +139,7 @@ record WiringForm(MultiValueMap<String, String> fields) {
         if (text(field).matches("[0-9]{1,5}")) {
             return OptionalInt.of(Integer.parseInt(text(field)));
         }
-        problems.add(new Problem(field, "Read '" + text(field) + "'; expected a whole number."));
+        problems.add(new Problem(field, "“" + text(field) + "” is not accepted; expected a whole number."));
         return OptionalInt.empty();
     }
 
@@ -150,7 +151,8 @@ record WiringForm(MultiValueMap<String, String> fields) {
         if (typed.matches("-?[0-9]{1,9}(?:[.,][0-9]{1,9})?")) {
             return OptionalDouble.of(Double.parseDouble(typed.replace(',', '.')));
         }
-        problems.add(new Problem(field, "Read '" + typed + "'; expected a number, or nothing if it is not known."));
+        problems.add(new Problem(
+                field, "“" + typed + "” is not accepted; expected a number, or nothing if it is not known."));
         return OptionalDouble.empty();
     }
 

@@ -69,7 +69,7 @@ public class Wirings {
     public Revision latest(long assemblyId) {
         RevisionRow row = mapper.latest(assemblyId);
         if (row == null) {
-            throw new NotFound("There is no wiring number " + assemblyId + ".");
+            throw new NotFound("There is no assembly number " + assemblyId + ".");
         }
         return load(row);
     }
@@ -166,8 +166,8 @@ public class Wirings {
         if (mapper.assemblyNamed(assembly.name()) != null) {
             throw new Refused(
                     "name",
-                    "Read '" + assembly.name()
-                            + "', which is a wiring already. Choose another name, or open that one and"
+                    "“" + assembly.name()
+                            + "” is an assembly already. Choose another name, or open that one and"
                             + " change it.");
         }
         return insert(mapper.insertAssembly(assembly.name(), clock.instant()), 1, null, assembly, by);
@@ -177,7 +177,7 @@ public class Wirings {
     @Transactional
     public Revision revise(long assemblyId, Assembly assembly, String by) {
         if (mapper.lock(assemblyId) == null) {
-            throw new NotFound("There is no wiring number " + assemblyId + ".");
+            throw new NotFound("There is no assembly number " + assemblyId + ".");
         }
         return insert(assemblyId, mapper.latestNumber(assemblyId) + 1, null, assembly, by);
     }
@@ -186,7 +186,7 @@ public class Wirings {
     @Transactional
     public Revision reviseUnit(long assemblyId, long unitId, Assembly assembly, String by) {
         if (mapper.lock(assemblyId) == null) {
-            throw new NotFound("There is no wiring number " + assemblyId + ".");
+            throw new NotFound("There is no assembly number " + assemblyId + ".");
         }
         return insert(assemblyId, mapper.latestNumber(assemblyId) + 1, unitId, assembly, by);
     }

@@ -118,7 +118,7 @@ class AnalysisApiTest {
         assertThat(answer.at("/4/high_ohm").asDouble()).isEqualTo(0.2);
         assertThat(answer.at("/5/nominal_ohm").asDouble()).isCloseTo(10_000, within(1e-6));
         assertThat(answer.at("/6/high_ohm").asDouble())
-                .as("there and back over the tie")
+                .as("there and back over the link")
                 .isCloseTo(0.039 * 10 * warm + 0.02, within(1e-12));
     }
 
@@ -203,12 +203,12 @@ class AnalysisApiTest {
                                 + " empty if it is not known.",
                         "assembly.conductors[2].area: This member is not known. Known here: area_mm2, class, colour, current_a, from,"
                                 + " function, id, length_m, max_ohm, metal, min_ohm, note, spare, to, zone.",
-                        "assembly.components[2].kind: Read 'tube', which is no kind of component.");
+                        "assembly.components[2].kind: “tube” is no kind of component.");
         assertThat(problems(refused(
                         "findings", readings("{\"a\":\"J1.1\",\"b\":\"J7.1\",\"as_typed\":\"1\",\"state\":\"up\"}"))))
                 .containsExactly(
-                        "readings[0].b: Read 'J7.1', which is no terminal of the assembly.",
-                        "readings[0].state: Read 'up'; expected one of rest, held.");
+                        "readings[0].b: “J7.1” is no terminal of the assembly.",
+                        "readings[0].state: “up” is not accepted; expected one of rest, held.");
         assertThat(problems(refused("findings", "{\"assembly\": {]")))
                 .singleElement()
                 .asString()
@@ -251,7 +251,7 @@ class AnalysisApiTest {
                         "{\"assembly\":" + lead
                                 + ",\"method\":\"by_halves\",\"tools\":[\"meter\"],\"prices\":{\"walk_s\":-1}}")))
                 .containsExactly(
-                        "tools: The method by_halves takes 'clips': clips to tie ends.",
+                        "tools: The method by_halves takes 'clips': clips to link ends.",
                         "prices.walk_s: Read -1.0; expected 0 to 3600 seconds.");
     }
 }

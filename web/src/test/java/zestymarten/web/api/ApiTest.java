@@ -96,9 +96,9 @@ class ApiTest {
         assertThat(answer.headers().firstValue("Content-Type")).contains("application/problem+json");
         assertThat(JSON.readTree(answer.body()).at("/problems").findValuesAsString("text"))
                 .containsExactly(
-                        "Read '=1+1'; expected the value itself, not a formula; paste values only.",
-                        "Read nothing; expected a terminal such as J1.3, a joint such as S1, or FRAME.",
-                        "Read 'forty'; expected a number above 0 and at most 100000 m, or nothing if it is not known.");
+                        "“=1+1” is not accepted; expected the value itself, not a formula; paste values only.",
+                        "Nothing was entered; expected a terminal such as J1.3, a joint such as S1, or FRAME.",
+                        "“forty” is not accepted; expected a number above 0 and at most 100000 m, or nothing if it is not known.");
         assertThat(site.send(site.as("bench", "/api/v1/assemblies?search=" + name))
                         .body())
                 .isEqualTo("[]");
@@ -180,7 +180,7 @@ class ApiTest {
         assertThat(reading(run, UUID.randomUUID(), "\"a\":\"J1.1\",\"b\":\"J9.9\",\"as_typed\":\"1\"")
                         .at("/detail")
                         .asString())
-                .isEqualTo("a, b: Read 'J1.1' and 'J9.9'; no step of this run touches those two together.");
+                .isEqualTo("a, b: “J1.1” and “J9.9”: no step of this test measures between those two.");
     }
 
     @Test

@@ -47,12 +47,12 @@ class DemoDataTest {
                         "PC-04 fail W4 and W7 are crossed: W4 goes to J2.7 and W7 goes to J2.4.",
                         "PC-07 incomplete",
                         "DH-21 pass, marginal",
-                        "DH-22 fail W6 reads 1.95 Ω from J1.4 to J2.3; at most 0.0598 Ω.",
+                        "DH-22 fail W6 has a high resistance: 1.95 Ω from J1.4 to J2.3, limit 0.0598 Ω.",
                         "SL-01 pass, marginal",
                         "SL-02 pass, marginal",
-                        "SL-03 fail L2 and L3 are joined and should be apart.",
+                        "SL-03 fail Short circuit between L2 and L3.",
                         "HP-A pass",
-                        "TC-3 fail T4 is joined to the frame.",
+                        "TC-3 fail T4 is shorted to the frame.",
                         "PH-5 pass");
     }
 

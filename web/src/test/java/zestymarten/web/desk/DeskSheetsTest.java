@@ -40,7 +40,7 @@ class DeskSheetsTest {
         assertThat(sheets.last(Kept.Desk.FAMILY)).extracting(DeskSheet::id).contains(id);
         assertThatThrownBy(() -> sheets.fields(Kept.Desk.BUNDLE, id))
                 .isInstanceOf(NotFound.class)
-                .hasMessage("There is no kept sheet number " + id + " of this desk.");
+                .hasMessage("There is no saved sheet number " + id + " of this tool.");
     }
 
     @Test
@@ -48,14 +48,15 @@ class DeskSheetsTest {
         assertThatThrownBy(() -> sheets.keep(kept("Tails"), "PC-999", "bench"))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining(
-                        "Read 'PC-999'; expected the serial of a unit that has been on the bench. There is none"
+                        "“PC-999” is not accepted; expected the serial of a unit that has been on the bench. There is none"
                                 + " of that serial.");
         assertThatThrownBy(() -> kept(" "))
-                .hasMessage("Read ' '; expected what the sheet is of, 1 to 80 characters, such as 'Depot ring 2'.");
+                .hasMessage(
+                        "“ ” is not accepted; expected what the sheet is of, 1 to 80 characters, such as 'Depot ring 2'.");
         Kept much = new Kept(Kept.Desk.FAMILY, "Much", Map.of("leads", "x".repeat(60_001)), "", "good");
         assertThatThrownBy(() -> sheets.keep(much, "", "bench"))
                 .isInstanceOf(Refused.class)
-                .hasMessageContaining("That is too much to be kept");
+                .hasMessageContaining("That is too much to save");
     }
 
     @Test

@@ -91,7 +91,7 @@ class DeskDrawingTest {
         assertThat(170 - high.y()).isEqualTo(2 * (170 - low.y()), org.assertj.core.api.Assertions.within(1e-6));
         assertThat(open.open()).isTrue();
         assertThat(open.state()).isEqualTo("fault");
-        assertThat(open.title()).contains("line to protective at point 3", "no way through", "expected");
+        assertThat(open.title()).contains("line to protective conductor at point 3", "no continuity", "expected");
         assertThat(chart.across().get(0).text()).isEqualTo("0 m");
         assertThat(chart.across().get(chart.across().size() - 1).text()).isEqualTo("21 m");
     }

@@ -28,7 +28,8 @@ class MeterPagesTest {
         // As the lead hand: an account begins its next run with its last meter, and the other tests are the bench's.
         browser.desktop().signIn("lead").open("/meters/new").fill("input[name=name]", name);
         browser.fill("input[name=ranges]", "200 2k 20 20M").fill("input[name=calibrated]", "next year");
-        browser.click("form.sheet .do").see("#say", "Read 'next year'; expected a day such as 2027-05-31, or nothing.");
+        browser.click("form.sheet .do")
+                .see("#say", "“next year” is not accepted; expected a day such as 2027-05-31, or nothing.");
         browser.fill("input[name=calibrated]", "2020-05-31")
                 .click("form.sheet .do")
                 .waitForPath("/meters");
@@ -42,7 +43,7 @@ class MeterPagesTest {
                         + "s.value = [...s.options].find((o) => o.textContent.trim() === arguments[0]).value;",
                 name);
         browser.fill("input[name=serial]", "M-1").keys(Keys.ENTER).waitForPath("/runs/\\d+");
-        browser.see(".sentence", "Hold the probes together");
+        browser.see(".sentence", "Touch the probes together");
         browser.keys("b").see(".sentence", "what do the leads read?");
         browser.keys("0.3", Keys.ENTER).see(".sentence", "Black on J1.1, red on J2.1.");
         assertThat(browser.text(".why")).startsWith("Range 20 Ω.");

@@ -39,7 +39,9 @@ class ReadOffPagesTest {
     void twoCrossedWiresAreReadOffAndBecomeAWiring() {
         String name = site.fresh("Lead without papers");
         begin(name, "3");
-        browser.fill("input[name=far_pins]", "x").click("form .do").see("#say", "Read 'x'; expected how many pins");
+        browser.fill("input[name=far_pins]", "x")
+                .click("form .do")
+                .see("#say", "“x” is not accepted; expected how many pins");
         browser.fill("input[name=far_pins]", "3").keys(Keys.ENTER).waitForPath("/read-off/\\d+");
         browser.see(".sentence", "Black on J1.1, red on J2.1.");
         answer("n");
@@ -61,7 +63,7 @@ class ReadOffPagesTest {
     void byTiedHalvesTheFarPinsAreNamedThatBelongTogether() {
         begin(site.fresh("Far cable"), "2");
         browser.fill("input[name=far_pins]", "3").click("input[value=true]").click("form .do");
-        browser.waitForPath("/read-off/\\d+").see(".sentence", "Black on J1.1, red on the tie.");
-        assertThat(browser.text(".why")).isEqualTo("Tied: J2.1 J2.3");
+        browser.waitForPath("/read-off/\\d+").see(".sentence", "Black on J1.1, red on the link.");
+        assertThat(browser.text(".why")).isEqualTo("Linked: J2.1 J2.3");
     }
 }

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -93,6 +95,26 @@ class PagesTest {
     }
 
     @Test
+    void everyPageSpeaksTheWordsOfTheTrade() {
+        browser.desktop().signIn("bench");
+        Map<String, List<String>> forbidden = new TreeMap<>();
+        for (String page : PAGES) {
+            String text = String.valueOf(
+                    browser.open(page)
+                            .run(
+                                    "const body = document.body.cloneNode(true);"
+                                            + " body.querySelectorAll('script, style').forEach(each => each.remove());"
+                                            + " return body.textContent + [...body.querySelectorAll('[aria-label], [title], [placeholder]')]"
+                                            + ".map(each => each.ariaLabel + ' ' + each.title + ' ' + (each.placeholder || '')).join(' ')"));
+            List<String> found = PlainWords.forbiddenIn(text);
+            if (!found.isEmpty()) {
+                forbidden.put(page, found);
+            }
+        }
+        assertThat(forbidden).isEmpty();
+    }
+
+    @Test
     void nothingHangsOverOnAPhone() {
         browser.phone().signIn("bench");
         for (String page : PAGES) {
@@ -106,16 +128,16 @@ class PagesTest {
     @Test
     void whatIsNotHereIsSaid() {
         browser.desktop().signIn("viewer").open("/wirings/987654");
-        assertThat(browser.text("main")).contains("That is not here", "There is no wiring number 987654.");
+        assertThat(browser.text("main")).contains("That is not here", "There is no assembly number 987654.");
         browser.open("/nowhere");
         assertThat(browser.text("main")).contains("That is not here", "The address leads nowhere.");
     }
 
     @Test
     void theChosenLightIsRemembered() {
-        browser.desktop().signIn("viewer").click(".who button");
+        browser.desktop().signIn("viewer").click(".person summary").click(".person [data-theme-button]");
         browser.find("html[data-bs-theme=dark]");
         browser.open("/records").find("html[data-bs-theme=dark]");
-        browser.click(".who button").find("html[data-bs-theme=light]");
+        browser.click(".person summary").click(".person [data-theme-button]").find("html[data-bs-theme=light]");
     }
 }

@@ -22,8 +22,8 @@ class TypedTest {
         assertThat(typed.figure("e", "a length above 0")).isEmpty();
         assertThat(typed.problems())
                 .containsExactly(
-                        new Problem("d", "Read 'zero'; expected a figure such as 7."),
-                        new Problem("e", "Read '0'; expected a length above 0."));
+                        new Problem("d", "“zero” is not accepted; expected a figure such as 7."),
+                        new Problem("e", "“0” is not accepted; expected a length above 0."));
     }
 
     @Test
@@ -34,7 +34,7 @@ class TypedTest {
         assertThat(typed.celsius("b", 20)).isEqualTo(20);
         assertThat(typed.problems())
                 .singleElement()
-                .satisfies(each -> assertThat(each.text()).startsWith("Read 'hot'; expected "));
+                .satisfies(each -> assertThat(each.text()).startsWith("“hot” is not accepted; expected "));
     }
 
     @Test

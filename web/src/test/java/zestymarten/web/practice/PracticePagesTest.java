@@ -55,14 +55,14 @@ class PracticePagesTest {
         assertThat(browser.text(".answer b")).matches("0\\.\\d+ Ω");
         type("J1.2 J2.2");
         browser.see(".answer", "more than 20 MΩ").see(".log", "J1.2 J2.2");
-        type("J1.2 FRAME", "say open W2", "mend W2 spare", "J1.2 J2.2", "done");
+        type("J1.2 FRAME", "say open W2", "repair W2 spare", "J1.2 J2.2", "done");
         int points = Integer.parseInt(browser.text(".points b"));
         assertThat(points).as("one touch more than done well").isBetween(95, 100);
         assertThat(browser.text(".scored")).contains("40 of 40", "nothing said wrongly", "It was: open W2");
         browser.click(".scored .do").waitForPath("/practice/\\d+/replay");
         browser.keys(Keys.ARROW_RIGHT).waitForPath("/practice/\\d+/replay\\?at=2");
         browser.keys(Keys.ARROW_RIGHT).waitForPath("/practice/\\d+/replay\\?at=3");
-        browser.see("main", "What would have told most").see(".best", "J1.2");
+        browser.see("main", "What would have shown most").see(".best", "J1.2");
         browser.open("/practice").see(".units", points + " of 100").see("main", " of 19 units done");
     }
 
@@ -81,7 +81,7 @@ class PracticePagesTest {
                 .fill("input[name=names]", "W4 W3")
                 .keys(Keys.ENTER)
                 .see(".answer", "That is it.");
-        browser.fill("#act", "jump").keys(Keys.ENTER).see("#say", "Read 'jump'; expected two terminals");
+        browser.fill("#act", "jump").keys(Keys.ENTER).see("#say", "“jump” is not accepted; expected two terminals");
         assertThat(browser.run("return document.getElementById('act').value"))
                 .as("nothing typed is lost")
                 .isEqualTo("jump");
@@ -97,9 +97,9 @@ class PracticePagesTest {
                 .keys(Keys.ENTER)
                 .see("#say", "F1.1 is at the platform and you are at the hut");
         browser.complaints();
-        browser.click(".presses button[value='walk platform']").see(".story", "You are at the platform.");
-        type("tie F1.1 F1.2", "walk hut", "H1.1 H1.2");
-        browser.see(".ledger", "tied: F1.1 F1.2").see(".answer", "more than 20 MΩ");
+        browser.click(".presses button[value='go platform']").see(".story", "You are at the platform.");
+        type("link F1.1 F1.2", "go hut", "H1.1 H1.2");
+        browser.see(".ledger", "linked: F1.1 F1.2").see(".answer", "more than 20 MΩ");
     }
 
     @Test
@@ -118,7 +118,7 @@ class PracticePagesTest {
         browser.open("/practice")
                 .fill("input[name=seed]", "many")
                 .keys(Keys.ENTER)
-                .see("main", "Read 'many'; expected a number of up to nine digits, or nothing.");
+                .see("main", "“many” is not accepted; expected a number of up to nine digits, or nothing.");
         browser.complaints();
     }
 
@@ -132,7 +132,7 @@ class PracticePagesTest {
                 "FH.1 FH.2",
                 "FH.2 J1.2",
                 "say component_open F1",
-                "mend F1 replace",
+                "repair F1 replace",
                 "FH.1 FH.2",
                 "done");
         assertThat(browser.text(".points b")).isEqualTo("100");

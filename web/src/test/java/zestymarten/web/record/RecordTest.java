@@ -71,9 +71,9 @@ class RecordTest {
     void saysWhatACertificateMustSay() throws IOException {
         assertThat(pdf())
                 .contains("Test certificate", "DH-22", "Driver's desk harness, revision 1 of")
-                .contains("bench meter 2: 0.8 % of reading, 10 mΩ a count, tone below about 30 Ω, up to 20 MΩ")
+                .contains("bench meter 2: 0.8 % of reading, 10 mΩ resolution, tone below about 30 Ω, up to 20 MΩ")
                 .contains("0.3 Ω; all of it is taken off", "20 °C", "simple: up to the limit passes")
-                .contains("W6 reads", "brake valve", "IEC 60228")
+                .contains("W6 has a high resistance", "brake valve", "IEC 60228")
                 .contains("Insulation was not tested")
                 .contains("Local codes and licensed practice decide");
     }
@@ -95,7 +95,7 @@ class RecordTest {
         browser.open("/records?search=shore");
         assertThat(browser.texts("tbody td:first-child")).containsExactly("SL-03", "SL-02", "SL-01");
         browser.open("/records?search=nothing+like+it");
-        assertThat(browser.text(".empty")).isEqualTo("No ended test has that in its wiring or serial.");
+        assertThat(browser.text(".empty")).isEqualTo("No ended test has that in its assembly or serial number.");
     }
 
     @Test

@@ -83,7 +83,8 @@ class ReleaseTest {
     void aDayThatIsPastIsNoDayToBeTestedAgain() {
         Run run = ended("R-2", "0.58");
         browser.open("/runs/" + run.id() + "/record").fill("input[name=due_on]", "2020-01-31");
-        browser.click(".release .do").see("#say", "Read '2020-01-31'; expected a day to come, such as 2027-05-31.");
+        browser.click(".release .do")
+                .see("#say", "“2020-01-31” is not accepted; expected a day to come, such as 2027-05-31.");
         assertThat(browser.find("input[name=due_on]").getDomProperty("value")).isEqualTo("2020-01-31");
     }
 
@@ -108,7 +109,7 @@ class ReleaseTest {
         Run run = ended("R-4", "0.58");
         assertThat(state(run)).as("until somebody has signed").isEqualTo("on the bench");
         browser.open("/runs/" + run.id() + "/record")
-                .see(".release", "A lead hand has to sign for this wiring's tests.");
+                .see(".release", "A lead hand has to sign for this assembly's tests.");
         browser.fill(".release input[name=note]", "seen")
                 .click(".release form .do")
                 .see(".release", "Signed for by lead");

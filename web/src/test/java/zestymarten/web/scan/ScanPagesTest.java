@@ -60,11 +60,11 @@ class ScanPagesTest {
         assertThat(browser.text(".head")).contains("5 measurements, 10 relays switched");
         assertThat(browser.texts(".stave .pin")).containsExactly("J1.1", "J1.2", "J2.1", "J2.2", "FRAME");
         browser.click("button[formaction$='/zeros']").see("main", "5 points zeroed: 0.2");
-        browser.click("main form .do").see("main", "Nothing is left to do in the run.");
+        browser.click("main form .do").see("main", "Nothing is left to do in the test.");
         assertThat(browser.text(".reads")).contains("J1.1 – J2.1", "more than 20 MΩ", "good");
         assertThat(job().outcome()).isEqualTo(Outcome.PASS);
         assertThat(job().accessories()).isEqualTo("scanner, every point zeroed");
-        browser.click("main .row-fields .do").see(".sentence", "Every touch is made.");
+        browser.click("main .row-fields .do").see(".sentence", "All measurements are done.");
     }
 
     @Test
@@ -75,7 +75,7 @@ class ScanPagesTest {
                         + "document.querySelector('textarea').value = arguments[0];",
                 PREFIX + "jump,,,,,,,\n");
         browser.click("button[formaction$='/check']")
-                .see("main", "line 4: Read the action 'jump'; expected open, close, await or measure.");
+                .see("main", "line 4: The action “jump” is not accepted; expected open, close, await or measure.");
         browser.complaints();
         browser.driver().navigate().back();
         browser.run(
@@ -85,10 +85,10 @@ class ScanPagesTest {
         browser.click("button[formaction$='/check']")
                 .see(
                         ".problems",
-                        "line 3 At most 312 Ω is set; a good unit may have 0.312 Ω. A factor of 1000 would fit");
+                        "line 3 Maximum 312 Ω is set; a good unit may have 0.312 Ω. A factor of 1000 would fit");
         assertThat(browser.text("main")).contains("Never tested apart: W1 and W2", "Never rung out: W2.");
         browser.click("button[formaction$='/zeros']").see("main", "5 points zeroed");
-        browser.click("main form .do").see(".reads", "not part of the run");
+        browser.click("main form .do").see(".reads", "not part of the test");
         assertThat(job().left(Stage.ENDS)).isEqualTo(1);
     }
 
@@ -97,7 +97,7 @@ class ScanPagesTest {
         browser.open("/runs/" + run + "/scan")
                 .fill("input[name=address]", "127.0.0.1:9")
                 .keys(Keys.ENTER)
-                .see("main", "The meter at 127.0.0.1:9 is not there. Type what it shows; the run goes on by hand.");
+                .see("main", "The meter at 127.0.0.1:9 is not there. Type what it shows; the test goes on by hand.");
         browser.complaints();
     }
 

@@ -41,7 +41,7 @@ class WherePagesTest {
                 .see("main", "30 m from end 1, between 29.");
         assertThat(browser.count(".distance .way")).isEqualTo(2);
         assertThat(browser.text("main")).contains("2 ways together, weighed by how sure each is.");
-        assertThat(browser.text(".ways-of")).contains("Read 'lots'; expected a figure such as 1.2.");
+        assertThat(browser.text(".ways-of")).contains("“lots” is not accepted; expected a figure such as 1.2.");
         assertThat(browser.text(".ways-of")).contains("Nothing leaks at the break.");
         browser.fill("input[name=OPEN_GOOD_CORE0]", "40n").keys(Keys.ENTER).see(".trouble", "of a run of 120 m");
         assertThat(browser.count(".distance .way")).isEqualTo(1);
@@ -70,6 +70,6 @@ class WherePagesTest {
                 .isEqualTo(9);
         browser.fill("input[name='at.A4.1']", "hot")
                 .keys(Keys.ENTER)
-                .see(".chain .trouble", "At A4.1: read 'hot'; expected ohms such as 0.4, or OL.");
+                .see(".chain .trouble", "At A4.1: “hot” is not accepted; expected a resistance such as 0.4, or OL.");
     }
 }

@@ -47,13 +47,13 @@ class WiringPagesTest {
         browser.open("/wirings/new").fill("input[name=name]", name);
         paste(
                 "wire\tfrom\tto\tcolour\tlength_m\tarea_mm2\nW1\tJ1.1\tJ2.1\tWHRD\t2,5\t0,75\nW1\tJ1.2\tJ1.2\tmauve\t-3\t\nW1\tJ1.3\tJ2.3\t\t\t\n");
-        browser.see("#preview", "3 problems. Nothing is kept until they are mended.");
+        browser.see("#preview", "3 problems. Nothing is saved until they are corrected.");
         assertThat(browser.texts("#preview li"))
                 .containsExactly(
-                        "line 3, to: Read 'J1.2'; expected a terminal other than 'from': a wire to itself is no wire.",
-                        "line 3, length_m: Read '-3'; expected a number above 0 and at most 100000 m, or nothing if it is"
+                        "line 3, to: “J1.2” is not accepted; expected a terminal other than 'from': a wire to itself is no wire.",
+                        "line 3, length_m: “-3” is not accepted; expected a number above 0 and at most 100000 m, or nothing if it is"
                                 + " not known.",
-                        "line 4, wire: Read 'W1', which line 2 already has. Each wire needs a name of its own.");
+                        "line 4, wire: “W1”, which line 2 already has. Each wire needs a name of its own.");
         assertThat(browser.text("#preview tbody tr:first-child")).isEqualTo("2 W1 J1.1 J2.1 white-red 2.50 m 0.75 mm²");
         browser.click("form .do").see("#say", "line 3, to");
         assertThat(browser.find("#list").getDomProperty("value"))
@@ -75,7 +75,7 @@ class WiringPagesTest {
         browser.open("/wirings/" + id).click("tr[data-wire=W2] td");
         browser.find("g.strand.picked[data-wire=W2]");
         assertThat(browser.text("#derivation"))
-                .isEqualTo("W2, J1.2 to J2.2. A good unit reads about 0.2828 Ω. At most 0.3198 Ω: IEC 60228 class 5"
+                .isEqualTo("W2, J1.2 to J2.2. A good unit reads about 0.2828 Ω. Maximum 0.3198 Ω: IEC 60228 class 5"
                         + " (flexible), plain copper 0.5 mm², 39 mΩ/m × 8.2 m at 20 °C. It carries 2 A: a tone is not"
                         + " enough.");
         browser.run("document.querySelector('g.strand[data-wire=W1] .hit').dispatchEvent("
@@ -100,12 +100,12 @@ class WiringPagesTest {
                 .keys(Keys.ENTER);
         browser.waitForPath("/runs/\\d+").see(".sentence", "Look at J1.");
         browser.keys(Keys.ENTER).see(".sentence", "Look at J2.");
-        browser.keys(Keys.ENTER).see(".sentence", "Hold the probes together");
+        browser.keys(Keys.ENTER).see(".sentence", "Touch the probes together");
         browser.keys("b").see(".sentence", "what do the leads read?");
         browser.keys("0.3", Keys.ENTER).see(".sentence", "Black on J1.1, red on J2.1.");
         assertThat(browser.text(".why"))
                 .isEqualTo(
-                        "W1 brown. Expect about 0.4164 Ω. At most 0.4709 Ω: IEC 60228 class 5 (flexible), plain copper"
+                        "W1 brown. Expect about 0.4164 Ω. Maximum 0.4709 Ω: IEC 60228 class 5 (flexible), plain copper"
                                 + " 0.5176 mm² (scaled from 0.5 mm²), 37.67 mΩ/m × 12.5 m at 20 °C.");
         assertThat(Duration.between(before, Instant.now())).isLessThan(Duration.ofSeconds(30));
     }
@@ -116,7 +116,7 @@ class WiringPagesTest {
         browser.fill("input[name=to]", "J1").fill("input[name=length_m]", "-4").keys(Keys.ENTER);
         browser.see("#say", "Read 900; expected 1 to 200.");
         assertThat(browser.texts("#say p"))
-                .contains("to Read 'J1' at both ends; expected two different connectors.")
+                .contains("to “J1” at both ends; expected two different connectors.")
                 .anyMatch(each -> each.startsWith("length_m Read -4.0 m; expected above 0"));
         assertThat(browser.find("input[name=cores]").getDomProperty("value")).isEqualTo("900");
     }
@@ -142,7 +142,7 @@ class WiringPagesTest {
         browser.open("/wirings/new").fill("input[name=name]", name);
         paste("from,to\nJ1.1,J2.1\n");
         browser.see("#preview", "1 wire understood.").click("form .do");
-        browser.see("#say", "Read '" + name + "', which is a wiring already.");
+        browser.see("#say", "“" + name + "” is an assembly already.");
     }
 
     @Test

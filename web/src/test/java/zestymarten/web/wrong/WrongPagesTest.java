@@ -63,7 +63,7 @@ class WrongPagesTest {
         read("J1.2", "J2.1", "0.6");
         assertThat(findings()).containsExactly("W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.");
         assertThat(browser.text(".findings article"))
-                .contains("Takes away: up, down.")
+                .contains("Functions lost: up, down.")
                 .contains("Shown by 6 readings");
         assertThat(browser.count("g.strand.crossed")).isEqualTo(2);
     }
@@ -82,8 +82,8 @@ class WrongPagesTest {
         assertThat(findings())
                 .containsExactly(
                         "W1, W2 and W3 are crossed: W1 goes to J2.2, W2 goes to J2.3 and W3 goes to J2.1.",
-                        "W1 is joined to the frame.",
-                        "W3 and W4 are joined and should be apart.");
+                        "W1 is shorted to the frame.",
+                        "Short circuit between W3 and W4.");
         assertThat(browser.count("svg.wiring .knot.short")).isEqualTo(1);
         assertThat(browser.count("svg.wiring .knot.frame_short")).isEqualTo(1);
         assertThat(browser.texts(".findings .kind")).containsExactly("crossed", "frame short", "short");
