@@ -71,9 +71,14 @@ class WholeJobPagesTest {
         type("OL");
         browser.see(".asks", "Scrape to clean metal").see(".possible", "W2 is open");
         type("OL");
-        browser.see(".result", "Open").keys(Keys.ENTER);
-        for (int i = 0; i < 6 && browser.text(".mid").contains("Black on"); i++) {
-            press("n");
+        browser.see(".result", "Open").keys(Keys.ENTER).see(".sentence", "Black on J1.1");
+        for (int i = 0; i < 12 && browser.text(".mid").contains("Black on"); i++) {
+            boolean wire = browser.text(".sentence").matches("Black on J1\\.(\\d), red on J2\\.\\1\\.");
+            if (wire) {
+                type("0.58");
+            } else {
+                press("n");
+            }
         }
         browser.see(".sentence", "The diagnosis is finished.")
                 .see(".mid", "they were not made, and the record says so");
