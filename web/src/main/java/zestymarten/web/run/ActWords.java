@@ -229,7 +229,7 @@ record ActWords(String sentence, String why, List<String> choices) {
     /** The deed shortly, as lists name it. */
     static String shortly(Step.Act act) {
         String name = switch (act.deed()) {
-            case COMPLAINT -> "complaint";
+            case COMPLAINT -> "symptom";
             case LOCKED_OFF -> "locked off";
             case LIVE_BEFORE -> "tester on live source, before";
             case DEAD -> "proved dead";

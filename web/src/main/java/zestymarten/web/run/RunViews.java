@@ -79,7 +79,7 @@ class RunViews {
                         .limit(SUSPECTS)
                         .map(each -> new RunView.Suspect(
                                 Math.round(100 * each.probability()),
-                                each.faults().isEmpty() ? "nothing that was measured so far" : each.text()))
+                                each.faults().isEmpty() ? "no fault in what was measured so far" : each.text()))
                         .filter(each -> each.percent() > 0)
                         .toList();
         return new RunView.Purposed(job.purpose().words(), ending(job, leads), suspects);
