@@ -488,6 +488,7 @@ public final class Job {
     public Optional<Step> current() {
         Optional<Step> planned = steps().filter(step -> !isDone(step)).findFirst();
         boolean led = purpose() == Purpose.FIND_FAULT
+                && !approach.method().tiesFarEnds() // what is linked there would be read as a fault
                 && planned.filter(step -> MEASURED.contains(step.stage())).isPresent();
         if (!led) {
             return planned;
@@ -516,7 +517,20 @@ public final class Job {
                 .flatMap(next -> touch(next.black(), next.red())
                         .filter(step -> !isDone(step) || next.purpose() == Recommendation.Purpose.READ_AGAIN)
                         .stream())
-                .findFirst();
+                .findFirst()
+                .map(this::reached);
+    }
+
+    /** A step, or the consent to the cover that it lies behind, which comes first. */
+    private Step reached(Step step) {
+        return plan().priced().stream()
+                .filter(cover -> step instanceof Step.Touch touch
+                        && (touch.black().connector().equals(cover.id())
+                                || touch.red().connector().equals(cover.id())))
+                .<Step>map(cover -> new Step.Act(Deed.ACCESS, cover.id()))
+                .filter(consent -> !isDone(consent))
+                .findFirst()
+                .orElse(step);
     }
 
     /** What may be wrong altogether, the likeliest first. */

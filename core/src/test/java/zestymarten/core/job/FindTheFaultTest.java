@@ -2,14 +2,19 @@ package zestymarten.core.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Method;
 import zestymarten.core.plan.Purpose;
 import zestymarten.core.plan.Step;
 
@@ -108,5 +113,31 @@ class FindTheFaultTest {
     void onlyAKnownPurposeIsTaken() {
         assertThat(Job.expected(new Step.Act(Deed.PURPOSE, ""), "hurry")).contains("one of everything, find_fault");
         assertThat(Job.expected(new Step.Act(Deed.PURPOSE, ""), "find_fault")).isEmpty();
+    }
+
+    @Test
+    void whileFarEndsAreLinkedThePlanLeads() {
+        Bench bench = Bench.of(
+                "wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\n",
+                new Approach(Method.FAR_END_JOINED, false, true, OptionalDouble.empty()));
+        bench.told(Deed.PURPOSE, "", Purpose.FIND_FAULT.code()).type("b", "0.2");
+        List<String> asked = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            asked.add(bench.sentence());
+            Step step = bench.job().current().orElseThrow();
+            if (step instanceof Step.Touch) {
+                bench.type("0.9");
+            } else {
+                bench.act("");
+            }
+        }
+        assertThat(asked)
+                .containsExactly(
+                        "WALKED 1 there",
+                        "TIED",
+                        "WALKED 2 back",
+                        "ENDS J1.1 J1.2 linked",
+                        "ENDS J1.1 J1.3 linked",
+                        "ENDS J1.2 J1.3 linked");
     }
 }
