@@ -36,8 +36,9 @@ import zestymarten.core.quantity.Understood;
  * @param judgements in the order of the readings
  * @param explanations what may be wrong altogether, the likeliest first
  * @param contradictions numbers of readings that the best explanation leaves unexplained
- * @param next what to measure next
  * @param untested at most {@value #MOST_UNTESTED} pairs that no reading settles yet
+ * @param implied at most {@value #MOST_UNTESTED} pairs that need no reading: they follow from others
+ * @param next what to measure next
  */
 public record Analysis(
         Standing standing,
@@ -46,6 +47,7 @@ public record Analysis(
         List<Explanation> explanations,
         List<Integer> contradictions,
         List<Partition.Joined> untested,
+        List<Implied.Pair> implied,
         Recommendation next) {
     private static final int MOST_UNTESTED = 1000;
     private static final int NEXT = 5;
@@ -56,6 +58,7 @@ public record Analysis(
         explanations = List.copyOf(explanations);
         contradictions = List.copyOf(contradictions);
         untested = List.copyOf(untested);
+        implied = List.copyOf(implied);
     }
 
     /** The verdict on the unit. */
@@ -112,6 +115,7 @@ public record Analysis(
                 unit.explanations(),
                 unit.contradictions(),
                 untested,
+                Implied.of(design, observations).unread(MOST_UNTESTED),
                 unit.next(MeasurementCosts.bench(design.assembly(), false), NEXT));
     }
 

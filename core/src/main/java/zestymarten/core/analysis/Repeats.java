@@ -1,11 +1,13 @@
 package zestymarten.core.analysis;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.judge.Judgement.Contact;
@@ -27,6 +29,7 @@ final class Repeats {
     private final Design design;
     private final List<Observation> standing = new ArrayList<>();
     private final List<Disagreement> disagreements = new ArrayList<>();
+    private final Set<Observation.Key> unsteady = new HashSet<>();
 
     /** A reading that shows a fault, and a later or earlier one that does not. */
     private record Disagreement(Observation failed, Observation passed, boolean surface) {}
@@ -47,6 +50,9 @@ final class Repeats {
                 repeated.stream().filter(each -> isApart(each)).findFirst();
         Optional<Observation> joined =
                 repeated.stream().filter(each -> isJoined(each)).reduce((first, last) -> last);
+        if (open.isPresent() && joined.isPresent()) {
+            unsteady.add(open.get().key());
+        }
         if (open.isPresent() && joined.isPresent() && open.get().judgement().verdict() == Verdict.FAIL) {
             boolean later = joined.get().number() > open.get().number();
             disagreements.add(new Disagreement(
@@ -104,6 +110,13 @@ final class Repeats {
     /** What counts for the figures: the last of those that are figures, all of those that agree. */
     List<Observation> standing() {
         return List.copyOf(standing);
+    }
+
+    /** What counts for the figures without what jumps and without the points at which readings do not agree. */
+    List<Observation> steady() {
+        return standing.stream()
+                .filter(each -> each.judgement().contact() != Contact.UNSTABLE && !unsteady.contains(each.key()))
+                .toList();
     }
 
     /** What does not agree, as findings. */

@@ -10,7 +10,6 @@ import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Explained;
 import zestymarten.core.analysis.Observation;
-import zestymarten.core.analysis.Observation.Since;
 import zestymarten.core.analysis.UnderVoltage;
 import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Terminal;
@@ -70,26 +69,21 @@ final class Conclusions {
                 .toList();
     }
 
-    /** Every reading of a step is evidence; under voltage the last one. Who reads again in a run puts the probes on anew. */
+    /** Every reading of a step is evidence; under voltage the last one. */
     private void noteAll(Step.Touch touch, List<Entry> all) {
         if (touch.isUnderVoltage()) {
-            all.stream().skip(Math.max(0, all.size() - 1)).forEach(entry -> note(touch, entry, Since.NOTHING));
+            all.stream().skip(Math.max(0, all.size() - 1)).forEach(entry -> noteUnderVoltage(touch, entry));
             return;
         }
-        Since since = Since.NOTHING;
-        for (Entry entry : all) {
-            note(touch, entry, since);
-            since = Since.PROBED_ANEW;
+        for (Observation each : TouchObservations.of(touch, all, readings)) {
+            stepOf.put(each.number(), touch);
+            observations.add(each);
         }
     }
 
-    private void note(Step.Touch touch, Entry last, Since since) {
-        Optional<Judgement> judgement = readings.judgement(last);
-        if (judgement.isEmpty()) {
-            return;
-        }
-        stepOf.put(last.sequence(), touch);
-        if (touch.isUnderVoltage()) {
+    private void noteUnderVoltage(Step.Touch touch, Entry last) {
+        readings.judgement(last).ifPresent(judgement -> {
+            stepOf.put(last.sequence(), touch);
             UnderVoltage.finding(
                             design,
                             tested(touch),
@@ -97,22 +91,11 @@ final class Conclusions {
                             Readings.quantity(touch),
                             readings.testV(touch),
                             readings.least(touch).least(),
-                            judgement.get(),
+                            judgement,
                             last.sequence())
                     .map(each -> withLift(touch, each))
                     .ifPresent(others::add);
-        } else {
-            observations.add(new Observation(
-                    last.sequence(),
-                    touch.black(),
-                    touch.red(),
-                    readings.state(touch),
-                    readings.expectation(touch),
-                    judgement.get(),
-                    Readings.meaning(last),
-                    touch.ties(),
-                    since));
-        }
+        });
     }
 
     /** What was at fault beside a repair stays so until it is read again. */

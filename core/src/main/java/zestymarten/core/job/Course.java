@@ -9,8 +9,10 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.FarEnd;
+import zestymarten.core.analysis.Implied;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
@@ -57,6 +59,8 @@ final class Course {
     private final Set<String> refused;
     private final Pieces pieces;
     private final Map<Stage, Long> done = new ConcurrentHashMap<>();
+    private volatile Optional<Optional<Implied>> implied = Optional.empty();
+    private volatile long unexpected;
 
     Course(Plan plan, Standing standing, Readings readings, Ledger ledger) {
         this.plan = plan;
@@ -348,13 +352,10 @@ final class Course {
                 done.add(step);
             }
         }
-        for (Step.Touch touch : open) {
-            Stream.of(
-                            new Step.Touch(stage, touch.black(), touch.red()),
-                            new Step.Touch(stage, touch.red(), touch.black()))
-                    .filter(this::isPlanned)
-                    .forEach(done::add);
-        }
+        implied().stream()
+                .flatMap(this::impliedShorts)
+                .filter(touch -> standing.of(touch).isEmpty())
+                .forEach(done::add);
         return size(stage) - done.size();
     }
 
@@ -375,7 +376,7 @@ final class Course {
     boolean isDone(Step step) {
         Optional<Entry> last = standing.last(step);
         if (last.isEmpty()) {
-            return step instanceof Step.Touch touch && touch.stage() == Stage.SHORTS && isAnsweredByEnds(touch);
+            return step instanceof Step.Touch touch && isImplied(touch);
         }
         if (!(last.get().content() instanceof Entry.Content.Reading)) {
             return isDoneByWords(step, last.get());
@@ -440,11 +441,73 @@ final class Course {
         };
     }
 
-    /** A net whose own two ends were read open need not be read again in the shorts stage. */
-    private boolean isAnsweredByEnds(Step.Touch touch) {
-        return !touch.isTied()
-                && farEnd.isEmpty()
-                && open.contains(new Step.Touch(Stage.ENDS, touch.black(), touch.red()));
+    /** What the readings of other points say of this one; nothing while all of them are as expected. */
+    Optional<Implied> implied() {
+        return implied.orElseGet(this::findImplied);
+    }
+
+    private synchronized Optional<Implied> findImplied() {
+        if (implied.isEmpty()) {
+            List<Step.Touch> read = standing.steps().stream()
+                    .filter(step -> step instanceof Step.Touch touch && !touch.isUnderVoltage() && isDone(touch))
+                    .map(Step.Touch.class::cast)
+                    .toList();
+            unexpected = read.stream().filter(this::isUnexpected).count();
+            implied = Optional.of(
+                    unexpected == 0
+                            ? Optional.empty()
+                            : Optional.of(Implied.of(
+                                    readings.design(),
+                                    read.stream()
+                                            .flatMap(touch ->
+                                                    TouchObservations.of(touch, standing.of(touch), readings).stream())
+                                            .toList())));
+        }
+        return implied.orElseThrow();
+    }
+
+    /** How many points read otherwise than those of a good unit. */
+    long unexpected() {
+        implied();
+        return unexpected;
+    }
+
+    private boolean isUnexpected(Step step) {
+        return lastJudgement(step)
+                .filter(each -> each.verdict() == Verdict.FAIL)
+                .isPresent();
+    }
+
+    /**
+     * Whether nobody has to read a pair, because it follows from other readings. That two ends of a wire are joined says
+     * nothing of its resistance, and is read.
+     */
+    private boolean isImplied(Step.Touch touch) {
+        if (touch.isTied() || !touch.state().isEmpty()) {
+            return false;
+        }
+        return switch (touch.stage()) {
+            case ENDS ->
+                implied()
+                        .filter(each -> each.areApart(touch.black(), touch.red()))
+                        .isPresent();
+            case SHORTS, FRAME ->
+                implied()
+                        .filter(each ->
+                                each.areApart(touch.black(), touch.red()) || each.areJoined(touch.black(), touch.red()))
+                        .isPresent();
+            default -> false;
+        };
+    }
+
+    /** The pairs of the shorts stage that nobody has to read: one of the two has a reading that was not expected. */
+    private Stream<Step.Touch> impliedShorts(Implied known) {
+        List<Terminal> all = pieces.all();
+        Stream<Step.Touch> pairs = IntStream.range(0, all.size())
+                .filter(i -> known.isUnexpectedAt(all.get(i)))
+                .boxed()
+                .flatMap(i -> IntStream.range(0, all.size()).filter(j -> j != i).mapToObj(j -> pieces.pair(i, j)));
+        return Stream.concat(pairs, pieces.cavities().stream()).filter(this::isImplied);
     }
 
     /** Whether a wire has read open exactly once: it is touched again on clean metal, and both readings are kept. */
@@ -462,7 +525,7 @@ final class Course {
     StepState state(Step step) {
         List<Entry> all = standing.of(step);
         if (all.isEmpty()) {
-            return isDone(step) ? StepState.FAULT : StepState.UNTESTED;
+            return isDone(step) ? StepState.IMPLIED : StepState.UNTESTED;
         }
         Entry last = all.get(all.size() - 1);
         if (last.content() instanceof Entry.Content.Skip) {

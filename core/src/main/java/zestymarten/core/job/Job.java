@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Explanation;
+import zestymarten.core.analysis.Implied;
 import zestymarten.core.analysis.MeasurementCosts;
 import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.assembly.Assembly;
@@ -52,6 +53,11 @@ import zestymarten.core.quantity.Understood;
 public final class Job {
     /** How many touches are weighed to find some that belong to the plan. */
     private static final int WEIGHED = 40;
+
+    /** What tells less of an unexpected reading can wait for its turn. */
+    private static final double SETTLES_BITS = 0.05;
+
+    private static final int SEVERAL = 2;
 
     /** The stages that the diagnosis leads through where it leads. */
     private static final Set<Stage> MEASURED =
@@ -235,7 +241,8 @@ public final class Job {
                                 && touch.isOn(wire.from())
                                 && (touch.isTied() || touch.isOn(wire.to()))
                                 && isDone(step)
-                                && state(step) != StepState.SKIPPED);
+                                && state(step) != StepState.SKIPPED
+                                && state(step) != StepState.IMPLIED);
     }
 
     /** The readings of what is left on either side of a break, for a finding that may be one that is seen. */
@@ -284,6 +291,20 @@ public final class Job {
                 : Optional.of("Before it is spliced, read each remaining length: "
                         + unread.stream().map(Step.Act::subject).collect(Collectors.joining(", "))
                         + ". A wire can be broken twice.");
+    }
+
+    /** The planned measurements that nobody has to make, with the readings that they follow from, at most so many. */
+    public List<Implied.Pair> implied(int most) {
+        return course.implied().stream()
+                .flatMap(known -> Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME)
+                        .flatMap(this::steps)
+                        .filter(step -> standing.of(step).isEmpty()
+                                && course.state(step) == StepState.IMPLIED
+                                && step instanceof Step.Touch)
+                        .map(Step.Touch.class::cast)
+                        .flatMap(touch -> known.between(touch.black(), touch.red()).stream()))
+                .limit(most)
+                .toList();
     }
 
     /** How many touches would settle the shorts that are in doubt by halves; empty where that saves nothing. */
@@ -484,18 +505,50 @@ public final class Job {
                 .orElse(Purpose.EVERYTHING);
     }
 
-    /** The step that is due; empty when all are done, or when the diagnosis that leads is at its end. */
+    /**
+     * The step that is due; empty when all are done, or when the diagnosis that leads is at its end. Where everything is
+     * tested, what was not expected is settled before the plan goes on.
+     */
     public Optional<Step> current() {
         Optional<Step> planned = steps().filter(step -> !isDone(step)).findFirst();
-        boolean led = purpose() == Purpose.FIND_FAULT
-                && !approach.method().tiesFarEnds() // what is linked there would be read as a fault
+        boolean measures = !approach.method().tiesFarEnds() // what is linked there would be read as a fault
                 && planned.filter(step -> MEASURED.contains(step.stage())).isPresent();
-        if (!led) {
+        if (!measures) {
             return planned;
+        }
+        if (purpose() == Purpose.EVERYTHING) {
+            return settling().or(() -> planned);
         }
         return diagnosis() == Recommendation.Status.GO_ON
                 ? recommended().or(() -> planned)
                 : steps(Stage.CLOSE).filter(step -> !isDone(step)).findFirst();
+    }
+
+    /**
+     * The step that tells what unexpected readings mean, while several faults explain them. A single one is settled by the
+     * plan itself as it goes on.
+     */
+    private Optional<Step> settling() {
+        return course.unexpected() < SEVERAL
+                ? Optional.empty()
+                : recommendation().measurements().stream()
+                        .filter(Job::settles)
+                        .flatMap(next -> touch(next.black(), next.red()).filter(step -> !isDone(step)).stream())
+                        .findFirst()
+                        .map(this::reached);
+    }
+
+    private static boolean settles(Recommendation.Measurement next) {
+        return next.purpose() == Recommendation.Purpose.TELLS_APART && next.bits() > SETTLES_BITS;
+    }
+
+    /** What a measurement tells of unexpected readings; empty for one that is made for another reason. */
+    public Optional<Recommendation.Measurement> settledBy(Step.Touch touch) {
+        return course.unexpected() < SEVERAL
+                ? Optional.empty()
+                : recommendation().measurements().stream()
+                        .filter(next -> settles(next) && touch.isOn(next.black()) && touch.isOn(next.red()))
+                        .findFirst();
     }
 
     /** Where the diagnosis stands: whether another measurement would tell. */

@@ -9,7 +9,9 @@ public enum StepState {
     WATCH("watch", "marginal"),
     FAULT("fault", "fail"),
     DOUBTFUL("doubtful", "doubtful"),
-    SKIPPED("skipped", "skipped");
+    SKIPPED("skipped", "skipped"),
+    /** Nobody has to read it: it follows from what was read. */
+    IMPLIED("implied", "implied");
 
     private final String code;
     private final String word;

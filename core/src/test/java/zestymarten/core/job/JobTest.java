@@ -85,7 +85,10 @@ class JobTest {
 
     @Test
     void twoOpensProposeTheCrossReadingsThatTellASwapFromTwoBreaks() {
-        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "OL", "OL", "OL", "OL", "0.6");
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "OL", "OL", "OL", "OL");
+        assertThat(bench.sentence())
+                .as("what was not expected is settled before the third wire is read")
+                .isIn("SHORTS J1.1 J2.2", "SHORTS J1.2 J2.1");
         assertThat(told(bench.job()))
                 .as("one crossing is likelier than two breaks")
                 .containsExactly("W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.");
@@ -103,6 +106,34 @@ class JobTest {
         assertThat(bench.job().findings().get(0).evidence()).hasSize(6);
         assertThat(bench.job().findings().get(0).certain()).isTrue();
         assertThat(best(bench.job())).doesNotContain(one, other);
+        assertThat(bench.sentence()).as("now the plan goes on").isEqualTo("ENDS J1.3 J2.3");
+    }
+
+    @Test
+    void whatFollowsFromOtherReadingsIsNotAskedAndIsListed() {
+        Step.Touch one = new Step.Touch(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J2.2"));
+        Step.Touch other = new Step.Touch(Stage.SHORTS, Terminal.of("J1.2"), Terminal.of("J2.1"));
+        Bench bench = Bench.of(THREE_CORES)
+                .type("b", "0.30", "OL", "OL", "OL", "OL")
+                .at(one, "0.6")
+                .at(other, "0.6")
+                .type("0.6");
+        assertThat(bench.sentence()).isEqualTo("SHORTS J1.1 J1.3");
+        assertThat(bench.job().left(Stage.SHORTS))
+                .as("of ten pairs two were read, four follow")
+                .isEqualTo(4);
+        bench.type("OL", "OL");
+        assertThat(bench.sentence()).as("two more follow from these").isEqualTo("FRAME J1.1 FRAME");
+        assertThat(bench.job().left(Stage.SHORTS)).isZero();
+        bench.type("OL", "OL", "OL");
+        assertThat(bench.job().left()).isZero();
+        Step pair = new Step.Touch(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J1.2"));
+        assertThat(bench.job().state(pair)).isEqualTo(StepState.IMPLIED);
+        assertThat(bench.job().implied(100)).hasSize(8).allSatisfy(each -> {
+            assertThat(each.joined()).isFalse();
+            assertThat(each.from()).isNotEmpty();
+        });
+        assertThat(bench.job().outcome()).isEqualTo(Outcome.FAIL);
     }
 
     private static List<Step.Touch> best(Job job) {
@@ -123,8 +154,7 @@ class JobTest {
 
     @Test
     void namesACorrodedJointAShortAndAFrameShort() {
-        Bench bench =
-                Bench.of(THREE_CORES).type("b", "0.30", "3.9", "0.6", "0.6", "OL", "OL", "2.1", "OL", "1.4", "OL");
+        Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "3.9", "0.6", "0.6", "OL", "OL", "2.1", "OL", "1.4");
         assertThat(told(bench.job()))
                 .containsExactly(
                         "W1 has a high resistance: 3.6 Ω from J1.1 to J2.1, limit 0.312 Ω.",

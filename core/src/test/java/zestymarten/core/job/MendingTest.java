@@ -7,6 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
@@ -132,7 +133,7 @@ class MendingTest {
         Bench bench = Bench.of("wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\n")
                 .type("b", "0.30", "OL", "OL")
                 .type("OL", "OL")
-                .type("0.5")
+                .at(new Step.Touch(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3")), "0.5")
                 .mend("W1", Entry.Way.CONTACT);
         assertThat(bench.job().findings())
                 .extracting(found -> found.finding().text())

@@ -16,6 +16,7 @@ import zestymarten.core.analysis.Analysis;
 import zestymarten.core.analysis.AnalysisReader;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Explained;
+import zestymarten.core.analysis.Implied;
 import zestymarten.core.analysis.NotShown;
 import zestymarten.core.analysis.Reading;
 import zestymarten.core.analysis.Recommendation;
@@ -164,6 +165,7 @@ class AnalysisApi {
             List<Integer> contradictions,
             List<NotShownOut> notShown,
             List<PairOut> untested,
+            List<ImpliedOut> implied,
             NextOut next) {}
 
     /** A judged reading by its number from 0, with the limit that it was judged by. */
@@ -212,6 +214,13 @@ class AnalysisApi {
     /** A kind of fault that the readings would not have shown, and why. */
     record NotShownOut(String kind, String reason, String text) {}
 
+    /** A pair that needs no reading, and the numbers of the readings that it follows from. */
+    record ImpliedOut(String a, String b, String result, List<Integer> from) {
+        static ImpliedOut of(Implied.Pair pair) {
+            return new ImpliedOut(pair.a().name(), pair.b().name(), pair.joined() ? "joined" : "apart", pair.from());
+        }
+    }
+
     /** Two terminals. */
     record PairOut(String a, String b) {}
 
@@ -243,6 +252,7 @@ class AnalysisApi {
                         .map(each -> new NotShownOut(each.kind(), each.reason(), each.text()))
                         .toList(),
                 analysis.untested().stream().map(AnalysisApi::pair).toList(),
+                analysis.implied().stream().map(ImpliedOut::of).toList(),
                 next(analysis.next()));
     }
 

@@ -105,7 +105,7 @@ public record FieldDrawing(
         return new FieldDrawing(width, height, cell, columns, marks, now.map(here -> around(here, cell)));
     }
 
-    /** Each state has its own stroke: full, double, cross, dashed, slash, dot. */
+    /** Each state has its own stroke: full (thin where it is implied), double, cross, dashed, slash, dot. */
     private static void mark(StringBuilder path, Cell at, double cell, int run) {
         double x = at.column() * cell;
         double y = at.row() * cell;
@@ -115,7 +115,7 @@ public record FieldDrawing(
         double middle = y + cell / 2;
         double small = cell * 0.14;
         switch (at.state()) {
-            case GOOD -> path.append(stroke(left, middle, right, middle));
+            case GOOD, IMPLIED -> path.append(stroke(left, middle, right, middle));
             case WATCH ->
                 path.append(stroke(left, middle - small, right, middle - small))
                         .append(stroke(left, middle + small, right, middle + small));

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param rules the version of the rules by which it was judged
  * @param notShown what the measurements made do not show
+ * @param implied what nobody had to measure, with the readings that it follows from
  * @param asFound the findings before the first repair; none where nothing was repaired
  * @param findings those at the end
  * @param symptoms what stays unexplained of what the machine does
@@ -18,6 +19,7 @@ record RecordResult(
         String rules,
         String summary,
         List<String> notShown,
+        List<String> implied,
         List<FindingLine> asFound,
         List<FindingLine> findings,
         List<RepairLine> repairs,
@@ -26,6 +28,7 @@ record RecordResult(
         List<ReadingLine> readings) {
     RecordResult {
         notShown = kept(notShown);
+        implied = kept(implied);
         asFound = kept(asFound);
         findings = kept(findings);
         repairs = kept(repairs);

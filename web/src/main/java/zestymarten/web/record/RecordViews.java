@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import zestymarten.core.analysis.Implied;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Found;
@@ -29,6 +30,8 @@ import zestymarten.web.run.Run;
 /** Puts a run into the words and figures of its certificate. */
 @Component
 class RecordViews {
+    private static final int MOST_IMPLIED = 200;
+
     RecordView view(Run run, RecordResult result) {
         Job job = run.job();
         Outcome outcome = run.ended().map(Run.End::outcome).orElseGet(job::outcome);
@@ -69,12 +72,18 @@ class RecordViews {
                 Rules.VERSION,
                 summary(outcome, findings.size(), job.left()),
                 NotShown.by(job),
+                job.implied(MOST_IMPLIED).stream().map(RecordViews::implied).toList(),
                 job.asFound().stream().map(RecordViews::finding).toList(),
                 findings.stream().map(RecordViews::finding).toList(),
                 job.repairs().stream().map(each -> repair(job, each)).toList(),
                 complaint(job),
                 insulation(job),
                 job.entries().stream().map(entry -> reading(job, entry)).toList());
+    }
+
+    private static String implied(Implied.Pair pair) {
+        return pair.a() + " – " + pair.b() + (pair.joined() ? ": continuity" : ": no continuity") + ", from no. "
+                + pair.from().stream().map(String::valueOf).collect(Collectors.joining(", "));
     }
 
     private static String meter(Meter meter) {

@@ -26,6 +26,7 @@ import zestymarten.core.quantity.Understood;
 import zestymarten.web.drawing.BandDrawing;
 import zestymarten.web.drawing.StepDrawing;
 import zestymarten.web.drawing.TrendDrawing;
+import zestymarten.web.platform.RecommendationWords;
 
 /** Puts the step at hand into words and drawings. */
 final class StepViews {
@@ -305,6 +306,11 @@ final class StepViews {
         if (job.asksForCleanMetal(touch)) {
             return Optional.of(
                     "It read open. Scrape to clean metal and measure once more; both readings are recorded.");
+        }
+        if (job.state(touch) == StepState.UNTESTED) {
+            return job.settledBy(touch)
+                    .map(next -> "What read otherwise than expected is settled first: this "
+                            + RecommendationWords.why(next) + ".");
         }
         if (job.state(touch) != StepState.DOUBTFUL || job.isDone(touch)) {
             return Optional.empty();

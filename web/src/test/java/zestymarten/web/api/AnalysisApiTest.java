@@ -191,6 +191,21 @@ class AnalysisApiTest {
     }
 
     @Test
+    void whatFollowsFromOtherReadingsIsListedWithTheirNumbers() {
+        JsonNode answer = ask(
+                "findings",
+                "{\"assembly\": {\"format\": \"zesty-marten/assembly\", \"version\": 1, \"name\": \"Lead\", \"kind\": \"lead\","
+                        + " \"conductors\": [{\"id\": \"W1\", \"from\": \"J1.1\", \"to\": \"J2.1\"},"
+                        + " {\"id\": \"W2\", \"from\": \"J1.2\", \"to\": \"J2.2\"}]},"
+                        + " \"readings\": [{\"a\": \"J1.1\", \"b\": \"J2.1\", \"as_typed\": \"OL\"},"
+                        + " {\"a\": \"J1.1\", \"b\": \"J2.2\", \"as_typed\": \"0.4\"},"
+                        + " {\"a\": \"J1.2\", \"b\": \"J2.1\", \"as_typed\": \"0.4\"}]}");
+        assertThat(answer.get("implied"))
+                .anyMatch(each -> each.toString()
+                        .equals("{\"a\":\"J1.2\",\"b\":\"J2.2\",\"result\":\"apart\",\"from\":[0,1,2]}"));
+    }
+
+    @Test
     void refusesADocumentWithEveryProblemAndItsPath() {
         assertThat(problems(refused("findings", "{\"assembly\": 3, \"colour\": 1}")))
                 .contains("assembly: Read 3; expected an object.");

@@ -1,0 +1,211 @@
+package zestymarten.core.analysis;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Partition;
+import zestymarten.core.judge.Judgement.Contact;
+
+/**
+ * What follows from readings of a unit at rest, so that nobody has to read it.
+ *
+ * <p>Rules: joined with joined is joined; joined with apart is apart, where apart means that nothing was read between the
+ * two, not even by a part. Only what stands without a doubt takes part: a reading
+ * that jumps, or that another one of the same points contradicts, implies nothing. Cost: linear in the observations to make;
+ * a pair is looked up at once, the readings that it follows from are searched for when they are asked for.
+ */
+public final class Implied {
+    private static final int MOST_PIECES = 200;
+
+    private final Design design;
+    private final List<Observation> steady;
+    private final Partition groups;
+    private final Separations separations = new Separations();
+    private final Map<Terminal, List<Observation>> joinedAt = new HashMap<>();
+    private final Set<Integer> unexpected = new HashSet<>();
+
+    /**
+     * A pair that nobody has to read.
+     *
+     * @param joined whether the two are one point, rather than apart
+     * @param from numbers of the readings that it follows from, ascending
+     */
+    public record Pair(Terminal a, Terminal b, boolean joined, List<Integer> from) {
+        public Pair {
+            from = List.copyOf(from);
+        }
+    }
+
+    private Implied(Design design, List<Observation> observations) {
+        this.design = design;
+        State rest = design.assembly().states().get(0);
+        steady = new Repeats(
+                        design,
+                        observations.stream()
+                                .filter(each -> each.state().equals(rest))
+                                .toList())
+                .steady();
+        groups = new Connectivity(design, steady).groups();
+        for (Observation each : steady) {
+            if (each.isUnexpected()) {
+                unexpected.add(groups.group(each.a()));
+                unexpected.add(groups.group(each.b()));
+            }
+            if (isApart(each)) {
+                separations.add(groupsOf(each, each.a()), groupsOf(each, each.b()));
+            }
+            if (each.joins() && groups.joins(each.a(), each.b())) {
+                joinedAt.computeIfAbsent(each.a(), any -> new ArrayList<>()).add(each);
+                joinedAt.computeIfAbsent(each.b(), any -> new ArrayList<>()).add(each);
+            }
+        }
+    }
+
+    /** What follows from observations of a unit, those that later ones repeat included. */
+    public static Implied of(Design design, List<Observation> observations) {
+        return new Implied(design, observations);
+    }
+
+    private Set<Integer> groupsOf(Observation each, Terminal probe) {
+        return each.withTies(probe).stream().map(groups::group).collect(Collectors.toSet());
+    }
+
+    private static boolean isApart(Observation each) {
+        return each.judgement().contact() == Contact.APART;
+    }
+
+    /** Whether two terminals were read to be one point. */
+    public boolean areJoined(Terminal a, Terminal b) {
+        return groups.joins(a, b);
+    }
+
+    /** Whether two terminals were read not to be one point. */
+    public boolean areApart(Terminal a, Terminal b) {
+        return !areJoined(a, b) && separations.parted(groups.group(a), groups.group(b));
+    }
+
+    /** Whether a good unit would have read otherwise at what is one point with a terminal. */
+    public boolean isUnexpectedAt(Terminal terminal) {
+        return unexpected.contains(groups.group(terminal));
+    }
+
+    /** What is known of two terminals, and from which readings; empty if they have to be read to know. */
+    public Optional<Pair> between(Terminal a, Terminal b) {
+        if (areJoined(a, b)) {
+            return Optional.of(new Pair(a, b, true, List.copyOf(path(a, b))));
+        }
+        return steady.stream()
+                .filter(each -> isApart(each) && parts(each, a, b))
+                .findFirst()
+                .map(parting -> new Pair(a, b, false, from(parting, a, b)));
+    }
+
+    private boolean parts(Observation each, Terminal a, Terminal b) {
+        return (holds(each, each.a(), a) && holds(each, each.b(), b))
+                || (holds(each, each.a(), b) && holds(each, each.b(), a));
+    }
+
+    /** Whether a terminal is one point with a probe, by the wires or by the links of the reading. */
+    private boolean holds(Observation each, Terminal probe, Terminal terminal) {
+        return each.withTies(probe).stream().anyMatch(tied -> areJoined(tied, terminal));
+    }
+
+    private List<Integer> from(Observation parting, Terminal a, Terminal b) {
+        boolean inOrder = holds(parting, parting.a(), a) && holds(parting, parting.b(), b);
+        Set<Integer> numbers = new TreeSet<>(Set.of(parting.number()));
+        numbers.addAll(toProbe(parting, inOrder ? parting.a() : parting.b(), a));
+        numbers.addAll(toProbe(parting, inOrder ? parting.b() : parting.a(), b));
+        return List.copyOf(numbers);
+    }
+
+    private Set<Integer> toProbe(Observation parting, Terminal probe, Terminal terminal) {
+        Terminal reached = parting.withTies(probe).stream()
+                .filter(tied -> areJoined(tied, terminal))
+                .findFirst()
+                .orElseThrow();
+        return path(reached, terminal);
+    }
+
+    /** The fewest joined readings that lead from one terminal to another. */
+    private Set<Integer> path(Terminal from, Terminal to) {
+        Map<Terminal, Observation> reachedBy = new HashMap<>();
+        Set<Terminal> seen = new HashSet<>(Set.of(from));
+        Deque<Terminal> due = new ArrayDeque<>(seen);
+        while (!seen.contains(to) && !due.isEmpty()) {
+            Terminal here = due.removeFirst();
+            for (Observation each : joinedAt.getOrDefault(here, List.of())) {
+                Terminal next = each.a().equals(here) ? each.b() : each.a();
+                if (seen.add(next)) {
+                    reachedBy.put(next, each);
+                    due.addLast(next);
+                }
+            }
+        }
+        Set<Integer> numbers = new TreeSet<>();
+        for (Terminal at = to; reachedBy.containsKey(at); ) {
+            Observation by = reachedBy.get(at);
+            numbers.add(by.number());
+            at = by.a().equals(at) ? by.b() : by.a();
+        }
+        return numbers;
+    }
+
+    /**
+     * The pairs that a test of the whole unit asks for and that follow from readings of other pairs: wires end to end that
+     * are apart, net against net and against the frame.
+     *
+     * @param most how many to name at most
+     */
+    public List<Pair> unread(int most) {
+        Set<Set<Terminal>> read = new HashSet<>();
+        steady.stream().filter(each -> !each.tied()).forEach(each -> read.add(Set.of(each.a(), each.b())));
+        List<Pair> pairs = new ArrayList<>();
+        eachPlanned(ends -> {
+            if (pairs.size() < most && !read.contains(Set.of(ends[0], ends[1]))) {
+                boolean sameNet = design.same(ends[0], ends[1]); // that it is joined says nothing of its resistance
+                between(ends[0], ends[1])
+                        .filter(pair -> !sameNet || !pair.joined())
+                        .ifPresent(pairs::add);
+            }
+        });
+        return List.copyOf(pairs);
+    }
+
+    private void eachPlanned(Consumer<Terminal[]> take) {
+        Set<Terminal> pieces = new LinkedHashSet<>();
+        design.nets().all().stream()
+                .filter(net -> !net.ends().isEmpty())
+                .forEach(net -> pieces.add(net.ends().get(0)));
+        design.nets()
+                .all()
+                .forEach(net -> net.ends().stream().skip(1).forEach(far -> {
+                    Terminal near = net.ends().get(0);
+                    take.accept(new Terminal[] {near, far});
+                    if (areApart(near, far)) {
+                        pieces.add(far); // what is broken or ends elsewhere has two ends to be read
+                    }
+                }));
+        pieces.remove(Terminal.FRAME);
+        List<Terminal> all = List.copyOf(pieces).subList(0, Math.min(pieces.size(), MOST_PIECES));
+        for (int i = 0; i < all.size(); i++) {
+            for (int j = i + 1; j < all.size(); j++) {
+                if (!design.same(all.get(i), all.get(j))) {
+                    take.accept(new Terminal[] {all.get(i), all.get(j)});
+                }
+            }
+            take.accept(new Terminal[] {all.get(i), Terminal.FRAME});
+        }
+    }
+}
