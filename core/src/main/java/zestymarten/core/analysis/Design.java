@@ -18,7 +18,7 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judge.Expectation;
-import zestymarten.core.limit.Allowances;
+import zestymarten.core.limit.Learnt;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.Limits;
 import zestymarten.core.network.Groups;
@@ -73,15 +73,15 @@ public final class Design {
     private final Map<Set<Terminal>, List<Component>> parts = new HashMap<>();
 
     private final double ambientC;
-    private final Allowances allowances;
+    private final Map<String, Learnt> learnt;
     private final Map<Double, Design> elsewhere = new ConcurrentHashMap<>();
 
-    private Design(Assembly assembly, double ambientC, Allowances allowances) {
+    private Design(Assembly assembly, double ambientC, Map<String, Learnt> learnt) {
         this.assembly = assembly;
         this.ambientC = ambientC;
-        this.allowances = allowances;
+        this.learnt = learnt;
         nets = Nets.of(assembly);
-        limits = new Limits(ambientC, allowances);
+        limits = new Limits(ambientC, assembly.allowances(), learnt);
         conductorsAt = assembly.byTerminal();
         hasDiodes = assembly.components().stream().anyMatch(part -> part.kind() == Component.Kind.DIODE);
         for (Component part : assembly.components()) {
@@ -97,24 +97,24 @@ public final class Design {
 
     /** Makes ready an assembly at an ambient temperature in °C. */
     public static Design of(Assembly assembly, double ambientC) {
-        return new Design(assembly, ambientC, Allowances.NONE);
+        return new Design(assembly, ambientC, Map.of());
     }
 
-    /** The same with the workshop's own figures. */
-    public static Design of(Assembly assembly, double ambientC, Allowances allowances) {
-        return new Design(assembly, ambientC, allowances);
+    /** The same with what good units have taught, by conductor. */
+    public static Design of(Assembly assembly, double ambientC, Map<String, Learnt> learnt) {
+        return new Design(assembly, ambientC, Map.copyOf(learnt));
     }
 
     /** The same wiring at another temperature in °C. */
     public Design at(double celsius) {
         return celsius == ambientC
                 ? this
-                : elsewhere.computeIfAbsent(celsius, any -> new Design(assembly, celsius, allowances));
+                : elsewhere.computeIfAbsent(celsius, any -> new Design(assembly, celsius, learnt));
     }
 
     /** Other wiring at this temperature, with these figures: what a repair has made of it. */
     public Design with(Assembly other) {
-        return new Design(other, ambientC, allowances);
+        return new Design(other, ambientC, learnt);
     }
 
     /** Temperature of the wiring in °C. */

@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Partition;
@@ -22,7 +21,7 @@ import zestymarten.core.judge.Judgement.Contact;
  * What follows from readings of a unit at rest, so that nobody has to read it.
  *
  * <p>Rules: joined with joined is joined; joined with apart is apart, where apart means that nothing was read between the
- * two, not even by a part. Only what stands without a doubt takes part: a reading
+ * two, not even by a part. Only readings with free ends take part, and only what stands without a doubt takes part: a reading
  * that jumps, or that another one of the same points contradicts, implies nothing. Cost: linear in the observations to make;
  * a pair is looked up at once, the readings that it follows from are searched for when they are asked for.
  */
@@ -30,11 +29,11 @@ public final class Implied {
     private static final int MOST_PIECES = 200;
 
     private final Design design;
-    private final List<Observation> steady;
     private final Partition groups;
-    private final Separations separations = new Separations();
+    private final Map<Set<Integer>, Observation> parting = new HashMap<>();
     private final Map<Terminal, List<Observation>> joinedAt = new HashMap<>();
     private final Set<Integer> unexpected = new HashSet<>();
+    private final Set<Set<Terminal>> read = new HashSet<>();
 
     /**
      * A pair that nobody has to read.
@@ -51,20 +50,21 @@ public final class Implied {
     private Implied(Design design, List<Observation> observations) {
         this.design = design;
         State rest = design.assembly().states().get(0);
-        steady = new Repeats(
+        List<Observation> steady = new Repeats(
                         design,
                         observations.stream()
-                                .filter(each -> each.state().equals(rest))
+                                .filter(each -> each.state().equals(rest) && !each.tied())
                                 .toList())
                 .steady();
         groups = new Connectivity(design, steady).groups();
         for (Observation each : steady) {
+            read.add(Set.of(each.a(), each.b()));
             if (each.isUnexpected()) {
                 unexpected.add(groups.group(each.a()));
                 unexpected.add(groups.group(each.b()));
             }
             if (isApart(each)) {
-                separations.add(groupsOf(each, each.a()), groupsOf(each, each.b()));
+                parting.putIfAbsent(groupsOf(each.a(), each.b()), each);
             }
             if (each.joins() && groups.joins(each.a(), each.b())) {
                 joinedAt.computeIfAbsent(each.a(), any -> new ArrayList<>()).add(each);
@@ -78,10 +78,6 @@ public final class Implied {
         return new Implied(design, observations);
     }
 
-    private Set<Integer> groupsOf(Observation each, Terminal probe) {
-        return each.withTies(probe).stream().map(groups::group).collect(Collectors.toSet());
-    }
-
     private static boolean isApart(Observation each) {
         return each.judgement().contact() == Contact.APART;
     }
@@ -93,7 +89,7 @@ public final class Implied {
 
     /** Whether two terminals were read not to be one point. */
     public boolean areApart(Terminal a, Terminal b) {
-        return !areJoined(a, b) && separations.parted(groups.group(a), groups.group(b));
+        return !areJoined(a, b) && parting.containsKey(groupsOf(a, b));
     }
 
     /** Whether a good unit would have read otherwise at what is one point with a terminal. */
@@ -106,36 +102,19 @@ public final class Implied {
         if (areJoined(a, b)) {
             return Optional.of(new Pair(a, b, true, List.copyOf(path(a, b))));
         }
-        return steady.stream()
-                .filter(each -> isApart(each) && parts(each, a, b))
-                .findFirst()
-                .map(parting -> new Pair(a, b, false, from(parting, a, b)));
+        return Optional.ofNullable(parting.get(groupsOf(a, b))).map(apart -> new Pair(a, b, false, from(apart, a, b)));
     }
 
-    private boolean parts(Observation each, Terminal a, Terminal b) {
-        return (holds(each, each.a(), a) && holds(each, each.b(), b))
-                || (holds(each, each.a(), b) && holds(each, each.b(), a));
+    private Set<Integer> groupsOf(Terminal a, Terminal b) {
+        return new HashSet<>(List.of(groups.group(a), groups.group(b)));
     }
 
-    /** Whether a terminal is one point with a probe, by the wires or by the links of the reading. */
-    private boolean holds(Observation each, Terminal probe, Terminal terminal) {
-        return each.withTies(probe).stream().anyMatch(tied -> areJoined(tied, terminal));
-    }
-
-    private List<Integer> from(Observation parting, Terminal a, Terminal b) {
-        boolean inOrder = holds(parting, parting.a(), a) && holds(parting, parting.b(), b);
-        Set<Integer> numbers = new TreeSet<>(Set.of(parting.number()));
-        numbers.addAll(toProbe(parting, inOrder ? parting.a() : parting.b(), a));
-        numbers.addAll(toProbe(parting, inOrder ? parting.b() : parting.a(), b));
+    private List<Integer> from(Observation apart, Terminal a, Terminal b) {
+        boolean inOrder = areJoined(apart.a(), a);
+        Set<Integer> numbers = new TreeSet<>(Set.of(apart.number()));
+        numbers.addAll(path(inOrder ? apart.a() : apart.b(), a));
+        numbers.addAll(path(inOrder ? apart.b() : apart.a(), b));
         return List.copyOf(numbers);
-    }
-
-    private Set<Integer> toProbe(Observation parting, Terminal probe, Terminal terminal) {
-        Terminal reached = parting.withTies(probe).stream()
-                .filter(tied -> areJoined(tied, terminal))
-                .findFirst()
-                .orElseThrow();
-        return path(reached, terminal);
     }
 
     /** The fewest joined readings that lead from one terminal to another. */
@@ -169,8 +148,6 @@ public final class Implied {
      * @param most how many to name at most
      */
     public List<Pair> unread(int most) {
-        Set<Set<Terminal>> read = new HashSet<>();
-        steady.stream().filter(each -> !each.tied()).forEach(each -> read.add(Set.of(each.a(), each.b())));
         List<Pair> pairs = new ArrayList<>();
         eachPlanned(ends -> {
             if (pairs.size() < most && !read.contains(Set.of(ends[0], ends[1]))) {

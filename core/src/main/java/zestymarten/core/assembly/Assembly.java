@@ -21,6 +21,7 @@ import java.util.Set;
  * @param conductors in design order, which is the order of tests and of findings
  * @param states the first is the one in which nothing has been done yet
  * @param bonded pins that are joined to the frame on purpose
+ * @param allowances what its wires may read where neither the maker nor a standard says
  */
 public record Assembly(
         String name,
@@ -31,7 +32,8 @@ public record Assembly(
         List<Conductor> conductors,
         List<Component> components,
         List<State> states,
-        Set<Terminal> bonded) {
+        Set<Terminal> bonded,
+        Allowances allowances) {
     /** The most conductors that one assembly may have. */
     public static final int MOST_CONDUCTORS = 10_000;
 
@@ -118,14 +120,33 @@ public record Assembly(
         this(name, kind, note, connectors, List.of(), conductors, List.of(), List.of(), Set.of());
     }
 
+    /** An assembly without allowances of its own. */
+    public Assembly(
+            String name,
+            Kind kind,
+            String note,
+            List<Connector> connectors,
+            List<Joint> joints,
+            List<Conductor> conductors,
+            List<Component> components,
+            List<State> states,
+            Set<Terminal> bonded) {
+        this(name, kind, note, connectors, joints, conductors, components, states, bonded, Allowances.NONE);
+    }
+
+    /** The same with other allowances for its wires. */
+    public Assembly withAllowances(Allowances others) {
+        return new Assembly(name, kind, note, connectors, joints, conductors, components, states, bonded, others);
+    }
+
     /** The same with other conductors between its cavities. */
     public Assembly withConductors(List<Conductor> others) {
-        return new Assembly(name, kind, note, connectors, joints, others, components, states, bonded);
+        return new Assembly(name, kind, note, connectors, joints, others, components, states, bonded, allowances);
     }
 
     /** The same with its connectors reached in another way. */
     public Assembly withConnectors(List<Connector> others) {
-        return new Assembly(name, kind, note, others, joints, conductors, components, states, bonded);
+        return new Assembly(name, kind, note, others, joints, conductors, components, states, bonded, allowances);
     }
 
     /** The same without its conductors: what it has besides them. */
@@ -138,12 +159,14 @@ public record Assembly(
         return !joints.isEmpty()
                 || !components.isEmpty()
                 || !bonded.isEmpty()
+                || !allowances.equals(Allowances.NONE)
                 || !states.equals(List.of(State.REST))
                 || connectors.stream().anyMatch(each -> !each.reach().equals(Reach.AT_HAND));
     }
 
     /**
-     * The same with the parts of another: its joints, components, states and bonds, and how its connectors are reached.
+     * The same with the parts of another: its joints, components, states, bonds and allowances, and how its connectors are
+     * reached.
      *
      * @throws IllegalArgumentException if a part ends at a pin that is not here any more
      */
@@ -157,7 +180,16 @@ public record Assembly(
                         other.connector(each.id()).map(Connector::reach).orElse(each.reach())))
                 .toList();
         return new Assembly(
-                name, kind, note, reached, other.joints, conductors, other.components, other.states, other.bonded);
+                name,
+                kind,
+                note,
+                reached,
+                other.joints,
+                conductors,
+                other.components,
+                other.states,
+                other.bonded,
+                other.allowances);
     }
 
     /** The state of that name. */

@@ -49,7 +49,20 @@ public final class AssemblyJson {
                 Map.of(
                         "bonded",
                         assembly.bonded().stream().sorted().map(Terminal::name).toList()));
+        Map<String, Object> limits = limits(assembly.allowances());
+        if (!limits.isEmpty()) {
+            root.put("limits", limits);
+        }
         return MAPPER.writeValueAsString(root);
+    }
+
+    private static Map<String, Object> limits(Allowances allowances) {
+        Map<String, Object> members = new LinkedHashMap<>();
+        put(members, "max_ohm", allowances.mostOhm());
+        put(members, "heat_w", allowances.heatW());
+        put(members, "drop_v", allowances.dropV());
+        put(members, "round_ohm", allowances.roundOhm());
+        return members;
     }
 
     /** Every joint of which something is known, then those that only conductors name. */

@@ -71,11 +71,14 @@ public final class AssemblyReader {
             }
             frame.done();
         });
+        Allowances allowances =
+                root.object("limits").map(AssemblyReader::allowances).orElse(Allowances.NONE);
         root.done();
         if (!problems.isEmpty()) {
             return Optional.empty();
         }
-        return made(new Parts(name, known.orElse(Kind.HARNESS), note, joints, conductors, components, states, bonded));
+        return made(new Parts(
+                name, known.orElse(Kind.HARNESS), note, joints, conductors, components, states, bonded, allowances));
     }
 
     private record Parts(
@@ -86,7 +89,27 @@ public final class AssemblyReader {
             List<Conductor> conductors,
             List<Component> components,
             List<State> states,
-            Set<Terminal> bonded) {}
+            Set<Terminal> bonded,
+            Allowances allowances) {}
+
+    private static Allowances allowances(Members limits) {
+        Allowances allowances = new Allowances(
+                allowance(limits, "max_ohm"),
+                allowance(limits, "heat_w"),
+                allowance(limits, "drop_v"),
+                allowance(limits, "round_ohm"));
+        limits.done();
+        return allowances;
+    }
+
+    private static OptionalDouble allowance(Members limits, String name) {
+        OptionalDouble given = limits.number(name);
+        if (given.isPresent() && !Allowances.isFigure(given.getAsDouble())) {
+            limits.problem(name, given.getAsDouble() + " is not accepted; expected a figure above 0, such as 0.5.");
+            return OptionalDouble.empty();
+        }
+        return given;
+    }
 
     private Optional<Assembly> made(Parts parts) {
         try {
@@ -109,7 +132,8 @@ public final class AssemblyReader {
                     parts.conductors(),
                     parts.components(),
                     parts.states(),
-                    parts.bonded()));
+                    parts.bonded(),
+                    parts.allowances()));
         } catch (IllegalArgumentException e) {
             problems.add(new Problem("", String.valueOf(e.getMessage())));
             return Optional.empty();

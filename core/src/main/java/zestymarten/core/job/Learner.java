@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import zestymarten.core.limit.Allowances;
+import zestymarten.core.limit.Learnt;
 import zestymarten.core.quantity.Ohms;
 
 /** Learns what a good unit reads from several that were found good: a limit for wires of which nothing else is known. */
@@ -18,17 +18,17 @@ public final class Learner {
      *
      * @param good the tests of different units of one design that were found good, one of each
      */
-    public static Map<String, Allowances.Learnt> of(List<Job> good) {
+    public static Map<String, Learnt> of(List<Job> good) {
         Map<String, List<Ohms>> read = new LinkedHashMap<>();
         for (Job job : good) {
             WireOhms.of(job)
                     .forEach((wire, one) ->
                             read.computeIfAbsent(wire, any -> new ArrayList<>()).add(Ohms.of(one.ohm())));
         }
-        Map<String, Allowances.Learnt> learnt = new LinkedHashMap<>();
+        Map<String, Learnt> learnt = new LinkedHashMap<>();
         read.forEach((wire, ohms) -> {
             if (ohms.size() >= FEWEST) {
-                learnt.put(wire, Allowances.Learnt.of(ohms));
+                learnt.put(wire, Learnt.of(ohms));
             }
         });
         return learnt;

@@ -24,6 +24,9 @@ public final class Judge implements Understood.Cases<Judgement> {
     /** What leads that nobody nulled may add. */
     private static final double ASSUMED_LEADS_OHM = 0.5;
 
+    /** So much heat in one place is more than a contact or a terminal gets rid of. */
+    private static final double HEATER_W = 5;
+
     private static final double ROUNDING = 1e-9;
 
     private final Expectation expectation;
@@ -132,15 +135,23 @@ public final class Judge implements Understood.Cases<Judgement> {
                     ohms(corrected) + " passes, but is within ± " + ohms(uncertainty) + " of the limit " + ohms(high)
                             + ".");
         }
+        double heatW = corrected * limit.carriesA().orElse(0) * limit.carriesA().orElse(0);
+        if (heatW > HEATER_W) {
+            return new Outcome(
+                    Verdict.WATCH,
+                    Contact.JOINED,
+                    Reason.HEATS,
+                    ohms(corrected) + " is within the " + limit.rule().words() + " of " + ohms(high) + ", but at "
+                            + Engineering.text(limit.carriesA().getAsDouble(), "A") + " it makes "
+                            + Engineering.text(heatW, "W")
+                            + " of heat: a fire if that is in one place. Enter the length and section of this wire, or the"
+                            + " heat or drop that is allowed.");
+        }
         return new Outcome(
                 Verdict.PASS,
                 Contact.JOINED,
                 Reason.WITHIN_LIMIT,
-                ohms(corrected) + " is within the limit of " + ohms(high) + "."
-                        + conditions
-                                .leadsCaution(limit.high())
-                                .map(caution -> " " + caution)
-                                .orElse(""));
+                ohms(corrected) + " is within the limit of " + ohms(high) + "." + caution(limit));
     }
 
     /** Without a null the leads may be what is too much. */
@@ -159,7 +170,11 @@ public final class Judge implements Understood.Cases<Judgement> {
                 Verdict.FAIL,
                 Contact.JOINED,
                 Reason.ABOVE_LIMIT,
-                ohms(corrected) + " is more than " + ohms(high) + ". " + limit.derivation());
+                ohms(corrected) + " is more than " + ohms(high) + ". " + limit.derivation() + caution(limit));
+    }
+
+    private String caution(Limit limit) {
+        return conditions.leadsCaution(limit.high()).map(each -> " " + each).orElse("");
     }
 
     private static Outcome low(double corrected, Limit limit) {

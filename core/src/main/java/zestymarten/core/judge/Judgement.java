@@ -37,6 +37,7 @@ public record Judgement(
         ABOVE_LIMIT,
         BELOW_MINIMUM,
         BELOW_EXPECTED,
+        HEATS,
         UNLIKE_ITS_SET,
         OPEN,
         APART,

@@ -1,6 +1,7 @@
 package zestymarten.core.limit;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -11,8 +12,10 @@ import zestymarten.core.quantity.Ohms;
  * @param high above this it fails
  * @param lowGiven whether the low bound was given rather than derived
  * @param by how {@code high} came about
+ * @param carriesA the current of a wire of which nothing else is known, in amperes: a round figure may be a heater
  */
-public record Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGiven, Derivation by) {
+public record Limit(
+        Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGiven, Derivation by, OptionalDouble carriesA) {
     /** The rules in their order of authority. */
     public enum Rule {
         /** The figure given for this wire. */
@@ -45,6 +48,11 @@ public record Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGive
         public String words() {
             return words;
         }
+    }
+
+    /** A limit that was derived from what is known of the wire. */
+    public Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGiven, Derivation by) {
+        this(low, nominal, high, lowGiven, by, OptionalDouble.empty());
     }
 
     /** A limit whose sentence says it all. */

@@ -3,10 +3,12 @@ package zestymarten.core.limit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import zestymarten.core.assembly.Allowances;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Metal;
@@ -36,22 +38,25 @@ public final class Limits {
 
     private final double ambientC;
     private final Allowances allowances;
+    private final Map<String, Learnt> learnt;
 
     /** @param ambientC temperature of the conductors in °C, -80 to 200 */
     public Limits(double ambientC) {
-        this(ambientC, Allowances.NONE);
+        this(ambientC, Allowances.NONE, Map.of());
     }
 
     /**
      * @param ambientC temperature of the conductors in °C, -80 to 200
-     * @param allowances figures of the workshop
+     * @param allowances figures of the assembly
+     * @param learnt what good units of the same type read, by conductor
      */
-    public Limits(double ambientC, Allowances allowances) {
+    public Limits(double ambientC, Allowances allowances, Map<String, Learnt> learnt) {
         if (!(ambientC >= -80 && ambientC <= 200)) {
             throw new IllegalArgumentException("Temperature (" + ambientC + " °C) must be from -80 to 200 °C.");
         }
         this.ambientC = ambientC;
         this.allowances = allowances;
+        this.learnt = Map.copyOf(learnt);
     }
 
     /** The limit of one conductor from end to end. */
@@ -116,8 +121,8 @@ public final class Limits {
             String sentence = "Maximum " + high.text() + ": the figure given for " + conductor.id() + ".";
             return limit(conductor, nominal, high, Derivation.plain(Limit.Rule.GIVEN, "the maker", sentence));
         }
-        if (allowances.assemblyOhm().isPresent()) {
-            Ohms high = Ohms.of(allowances.assemblyOhm().getAsDouble());
+        if (allowances.mostOhm().isPresent()) {
+            Ohms high = Ohms.of(allowances.mostOhm().getAsDouble());
             String sentence = "Maximum " + high.text() + ": the figure given for every wire of the assembly.";
             return limit(conductor, nominal, high, Derivation.plain(Limit.Rule.ASSEMBLY, "the assembly", sentence));
         }
@@ -127,11 +132,11 @@ public final class Limits {
         if (allowed.isPresent()) {
             return limit(conductor, nominal, allowed.get().ohms(), allowed.get().by());
         }
-        Allowances.Learnt learnt = allowances.learnt().get(conductor.id());
+        Learnt learnt = this.learnt.get(conductor.id());
         return learnt == null ? roundFigure(conductor, nominal) : learnt(conductor, learnt);
     }
 
-    private Limit learnt(Conductor conductor, Allowances.Learnt learnt) {
+    private Limit learnt(Conductor conductor, Learnt learnt) {
         double factor = conductor.metal().factor(ambientC);
         Ohms high = Ohms.of(learnt.most().value() * factor);
         String sentence = "Maximum " + high.text() + ": learnt from " + learnt.units() + " good units, "
@@ -160,7 +165,8 @@ public final class Limits {
         String missing = conductor.lengthM().isPresent() ? "section" : "length";
         String sentence = "Maximum " + most.text() + ": a round figure, because the " + missing + " of "
                 + conductor.id() + " is not known.";
-        return limit(conductor, nominal, most, Derivation.plain(Limit.Rule.ROUND_FIGURE, "custom", sentence));
+        Limit plain = limit(conductor, nominal, most, Derivation.plain(Limit.Rule.ROUND_FIGURE, "custom", sentence));
+        return new Limit(plain.low(), plain.nominal(), plain.high(), plain.lowGiven(), plain.by(), conductor.current());
     }
 
     private Limit byLength(Conductor conductor, Optional<Ohms> nominal) {

@@ -23,6 +23,9 @@ public record Conditions(
     /** Below this a corrected reading joins its two terminals, unless the run says otherwise. */
     public static final double JOINED_BELOW_OHM = 10_000;
 
+    /** Below this limit it matters what the excess policy leaves of the leads in a reading. */
+    private static final double EXCESS_MATTERS_OHM = 5;
+
     public Conditions {
         if (leadsOhm.isPresent() && !(leadsOhm.getAsDouble() >= 0 && leadsOhm.getAsDouble() <= 1000)) {
             throw new IllegalArgumentException(
@@ -48,12 +51,26 @@ public record Conditions(
         return Ohms.of(Math.min(Ohms.MAX, Math.max(0, readOhm - policy.share(leadsOhm.orElse(0)))));
     }
 
-    /** A word of caution where the leads have more ohms than the wire may have; empty where they have less. */
+    /** Whether the leads have more ohms than a wire of that limit may have, so that the reading decides little. */
+    public boolean leadsExceed(Ohms limit) {
+        return leadsOhm.orElse(0) > limit.value();
+    }
+
+    /**
+     * A word of caution on what the leads do to a reading: where they have more than the wire may have, and where the policy
+     * leaves a part of them in a reading whose limit is below {@value #EXCESS_MATTERS_OHM} ohm. Empty where neither is so.
+     */
     public Optional<String> leadsCaution(Ohms limit) {
-        return leadsOhm.orElse(0) <= limit.value()
-                ? Optional.empty()
-                : Optional.of("The leads (" + Ohms.of(leadsOhm.getAsDouble()).text()
-                        + ") have more than the wire may: press hard and hold still, or the reading decides little.");
+        double leads = leadsOhm.orElse(0);
+        double left = leads - policy.share(leads);
+        if (policy == LeadPolicy.EXCESS && left > 0 && limit.value() < EXCESS_MATTERS_OHM) {
+            return Optional.of(Ohms.of(left).text() + " of the test leads is still in the reading: with a limit below "
+                    + Ohms.of(EXCESS_MATTERS_OHM).text() + ", subtract all of it.");
+        }
+        return leadsExceed(limit)
+                ? Optional.of("The leads (" + Ohms.of(leads).text()
+                        + ") have more than the wire may: press hard and hold still, or the reading decides little.")
+                : Optional.empty();
     }
 
     /**

@@ -31,7 +31,8 @@ class AssemblyReaderTest {
               {"id": "RT1", "kind": "ntc", "a": "J2.5", "b": "J2.6", "r25_ohm": 10000, "beta_k": 3950, "tolerance": 0.05},
               {"id": "D1", "kind": "diode", "a": "J2.7", "b": "J2.8", "forward_v": 0.6}],
             "states": [{"id": "rest", "closed": []}, {"id": "held", "closed": ["SW1"]}],
-            "frame": {"bonded": ["J1.2"]}}
+            "frame": {"bonded": ["J1.2"]},
+            "limits": {"max_ohm": 0.9, "heat_w": 5, "drop_v": 0.4, "round_ohm": 2}}
             """;
 
     private static Assembly read(String json) {
@@ -59,6 +60,8 @@ class AssemblyReaderTest {
         assertThat(desk.components()).extracting(Component::kind).contains(Component.Kind.NTC, Component.Kind.DIODE);
         assertThat(desk.state("held").orElseThrow().closed()).containsExactly("SW1");
         assertThat(desk.bonded()).containsExactly(Terminal.of("J1.2"));
+        assertThat(desk.allowances().heatW()).hasValue(5);
+        assertThat(desk.withoutConductors().withPartsOf(desk).allowances()).isEqualTo(desk.allowances());
     }
 
     @Test
@@ -93,6 +96,8 @@ class AssemblyReaderTest {
                 "'connectors':[{'id':'J1','probing':'sideways'}] | connectors[0].probing: “sideways” is not accepted; expected one of back, front, screw.",
                 "'connectors':[{'id':'J1','face':{'shape':'grid','rows':1,'columns':1},'pins':['1','2']}] | Connector J1 has 2 pins but its face only 1 cavities.",
                 "'frame':{'bonded':['S1']} | Terminal S1 is bonded to the frame, but no connector of the assembly has it.",
+                "'limits':{'heat_w':0} | limits.heat_w: 0.0 is not accepted; expected a figure above 0, such as 0.5.",
+                "'limits':{'watts':3} | limits.watts: This member is not known. Known here: drop_v, heat_w, max_ohm, round_ohm.",
                 "'joints':[{'id':'J1.1'}] | joints[0]: Joint J1.1 must have a name without a dot, such as S1."
             })
     void refusesWithThePathOfTheMember(String members, String expected) {

@@ -11,7 +11,7 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.WireList;
-import zestymarten.core.limit.Allowances;
+import zestymarten.core.limit.Learnt;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
@@ -49,9 +49,9 @@ final class Bench {
         return new Bench(Design.of(WireList.read(wireList).assembly("Cable", Kind.CABLE, "", Map.of()), 20), approach);
     }
 
-    static Bench of(String wireList, Allowances allowances) {
+    static Bench of(String wireList, Map<String, Learnt> learnt) {
         Assembly assembly = WireList.read(wireList).assembly("Cable", Kind.CABLE, "", Map.of());
-        return new Bench(Design.of(assembly, 20, allowances), Approach.QUICK);
+        return new Bench(Design.of(assembly, 20, learnt), Approach.QUICK);
     }
 
     static Bench of(Assembly assembly, Approach approach) {

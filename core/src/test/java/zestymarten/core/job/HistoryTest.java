@@ -6,9 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
-import zestymarten.core.limit.Allowances;
+import zestymarten.core.limit.Learnt;
 import zestymarten.core.plan.Step;
 
 /** What several tests tell together: of one unit over the years, and of several good units. */
@@ -48,15 +47,13 @@ class HistoryTest {
     void threeGoodUnitsTeachWhatAWireOfWhichNothingIsKnownMayRead() {
         assertThat(Learner.of(List.of(test("0.70", "0.52"), test("0.72", "0.52"))))
                 .isEmpty();
-        Map<String, Allowances.Learnt> learnt =
+        Map<String, Learnt> learnt =
                 Learner.of(List.of(test("0.70", "0.52"), test("0.72", "0.53"), test("0.74", "0.54")));
         assertThat(learnt).hasEntrySatisfying("W1", one -> {
             assertThat(one.meanOhm().value()).isCloseTo(0.42, within(1e-9));
             assertThat(one.units()).isEqualTo(3);
         });
-        Allowances taught = new Allowances(
-                OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), learnt, OptionalDouble.empty());
-        Job next = Bench.of(UNKNOWN, taught).type("b", "0.30", "0.85").job();
+        Job next = Bench.of(UNKNOWN, learnt).type("b", "0.30", "0.85").job();
         assertThat(next.expectation((Step.Touch) next.entries().get(2).step())
                         .fold(joined -> joined.limit().derivation(), () -> ""))
                 .contains("learnt from 3 good units, 0.42 Ω");

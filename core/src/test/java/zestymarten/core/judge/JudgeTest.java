@@ -10,6 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zestymarten.core.judge.Judgement.Contact;
 import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.limit.Derivation;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
@@ -32,6 +33,38 @@ class JudgeTest {
 
     private static Judgement judge(String typed, Expectation expectation, boolean guarded) {
         return Judge.judge(new ReadingLanguage(false).understand(typed), expectation, conditions(guarded));
+    }
+
+    @Test
+    void aRoundFigureThatMakesAHeaterOfAWireIsNoCleanPass() {
+        Limit round = new Limit(
+                Ohms.of(0),
+                Optional.empty(),
+                Ohms.of(1),
+                false,
+                Derivation.plain(Limit.Rule.ROUND_FIGURE, "custom", "Round."),
+                OptionalDouble.of(8));
+        Judgement heater = judge("1.20", new Expectation.Joined(round, true), false);
+        assertThat(heater.verdict()).isEqualTo(Verdict.WATCH);
+        assertThat(heater.code()).isEqualTo(Judgement.Reason.HEATS);
+        assertThat(heater.reason())
+                .startsWith("0.9 Ω is within the round figure of 1 Ω, but at 8 A it makes 57.6 W of heat");
+        assertThat(judge("0.36", new Expectation.Joined(round, true), false).verdict())
+                .isEqualTo(Verdict.PASS);
+    }
+
+    @Test
+    void whatTheExcessPolicyLeavesOfTheLeadsIsSaidWhereItMatters() {
+        Conditions excess = new Conditions(
+                20, METER, OptionalDouble.of(1.2), LeadPolicy.EXCESS, false, Conditions.JOINED_BELOW_OHM);
+        String warned = Judge.judge(
+                        new ReadingLanguage(false).understand("1.80"),
+                        new Expectation.Joined(limit(false), false),
+                        excess)
+                .reason();
+        assertThat(warned).contains("1 Ω of the test leads is still in the reading");
+        assertThat(excess.leadsCaution(Ohms.of(6))).isEmpty();
+        assertThat(conditions(false).leadsCaution(Ohms.of(0.5))).isEmpty();
     }
 
     @ParameterizedTest

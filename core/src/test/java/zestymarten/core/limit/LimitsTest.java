@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.assembly.Allowances;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.quantity.Ohms;
@@ -99,33 +100,34 @@ class LimitsTest {
                 assemblyOhm > 0 ? OptionalDouble.of(assemblyOhm) : OptionalDouble.empty(),
                 heatW > 0 ? OptionalDouble.of(heatW) : OptionalDouble.empty(),
                 dropV > 0 ? OptionalDouble.of(dropV) : OptionalDouble.empty(),
-                Map.of("W1", Allowances.Learnt.of(List.of(Ohms.of(0.40), Ohms.of(0.42), Ohms.of(0.44)))),
                 OptionalDouble.of(2));
+    }
+
+    private static Limits limits(Allowances allowances) {
+        return new Limits(
+                20, allowances, Map.of("W1", Learnt.of(List.of(Ohms.of(0.40), Ohms.of(0.42), Ohms.of(0.44)))));
     }
 
     @Test
     void theOrderOfAuthorityIsKept() {
         Allowances all = allowing(0.9, 0.5, 0);
-        assertThat(new Limits(20, all).of(wire("max_ohm", "0.45")).rule()).isEqualTo(Limit.Rule.GIVEN);
-        assertThat(new Limits(20, all).of(wire("length_m,area_mm2", "8,0.5")).derivation())
+        assertThat(limits(all).of(wire("max_ohm", "0.45")).rule()).isEqualTo(Limit.Rule.GIVEN);
+        assertThat(limits(all).of(wire("length_m,area_mm2", "8,0.5")).derivation())
                 .isEqualTo("Maximum 0.9 Ω: the figure given for every wire of the assembly.");
         Allowances some = allowing(0, 0.5, 0);
-        assertThat(new Limits(20, some).of(wire("length_m,area_mm2", "8,0.5")).rule())
-                .isEqualTo(Limit.Rule.STANDARD);
-        assertThat(new Limits(20, some).of(wire("current_a", "8")).derivation())
+        assertThat(limits(some).of(wire("length_m,area_mm2", "8,0.5")).rule()).isEqualTo(Limit.Rule.STANDARD);
+        assertThat(limits(some).of(wire("current_a", "8")).derivation())
                 .isEqualTo("Maximum 7.813 mΩ: allowed heat of 0.5 W at 8 A, P / I².");
-        assertThat(new Limits(20, some).of(wire("wire", "W1")).derivation())
+        assertThat(limits(some).of(wire("wire", "W1")).derivation())
                 .isEqualTo("Maximum 0.48 Ω: learnt from 3 good units, 0.42 Ω with a spread of 20 mΩ.");
-        assertThat(new Limits(20, some).of(wire("wire", "W2")).high()).isEqualTo(Ohms.of(2));
+        assertThat(limits(some).of(wire("wire", "W2")).high()).isEqualTo(Ohms.of(2));
     }
 
     @Test
     void theLowerOfHeatAndDropCountsAndATighterOneIsAlwaysSaid() {
-        assertThat(new Limits(20, allowing(0, 8, 0.4))
-                        .of(wire("current_a", "2"))
-                        .derivation())
+        assertThat(limits(allowing(0, 8, 0.4)).of(wire("current_a", "2")).derivation())
                 .isEqualTo("Maximum 0.2 Ω: allowed drop of 0.4 V at 2 A, dU / I.");
-        assertThat(new Limits(20, allowing(0, 0.5, 0))
+        assertThat(limits(allowing(0, 0.5, 0))
                         .of(wire("max_ohm,current_a", "0.45,8"))
                         .derivation())
                 .isEqualTo("Maximum 0.45 Ω: the figure given for W1. Its allowed heat is tighter: 7.813 mΩ.");
@@ -152,13 +154,9 @@ class LimitsTest {
     @Test
     void refusesAnAllowanceOfNothingAndTwoGoodUnits() {
         assertThatThrownBy(() -> new Allowances(
-                        OptionalDouble.of(0),
-                        OptionalDouble.empty(),
-                        OptionalDouble.empty(),
-                        Map.of(),
-                        OptionalDouble.empty()))
+                        OptionalDouble.of(0), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()))
                 .hasMessage("An allowance (0.0) must be above 0 and at most a million.");
-        assertThatThrownBy(() -> Allowances.Learnt.of(List.of(Ohms.of(1), Ohms.of(1))))
+        assertThatThrownBy(() -> Learnt.of(List.of(Ohms.of(1), Ohms.of(1))))
                 .hasMessage("A limit is learnt from at least 3 good units, not 2.");
     }
 

@@ -115,7 +115,7 @@ final class NotShown {
                 .filter(entry -> entry.stands()
                         && entry.step() instanceof Step.Touch touch
                         && job.expectation(touch) instanceof Expectation.Joined joined
-                        && job.conditions().leadsCaution(joined.limit().high()).isPresent())
+                        && job.conditions().leadsExceed(joined.limit().high()))
                 .count();
         if (small > 0) {
             said.add("Measured with test leads of more resistance than the wire's limit: "

@@ -7,7 +7,7 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.job.Learner;
-import zestymarten.core.limit.Allowances;
+import zestymarten.core.limit.Learnt;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.web.platform.Refused;
 
@@ -29,7 +29,7 @@ class Learning {
 
     /** What the good units of a wiring teach now, by conductor; nothing is kept. */
     @Transactional(readOnly = true)
-    public Map<String, Allowances.Learnt> taught(long assemblyId) {
+    public Map<String, Learnt> taught(long assemblyId) {
         return Learner.of(runs.all(mapper.goodRuns(assemblyId, MOST_UNITS)).stream()
                 .map(Run::job)
                 .toList());
@@ -37,16 +37,15 @@ class Learning {
 
     /** What is in force for a wiring: learnt before, and used by every run that starts from now on. */
     @Transactional(readOnly = true)
-    public Map<String, Allowances.Learnt> inForce(long assemblyId) {
+    public Map<String, Learnt> inForce(long assemblyId) {
         Long latest = mapper.latest(assemblyId);
         return latest == null ? Map.of() : read(mapper.wires(latest));
     }
 
-    static Map<String, Allowances.Learnt> read(List<LearntWire> wires) {
-        Map<String, Allowances.Learnt> learnt = new LinkedHashMap<>();
+    static Map<String, Learnt> read(List<LearntWire> wires) {
+        Map<String, Learnt> learnt = new LinkedHashMap<>();
         wires.forEach(each -> learnt.put(
-                each.conductorId(),
-                new Allowances.Learnt(each.units(), Ohms.of(each.meanOhm()), Ohms.of(each.spreadOhm()))));
+                each.conductorId(), new Learnt(each.units(), Ohms.of(each.meanOhm()), Ohms.of(each.spreadOhm()))));
         return learnt;
     }
 
@@ -57,7 +56,7 @@ class Learning {
      */
     @Transactional
     public void learn(long assemblyId, String by) {
-        Map<String, Allowances.Learnt> taught = taught(assemblyId);
+        Map<String, Learnt> taught = taught(assemblyId);
         if (taught.isEmpty()) {
             throw new Refused("", "No wire was measured on three good units yet. Test more of them first.");
         }

@@ -12,7 +12,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import zestymarten.core.limit.Allowances.Learnt;
+import zestymarten.core.limit.Learnt;
 import zestymarten.web.wiring.Wirings;
 
 /** Limits learnt from good units of a wiring: what they teach, beside what is in force. */

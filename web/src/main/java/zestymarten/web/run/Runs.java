@@ -29,7 +29,7 @@ import zestymarten.core.job.Offer;
 import zestymarten.core.job.Outcome;
 import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Judgement;
-import zestymarten.core.limit.Allowances;
+import zestymarten.core.limit.Learnt;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
@@ -307,13 +307,11 @@ public class Runs {
     private Design design(Revision revision, double ambientC, long taught) {
         return designs.get(
                 new DesignKey(revision.id(), ambientC, taught),
-                any -> Design.of(revision.assembly(), ambientC, allowances(taught)));
+                any -> Design.of(revision.assembly(), ambientC, learnt(taught)));
     }
 
-    private Allowances allowances(long taught) {
-        return taught == NOTHING_LEARNT
-                ? Allowances.NONE
-                : Allowances.NONE.withLearnt(Learning.read(learnt.wires(taught)));
+    private Map<String, Learnt> learnt(long taught) {
+        return taught == NOTHING_LEARNT ? Map.of() : Learning.read(learnt.wires(taught));
     }
 
     /**

@@ -2,6 +2,7 @@ package zestymarten.web.wiring;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -27,7 +28,7 @@ class WiringViews {
 
     WiringView view(Revision revision) {
         Assembly assembly = revision.assembly();
-        Limits limits = new Limits(SHOWN_AT_C);
+        Limits limits = new Limits(SHOWN_AT_C, assembly.allowances(), Map.of());
         Set<Terminal> shared = shared(assembly);
         List<WiringView.Wire> wires = assembly.conductors().stream()
                 .limit(MOST_LISTED)

@@ -1,0 +1,39 @@
+package zestymarten.core.limit;
+
+import java.util.List;
+import zestymarten.core.quantity.Ohms;
+
+/**
+ * What several good units read at one conductor, reckoned to 20 °C.
+ *
+ * @param units how many, at least 3
+ * @param meanOhm their mean
+ * @param spreadOhm their standard deviation
+ */
+public record Learnt(int units, Ohms meanOhm, Ohms spreadOhm) {
+    private static final int LEAST = 3;
+    private static final double SPREADS = 3;
+    private static final double LEAST_SHARE = 0.1;
+
+    public Learnt {
+        if (units < LEAST) {
+            throw new IllegalArgumentException(
+                    "A limit is learnt from at least " + LEAST + " good units, not " + units + ".");
+        }
+    }
+
+    /** From the readings of good units, corrected for the leads. */
+    public static Learnt of(List<Ohms> readings) {
+        double mean = readings.stream().mapToDouble(Ohms::value).average().orElse(0);
+        double squares = readings.stream()
+                .mapToDouble(each -> (each.value() - mean) * (each.value() - mean))
+                .sum();
+        double spread = readings.size() < 2 ? 0 : Math.sqrt(squares / (readings.size() - 1));
+        return new Learnt(readings.size(), Ohms.of(mean), Ohms.of(spread));
+    }
+
+    /** Three standard deviations above the mean, but at least a tenth above it. */
+    public Ohms most() {
+        return Ohms.of(meanOhm.value() + Math.max(SPREADS * spreadOhm.value(), LEAST_SHARE * meanOhm.value()));
+    }
+}
