@@ -22,7 +22,7 @@ class DeskController {
         this.sheets = sheets;
     }
 
-    @PostMapping("/{desk:circuit|conductor|bundle|family}/keep")
+    @PostMapping("/{desk:circuit|conductor|bundle|family|check}/keep")
     String keep(@PathVariable String desk, @RequestParam Map<String, String> fields, Principal who) {
         Typed typed = DeskForm.typed(fields);
         Reckons reckons = desks.stream()

@@ -27,7 +27,8 @@ public record Kept(Desk desk, String title, Map<String, String> fields, String s
         CONDUCTOR,
         BUNDLE,
         FAMILY,
-        TEST_DAY;
+        TEST_DAY,
+        CHECK;
 
         /** Its word in the address of its page and in the database. */
         public String word() {

@@ -46,6 +46,8 @@ class PagesTest {
             "/runs/16/where?wire=core",
             "/runs/4/scan",
             "/practice",
+            "/check?thing=relay&coil=96",
+            "/check?thing=sensor&curve=table",
             "/conductor?length=38&area=0.75&ohm=7.62&class=2&volts=120&source=0.4&protection=C&rated=10",
             "/family",
             "/family?sheet=4",

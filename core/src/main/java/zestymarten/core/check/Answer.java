@@ -1,0 +1,36 @@
+package zestymarten.core.check;
+
+import java.util.OptionalDouble;
+import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judge.Judgement.Reason;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.quantity.Understood;
+
+/**
+ * What was read at a question, and how it stands.
+ *
+ * @param figure the resistance less the leads in ohms, or the voltage in volts, where there is one
+ */
+public record Answer(
+        Question question, Understood meaning, Verdict verdict, Contact contact, Reason reason, OptionalDouble figure) {
+    /** Whether it shows that nothing conducts there. */
+    boolean isOpen() {
+        return contact == Contact.APART;
+    }
+
+    /** Whether it shows a path that should not be there. */
+    boolean isJoinedAtFault() {
+        return verdict == Verdict.FAIL
+                && contact == Contact.JOINED
+                && question.expected() instanceof Expected.NoContinuity;
+    }
+
+    boolean is(Question.Ask ask) {
+        return question.ask() == ask;
+    }
+
+    /** What it concerns, first. */
+    String subject() {
+        return question.of().isEmpty() ? "" : question.of().get(0);
+    }
+}

@@ -1,0 +1,159 @@
+package zestymarten.core.check;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import zestymarten.core.judge.Doubts;
+import zestymarten.core.judge.Expectation;
+import zestymarten.core.judge.Judge;
+import zestymarten.core.judge.Judgement;
+import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judge.Judgement.Reason;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.limit.Limit;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.quantity.Ohms;
+import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
+
+/**
+ * A thing with the readings made of it.
+ *
+ * <p>Rules: each reading is judged by what a good one shows there; then the thing says what they mean together. Nothing
+ * passes before everything that is not optional was measured. Cost: constant.
+ *
+ * @param answers what was read, in the order of the questions; questions without a reading are absent
+ * @param conclusions what the readings say together
+ */
+public record Check(Item item, List<Answer> answers, List<Conclusion> conclusions) {
+    private static final double MOST_OHM = 1e13;
+    private static final List<String> PART = List.of("part");
+
+    public Check {
+        answers = List.copyOf(answers);
+        conclusions = List.copyOf(conclusions);
+    }
+
+    /** Where the thing stands. */
+    public enum Outcome {
+        PASS,
+        MARGINAL,
+        FAIL,
+        UNDECIDED,
+        DOUBTFUL,
+        NOT_TESTED
+    }
+
+    /**
+     * Takes the readings of a thing.
+     *
+     * @param typed readings by the names of their questions; blank ones were not made
+     */
+    public static Check of(Item item, Map<String, String> typed, Conditions conditions) {
+        List<Answer> answers = new ArrayList<>();
+        for (Question question : item.questions()) {
+            String text = typed.getOrDefault(question.id(), "").strip();
+            if (!text.isEmpty()) {
+                answers.add(answer(question, text, conditions));
+            }
+        }
+        boolean complete = item.questions().stream()
+                .filter(each -> !each.optional())
+                .allMatch(each ->
+                        answers.stream().anyMatch(answer -> answer.question().equals(each)));
+        return new Check(item, answers, item.conclusions(new Item.Answers(answers, complete)));
+    }
+
+    private static Answer answer(Question question, String text, Conditions conditions) {
+        Understood plain = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(text);
+        if (question.expected() instanceof Expected.Forward forward) {
+            return volts(question, plain, forward.least(), forward.most());
+        }
+        if (question.expected() instanceof Expected.Blocks) {
+            return volts(question, plain, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY);
+        }
+        Expectation expectation = question.expected() instanceof Expected.Resistance known
+                ? new Expectation.Joined(known.limit(), true, judgedBy(known.limit(), conditions))
+                : question.expected() instanceof Expected.AnyResistance
+                        ? new Expectation.Joined(any(), true, PART)
+                        : new Expectation.Apart();
+        Understood meaning = Doubts.raise(plain, expectation, conditions);
+        Judgement judgement = Judge.judge(meaning, expectation, conditions);
+        Contact contact = judgement.contact() == Contact.BRIDGED ? Contact.JOINED : judgement.contact();
+        return new Answer(question, meaning, judgement.verdict(), contact, judgement.code(), judgement.correctedOhm());
+    }
+
+    /** A wire or contact is one point; what has ohms of its own is judged by them, as a part. */
+    private static List<String> judgedBy(Limit limit, Conditions conditions) {
+        return limit.high().value() < conditions.joinedBelowOhm() / 10 && !limit.lowGiven() ? List.of() : PART;
+    }
+
+    private static Limit any() {
+        return new Limit(
+                Ohms.of(0), Optional.empty(), Ohms.of(MOST_OHM), false, Limit.Rule.PART, Limit.Rule.PART.words());
+    }
+
+    /** On the diode range a bare figure is volts; over-range says that it blocks. */
+    private static Answer volts(Question question, Understood plain, double least, double most) {
+        boolean blocks = least == Double.POSITIVE_INFINITY;
+        if (plain instanceof Understood.OverRange || plain instanceof Understood.Above) {
+            return new Answer(
+                    question,
+                    plain,
+                    blocks ? Verdict.PASS : Verdict.FAIL,
+                    Contact.APART,
+                    blocks ? Reason.APART : Reason.OPEN,
+                    OptionalDouble.empty());
+        }
+        if (!(plain instanceof Understood.Value value)
+                || value.unit() == Understood.Unit.AMPERE
+                || value.value() > 10) {
+            return new Answer(
+                    question, plain, Verdict.DOUBTFUL, Contact.UNKNOWN, Reason.WRONG_QUANTITY, OptionalDouble.empty());
+        }
+        boolean good = value.value() >= least && value.value() <= most;
+        return new Answer(
+                question,
+                new Understood.Value(value.value(), Understood.Unit.VOLT),
+                good ? Verdict.PASS : Verdict.FAIL,
+                Contact.BRIDGED,
+                good ? Reason.WITHIN_LIMIT : value.value() < least ? Reason.BELOW_MINIMUM : Reason.ABOVE_LIMIT,
+                OptionalDouble.of(value.value()));
+    }
+
+    /** The answer to a question; empty while it was not measured. */
+    public Optional<Answer> answer(Question question) {
+        return answers.stream().filter(each -> each.question().equals(question)).findFirst();
+    }
+
+    /** The first question that has to be answered and is not; empty when the check is complete. */
+    public Optional<Question> due() {
+        return item.questions().stream()
+                .filter(each -> !each.optional() && answer(each).isEmpty())
+                .findFirst();
+    }
+
+    /** Where the thing stands: a fault is a fault at once, a pass needs every measurement. */
+    public Outcome outcome() {
+        Set<Verdict> verdicts = EnumSet.noneOf(Verdict.class);
+        answers.forEach(each -> verdicts.add(each.verdict()));
+        conclusions.forEach(each -> verdicts.add(each.verdict()));
+        if (verdicts.contains(Verdict.FAIL)) {
+            return Outcome.FAIL;
+        }
+        if (verdicts.contains(Verdict.DOUBTFUL)) {
+            return Outcome.DOUBTFUL;
+        }
+        if (verdicts.contains(Verdict.UNDECIDED)) {
+            return Outcome.UNDECIDED;
+        }
+        if (due().isPresent()) {
+            return Outcome.NOT_TESTED;
+        }
+        return verdicts.contains(Verdict.WATCH) ? Outcome.MARGINAL : Outcome.PASS;
+    }
+}

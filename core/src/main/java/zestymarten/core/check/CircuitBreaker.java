@@ -1,0 +1,39 @@
+package zestymarten.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import zestymarten.core.check.Conclusion.Code;
+import zestymarten.core.limit.Limit;
+
+/**
+ * A circuit breaker, out of the circuit: each pole switched on and off.
+ *
+ * @param poles 1 to 4
+ */
+public record CircuitBreaker(int poles) implements Item {
+    private static final int MOST_POLES = 4;
+
+    public CircuitBreaker {
+        if (poles < 1 || poles > MOST_POLES) {
+            throw new IllegalArgumentException("A breaker has 1 to " + MOST_POLES + " poles, not " + poles + ".");
+        }
+    }
+
+    @Override
+    public List<Question> questions() {
+        List<Question> questions = new ArrayList<>();
+        for (int pole = 1; pole <= poles; pole++) {
+            String name = Integer.toString(pole);
+            questions.add(
+                    new Question(Question.Ask.POLE_ON, Figures.atMost(Figures.CONTACT_OHM, Limit.Rule.PART), name));
+            questions.add(new Question(Question.Ask.POLE_OFF, new Expected.NoContinuity(), name));
+        }
+        return questions;
+    }
+
+    @Override
+    public List<Conclusion> conclusions(Answers answers) {
+        List<Conclusion> faults = Contacts.faults(answers.all());
+        return faults.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.BREAKER_CONDUCTS)) : faults;
+    }
+}

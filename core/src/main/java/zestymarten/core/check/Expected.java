@@ -1,0 +1,33 @@
+package zestymarten.core.check;
+
+import zestymarten.core.limit.Limit;
+
+/** What a good one shows at one measurement. */
+public sealed interface Expected {
+    /** A resistance within a limit. */
+    record Resistance(Limit limit) implements Expected {}
+
+    /** A resistance whatever it is: nobody knows more. */
+    record AnyResistance() implements Expected {}
+
+    /** No continuity. */
+    record NoContinuity() implements Expected {}
+
+    /**
+     * A forward voltage on the diode range, in volts.
+     *
+     * @param least above 0
+     * @param most above {@code least}
+     */
+    record Forward(double least, double most) implements Expected {
+        public Forward {
+            if (!(least > 0 && most > least)) {
+                throw new IllegalArgumentException(
+                        "A forward voltage from " + least + " V to " + most + " V must be above 0 and rise.");
+            }
+        }
+    }
+
+    /** Over-range on the diode range: it blocks. */
+    record Blocks() implements Expected {}
+}

@@ -1,0 +1,48 @@
+package zestymarten.core.check;
+
+import java.util.Optional;
+import zestymarten.core.limit.Limit;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Ohms;
+
+/** Limits and figures of things that are checked by themselves. */
+final class Figures {
+    /** What a closed contact may have: the usual figure for switches and relays that carry current. */
+    static final double CONTACT_OHM = 0.2;
+
+    private Figures() {}
+
+    static Expected atMost(double ohm, Limit.Rule rule) {
+        return new Expected.Resistance(
+                new Limit(Ohms.of(0), Optional.empty(), Ohms.of(ohm), false, rule, rule.words()));
+    }
+
+    static Expected around(double ohm, double below, double above) {
+        return new Expected.Resistance(new Limit(
+                Ohms.of(ohm * (1 - below)),
+                Optional.of(Ohms.of(ohm)),
+                Ohms.of(ohm * (1 + above)),
+                true,
+                Limit.Rule.PART,
+                Limit.Rule.PART.words()));
+    }
+
+    static String ohms(Answer answer) {
+        return answer.figure().isPresent()
+                ? Engineering.text(answer.figure().getAsDouble(), "Ω")
+                : answer.meaning().text();
+    }
+
+    static String limit(Answer answer) {
+        return answer.question().expected() instanceof Expected.Resistance known
+                ? known.limit().high().text()
+                : "";
+    }
+
+    static double required(double value, double most, String what) {
+        if (!(value > 0 && value <= most)) {
+            throw new IllegalArgumentException(what + " (" + value + ") must be above 0 and at most " + most + ".");
+        }
+        return value;
+    }
+}

@@ -1,0 +1,44 @@
+package zestymarten.core.check;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import zestymarten.core.check.Conclusion.Code;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.limit.Limit;
+
+/**
+ * A fuse out of its holder. Limit: what loses {@value #DROP_V} V at the rated current, a rule of thumb for cartridge fuses;
+ * without a rating {@value #UNRATED_OHM} ohm.
+ *
+ * @param ratedA above 0 to 10,000 A
+ */
+public record Fuse(OptionalDouble ratedA) implements Item {
+    private static final double DROP_V = 0.5;
+    private static final double UNRATED_OHM = 1;
+    private static final double LEAST_OHM = 0.05;
+    private static final double MOST_A = 10_000;
+
+    public Fuse {
+        ratedA.ifPresent(each -> Figures.required(each, MOST_A, "The rated current in amperes"));
+    }
+
+    @Override
+    public List<Question> questions() {
+        double most = ratedA.isPresent() ? Math.max(LEAST_OHM, DROP_V / ratedA.getAsDouble()) : UNRATED_OHM;
+        return List.of(new Question(
+                Question.Ask.FUSE,
+                Figures.atMost(most, ratedA.isPresent() ? Limit.Rule.DROP : Limit.Rule.ROUND_FIGURE)));
+    }
+
+    @Override
+    public List<Conclusion> conclusions(Answers answers) {
+        return answers.all().stream()
+                .filter(each -> each.verdict() == Verdict.FAIL || answers.isGood())
+                .map(each -> each.verdict() != Verdict.FAIL
+                        ? Conclusion.good(Code.FUSE_CONDUCTS)
+                        : each.figure().isPresent() && !each.isOpen()
+                                ? Conclusion.bad(Code.FUSE_HIGH, Figures.ohms(each), Figures.limit(each))
+                                : Conclusion.bad(Code.FUSE_BLOWN))
+                .toList();
+    }
+}

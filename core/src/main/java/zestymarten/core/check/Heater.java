@@ -1,0 +1,56 @@
+package zestymarten.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import zestymarten.core.check.Conclusion.Code;
+import zestymarten.core.judge.Judgement.Verdict;
+
+/**
+ * A heating element, cold. Cold it may have up to {@value #COLD} less than hot, by its metal; {@value #ABOVE} more is its
+ * tolerance.
+ *
+ * @param ohm hot, from its power and voltage or its plate: above 0
+ */
+public record Heater(double ohm) implements Item {
+    private static final double COLD = 0.15;
+    private static final double ABOVE = 0.1;
+    private static final double MOST_OHM = 1e6;
+
+    public Heater {
+        Figures.required(ohm, MOST_OHM, "The heater's resistance in ohms");
+    }
+
+    /**
+     * By its plate: {@code R = U² / P}.
+     *
+     * @throws IllegalArgumentException if a figure is not above 0
+     */
+    public static Heater of(double volts, double watts) {
+        return new Heater(Figures.required(volts, 1e5, "The voltage in volts")
+                * volts
+                / Figures.required(watts, 1e7, "The power in watts"));
+    }
+
+    @Override
+    public List<Question> questions() {
+        return List.of(
+                new Question(Question.Ask.HEATER, Figures.around(ohm, COLD, ABOVE)),
+                new Question(Question.Ask.ELEMENT_TO_FRAME, new Expected.NoContinuity()));
+    }
+
+    @Override
+    public List<Conclusion> conclusions(Answers answers) {
+        List<Conclusion> said = new ArrayList<>();
+        for (Answer each : answers.all()) {
+            if (each.verdict() == Verdict.FAIL) {
+                said.add(
+                        each.is(Question.Ask.ELEMENT_TO_FRAME)
+                                ? Conclusion.bad(Code.SHORT_TO_FRAME, Figures.ohms(each))
+                                : each.figure().isEmpty() || each.isOpen()
+                                        ? Conclusion.bad(Code.HEATER_OPEN)
+                                        : Conclusion.bad(Code.HEATER_WRONG, Figures.ohms(each)));
+            }
+        }
+        return said.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.HEATER_GOOD)) : said;
+    }
+}

@@ -1,0 +1,57 @@
+package zestymarten.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.check.Conclusion.Code;
+import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.limit.Limit;
+import zestymarten.core.limit.Limits;
+
+/**
+ * One wire or core, end to end, and against what lies beside it.
+ *
+ * @param wire with its length, section and metal as far as they are known
+ * @param ambientC its temperature, -80 to 200 °C
+ */
+public record Lead(Conductor wire, double ambientC) implements Item {
+    @Override
+    public List<Question> questions() {
+        Limit limit = new Limits(ambientC).of(wire);
+        return List.of(
+                new Question(Question.Ask.WIRE, new Expected.Resistance(limit)),
+                new Question(Question.Ask.WIRE_TO_OTHERS, List.of(), new Expected.NoContinuity(), true));
+    }
+
+    @Override
+    public List<Conclusion> conclusions(Answers answers) {
+        List<Conclusion> said = new ArrayList<>();
+        for (Answer each : answers.all()) {
+            if (each.verdict() == Verdict.FAIL) {
+                said.add(fault(each));
+            } else if (each.verdict() == Verdict.WATCH && each.is(Question.Ask.WIRE) && isLow(each)) {
+                said.add(new Conclusion(Code.WIRE_LOW, List.of(Figures.ohms(each)), Verdict.WATCH));
+            }
+        }
+        return said.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.WIRE_GOOD)) : said;
+    }
+
+    private static boolean isLow(Answer each) {
+        return each.question().expected() instanceof Expected.Resistance known
+                && each.figure().isPresent()
+                && each.figure().getAsDouble() < known.limit().low().value();
+    }
+
+    private static Conclusion fault(Answer each) {
+        if (each.is(Question.Ask.WIRE_TO_OTHERS)) {
+            return Conclusion.bad(Code.WIRE_SHORTED, Figures.ohms(each));
+        }
+        if (each.contact() == Contact.UNSTABLE) {
+            return Conclusion.bad(Code.WIRE_JUMPS);
+        }
+        return each.isOpen() || each.contact() == Contact.LEAK
+                ? Conclusion.bad(Code.WIRE_OPEN)
+                : Conclusion.bad(Code.WIRE_HIGH, Figures.ohms(each), Figures.limit(each));
+    }
+}

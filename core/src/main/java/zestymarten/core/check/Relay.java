@@ -1,0 +1,68 @@
+package zestymarten.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import zestymarten.core.check.Conclusion.Code;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.limit.Limit;
+
+/**
+ * A relay or contactor: its coil, and a contact at rest and operated.
+ *
+ * @param coilOhm what the coil should have, above 0; empty where nobody knows
+ * @param makes whether it has a contact that is open at rest
+ * @param breaks whether it has a contact that is closed at rest
+ */
+public record Relay(OptionalDouble coilOhm, boolean makes, boolean breaks) implements Item {
+    private static final double COIL_TOLERANCE = 0.15;
+    private static final double MOST_OHM = 1e6;
+    private static final String MAKING = "making";
+    private static final String BREAKING = "breaking";
+
+    public Relay {
+        coilOhm.ifPresent(each -> Figures.required(each, MOST_OHM, "The coil's resistance in ohms"));
+        if (!makes && !breaks) {
+            throw new IllegalArgumentException(
+                    "A relay has a contact that is open at rest, one that is closed, or both.");
+        }
+    }
+
+    @Override
+    public List<Question> questions() {
+        List<Question> questions = new ArrayList<>();
+        questions.add(new Question(
+                Question.Ask.COIL,
+                coilOhm.isPresent()
+                        ? Figures.around(coilOhm.getAsDouble(), COIL_TOLERANCE, COIL_TOLERANCE)
+                        : new Expected.AnyResistance()));
+        if (makes) {
+            questions.add(new Question(Question.Ask.CONTACT_AT_REST, new Expected.NoContinuity(), MAKING));
+            questions.add(new Question(Question.Ask.CONTACT_OPERATED, closed(), MAKING));
+        }
+        if (breaks) {
+            questions.add(new Question(Question.Ask.CONTACT_AT_REST, closed(), BREAKING));
+            questions.add(new Question(Question.Ask.CONTACT_OPERATED, new Expected.NoContinuity(), BREAKING));
+        }
+        return questions;
+    }
+
+    private static Expected closed() {
+        return Figures.atMost(Figures.CONTACT_OHM, Limit.Rule.PART);
+    }
+
+    @Override
+    public List<Conclusion> conclusions(Answers answers) {
+        List<Conclusion> faults = new ArrayList<>();
+        answers.all().stream()
+                .filter(each -> each.is(Question.Ask.COIL) && each.verdict() == Verdict.FAIL)
+                .map(each -> each.figure().isPresent() && !each.isOpen()
+                        ? Conclusion.bad(Code.COIL_WRONG, Figures.ohms(each))
+                        : Conclusion.bad(Code.COIL_OPEN))
+                .forEach(faults::add);
+        faults.addAll(Contacts.faults(answers.all().stream()
+                .filter(each -> !each.is(Question.Ask.COIL))
+                .toList()));
+        return faults.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.RELAY_GOOD)) : faults;
+    }
+}

@@ -1,0 +1,108 @@
+package zestymarten.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zestymarten.core.check.Conclusion.Code;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.quantity.Engineering;
+
+/**
+ * A temperature sensor at a known temperature, and again at another one.
+ *
+ * @param celsius its temperature at the first reading, within its curve
+ * @param again its temperature at the second reading, within its curve and at least 5 K away; empty if it is read once
+ */
+public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) implements Item {
+    /** Less than this share of what it should have is a short circuit, not a warm sensor. */
+    private static final double SHORTED_SHARE = 0.02;
+
+    private static final double LEAST_STEP_K = 5;
+
+    public Sensor {
+        for (OptionalDouble each : List.of(OptionalDouble.of(celsius), again)) {
+            if (each.isPresent() && !curve.covers(each.getAsDouble())) {
+                throw new IllegalArgumentException("The sensor's temperature (" + each.getAsDouble()
+                        + " °C) must be within its curve, " + curve.lowestC() + " to " + curve.highestC() + " °C.");
+            }
+        }
+        if (again.isPresent() && !(Math.abs(again.getAsDouble() - celsius) >= LEAST_STEP_K)) {
+            throw new IllegalArgumentException("The second temperature (" + again.getAsDouble()
+                    + " °C) must be at least " + LEAST_STEP_K + " K from the first, or nothing is learnt from it.");
+        }
+    }
+
+    @Override
+    public List<Question> questions() {
+        List<Question> questions = new ArrayList<>();
+        questions.add(new Question(Question.Ask.SENSOR, expected(celsius), degrees(celsius)));
+        again.ifPresent(each -> questions.add(new Question(Question.Ask.SENSOR_AGAIN, expected(each), degrees(each))));
+        return questions;
+    }
+
+    private Expected expected(double at) {
+        return Figures.around(curve.ohmAt(at), curve.tolerance(), curve.tolerance());
+    }
+
+    private static String degrees(double celsius) {
+        return Engineering.figure(Math.round(celsius * 10) / 10.0) + " °C";
+    }
+
+    @Override
+    public List<Conclusion> conclusions(Answers answers) {
+        List<Conclusion> said = new ArrayList<>();
+        wrongWay(answers).ifPresent(said::add);
+        for (Answer each : answers.all()) {
+            if (each.verdict() == Verdict.FAIL) {
+                said.add(fault(each));
+            }
+        }
+        if (said.isEmpty() && answers.isGood()) {
+            said.add(Conclusion.good(again.isPresent() ? Code.SENSOR_GOOD : Code.SENSOR_ONE_POINT));
+        }
+        return said;
+    }
+
+    private Conclusion fault(Answer each) {
+        double at = each.is(Question.Ask.SENSOR) ? celsius : again.orElseThrow();
+        if (each.figure().isEmpty() || each.isOpen()) {
+            return Conclusion.bad(Code.SENSOR_OPEN);
+        }
+        double ohm = each.figure().getAsDouble();
+        if (ohm < SHORTED_SHARE * curve.ohmAt(at)) {
+            return Conclusion.bad(Code.SENSOR_SHORTED, Figures.ohms(each));
+        }
+        OptionalDouble reads = curve.celsiusAt(ohm);
+        return Conclusion.bad(
+                Code.SENSOR_OFF,
+                Figures.ohms(each),
+                reads.isPresent() ? degrees(reads.getAsDouble()) : "",
+                degrees(at));
+    }
+
+    /** Warmer and yet more ohms on an NTC, or fewer on platinum. */
+    private Optional<Conclusion> wrongWay(Answers answers) {
+        OptionalDouble first = figure(answers, Question.Ask.SENSOR);
+        OptionalDouble second = figure(answers, Question.Ask.SENSOR_AGAIN);
+        if (first.isEmpty() || second.isEmpty()) {
+            return Optional.empty();
+        }
+        double expected = curve.ohmAt(again.orElseThrow()) - curve.ohmAt(celsius);
+        double read = second.getAsDouble() - first.getAsDouble();
+        return expected * read > 0
+                ? Optional.empty()
+                : Optional.of(Conclusion.bad(
+                        Code.SENSOR_WRONG_WAY,
+                        Engineering.text(first.getAsDouble(), "Ω"),
+                        Engineering.text(second.getAsDouble(), "Ω")));
+    }
+
+    private static OptionalDouble figure(Answers answers, Question.Ask ask) {
+        return answers.all().stream()
+                .filter(each -> each.is(ask))
+                .map(Answer::figure)
+                .findFirst()
+                .orElse(OptionalDouble.empty());
+    }
+}

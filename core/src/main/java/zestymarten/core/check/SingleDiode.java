@@ -1,0 +1,50 @@
+package zestymarten.core.check;
+
+import java.util.List;
+import java.util.Optional;
+import zestymarten.core.check.Conclusion.Code;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.quantity.Engineering;
+
+/** A diode on the meter's diode range, both ways: silicon reads about 0.5 to 0.8 V forward, Schottky from 0.15 V. */
+public record SingleDiode() implements Item {
+    private static final double LEAST_V = 0.15;
+    private static final double MOST_V = 0.9;
+
+    @Override
+    public List<Question> questions() {
+        return List.of(
+                new Question(Question.Ask.FORWARD, new Expected.Forward(LEAST_V, MOST_V)),
+                new Question(Question.Ask.BACKWARD, new Expected.Blocks()));
+    }
+
+    @Override
+    public List<Conclusion> conclusions(Answers answers) {
+        Optional<Answer> forward = of(answers, Question.Ask.FORWARD);
+        Optional<Answer> backward = of(answers, Question.Ask.BACKWARD);
+        boolean doubtful = answers.all().stream().anyMatch(each -> each.verdict() == Verdict.DOUBTFUL);
+        if (forward.isEmpty() || backward.isEmpty() || doubtful) {
+            return List.of();
+        }
+        double there = forward.get().figure().orElse(-1);
+        double back = backward.get().figure().orElse(-1);
+        boolean conducts = forward.get().verdict() == Verdict.PASS;
+        if (conducts && backward.get().isOpen()) {
+            return List.of(Conclusion.good(Code.DIODE_GOOD, Engineering.text(there, "V")));
+        }
+        if (forward.get().isOpen() && backward.get().isOpen()) {
+            return List.of(Conclusion.bad(Code.DIODE_OPEN));
+        }
+        if (there >= 0 && there < LEAST_V && back >= 0 && back < LEAST_V) {
+            return List.of(Conclusion.bad(Code.DIODE_SHORTED));
+        }
+        return List.of(
+                forward.get().isOpen() && back >= LEAST_V && back <= MOST_V
+                        ? Conclusion.bad(Code.DIODE_REVERSED, Engineering.text(back, "V"))
+                        : Conclusion.bad(Code.DIODE_ODD));
+    }
+
+    private static Optional<Answer> of(Answers answers, Question.Ask ask) {
+        return answers.all().stream().filter(each -> each.is(ask)).findFirst();
+    }
+}

@@ -1,0 +1,110 @@
+package zestymarten.web.check;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.context.i18n.LocaleContextHolder;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.assembly.Metal;
+import zestymarten.core.check.Check;
+import zestymarten.core.check.Item;
+import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.LeadPolicy;
+import zestymarten.core.meter.Meter;
+import zestymarten.web.desk.DeskForm;
+import zestymarten.web.desk.DeskSheets;
+import zestymarten.web.desk.Kept;
+import zestymarten.web.desk.Reckons;
+import zestymarten.web.meter.MeterRow;
+import zestymarten.web.meter.Meters;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Typed;
+
+/** One thing checked by itself. All that was typed stands in the address: a reload or a passed-on link loses nothing. */
+@Controller
+class CheckController implements Reckons {
+    private static final Meter USUAL = new Meter("meter", 0.01, 0.1, 30, false, 20e6);
+
+    private final DeskSheets sheets;
+    private final Meters meters;
+    private final CheckWords words;
+
+    CheckController(DeskSheets sheets, Meters meters, CheckWords words) {
+        this.sheets = sheets;
+        this.meters = meters;
+        this.words = words;
+    }
+
+    @GetMapping("/check")
+    String page(@RequestParam Map<String, String> fields, @RequestParam Optional<Long> sheet, Model model) {
+        Typed typed = DeskForm.typed(sheet.map(id -> sheets.fields(desk(), id)).orElse(fields));
+        CheckForm form = new CheckForm(typed);
+        Optional<CheckView> view = view(form, typed, LocaleContextHolder.getLocale());
+        model.addAttribute("typed", typed.fields());
+        model.addAttribute("thing", form.thing().code());
+        model.addAttribute(
+                "things",
+                List.of(CheckForm.Thing.values()).stream()
+                        .map(CheckForm.Thing::code)
+                        .toList());
+        model.addAttribute("metals", Metal.codes());
+        model.addAttribute("meters", meters.all().stream().map(MeterRow::name).toList());
+        model.addAttribute("view", view);
+        model.addAttribute("trouble", typed.problems());
+        model.addAttribute("kept", sheets.last(desk()));
+        return "check/check";
+    }
+
+    private Optional<CheckView> view(CheckForm form, Typed typed, Locale locale) {
+        Optional<Item> item = form.item();
+        Conditions conditions = conditions(typed);
+        return item.map(each -> words.view(Check.of(each, readings(typed), conditions), readings(typed), locale));
+    }
+
+    /** The readings by their questions. */
+    private static Map<String, String> readings(Typed typed) {
+        Map<String, String> readings = new HashMap<>();
+        typed.fields().forEach((name, text) -> {
+            if (name.startsWith(CheckView.READING)) {
+                readings.put(name.substring(CheckView.READING.length()), text);
+            }
+        });
+        return readings;
+    }
+
+    private Conditions conditions(Typed typed) {
+        Meter meter = meters.all().stream()
+                .filter(each -> each.name().equals(typed.text("meter")))
+                .map(MeterRow::meter)
+                .findFirst()
+                .or(() -> meters.all().stream().map(MeterRow::meter).findFirst())
+                .orElse(USUAL);
+        OptionalDouble leads = typed.figure("leads", "what the joined test leads read, such as 0.2");
+        OptionalDouble line = typed.figure("line", "the resistance of the line to the sensor, such as 0.8");
+        OptionalDouble taken = leads.isEmpty() && line.isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(leads.orElse(0) + line.orElse(0));
+        return new Conditions(20, meter, taken, LeadPolicy.FULL, false, Conditions.JOINED_BELOW_OHM);
+    }
+
+    @Override
+    public Kept.Desk desk() {
+        return Kept.Desk.CHECK;
+    }
+
+    @Override
+    public Kept kept(Typed typed) {
+        CheckForm form = new CheckForm(typed);
+        CheckView view =
+                view(form, typed, LocaleContextHolder.getLocale()).orElseThrow(() -> new Refused(typed.problems()));
+        String verdict = view.state().equals("doubtful") ? "untested" : view.state();
+        String says = view.word() + ". " + view.told();
+        return new Kept(desk(), typed.text("name"), typed.fields(), says.strip(), verdict);
+    }
+}

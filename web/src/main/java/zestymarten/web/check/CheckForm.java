@@ -1,0 +1,219 @@
+package zestymarten.web.check;
+
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.NavigableMap;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Awg;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Metal;
+import zestymarten.core.assembly.StrandClass;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.check.CircuitBreaker;
+import zestymarten.core.check.Contact;
+import zestymarten.core.check.Fuse;
+import zestymarten.core.check.Heater;
+import zestymarten.core.check.Item;
+import zestymarten.core.check.Lead;
+import zestymarten.core.check.Points;
+import zestymarten.core.check.Relay;
+import zestymarten.core.check.Sensor;
+import zestymarten.core.check.SensorCurve;
+import zestymarten.core.check.SingleDiode;
+import zestymarten.core.check.ThreeWindings;
+import zestymarten.core.quantity.Celsius;
+import zestymarten.web.platform.Typed;
+
+/** What is checked, from the fields of the page. What makes no sense is said at its field; nothing typed is lost. */
+final class CheckForm {
+    private static final double PERCENT = 100;
+    private static final int MOST_POLES = 4;
+    private static final int MOST_ROWS = 200;
+
+    /** The things that can be checked, in the order in which they are offered. */
+    enum Thing {
+        FUSE,
+        SWITCH,
+        RELAY,
+        BREAKER,
+        WIRE,
+        SENSOR,
+        HEATER,
+        WINDING,
+        DIODE,
+        POINTS;
+
+        String code() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+
+        static Thing of(String code) {
+            return Stream.of(values())
+                    .filter(each -> each.code().equals(code))
+                    .findFirst()
+                    .orElse(FUSE);
+        }
+    }
+
+    private final Typed typed;
+    private final Thing thing;
+
+    CheckForm(Typed typed) {
+        this.typed = typed;
+        thing = Thing.of(typed.text("thing"));
+    }
+
+    Thing thing() {
+        return thing;
+    }
+
+    /** The thing itself; empty where a field makes no sense, which is then said. */
+    Optional<Item> item() {
+        try {
+            Item item = made();
+            return typed.isSound() ? Optional.of(item) : Optional.empty();
+        } catch (IllegalArgumentException e) {
+            typed.refuse(field(), String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    /** At which field it is said that the figures do not make a thing. */
+    private String field() {
+        return switch (thing) {
+            case FUSE -> "rated";
+            case SWITCH -> "positions";
+            case RELAY -> "coil";
+            case BREAKER -> "poles";
+            case WIRE -> "length";
+            case SENSOR -> typed.text("curve").equals("table") ? "table" : "celsius";
+            case HEATER -> "watts";
+            case WINDING -> "ohm";
+            case DIODE -> "thing";
+            case POINTS -> "value";
+        };
+    }
+
+    private Item made() {
+        return switch (thing) {
+            case FUSE -> new Fuse(typed.figure("rated", "the rated current in amperes, such as 10"));
+            case SWITCH -> contact();
+            case RELAY ->
+                new Relay(
+                        typed.figure("coil", "the coil's resistance, such as 96"),
+                        !typed.text("contacts", "both").equals("breaking"),
+                        !typed.text("contacts", "both").equals("making"));
+            case BREAKER -> new CircuitBreaker((int) Math.round(Math.min(MOST_POLES + 1.0, typed.figure("poles", 1))));
+            case WIRE -> new Lead(wire(), typed.celsius("celsius", 20));
+            case SENSOR -> sensor();
+            case HEATER -> heater();
+            case WINDING -> new ThreeWindings(typed.figure("ohm", "the resistance between two leads, such as 2.5"));
+            case DIODE -> new SingleDiode();
+            case POINTS -> points();
+        };
+    }
+
+    private static List<String> names(String text) {
+        return Arrays.stream(text.split(","))
+                .map(String::strip)
+                .filter(each -> !each.isEmpty())
+                .distinct()
+                .toList();
+    }
+
+    private Contact contact() {
+        Set<String> closed = new LinkedHashSet<>(names(typed.text("closed", "on")));
+        return new Contact(names(typed.text("positions", "off, on")), closed);
+    }
+
+    private Conductor wire() {
+        Optional<Metal> metal = Metal.of(typed.text("metal", "copper"));
+        if (metal.isEmpty()) {
+            typed.refuse("metal", "“" + typed.text("metal") + "” is not accepted; expected one of the list.");
+        }
+        return new Conductor(
+                "the wire",
+                Terminal.of("A.1"),
+                Terminal.of("B.1"),
+                Optional.empty(),
+                Optional.empty(),
+                typed.figure("length", "the length in metres, such as 8"),
+                area(),
+                metal.orElse(Metal.COPPER),
+                StrandClass.FIVE,
+                Optional.empty(),
+                typed.figure("amperes", "the current that it carries in amperes, such as 8"),
+                false,
+                typed.figure("most", "the maximum in ohms, such as 0.5"),
+                OptionalDouble.empty(),
+                Optional.empty());
+    }
+
+    private OptionalDouble area() {
+        String text = typed.text("area");
+        if (text.toLowerCase(Locale.ROOT).contains("awg")) {
+            var gauge = Awg.parse(text);
+            if (gauge.isEmpty()) {
+                typed.refuse("area", "“" + text + "” is not accepted; expected a gauge such as 20 AWG or 2/0 AWG.");
+                return OptionalDouble.empty();
+            }
+            return OptionalDouble.of(Awg.areaMm2(gauge.getAsInt()));
+        }
+        return typed.figure("area", "the section in mm², such as 0.75, or a gauge such as 20 AWG");
+    }
+
+    private Sensor sensor() {
+        double celsius = typed.celsius("celsius", 20);
+        OptionalDouble again =
+                typed.has("again") ? OptionalDouble.of(typed.celsius("again", celsius)) : OptionalDouble.empty();
+        SensorCurve curve = switch (typed.text("curve", "ntc")) {
+            case "pt100" -> new SensorCurve.Platinum(100);
+            case "pt1000" -> new SensorCurve.Platinum(1000);
+            case "table" -> new SensorCurve.Table(rows());
+            default -> new SensorCurve.Beta(typed.figure("r25", 10_000), typed.figure("beta", 3950));
+        };
+        return new Sensor(curve, celsius, again);
+    }
+
+    /** Lines such as "25 10k": temperature and resistance. */
+    private NavigableMap<Double, Double> rows() {
+        NavigableMap<Double, Double> rows = new TreeMap<>();
+        for (String line : typed.text("table").split("\\R")) {
+            String[] parts = line.strip().split("[\\s;]+");
+            OptionalDouble celsius = parts.length == 2 ? Celsius.of(parts[0]) : OptionalDouble.empty();
+            OptionalDouble ohm =
+                    parts.length == 2 ? new Typed(Map.of("ohm", parts[1])).figure("ohm", "") : OptionalDouble.empty();
+            if (celsius.isPresent() && ohm.isPresent() && rows.size() < MOST_ROWS) {
+                rows.put(celsius.getAsDouble(), ohm.getAsDouble());
+            } else if (!line.isBlank()) {
+                typed.refuse(
+                        "table",
+                        "“" + line.strip()
+                                + "” is not accepted; expected a temperature and a resistance, such as 25 10k.");
+            }
+        }
+        return rows;
+    }
+
+    private Heater heater() {
+        if (typed.has("ohm")) {
+            return new Heater(typed.figure("ohm", 26.5));
+        }
+        return Heater.of(typed.figure("volts", 230), typed.figure("watts", 2000));
+    }
+
+    private Points points() {
+        return switch (typed.text("expect", "joined")) {
+            case "apart" -> Points.apart();
+            case "value" -> Points.value(typed.figure("value", 100), typed.figure("tolerance", 5) / PERCENT);
+            default -> Points.joined(typed.figure("most", 1));
+        };
+    }
+}

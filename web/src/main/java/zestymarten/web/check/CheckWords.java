@@ -1,0 +1,147 @@
+package zestymarten.web.check;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.context.MessageSource;
+import org.springframework.stereotype.Component;
+import zestymarten.core.check.Answer;
+import zestymarten.core.check.Check;
+import zestymarten.core.check.Conclusion;
+import zestymarten.core.check.Expected;
+import zestymarten.core.check.Question;
+import zestymarten.core.job.StepState;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Understood;
+
+/** Puts a check into the words of {@code messages/check.properties}. */
+@Component
+class CheckWords {
+    private final MessageSource messages;
+
+    CheckWords(MessageSource messages) {
+        this.messages = messages;
+    }
+
+    CheckView view(Check check, Map<String, String> typed, Locale locale) {
+        Optional<Question> due = check.due();
+        List<CheckView.Row> rows = check.item().questions().stream()
+                .map(each -> row(check, each, typed, locale))
+                .toList();
+        String outcome = check.outcome().name().toLowerCase(Locale.ROOT);
+        return new CheckView(
+                state(check.outcome()).code(),
+                message("outcome." + outcome, locale),
+                check.conclusions().stream().map(each -> said(each, locale)).toList(),
+                due.map(each -> ask(each, locale)).orElse(""),
+                rows);
+    }
+
+    private static StepState state(Check.Outcome outcome) {
+        return switch (outcome) {
+            case PASS -> StepState.GOOD;
+            case MARGINAL -> StepState.WATCH;
+            case FAIL -> StepState.FAULT;
+            case UNDECIDED, DOUBTFUL -> StepState.DOUBTFUL;
+            case NOT_TESTED -> StepState.UNTESTED;
+        };
+    }
+
+    private CheckView.Row row(Check check, Question question, Map<String, String> typed, Locale locale) {
+        Optional<Answer> answer = check.answer(question);
+        StepState state = answer.map(each -> StepState.of(each.verdict())).orElse(StepState.UNTESTED);
+        return new CheckView.Row(
+                CheckView.READING + question.id(),
+                ask(question, locale) + (question.optional() ? " " + message("optional", locale) : ""),
+                message("setting." + setting(question.expected()), locale),
+                expected(question, locale),
+                typed.getOrDefault(question.id(), ""),
+                state.code(),
+                answer.map(each -> message("verdict." + each.verdict().name().toLowerCase(Locale.ROOT), locale))
+                        .orElse(""),
+                answer.map(each -> read(each, locale)).orElse(""),
+                check.due().filter(question::equals).isPresent());
+    }
+
+    private String ask(Question question, Locale locale) {
+        return message(
+                "ask." + question.ask().code(),
+                locale,
+                question.of().stream().map(each -> named(each, locale)).toArray());
+    }
+
+    /** A making or breaking contact has a word of its own; positions and leads are named by the person. */
+    private String named(String subject, Locale locale) {
+        return Objects.requireNonNullElse(
+                messages.getMessage("check.subject." + subject, null, subject, locale), subject);
+    }
+
+    private static String setting(Expected expected) {
+        return expected instanceof Expected.Forward || expected instanceof Expected.Blocks ? "diode" : "resistance";
+    }
+
+    private String expected(Question question, Locale locale) {
+        if (question.expected() instanceof Expected.Resistance known) {
+            String high = known.limit().high().text();
+            String source = message("source." + question.ask().code(), locale);
+            return (known.limit().lowGiven()
+                            ? message(
+                                    "expect.between",
+                                    locale,
+                                    known.limit().low().text(),
+                                    high)
+                            : message("expect.most", locale, high))
+                    + " " + source;
+        }
+        if (question.expected() instanceof Expected.Forward forward) {
+            return message(
+                    "expect.forward",
+                    locale,
+                    Engineering.text(forward.least(), "V"),
+                    Engineering.text(forward.most(), "V"));
+        }
+        return message(
+                question.expected() instanceof Expected.Blocks
+                        ? "expect.blocks"
+                        : question.expected() instanceof Expected.AnyResistance ? "expect.any" : "expect.apart",
+                locale);
+    }
+
+    private String read(Answer answer, Locale locale) {
+        if (answer.meaning() instanceof Understood.Ambiguous ambiguous) {
+            return ambiguous.question();
+        }
+        if (answer.meaning() instanceof Understood.Refused refused) {
+            return refused.message();
+        }
+        String figure = answer.meaning() instanceof Understood.OverRange
+                ? message("over_range", locale)
+                : answer.meaning().text();
+        boolean corrected = answer.figure().isPresent()
+                && !answer.figure().equals(answer.meaning().figure());
+        String less = corrected
+                ? message("less_leads", locale, Engineering.text(answer.figure().getAsDouble(), "Ω"))
+                : "";
+        String why = answer.verdict() == Verdict.PASS
+                ? ""
+                : message("reason." + answer.reason().code(), locale);
+        return why.isEmpty() ? figure + less : figure + less + ". " + why;
+    }
+
+    private String said(Conclusion conclusion, Locale locale) {
+        Stream<String> at = conclusion.at().map(each -> ask(each, locale)).stream();
+        return message(
+                "says." + conclusion.code().code(),
+                locale,
+                Stream.concat(at, conclusion.of().stream().map(each -> named(each, locale)))
+                        .toArray());
+    }
+
+    private String message(String code, Locale locale, Object... arguments) {
+        return messages.getMessage("check." + code, arguments, locale);
+    }
+}
