@@ -18,8 +18,20 @@
     box.className = "say fault";
     box.setAttribute("role", "alert");
     box.textContent =
-      "The server does not answer. What you typed is still here: try again in a moment. Nothing of it was saved yet.";
+      "The server does not answer. Enter the same again in a moment: nothing is saved twice.";
     place.replaceChildren(box);
+  });
+
+  // An answer that is no message of ours, such as a refusal without words, never takes the place of what is on the page.
+  document.addEventListener("htmx:beforeSwap", (event) => {
+    const { xhr } = event.detail;
+    const ours = (xhr.getResponseHeader("Content-Type") ?? "").startsWith("text/html");
+    if (xhr.status >= 400 && (!ours || !document.getElementById("say"))) {
+      event.detail.shouldSwap = false;
+      if (xhr.status === 401 || xhr.status === 403) {
+        window.location.reload();
+      }
+    }
   });
 
   const remember = (name, value) => {

@@ -7,7 +7,9 @@
   const say = document.getElementById("say");
   const understood = document.getElementById("understood");
   let entryId = null;
+  let attempt = "";
   let asked = null;
+  let deciding = null;
   let sent = "";
   let busy = false;
   let impatient = false;
@@ -25,6 +27,22 @@
   const result = () => document.querySelector(".result");
   const pulse = () => document.getElementById("pulse");
   const typing = () => slot && slot.value.trim() !== "";
+
+  // What is typed belongs to the step that it was begun for. It is kept with it on this device until the server has it: a
+  // reload, a lost session or somebody else's entry never files it elsewhere.
+  const draft = `marten-draft-${main.dataset.run}`;
+  let begun = null;
+  const parts = ["stage", "question", "subject", "black", "red", "state", "ties"];
+  const isSame = (one, other) => parts.every((part) => (one[part] ?? "") === (other[part] ?? ""));
+  const nameOf = ({ black, red, subject, question, stage }) => (black ? `${black} – ${red}` : subject || question || stage);
+  const begin = (values) => {
+    begun = values;
+    if (values) {
+      sessionStorage.setItem(draft, JSON.stringify({ typed: slot.value, begun: values }));
+    } else {
+      sessionStorage.removeItem(draft);
+    }
+  };
 
   const send = async (method, path, values, target = "#work") => {
     busy = true;
@@ -53,7 +71,70 @@
     understood.replaceChildren();
   };
 
-  const keep = (typed, more = {}) => {
+  // A question of our own, with a key for each answer.
+  const decide = (text, choices) => {
+    deciding = choices.map(([, done]) => done);
+    const box = document.createElement("div");
+    box.className = "say watch question";
+    box.setAttribute("role", "alertdialog");
+    box.setAttribute("aria-label", text);
+    const words = document.createElement("p");
+    words.textContent = text;
+    const buttons = document.createElement("div");
+    buttons.className = "row-fields";
+    [...choices.map(([label]) => label), "type it again"].forEach((label, at) => {
+      const button = document.createElement("button");
+      button.type = "button";
+      button.className = "button";
+      button.dataset.meaning = at < choices.length ? String(at) : "again";
+      const key = document.createElement("kbd");
+      key.textContent = at < choices.length ? String(at + 1) : "Esc";
+      button.append(key, ` ${label}`);
+      buttons.append(button);
+    });
+    box.append(words, buttons);
+    say.replaceChildren(box);
+    asked = box;
+    slot.blur();
+    buttons.querySelector("button").focus();
+  };
+
+  // Nothing is filed where it was not begun, and nothing is filed as a second reading, without being asked.
+  const mustDecide = (typed) => {
+    const here = step();
+    const name = nameOf(here);
+    const figure = typed || "it";
+    if (result()) {
+      decide(`${figure}: the same points again, or the next measurement?`, [
+        [`${name} again`, () => keep(typed, { sure: true })],
+        [
+          "the next measurement",
+          async () => {
+            await send("GET", "/work", {});
+            keep(typed, { sure: true });
+          },
+        ],
+      ]);
+      return true;
+    }
+    if (typing() && begun && !isSame(begun, here)) {
+      const own = begun;
+      decide(`You began ${figure} for ${nameOf(own)}. Now ${name} is due.`, [
+        [
+          `it belongs to ${nameOf(own)}`,
+          async () => {
+            await send("GET", "/work", own);
+            keep(typed, { sure: true });
+          },
+        ],
+        [`it belongs to ${name}`, () => keep(typed, { sure: true })],
+      ]);
+      return true;
+    }
+    return false;
+  };
+
+  const keep = (typed, { sure, ...more } = {}) => {
     if (!document.querySelector("#step input")) {
       return;
     }
@@ -61,7 +142,15 @@
       impatient = true;
       return;
     }
-    entryId = entryId ?? newId();
+    if (!sure && more.meaning === undefined && mustDecide(typed)) {
+      return;
+    }
+    // The same entry again has the same name, so that it is saved once; another one never takes its place.
+    const now = JSON.stringify([typed, step(), more]);
+    if (now !== attempt || !entryId) {
+      attempt = now;
+      entryId = newId();
+    }
     sent = slot.value;
     send("POST", "/entries", { ...step(), typed, entry: entryId, where: where(), ...more });
   };
@@ -229,10 +318,14 @@
   };
 
   const answer = (meaning) => {
+    const decided = deciding;
     asked = null;
+    deciding = null;
     say.replaceChildren();
     slot.focus();
-    if (meaning !== "again") {
+    if (decided && meaning !== "again") {
+      decided[Number(meaning)]();
+    } else if (meaning !== "again") {
       keep(slot.value, { meaning });
     }
   };
@@ -280,7 +373,9 @@
   let later = 0;
   slot?.addEventListener("input", () => {
     entryId = null;
+    deciding = null;
     say.replaceChildren();
+    begin(typing() ? (begun ?? step()) : null);
     clearTimeout(later);
     later = setTimeout(() => {
       if (document.querySelector("#step input")) {
@@ -339,6 +434,7 @@
     // What was typed while the answer was on its way belongs to the next touch and stays.
     slot.value = slot.value === sent ? "" : slot.value.slice(slot.value.startsWith(sent) ? sent.length : 0);
     entryId = null;
+    begin(null);
     clear();
     slot.focus();
   });
@@ -376,6 +472,12 @@
   };
   document.addEventListener("htmx:afterSwap", prepareSlot);
   prepareSlot();
+
+  const left = slot && JSON.parse(sessionStorage.getItem(draft) ?? "null");
+  if (left) {
+    slot.value = left.typed;
+    begin(left.begun);
+  }
 
   const stayAwake = () => navigator.wakeLock?.request("screen").catch(() => {});
   document.addEventListener("visibilitychange", () => document.visibilityState === "visible" && stayAwake());

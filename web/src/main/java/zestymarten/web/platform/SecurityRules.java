@@ -2,6 +2,8 @@ package zestymarten.web.platform;
 
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -12,7 +14,9 @@ import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.AccessDeniedHandlerImpl;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Who may do what, and the headers that keep a page from running or fetching anything that is not ours. */
@@ -22,6 +26,10 @@ class SecurityRules {
             "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'"
                     + " data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; form-action 'self'; frame-ancestors"
                     + " 'none'; base-uri 'none'; object-src 'none'";
+
+    private static final String SIGNED_OUT =
+            "<div class=\"say fault\" role=\"alert\"><p>You are signed out. Nothing of this was saved."
+                    + " What you typed comes back after you have signed in. <a href=\"\">Sign in</a></p></div>";
 
     @Bean
     PasswordEncoder passwordEncoder() {
@@ -52,6 +60,7 @@ class SecurityRules {
     SecurityFilterChain pages(HttpSecurity http) throws Exception {
         headers(http);
         var toSignIn = new LoginUrlAuthenticationEntryPoint("/sign-in");
+        var forbidden = new AccessDeniedHandlerImpl();
         return http.authorizeHttpRequests(rules -> rules.dispatcherTypeMatchers(
                                 DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
                         .permitAll()
@@ -83,14 +92,29 @@ class SecurityRules {
                         form.loginPage("/sign-in").defaultSuccessUrl("/").failureUrl("/sign-in?wrong"))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, failure) -> {
-                    if (isHtmx(request)) {
-                        response.setHeader("HX-Redirect", "/sign-in");
-                        response.setStatus(HttpStatus.UNAUTHORIZED.value());
-                    } else {
-                        toSignIn.commence(request, response, failure);
-                    }
-                }))
+                            if (isHtmx(request)) {
+                                signedOut(response, HttpStatus.UNAUTHORIZED);
+                            } else {
+                                toSignIn.commence(request, response, failure);
+                            }
+                        })
+                        .accessDeniedHandler((request, response, failure) -> {
+                            if (isHtmx(request) && failure instanceof CsrfException) {
+                                signedOut(response, HttpStatus.FORBIDDEN);
+                            } else {
+                                forbidden.handle(request, response, failure);
+                            }
+                        }))
                 .build();
+    }
+
+    /** Said in the place for messages: what was typed stays, and the way back leads to the same page. */
+    private static void signedOut(HttpServletResponse response, HttpStatus status) throws IOException {
+        response.setStatus(status.value());
+        response.setHeader("HX-Retarget", "#say");
+        response.setHeader("HX-Reswap", "innerHTML");
+        response.setContentType("text/html;charset=UTF-8");
+        response.getWriter().write(SIGNED_OUT);
     }
 
     private static boolean isHtmx(HttpServletRequest request) {

@@ -93,7 +93,10 @@ class SecurityTest {
         assertThat(get("/wirings").headers().firstValue("Location").orElse("")).endsWith("/sign-in");
         HttpResponse<String> htmx = site.send(site.request("/runs/1/work").header("HX-Request", "true"));
         assertThat(htmx.statusCode()).isEqualTo(401);
-        assertThat(htmx.headers().firstValue("HX-Redirect")).contains("/sign-in");
+        assertThat(htmx.headers().firstValue("HX-Retarget"))
+                .as("said in its place: what was typed stays on the page")
+                .contains("#say");
+        assertThat(htmx.body()).contains("You are signed out").contains("Sign in");
         assertThat(get("/api/v1/assemblies").statusCode()).isEqualTo(401);
         assertThat(get("/actuator/health").body()).contains("\"status\":\"UP\"");
         assertThat(get("/actuator/metrics").statusCode()).isNotEqualTo(200);
