@@ -18,6 +18,14 @@ public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, d
     /** More outlets than that belong to several circuits. */
     public static final int MOST_OUTLETS = 60;
 
+    /** The temperatures that its cable may have, in °C. */
+    public static final double LEAST_C = -50;
+
+    public static final double MOST_C = 150;
+
+    /** The most spurs that one outlet may have: their points are told apart by a letter. */
+    public static final int MOST_SPURS = 8;
+
     /** A screwed contact: too little to be read, but something that can be opened. */
     static final double CONTACT_OHM = 1e-6;
 
@@ -35,7 +43,7 @@ public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, d
                         "A spur leaves outlet " + spur.from() + ", but there are only " + outlets + ".");
             }
         }
-        if (!(celsius >= -50 && celsius <= 150)) {
+        if (!(celsius >= LEAST_C && celsius <= MOST_C)) {
             throw new IllegalArgumentException("Temperature (" + celsius + " °C) must be from -50 to 150 °C.");
         }
     }

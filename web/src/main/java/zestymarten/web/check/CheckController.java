@@ -31,6 +31,8 @@ import zestymarten.web.platform.Typed;
 class CheckController implements Reckons {
     private static final Meter USUAL = new Meter("meter", 0.01, 0.1, 30, false, 20e6);
 
+    private static final double MOST_TAKEN_OHM = 500;
+
     private final DeskSheets sheets;
     private final Meters meters;
     private final CheckWords words;
@@ -62,8 +64,8 @@ class CheckController implements Reckons {
     }
 
     private Optional<CheckView> view(CheckForm form, Typed typed, Locale locale) {
-        Optional<Item> item = form.item();
         Conditions conditions = conditions(typed);
+        Optional<Item> item = form.item();
         return item.map(each -> words.view(Check.of(each, readings(typed), conditions), readings(typed), locale));
     }
 
@@ -85,12 +87,22 @@ class CheckController implements Reckons {
                 .findFirst()
                 .or(() -> meters.all().stream().map(MeterRow::meter).findFirst())
                 .orElse(USUAL);
-        OptionalDouble leads = typed.figure("leads", "what the joined test leads read, such as 0.2");
-        OptionalDouble line = typed.figure("line", "the resistance of the line to the sensor, such as 0.8");
+        OptionalDouble leads = taken(typed, "leads", "what the joined test leads read, such as 0.2");
+        OptionalDouble line = taken(typed, "line", "the resistance of the line to the sensor, such as 0.8");
         OptionalDouble taken = leads.isEmpty() && line.isEmpty()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(leads.orElse(0) + line.orElse(0));
         return new Conditions(20, meter, taken, LeadPolicy.FULL, false, Conditions.JOINED_BELOW_OHM);
+    }
+
+    /** A resistance that is taken off each reading. */
+    private static OptionalDouble taken(Typed typed, String field, String expected) {
+        OptionalDouble ohm = typed.figure(field, expected);
+        if (ohm.isPresent() && ohm.getAsDouble() > MOST_TAKEN_OHM) {
+            typed.refuse(field, "“" + typed.text(field) + "” is not accepted; expected " + expected + ".");
+            return OptionalDouble.empty();
+        }
+        return ohm;
     }
 
     @Override

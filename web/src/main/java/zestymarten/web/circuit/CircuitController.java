@@ -111,32 +111,33 @@ class CircuitController implements Reckons {
     /** The sheet of a sound form; refused with everything that is wrong with it. */
     private static Sheet sheet(Typed typed) {
         CircuitForm form = new CircuitForm(typed);
-        Optional<Circuit> circuit = form.circuit();
-        Optional<Sheet> sheet = circuit.map(each -> Sheet.of(form.tests(each), form.supply()));
-        if (!typed.isSound() || sheet.isEmpty()) {
+        Circuit circuit = form.circuit();
+        Sheet sheet = Sheet.of(form.tests(circuit), form.supply());
+        if (!typed.isSound()) {
             throw new Refused(typed.problems());
         }
-        return sheet.get();
+        return sheet;
     }
 
     private String shown(Map<String, String> fields, Model model) {
         Typed typed = DeskForm.typed(fields);
         CircuitForm form = new CircuitForm(typed);
-        Optional<Circuit> circuit = form.circuit();
-        Optional<Sheet> sheet = circuit.map(each -> Sheet.of(form.tests(each), form.supply()));
+        Circuit circuit = form.circuit();
+        boolean asDrawn = typed.isSound(); // nothing is concluded of a circuit that is not the one that was meant
+        Sheet sheet = Sheet.of(form.tests(circuit), form.supply());
         List<More> more = new ArrayList<>();
-        circuit.ifPresent(each -> form.more(each).stream()
+        form.more(circuit).stream()
                 .filter(spot -> typed.has(CircuitForm.field(spot)))
-                .forEach(spot -> more.add(more(spot))));
-        Optional<Spot> next = sheet.flatMap(Sheet::next);
+                .forEach(spot -> more.add(more(spot)));
+        Optional<Spot> next = asDrawn ? sheet.next() : Optional.empty();
         next.filter(spot -> isBeside(CircuitForm.field(spot))).ifPresent(spot -> more.add(more(spot)));
         model.addAttribute("typed", typed.fields());
         model.addAttribute("problems", typed.problems());
         model.addAttribute("ring", form.ring());
         model.addAttribute("sheet", sheet);
-        model.addAttribute("begun", sheet.isPresent() && !sheet.get().says().isEmpty());
-        model.addAttribute(
-                "drawing", sheet.map(each -> CircuitDrawing.of(each.tests().circuit(), each.compared())));
+        model.addAttribute("begun", asDrawn && !sheet.says().isEmpty());
+        model.addAttribute("drawing", CircuitDrawing.of(circuit, sheet.compared()));
+        model.addAttribute("beyond", form.beyond(circuit));
         model.addAttribute("more", more);
         model.addAttribute("next", next.map(CircuitController::more));
         model.addAttribute("focus", focus(typed, sheet, next));
@@ -153,15 +154,15 @@ class CircuitController implements Reckons {
     }
 
     /** Where to type next: what was refused, else the reading that tells most, else the first that is missing. */
-    private static String focus(Typed typed, Optional<Sheet> sheet, Optional<Spot> next) {
+    private static String focus(Typed typed, Sheet sheet, Optional<Spot> next) {
         if (!typed.isSound()) {
             return typed.problems().get(0).where();
         }
         return next.map(CircuitForm::field)
-                .or(() -> sheet.flatMap(each -> each.compared().stream()
+                .or(() -> sheet.compared().stream()
                         .filter(one -> one.state() == Compared.State.UNTESTED)
                         .findFirst()
-                        .map(one -> CircuitForm.field(one.spot()))))
+                        .map(one -> CircuitForm.field(one.spot())))
                 .orElse("");
     }
 }

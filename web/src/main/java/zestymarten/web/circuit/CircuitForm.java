@@ -2,11 +2,13 @@ package zestymarten.web.circuit;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import zestymarten.core.assembly.Terminal;
@@ -31,7 +33,9 @@ final class CircuitForm {
     private static final double OPEN_FROM_OHM = 1e5;
     private static final Pattern STRETCH = Pattern.compile("([\\d.,]+)(?: +([\\d.,]+) */ *([\\d.,]+))?");
     private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *(.+)");
+    private static final Pattern OF_DRAWING = Pattern.compile("s\\d+|[np]_\\d+[s-z]?|end_[LNP]");
     private static final String MORE = "more_";
+    private static final double MOST_MM2 = 1000;
 
     private final Typed typed;
 
@@ -71,29 +75,50 @@ final class CircuitForm {
         return !typed.text("kind").equals("radial");
     }
 
-    /** The circuit as drawn; empty where something makes no sense, which is then said. */
-    Optional<Circuit> circuit() {
-        double line = typed.figure("line", 2.5);
-        double protective = typed.figure("protective conductor", 1.5);
+    /**
+     * The circuit as drawn. What makes no sense is said at its field, and the usual figure is drawn instead, so that every
+     * field stays on the page.
+     */
+    Circuit circuit() {
+        double line = section("line", 2.5);
+        double protective = section("protective", 1.5);
         List<Stretch> stretches = new ArrayList<>();
         int outlets = outlets();
-        double celsius = typed.celsius("celsius", 20);
-        try {
-            for (int i = 1; i <= outlets + (ring() ? 1 : 0); i++) {
-                stretches.add(stretch("s" + i, line, protective));
-            }
-            return Optional.of(new Circuit(ring(), stretches, spurs(line, protective), celsius));
-        } catch (IllegalArgumentException e) {
-            typed.refuse("circuit", String.valueOf(e.getMessage()));
-            return Optional.empty();
+        for (int i = 1; i <= outlets + (ring() ? 1 : 0); i++) {
+            stretches.add(stretch("s" + i, line, protective));
         }
+        return new Circuit(ring(), stretches, spurs(outlets, line, protective), celsius());
+    }
+
+    private double section(String field, double usual) {
+        double mm2 = typed.figure(field, usual);
+        if (!(mm2 > 0 && mm2 <= MOST_MM2)) {
+            typed.refuse(
+                    field,
+                    "“" + typed.text(field) + "” is not accepted; expected a section above 0 and at most "
+                            + (int) MOST_MM2 + " mm², such as 2.5.");
+            return usual;
+        }
+        return mm2;
+    }
+
+    private double celsius() {
+        double celsius = typed.celsius("celsius", 20);
+        if (!(celsius >= Circuit.LEAST_C && celsius <= Circuit.MOST_C)) {
+            typed.refuse(
+                    "celsius",
+                    "“" + typed.text("celsius") + "” is not accepted; expected a cable from " + (int) Circuit.LEAST_C
+                            + " to " + (int) Circuit.MOST_C + " °C.");
+            return 20;
+        }
+        return celsius;
     }
 
     private Stretch stretch(String field, double line, double protective) {
         if (!typed.has(field)) {
             return new Stretch(USUAL_M, line, protective);
         }
-        return cable(typed.text(field), line, protective).orElseGet(() -> {
+        return cable(field, typed.text(field), line, protective).orElseGet(() -> {
             typed.refuse(
                     field,
                     "“" + typed.text(field)
@@ -103,25 +128,38 @@ final class CircuitForm {
     }
 
     /** Metres, and sections where they differ from the circuit's: {@code 6 4/2.5}. */
-    private static Optional<Stretch> cable(String text, double line, double protective) {
+    private Optional<Stretch> cable(String field, String text, double line, double protective) {
         Matcher stretch = STRETCH.matcher(text);
         if (!stretch.matches()) {
             return Optional.empty();
         }
-        double metres = number(stretch.group(1));
-        return Optional.of(
-                stretch.group(2) == null
-                        ? new Stretch(metres, line, protective)
-                        : new Stretch(metres, number(stretch.group(2)), number(stretch.group(3))));
+        try {
+            double metres = number(stretch.group(1));
+            return Optional.of(
+                    stretch.group(2) == null
+                            ? new Stretch(metres, line, protective)
+                            : new Stretch(metres, number(stretch.group(2)), number(stretch.group(3))));
+        } catch (IllegalArgumentException e) {
+            typed.refuse(field, "“" + text + "” is not accepted. " + e.getMessage());
+            return Optional.of(new Stretch(USUAL_M, line, protective));
+        }
     }
 
-    private List<Spur> spurs(double line, double protective) {
+    private List<Spur> spurs(int outlets, double line, double protective) {
         List<Spur> spurs = new ArrayList<>();
         for (String each : typed.text("spurs").split("[;]|, +")) {
             Matcher spur = SPUR.matcher(each.strip());
-            Optional<Stretch> cable = spur.matches() ? cable(spur.group(2), line, protective) : Optional.empty();
-            if (cable.isPresent()) {
-                spurs.add(new Spur(Integer.parseInt(spur.group(1)), cable.get()));
+            Optional<Stretch> cable =
+                    spur.matches() ? cable("spurs", spur.group(2), line, protective) : Optional.empty();
+            int from = cable.isPresent() ? Integer.parseInt(spur.group(1)) : 0;
+            long beside = spurs.stream().filter(one -> one.from() == from).count();
+            if (cable.isPresent() && from >= 1 && from <= outlets && beside < Circuit.MOST_SPURS) {
+                spurs.add(new Spur(from, cable.get()));
+            } else if (cable.isPresent()) {
+                typed.refuse(
+                        "spurs",
+                        "“" + each.strip() + "” is not accepted; expected an outlet from 1 to " + outlets
+                                + ", and at most " + Circuit.MOST_SPURS + " spurs on one.");
             } else if (!each.isBlank()) {
                 typed.refuse(
                         "spurs",
@@ -130,6 +168,22 @@ final class CircuitForm {
             }
         }
         return spurs;
+    }
+
+    /** Fields of the drawing that were typed and that the circuit as drawn has no place for. */
+    List<String> beyond(Circuit circuit) {
+        Set<String> places = new HashSet<>();
+        for (int i = 1; i <= circuit.stretches().size(); i++) {
+            places.add("s" + i);
+        }
+        circuit.points().forEach(point -> places.addAll(List.of("n_" + point, "p_" + point)));
+        if (circuit.ring()) {
+            places.addAll(List.of("end_L", "end_N", "end_P"));
+        }
+        return typed.fields().keySet().stream()
+                .filter(field -> OF_DRAWING.matcher(field).matches() && typed.has(field) && !places.contains(field))
+                .sorted()
+                .toList();
     }
 
     private static double number(String text) {

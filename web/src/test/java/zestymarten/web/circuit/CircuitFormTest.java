@@ -3,9 +3,12 @@ package zestymarten.web.circuit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Collections;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.Linked;
 import zestymarten.core.circuit.Readings;
@@ -19,7 +22,7 @@ import zestymarten.web.platform.Typed;
 /** The fields of a circuit, one by one. */
 class CircuitFormTest {
     private static Circuit circuit(Typed typed) {
-        return new CircuitForm(typed).circuit().orElseThrow();
+        return new CircuitForm(typed).circuit();
     }
 
     @Test
@@ -29,7 +32,7 @@ class CircuitFormTest {
                 "2",
                 "line",
                 "4",
-                "protective conductor",
+                "protective",
                 "2.5",
                 "s1",
                 "6",
@@ -98,11 +101,41 @@ class CircuitFormTest {
                         "A breaker's rated current (500.0 A) must be above 0 and at most 125 A.");
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "spurs | 5:3 | “5:3” is not accepted; expected an outlet from 1 to 2, and at most 8 spurs on one.",
+                "s2 | 0 | “0” is not accepted. A stretch's length (0.0 m) must be above 0 and at most 1000 m.",
+                "s1 | 5000 | “5000” is not accepted. A stretch's length (5000.0 m) must be above 0 and at most 1000 m.",
+                "s1 | 6 0/2 | “6 0/2” is not accepted. A stretch's section of the line (0.0 mm²) must be above 0 and at most"
+                        + " 1000 mm².",
+                "celsius | 180 | “180” is not accepted; expected a cable from -50 to 150 °C.",
+                "line | 0 | “0” is not accepted; expected a section above 0 and at most 1000 mm², such as 2.5.",
+                "protective | 9999 | “9999” is not accepted; expected a section above 0 and at most 1000 mm², such as 2.5."
+            })
+    void whatMakesNoCircuitIsSaidAtItsFieldAndEveryOtherFieldStays(String field, String text, String refused) {
+        Typed typed = new Typed(Map.of("outlets", "2", field, text, "n_1", "0.21"));
+        Circuit circuit = circuit(typed);
+        assertThat(circuit.outlets()).isEqualTo(2);
+        assertThat(typed.problems()).containsExactly(new Problem(field, refused));
+        assertThat(typed.text("n_1")).isEqualTo("0.21");
+    }
+
     @Test
-    void aSpurOfAnOutletThatIsNotThereRefusesTheCircuit() {
-        Typed typed = new Typed(Map.of("outlets", "2", "spurs", "5:3"));
-        assertThat(new CircuitForm(typed).circuit()).isEmpty();
-        assertThat(typed.problems())
-                .containsExactly(new Problem("circuit", "A spur leaves outlet 5, but there are only 2."));
+    void nineSpursOnOneOutletAreRefusedAndEightAreDrawn() {
+        String eight = String.join("; ", Collections.nCopies(8, "1:3"));
+        assertThat(circuit(new Typed(Map.of("outlets", "2", "spurs", eight))).points())
+                .contains("1z");
+        Typed nine = new Typed(Map.of("outlets", "2", "spurs", eight + "; 1:3"));
+        assertThat(circuit(nine).spurs()).hasSize(8);
+        assertThat(nine.problems()).hasSize(1);
+    }
+
+    @Test
+    void readingsOfPointsThatAreNoLongerThereAreKeptAndNamed() {
+        Typed typed = new Typed(Map.of("outlets", "2", "kind", "radial", "n_3", "0.4", "p_2", "0.3", "end_L", "0.5"));
+        CircuitForm form = new CircuitForm(typed);
+        assertThat(form.beyond(form.circuit())).containsExactly("end_L", "n_3");
     }
 }

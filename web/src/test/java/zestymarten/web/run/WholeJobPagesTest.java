@@ -149,7 +149,8 @@ class WholeJobPagesTest {
         String run = browser.path();
         browser.open(run + "?stage=ENDS&black=J1.1&red=J2.1").see(".sentence", "Black on J1.1");
         browser.keys("0.58", Keys.ENTER).see("#say", "It is not proved dead yet");
-        browser.keys(Keys.BACK_SPACE, Keys.BACK_SPACE, Keys.BACK_SPACE, Keys.BACK_SPACE).open(run);
+        browser.keys(Keys.BACK_SPACE, Keys.BACK_SPACE, Keys.BACK_SPACE, Keys.BACK_SPACE)
+                .open(run);
         enter(1);
         type("231", "48");
         browser.see(".asks", "48 V is still there. Discharge it, and do not touch.");
