@@ -2,11 +2,14 @@ package zestymarten.core.circuit;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.DoubleFunction;
 
 /** Every pattern at every place of a circuit with its fit to the readings, its prior included. */
 final class Hypotheses {
+    private static final double ROUGH_M = 4;
+    private static final int MOST_FITTED = 60;
     /** The last value of a family that is looked for, in ohms or metres. */
     private static final double MOST = 60;
 
@@ -73,22 +76,31 @@ final class Hypotheses {
                                 - Trial.doubt(predicted.good(spot).orElseThrow()));
     }
 
-    /** Only where the readings say so at all is the length of each looked for: there are as many as pairs of points. */
+    /**
+     * There are as many as pairs of points: the length is looked for of those that fit best with a short one, and only where
+     * the readings say so at all.
+     */
     private void interconnections() {
         int outlets = circuit.outlets();
         int pairs = Math.max(1, (outlets - 1) * (outlets - 2) / 2);
         double prior = Recognised.prior(pairs, true);
         double promising = all.stream().mapToDouble(Fit::log).max().orElse(0);
+        record Rough(int from, int to, double log) {}
+        List<Rough> rough = new ArrayList<>();
         for (int i = 1; i <= outlets; i++) {
             for (int j = i + 2; j <= outlets; j++) {
-                int from = i;
-                int to = j;
-                Fit rough = trial.fit(new Pattern.Interconnected(from, to, 4));
-                if (rough.log() > promising - 60) {
-                    best(0.5, MOST, prior, metres -> new Pattern.Interconnected(from, to, metres));
+                double log =
+                        trial.fit(new Pattern.Interconnected(i, j, ROUGH_M)).log();
+                if (log > promising - 60) {
+                    rough.add(new Rough(i, j, log));
                 }
             }
         }
+        rough.stream()
+                .sorted(Comparator.comparingDouble(Rough::log).reversed())
+                .limit(MOST_FITTED)
+                .forEach(each ->
+                        best(0.5, MOST, prior, metres -> new Pattern.Interconnected(each.from(), each.to(), metres)));
     }
 
     private void add(Pattern pattern, double prior) {

@@ -3,6 +3,7 @@ package zestymarten.core.network;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.ejml.data.DMatrixSparseCSC;
 import org.ejml.data.DMatrixSparseTriplet;
 import org.ejml.ops.DConvertMatrixStruct;
@@ -22,12 +23,15 @@ import org.ejml.sparse.csc.misc.TriangularSolver_DSCC;
  */
 final class MeshCore {
     private static final int TABLED = 64;
+    /** Below this size what was asked once is remembered: what-ifs ask for the same pairs again and again. */
+    private static final int REMEMBERED = 512;
 
     private final Map<Integer, Integer> place = new HashMap<>();
     private final List<Edge> edges;
     private final int earth;
     private final DMatrixSparseCSC factor;
     private volatile double[][] table = {};
+    private final Map<Long, Double> solved = new ConcurrentHashMap<>();
 
     /** An edge between two places of the core, with ohms above 0. */
     record Edge(int a, int b, double ohm) {}
@@ -88,7 +92,12 @@ final class MeshCore {
         if (a < 0 || b < 0) {
             throw new IllegalArgumentException("Node " + (a < 0 ? one : other) + " is not part of this core.");
         }
-        return earth < TABLED ? table()[Math.max(a, b)][Math.min(a, b)] : solve(a, b);
+        if (earth < TABLED) {
+            return table()[Math.max(a, b)][Math.min(a, b)];
+        }
+        return earth < REMEMBERED
+                ? solved.computeIfAbsent((long) Math.max(a, b) * (earth + 1L) + Math.min(a, b), any -> solve(a, b))
+                : solve(a, b);
     }
 
     private double[][] table() {

@@ -3,8 +3,10 @@ package zestymarten.core.network;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import zestymarten.core.assembly.Terminal;
 
 /**
@@ -25,6 +27,7 @@ public final class WhatIf {
     private final Network network;
     private final List<Change> changes;
     private final Set<Terminal> ends = new LinkedHashSet<>();
+    private final Map<List<Terminal>, Double> betweenEnds = new ConcurrentHashMap<>();
 
     private WhatIf(Network network, List<Change> changes) {
         this.network = network;
@@ -71,11 +74,19 @@ public final class WhatIf {
         double[][] ohms = new double[size][size];
         for (int i = 0; i < size; i++) {
             for (int j = 0; j < i; j++) {
-                ohms[i][j] = network.nominal(terminals.get(i), terminals.get(j)).orElse(OPEN);
+                ohms[i][j] = ohm(terminals.get(i), terminals.get(j));
                 ohms[j][i] = ohms[i][j];
             }
         }
         return ohms;
+    }
+
+    /** What is between the ends of the changes is the same for every pair, and is asked for once. */
+    private double ohm(Terminal one, Terminal other) {
+        return ends.contains(one) && ends.contains(other)
+                ? betweenEnds.computeIfAbsent(
+                        List.of(one, other), any -> network.nominal(one, other).orElse(OPEN))
+                : network.nominal(one, other).orElse(OPEN);
     }
 
     private static void add(double[][] ohms, int u, int v, double ohm) {
