@@ -1,6 +1,7 @@
 package zestymarten.core.job;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -24,10 +25,14 @@ import zestymarten.core.plan.Step;
  * <p>Rules: what was taken back does not count. A repair ends what was read before of the whole wires that it concerns, of
  * the ends of their neighbours in each connector, of the pairs between the two, and of every function: all that has to be
  * shown again. What was read of the neighbours is set aside and not forgotten: a fault there is not repaired by it. A length
- * of a broken wire that was mended ends its own reading alone. Everything else stays shown. Cost: entries times what a
+ * of a broken wire that was mended ends its own reading alone. What is read against linked far ends asks for the links, and
+ * the trips to them, again. Everything else stays shown. Cost: entries times what a
  * repair touches.
  */
 final class Standing {
+    /** What is done anew where far ends have to be linked once more for a reading that a repair asks again. */
+    private static final Set<Deed> OF_LINKS = EnumSet.of(Deed.WALKED, Deed.TIED, Deed.WALKED_BACK, Deed.FREED);
+
     private final Design design;
     private final List<Entry> entries;
     private final Map<Step, List<Entry>> byStep = new LinkedHashMap<>();
@@ -108,6 +113,12 @@ final class Standing {
         Set<Terminal> mended = mended(repair.subject());
         Set<Terminal> beside = beside(mended);
         Set<String> named = new HashSet<>(List.of(repair.subject().split(" ")));
+        boolean linksAgain = byStep.containsKey(new Step.Act(Deed.FREED))
+                && byStep.keySet().stream()
+                        .anyMatch(step -> step instanceof Step.Touch touch
+                                && touch.stage() == Stage.ENDS
+                                && touch.isTied()
+                                && isReadAgain(touch, mended, beside));
         byStep.forEach((step, made) -> {
             if (step instanceof Step.Touch touch && touch.stage() == Stage.ENDS && isReadAgain(touch, mended, beside)) {
                 setAside.put(touch, made);
@@ -121,6 +132,7 @@ final class Standing {
                         act -> act.deed() == Deed.FUNCTION
                                 || act.deed() == Deed.RESET
                                 || act.deed() == Deed.REMAINING
+                                || (linksAgain && OF_LINKS.contains(act.deed()))
                                 || (act.deed() == Deed.LOOKED && named.contains(act.subject()))));
     }
 

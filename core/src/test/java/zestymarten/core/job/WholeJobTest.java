@@ -196,6 +196,25 @@ class WholeJobTest {
     }
 
     @Test
+    void aRepairAsksForTheLinksAtTheFarEndAgainAndForTakingThemOff() {
+        Bench bench =
+                Bench.of(THREE_CORES, approach(Method.FAR_END_JOINED, false)).act("", "", "");
+        bench.type("b", "0.00").act("", "", "").type("0.50", "1.40", "1.40").act("", "", "");
+        assertThat(told(bench)).hasSize(1);
+        bench.mend("W3", Entry.Way.REPLACE);
+        assertThat(bench.sentence()).isEqualTo("WALKED 1 there");
+        bench.act("", "", "");
+        assertThat(bench.job().ledger()).containsExactly("the links at the far end");
+        while (bench.step().stage() == Stage.ENDS) {
+            bench.type("0.50");
+        }
+        assertThat(told(bench)).isEmpty();
+        assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
+        bench.act("", "", "");
+        assertThat(bench.job().ledger()).isEmpty();
+    }
+
+    @Test
     void tiedToTheFrameEveryWireIsReadAgainstIt() {
         Bench bench =
                 Bench.of(THREE_CORES, approach(Method.FAR_END_TO_FRAME, false)).act("", "", "");
