@@ -1,7 +1,12 @@
 package zestymarten.core.analysis;
 
 import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
@@ -13,6 +18,8 @@ import zestymarten.core.finding.Finding;
  * join was seen apart. Complete evidence leaves none. Cost: the wires of a scene times those that are not home.
  */
 final class PossibleMoves {
+    private static final int MOST = 300;
+
     private PossibleMoves() {}
 
     static List<List<Effect>> of(Scene scene, Connectivity seen) {
@@ -37,6 +44,52 @@ final class PossibleMoves {
             }
         }
         return moves;
+    }
+
+    /**
+     * Every move by itself, beside what the joining says, and beside another move: a wire that was found elsewhere says nothing
+     * of where the next one is.
+     */
+    static List<List<Effect>> beside(List<List<Effect>> starts, List<List<Effect>> moves) {
+        Set<List<Effect>> all = new LinkedHashSet<>(moves);
+        List<List<Effect>> others = new ArrayList<>(starts);
+        others.addAll(moves);
+        for (List<Effect> start : others) {
+            for (List<Effect> move : moves) {
+                if (all.size() < MOST) {
+                    both(start, move).ifPresent(all::add);
+                }
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    /** A start with a move instead of what it says of the wires that move; nothing where both move one or fill one cavity. */
+    private static Optional<List<Effect>> both(List<Effect> start, List<Effect> move) {
+        Set<String> wires = new HashSet<>();
+        Set<Terminal> places = new HashSet<>();
+        moves(move).forEach(each -> {
+            wires.add(each.conductor());
+            places.add(each.cavity());
+        });
+        if (moves(start).anyMatch(each -> wires.contains(each.conductor()) || places.contains(each.cavity()))) {
+            return Optional.empty();
+        }
+        List<Effect> both = new ArrayList<>();
+        start.stream()
+                .filter(each -> !(each instanceof Effect.Cut cut
+                        && cut.element()
+                                .conductor()
+                                .filter(wire -> wires.contains(wire.id()))
+                                .isPresent()))
+                .forEach(both::add);
+        both.addAll(move);
+        return Optional.of(both);
+    }
+
+    private static Stream<Finding.Move> moves(List<Effect> effects) {
+        return effects.stream()
+                .flatMap(each -> each instanceof Effect.Rewired rewired ? rewired.moves().stream() : Stream.empty());
     }
 
     private static boolean isLoose(Conductor wire, Connectivity seen) {

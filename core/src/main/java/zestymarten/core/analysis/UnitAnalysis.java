@@ -149,9 +149,10 @@ public final class UnitAnalysis {
             }
             starts = more;
         }
-        starts.addAll(PossibleMoves.of(scene, connectivity));
-        starts.addAll(map.ofSymptoms(scene));
-        return starts;
+        List<List<Effect>> all = new ArrayList<>(starts);
+        all.addAll(PossibleMoves.beside(starts, PossibleMoves.of(scene, connectivity)));
+        all.addAll(map.ofSymptoms(scene));
+        return all;
     }
 
     Design design() {

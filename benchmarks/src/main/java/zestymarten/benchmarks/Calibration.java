@@ -1,0 +1,101 @@
+package zestymarten.benchmarks;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import zestymarten.core.analysis.Explained;
+import zestymarten.core.analysis.MeasurementCosts;
+import zestymarten.core.analysis.Observation;
+import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.analysis.UnitAnalysis;
+import zestymarten.core.fault.Probe;
+import zestymarten.core.fault.RandomHarness;
+import zestymarten.core.finding.Complaint;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.finding.Priors;
+import zestymarten.core.meter.Conditions;
+
+/** How often what is said with a probability is true: findings of half-finished diagnoses, in tenths of what was said. */
+final class Calibration {
+    private static final int UNITS = 2000;
+    private static final int TENTHS = 10;
+    private static final int MOST_FAULTS = 3;
+
+    private final double[] said = new double[TENTHS];
+    private final int[] all = new int[TENTHS];
+    private final int[] right = new int[TENTHS];
+
+    private Calibration() {}
+
+    /** The section of the study, as lines. */
+    static List<String> lines(double badContact) {
+        Calibration calibration = new Calibration();
+        for (int i = 0; i < UNITS; i++) {
+            Random random = new Random(3000L + i);
+            calibration.take(
+                    RandomHarness.cable(random, 4 + random.nextInt(6)).sabotage(1 + i % MOST_FAULTS),
+                    random,
+                    badContact);
+        }
+        return calibration.table();
+    }
+
+    /** Follows the chosen measurements for a while and notes what is said then. */
+    private void take(RandomHarness cable, Random random, double badContact) {
+        Conditions conditions = Cables.conditions(0.01);
+        Probe probe = new Probe(cable.unit(), conditions, random, badContact);
+        int wires = cable.assembly().conductors().size();
+        double share = 0.25 / wires;
+        Priors priors = new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, badContact);
+        List<Observation> made = new ArrayList<>();
+        int most = 1 + random.nextInt(3 * wires);
+        UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, Complaint.NONE, made);
+        Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
+        while (made.size() < most && !next.measurements().isEmpty()) {
+            Recommendation.Measurement best = next.measurements().get(0);
+            made.add(Study.observed(cable, conditions, made.size(), best.black(), best.red(), probe));
+            analysis = UnitAnalysis.of(cable.design(), conditions, priors, Complaint.NONE, made);
+            next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
+        }
+        for (Explained each : analysis.findings()) {
+            note(each.probability(), isTrue(each.finding(), cable.told()));
+        }
+    }
+
+    /** Whether a unit has the fault; of several wires on the frame those count that were measured so far. */
+    private static boolean isTrue(Finding finding, Collection<String> truth) {
+        Set<String> names = new TreeSet<>(finding.conductors());
+        return truth.stream()
+                .filter(each -> each.startsWith(finding.kind() + " "))
+                .map(each -> Set.of(
+                        each.substring(each.indexOf('[') + 1, each.length() - 1).split(", ")))
+                .anyMatch(each ->
+                        each.equals(names) || (finding instanceof Finding.FrameShort && each.containsAll(names)));
+    }
+
+    private void note(double probability, boolean isTrue) {
+        int tenth = Math.min(TENTHS - 1, (int) (probability * TENTHS));
+        said[tenth] += probability;
+        all[tenth]++;
+        right[tenth] += isTrue ? 1 : 0;
+    }
+
+    private List<String> table() {
+        List<String> lines = new ArrayList<>(List.of("| findings | said on average | true |", "|---|---|---|"));
+        for (int i = 0; i < TENTHS; i++) {
+            if (all[i] > 0) {
+                lines.add(String.format(
+                        Locale.ROOT,
+                        "| %d | %.0f %% | %.0f %% |",
+                        all[i],
+                        100 * said[i] / all[i],
+                        100.0 * right[i] / all[i]));
+            }
+        }
+        return lines;
+    }
+}
