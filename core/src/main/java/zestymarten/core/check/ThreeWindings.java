@@ -77,7 +77,7 @@ public record ThreeWindings(OptionalDouble ohm) implements Item {
         double most = rising.get(2).figure().orElse(0);
         double mean = (least + middle + most) / 3;
         if (middle - least <= BALANCE * middle && Math.abs(most / Math.max(middle, 1e-9) - 2) < DOUBLE) {
-            return List.of(Conclusion.bad(Code.DELTA_OPEN, rising.get(2).subject(), Figures.ohms(rising.get(2))));
+            return List.of(Conclusion.bad(Code.DELTA_OPEN, rising.get(2), Figures.ohms(rising.get(2))));
         }
         if (most - least > BALANCE * mean) {
             Answer odd = middle - least > most - middle ? rising.get(0) : rising.get(2);
@@ -85,7 +85,7 @@ public record ThreeWindings(OptionalDouble ohm) implements Item {
             long percent = Math.round(100 * (odd.figure().orElse(0) / Math.max(others, 1e-9) - 1));
             return List.of(Conclusion.bad(
                     Code.WINDINGS_UNLIKE,
-                    odd.subject(),
+                    odd,
                     Figures.ohms(odd),
                     Math.abs(percent) + " %",
                     percent < 0 ? "low" : "high"));

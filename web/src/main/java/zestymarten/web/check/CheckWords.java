@@ -53,7 +53,8 @@ class CheckWords {
 
     private CheckView.Row row(Check check, Question question, Map<String, String> typed, Locale locale) {
         Optional<Answer> answer = check.answer(question);
-        StepState state = answer.map(each -> StepState.of(each.verdict())).orElse(StepState.UNTESTED);
+        Optional<Verdict> verdict = answer.flatMap(each -> verdict(check, each));
+        StepState state = verdict.map(StepState::of).orElse(StepState.UNTESTED);
         return new CheckView.Row(
                 CheckView.READING + question.id(),
                 ask(question, locale) + (question.optional() ? " " + message("optional", locale) : ""),
@@ -61,10 +62,21 @@ class CheckWords {
                 expected(question, locale),
                 typed.getOrDefault(question.id(), ""),
                 state.code(),
-                answer.map(each -> message("verdict." + each.verdict().name().toLowerCase(Locale.ROOT), locale))
+                verdict.map(each -> message("verdict." + each.name().toLowerCase(Locale.ROOT), locale))
                         .orElse(""),
                 answer.map(each -> read(each, locale)).orElse(""),
                 check.due().filter(question::equals).isPresent());
+    }
+
+    /** What is compared with others of its kind has no result before all of them were measured. */
+    private static Optional<Verdict> verdict(Check check, Answer answer) {
+        if (answer.verdict() != Verdict.PASS || !(answer.question().expected() instanceof Expected.AnyResistance)) {
+            return Optional.of(answer.verdict());
+        }
+        return check.conclusions().stream()
+                .filter(each -> each.at().isEmpty() || each.at().get().equals(answer.question()))
+                .map(Conclusion::verdict)
+                .findFirst();
     }
 
     private String ask(Question question, Locale locale) {
