@@ -37,8 +37,10 @@ class Shots {
         take("wiring");
         browser.open("/wirings/1/test").find(".offer");
         take("ways");
-        browser.open(WELL_UNDER_WAY + "/complaint").find("fieldset");
-        take("complaint");
+        browser.open("/check?thing=relay&coil=96&leads=0.2&read.coil=96.2&read.contact_at_rest.making=OL"
+                        + "&read.contact_operated.making=4.7")
+                .find("#said .state.fault");
+        take("check");
         browser.open("/meters/1").find("svg.trend");
         take("meter");
         browser.open(WELL_UNDER_WAY).find("svg.step");
