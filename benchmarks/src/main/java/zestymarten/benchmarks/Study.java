@@ -81,7 +81,7 @@ public final class Study {
         line("## How often what is said is true");
         line("");
         line(
-                "700 units of 4 to 9 wires with 1 to 3 faults, stopped at random after 1 to 27 chosen measurements, one in 50 without");
+                "2,000 units of 4 to 9 wires with 1 to 3 faults, stopped at random after 1 to 27 chosen measurements, one in 50 without");
         line("contact. Every finding of that moment by the probability that was said with it:");
         line("");
         Calibration.lines(BAD_TOUCH).forEach(this::line);
