@@ -2,6 +2,7 @@ package zestymarten.web.platform;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -34,8 +35,24 @@ import zestymarten.core.quantity.Problem;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class ErrorAnswers {
     private static final Logger LOG = LoggerFactory.getLogger(ErrorAnswers.class);
+    private static final String OF_DATA = "22";
+    private static final String OF_CONSTRAINTS = "23";
+    private static final String NOT_STORED =
+            "A text or figure in this cannot be stored: it has a control character in it, or is too large. Nothing was saved.";
+    private static final String NOT_CONSISTENT =
+            "This names something that is not there, or that is there already. Nothing was saved.";
     static final String DATABASE_AWAY =
             "The database does not answer. What you typed is still here: try again in a moment. Nothing of it was saved yet.";
+
+    /** The SQL standard's code of what the database refused; empty where it did not answer. */
+    private static String sqlState(Throwable failed) {
+        for (Throwable each = failed; each != null; each = each.getCause()) {
+            if (each instanceof SQLException sql && sql.getSQLState() != null) {
+                return sql.getSQLState();
+            }
+        }
+        return "";
+    }
 
     @ExceptionHandler
     Object refused(Refused refused, HttpServletRequest request, HttpServletResponse response) {
@@ -63,6 +80,13 @@ class ErrorAnswers {
 
     @ExceptionHandler({DataAccessException.class, TransactionException.class})
     Object database(RuntimeException e, HttpServletRequest request, HttpServletResponse response) {
+        String state = sqlState(e);
+        if (state.startsWith(OF_DATA)) {
+            return answer(HttpStatus.UNPROCESSABLE_CONTENT, only(NOT_STORED), request, response);
+        }
+        if (state.startsWith(OF_CONSTRAINTS)) {
+            return answer(HttpStatus.CONFLICT, only(NOT_CONSISTENT), request, response);
+        }
         LOG.error("The database failed at {} {}: {}", request.getMethod(), request.getRequestURI(), e.toString());
         return answer(HttpStatus.SERVICE_UNAVAILABLE, only(DATABASE_AWAY), request, response);
     }

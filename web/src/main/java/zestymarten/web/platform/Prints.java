@@ -11,6 +11,9 @@ import java.io.UncheckedIOException;
 import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.core.io.ClassPathResource;
@@ -23,6 +26,8 @@ import org.thymeleaf.context.Context;
 @Component
 public class Prints {
     private static final EnumSet<FSFontUseCase> USES = EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG);
+
+    private static final Pattern WRITTEN = Pattern.compile("&#(?:x([0-9a-fA-F]{1,6})|([0-9]{1,7}));");
 
     private final ITemplateEngine templates;
     private final TaskExecutor background;
@@ -43,6 +48,34 @@ public class Prints {
         background.execute(() -> print("<html><head><title>-</title></head><body>-</body></html>"));
     }
 
+    /**
+     * A page without the characters that XML knows no way to write: a control character that came in with a paste is not worth
+     * a certificate.
+     */
+    static String printable(String html) {
+        StringBuilder text = new StringBuilder(html.length());
+        WRITTEN.matcher(html)
+                .replaceAll(number -> isPrintable(codePoint(number)) ? Matcher.quoteReplacement(number.group()) : "")
+                .codePoints()
+                .filter(Prints::isPrintable)
+                .forEach(text::appendCodePoint);
+        return text.toString();
+    }
+
+    private static int codePoint(MatchResult number) {
+        return number.group(1) == null ? Integer.parseInt(number.group(2)) : Integer.parseInt(number.group(1), 16);
+    }
+
+    /** The characters of XML 1.0, section 2.2. */
+    private static boolean isPrintable(int character) {
+        return character == '\t'
+                || character == '\n'
+                || character == '\r'
+                || (character >= 0x20 && character <= 0xD7FF)
+                || (character >= 0xE000 && character <= 0xFFFD)
+                || (character >= 0x10000 && character <= 0x10FFFF);
+    }
+
     private static byte[] print(String html) {
         XRLog.setLoggingEnabled(false); // every PDF would tell its timings
         ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -50,7 +83,7 @@ public class Prints {
         font(builder, "next-400", "Atkinson Hyperlegible Next", 400);
         font(builder, "next-700", "Atkinson Hyperlegible Next", 700);
         font(builder, "mono-500", "Atkinson Hyperlegible Mono", 400);
-        builder.withHtmlContent(html, null);
+        builder.withHtmlContent(printable(html), null);
         builder.withProducer("Zesty Marten");
         builder.toStream(out);
         try {

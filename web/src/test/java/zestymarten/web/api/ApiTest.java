@@ -105,6 +105,19 @@ class ApiTest {
     }
 
     @Test
+    void whatCannotBeStoredIsNoOutageOfTheDatabase() {
+        HttpResponse<String> nowhere = site.post(
+                "bench",
+                "/api/v1/runs",
+                "application/json",
+                "{\"assembly_id\": 987654321, \"serial\": \"X-1\", \"ambient_c\": 20}");
+        assertThat(nowhere.statusCode()).as(nowhere.body()).isBetween(400, 499);
+        HttpResponse<String> control = site.send(site.as("bench", "/api/v1/assemblies?search=a%00b"));
+        assertThat(control.statusCode()).as(control.body()).isEqualTo(422);
+        assertThat(control.body()).contains("control character");
+    }
+
+    @Test
     void refusesAnEmptyAndAnEnormousList() {
         assertThat(take("Empty", "text/csv", " \n").body()).contains("There is nothing to read.");
         String line = "J1.1,J2.1," + "x".repeat(100) + "\n";
