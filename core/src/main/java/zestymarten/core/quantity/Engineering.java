@@ -9,6 +9,9 @@ public final class Engineering {
     private static final String[] PREFIXES = {"p", "n", "μ", "m", "", "k", "M", "G", "T"};
     private static final int UNPREFIXED = 4;
     private static final int FIGURES = 4;
+    /** What is calculated has no more than three. */
+    private static final int CALCULATED = 3;
+
     /** Below this many ohms a technician reads fractions of an ohm more easily than milliohms: 0.64 Ω, but 7.8 mΩ. */
     private static final double PLAIN_FROM = 0.05;
 
@@ -30,6 +33,25 @@ public final class Engineering {
         int step = step(rounded.abs().doubleValue());
         BigDecimal scaled = rounded.movePointLeft(3 * (step - UNPREFIXED)).stripTrailingZeros();
         return scaled.toPlainString() + " " + PREFIXES[step] + unit;
+    }
+
+    /**
+     * How the figures of one column are printed: all in one unit, with three significant figures, trailing zeros left out.
+     *
+     * @param step the place of the prefix, from pico
+     */
+    public record Column(int step, String unit) {
+        /** A figure of the column, such as {@code 0.0155 Ω}. */
+        public String text(double value) {
+            BigDecimal rounded = BigDecimal.valueOf(value).round(new MathContext(CALCULATED, RoundingMode.HALF_UP));
+            BigDecimal scaled = rounded.movePointLeft(3 * (step - UNPREFIXED)).stripTrailingZeros();
+            return (scaled.signum() == 0 ? "0" : scaled.toPlainString()) + " " + PREFIXES[step] + unit;
+        }
+    }
+
+    /** The column whose largest figure is given: its unit is chosen from that one and never switched row by row. */
+    public static Column column(double largest, String unit) {
+        return new Column(largest < 1e-12 ? UNPREFIXED : step(largest), unit);
     }
 
     private static int step(double size) {

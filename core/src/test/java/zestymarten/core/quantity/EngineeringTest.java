@@ -41,4 +41,14 @@ class EngineeringTest {
         assertThat(Ohms.of(-0.0)).isEqualTo(Ohms.of(0));
         assertThat(Ohms.of(Ohms.MAX).value()).isEqualTo(1e15);
     }
+
+    @Test
+    void aColumnHasOneUnitAndThreeFigures() {
+        Engineering.Column ohms = Engineering.column(0.1053, "Ω");
+        assertThat(ohms.text(0.01552)).isEqualTo("0.0155 Ω");
+        assertThat(ohms.text(0.1053)).isEqualTo("0.105 Ω");
+        assertThat(ohms.text(0)).isEqualTo("0 Ω");
+        assertThat(Engineering.column(0.0468, "Ω").text(0.0176)).isEqualTo("17.6 mΩ");
+        assertThat(Engineering.column(13_160, "Ω").text(820)).isEqualTo("0.82 kΩ");
+    }
 }

@@ -30,9 +30,16 @@ class WiringViews {
         Assembly assembly = revision.assembly();
         Limits limits = new Limits(SHOWN_AT_C, assembly.allowances(), Map.of());
         Set<Terminal> shared = shared(assembly);
+        Engineering.Column column = Engineering.column(
+                assembly.conductors().stream()
+                        .limit(MOST_LISTED)
+                        .mapToDouble(each -> limits.of(each).high().value())
+                        .max()
+                        .orElse(1),
+                "Ω");
         List<WiringView.Wire> wires = assembly.conductors().stream()
                 .limit(MOST_LISTED)
-                .map(conductor -> wire(conductor, limits, shared))
+                .map(conductor -> wire(conductor, limits.of(conductor), column, shared))
                 .toList();
         return new WiringView(
                 revision.assemblyId(),
@@ -76,8 +83,8 @@ class WiringViews {
         return twice;
     }
 
-    private static WiringView.Wire wire(Conductor conductor, Limits limits, Set<Terminal> shared) {
-        Limit limit = limits.of(conductor);
+    private static WiringView.Wire wire(
+            Conductor conductor, Limit limit, Engineering.Column column, Set<Terminal> shared) {
         boolean isShared = shared.contains(conductor.from()) || shared.contains(conductor.to());
         return new WiringView.Wire(
                 conductor.id(),
@@ -87,8 +94,8 @@ class WiringViews {
                 conductor.colour().flatMap(Colour::base),
                 conductor.colour().flatMap(Colour::tracer),
                 conductor.function().orElse(""),
-                limit.nominal().map(nominal -> nominal.text()).orElse("not known"),
-                limit.high().text(),
+                limit.nominal().map(nominal -> column.text(nominal.value())).orElse("not known"),
+                column.text(limit.high().value()),
                 sentence(conductor, limit) + (isShared ? " It shares a cavity with another wire." : ""),
                 conductor.spare(),
                 isShared);
