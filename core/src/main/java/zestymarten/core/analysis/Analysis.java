@@ -47,7 +47,7 @@ public record Analysis(
         List<Explanation> explanations,
         List<Integer> contradictions,
         List<Partition.Joined> untested,
-        List<Implied.Pair> implied,
+        List<Implied.ImpliedPair> implied,
         Recommendation next) {
     private static final int MOST_UNTESTED = 1000;
     private static final int NEXT = 5;

@@ -41,8 +41,8 @@ public final class Implied {
      * @param joined whether the two are one point, rather than apart
      * @param from numbers of the readings that it follows from, ascending
      */
-    public record Pair(Terminal a, Terminal b, boolean joined, List<Integer> from) {
-        public Pair {
+    public record ImpliedPair(Terminal a, Terminal b, boolean joined, List<Integer> from) {
+        public ImpliedPair {
             from = List.copyOf(from);
         }
     }
@@ -98,11 +98,12 @@ public final class Implied {
     }
 
     /** What is known of two terminals, and from which readings; empty if they have to be read to know. */
-    public Optional<Pair> between(Terminal a, Terminal b) {
+    public Optional<ImpliedPair> between(Terminal a, Terminal b) {
         if (areJoined(a, b)) {
-            return Optional.of(new Pair(a, b, true, List.copyOf(path(a, b))));
+            return Optional.of(new ImpliedPair(a, b, true, List.copyOf(path(a, b))));
         }
-        return Optional.ofNullable(parting.get(groupsOf(a, b))).map(apart -> new Pair(a, b, false, from(apart, a, b)));
+        return Optional.ofNullable(parting.get(groupsOf(a, b)))
+                .map(apart -> new ImpliedPair(a, b, false, from(apart, a, b)));
     }
 
     private Set<Integer> groupsOf(Terminal a, Terminal b) {
@@ -147,8 +148,8 @@ public final class Implied {
      *
      * @param most how many to name at most
      */
-    public List<Pair> unread(int most) {
-        List<Pair> pairs = new ArrayList<>();
+    public List<ImpliedPair> unread(int most) {
+        List<ImpliedPair> pairs = new ArrayList<>();
         eachPlanned(ends -> {
             if (pairs.size() < most && !read.contains(Set.of(ends[0], ends[1]))) {
                 boolean sameNet = design.same(ends[0], ends[1]); // that it is joined says nothing of its resistance

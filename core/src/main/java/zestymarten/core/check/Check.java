@@ -29,7 +29,7 @@ import zestymarten.core.quantity.Understood;
  * @param answers what was read, in the order of the questions; questions without a reading are absent
  * @param conclusions what the readings say together
  */
-public record Check(Item item, List<Answer> answers, List<Conclusion> conclusions) {
+public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusion> conclusions) {
     private static final double MOST_OHM = 1e13;
     private static final List<String> PART = List.of("part");
 
@@ -39,7 +39,7 @@ public record Check(Item item, List<Answer> answers, List<Conclusion> conclusion
     }
 
     /** Where the thing stands. */
-    public enum Outcome {
+    public enum CheckOutcome {
         PASS,
         MARGINAL,
         FAIL,
@@ -53,9 +53,9 @@ public record Check(Item item, List<Answer> answers, List<Conclusion> conclusion
      *
      * @param typed readings by the names of their questions; blank ones were not made
      */
-    public static Check of(Item item, Map<String, String> typed, Conditions conditions) {
-        List<Answer> answers = new ArrayList<>();
-        for (Question question : item.questions()) {
+    public static Check of(CheckedItem item, Map<String, String> typed, Conditions conditions) {
+        List<CheckReading> answers = new ArrayList<>();
+        for (CheckQuestion question : item.questions()) {
             String text = typed.getOrDefault(question.id(), "").strip();
             if (!text.isEmpty()) {
                 answers.add(answer(question, text, conditions));
@@ -65,26 +65,27 @@ public record Check(Item item, List<Answer> answers, List<Conclusion> conclusion
                 .filter(each -> !each.optional())
                 .allMatch(each ->
                         answers.stream().anyMatch(answer -> answer.question().equals(each)));
-        return new Check(item, answers, item.conclusions(new Item.Answers(answers, complete)));
+        return new Check(item, answers, item.conclusions(new CheckedItem.CheckReadings(answers, complete)));
     }
 
-    private static Answer answer(Question question, String text, Conditions conditions) {
+    private static CheckReading answer(CheckQuestion question, String text, Conditions conditions) {
         Understood plain = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(text);
-        if (question.expected() instanceof Expected.Forward forward) {
+        if (question.expected() instanceof GoodReading.Forward forward) {
             return volts(question, plain, forward.least(), forward.most());
         }
-        if (question.expected() instanceof Expected.Blocks) {
+        if (question.expected() instanceof GoodReading.Blocks) {
             return volts(question, plain, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY);
         }
-        Expectation expectation = question.expected() instanceof Expected.Resistance known
+        Expectation expectation = question.expected() instanceof GoodReading.Resistance known
                 ? new Expectation.Joined(known.limit(), true, judgedBy(known.limit(), conditions))
-                : question.expected() instanceof Expected.AnyResistance
+                : question.expected() instanceof GoodReading.AnyResistance
                         ? new Expectation.Joined(any(), true, PART)
                         : new Expectation.Apart();
         Understood meaning = Doubts.raise(plain, expectation, conditions);
         Judgement judgement = Judge.judge(meaning, expectation, conditions);
         Contact contact = judgement.contact() == Contact.BRIDGED ? Contact.JOINED : judgement.contact();
-        return new Answer(question, meaning, judgement.verdict(), contact, judgement.code(), judgement.correctedOhm());
+        return new CheckReading(
+                question, meaning, judgement.verdict(), contact, judgement.code(), judgement.correctedOhm());
     }
 
     /** A wire or contact is one point; what has ohms of its own is judged by them, as a part. */
@@ -98,10 +99,10 @@ public record Check(Item item, List<Answer> answers, List<Conclusion> conclusion
     }
 
     /** On the diode range a bare figure is volts; over-range says that it blocks. */
-    private static Answer volts(Question question, Understood plain, double least, double most) {
+    private static CheckReading volts(CheckQuestion question, Understood plain, double least, double most) {
         boolean blocks = least == Double.POSITIVE_INFINITY;
         if (plain instanceof Understood.OverRange || plain instanceof Understood.Above) {
-            return new Answer(
+            return new CheckReading(
                     question,
                     plain,
                     blocks ? Verdict.PASS : Verdict.FAIL,
@@ -112,11 +113,11 @@ public record Check(Item item, List<Answer> answers, List<Conclusion> conclusion
         if (!(plain instanceof Understood.Value value)
                 || value.unit() == Understood.Unit.AMPERE
                 || value.value() > 10) {
-            return new Answer(
+            return new CheckReading(
                     question, plain, Verdict.DOUBTFUL, Contact.UNKNOWN, Reason.WRONG_QUANTITY, OptionalDouble.empty());
         }
         boolean good = value.value() >= least && value.value() <= most;
-        return new Answer(
+        return new CheckReading(
                 question,
                 new Understood.Value(value.value(), Understood.Unit.VOLT),
                 good ? Verdict.PASS : Verdict.FAIL,
@@ -126,34 +127,34 @@ public record Check(Item item, List<Answer> answers, List<Conclusion> conclusion
     }
 
     /** The answer to a question; empty while it was not measured. */
-    public Optional<Answer> answer(Question question) {
+    public Optional<CheckReading> answer(CheckQuestion question) {
         return answers.stream().filter(each -> each.question().equals(question)).findFirst();
     }
 
     /** The first question that has to be answered and is not; empty when the check is complete. */
-    public Optional<Question> due() {
+    public Optional<CheckQuestion> due() {
         return item.questions().stream()
                 .filter(each -> !each.optional() && answer(each).isEmpty())
                 .findFirst();
     }
 
     /** Where the thing stands: a fault is a fault at once, a pass needs every measurement. */
-    public Outcome outcome() {
+    public CheckOutcome outcome() {
         Set<Verdict> verdicts = EnumSet.noneOf(Verdict.class);
         answers.forEach(each -> verdicts.add(each.verdict()));
         conclusions.forEach(each -> verdicts.add(each.verdict()));
         if (verdicts.contains(Verdict.FAIL)) {
-            return Outcome.FAIL;
+            return CheckOutcome.FAIL;
         }
         if (verdicts.contains(Verdict.DOUBTFUL)) {
-            return Outcome.DOUBTFUL;
+            return CheckOutcome.DOUBTFUL;
         }
         if (verdicts.contains(Verdict.UNDECIDED)) {
-            return Outcome.UNDECIDED;
+            return CheckOutcome.UNDECIDED;
         }
         if (due().isPresent()) {
-            return Outcome.NOT_TESTED;
+            return CheckOutcome.NOT_TESTED;
         }
-        return verdicts.contains(Verdict.WATCH) ? Outcome.MARGINAL : Outcome.PASS;
+        return verdicts.contains(Verdict.WATCH) ? CheckOutcome.MARGINAL : CheckOutcome.PASS;
     }
 }

@@ -10,7 +10,7 @@ import zestymarten.core.limit.Limit;
  *
  * @param poles 1 to 4
  */
-public record CircuitBreaker(int poles) implements Item {
+public record CircuitBreaker(int poles) implements CheckedItem {
     private static final int MOST_POLES = 4;
 
     public CircuitBreaker {
@@ -20,19 +20,22 @@ public record CircuitBreaker(int poles) implements Item {
     }
 
     @Override
-    public List<Question> questions() {
-        List<Question> questions = new ArrayList<>();
+    public List<CheckQuestion> questions() {
+        List<CheckQuestion> questions = new ArrayList<>();
         for (int pole = 1; pole <= poles; pole++) {
             String name = Integer.toString(pole);
+            questions.add(new CheckQuestion(
+                    CheckQuestion.ProbePlacement.POLE_ON,
+                    CheckFigures.atMost(CheckFigures.CONTACT_OHM, Limit.Rule.PART),
+                    name));
             questions.add(
-                    new Question(Question.Ask.POLE_ON, Figures.atMost(Figures.CONTACT_OHM, Limit.Rule.PART), name));
-            questions.add(new Question(Question.Ask.POLE_OFF, new Expected.NoContinuity(), name));
+                    new CheckQuestion(CheckQuestion.ProbePlacement.POLE_OFF, new GoodReading.NoContinuity(), name));
         }
         return questions;
     }
 
     @Override
-    public List<Conclusion> conclusions(Answers answers) {
+    public List<Conclusion> conclusions(CheckReadings answers) {
         List<Conclusion> faults = Contacts.faults(answers.all());
         return faults.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.BREAKER_CONDUCTS)) : faults;
     }

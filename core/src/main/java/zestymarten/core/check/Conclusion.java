@@ -12,7 +12,7 @@ import zestymarten.core.judge.Judgement.Verdict;
  * @param verdict what it makes of the thing
  * @param at the measurement that it is about, where it is about one
  */
-public record Conclusion(Code code, List<String> of, Verdict verdict, Optional<Question> at) {
+public record Conclusion(Code code, List<String> of, Verdict verdict, Optional<CheckQuestion> at) {
     /** What can be concluded. */
     public enum Code {
         FUSE_CONDUCTS,
@@ -73,7 +73,7 @@ public record Conclusion(Code code, List<String> of, Verdict verdict, Optional<Q
     }
 
     /** What is wrong at one measurement. */
-    static Conclusion bad(Code code, Answer answer, String... of) {
+    static Conclusion bad(Code code, CheckReading answer, String... of) {
         return new Conclusion(code, List.of(of), Verdict.FAIL, Optional.of(answer.question()));
     }
 

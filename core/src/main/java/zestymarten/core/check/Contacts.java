@@ -10,20 +10,20 @@ import zestymarten.core.judge.Judgement.Verdict;
 final class Contacts {
     private Contacts() {}
 
-    static List<Conclusion> faults(List<Answer> answers) {
+    static List<Conclusion> faults(List<CheckReading> answers) {
         List<Conclusion> faults = new ArrayList<>();
-        for (Answer each : answers) {
+        for (CheckReading each : answers) {
             if (each.verdict() != Verdict.FAIL) {
                 continue;
             }
             if (each.contact() == Contact.UNSTABLE) {
                 faults.add(Conclusion.bad(Code.CONTACT_JUMPS, each));
             } else if (each.isJoinedAtFault()) {
-                faults.add(Conclusion.bad(Code.CONTACT_STAYS_CLOSED, each, Figures.ohms(each)));
+                faults.add(Conclusion.bad(Code.CONTACT_STAYS_CLOSED, each, CheckFigures.ohms(each)));
             } else if (each.isOpen() || each.contact() == Contact.LEAK) {
                 faults.add(Conclusion.bad(Code.CONTACT_STAYS_OPEN, each));
             } else {
-                faults.add(Conclusion.bad(Code.CONTACT_HIGH, each, Figures.ohms(each), Figures.limit(each)));
+                faults.add(Conclusion.bad(Code.CONTACT_HIGH, each, CheckFigures.ohms(each), CheckFigures.limit(each)));
             }
         }
         return faults;

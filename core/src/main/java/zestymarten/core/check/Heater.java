@@ -11,13 +11,13 @@ import zestymarten.core.judge.Judgement.Verdict;
  *
  * @param ohm hot, from its power and voltage or its plate: above 0
  */
-public record Heater(double ohm) implements Item {
+public record Heater(double ohm) implements CheckedItem {
     private static final double COLD = 0.15;
     private static final double ABOVE = 0.1;
     private static final double MOST_OHM = 1e6;
 
     public Heater {
-        Figures.required(ohm, MOST_OHM, "The heater's resistance in ohms");
+        CheckFigures.required(ohm, MOST_OHM, "The heater's resistance in ohms");
     }
 
     /**
@@ -26,29 +26,29 @@ public record Heater(double ohm) implements Item {
      * @throws IllegalArgumentException if a figure is not above 0
      */
     public static Heater of(double volts, double watts) {
-        return new Heater(Figures.required(volts, 1e5, "The voltage in volts")
+        return new Heater(CheckFigures.required(volts, 1e5, "The voltage in volts")
                 * volts
-                / Figures.required(watts, 1e7, "The power in watts"));
+                / CheckFigures.required(watts, 1e7, "The power in watts"));
     }
 
     @Override
-    public List<Question> questions() {
+    public List<CheckQuestion> questions() {
         return List.of(
-                new Question(Question.Ask.HEATER, Figures.around(ohm, COLD, ABOVE)),
-                new Question(Question.Ask.ELEMENT_TO_FRAME, new Expected.NoContinuity()));
+                new CheckQuestion(CheckQuestion.ProbePlacement.HEATER, CheckFigures.around(ohm, COLD, ABOVE)),
+                new CheckQuestion(CheckQuestion.ProbePlacement.ELEMENT_TO_FRAME, new GoodReading.NoContinuity()));
     }
 
     @Override
-    public List<Conclusion> conclusions(Answers answers) {
+    public List<Conclusion> conclusions(CheckReadings answers) {
         List<Conclusion> said = new ArrayList<>();
-        for (Answer each : answers.all()) {
+        for (CheckReading each : answers.all()) {
             if (each.verdict() == Verdict.FAIL) {
                 said.add(
-                        each.is(Question.Ask.ELEMENT_TO_FRAME)
-                                ? Conclusion.bad(Code.SHORT_TO_FRAME, Figures.ohms(each))
+                        each.is(CheckQuestion.ProbePlacement.ELEMENT_TO_FRAME)
+                                ? Conclusion.bad(Code.SHORT_TO_FRAME, CheckFigures.ohms(each))
                                 : each.figure().isEmpty() || each.isOpen()
                                         ? Conclusion.bad(Code.HEATER_OPEN)
-                                        : Conclusion.bad(Code.HEATER_WRONG, Figures.ohms(each)));
+                                        : Conclusion.bad(Code.HEATER_WRONG, CheckFigures.ohms(each)));
             }
         }
         return said.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.HEATER_GOOD)) : said;

@@ -14,14 +14,14 @@ import zestymarten.core.limit.Limit;
  * @param makes whether it has a contact that is open at rest
  * @param breaks whether it has a contact that is closed at rest
  */
-public record Relay(OptionalDouble coilOhm, boolean makes, boolean breaks) implements Item {
+public record Relay(OptionalDouble coilOhm, boolean makes, boolean breaks) implements CheckedItem {
     private static final double COIL_TOLERANCE = 0.15;
     private static final double MOST_OHM = 1e6;
     private static final String MAKING = "making";
     private static final String BREAKING = "breaking";
 
     public Relay {
-        coilOhm.ifPresent(each -> Figures.required(each, MOST_OHM, "The coil's resistance in ohms"));
+        coilOhm.ifPresent(each -> CheckFigures.required(each, MOST_OHM, "The coil's resistance in ohms"));
         if (!makes && !breaks) {
             throw new IllegalArgumentException(
                     "A relay has a contact that is open at rest, one that is closed, or both.");
@@ -29,39 +29,41 @@ public record Relay(OptionalDouble coilOhm, boolean makes, boolean breaks) imple
     }
 
     @Override
-    public List<Question> questions() {
-        List<Question> questions = new ArrayList<>();
-        questions.add(new Question(
-                Question.Ask.COIL,
+    public List<CheckQuestion> questions() {
+        List<CheckQuestion> questions = new ArrayList<>();
+        questions.add(new CheckQuestion(
+                CheckQuestion.ProbePlacement.COIL,
                 coilOhm.isPresent()
-                        ? Figures.around(coilOhm.getAsDouble(), COIL_TOLERANCE, COIL_TOLERANCE)
-                        : new Expected.AnyResistance()));
+                        ? CheckFigures.around(coilOhm.getAsDouble(), COIL_TOLERANCE, COIL_TOLERANCE)
+                        : new GoodReading.AnyResistance()));
         if (makes) {
-            questions.add(new Question(Question.Ask.CONTACT_AT_REST, new Expected.NoContinuity(), MAKING));
-            questions.add(new Question(Question.Ask.CONTACT_OPERATED, closed(), MAKING));
+            questions.add(new CheckQuestion(
+                    CheckQuestion.ProbePlacement.CONTACT_AT_REST, new GoodReading.NoContinuity(), MAKING));
+            questions.add(new CheckQuestion(CheckQuestion.ProbePlacement.CONTACT_OPERATED, closed(), MAKING));
         }
         if (breaks) {
-            questions.add(new Question(Question.Ask.CONTACT_AT_REST, closed(), BREAKING));
-            questions.add(new Question(Question.Ask.CONTACT_OPERATED, new Expected.NoContinuity(), BREAKING));
+            questions.add(new CheckQuestion(CheckQuestion.ProbePlacement.CONTACT_AT_REST, closed(), BREAKING));
+            questions.add(new CheckQuestion(
+                    CheckQuestion.ProbePlacement.CONTACT_OPERATED, new GoodReading.NoContinuity(), BREAKING));
         }
         return questions;
     }
 
-    private static Expected closed() {
-        return Figures.atMost(Figures.CONTACT_OHM, Limit.Rule.PART);
+    private static GoodReading closed() {
+        return CheckFigures.atMost(CheckFigures.CONTACT_OHM, Limit.Rule.PART);
     }
 
     @Override
-    public List<Conclusion> conclusions(Answers answers) {
+    public List<Conclusion> conclusions(CheckReadings answers) {
         List<Conclusion> faults = new ArrayList<>();
         answers.all().stream()
-                .filter(each -> each.is(Question.Ask.COIL) && each.verdict() == Verdict.FAIL)
+                .filter(each -> each.is(CheckQuestion.ProbePlacement.COIL) && each.verdict() == Verdict.FAIL)
                 .map(each -> each.figure().isPresent() && !each.isOpen()
-                        ? Conclusion.bad(Code.COIL_WRONG, Figures.ohms(each))
+                        ? Conclusion.bad(Code.COIL_WRONG, CheckFigures.ohms(each))
                         : Conclusion.bad(Code.COIL_OPEN))
                 .forEach(faults::add);
         faults.addAll(Contacts.faults(answers.all().stream()
-                .filter(each -> !each.is(Question.Ask.COIL))
+                .filter(each -> !each.is(CheckQuestion.ProbePlacement.COIL))
                 .toList()));
         return faults.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.RELAY_GOOD)) : faults;
     }

@@ -14,7 +14,7 @@ import zestymarten.core.quantity.Engineering;
  * @param celsius its temperature at the first reading, within its curve
  * @param again its temperature at the second reading, within its curve and at least 5 K away; empty if it is read once
  */
-public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) implements Item {
+public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) implements CheckedItem {
     /** Less than this share of what it should have is a short circuit, not a warm sensor. */
     private static final double SHORTED_SHARE = 0.02;
 
@@ -34,15 +34,16 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
     }
 
     @Override
-    public List<Question> questions() {
-        List<Question> questions = new ArrayList<>();
-        questions.add(new Question(Question.Ask.SENSOR, expected(celsius), degrees(celsius)));
-        again.ifPresent(each -> questions.add(new Question(Question.Ask.SENSOR_AGAIN, expected(each), degrees(each))));
+    public List<CheckQuestion> questions() {
+        List<CheckQuestion> questions = new ArrayList<>();
+        questions.add(new CheckQuestion(CheckQuestion.ProbePlacement.SENSOR, expected(celsius), degrees(celsius)));
+        again.ifPresent(each -> questions.add(
+                new CheckQuestion(CheckQuestion.ProbePlacement.SENSOR_AGAIN, expected(each), degrees(each))));
         return questions;
     }
 
-    private Expected expected(double at) {
-        return Figures.around(curve.ohmAt(at), curve.tolerance(), curve.tolerance());
+    private GoodReading expected(double at) {
+        return CheckFigures.around(curve.ohmAt(at), curve.tolerance(), curve.tolerance());
     }
 
     private static String degrees(double celsius) {
@@ -50,10 +51,10 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
     }
 
     @Override
-    public List<Conclusion> conclusions(Answers answers) {
+    public List<Conclusion> conclusions(CheckReadings answers) {
         List<Conclusion> said = new ArrayList<>();
         wrongWay(answers).ifPresent(said::add);
-        for (Answer each : answers.all()) {
+        for (CheckReading each : answers.all()) {
             if (each.verdict() == Verdict.FAIL) {
                 said.add(fault(each));
             }
@@ -64,27 +65,27 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
         return said;
     }
 
-    private Conclusion fault(Answer each) {
-        double at = each.is(Question.Ask.SENSOR) ? celsius : again.orElseThrow();
+    private Conclusion fault(CheckReading each) {
+        double at = each.is(CheckQuestion.ProbePlacement.SENSOR) ? celsius : again.orElseThrow();
         if (each.figure().isEmpty() || each.isOpen()) {
             return Conclusion.bad(Code.SENSOR_OPEN);
         }
         double ohm = each.figure().getAsDouble();
         if (ohm < SHORTED_SHARE * curve.ohmAt(at)) {
-            return Conclusion.bad(Code.SENSOR_SHORTED, Figures.ohms(each));
+            return Conclusion.bad(Code.SENSOR_SHORTED, CheckFigures.ohms(each));
         }
         OptionalDouble reads = curve.celsiusAt(ohm);
         return Conclusion.bad(
                 Code.SENSOR_OFF,
-                Figures.ohms(each),
+                CheckFigures.ohms(each),
                 reads.isPresent() ? degrees(reads.getAsDouble()) : "",
                 degrees(at));
     }
 
     /** Warmer and yet more ohms on an NTC, or fewer on platinum. */
-    private Optional<Conclusion> wrongWay(Answers answers) {
-        OptionalDouble first = figure(answers, Question.Ask.SENSOR);
-        OptionalDouble second = figure(answers, Question.Ask.SENSOR_AGAIN);
+    private Optional<Conclusion> wrongWay(CheckReadings answers) {
+        OptionalDouble first = figure(answers, CheckQuestion.ProbePlacement.SENSOR);
+        OptionalDouble second = figure(answers, CheckQuestion.ProbePlacement.SENSOR_AGAIN);
         if (first.isEmpty() || second.isEmpty()) {
             return Optional.empty();
         }
@@ -98,10 +99,10 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
                         Engineering.text(second.getAsDouble(), "Ω")));
     }
 
-    private static OptionalDouble figure(Answers answers, Question.Ask ask) {
+    private static OptionalDouble figure(CheckReadings answers, CheckQuestion.ProbePlacement ask) {
         return answers.all().stream()
                 .filter(each -> each.is(ask))
-                .map(Answer::figure)
+                .map(CheckReading::figure)
                 .findFirst()
                 .orElse(OptionalDouble.empty());
     }

@@ -54,7 +54,7 @@ public sealed interface SensorCurve {
      */
     record Beta(double r25Ohm, double betaK) implements SensorCurve {
         public Beta {
-            Figures.required(r25Ohm, 1e9, "The resistance at 25 °C in ohms");
+            CheckFigures.required(r25Ohm, 1e9, "The resistance at 25 °C in ohms");
             if (!(betaK >= 1000 && betaK <= 10_000)) {
                 throw new IllegalArgumentException("Beta (" + betaK + " K) must be from 1000 to 10000 K.");
             }

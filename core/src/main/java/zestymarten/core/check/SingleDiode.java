@@ -7,21 +7,21 @@ import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.quantity.Engineering;
 
 /** A diode on the meter's diode range, both ways: silicon reads about 0.5 to 0.8 V forward, Schottky from 0.15 V. */
-public record SingleDiode() implements Item {
+public record SingleDiode() implements CheckedItem {
     private static final double LEAST_V = 0.15;
     private static final double MOST_V = 0.9;
 
     @Override
-    public List<Question> questions() {
+    public List<CheckQuestion> questions() {
         return List.of(
-                new Question(Question.Ask.FORWARD, new Expected.Forward(LEAST_V, MOST_V)),
-                new Question(Question.Ask.BACKWARD, new Expected.Blocks()));
+                new CheckQuestion(CheckQuestion.ProbePlacement.FORWARD, new GoodReading.Forward(LEAST_V, MOST_V)),
+                new CheckQuestion(CheckQuestion.ProbePlacement.BACKWARD, new GoodReading.Blocks()));
     }
 
     @Override
-    public List<Conclusion> conclusions(Answers answers) {
-        Optional<Answer> forward = of(answers, Question.Ask.FORWARD);
-        Optional<Answer> backward = of(answers, Question.Ask.BACKWARD);
+    public List<Conclusion> conclusions(CheckReadings answers) {
+        Optional<CheckReading> forward = of(answers, CheckQuestion.ProbePlacement.FORWARD);
+        Optional<CheckReading> backward = of(answers, CheckQuestion.ProbePlacement.BACKWARD);
         boolean doubtful = answers.all().stream().anyMatch(each -> each.verdict() == Verdict.DOUBTFUL);
         if (forward.isEmpty() || backward.isEmpty() || doubtful) {
             return List.of();
@@ -44,7 +44,7 @@ public record SingleDiode() implements Item {
                         : Conclusion.bad(Code.DIODE_ODD));
     }
 
-    private static Optional<Answer> of(Answers answers, Question.Ask ask) {
+    private static Optional<CheckReading> of(CheckReadings answers, CheckQuestion.ProbePlacement ask) {
         return answers.all().stream().filter(each -> each.is(ask)).findFirst();
     }
 }

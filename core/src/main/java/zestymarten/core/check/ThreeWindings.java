@@ -15,7 +15,7 @@ import zestymarten.core.judge.Judgement.Verdict;
  *
  * @param ohm what each pair should read, above 0; empty where nobody knows
  */
-public record ThreeWindings(OptionalDouble ohm) implements Item {
+public record ThreeWindings(OptionalDouble ohm) implements CheckedItem {
     private static final double BALANCE = 0.02;
     private static final double DOUBLE = 0.1;
     private static final double TOLERANCE = 0.1;
@@ -24,32 +24,34 @@ public record ThreeWindings(OptionalDouble ohm) implements Item {
     private static final List<String> PAIRS = List.of("U–V", "V–W", "W–U");
 
     public ThreeWindings {
-        ohm.ifPresent(each -> Figures.required(each, MOST_OHM, "The windings' resistance in ohms"));
+        ohm.ifPresent(each -> CheckFigures.required(each, MOST_OHM, "The windings' resistance in ohms"));
     }
 
     @Override
-    public List<Question> questions() {
-        List<Question> questions = new ArrayList<>();
-        Expected expected = ohm.isPresent()
-                ? Figures.around(ohm.getAsDouble(), TOLERANCE, TOLERANCE)
-                : new Expected.AnyResistance();
-        PAIRS.forEach(pair -> questions.add(new Question(Question.Ask.WINDING, expected, pair)));
-        LEADS.forEach(
-                lead -> questions.add(new Question(Question.Ask.LEAD_TO_FRAME, new Expected.NoContinuity(), lead)));
+    public List<CheckQuestion> questions() {
+        List<CheckQuestion> questions = new ArrayList<>();
+        GoodReading expected = ohm.isPresent()
+                ? CheckFigures.around(ohm.getAsDouble(), TOLERANCE, TOLERANCE)
+                : new GoodReading.AnyResistance();
+        PAIRS.forEach(pair -> questions.add(new CheckQuestion(CheckQuestion.ProbePlacement.WINDING, expected, pair)));
+        LEADS.forEach(lead -> questions.add(
+                new CheckQuestion(CheckQuestion.ProbePlacement.LEAD_TO_FRAME, new GoodReading.NoContinuity(), lead)));
         return questions;
     }
 
     @Override
-    public List<Conclusion> conclusions(Answers answers) {
+    public List<Conclusion> conclusions(CheckReadings answers) {
         List<Conclusion> said = new ArrayList<>();
         answers.all().stream()
-                .filter(each -> each.is(Question.Ask.LEAD_TO_FRAME) && each.verdict() == Verdict.FAIL)
-                .forEach(each -> said.add(Conclusion.bad(Code.LEAD_TO_FRAME, each, Figures.ohms(each))));
-        List<Answer> pairs = answers.all().stream()
-                .filter(each -> each.is(Question.Ask.WINDING))
+                .filter(each -> each.is(CheckQuestion.ProbePlacement.LEAD_TO_FRAME) && each.verdict() == Verdict.FAIL)
+                .forEach(each -> said.add(Conclusion.bad(Code.LEAD_TO_FRAME, each, CheckFigures.ohms(each))));
+        List<CheckReading> pairs = answers.all().stream()
+                .filter(each -> each.is(CheckQuestion.ProbePlacement.WINDING))
                 .toList();
-        List<String> open =
-                pairs.stream().filter(Answer::isOpen).map(Answer::subject).toList();
+        List<String> open = pairs.stream()
+                .filter(CheckReading::isOpen)
+                .map(CheckReading::subject)
+                .toList();
         if (!open.isEmpty()) {
             said.add(open(open));
         } else if (pairs.size() == PAIRS.size()
@@ -68,8 +70,8 @@ public record ThreeWindings(OptionalDouble ohm) implements Item {
                 : Conclusion.bad(Code.WINDINGS_OPEN, String.join(", ", open));
     }
 
-    private static List<Conclusion> compared(List<Answer> pairs, Answers answers) {
-        List<Answer> rising = pairs.stream()
+    private static List<Conclusion> compared(List<CheckReading> pairs, CheckReadings answers) {
+        List<CheckReading> rising = pairs.stream()
                 .sorted(Comparator.comparingDouble(each -> each.figure().orElse(0)))
                 .toList();
         double least = rising.get(0).figure().orElse(0);
@@ -77,16 +79,16 @@ public record ThreeWindings(OptionalDouble ohm) implements Item {
         double most = rising.get(2).figure().orElse(0);
         double mean = (least + middle + most) / 3;
         if (middle - least <= BALANCE * middle && Math.abs(most / Math.max(middle, 1e-9) - 2) < DOUBLE) {
-            return List.of(Conclusion.bad(Code.DELTA_OPEN, rising.get(2), Figures.ohms(rising.get(2))));
+            return List.of(Conclusion.bad(Code.DELTA_OPEN, rising.get(2), CheckFigures.ohms(rising.get(2))));
         }
         if (most - least > BALANCE * mean) {
-            Answer odd = middle - least > most - middle ? rising.get(0) : rising.get(2);
+            CheckReading odd = middle - least > most - middle ? rising.get(0) : rising.get(2);
             double others = (least + middle + most - odd.figure().orElse(0)) / 2;
             long percent = Math.round(100 * (odd.figure().orElse(0) / Math.max(others, 1e-9) - 1));
             return List.of(Conclusion.bad(
                     Code.WINDINGS_UNLIKE,
                     odd,
-                    Figures.ohms(odd),
+                    CheckFigures.ohms(odd),
                     Math.abs(percent) + " %",
                     percent < 0 ? "low" : "high"));
         }

@@ -1,7 +1,7 @@
 /**
  * One thing checked by itself, without an assembly: what to measure, what is expected, what the readings say.
  *
- * <p>Doors: {@link zestymarten.core.check.Item} and its kinds, {@link zestymarten.core.check.Check}. Uses {@code judge},
+ * <p>Doors: {@link zestymarten.core.check.CheckedItem} and its kinds, {@link zestymarten.core.check.Check}. Uses {@code judge},
  * {@code limit}, {@code meter}, {@code assembly}, {@code quantity}. No prose: questions and conclusions are codes with
  * arguments.
  */

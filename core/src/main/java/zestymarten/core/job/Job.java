@@ -294,7 +294,7 @@ public final class Job {
     }
 
     /** The planned measurements that nobody has to make, with the readings that they follow from, at most so many. */
-    public List<Implied.Pair> implied(int most) {
+    public List<Implied.ImpliedPair> implied(int most) {
         return course.implied().stream()
                 .flatMap(known -> Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME)
                         .flatMap(this::steps)

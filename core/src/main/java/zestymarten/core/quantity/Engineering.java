@@ -40,7 +40,7 @@ public final class Engineering {
      *
      * @param step the place of the prefix, from pico
      */
-    public record Column(int step, String unit) {
+    public record FigureColumn(int step, String unit) {
         /** A figure of the column, such as {@code 0.0155 Ω}. */
         public String text(double value) {
             BigDecimal rounded = BigDecimal.valueOf(value).round(new MathContext(CALCULATED, RoundingMode.HALF_UP));
@@ -50,8 +50,8 @@ public final class Engineering {
     }
 
     /** The column whose largest figure is given: its unit is chosen from that one and never switched row by row. */
-    public static Column column(double largest, String unit) {
-        return new Column(largest < 1e-12 ? UNPREFIXED : step(largest), unit);
+    public static FigureColumn column(double largest, String unit) {
+        return new FigureColumn(largest < 1e-12 ? UNPREFIXED : step(largest), unit);
     }
 
     private static int step(double size) {

@@ -26,7 +26,7 @@ class ImpliedTest {
     private static final int UNITS = 60;
     private static final double THROUGH_OHM = 10_000;
 
-    private static List<Implied.Pair> implied(String... readings) {
+    private static List<Implied.ImpliedPair> implied(String... readings) {
         Assembly cable = WireList.read(FOUR).assembly("Cable", Kind.CABLE, "", Map.of());
         List<Reading> all = Stream.of(readings)
                 .map(each -> {
@@ -43,7 +43,7 @@ class ImpliedTest {
         return Analysis.of(Design.of(cable, 20), RandomUnit.CONDITIONS, all).implied();
     }
 
-    private static String said(Implied.Pair pair) {
+    private static String said(Implied.ImpliedPair pair) {
         return pair.a() + (pair.joined() ? " joined " : " apart ") + pair.b() + " " + pair.from();
     }
 
@@ -96,7 +96,7 @@ class ImpliedTest {
             Collections.shuffle(some, random);
             List<Reading> made = some.subList(0, some.size() / 2);
             Analysis analysis = Analysis.of(Design.of(unit.assembly(), 20), RandomUnit.CONDITIONS, made);
-            for (Implied.Pair pair : analysis.implied()) {
+            for (Implied.ImpliedPair pair : analysis.implied()) {
                 assertThat(reads(truth, pair) < THROUGH_OHM)
                         .as("unit %d %s: %s", i, unit.truth(), said(pair))
                         .isEqualTo(pair.joined());
@@ -110,7 +110,7 @@ class ImpliedTest {
     }
 
     /** By colouring: what is joined to the first terminal by the readings, and whether an open one leads from there. */
-    private static boolean follows(List<Reading> readings, Implied.Pair pair) {
+    private static boolean follows(List<Reading> readings, Implied.ImpliedPair pair) {
         Set<Terminal> left = joinedTo(readings, pair.a());
         Set<Terminal> right = joinedTo(readings, pair.b());
         return pair.joined()
@@ -132,7 +132,7 @@ class ImpliedTest {
         return reached;
     }
 
-    private static double reads(List<Reading> truth, Implied.Pair pair) {
+    private static double reads(List<Reading> truth, Implied.ImpliedPair pair) {
         Reading reading = truth.stream()
                 .filter(each -> Set.of(each.a(), each.b()).equals(Set.of(pair.a(), pair.b())))
                 .findFirst()

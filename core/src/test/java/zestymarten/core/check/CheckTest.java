@@ -15,7 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.WireList;
-import zestymarten.core.check.Check.Outcome;
+import zestymarten.core.check.Check.CheckOutcome;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
@@ -32,7 +32,7 @@ class CheckTest {
             Conditions.JOINED_BELOW_OHM);
 
     /** Readings in the order of the questions; a dash leaves one out. */
-    private static Check check(Item item, String readings) {
+    private static Check check(CheckedItem item, String readings) {
         Map<String, String> typed = new LinkedHashMap<>();
         String[] all = readings.split(" ");
         for (int i = 0; i < all.length; i++) {
@@ -63,7 +63,7 @@ class CheckTest {
         "jumps, FAIL fuse_blown"
     })
     void aFuseOfTenAmperesMayLoseHalfAVolt(String reading, String expected) {
-        assertThat(said(check(new Fuse(OptionalDouble.of(10)), reading)).strip())
+        assertThat(said(check(new SingleFuse(OptionalDouble.of(10)), reading)).strip())
                 .isEqualTo(expected.replace("''", "").strip());
     }
 
@@ -78,7 +78,7 @@ class CheckTest {
         "0.25 OL, FAIL contact_stays_closed contact_stays_open"
     })
     void aSwitchIsReadInEachPosition(String readings, String expected) {
-        Item item = new Contact(List.of("off", "on"), Set.of("on"));
+        CheckedItem item = new SwitchContact(List.of("off", "on"), Set.of("on"));
         assertThat(said(check(item, readings)).strip()).isEqualTo(expected);
     }
 
@@ -92,7 +92,7 @@ class CheckTest {
         "96.2 OL 0.3 0.3 -, NOT_TESTED"
     })
     void aRelayIsReadAtRestAndOperated(String readings, String expected) {
-        Item item = new Relay(OptionalDouble.of(96), true, true);
+        CheckedItem item = new Relay(OptionalDouble.of(96), true, true);
         assertThat(said(check(item, readings)).strip()).isEqualTo(expected);
     }
 
@@ -125,7 +125,7 @@ class CheckTest {
         "0.45 OL, PASS wire_good"
     })
     void aWireIsJudgedByItsLengthAndSection(String readings, String expected) {
-        Item item = new Lead(wire("length_m,area_mm2", "8,0.5"), 20);
+        CheckedItem item = new SingleWire(wire("length_m,area_mm2", "8,0.5"), 20);
         assertThat(said(check(item, readings)).strip()).isEqualTo(expected);
     }
 
@@ -139,14 +139,14 @@ class CheckTest {
         "0.5 0.5, FAIL sensor_wrong_way sensor_shorted sensor_shorted"
     })
     void anNtcIsReadAtTwoTemperatures(String readings, String expected) {
-        Item item = new Sensor(new SensorCurve.Beta(10_000, 3950), 20, OptionalDouble.of(25));
+        CheckedItem item = new Sensor(new SensorCurve.Beta(10_000, 3950), 20, OptionalDouble.of(25));
         assertThat(said(check(item, readings)).strip()).isEqualTo(expected);
     }
 
     @Test
     void aForgottenKiloIsAskedAndFailsNoSensor() {
         Check check = check(new Sensor(new SensorCurve.Beta(10_000, 3950), 20, OptionalDouble.empty()), "12.5");
-        assertThat(check.outcome()).isEqualTo(Outcome.DOUBTFUL);
+        assertThat(check.outcome()).isEqualTo(CheckOutcome.DOUBTFUL);
         assertThat(check.conclusions()).isEmpty();
     }
 
@@ -248,18 +248,20 @@ class CheckTest {
         "value, 140, FAIL points_not_as_expected"
     })
     void anyTwoPoints(String kind, String reading, String expected) {
-        Item item = kind.equals("joined")
-                ? Points.joined(1)
-                : kind.equals("apart") ? Points.apart() : Points.value(120, 0.02);
+        CheckedItem item = kind.equals("joined")
+                ? PointPair.joined(1)
+                : kind.equals("apart") ? PointPair.apart() : PointPair.value(120, 0.02);
         assertThat(said(check(item, reading))).isEqualTo(expected);
     }
 
     @Test
     void whatCannotBeIsRefusedWithItsRange() {
-        assertThatThrownBy(() -> new Fuse(OptionalDouble.of(-3)))
+        assertThatThrownBy(() -> new SingleFuse(OptionalDouble.of(-3)))
                 .hasMessage("The rated current in amperes (-3.0) must be above 0 and at most 10000.0.");
-        assertThatThrownBy(() -> new Contact(List.of(), Set.of())).hasMessage("A switch has 1 to 12 positions, not 0.");
-        assertThatThrownBy(() -> new Contact(List.of("off"), Set.of("on"))).hasMessageContaining("positions are [off]");
+        assertThatThrownBy(() -> new SwitchContact(List.of(), Set.of()))
+                .hasMessage("A switch has 1 to 12 positions, not 0.");
+        assertThatThrownBy(() -> new SwitchContact(List.of("off"), Set.of("on")))
+                .hasMessageContaining("positions are [off]");
         assertThatThrownBy(() -> new Relay(OptionalDouble.empty(), false, false))
                 .hasMessageContaining("or both");
         assertThatThrownBy(() -> new CircuitBreaker(5)).hasMessage("A breaker has 1 to 4 poles, not 5.");
@@ -268,8 +270,8 @@ class CheckTest {
         assertThatThrownBy(() -> new Sensor(new SensorCurve.Platinum(100), 20, OptionalDouble.of(22)))
                 .hasMessageContaining("at least 5.0 K");
         assertThatThrownBy(() -> Heater.of(0, 100)).hasMessageContaining("voltage");
-        assertThatThrownBy(() -> Points.value(100, 2)).hasMessageContaining("fraction");
+        assertThatThrownBy(() -> PointPair.value(100, 2)).hasMessageContaining("fraction");
         assertThatThrownBy(() -> new SensorCurve.Beta(10_000, 12)).hasMessageContaining("1000 to 10000");
-        assertThatThrownBy(() -> new Expected.Forward(0.9, 0.2)).hasMessageContaining("rise");
+        assertThatThrownBy(() -> new GoodReading.Forward(0.9, 0.2)).hasMessageContaining("rise");
     }
 }

@@ -44,7 +44,7 @@ class EngineeringTest {
 
     @Test
     void aColumnHasOneUnitAndThreeFigures() {
-        Engineering.Column ohms = Engineering.column(0.1053, "Ω");
+        Engineering.FigureColumn ohms = Engineering.column(0.1053, "Ω");
         assertThat(ohms.text(0.01552)).isEqualTo("0.0155 Ω");
         assertThat(ohms.text(0.1053)).isEqualTo("0.105 Ω");
         assertThat(ohms.text(0)).isEqualTo("0 Ω");

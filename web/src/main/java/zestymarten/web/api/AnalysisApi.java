@@ -216,7 +216,7 @@ class AnalysisApi {
 
     /** A pair that needs no reading, and the numbers of the readings that it follows from. */
     record ImpliedOut(String a, String b, String result, List<Integer> from) {
-        static ImpliedOut of(Implied.Pair pair) {
+        static ImpliedOut of(Implied.ImpliedPair pair) {
             return new ImpliedOut(pair.a().name(), pair.b().name(), pair.joined() ? "joined" : "apart", pair.from());
         }
     }

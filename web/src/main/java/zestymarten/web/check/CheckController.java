@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.check.Check;
-import zestymarten.core.check.Item;
+import zestymarten.core.check.CheckedItem;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
@@ -65,7 +65,7 @@ class CheckController implements Reckons {
 
     private Optional<CheckView> view(CheckForm form, Typed typed, Locale locale) {
         Conditions conditions = conditions(typed);
-        Optional<Item> item = form.item();
+        Optional<CheckedItem> item = form.item();
         return item.map(each -> words.view(Check.of(each, readings(typed), conditions), readings(typed), locale));
     }
 

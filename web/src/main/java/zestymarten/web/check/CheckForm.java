@@ -16,17 +16,17 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.check.CheckedItem;
 import zestymarten.core.check.CircuitBreaker;
-import zestymarten.core.check.Contact;
-import zestymarten.core.check.Fuse;
 import zestymarten.core.check.Heater;
-import zestymarten.core.check.Item;
-import zestymarten.core.check.Lead;
-import zestymarten.core.check.Points;
+import zestymarten.core.check.PointPair;
 import zestymarten.core.check.Relay;
 import zestymarten.core.check.Sensor;
 import zestymarten.core.check.SensorCurve;
 import zestymarten.core.check.SingleDiode;
+import zestymarten.core.check.SingleFuse;
+import zestymarten.core.check.SingleWire;
+import zestymarten.core.check.SwitchContact;
 import zestymarten.core.check.ThreeWindings;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.web.platform.Typed;
@@ -75,9 +75,9 @@ final class CheckForm {
     }
 
     /** The thing itself; empty where a field makes no sense, which is then said. */
-    Optional<Item> item() {
+    Optional<CheckedItem> item() {
         try {
-            Item item = made();
+            CheckedItem item = made();
             return typed.isSound() ? Optional.of(item) : Optional.empty();
         } catch (IllegalArgumentException e) {
             typed.refuse(field(), String.valueOf(e.getMessage()));
@@ -101,9 +101,9 @@ final class CheckForm {
         };
     }
 
-    private Item made() {
+    private CheckedItem made() {
         return switch (thing) {
-            case FUSE -> new Fuse(typed.figure("rated", "the rated current in amperes, such as 10"));
+            case FUSE -> new SingleFuse(typed.figure("rated", "the rated current in amperes, such as 10"));
             case SWITCH -> contact();
             case RELAY ->
                 new Relay(
@@ -111,7 +111,7 @@ final class CheckForm {
                         !typed.text("contacts", "both").equals("breaking"),
                         !typed.text("contacts", "both").equals("making"));
             case BREAKER -> new CircuitBreaker((int) Math.round(Math.min(MOST_POLES + 1.0, typed.figure("poles", 1))));
-            case WIRE -> new Lead(wire(), typed.celsius("celsius", 20));
+            case WIRE -> new SingleWire(wire(), typed.celsius("celsius", 20));
             case SENSOR -> sensor();
             case HEATER -> heater();
             case WINDING -> new ThreeWindings(typed.figure("ohm", "the resistance between two leads, such as 2.5"));
@@ -128,9 +128,9 @@ final class CheckForm {
                 .toList();
     }
 
-    private Contact contact() {
+    private SwitchContact contact() {
         Set<String> closed = new LinkedHashSet<>(names(typed.text("closed", "on")));
-        return new Contact(names(typed.text("positions", "off, on")), closed);
+        return new SwitchContact(names(typed.text("positions", "off, on")), closed);
     }
 
     private Conductor wire() {
@@ -209,11 +209,11 @@ final class CheckForm {
         return Heater.of(typed.figure("volts", 230), typed.figure("watts", 2000));
     }
 
-    private Points points() {
+    private PointPair points() {
         return switch (typed.text("expect", "joined")) {
-            case "apart" -> Points.apart();
-            case "value" -> Points.value(typed.figure("value", 100), typed.figure("tolerance", 5) / PERCENT);
-            default -> Points.joined(typed.figure("most", 1));
+            case "apart" -> PointPair.apart();
+            case "value" -> PointPair.value(typed.figure("value", 100), typed.figure("tolerance", 5) / PERCENT);
+            default -> PointPair.joined(typed.figure("most", 1));
         };
     }
 }

@@ -12,7 +12,7 @@ import java.util.stream.IntStream;
  * @param says what the readings say, and what they do not show
  * @param next what to measure next; empty when nothing is due
  */
-record CheckView(String state, String word, List<String> says, String next, List<Row> rows) {
+record CheckView(String state, String word, List<String> says, String next, List<RowView> rows) {
     /** What the name of a reading begins with in the form, so that it is no setting of the thing. */
     static final String READING = "read.";
 
@@ -24,7 +24,7 @@ record CheckView(String state, String word, List<String> says, String next, List
      * @param expected what a good one shows, with its source
      * @param read how the reading is understood and judged; empty while there is none
      */
-    record Row(
+    record RowView(
             String id,
             String ask,
             String setting,

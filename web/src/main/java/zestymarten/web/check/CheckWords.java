@@ -8,11 +8,11 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
-import zestymarten.core.check.Answer;
 import zestymarten.core.check.Check;
+import zestymarten.core.check.CheckQuestion;
+import zestymarten.core.check.CheckReading;
 import zestymarten.core.check.Conclusion;
-import zestymarten.core.check.Expected;
-import zestymarten.core.check.Question;
+import zestymarten.core.check.GoodReading;
 import zestymarten.core.job.StepState;
 import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.quantity.Engineering;
@@ -28,8 +28,8 @@ class CheckWords {
     }
 
     CheckView view(Check check, Map<String, String> typed, Locale locale) {
-        Optional<Question> due = check.due();
-        List<CheckView.Row> rows = check.item().questions().stream()
+        Optional<CheckQuestion> due = check.due();
+        List<CheckView.RowView> rows = check.item().questions().stream()
                 .map(each -> row(check, each, typed, locale))
                 .toList();
         String outcome = check.outcome().name().toLowerCase(Locale.ROOT);
@@ -41,7 +41,7 @@ class CheckWords {
                 rows);
     }
 
-    private static StepState state(Check.Outcome outcome) {
+    private static StepState state(Check.CheckOutcome outcome) {
         return switch (outcome) {
             case PASS -> StepState.GOOD;
             case MARGINAL -> StepState.WATCH;
@@ -51,11 +51,11 @@ class CheckWords {
         };
     }
 
-    private CheckView.Row row(Check check, Question question, Map<String, String> typed, Locale locale) {
-        Optional<Answer> answer = check.answer(question);
+    private CheckView.RowView row(Check check, CheckQuestion question, Map<String, String> typed, Locale locale) {
+        Optional<CheckReading> answer = check.answer(question);
         Optional<Verdict> verdict = answer.flatMap(each -> verdict(check, each));
         StepState state = verdict.map(StepState::of).orElse(StepState.UNTESTED);
-        return new CheckView.Row(
+        return new CheckView.RowView(
                 CheckView.READING + question.id(),
                 ask(question, locale) + (question.optional() ? " " + message("optional", locale) : ""),
                 message("setting." + setting(question.expected()), locale),
@@ -69,8 +69,8 @@ class CheckWords {
     }
 
     /** What is compared with others of its kind has no result before all of them were measured. */
-    private static Optional<Verdict> verdict(Check check, Answer answer) {
-        if (answer.verdict() != Verdict.PASS || !(answer.question().expected() instanceof Expected.AnyResistance)) {
+    private static Optional<Verdict> verdict(Check check, CheckReading answer) {
+        if (answer.verdict() != Verdict.PASS || !(answer.question().expected() instanceof GoodReading.AnyResistance)) {
             return Optional.of(answer.verdict());
         }
         return check.conclusions().stream()
@@ -79,7 +79,7 @@ class CheckWords {
                 .findFirst();
     }
 
-    private String ask(Question question, Locale locale) {
+    private String ask(CheckQuestion question, Locale locale) {
         return message(
                 "ask." + question.ask().code(),
                 locale,
@@ -92,12 +92,14 @@ class CheckWords {
                 messages.getMessage("check.subject." + subject, null, subject, locale), subject);
     }
 
-    private static String setting(Expected expected) {
-        return expected instanceof Expected.Forward || expected instanceof Expected.Blocks ? "diode" : "resistance";
+    private static String setting(GoodReading expected) {
+        return expected instanceof GoodReading.Forward || expected instanceof GoodReading.Blocks
+                ? "diode"
+                : "resistance";
     }
 
-    private String expected(Question question, Locale locale) {
-        if (question.expected() instanceof Expected.Resistance known) {
+    private String expected(CheckQuestion question, Locale locale) {
+        if (question.expected() instanceof GoodReading.Resistance known) {
             String high = known.limit().high().text();
             String source = message("source." + question.ask().code(), locale);
             return (known.limit().lowGiven()
@@ -109,7 +111,7 @@ class CheckWords {
                             : message("expect.most", locale, high))
                     + " " + source;
         }
-        if (question.expected() instanceof Expected.Forward forward) {
+        if (question.expected() instanceof GoodReading.Forward forward) {
             return message(
                     "expect.forward",
                     locale,
@@ -117,13 +119,13 @@ class CheckWords {
                     Engineering.text(forward.most(), "V"));
         }
         return message(
-                question.expected() instanceof Expected.Blocks
+                question.expected() instanceof GoodReading.Blocks
                         ? "expect.blocks"
-                        : question.expected() instanceof Expected.AnyResistance ? "expect.any" : "expect.apart",
+                        : question.expected() instanceof GoodReading.AnyResistance ? "expect.any" : "expect.apart",
                 locale);
     }
 
-    private String read(Answer answer, Locale locale) {
+    private String read(CheckReading answer, Locale locale) {
         if (answer.meaning() instanceof Understood.Ambiguous ambiguous) {
             return ambiguous.question();
         }

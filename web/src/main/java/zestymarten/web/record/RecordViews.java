@@ -81,7 +81,7 @@ class RecordViews {
                 job.entries().stream().map(entry -> reading(job, entry)).toList());
     }
 
-    private static String implied(Implied.Pair pair) {
+    private static String implied(Implied.ImpliedPair pair) {
         return pair.a() + " – " + pair.b() + (pair.joined() ? ": continuity" : ": no continuity") + ", from no. "
                 + pair.from().stream().map(String::valueOf).collect(Collectors.joining(", "));
     }

@@ -34,9 +34,9 @@ class LimitsController {
      * @param value as typed, or as it is in force
      * @param refused why it is not accepted; empty where it is
      */
-    record FieldView(String name, String label, String unit, String value, String help, String refused) {}
+    record LimitView(String name, String label, String unit, String value, String help, String refused) {}
 
-    private enum Field {
+    private enum LimitField {
         MOST(
                 "most",
                 "Every wire, maximum",
@@ -53,7 +53,7 @@ class LimitsController {
         private final String example;
         private final String help;
 
-        Field(String code, String label, String unit, String example, String help) {
+        LimitField(String code, String label, String unit, String example, String help) {
             this.code = code;
             this.label = label;
             this.unit = unit;
@@ -84,7 +84,7 @@ class LimitsController {
     ModelAndView form(@PathVariable long id) {
         Revision revision = wirings.latest(id);
         Map<String, String> fields = new LinkedHashMap<>();
-        for (Field field : Field.values()) {
+        for (LimitField field : LimitField.values()) {
             field.of(revision.assembly().allowances())
                     .ifPresent(value -> fields.put(field.code, Engineering.figure(value)));
         }
@@ -92,8 +92,8 @@ class LimitsController {
     }
 
     private static ModelAndView page(Revision revision, Typed typed, HttpStatusCode status) {
-        List<FieldView> views = List.of(Field.values()).stream()
-                .map(field -> new FieldView(
+        List<LimitView> views = List.of(LimitField.values()).stream()
+                .map(field -> new LimitView(
                         field.code,
                         field.label,
                         field.unit,
@@ -116,7 +116,10 @@ class LimitsController {
         Revision before = wirings.latest(id);
         Typed typed = new Typed(fields);
         Allowances allowances = new Allowances(
-                Field.MOST.typed(typed), Field.HEAT.typed(typed), Field.DROP.typed(typed), Field.ROUND.typed(typed));
+                LimitField.MOST.typed(typed),
+                LimitField.HEAT.typed(typed),
+                LimitField.DROP.typed(typed),
+                LimitField.ROUND.typed(typed));
         if (!typed.isSound()) {
             return page(before, typed, HttpStatus.UNPROCESSABLE_CONTENT);
         }

@@ -30,7 +30,7 @@ class WiringViews {
         Assembly assembly = revision.assembly();
         Limits limits = new Limits(SHOWN_AT_C, assembly.allowances(), Map.of());
         Set<Terminal> shared = shared(assembly);
-        Engineering.Column column = Engineering.column(
+        Engineering.FigureColumn column = Engineering.column(
                 assembly.conductors().stream()
                         .limit(MOST_LISTED)
                         .mapToDouble(each -> limits.of(each).high().value())
@@ -84,7 +84,7 @@ class WiringViews {
     }
 
     private static WiringView.Wire wire(
-            Conductor conductor, Limit limit, Engineering.Column column, Set<Terminal> shared) {
+            Conductor conductor, Limit limit, Engineering.FigureColumn column, Set<Terminal> shared) {
         boolean isShared = shared.contains(conductor.from()) || shared.contains(conductor.to());
         return new WiringView.Wire(
                 conductor.id(),

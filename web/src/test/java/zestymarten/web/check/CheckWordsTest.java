@@ -22,8 +22,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.springframework.context.support.ResourceBundleMessageSource;
 import zestymarten.core.check.Check;
+import zestymarten.core.check.CheckQuestion;
 import zestymarten.core.check.Conclusion;
-import zestymarten.core.check.Question;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
@@ -62,8 +62,8 @@ class CheckWordsTest {
         Properties words = words();
         List<String> needed = new ArrayList<>();
         Stream.of(Conclusion.Code.values()).forEach(each -> needed.add("check.says." + each.code()));
-        Stream.of(Question.Ask.values()).forEach(each -> needed.add("check.ask." + each.code()));
-        Stream.of(Check.Outcome.values())
+        Stream.of(CheckQuestion.ProbePlacement.values()).forEach(each -> needed.add("check.ask." + each.code()));
+        Stream.of(Check.CheckOutcome.values())
                 .forEach(each -> needed.add("check.outcome." + each.name().toLowerCase(Locale.ROOT)));
         Stream.of(CheckForm.Thing.values()).forEach(each -> needed.add("check.thing." + each.code()));
         assertThat(words.stringPropertyNames()).containsAll(needed);

@@ -15,43 +15,44 @@ import zestymarten.core.limit.Limits;
  * @param wire with its length, section and metal as far as they are known
  * @param ambientC its temperature, -80 to 200 °C
  */
-public record Lead(Conductor wire, double ambientC) implements Item {
+public record SingleWire(Conductor wire, double ambientC) implements CheckedItem {
     @Override
-    public List<Question> questions() {
+    public List<CheckQuestion> questions() {
         Limit limit = new Limits(ambientC).of(wire);
         return List.of(
-                new Question(Question.Ask.WIRE, new Expected.Resistance(limit)),
-                new Question(Question.Ask.WIRE_TO_OTHERS, List.of(), new Expected.NoContinuity(), true));
+                new CheckQuestion(CheckQuestion.ProbePlacement.WIRE, new GoodReading.Resistance(limit)),
+                new CheckQuestion(
+                        CheckQuestion.ProbePlacement.WIRE_TO_OTHERS, List.of(), new GoodReading.NoContinuity(), true));
     }
 
     @Override
-    public List<Conclusion> conclusions(Answers answers) {
+    public List<Conclusion> conclusions(CheckReadings answers) {
         List<Conclusion> said = new ArrayList<>();
-        for (Answer each : answers.all()) {
+        for (CheckReading each : answers.all()) {
             if (each.verdict() == Verdict.FAIL) {
                 said.add(fault(each));
-            } else if (each.verdict() == Verdict.WATCH && each.is(Question.Ask.WIRE) && isLow(each)) {
-                said.add(new Conclusion(Code.WIRE_LOW, List.of(Figures.ohms(each)), Verdict.WATCH));
+            } else if (each.verdict() == Verdict.WATCH && each.is(CheckQuestion.ProbePlacement.WIRE) && isLow(each)) {
+                said.add(new Conclusion(Code.WIRE_LOW, List.of(CheckFigures.ohms(each)), Verdict.WATCH));
             }
         }
         return said.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.WIRE_GOOD)) : said;
     }
 
-    private static boolean isLow(Answer each) {
-        return each.question().expected() instanceof Expected.Resistance known
+    private static boolean isLow(CheckReading each) {
+        return each.question().expected() instanceof GoodReading.Resistance known
                 && each.figure().isPresent()
                 && each.figure().getAsDouble() < known.limit().low().value();
     }
 
-    private static Conclusion fault(Answer each) {
-        if (each.is(Question.Ask.WIRE_TO_OTHERS)) {
-            return Conclusion.bad(Code.WIRE_SHORTED, Figures.ohms(each));
+    private static Conclusion fault(CheckReading each) {
+        if (each.is(CheckQuestion.ProbePlacement.WIRE_TO_OTHERS)) {
+            return Conclusion.bad(Code.WIRE_SHORTED, CheckFigures.ohms(each));
         }
         if (each.contact() == Contact.UNSTABLE) {
             return Conclusion.bad(Code.WIRE_JUMPS);
         }
         return each.isOpen() || each.contact() == Contact.LEAK
                 ? Conclusion.bad(Code.WIRE_OPEN)
-                : Conclusion.bad(Code.WIRE_HIGH, Figures.ohms(each), Figures.limit(each));
+                : Conclusion.bad(Code.WIRE_HIGH, CheckFigures.ohms(each), CheckFigures.limit(each));
     }
 }

@@ -12,10 +12,10 @@ import zestymarten.core.limit.Limit;
  * @param positions 1 to 12 names, in order
  * @param closedIn those in which it is closed
  */
-public record Contact(List<String> positions, Set<String> closedIn) implements Item {
+public record SwitchContact(List<String> positions, Set<String> closedIn) implements CheckedItem {
     private static final int MOST = 12;
 
-    public Contact {
+    public SwitchContact {
         positions = positions.stream().distinct().toList();
         closedIn = Set.copyOf(closedIn);
         if (positions.isEmpty() || positions.size() > MOST) {
@@ -29,21 +29,21 @@ public record Contact(List<String> positions, Set<String> closedIn) implements I
     }
 
     @Override
-    public List<Question> questions() {
-        List<Question> questions = new ArrayList<>();
+    public List<CheckQuestion> questions() {
+        List<CheckQuestion> questions = new ArrayList<>();
         for (String position : positions) {
-            questions.add(new Question(
-                    Question.Ask.CONTACT,
+            questions.add(new CheckQuestion(
+                    CheckQuestion.ProbePlacement.CONTACT,
                     closedIn.contains(position)
-                            ? Figures.atMost(Figures.CONTACT_OHM, Limit.Rule.PART)
-                            : new Expected.NoContinuity(),
+                            ? CheckFigures.atMost(CheckFigures.CONTACT_OHM, Limit.Rule.PART)
+                            : new GoodReading.NoContinuity(),
                     position));
         }
         return questions;
     }
 
     @Override
-    public List<Conclusion> conclusions(Answers answers) {
+    public List<Conclusion> conclusions(CheckReadings answers) {
         List<Conclusion> faults = Contacts.faults(answers.all());
         return faults.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.CONTACT_GOOD)) : faults;
     }

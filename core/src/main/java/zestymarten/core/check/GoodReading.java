@@ -3,15 +3,15 @@ package zestymarten.core.check;
 import zestymarten.core.limit.Limit;
 
 /** What a good one shows at one measurement. */
-public sealed interface Expected {
+public sealed interface GoodReading {
     /** A resistance within a limit. */
-    record Resistance(Limit limit) implements Expected {}
+    record Resistance(Limit limit) implements GoodReading {}
 
     /** A resistance whatever it is: nobody knows more. */
-    record AnyResistance() implements Expected {}
+    record AnyResistance() implements GoodReading {}
 
     /** No continuity. */
-    record NoContinuity() implements Expected {}
+    record NoContinuity() implements GoodReading {}
 
     /**
      * A forward voltage on the diode range, in volts.
@@ -19,7 +19,7 @@ public sealed interface Expected {
      * @param least above 0
      * @param most above {@code least}
      */
-    record Forward(double least, double most) implements Expected {
+    record Forward(double least, double most) implements GoodReading {
         public Forward {
             if (!(least > 0 && most > least)) {
                 throw new IllegalArgumentException(
@@ -29,5 +29,5 @@ public sealed interface Expected {
     }
 
     /** Over-range on the diode range: it blocks. */
-    record Blocks() implements Expected {}
+    record Blocks() implements GoodReading {}
 }

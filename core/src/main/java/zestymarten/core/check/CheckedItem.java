@@ -4,17 +4,26 @@ import java.util.List;
 import zestymarten.core.judge.Judgement.Verdict;
 
 /** A thing that is checked by itself: what has to be measured on it, and what the readings together say. */
-public sealed interface Item
-        permits Fuse, Contact, Relay, CircuitBreaker, Lead, Sensor, Heater, ThreeWindings, SingleDiode, Points {
+public sealed interface CheckedItem
+        permits SingleFuse,
+                SwitchContact,
+                Relay,
+                CircuitBreaker,
+                SingleWire,
+                Sensor,
+                Heater,
+                ThreeWindings,
+                SingleDiode,
+                PointPair {
     /** What to measure, in order. */
-    List<Question> questions();
+    List<CheckQuestion> questions();
 
     /** What the answers say, the worst first. What passes is said only where everything was answered. */
-    List<Conclusion> conclusions(Answers answers);
+    List<Conclusion> conclusions(CheckReadings answers);
 
     /** The answers so far. */
-    record Answers(List<Answer> all, boolean complete) {
-        public Answers {
+    record CheckReadings(List<CheckReading> all, boolean complete) {
+        public CheckReadings {
             all = List.copyOf(all);
         }
 

@@ -12,9 +12,9 @@ import java.util.stream.Stream;
  * @param of what it concerns: a position, a lead, a temperature; none where there is only one
  * @param optional whether the check is complete without it
  */
-public record Question(Ask ask, List<String> of, Expected expected, boolean optional) {
+public record CheckQuestion(ProbePlacement ask, List<String> of, GoodReading expected, boolean optional) {
     /** Where the probes go and what is set. */
-    public enum Ask {
+    public enum ProbePlacement {
         FUSE,
         CONTACT,
         COIL,
@@ -40,12 +40,12 @@ public record Question(Ask ask, List<String> of, Expected expected, boolean opti
         }
     }
 
-    public Question {
+    public CheckQuestion {
         of = List.copyOf(of);
     }
 
     /** One that has to be answered. */
-    public Question(Ask ask, Expected expected, String... of) {
+    public CheckQuestion(ProbePlacement ask, GoodReading expected, String... of) {
         this(ask, List.of(of), expected, false);
     }
 

@@ -11,8 +11,13 @@ import zestymarten.core.quantity.Understood;
  *
  * @param figure the resistance less the leads in ohms, or the voltage in volts, where there is one
  */
-public record Answer(
-        Question question, Understood meaning, Verdict verdict, Contact contact, Reason reason, OptionalDouble figure) {
+public record CheckReading(
+        CheckQuestion question,
+        Understood meaning,
+        Verdict verdict,
+        Contact contact,
+        Reason reason,
+        OptionalDouble figure) {
     /** Whether it shows that nothing conducts there. */
     boolean isOpen() {
         return contact == Contact.APART;
@@ -22,10 +27,10 @@ public record Answer(
     boolean isJoinedAtFault() {
         return verdict == Verdict.FAIL
                 && contact == Contact.JOINED
-                && question.expected() instanceof Expected.NoContinuity;
+                && question.expected() instanceof GoodReading.NoContinuity;
     }
 
-    boolean is(Question.Ask ask) {
+    boolean is(CheckQuestion.ProbePlacement ask) {
         return question.ask() == ask;
     }
 

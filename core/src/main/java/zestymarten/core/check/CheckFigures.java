@@ -6,19 +6,19 @@ import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Ohms;
 
 /** Limits and figures of things that are checked by themselves. */
-final class Figures {
+final class CheckFigures {
     /** What a closed contact may have: the usual figure for switches and relays that carry current. */
     static final double CONTACT_OHM = 0.2;
 
-    private Figures() {}
+    private CheckFigures() {}
 
-    static Expected atMost(double ohm, Limit.Rule rule) {
-        return new Expected.Resistance(
+    static GoodReading atMost(double ohm, Limit.Rule rule) {
+        return new GoodReading.Resistance(
                 new Limit(Ohms.of(0), Optional.empty(), Ohms.of(ohm), false, rule, rule.words()));
     }
 
-    static Expected around(double ohm, double below, double above) {
-        return new Expected.Resistance(new Limit(
+    static GoodReading around(double ohm, double below, double above) {
+        return new GoodReading.Resistance(new Limit(
                 Ohms.of(ohm * (1 - below)),
                 Optional.of(Ohms.of(ohm)),
                 Ohms.of(ohm * (1 + above)),
@@ -27,14 +27,14 @@ final class Figures {
                 Limit.Rule.PART.words()));
     }
 
-    static String ohms(Answer answer) {
+    static String ohms(CheckReading answer) {
         return answer.figure().isPresent()
                 ? Engineering.text(answer.figure().getAsDouble(), "Ω")
                 : answer.meaning().text();
     }
 
-    static String limit(Answer answer) {
-        return answer.question().expected() instanceof Expected.Resistance known
+    static String limit(CheckReading answer) {
+        return answer.question().expected() instanceof GoodReading.Resistance known
                 ? known.limit().high().text()
                 : "";
     }

@@ -12,32 +12,32 @@ import zestymarten.core.limit.Limit;
  *
  * @param ratedA above 0 to 10,000 A
  */
-public record Fuse(OptionalDouble ratedA) implements Item {
+public record SingleFuse(OptionalDouble ratedA) implements CheckedItem {
     private static final double DROP_V = 0.5;
     private static final double UNRATED_OHM = 1;
     private static final double LEAST_OHM = 0.05;
     private static final double MOST_A = 10_000;
 
-    public Fuse {
-        ratedA.ifPresent(each -> Figures.required(each, MOST_A, "The rated current in amperes"));
+    public SingleFuse {
+        ratedA.ifPresent(each -> CheckFigures.required(each, MOST_A, "The rated current in amperes"));
     }
 
     @Override
-    public List<Question> questions() {
+    public List<CheckQuestion> questions() {
         double most = ratedA.isPresent() ? Math.max(LEAST_OHM, DROP_V / ratedA.getAsDouble()) : UNRATED_OHM;
-        return List.of(new Question(
-                Question.Ask.FUSE,
-                Figures.atMost(most, ratedA.isPresent() ? Limit.Rule.DROP : Limit.Rule.ROUND_FIGURE)));
+        return List.of(new CheckQuestion(
+                CheckQuestion.ProbePlacement.FUSE,
+                CheckFigures.atMost(most, ratedA.isPresent() ? Limit.Rule.DROP : Limit.Rule.ROUND_FIGURE)));
     }
 
     @Override
-    public List<Conclusion> conclusions(Answers answers) {
+    public List<Conclusion> conclusions(CheckReadings answers) {
         return answers.all().stream()
                 .filter(each -> each.verdict() == Verdict.FAIL || answers.isGood())
                 .map(each -> each.verdict() != Verdict.FAIL
                         ? Conclusion.good(Code.FUSE_CONDUCTS)
                         : each.figure().isPresent() && !each.isOpen()
-                                ? Conclusion.bad(Code.FUSE_HIGH, Figures.ohms(each), Figures.limit(each))
+                                ? Conclusion.bad(Code.FUSE_HIGH, CheckFigures.ohms(each), CheckFigures.limit(each))
                                 : Conclusion.bad(Code.FUSE_BLOWN))
                 .toList();
     }

@@ -1,0 +1,48 @@
+package zestymarten.core.check;
+
+import java.util.List;
+import zestymarten.core.check.Conclusion.Code;
+import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.limit.Limit;
+
+/** Any two points, and what is expected between them. */
+public record PointPair(GoodReading expected) implements CheckedItem {
+    /** PointPair that should be one, with at most so many ohms between them. */
+    public static PointPair joined(double mostOhm) {
+        return new PointPair(
+                CheckFigures.atMost(CheckFigures.required(mostOhm, 1e6, "The maximum in ohms"), Limit.Rule.GIVEN));
+    }
+
+    /** PointPair that should have nothing to do with each other. */
+    public static PointPair apart() {
+        return new PointPair(new GoodReading.NoContinuity());
+    }
+
+    /**
+     * PointPair with a value between them.
+     *
+     * @param tolerance as a fraction, 0 to 1
+     */
+    public static PointPair value(double ohm, double tolerance) {
+        if (!(tolerance >= 0 && tolerance <= 1)) {
+            throw new IllegalArgumentException("A tolerance (" + tolerance + ") must be a fraction from 0 to 1.");
+        }
+        return new PointPair(
+                CheckFigures.around(CheckFigures.required(ohm, 1e9, "The value in ohms"), tolerance, tolerance));
+    }
+
+    @Override
+    public List<CheckQuestion> questions() {
+        return List.of(new CheckQuestion(CheckQuestion.ProbePlacement.POINTS, expected));
+    }
+
+    @Override
+    public List<Conclusion> conclusions(CheckReadings answers) {
+        return answers.all().stream()
+                .filter(each -> each.verdict() == Verdict.FAIL || answers.isGood())
+                .map(each -> each.verdict() == Verdict.FAIL
+                        ? Conclusion.bad(Code.POINTS_NOT_AS_EXPECTED, CheckFigures.ohms(each))
+                        : Conclusion.good(Code.POINTS_AS_EXPECTED, CheckFigures.ohms(each)))
+                .toList();
+    }
+}
