@@ -50,10 +50,6 @@ public final class Study {
     /** @param arguments the file to write */
     public static void main(String[] arguments) throws IOException {
         Study study = new Study();
-        if (arguments[0].equals("calibration")) {
-            Calibration.lines(BAD_TOUCH).forEach(System.out::println);
-            return;
-        }
         study.run();
         Files.writeString(Path.of(arguments[0]), study.text.toString());
         System.out.println(study.text);

@@ -11,7 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
 import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Partition;
@@ -30,7 +30,7 @@ public final class Implied {
 
     private final Design design;
     private final Partition groups;
-    private final Map<Set<Integer>, Observation> parting = new HashMap<>();
+    private final Map<Long, Observation> parting = new HashMap<>();
     private final Map<Terminal, List<Observation>> joinedAt = new HashMap<>();
     private final Set<Integer> unexpected = new HashSet<>();
     private final Set<Set<Terminal>> read = new HashSet<>();
@@ -106,8 +106,11 @@ public final class Implied {
                 .map(apart -> new ImpliedPair(a, b, false, from(apart, a, b)));
     }
 
-    private Set<Integer> groupsOf(Terminal a, Terminal b) {
-        return new HashSet<>(List.of(groups.group(a), groups.group(b)));
+    /** Two groups as one number, in whichever order. */
+    private long groupsOf(Terminal a, Terminal b) {
+        long one = groups.group(a);
+        long other = groups.group(b);
+        return (Math.min(one, other) << Integer.SIZE) + Math.max(one, other);
     }
 
     private List<Integer> from(Observation apart, Terminal a, Terminal b) {
@@ -144,24 +147,22 @@ public final class Implied {
 
     /**
      * The pairs that a test of the whole unit asks for and that follow from readings of other pairs: wires end to end that
-     * are apart, net against net and against the frame.
+     * are apart, the first {@value #MOST_PIECES} pieces against each other and against the frame.
      *
      * @param most how many to name at most
      */
     public List<ImpliedPair> unread(int most) {
         List<ImpliedPair> pairs = new ArrayList<>();
-        eachPlanned(ends -> {
-            if (pairs.size() < most && !read.contains(Set.of(ends[0], ends[1]))) {
-                boolean sameNet = design.same(ends[0], ends[1]); // that it is joined says nothing of its resistance
-                between(ends[0], ends[1])
-                        .filter(pair -> !sameNet || !pair.joined())
-                        .ifPresent(pairs::add);
+        eachPlanned((a, b) -> {
+            if (pairs.size() < most && !read.contains(Set.of(a, b))) {
+                boolean sameNet = design.same(a, b); // that it is joined says nothing of its resistance
+                between(a, b).filter(pair -> !sameNet || !pair.joined()).ifPresent(pairs::add);
             }
         });
         return List.copyOf(pairs);
     }
 
-    private void eachPlanned(Consumer<Terminal[]> take) {
+    private void eachPlanned(BiConsumer<Terminal, Terminal> take) {
         Set<Terminal> pieces = new LinkedHashSet<>();
         design.nets().all().stream()
                 .filter(net -> !net.ends().isEmpty())
@@ -170,7 +171,7 @@ public final class Implied {
                 .all()
                 .forEach(net -> net.ends().stream().skip(1).forEach(far -> {
                     Terminal near = net.ends().get(0);
-                    take.accept(new Terminal[] {near, far});
+                    take.accept(near, far);
                     if (areApart(near, far)) {
                         pieces.add(far); // what is broken or ends elsewhere has two ends to be read
                     }
@@ -180,10 +181,10 @@ public final class Implied {
         for (int i = 0; i < all.size(); i++) {
             for (int j = i + 1; j < all.size(); j++) {
                 if (!design.same(all.get(i), all.get(j))) {
-                    take.accept(new Terminal[] {all.get(i), all.get(j)});
+                    take.accept(all.get(i), all.get(j));
                 }
             }
-            take.accept(new Terminal[] {all.get(i), Terminal.FRAME});
+            take.accept(all.get(i), Terminal.FRAME);
         }
     }
 }

@@ -10,7 +10,7 @@ import zestymarten.core.judge.Judgement.Verdict;
 /**
  * Three windings in star or delta, read between their three leads and to the frame; no nominal figure is needed.
  *
- * <p>Rules: the three readings are alike within {@value #BALANCE} of their mean, a usual figure. Two open ones share the lead
+ * <p>Rules: the three readings are equal within {@value #BALANCE} of their mean, a usual figure. Two open ones share the lead
  * whose phase is open (star). In delta, one open winding reads alone through the two others: twice what each of them reads.
  *
  * @param ohm what each pair should read, above 0; empty where nobody knows

@@ -59,8 +59,7 @@ final class Course {
     private final Set<String> refused;
     private final Pieces pieces;
     private final Map<Stage, Long> done = new ConcurrentHashMap<>();
-    private volatile Optional<Optional<Implied>> implied = Optional.empty();
-    private volatile long unexpected;
+    private volatile Optional<Known> known = Optional.empty();
 
     Course(Plan plan, Standing standing, Readings readings, Ledger ledger) {
         this.plan = plan;
@@ -441,35 +440,41 @@ final class Course {
         };
     }
 
+    /** How many points read otherwise than those of a good unit, and what follows from the readings if any does. */
+    private record Known(long unexpected, Optional<Implied> implied) {}
+
     /** What the readings of other points say of this one; nothing while all of them are as expected. */
     Optional<Implied> implied() {
-        return implied.orElseGet(this::findImplied);
-    }
-
-    private synchronized Optional<Implied> findImplied() {
-        if (implied.isEmpty()) {
-            List<Step.Touch> read = standing.steps().stream()
-                    .filter(step -> step instanceof Step.Touch touch && !touch.isUnderVoltage() && isDone(touch))
-                    .map(Step.Touch.class::cast)
-                    .toList();
-            unexpected = read.stream().filter(this::isUnexpected).count();
-            implied = Optional.of(
-                    unexpected == 0
-                            ? Optional.empty()
-                            : Optional.of(Implied.of(
-                                    readings.design(),
-                                    read.stream()
-                                            .flatMap(touch ->
-                                                    TouchObservations.of(touch, standing.of(touch), readings).stream())
-                                            .toList())));
-        }
-        return implied.orElseThrow();
+        return known().implied();
     }
 
     /** How many points read otherwise than those of a good unit. */
     long unexpected() {
-        implied();
-        return unexpected;
+        return known().unexpected();
+    }
+
+    private Known known() {
+        return known.orElseGet(this::findKnown);
+    }
+
+    private synchronized Known findKnown() {
+        if (known.isEmpty()) {
+            List<Step.Touch> read = standing.steps().stream()
+                    .filter(step -> step instanceof Step.Touch touch && !touch.isUnderVoltage() && isDone(touch))
+                    .map(Step.Touch.class::cast)
+                    .toList();
+            long unexpected = read.stream().filter(this::isUnexpected).count();
+            Optional<Implied> implied = unexpected == 0
+                    ? Optional.empty()
+                    : Optional.of(Implied.of(
+                            readings.design(),
+                            read.stream()
+                                    .flatMap(
+                                            touch -> TouchObservations.of(touch, standing.of(touch), readings).stream())
+                                    .toList()));
+            known = Optional.of(new Known(unexpected, implied));
+        }
+        return known.orElseThrow();
     }
 
     private boolean isUnexpected(Step step) {

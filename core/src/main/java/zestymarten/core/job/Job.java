@@ -349,13 +349,15 @@ public final class Job {
         if (a.equals(b)) {
             return Optional.empty();
         }
-        List<Step> together = Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS)
-                .flatMap(stage -> together(stage, a, b))
-                .toList();
+        List<Step> together = together(a, b).toList();
         return together.stream()
                 .filter(step -> !isDone(step))
                 .findFirst()
                 .or(() -> together.stream().findFirst());
+    }
+
+    private Stream<Step> together(Terminal a, Terminal b) {
+        return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS).flatMap(stage -> together(stage, a, b));
     }
 
     private Stream<Step> together(Stage stage, Terminal a, Terminal b) {
@@ -533,7 +535,7 @@ public final class Job {
                 ? Optional.empty()
                 : recommendation().measurements().stream()
                         .filter(Job::settles)
-                        .flatMap(next -> touch(next.black(), next.red()).filter(step -> !isDone(step)).stream())
+                        .flatMap(next -> stepsOf(next).filter(step -> !isDone(step)))
                         .findFirst()
                         .map(this::reached);
     }
@@ -547,7 +549,7 @@ public final class Job {
         return course.unexpected() < SEVERAL
                 ? Optional.empty()
                 : recommendation().measurements().stream()
-                        .filter(next -> settles(next) && touch.isOn(next.black()) && touch.isOn(next.red()))
+                        .filter(next -> settles(next) && stepsOf(next).anyMatch(touch::equals))
                         .findFirst();
     }
 
@@ -567,11 +569,18 @@ public final class Job {
     /** The step of the measurement that tells most; one that is done only where it has to be made again. */
     private Optional<Step> recommended() {
         return recommendation().measurements().stream()
-                .flatMap(next -> touch(next.black(), next.red())
-                        .filter(step -> !isDone(step) || next.purpose() == Recommendation.Purpose.READ_AGAIN)
-                        .stream())
+                .flatMap(next -> stepsOf(next)
+                        .filter(step -> !isDone(step) || next.purpose() == Recommendation.Purpose.READ_AGAIN))
                 .findFirst()
                 .map(this::reached);
+    }
+
+    /** The planned steps that make a recommended measurement, in its position of switches and relays. */
+    private Stream<Step> stepsOf(Recommendation.Measurement next) {
+        return together(next.black(), next.red())
+                .filter(step -> step instanceof Step.Touch touch
+                        && !touch.isTied()
+                        && readings.state(touch).equals(next.state()));
     }
 
     /** A step, or the consent to the cover that it lies behind, which comes first. */
@@ -595,7 +604,7 @@ public final class Job {
     public synchronized List<BestMeasurement> best(int most) {
         List<BestMeasurement> best = new ArrayList<>();
         for (Recommendation.Measurement next : recommendation().measurements()) {
-            Optional<Step> step = touch(next.black(), next.red()).filter(each -> !isDone(each));
+            Optional<Step> step = stepsOf(next).filter(each -> !isDone(each)).findFirst();
             if (best.size() < most && step.isPresent() && step.get() instanceof Step.Touch touch) {
                 best.add(new BestMeasurement(touch, next));
             }

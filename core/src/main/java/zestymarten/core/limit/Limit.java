@@ -60,6 +60,11 @@ public record Limit(
         this(low, nominal, high, lowGiven, Derivation.plain(rule, rule.words(), sentence));
     }
 
+    /** The same for a wire that carries so much current, where nothing else is known of it. */
+    Limit carrying(OptionalDouble amperes) {
+        return new Limit(low, nominal, high, lowGiven, by, amperes);
+    }
+
     /** Which rule of the order of authority led to {@link #high}. */
     public Rule rule() {
         return by.rule();

@@ -165,8 +165,8 @@ public final class Limits {
         String missing = conductor.lengthM().isPresent() ? "section" : "length";
         String sentence = "Maximum " + most.text() + ": a round figure, because the " + missing + " of "
                 + conductor.id() + " is not known.";
-        Limit plain = limit(conductor, nominal, most, Derivation.plain(Limit.Rule.ROUND_FIGURE, "custom", sentence));
-        return new Limit(plain.low(), plain.nominal(), plain.high(), plain.lowGiven(), plain.by(), conductor.current());
+        return limit(conductor, nominal, most, Derivation.plain(Limit.Rule.ROUND_FIGURE, "custom", sentence))
+                .carrying(conductor.current());
     }
 
     private Limit byLength(Conductor conductor, Optional<Ohms> nominal) {

@@ -16,7 +16,8 @@ import org.ejml.sparse.csc.misc.TriangularSolver_DSCC;
  * <p>Method: Kirchhoff's equations with one node earthed are factored once by a sparse Cholesky decomposition, the nodes
  * in reverse breadth-first order. For a pair, one ampere goes in at the one node and out at the other; the difference of
  * their potentials is the resistance. One step of refinement with the residual summed edge by edge takes back what the
- * factorisation rounded off. Up to {@value #TABLED} nodes all pairs are kept in a table, made when the first is asked for.
+ * factorisation rounded off. Up to {@value #TABLED} nodes all pairs are kept in a table, made when the first is asked for; below
+ * {@value #REMEMBERED} what was asked is remembered.
  * Cost: about n to factor for ring-like parts, n² for dense ones; a pair costs the entries of the factor, or nothing from
  * the table. Source: Klein and Randić, "Resistance distance", 1993; ordering after Cuthill and McKee, 1969. Holds for:
  * conductances that lie within about 12 decades of each other.
