@@ -9,28 +9,32 @@
     }
   });
 
-  document.addEventListener("htmx:sendError", () => {
+  // A message in its place; false where the page has none.
+  const tell = (text) => {
     const place = document.getElementById("say");
-    if (!place) {
-      return;
-    }
     const box = document.createElement("div");
     box.className = "say fault";
     box.setAttribute("role", "alert");
-    box.textContent =
-      "The server does not answer. Enter the same again in a moment: nothing is saved twice.";
-    place.replaceChildren(box);
+    box.textContent = text;
+    place?.replaceChildren(box);
+    return Boolean(place);
+  };
+
+  document.addEventListener("htmx:sendError", () => {
+    tell("The server does not answer. Enter the same again in a moment: nothing is saved twice.");
   });
 
   // An answer that is no message of ours, such as a refusal without words, never takes the place of what is on the page.
   document.addEventListener("htmx:beforeSwap", (event) => {
     const { xhr } = event.detail;
     const ours = (xhr.getResponseHeader("Content-Type") ?? "").startsWith("text/html");
-    if (xhr.status >= 400 && (!ours || !document.getElementById("say"))) {
-      event.detail.shouldSwap = false;
-      if (xhr.status === 401 || xhr.status === 403) {
-        window.location.reload();
-      }
+    if (xhr.status < 400 || (ours && document.getElementById("say"))) {
+      return;
+    }
+    event.detail.shouldSwap = false;
+    const said = tell(`The server refused this (${xhr.status}). Nothing was saved; what you typed is still here.`);
+    if (!said && xhr.status === 401) {
+      window.location.reload(); // nothing can be said here, and nothing more can be done without signing in
     }
   });
 

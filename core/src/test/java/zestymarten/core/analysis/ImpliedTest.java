@@ -7,16 +7,13 @@ import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Kind;
-import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 
@@ -28,18 +25,7 @@ class ImpliedTest {
 
     private static List<Implied.ImpliedPair> implied(String... readings) {
         Assembly cable = WireList.read(FOUR).assembly("Cable", Kind.CABLE, "", Map.of());
-        List<Reading> all = Stream.of(readings)
-                .map(each -> {
-                    String[] parts = each.split("[-=]");
-                    return new Reading(
-                            Terminal.of(parts[0]),
-                            Terminal.of(parts[1]),
-                            parts[2],
-                            State.REST,
-                            List.of(),
-                            OptionalDouble.empty());
-                })
-                .toList();
+        List<Reading> all = TypedReadings.of(readings);
         return Analysis.of(Design.of(cable, 20), RandomUnit.CONDITIONS, all).implied();
     }
 

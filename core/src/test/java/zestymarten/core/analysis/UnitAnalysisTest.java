@@ -4,17 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import zestymarten.core.analysis.Analysis.Standing;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
-import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.judge.Judgement;
@@ -69,20 +66,8 @@ class UnitAnalysisTest {
         return "\"conductors\": [" + String.join(", ", wires) + "]";
     }
 
-    /** Readings given as {@code J1.1-J2.1=0.44}, the leads included. */
     private static Analysis analysis(Assembly assembly, String... readings) {
-        List<Reading> all = Stream.of(readings)
-                .map(each -> {
-                    String[] parts = each.split("[-=]");
-                    return new Reading(
-                            Terminal.of(parts[0]),
-                            Terminal.of(parts[1]),
-                            parts[2],
-                            State.REST,
-                            List.of(),
-                            OptionalDouble.empty());
-                })
-                .toList();
+        List<Reading> all = TypedReadings.of(readings);
         return Analysis.of(Design.of(assembly, 20), RandomUnit.CONDITIONS, all);
     }
 

@@ -47,7 +47,8 @@ class CheckController implements Reckons {
     String page(@RequestParam Map<String, String> fields, @RequestParam Optional<Long> sheet, Model model) {
         Typed typed = DeskForm.typed(sheet.map(id -> sheets.fields(desk(), id)).orElse(fields));
         CheckForm form = new CheckForm(typed);
-        Optional<CheckView> view = view(form, typed, LocaleContextHolder.getLocale());
+        List<MeterRow> known = meters.all();
+        Optional<CheckView> view = view(form, typed, known, LocaleContextHolder.getLocale());
         model.addAttribute("typed", typed.fields());
         model.addAttribute("thing", form.thing().code());
         model.addAttribute(
@@ -56,15 +57,15 @@ class CheckController implements Reckons {
                         .map(CheckForm.Thing::code)
                         .toList());
         model.addAttribute("metals", Metal.codes());
-        model.addAttribute("meters", meters.all().stream().map(MeterRow::name).toList());
+        model.addAttribute("meters", known.stream().map(MeterRow::name).toList());
         model.addAttribute("view", view);
         model.addAttribute("trouble", typed.problems());
         model.addAttribute("kept", sheets.last(desk()));
         return "check/check";
     }
 
-    private Optional<CheckView> view(CheckForm form, Typed typed, Locale locale) {
-        Conditions conditions = conditions(typed);
+    private Optional<CheckView> view(CheckForm form, Typed typed, List<MeterRow> known, Locale locale) {
+        Conditions conditions = conditions(typed, known);
         Optional<CheckedItem> item = form.item();
         return item.map(each -> words.view(Check.of(each, readings(typed), conditions), readings(typed), locale));
     }
@@ -80,12 +81,12 @@ class CheckController implements Reckons {
         return readings;
     }
 
-    private Conditions conditions(Typed typed) {
-        Meter meter = meters.all().stream()
+    private static Conditions conditions(Typed typed, List<MeterRow> known) {
+        Meter meter = known.stream()
                 .filter(each -> each.name().equals(typed.text("meter")))
-                .map(MeterRow::meter)
                 .findFirst()
-                .or(() -> meters.all().stream().map(MeterRow::meter).findFirst())
+                .or(() -> known.stream().findFirst())
+                .map(MeterRow::meter)
                 .orElse(USUAL);
         OptionalDouble leads = taken(typed, "leads", "what the joined test leads read, such as 0.2");
         OptionalDouble line = taken(typed, "line", "the resistance of the line to the sensor, such as 0.8");
@@ -113,8 +114,8 @@ class CheckController implements Reckons {
     @Override
     public Kept kept(Typed typed) {
         CheckForm form = new CheckForm(typed);
-        CheckView view =
-                view(form, typed, LocaleContextHolder.getLocale()).orElseThrow(() -> new Refused(typed.problems()));
+        CheckView view = view(form, typed, meters.all(), LocaleContextHolder.getLocale())
+                .orElseThrow(() -> new Refused(typed.problems()));
         String verdict = view.state().equals("doubtful") ? "untested" : view.state();
         String says = view.word() + ". " + view.told();
         return new Kept(desk(), typed.text("name"), typed.fields(), says.strip(), verdict);

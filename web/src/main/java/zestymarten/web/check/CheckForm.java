@@ -4,14 +4,12 @@ import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
-import zestymarten.core.assembly.Awg;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
@@ -29,6 +27,8 @@ import zestymarten.core.check.SingleWire;
 import zestymarten.core.check.SwitchContact;
 import zestymarten.core.check.ThreeWindings;
 import zestymarten.core.quantity.Celsius;
+import zestymarten.core.quantity.ReadingLanguage;
+import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Typed;
 
 /** What is checked, from the fields of the page. What makes no sense is said at its field; nothing typed is lost. */
@@ -145,7 +145,7 @@ final class CheckForm {
                 Optional.empty(),
                 Optional.empty(),
                 typed.figure("length", "the length in metres, such as 8"),
-                area(),
+                typed.section("area"),
                 metal.orElse(Metal.COPPER),
                 StrandClass.FIVE,
                 Optional.empty(),
@@ -154,19 +154,6 @@ final class CheckForm {
                 typed.figure("most", "the maximum in ohms, such as 0.5"),
                 OptionalDouble.empty(),
                 Optional.empty());
-    }
-
-    private OptionalDouble area() {
-        String text = typed.text("area");
-        if (text.toLowerCase(Locale.ROOT).contains("awg")) {
-            var gauge = Awg.parse(text);
-            if (gauge.isEmpty()) {
-                typed.refuse("area", "“" + text + "” is not accepted; expected a gauge such as 20 AWG or 2/0 AWG.");
-                return OptionalDouble.empty();
-            }
-            return OptionalDouble.of(Awg.areaMm2(gauge.getAsInt()));
-        }
-        return typed.figure("area", "the section in mm², such as 0.75, or a gauge such as 20 AWG");
     }
 
     private Sensor sensor() {
@@ -188,8 +175,7 @@ final class CheckForm {
         for (String line : typed.text("table").split("\\R")) {
             String[] parts = line.strip().split("[\\s;]+");
             OptionalDouble celsius = parts.length == 2 ? Celsius.of(parts[0]) : OptionalDouble.empty();
-            OptionalDouble ohm =
-                    parts.length == 2 ? new Typed(Map.of("ohm", parts[1])).figure("ohm", "") : OptionalDouble.empty();
+            OptionalDouble ohm = parts.length == 2 ? ohm(parts[1]) : OptionalDouble.empty();
             if (celsius.isPresent() && ohm.isPresent() && rows.size() < MOST_ROWS) {
                 rows.put(celsius.getAsDouble(), ohm.getAsDouble());
             } else if (!line.isBlank()) {
@@ -200,6 +186,12 @@ final class CheckForm {
             }
         }
         return rows;
+    }
+
+    private static OptionalDouble ohm(String text) {
+        return new ReadingLanguage(false).understand(text) instanceof Understood.Value value && value.value() > 0
+                ? OptionalDouble.of(value.value())
+                : OptionalDouble.empty();
     }
 
     private Heater heater() {

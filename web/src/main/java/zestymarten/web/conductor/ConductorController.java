@@ -9,7 +9,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import zestymarten.core.assembly.Awg;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.conductor.DeadShort;
@@ -81,7 +80,7 @@ class ConductorController implements Reckons {
     private static Optional<Feeder> feeder(Typed typed) {
         int before = typed.problems().size();
         OptionalDouble length = typed.figure("length", "the length in metres, such as 38");
-        OptionalDouble area = area(typed);
+        OptionalDouble area = typed.section("area");
         OptionalDouble ohm = typed.figure("ohm", "the resistance, such as 7.62");
         double celsius = typed.celsius("celsius", 20);
         if (typed.problems().size() > before) {
@@ -100,20 +99,6 @@ class ConductorController implements Reckons {
             typed.refuse("length", String.valueOf(e.getMessage()));
             return Optional.empty();
         }
-    }
-
-    /** A section in mm², or AWG said as such. */
-    private static OptionalDouble area(Typed typed) {
-        String text = typed.text("area");
-        if (text.toLowerCase(java.util.Locale.ROOT).contains("awg")) {
-            var gauge = Awg.parse(text);
-            if (gauge.isEmpty()) {
-                typed.refuse("area", "“" + text + "” is not accepted; expected a gauge such as 20 AWG or 2/0 AWG.");
-                return OptionalDouble.empty();
-            }
-            return OptionalDouble.of(Awg.areaMm2(gauge.getAsInt()));
-        }
-        return typed.figure("area", "the section in mm², such as 0.75, or a gauge such as 20 AWG");
     }
 
     private static Optional<DeadShort> dead(Feeder feeder, Typed typed) {

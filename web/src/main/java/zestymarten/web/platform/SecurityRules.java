@@ -29,7 +29,8 @@ class SecurityRules {
 
     private static final String SIGNED_OUT =
             "<div class=\"say fault\" role=\"alert\"><p>You are signed out. Nothing of this was saved."
-                    + " What you typed comes back after you have signed in. <a href=\"\">Sign in</a></p></div>";
+                    + " A reading comes back after you have signed in; copy anything else first."
+                    + " <a href=\"\">Sign in</a></p></div>";
 
     @Bean
     PasswordEncoder passwordEncoder() {

@@ -2,8 +2,11 @@ package zestymarten.web.platform;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import zestymarten.core.assembly.Awg;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Problem;
@@ -71,6 +74,19 @@ public final class Typed {
             refuse(field, "“" + text(field) + "” is not accepted; expected " + Celsius.EXPECTED + ".");
         }
         return celsius.orElse(usual);
+    }
+
+    /** A section in mm², or a gauge said as such; empty where nothing was typed or it made no sense, which is then said. */
+    public OptionalDouble section(String field) {
+        if (!text(field).toLowerCase(Locale.ROOT).contains("awg")) {
+            return figure(field, "the section in mm², such as 0.75, or a gauge such as 20 AWG");
+        }
+        OptionalInt gauge = Awg.parse(text(field));
+        if (gauge.isEmpty()) {
+            refuse(field, "“" + text(field) + "” is not accepted; expected a gauge such as 20 AWG or 2/0 AWG.");
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(Awg.areaMm2(gauge.getAsInt()));
     }
 
     private OptionalDouble above(String field, String expected, double least) {

@@ -225,6 +225,27 @@ class RunPagesTest {
     }
 
     @Test
+    void twoOpensAreSettledFirstAndWhatFollowsIsImpliedOnTheRecord() {
+        begin("C-1");
+        checkTheMeter();
+        for (int wire = 1; wire <= 2; wire++) {
+            type("OL", "OL");
+            browser.find(".result.fault");
+            browser.keys(Keys.ENTER).gone(".result");
+        }
+        browser.see(".asks", "What read otherwise than expected is settled first");
+        type("0.6");
+        browser.find(".result.fault");
+        browser.keys(Keys.ENTER).gone(".result");
+        type("0.6");
+        browser.see(".found", "W1 and W2 are crossed");
+        browser.keys(Keys.ENTER).see(".sentence", "Black on J1.3, red on J2.3.");
+        browser.open(browser.path().replaceFirst("\\?.*", "") + "/record")
+                .see("main", "Implied by other readings")
+                .see("main", "J1.1 – J1.2: no continuity, from no.");
+    }
+
+    @Test
     void aStoppedDatabaseKeepsTheReadingInTheSlot() {
         begin("X-1");
         checkTheMeter();
