@@ -45,7 +45,7 @@ class ArchitectureTest {
             .resideInAPackage("..web.platform..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("..web.run..", "..web.wiring..", "..web.unit..", "..web.record..", "..web.account..");
+            .resideInAnyPackage("..web.run..", "..web.wiring..", "..web.unit..", "..web.record..", "..web.people..");
 
     @ArchTest
     static final ArchRule nobodyLeansOnTheDemo = noClasses()

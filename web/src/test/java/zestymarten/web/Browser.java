@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
 import java.util.logging.Level;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
@@ -94,10 +95,28 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
-    /** Begins anew as one of the demo accounts. */
-    public Browser signIn(String account) {
+    /** Forgets who was signed in. */
+    public Browser leave() {
         driver.get(url + "/sign-in");
         driver.manage().deleteAllCookies();
+        return this;
+    }
+
+    /** The cookies as another client would send them. */
+    public String cookies() {
+        return driver.manage().getCookies().stream()
+                .map(each -> each.getName() + "=" + each.getValue())
+                .collect(Collectors.joining("; "));
+    }
+
+    /** What a page of this site answers to whoever is signed in. */
+    public long status(String path) {
+        return (Long) run("return fetch(arguments[0], {redirect: 'manual'}).then((answer) => answer.status)", path);
+    }
+
+    /** Begins anew as one of the demo accounts. */
+    public Browser signIn(String account) {
+        leave();
         driver.get(url + "/sign-in");
         find("#username").sendKeys(account);
         find("#password").sendKeys("marten-demo");

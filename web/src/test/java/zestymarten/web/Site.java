@@ -66,8 +66,13 @@ public final class Site implements AutoCloseable {
 
     /** A request by a demo account, which all have the same password. */
     public HttpRequest.Builder as(String account, String path) {
-        String token = Base64.getEncoder().encodeToString((account + ":marten-demo").getBytes(StandardCharsets.UTF_8));
-        return request(path).header("Authorization", "Basic " + token);
+        return by(account, "marten-demo", path);
+    }
+
+    /** A request by somebody with a password. */
+    public HttpRequest.Builder by(String name, String password, String path) {
+        String both = Base64.getEncoder().encodeToString((name + ":" + password).getBytes(StandardCharsets.UTF_8));
+        return request(path).header("Authorization", "Basic " + both);
     }
 
     public HttpResponse<String> send(HttpRequest.Builder request) {

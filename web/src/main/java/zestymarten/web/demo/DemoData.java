@@ -27,11 +27,12 @@ import zestymarten.core.fault.Fault;
 import zestymarten.core.plan.Approach;
 import zestymarten.core.plan.Method;
 import zestymarten.core.quantity.Problem;
-import zestymarten.web.account.Accounts;
 import zestymarten.web.bench.Shelf;
 import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.meter.StandIns;
+import zestymarten.web.people.People;
+import zestymarten.web.people.Role;
 import zestymarten.web.run.Runs;
 import zestymarten.web.unit.Due;
 import zestymarten.web.unit.Units;
@@ -50,7 +51,7 @@ class DemoData implements SmartInitializingSingleton {
     private static final int WELL_UNDER_WAY = 20;
     private static final int HALF = 22;
 
-    private final Accounts accounts;
+    private final People people;
     private final Wirings wirings;
     private final Runs runs;
     private final Units units;
@@ -60,7 +61,7 @@ class DemoData implements SmartInitializingSingleton {
     private final Clock clock;
 
     DemoData(
-            Accounts accounts,
+            People people,
             Wirings wirings,
             Runs runs,
             Units units,
@@ -71,7 +72,7 @@ class DemoData implements SmartInitializingSingleton {
         this.sheets = sheets;
         this.units = units;
         this.meters = meters;
-        this.accounts = accounts;
+        this.people = people;
         this.wirings = wirings;
         this.runs = runs;
         this.transaction = transaction;
@@ -81,16 +82,17 @@ class DemoData implements SmartInitializingSingleton {
     @Override
     public void afterSingletonsInstantiated() {
         transaction.executeWithoutResult(status -> {
-            if (accounts.none()) {
+            if (people.none()) {
                 load();
             }
         });
     }
 
     private void load() {
-        accounts.addDemo("bench", PASSWORD, "TECHNICIAN");
-        accounts.addDemo("lead", PASSWORD, "LEAD");
-        accounts.addDemo("viewer", PASSWORD, "VIEWER");
+        people.addDemo("bench", PASSWORD, Role.TECHNICIAN);
+        people.addDemo("lead", PASSWORD, Role.LEAD);
+        people.addDemo("admin", PASSWORD, Role.ADMIN);
+        people.addDemo("viewer", PASSWORD, Role.VIEWER);
         Technician bench = new Technician(runs, "bench");
         Technician lead = new Technician(runs, "lead");
         pendant(bench);

@@ -6,8 +6,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 
@@ -18,10 +20,12 @@ public class Meters {
     private static final int ZEROS = 100;
 
     private final MeterMapper mapper;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Meters(MeterMapper mapper, Clock clock) {
+    Meters(MeterMapper mapper, ApplicationEventPublisher events, Clock clock) {
         this.mapper = mapper;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -85,8 +89,10 @@ public class Meters {
         if (id == 0) {
             mapper.insert(row);
         } else {
+            find(id);
             mapper.update(row);
         }
+        events.publishEvent(new AuditEvent(AuditEvent.Kind.METER, row.name(), id == 0 ? "new" : ""));
     }
 
     java.time.Instant now() {

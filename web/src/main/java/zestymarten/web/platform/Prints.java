@@ -42,6 +42,11 @@ public class Prints {
         return print(templates.process(template, new Context(Locale.ROOT, values)));
     }
 
+    /** A drawing as a file of its own. */
+    public String drawing(String template, Map<String, Object> values) {
+        return printable(templates.process(template, new Context(Locale.ROOT, values)));
+    }
+
     /** The first PDF of a process takes about a second to set up; that second is spent before anybody waits for it. */
     @EventListener(ApplicationReadyEvent.class)
     void warmUp() {

@@ -4,24 +4,38 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.authentication.AuthenticationServiceException;
+import org.springframework.security.authentication.LockedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandlerImpl;
-import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.authentication.AuthenticationFailureHandler;
+import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
+import org.springframework.security.web.authentication.www.BasicAuthenticationFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** Who may do what, and the headers that keep a page from running or fetching anything that is not ours. */
 @Configuration(proxyBeanMethods = false)
 class SecurityRules {
+    private static final String TECHNICIAN = "TECHNICIAN";
+    private static final String LEAD = "LEAD";
+    private static final String ADMIN = "ADMIN";
+
     private static final String CONTENT_POLICY =
             "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'"
                     + " data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; form-action 'self'; frame-ancestors"
@@ -32,35 +46,90 @@ class SecurityRules {
                     + " A reading comes back after you have signed in; copy anything else first."
                     + " <a href=\"\">Sign in</a></p></div>";
 
+    private final String cookie;
+
+    SecurityRules(@Value("${server.servlet.session.cookie.name}") String cookie) {
+        this.cookie = cookie;
+    }
+
     @Bean
     PasswordEncoder passwordEncoder() {
         return new RememberingEncoder(new BCryptPasswordEncoder());
     }
 
-    /** The interface: HTTP Basic, no session, so no cookie that a foreign page could ride on. */
+    /**
+     * The interface: a token, or the person's name and password by HTTP Basic. No session, so no cookie that a foreign page
+     * could ride on; and nothing that a browser sends on behalf of a foreign page, which could ride on remembered passwords.
+     */
     @Bean
     @Order(1)
-    SecurityFilterChain api(HttpSecurity http) throws Exception {
+    SecurityFilterChain api(HttpSecurity http, Bearers bearers) throws Exception {
         headers(http);
+        AuthenticationEntryPoint refused = SecurityRules::toProgram;
         return http.securityMatcher("/api/**")
                 .authorizeHttpRequests(rules -> rules.dispatcherTypeMatchers(DispatcherType.ERROR)
                         .permitAll()
+                        .requestMatchers(SecurityRules::isOfForeignPage)
+                        .denyAll()
                         .requestMatchers(HttpMethod.GET, "/api/**")
                         .authenticated()
                         .anyRequest()
-                        .hasAnyRole("TECHNICIAN", "LEAD"))
-                .httpBasic(basic -> basic.realmName("Zesty Marten"))
+                        .hasRole(TECHNICIAN))
+                .addFilterBefore(new BearerFilter(bearers, refused), BasicAuthenticationFilter.class)
+                .httpBasic(basic -> basic.realmName("Zesty Marten").authenticationEntryPoint(refused))
+                .exceptionHandling(handling -> handling.authenticationEntryPoint(refused)
+                        .accessDeniedHandler((request, response, failure) -> problem(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                isOfForeignPage(request)
+                                        ? "A page of another site may not use this interface."
+                                        : "Your role, or that of the token, may not do that.")))
                 .csrf(csrf -> csrf.disable())
                 .requestCache(cache -> cache.disable())
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .build();
     }
 
+    /** Whether a browser says that a page of another site has sent this; programs say nothing of the kind. */
+    private static boolean isOfForeignPage(HttpServletRequest request) {
+        String site = request.getHeader("Sec-Fetch-Site");
+        String origin = request.getHeader("Origin");
+        boolean foreign = site != null && !site.equals("same-origin") && !site.equals("none");
+        return foreign || (origin != null && !KnownHosts.isHost(origin, request.getHeader("Host")));
+    }
+
+    private static void toProgram(
+            HttpServletRequest request, HttpServletResponse response, AuthenticationException failure)
+            throws IOException {
+        if (failure instanceof AuthenticationServiceException) {
+            problem(response, HttpStatus.SERVICE_UNAVAILABLE, ErrorAnswers.DATABASE_AWAY);
+        } else if (failure instanceof LockedException) {
+            response.setHeader("Retry-After", "300");
+            problem(response, HttpStatus.TOO_MANY_REQUESTS, "Too many wrong passwords. Wait five minutes.");
+        } else {
+            response.setHeader("WWW-Authenticate", "Basic realm=\"Zesty Marten\"");
+            problem(
+                    response,
+                    HttpStatus.UNAUTHORIZED,
+                    "Send a token (Authorization: Bearer marten_...), or a name and password that are right.");
+        }
+    }
+
+    private static void problem(HttpServletResponse response, HttpStatus status, String text) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setCharacterEncoding("UTF-8");
+        response.getWriter()
+                .write("{\"type\":\"about:blank\",\"title\":\"" + status.getReasonPhrase() + "\",\"status\":"
+                        + status.value() + ",\"detail\":\"" + text + "\"}");
+    }
+
     @Bean
     @Order(2)
-    SecurityFilterChain pages(HttpSecurity http) throws Exception {
+    SecurityFilterChain pages(
+            HttpSecurity http, AuthenticationSuccessHandler welcome, AuthenticationFailureHandler sorry)
+            throws Exception {
         headers(http);
-        var toSignIn = new LoginUrlAuthenticationEntryPoint("/sign-in");
         var forbidden = new AccessDeniedHandlerImpl();
         return http.authorizeHttpRequests(rules -> rules.dispatcherTypeMatchers(
                                 DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
@@ -75,28 +144,38 @@ class SecurityRules {
                                 "/*.js",
                                 "/*.svg",
                                 "/favicon.ico",
-                                "/actuator/health")
+                                "/actuator/health/**")
                         .permitAll()
+                        .requestMatchers("/people/**", "/audit", "/audit.csv")
+                        .hasRole(ADMIN)
                         .requestMatchers("/actuator/**")
-                        .hasRole("LEAD")
+                        .hasRole(LEAD)
                         .requestMatchers(HttpMethod.GET, "/**")
                         .authenticated()
                         .requestMatchers(
-                                HttpMethod.POST, "/sign-out", "/practice/**", "/circuit", "/circuit/sheet.*", "/family")
+                                HttpMethod.POST,
+                                "/sign-out",
+                                "/account/**",
+                                "/practice/**",
+                                "/circuit",
+                                "/circuit/sheet.*",
+                                "/family")
                         .authenticated()
                         .requestMatchers(
                                 HttpMethod.POST, "/wirings/*/sign-off", "/wirings/*/learnt", "/runs/*/sign-off")
-                        .hasRole("LEAD")
+                        .hasRole(LEAD)
                         .anyRequest()
-                        .hasAnyRole("TECHNICIAN", "LEAD"))
+                        .hasRole(TECHNICIAN))
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
+                .requestCache(cache -> cache.disable())
                 .formLogin(form ->
-                        form.loginPage("/sign-in").defaultSuccessUrl("/").failureUrl("/sign-in?wrong"))
+                        form.loginPage("/sign-in").successHandler(welcome).failureHandler(sorry))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, failure) -> {
                             if (isHtmx(request)) {
                                 signedOut(response, HttpStatus.UNAUTHORIZED);
                             } else {
-                                toSignIn.commence(request, response, failure);
+                                response.sendRedirect(door(request));
                             }
                         })
                         .accessDeniedHandler((request, response, failure) -> {
@@ -107,6 +186,27 @@ class SecurityRules {
                             }
                         }))
                 .build();
+    }
+
+    /** In a cookie of its own: a stranger who looks at the door makes no session. */
+    private CookieCsrfTokenRepository tokens() {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieName(cookie + "-form");
+        tokens.setCookieCustomizer(each -> each.sameSite("Strict").httpOnly(true));
+        return tokens;
+    }
+
+    private static String door(HttpServletRequest request) {
+        String query = request.getQueryString();
+        String wanted = request.getRequestURI() + (query == null ? "" : "?" + query);
+        boolean again = request.getMethod().equals("GET") && !wanted.equals("/");
+        return again
+                ? UriComponentsBuilder.fromPath("/sign-in")
+                        .queryParam("next", "{next}")
+                        .encode()
+                        .buildAndExpand(Destination.of(wanted))
+                        .toUriString()
+                : "/sign-in";
     }
 
     /** Said in the place for messages: what was typed stays, and the way back leads to the same page. */

@@ -1,17 +1,17 @@
 package zestymarten.web.record;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.web.platform.PublicAddress;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
 import zestymarten.web.wiring.Wirings;
@@ -19,11 +19,15 @@ import zestymarten.web.wiring.Wirings;
 /** Labels of a unit: one for itself with the way to its record, one for each end of every wire. */
 @Controller
 class LabelController {
+    private static final MediaType SVG = new MediaType("image", "svg+xml", StandardCharsets.UTF_8);
+
     private final Units units;
     private final Wirings wirings;
     private final Certificates certificates;
+    private final PublicAddress publicAddress;
 
-    LabelController(Units units, Wirings wirings, Certificates certificates) {
+    LabelController(Units units, Wirings wirings, Certificates certificates, PublicAddress publicAddress) {
+        this.publicAddress = publicAddress;
         this.units = units;
         this.wirings = wirings;
         this.certificates = certificates;
@@ -35,10 +39,10 @@ class LabelController {
     /** All labels of a unit as ready text. */
     record LabelSheet(String serial, String wiring, String state, String due, Qr code, List<EndLabel> ends) {}
 
+    /** As an image; a view would be sent as a page, whatever it holds. */
     @GetMapping(path = "/units/{id}/label.svg", produces = "image/svg+xml")
-    String svg(@PathVariable long id, Model model) {
-        model.addAttribute("label", sheet(id));
-        return "record/label";
+    ResponseEntity<String> svg(@PathVariable long id) {
+        return ResponseEntity.ok().contentType(SVG).body(certificates.label(sheet(id)));
     }
 
     @GetMapping("/units/{id}/labels.pdf")
@@ -48,10 +52,7 @@ class LabelController {
 
     private LabelSheet sheet(long id) {
         UnitRow unit = units.find(id);
-        String address = ServletUriComponentsBuilder.fromCurrentContextPath()
-                .path("/units/{id}")
-                .buildAndExpand(id)
-                .toUriString();
+        String address = publicAddress.of("/units/" + id);
         List<EndLabel> ends = new ArrayList<>();
         for (Conductor wire : wirings.latest(unit.assemblyId()).assembly().conductors()) {
             ends.add(end(wire, wire.from(), wire.to()));

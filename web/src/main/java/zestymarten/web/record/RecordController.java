@@ -79,9 +79,13 @@ class RecordController {
     }
 
     @GetMapping("/runs/{id}/record")
-    String page(@PathVariable long id, Model model) {
+    String page(@PathVariable long id, @RequestParam(name = "seal", defaultValue = "") String paper, Model model) {
         Run run = runs.find(id);
         model.addAttribute("record", records.view(run));
+        Optional<Seal> seal = records.seal(run);
+        model.addAttribute("seal", seal);
+        model.addAttribute("paper", paper);
+        model.addAttribute("belongs", seal.filter(each -> each.isOf(paper)).isPresent());
         model.addAttribute("unitId", run.unitId());
         model.addAttribute("standing", releases.of(run));
         model.addAttribute("decisions", Decision.values());
@@ -90,11 +94,12 @@ class RecordController {
 
     @GetMapping("/runs/{id}/certificate.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable long id) {
-        RecordView view = records.view(runs.find(id));
+        Run run = runs.find(id);
+        RecordView view = records.view(run);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".pdf", false))
-                .body(certificates.pdf(view));
+                .body(certificates.pdf(view, records.seal(run)));
     }
 
     @GetMapping("/runs/{id}/readings.csv")

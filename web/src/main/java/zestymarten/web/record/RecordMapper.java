@@ -13,6 +13,13 @@ interface RecordMapper {
     @Nullable
     String document(long runId);
 
+    /** The seal of an ended test. */
+    @Nullable
+    String seal(long runId);
+
+    /** What is not as it was recorded. */
+    List<String> verify(long runId);
+
     /** The numbers of tests that ended and whose record is not kept yet, the oldest first. */
     List<Long> unsealed(int most);
 }

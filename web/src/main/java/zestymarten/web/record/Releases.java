@@ -8,11 +8,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.job.Decision;
 import zestymarten.core.job.Outcome;
 import zestymarten.core.quantity.Problem;
+import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.run.Run;
@@ -30,9 +32,17 @@ class Releases {
     private final Runs runs;
     private final Units units;
     private final Wirings wirings;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Releases(ReleaseMapper mapper, Runs runs, Units units, Wirings wirings, Clock clock) {
+    Releases(
+            ReleaseMapper mapper,
+            Runs runs,
+            Units units,
+            Wirings wirings,
+            ApplicationEventPublisher events,
+            Clock clock) {
+        this.events = events;
         this.mapper = mapper;
         this.runs = runs;
         this.units = units;
@@ -125,7 +135,7 @@ class Releases {
      */
     @Transactional
     public void decide(long runId, Decision decision, DueForm form, String note, String by, boolean lead) {
-        Run run = ended(runId);
+        Run run = held(runId);
         Due due = form.read(LocalDate.now(clock));
         decision.refusal(outcome(run), lead, due.isSaid()).ifPresent(reason -> {
             throw new Refused("decision", reason);
@@ -142,12 +152,13 @@ class Releases {
         units.setDue(run.unitId(), due);
         boolean waits = decision != Decision.QUARANTINE && of(run).waits();
         units.setState(run.unitId(), waits ? "on the bench" : decision.unitState());
+        tell(run, decision.word());
     }
 
     /** A lead hand, who did not make the test, signs for it. */
     @Transactional
     public void sign(long runId, String note, String by) {
-        Run run = ended(runId);
+        Run run = held(runId);
         Standing standing = of(run);
         boolean own = by.equals(run.startedBy())
                 || run.ended().filter(end -> end.by().equals(by)).isPresent();
@@ -159,12 +170,26 @@ class Releases {
         }
         mapper.insertSignOff(
                 new SignOffRow(runId, checked(note), by, clock.instant().truncatedTo(ChronoUnit.MILLIS)));
+        tell(run, "signed");
         Decision decided = standing.release()
                 .map(each -> Decision.valueOf(each.decision()))
                 .orElse(standing.suggested());
         if (decided != Decision.QUARANTINE) {
             units.setState(run.unitId(), decided.unitState());
         }
+    }
+
+    private void tell(Run run, String what) {
+        events.publishEvent(new AuditEvent(
+                AuditEvent.Kind.RELEASE,
+                run.revision().assembly().name() + " " + run.serial(),
+                what + ", test " + run.id()));
+    }
+
+    /** The run, with its unit held until the transaction ends: of two decisions at once the last counts altogether. */
+    private Run held(long runId) {
+        units.hold(runs.find(runId).unitId());
+        return ended(runId);
     }
 
     private Run ended(long runId) {

@@ -1,6 +1,7 @@
 package zestymarten.web.record;
 
 import java.util.List;
+import java.util.Optional;
 import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -36,6 +37,12 @@ class SealedRecords {
     public RecordView view(Run run) {
         String kept = run.isUnderWay() ? null : mapper.document(run.id());
         return views.view(run, kept == null ? views.result(run) : json.readValue(kept, RecordResult.class));
+    }
+
+    /** The seal of an ended test, and whether its data are still those that were sealed; none for one under way. */
+    @Transactional(readOnly = true)
+    public Optional<Seal> seal(Run run) {
+        return Optional.ofNullable(mapper.seal(run.id())).map(hash -> new Seal(hash, mapper.verify(run.id())));
     }
 
     /** Part of the transaction that ends the test: without its record it does not end. */

@@ -4,11 +4,13 @@ import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.job.Learner;
 import zestymarten.core.limit.Learnt;
 import zestymarten.core.quantity.Ohms;
+import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Refused;
 
 /** What good units of a wiring teach about it, for wires of which nothing else says what they may read. */
@@ -19,10 +21,12 @@ class Learning {
 
     private final LearntMapper mapper;
     private final Runs runs;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Learning(LearntMapper mapper, Runs runs, Clock clock) {
+    Learning(LearntMapper mapper, Runs runs, ApplicationEventPublisher events, Clock clock) {
         this.mapper = mapper;
+        this.events = events;
         this.runs = runs;
         this.clock = clock;
     }
@@ -71,5 +75,9 @@ class Learning {
         for (int first = 0; first < wires.size(); first += BATCH) {
             mapper.insertWires(id, wires.subList(first, Math.min(wires.size(), first + BATCH)));
         }
+        events.publishEvent(new AuditEvent(
+                AuditEvent.Kind.LIMITS,
+                "assembly " + assemblyId,
+                "learnt limits of " + wires.size() + " wires applied"));
     }
 }

@@ -26,6 +26,9 @@ interface UnitMapper {
     @Nullable
     UnitRow lock(@Param("assemblyId") long assemblyId, @Param("serial") String serial);
 
+    /** Holds a unit until the transaction ends. */
+    Long hold(long id);
+
     void insert(@Param("assemblyId") long assemblyId, @Param("serial") String serial, @Param("at") Instant at);
 
     void setDue(@Param("id") long id, @Param("due") Due due);

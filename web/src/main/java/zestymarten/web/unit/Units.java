@@ -88,6 +88,11 @@ public class Units {
         return row;
     }
 
+    /** Holds a unit until the transaction ends, so that what is decided on it at once comes one after the other. */
+    public void hold(long id) {
+        mapper.hold(id);
+    }
+
     /** Where the unit goes from here. */
     @Transactional
     public void setState(long id, String state) {

@@ -14,7 +14,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import zestymarten.core.assembly.Allowances;
-import zestymarten.core.assembly.Assembly;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Typed;
@@ -123,10 +122,7 @@ class LimitsController {
         if (!typed.isSound()) {
             return page(before, typed, HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        Assembly after = before.assembly().withAllowances(allowances);
-        if (!after.equals(before.assembly())) {
-            wirings.revise(id, after, who.getName());
-        }
+        wirings.setAllowances(id, allowances, who.getName());
         return new ModelAndView("redirect:/wirings/" + id);
     }
 }

@@ -11,8 +11,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.assembly.Allowances;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyJson;
 import zestymarten.core.assembly.AssemblyReader;
@@ -25,6 +27,7 @@ import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Problem;
+import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 
@@ -37,6 +40,7 @@ public class Wirings {
     private static final int BATCH = 1000;
 
     private final WiringMapper mapper;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
     /** Revisions never change, so one that was read stays right; heavy ones are few. */
     private final Cache<Long, Revision> read = Caffeine.newBuilder()
@@ -44,14 +48,15 @@ public class Wirings {
             .weigher(Wirings::weight)
             .build();
 
-    Wirings(WiringMapper mapper, Clock clock) {
+    Wirings(WiringMapper mapper, ApplicationEventPublisher events, Clock clock) {
         this.mapper = mapper;
+        this.events = events;
         this.clock = clock;
     }
 
     /** The same wirings by another clock, for callers that hold a transaction and tell of the past. */
     public Wirings withClock(Clock other) {
-        return new Wirings(mapper, other);
+        return new Wirings(mapper, events, other);
     }
 
     private static int weight(Long id, Revision revision) {
@@ -247,6 +252,18 @@ public class Wirings {
         }
     }
 
+    /** Saves changed limits as the next revision, so that earlier tests keep theirs; nothing where they are as before. */
+    @Transactional
+    public void setAllowances(long assemblyId, Allowances allowances, String by) {
+        Assembly before = latest(assemblyId).assembly();
+        Assembly after = before.withAllowances(allowances);
+        if (!after.equals(before)) {
+            Revision revision = revise(assemblyId, after, by);
+            events.publishEvent(new AuditEvent(
+                    AuditEvent.Kind.LIMITS, after.name(), "limits of the assembly, revision " + revision.number()));
+        }
+    }
+
     /** Whether a second role has to sign for tests of this wiring. */
     @Transactional(readOnly = true)
     public boolean needsSignOff(long assemblyId) {
@@ -257,5 +274,9 @@ public class Wirings {
     @Transactional
     public void setNeedsSignOff(long assemblyId, boolean needed) {
         mapper.setNeedsSignOff(assemblyId, needed);
+        events.publishEvent(new AuditEvent(
+                AuditEvent.Kind.SIGN_OFF,
+                latest(assemblyId).assembly().name(),
+                needed ? "a second person signs" : "nobody else signs"));
     }
 }

@@ -2,8 +2,17 @@ package zestymarten.web.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.net.Socket;
+import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -90,7 +99,7 @@ class SecurityTest {
 
     @Test
     void strangersAreSentToTheDoorEachInTheirWay() {
-        assertThat(get("/wirings").headers().firstValue("Location").orElse("")).endsWith("/sign-in");
+        assertThat(get("/wirings").headers().firstValue("Location").orElse("")).isEqualTo("/sign-in?next=/wirings");
         HttpResponse<String> htmx = site.send(site.request("/runs/1/work").header("HX-Request", "true"));
         assertThat(htmx.statusCode()).isEqualTo(401);
         assertThat(htmx.headers().firstValue("HX-Retarget"))
@@ -115,6 +124,74 @@ class SecurityTest {
     void theSessionCookieIsForTheServerAlone() {
         String cookie = get("/sign-in").headers().firstValue("Set-Cookie").orElse("");
         assertThat(cookie).contains("HttpOnly").contains("SameSite=Strict");
+    }
+
+    @Test
+    void strangersMakeNoSessions() throws SQLException {
+        try (Connection database = site.database();
+                Statement ask = database.createStatement()) {
+            String count = "select count(*) from spring_session";
+            long before = one(ask, count);
+            for (int visit = 0; visit < 20; visit++) {
+                get("/sign-in");
+                get("/records?visit=" + visit);
+            }
+            assertThat(one(ask, count)).isLessThanOrEqualTo(before);
+        }
+    }
+
+    private static long one(Statement ask, String sql) throws SQLException {
+        try (ResultSet rows = ask.executeQuery(sql)) {
+            rows.next();
+            return rows.getLong(1);
+        }
+    }
+
+    @Test
+    void afterSigningInOneIsWhereOneWantedToBeAndNeverElsewhere() {
+        assertThat(Destination.of("/runs/3?touch=2")).isEqualTo("/runs/3?touch=2");
+        for (String elsewhere : List.of(
+                "//evil.example",
+                "/\\evil.example",
+                "https://evil.example",
+                "javascript:alert(1)",
+                "",
+                "/\n/evil",
+                "/sign-in")) {
+            assertThat(Destination.of(elsewhere)).as(elsewhere).isEqualTo("/");
+        }
+    }
+
+    @Test
+    void aForeignPageCannotUseTheInterfaceWithRememberedPasswords() {
+        for (String[] header : new String[][] {
+            {"Sec-Fetch-Site", "cross-site"}, {"Sec-Fetch-Site", "same-site"}, {"Origin", "http://evil.example"}
+        }) {
+            HttpResponse<String> answer = site.send(site.as("bench", "/api/v1/assemblies?name=forged")
+                    .header("Content-Type", "text/plain")
+                    .header(header[0], header[1])
+                    .POST(HttpRequest.BodyPublishers.ofString("from,to\nJ1.1,J2.1\n")));
+            assertThat(answer.statusCode()).as(header[1]).isEqualTo(403);
+            assertThat(answer.body()).contains("A page of another site may not use this interface.");
+        }
+    }
+
+    @Test
+    void itAnswersUnderItsOwnNamesOnly() throws IOException {
+        assertThat(raw("127.0.0.1")).startsWith("HTTP/1.1 302");
+        assertThat(raw("localhost:8040")).startsWith("HTTP/1.1 302");
+        assertThat(raw("evil.example")).startsWith("HTTP/1.1 421").doesNotContain("Location");
+        assertThat(raw("127.0.0.1.evil.example")).startsWith("HTTP/1.1 421");
+    }
+
+    /** What is answered to a request under a name of our choice, which the client of the platform does not send. */
+    private String raw(String host) throws IOException {
+        URI to = URI.create(site.url());
+        try (Socket socket = new Socket(to.getHost(), to.getPort())) {
+            String head = "GET / HTTP/1.1\r\nHost: " + host + "\r\nConnection: close\r\n\r\n";
+            socket.getOutputStream().write(head.getBytes(StandardCharsets.US_ASCII));
+            return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        }
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.net.http.HttpResponse;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -37,7 +38,7 @@ class RecordTest {
     }
 
     private String pdf() throws IOException {
-        byte[] bytes = site.bean(Certificates.class).pdf(view());
+        byte[] bytes = site.bean(Certificates.class).pdf(view(), Optional.empty());
         try (PDDocument document = Loader.loadPDF(bytes)) {
             return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
         }

@@ -1,4 +1,4 @@
-package zestymarten.web.account;
+package zestymarten.web.people;
 
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -13,33 +13,36 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.web.platform.Destination;
 import zestymarten.web.platform.Refused;
 
 /** Signing in, and the first account of an empty installation. */
 @Controller
-class AccountController {
-    private final Accounts accounts;
+class SignInController {
+    private final People people;
     private final String firstCode;
 
-    AccountController(Accounts accounts, @Value("${marten.first-code}") String firstCode) {
-        this.accounts = accounts;
+    SignInController(People people, @Value("${marten.first-code}") String firstCode) {
+        this.people = people;
         this.firstCode = firstCode;
     }
 
     @GetMapping("/sign-in")
-    String signIn(Model model) {
-        if (accounts.none()) {
+    String signIn(@RequestParam(defaultValue = "") String next, Model model) {
+        if (people.none()) {
             return "redirect:/first";
         }
-        model.addAttribute("demo", accounts.demo());
-        return "account/sign-in";
+        model.addAttribute("demo", people.demo());
+        model.addAttribute("next", Destination.of(next));
+        return "people/sign-in";
     }
 
     @GetMapping("/first")
     String first(Model model) {
         model.addAttribute("problems", List.of());
         model.addAttribute("name", "");
-        return accounts.none() ? "account/first" : "redirect:/sign-in";
+        model.addAttribute("shortest", PasswordRules.SHORTEST);
+        return people.none() ? "people/first" : "redirect:/sign-in";
     }
 
     /** Not reachable without the code that was printed when the application was started. */
@@ -56,14 +59,18 @@ class AccountController {
             if (firstCode.isEmpty() || !same(code.strip(), firstCode)) {
                 throw new Refused("code", "That is not the code that was printed at the start. Read it there again.");
             }
-            accounts.addFirst(name.strip(), password);
+            people.addFirst(name.strip(), password);
         } catch (Refused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("problems", refused.problems());
             model.addAttribute("name", name);
-            return "account/first";
+            model.addAttribute("shortest", PasswordRules.SHORTEST);
+            return "people/first";
         }
         request.login(name.strip(), password);
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
         return "redirect:/";
     }
 

@@ -1,0 +1,67 @@
+package zestymarten.web.people;
+
+import java.nio.charset.StandardCharsets;
+import java.security.SecureRandom;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a password has to be: long, not the name, not what everybody tries first. By OWASP ASVS 2.1 no letters of certain
+ * kinds are demanded. The upper bound is bcrypt's, which does not look at more than 72 bytes.
+ */
+final class PasswordRules {
+    static final int SHORTEST = 12;
+    private static final int MOST_BYTES = 72;
+    private static final int FEWEST_LETTERS = 5;
+    private static final String UNMISTAKABLE = "abcdefghjkmnpqrstuvwxyz23456789";
+    private static final int GROUPS = 4;
+    private static final int GROUP = 4;
+    private static final Set<String> COMMON = Set.of(
+            "password",
+            "passwort",
+            "qwertyuiop",
+            "letmein",
+            "welcome",
+            "iloveyou",
+            "administrator",
+            "changeme",
+            "abcdefghijkl");
+    private static final SecureRandom RANDOM = new SecureRandom();
+
+    private PasswordRules() {}
+
+    /** What is wrong with a password for somebody; empty if nothing is. */
+    static Optional<String> objection(String name, String password) {
+        String small = password.toLowerCase(Locale.ROOT);
+        if (password.codePointCount(0, password.length()) < SHORTEST) {
+            return Optional.of("The password is too short: use at least " + SHORTEST + " characters.");
+        }
+        if (password.getBytes(StandardCharsets.UTF_8).length > MOST_BYTES) {
+            return Optional.of("The password is too long: use at most " + MOST_BYTES
+                    + " bytes (letters outside English count two or more).");
+        }
+        if (password.chars().distinct().count() < FEWEST_LETTERS) {
+            return Optional.of(
+                    "The password repeats itself: use at least " + FEWEST_LETTERS + " different characters.");
+        }
+        if (small.contains(name.toLowerCase(Locale.ROOT))) {
+            return Optional.of("The password contains the user name: choose another.");
+        }
+        return COMMON.stream().anyMatch(small::startsWith)
+                ? Optional.of("The password begins with a word that is tried first: choose another.")
+                : Optional.empty();
+    }
+
+    /** A password to be used once, of letters and digits that are not mistaken for each other: 79 bits. */
+    static String oneTime() {
+        StringBuilder made = new StringBuilder();
+        for (int group = 0; group < GROUPS; group++) {
+            made.append(group == 0 ? "" : "-");
+            for (int at = 0; at < GROUP; at++) {
+                made.append(UNMISTAKABLE.charAt(RANDOM.nextInt(UNMISTAKABLE.length())));
+            }
+        }
+        return made.toString();
+    }
+}

@@ -1,0 +1,129 @@
+package zestymarten.web.people;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.security.core.userdetails.User;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.web.platform.AuditEvent;
+import zestymarten.web.platform.Bearers;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+
+/**
+ * Tokens by which programs act for a person without the person's password. Only a digest is stored: a token has 256 random
+ * bits, so that a quick digest is as good as a slow one. A token never does more than its person may do at that moment, and
+ * never looks after people.
+ */
+@Service
+class Tokens implements Bearers {
+    private static final String PREFIX = "marten_";
+    private static final int BYTES = 32;
+    private static final int LONGEST_NAME = 60;
+    private static final int MOST = 50;
+    private static final Duration SEEN_AGAIN = Duration.ofMinutes(1);
+    private static final SecureRandom RANDOM = new SecureRandom();
+
+    private final TokenMapper mapper;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+
+    Tokens(TokenMapper mapper, ApplicationEventPublisher events, Clock clock) {
+        this.mapper = mapper;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    /** A token in the list of its person. */
+    record Line(
+            long id,
+            String name,
+            boolean writes,
+            Instant madeAt,
+            @Nullable Instant usedAt) {}
+
+    /** Whose a token is and what it may do. */
+    record Holder(
+            long id,
+            String person,
+            Role role,
+            boolean writes,
+            @Nullable Instant usedAt) {}
+
+    @Transactional(readOnly = true)
+    public List<Line> of(String person) {
+        return mapper.of(person);
+    }
+
+    /** Makes a token and answers it; it is never shown again. */
+    @Transactional
+    public String make(String person, String typed, boolean writes) {
+        String name = typed.strip();
+        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+            throw new Refused(
+                    "token",
+                    "Give the token a name of at most " + LONGEST_NAME
+                            + " characters, such as the program that uses it.");
+        }
+        if (mapper.of(person).size() >= MOST) {
+            throw new Refused("token", "You have " + MOST + " tokens. Revoke one first.");
+        }
+        byte[] random = new byte[BYTES];
+        RANDOM.nextBytes(random);
+        String token = PREFIX + Base64.getUrlEncoder().withoutPadding().encodeToString(random);
+        mapper.insert(person, name, digest(token), writes, clock.instant());
+        events.publishEvent(new AuditEvent(AuditEvent.Kind.TOKEN_MADE, name, writes ? "reads and writes" : "reads"));
+        return token;
+    }
+
+    /** Makes one of a person's own tokens good for nothing. */
+    @Transactional
+    public void revoke(String person, long id) {
+        String name = mapper.revoke(person, id, clock.instant());
+        if (name == null) {
+            throw new NotFound("That token is not one of yours, or was revoked before.");
+        }
+        events.publishEvent(new AuditEvent(AuditEvent.Kind.TOKEN_REVOKED, name, ""));
+    }
+
+    @Override
+    @Transactional
+    public Optional<UserDetails> bearer(String token) {
+        return Optional.ofNullable(mapper.holder(digest(token))).map(holder -> {
+            Instant now = clock.instant();
+            if (holder.usedAt() == null || holder.usedAt().plus(SEEN_AGAIN).isBefore(now)) {
+                mapper.used(holder.id(), now);
+            }
+            return User.withUsername(holder.person())
+                    .password("")
+                    .roles(roles(holder))
+                    .build();
+        });
+    }
+
+    private static String[] roles(Holder holder) {
+        Role most = holder.writes() ? Role.LEAD : Role.VIEWER;
+        return (holder.role().compareTo(most) < 0 ? holder.role() : most).included();
+    }
+
+    private static String digest(String token) {
+        try {
+            MessageDigest sha = MessageDigest.getInstance("SHA-256");
+            return HexFormat.of().formatHex(sha.digest(token.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java platform has SHA-256.", e);
+        }
+    }
+}
