@@ -22,6 +22,7 @@ import zestymarten.core.judge.Judgement.Verdict;
 import zestymarten.core.judge.Quantity;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.Conditions;
+import zestymarten.core.quantity.Patience;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
 
@@ -156,6 +157,7 @@ public record Analysis(
     }
 
     private static Judged judged(Design design, Conditions conditions, Reading reading) {
+        Patience.check();
         Expectation expectation = design.expectation(reading.a(), reading.b(), reading.state(), reading.ties());
         Understood plain = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(reading.asTyped());
         if (reading.quantity() != Quantity.RESISTANCE) {

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.PriorityQueue;
 import java.util.Set;
+import zestymarten.core.quantity.Patience;
 
 /**
  * The sets of faults that explain what was read in a scene, the likeliest first.
@@ -51,6 +52,7 @@ final class ExplanationSearch {
     }
 
     private void weigh(List<Effect> effects) {
+        Patience.check();
         if (effects.size() <= MOST_FAULTS + starts && all.size() < MOST_WEIGHED && seen.add(Set.copyOf(effects))) {
             Weighed weighed = model.weighed(scene, effects);
             all.add(weighed);

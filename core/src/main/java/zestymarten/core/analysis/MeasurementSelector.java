@@ -22,6 +22,7 @@ import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.network.Net;
+import zestymarten.core.quantity.Patience;
 
 /**
  * Chooses what to measure next: the largest expected drop of entropy per second.
@@ -132,6 +133,7 @@ final class MeasurementSelector {
         for (State state : states) {
             for (int i = 0; i < points.size(); i++) {
                 for (int j = i + 1; j < points.size(); j++) {
+                    Patience.check();
                     weigh(scene, sets, points.get(i), points.get(j), state);
                 }
             }

@@ -11,6 +11,7 @@ import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import zestymarten.core.quantity.PlainText;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -21,6 +22,12 @@ import zestymarten.core.quantity.Problem;
 public final class Members {
     /** The largest document that is read, in characters. */
     public static final int MOST_CHARACTERS = 16_000_000;
+
+    /** The longest text of a member, in characters. */
+    public static final int LONGEST_TEXT = 500;
+
+    /** Nobody reads more problems than these; what comes after them is not gathered. */
+    private static final int MOST_PROBLEMS = 100;
 
     private static final JsonMapper MAPPER = JsonMapper.builder()
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -61,7 +68,9 @@ public final class Members {
 
     /** Reports a problem with a member. */
     public void problem(String name, String text) {
-        problems.add(new Problem(path(name), text));
+        if (problems.size() < MOST_PROBLEMS) {
+            problems.add(new Problem(path(name), text));
+        }
     }
 
     private String path(String name) {
@@ -75,6 +84,9 @@ public final class Members {
     }
 
     private void wrong(String name, JsonNode read, String expected) {
+        if (problems.size() == MOST_PROBLEMS) {
+            return; // nor made into text: a million of them would cost more than the reading
+        }
         String text = read.toString();
         problem(
                 name,
@@ -87,7 +99,20 @@ public final class Members {
             wrong(name, value.get(), "a text");
             return Optional.empty();
         }
-        return value.map(JsonNode::asString);
+        return value.map(each -> plain(name, each.asString()));
+    }
+
+    /** A text as people write it; what cannot be printed is a problem, and what is too long for any sheet. */
+    private String plain(String name, String text) {
+        if (!PlainText.isPlain(text)) {
+            problem(name, "There is a control character in this text; expected what can be printed.");
+            return PlainText.of(text);
+        }
+        if (text.length() > LONGEST_TEXT) {
+            problem(name, "This text has " + text.length() + " characters; expected at most " + LONGEST_TEXT + ".");
+            return text.substring(0, LONGEST_TEXT);
+        }
+        return text;
     }
 
     /** A text that must be there. */
@@ -105,11 +130,20 @@ public final class Members {
         if (value.isEmpty()) {
             return OptionalDouble.empty();
         }
-        if (!value.get().isNumber() || !Double.isFinite(value.get().asDouble())) {
+        double number = figure(value.get());
+        if (!Double.isFinite(number)) {
             wrong(name, value.get(), "a number");
             return OptionalDouble.empty();
         }
-        return OptionalDouble.of(value.get().asDouble());
+        return OptionalDouble.of(number);
+    }
+
+    /** Not a number for what is none; an integer of any length has a size, if only an infinite one. */
+    private static double figure(JsonNode value) {
+        if (value.isIntegralNumber()) {
+            return value.bigIntegerValue().doubleValue();
+        }
+        return value.isNumber() ? value.asDouble() : Double.NaN;
     }
 
     public boolean flag(String name) {
@@ -127,7 +161,7 @@ public final class Members {
             wrong(name, value.get(), "a text or a whole number");
             return Optional.empty();
         }
-        return value.map(JsonNode::asString);
+        return value.map(each -> plain(name, each.asString()));
     }
 
     public Optional<Members> object(String name) {
@@ -163,7 +197,7 @@ public final class Members {
         List<String> texts = new ArrayList<>();
         for (int i = 0; i < elements.size(); i++) {
             if (elements.get(i).isString()) {
-                texts.add(elements.get(i).asString());
+                texts.add(plain(name + "[" + i + "]", elements.get(i).asString()));
             } else {
                 wrong(name + "[" + i + "]", elements.get(i), "a text");
             }
@@ -198,6 +232,9 @@ public final class Members {
     /** Reports every member that nobody asked for. To be called when all are read. */
     public void done() {
         for (String name : node.propertyNames()) {
+            if (problems.size() == MOST_PROBLEMS) {
+                return;
+            }
             if (!asked.contains(name)) {
                 problem(
                         name,

@@ -11,10 +11,13 @@ import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import zestymarten.core.quantity.Patience;
 import zestymarten.core.quantity.Problem;
 
 /** Reads the text of a wire list into lines; what a line says is left to {@link WireLineReader}. */
 final class WireListReader {
+    private static final int MOST_COLUMNS = 60;
+
     /** The columns of the format, in the order in which they are written. */
     static final List<String> COLUMNS = List.of(
             "wire",
@@ -117,6 +120,12 @@ final class WireListReader {
 
     private List<String> header(CSVRecord row, int number) {
         List<String> names = row.stream().map(WireListReader::column).toList();
+        if (names.size() > MOST_COLUMNS) {
+            problems.add(new Problem(
+                    "line " + number,
+                    "The header has " + names.size() + " columns; expected at most " + MOST_COLUMNS + "."));
+            return names;
+        }
         for (String needed : List.of("from", "to")) {
             if (!names.contains(needed)) {
                 problems.add(new Problem(
@@ -140,6 +149,7 @@ final class WireListReader {
     }
 
     private void line(int number, List<String> header, CSVRecord row, char separator) {
+        Patience.check();
         Map<String, String> cells = new LinkedHashMap<>();
         for (int i = 0; i < row.size() && i < header.size(); i++) {
             if (!row.get(i).isBlank()) {

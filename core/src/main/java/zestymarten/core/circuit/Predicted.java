@@ -10,6 +10,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Change;
 import zestymarten.core.network.Network;
 import zestymarten.core.network.WhatIf;
+import zestymarten.core.quantity.Patience;
 
 /**
  * What a circuit reads under a pattern.
@@ -81,6 +82,7 @@ public final class Predicted {
             if (pattern instanceof Pattern.Loose loose) {
                 return loose(loose);
             }
+            Patience.check();
             double[] ohms = asDrawn.clone();
             Map<Linked, WhatIf> under = new EnumMap<>(Linked.class);
             for (int i = 0; i < ohms.length; i++) {

@@ -9,6 +9,7 @@ import org.ejml.data.DMatrixSparseTriplet;
 import org.ejml.ops.DConvertMatrixStruct;
 import org.ejml.sparse.csc.decomposition.chol.CholeskyUpLooking_DSCC;
 import org.ejml.sparse.csc.misc.TriangularSolver_DSCC;
+import zestymarten.core.quantity.Patience;
 
 /**
  * A connected part of a network in which every node has two edges or more.
@@ -54,6 +55,7 @@ final class MeshCore {
      * @param edges between places in {@code nodes}
      */
     static MeshCore of(List<Integer> nodes, List<Edge> edges) {
+        Patience.check();
         return new MeshCore(nodes, edges);
     }
 
@@ -117,6 +119,7 @@ final class MeshCore {
     }
 
     private double solve(int a, int b) {
+        Patience.check();
         double[] current = new double[earth + 1];
         current[a] = 1;
         current[b] = -1;

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Ohms;
+import zestymarten.core.quantity.Patience;
 
 /**
  * Effective resistance between any two terminals, with exact bounds.
@@ -48,6 +49,7 @@ public final class Network {
     }
 
     public static Network of(List<Link> links) {
+        Patience.check();
         return new Network(List.copyOf(links));
     }
 

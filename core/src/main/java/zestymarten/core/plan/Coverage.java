@@ -18,6 +18,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Groups;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
+import zestymarten.core.quantity.Patience;
 
 /**
  * Which single faults measurements would show, which they cannot tell apart, and to which they are blind.
@@ -244,6 +245,7 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
             Map<String, Terminal> far,
             List<Terminal> bridge,
             Map<String, Boolean> parts) {
+        Patience.check();
         Map<Terminal, Integer> number = new HashMap<>();
         assembly.terminals().forEach(terminal -> number.putIfAbsent(terminal, number.size()));
         BitSet joined = new BitSet(measurements.size());

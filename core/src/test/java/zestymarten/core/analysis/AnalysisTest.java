@@ -1,6 +1,7 @@
 package zestymarten.core.analysis;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,8 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
@@ -29,6 +32,7 @@ import zestymarten.core.limit.Limits;
 import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.Meter;
+import zestymarten.core.quantity.Patience;
 
 /** Readings of units of which the faults are known. */
 class AnalysisTest {
@@ -87,6 +91,22 @@ class AnalysisTest {
         FaultyUnit unit = FaultyUnit.of(GoodUnit.nominal(design), List.of(faults));
         Probe probe = new Probe(unit, CONDITIONS, new Random(1), 0);
         return Analysis.of(design, CONDITIONS, Bench.everyPair(design, CONDITIONS, probe));
+    }
+
+    /** However many wires and faults: it ends with the turn at which nobody waits any more. */
+    @Test
+    void endsWhenNobodyWaitsForItAnyMore() {
+        Assembly cable = cable(40, 40, Set.of());
+        Design design = Design.of(cable, 20);
+        String[] readings = IntStream.rangeClosed(1, 40)
+                .mapToObj(i -> "J1." + i + "-J2." + i + "=" + (i % 4 == 0 ? "OL" : "9"))
+                .toArray(String[]::new);
+        AtomicInteger turns = new AtomicInteger();
+        assertThatThrownBy(() -> Patience.within(
+                        () -> turns.incrementAndGet() > 100,
+                        () -> Analysis.of(design, CONDITIONS, TypedReadings.of(readings))))
+                .isInstanceOf(Patience.TookTooLong.class);
+        assertThat(turns.get()).isEqualTo(101);
     }
 
     @Test

@@ -105,6 +105,38 @@ class AssemblyReaderTest {
     }
 
     @Test
+    void whatCannotBePrintedIsRefusedBeforeItIsKept() {
+        assertThat(problems(HEAD + ",\"note\":\"a\\u000bb\"}"))
+                .containsExactly("note: There is a control character in this text; expected what can be printed.");
+        assertThat(problems(HEAD + ",\"conductors\":[{\"from\":\"A.1\",\"to\":\"B.1\",\"note\":\"half \\ud800\"}]}"))
+                .singleElement()
+                .asString()
+                .startsWith("conductors[0].note: There is a control character");
+        assertThat(problems(HEAD + ",\"note\":\"" + "x".repeat(501) + "\"}"))
+                .containsExactly("note: This text has 501 characters; expected at most 500.");
+    }
+
+    @Test
+    void anIntegerOfFourHundredDigitsIsANumberOfTheWrongSize() {
+        assertThat(problems(HEAD + ",\"conductors\":[{\"from\":\"A.1\",\"to\":\"B.1\",\"length_m\":1" + "0".repeat(400)
+                        + "}]}"))
+                .singleElement()
+                .asString()
+                .startsWith("conductors[0].length_m: Read 1000");
+    }
+
+    @Test
+    void aFloodOfWrongMembersIsNotGatheredWhole() {
+        StringBuilder members = new StringBuilder();
+        for (int i = 0; i < 50_000; i++) {
+            members.append(",\"m").append(i).append("\":").append(i);
+        }
+        assertThat(problems(HEAD + members + "}")).hasSize(100);
+        assertThat(problems(HEAD + ",\"conductors\":[" + "1,".repeat(50_000) + "1]}"))
+                .hasSize(100);
+    }
+
+    @Test
     void refusesWhatIsNoDocument() {
         assertThat(problems("[]")).containsExactly("Expected a JSON object.");
         assertThat(problems("{\"format\":1")).singleElement().asString().startsWith("Not JSON: line 1, ");

@@ -61,10 +61,14 @@ public final class Talk implements AutoCloseable {
     public double figure(String query) {
         String answer = line(query);
         try {
-            return Double.parseDouble(answer);
+            double figure = Double.parseDouble(answer);
+            if (Double.isFinite(figure)) {
+                return figure;
+            }
         } catch (NumberFormatException e) {
-            throw new Refused("", "The meter at " + address + " said “" + answer + "”; expected a figure." + BY_HAND);
+            // said below with what was read
         }
+        throw new Refused("", "The meter at " + address + " said “" + answer + "”; expected a figure." + BY_HAND);
     }
 
     /** The answer to a query, or what the instrument says about refusing it: a number, a comma and words in quotes. */
@@ -80,14 +84,25 @@ public final class Talk implements AutoCloseable {
         socket.getOutputStream().write((line + "\n").getBytes(StandardCharsets.US_ASCII));
     }
 
-    /** One answer, of which no more than {@value #LONGEST} characters are read. */
+    /**
+     * One whole answer: up to its line feed, of at most {@value #LONGEST} characters, within {@value #ANSWER_MS} ms
+     * altogether. An instrument that hangs up in the middle of a figure has said nothing: the beginning of 1.25E+6 is 1.2.
+     */
     private String line(String query) {
+        long until = System.nanoTime() + ANSWER_MS * 1_000_000L;
         try {
             send(query);
             StringBuilder line = new StringBuilder();
-            for (int each = answers.read(); each >= 0 && each != '\n' && line.length() < LONGEST; ) {
+            for (int each = next(until); each != '\n'; each = next(until)) {
+                if (each < 0) {
+                    throw new Refused(
+                            "", "The meter at " + address + " hung up in the middle of its answer." + BY_HAND);
+                }
+                if (line.length() == LONGEST) {
+                    throw new Refused(
+                            "", "The meter at " + address + " said more than " + LONGEST + " characters." + BY_HAND);
+                }
                 line.append((char) each);
-                each = answers.read();
             }
             return line.toString().strip();
         } catch (SocketTimeoutException e) {
@@ -96,6 +111,16 @@ public final class Talk implements AutoCloseable {
         } catch (IOException e) {
             throw new Refused("", "The meter at " + address + " is not there." + BY_HAND);
         }
+    }
+
+    /** The next character, for which nobody waits longer than until a moment. */
+    private int next(long until) throws IOException {
+        long left = (until - System.nanoTime()) / 1_000_000;
+        if (left <= 0) {
+            throw new SocketTimeoutException();
+        }
+        socket.setSoTimeout((int) left);
+        return answers.read();
     }
 
     @Override

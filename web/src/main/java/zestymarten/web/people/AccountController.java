@@ -66,7 +66,7 @@ class AccountController {
             signInAnew(who.getName(), request);
             once.addFlashAttribute("done", "Your password is changed. You are signed out everywhere else.");
         } catch (Refused refused) {
-            once.addFlashAttribute("problems", refused.problems());
+            once.addFlashAttribute("problems", refused.texts());
         }
         return PAGE;
     }
@@ -101,7 +101,7 @@ class AccountController {
         try {
             once.addFlashAttribute("token", tokens.make(who.getName(), name, writes));
         } catch (Refused refused) {
-            once.addFlashAttribute("problems", refused.problems());
+            once.addFlashAttribute("problems", refused.texts());
         }
         return PAGE;
     }

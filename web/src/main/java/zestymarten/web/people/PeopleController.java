@@ -41,7 +41,7 @@ class PeopleController {
         } catch (Refused refused) {
             once.addFlashAttribute("typed", name);
             once.addFlashAttribute("chosen", role);
-            once.addFlashAttribute("problems", refused.problems());
+            once.addFlashAttribute("problems", refused.texts());
         }
         return LIST;
     }
@@ -72,7 +72,7 @@ class PeopleController {
         try {
             change.run();
         } catch (Refused refused) {
-            once.addFlashAttribute("problems", refused.problems());
+            once.addFlashAttribute("problems", refused.texts());
         }
         return LIST;
     }

@@ -3,9 +3,12 @@ package zestymarten.web.platform;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -25,6 +28,10 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
+import zestymarten.core.quantity.Patience;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -41,6 +48,8 @@ class ErrorAnswers {
             "A text or figure in this cannot be stored: it has a control character in it, or is too large. Nothing was saved.";
     private static final String NOT_CONSISTENT =
             "This names something that is not there, or that is there already. Nothing was saved.";
+    private static final String TOOK_TOO_LONG =
+            "This was given up: it takes longer than the server computes for one request. Ask for less at once.";
     static final String DATABASE_AWAY =
             "The database does not answer. What you typed is still here: try again in a moment. Nothing of it was saved yet.";
 
@@ -91,6 +100,12 @@ class ErrorAnswers {
         return answer(HttpStatus.SERVICE_UNAVAILABLE, only(DATABASE_AWAY), request, response);
     }
 
+    /** A computation that took longer than anybody waits. */
+    @ExceptionHandler
+    Object tookTooLong(Patience.TookTooLong e, HttpServletRequest request, HttpServletResponse response) {
+        return answer(HttpStatus.SERVICE_UNAVAILABLE, only(TOOK_TOO_LONG), request, response);
+    }
+
     /** What a page of ours does not do: addresses that lead nowhere, members and parameters of a wrong form. */
     @ExceptionHandler
     Object unforeseen(Exception e, HttpServletRequest request, HttpServletResponse response) {
@@ -99,9 +114,8 @@ class ErrorAnswers {
             return answer(HttpStatus.NOT_FOUND, only(text), request, response);
         }
         if (e instanceof HttpMessageNotReadableException unreadable) {
-            String why = unreadable.getMostSpecificCause().getMessage();
-            String first = why == null ? "" : why.lines().findFirst().orElse("");
-            return answer(HttpStatus.BAD_REQUEST, only("The body cannot be read. " + first), request, response);
+            return answer(
+                    HttpStatus.BAD_REQUEST, only(unreadable(unreadable.getMostSpecificCause())), request, response);
         }
         if (e instanceof TypeMismatchException mismatch) {
             String text = "“" + mismatch.getValue() + "” for “" + mismatch.getPropertyName()
@@ -119,10 +133,43 @@ class ErrorAnswers {
         return answer(HttpStatus.INTERNAL_SERVER_ERROR, only(text), request, response);
     }
 
+    /** What is wrong with a body, without the names of classes. */
+    private static String unreadable(Throwable cause) {
+        if (cause instanceof UnrecognizedPropertyException unknown) {
+            return "The member “" + unknown.getPropertyName() + "” is not known. Known here: "
+                    + unknown.getKnownPropertyIds().stream()
+                            .map(String::valueOf)
+                            .sorted()
+                            .collect(Collectors.joining(", "))
+                    + ".";
+        }
+        if (cause instanceof DatabindException wrong && !wrong.getPath().isEmpty()) {
+            String member = wrong.getPath().stream()
+                    .map(each -> each.getPropertyName() == null ? "[" + each.getIndex() + "]" : each.getPropertyName())
+                    .collect(Collectors.joining("."));
+            return "The member “" + member + "” has a value of another kind than expected.";
+        }
+        if (cause instanceof JacksonException broken && broken.getLocation() != null) {
+            return "The body is not JSON: line " + broken.getLocation().getLineNr() + ", column "
+                    + broken.getLocation().getColumnNr() + ".";
+        }
+        return "The body cannot be read; expected the document that openapi.yaml describes.";
+    }
+
     private static String kind(Class<?> type) {
-        return Number.class.isAssignableFrom(type) || type.isPrimitive()
-                ? "a number"
-                : "a " + type.getSimpleName().toLowerCase(Locale.ROOT);
+        if (type.isEnum()) {
+            return "one of "
+                    + Stream.of(type.getEnumConstants())
+                            .map(each -> each.toString().toLowerCase(Locale.ROOT))
+                            .collect(Collectors.joining(", "));
+        }
+        if (type == Instant.class) {
+            return "a moment such as 2026-11-02T09:10:00Z";
+        }
+        boolean truth = type == boolean.class || type == Boolean.class;
+        return truth
+                ? "true or false"
+                : Number.class.isAssignableFrom(type) || type.isPrimitive() ? "a number" : "another form";
     }
 
     private static List<Problem> only(@Nullable String text) {

@@ -1,24 +1,40 @@
 package zestymarten.web.platform;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import zestymarten.core.quantity.Problem;
 
 /** What a person or a file gave cannot be taken: every problem at once. Nothing was changed. Shown as 422. */
 public final class Refused extends RuntimeException {
     private static final long serialVersionUID = 1;
 
+    /** As many are listed as somebody would read. */
+    private static final int MOST = 100;
+
     private final transient List<Problem> problems;
 
     public Refused(List<Problem> problems) {
-        super(problems.stream()
-                .map(Problem::toString)
-                .reduce((a, b) -> a + "\n" + b)
-                .orElse("Refused."));
-        this.problems = List.copyOf(problems);
+        super(problems.stream().limit(MOST).map(Problem::toString).collect(Collectors.joining("\n")));
+        this.problems = shortened(problems);
+    }
+
+    private static List<Problem> shortened(List<Problem> all) {
+        if (all.size() <= MOST) {
+            return List.copyOf(all);
+        }
+        List<Problem> first = new ArrayList<>(all.subList(0, MOST));
+        first.add(new Problem("", "And " + (all.size() - MOST) + " more problems."));
+        return List.copyOf(first);
     }
 
     public Refused(String where, String text) {
         this(List.of(new Problem(where, text)));
+    }
+
+    /** What is said of each, in values that a session can keep. */
+    public List<String> texts() {
+        return new ArrayList<>(problems.stream().map(Problem::text).toList());
     }
 
     public List<Problem> problems() {

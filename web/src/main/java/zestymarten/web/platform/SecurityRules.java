@@ -10,7 +10,6 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.security.authentication.AuthenticationServiceException;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -41,10 +40,10 @@ class SecurityRules {
                     + " data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; form-action 'self'; frame-ancestors"
                     + " 'none'; base-uri 'none'; object-src 'none'";
 
+    /** The way back leads to the same page. */
     private static final String SIGNED_OUT =
-            "<div class=\"say fault\" role=\"alert\"><p>You are signed out. Nothing of this was saved."
-                    + " A reading comes back after you have signed in; copy anything else first."
-                    + " <a href=\"\">Sign in</a></p></div>";
+            "You are signed out. Nothing of this was saved. A reading comes back after you"
+                    + " have signed in; copy anything else first. <a href=\"\">Sign in</a>";
 
     private final String cookie;
 
@@ -78,7 +77,8 @@ class SecurityRules {
                 .addFilterBefore(new BearerFilter(bearers, refused), BasicAuthenticationFilter.class)
                 .httpBasic(basic -> basic.realmName("Zesty Marten").authenticationEntryPoint(refused))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint(refused)
-                        .accessDeniedHandler((request, response, failure) -> problem(
+                        .accessDeniedHandler((request, response, failure) -> Refusals.say(
+                                request,
                                 response,
                                 HttpStatus.FORBIDDEN,
                                 isOfForeignPage(request)
@@ -102,26 +102,19 @@ class SecurityRules {
             HttpServletRequest request, HttpServletResponse response, AuthenticationException failure)
             throws IOException {
         if (failure instanceof AuthenticationServiceException) {
-            problem(response, HttpStatus.SERVICE_UNAVAILABLE, ErrorAnswers.DATABASE_AWAY);
+            Refusals.say(request, response, HttpStatus.SERVICE_UNAVAILABLE, ErrorAnswers.DATABASE_AWAY);
         } else if (failure instanceof LockedException) {
             response.setHeader("Retry-After", "300");
-            problem(response, HttpStatus.TOO_MANY_REQUESTS, "Too many wrong passwords. Wait five minutes.");
+            Refusals.say(
+                    request, response, HttpStatus.TOO_MANY_REQUESTS, "Too many wrong passwords. Wait five minutes.");
         } else {
             response.setHeader("WWW-Authenticate", "Basic realm=\"Zesty Marten\"");
-            problem(
+            Refusals.say(
+                    request,
                     response,
                     HttpStatus.UNAUTHORIZED,
                     "Send a token (Authorization: Bearer marten_...), or a name and password that are right.");
         }
-    }
-
-    private static void problem(HttpServletResponse response, HttpStatus status, String text) throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.setCharacterEncoding("UTF-8");
-        response.getWriter()
-                .write("{\"type\":\"about:blank\",\"title\":\"" + status.getReasonPhrase() + "\",\"status\":"
-                        + status.value() + ",\"detail\":\"" + text + "\"}");
     }
 
     @Bean
@@ -172,15 +165,15 @@ class SecurityRules {
                         form.loginPage("/sign-in").successHandler(welcome).failureHandler(sorry))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, failure) -> {
-                            if (isHtmx(request)) {
-                                signedOut(response, HttpStatus.UNAUTHORIZED);
+                            if (Refusals.isHtmx(request)) {
+                                Refusals.inPlace(response, HttpStatus.UNAUTHORIZED, SIGNED_OUT);
                             } else {
                                 response.sendRedirect(door(request));
                             }
                         })
                         .accessDeniedHandler((request, response, failure) -> {
-                            if (isHtmx(request) && failure instanceof CsrfException) {
-                                signedOut(response, HttpStatus.FORBIDDEN);
+                            if (Refusals.isHtmx(request) && failure instanceof CsrfException) {
+                                Refusals.inPlace(response, HttpStatus.FORBIDDEN, SIGNED_OUT);
                             } else {
                                 forbidden.handle(request, response, failure);
                             }
@@ -207,19 +200,6 @@ class SecurityRules {
                         .buildAndExpand(Destination.of(wanted))
                         .toUriString()
                 : "/sign-in";
-    }
-
-    /** Said in the place for messages: what was typed stays, and the way back leads to the same page. */
-    private static void signedOut(HttpServletResponse response, HttpStatus status) throws IOException {
-        response.setStatus(status.value());
-        response.setHeader("HX-Retarget", "#say");
-        response.setHeader("HX-Reswap", "innerHTML");
-        response.setContentType("text/html;charset=UTF-8");
-        response.getWriter().write(SIGNED_OUT);
-    }
-
-    private static boolean isHtmx(HttpServletRequest request) {
-        return "true".equals(request.getHeader("HX-Request"));
     }
 
     private static void headers(HttpSecurity http) throws Exception {

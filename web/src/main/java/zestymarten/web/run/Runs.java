@@ -418,10 +418,27 @@ public class Runs {
         Run run = hold(runId);
         Optional<Entry> before = already(run, sent.id());
         if (before.isPresent()) {
+            mustBeTheSame(before.get(), sent);
             return new Answer.Kept(run, before.get());
         }
         mustBeFree(run, sent.step(), sent.touch());
         return entering.apply(run);
+    }
+
+    /** Sending again changes nothing; sending something else under the same identifier is a mistake of the sender. */
+    private static void mustBeTheSame(Entry before, Sent sent) {
+        Entry.Content content = before.content();
+        String kept = content instanceof Entry.Content.Reading reading
+                ? reading.asTyped()
+                : content instanceof Entry.Content.Done done
+                        ? done.words()
+                        : content instanceof Entry.Content.Skip skip
+                                ? skip.reason()
+                                : sent.typed().strip();
+        if (!before.step().equals(sent.step()) || !kept.equals(sent.typed().strip())) {
+            throw new Conflict("Something else was saved under this identifier before: “" + kept + "”, entry "
+                    + before.sequence() + ". Send this as an entry of its own.");
+        }
     }
 
     private Run hold(long runId) {
