@@ -17,17 +17,18 @@ public final class PlainText {
         return isPlain(text)
                 ? text
                 : text.codePoints()
-                        .filter(PlainText::isPlain)
+                        .filter(point -> isPlain(point))
                         .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
                         .toString();
     }
 
     /** Whether there is nothing in a text that would be taken out. */
     public static boolean isPlain(String text) {
-        return text.codePoints().allMatch(PlainText::isPlain);
+        return text.codePoints().allMatch(point -> isPlain(point));
     }
 
-    private static boolean isPlain(int point) {
+    /** Whether a code point is one that people write. */
+    public static boolean isPlain(int point) {
         boolean control = Character.isISOControl(point) && point != '\t' && point != '\n' && point != '\r';
         boolean half = point >= Character.MIN_SURROGATE && point <= Character.MAX_SURROGATE;
         boolean none = (point & LAST_OF_PLANE) == LAST_OF_PLANE || (point >= 0xfdd0 && point <= 0xfdef);

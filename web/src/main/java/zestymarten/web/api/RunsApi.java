@@ -227,7 +227,7 @@ class RunsApi {
         Optional<Entry> before = job.entries().stream()
                 .filter(entry -> entry.id().equals(posted.id()))
                 .findFirst();
-        Step step = before.map(Entry::step).orElseGet(() -> step(job, posted));
+        Step step = before.map(Entry::step).filter(kept -> isOf(kept, posted)).orElseGet(() -> step(job, posted));
         int touch = before.map(Entry::touch).orElseGet(() -> job.nextTouch(step));
         OptionalInt meaning = posted.meaning() == null ? OptionalInt.empty() : OptionalInt.of(posted.meaning());
         String said = posted.asTyped() == null ? Objects.requireNonNull(posted.skipReason()) : posted.asTyped();
@@ -240,6 +240,16 @@ class RunsApi {
         Runs.Answer.Kept kept = (Runs.Answer.Kept) answer;
         return ResponseEntity.status(before.isPresent() ? 200 : 201)
                 .body(kept(kept.run().job(), kept.entry()));
+    }
+
+    /** Whether what is posted may be the same again: between the same terminals, or of the same deed. */
+    private static boolean isOf(Step kept, Posted posted) {
+        if (posted.a() == null || posted.b() == null) {
+            return posted.deed() == null || kept instanceof Step.Act;
+        }
+        return kept instanceof Step.Touch touch
+                && touch.isOn(terminal("a", posted.a()))
+                && touch.isOn(terminal("b", posted.b()));
     }
 
     private static Step step(Job job, Posted posted) {

@@ -54,7 +54,7 @@ class BatchController {
     @GetMapping("/test-day")
     String start(@RequestParam(defaultValue = "0") long wiring, @RequestParam Map<String, String> fields, Model model) {
         if (fields.containsKey("sheet")) {
-            Map<String, String> kept = days.kept(Long.parseLong(fields.get("sheet")));
+            Map<String, String> kept = days.kept(Typed.number(fields.get("sheet")));
             return "redirect:/test-day/" + kept.get("day") + "?position=" + kept.get("position");
         }
         String search = fields.getOrDefault("search", "").strip();

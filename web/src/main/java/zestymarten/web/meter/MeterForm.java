@@ -27,8 +27,28 @@ record MeterForm(
         String address,
         String calibrated,
         String note) {
+    MeterForm {
+        name = typed(name);
+        accuracy = typed(accuracy);
+        resolution = typed(resolution);
+        tone = typed(tone);
+        mark = typed(mark);
+        top = typed(top);
+        ranges = typed(ranges);
+        voltages = typed(voltages);
+        address = typed(address);
+        calibrated = typed(calibrated);
+        note = typed(note);
+    }
+
+    /** A field that was not sent counts as one that was left empty. */
+    private static String typed(@Nullable String field) {
+        return field == null ? "" : field;
+    }
+
     private static final int LONGEST_NAME = 80;
     private static final int LONGEST_LIST = 200;
+    private static final int LONGEST_NOTE = 500;
 
     /** An empty form with usual figures. */
     static final MeterForm EMPTY = new MeterForm("", "0.8", "0.01", "30", "OL", "20M", "", "", "", "", "");
@@ -75,6 +95,9 @@ record MeterForm(
         if (!address.isBlank() && !instruments.isAddress(address.strip())) {
             problems.add(new Problem(
                     "address", "“" + address.strip() + "” is not accepted; expected " + instruments.expected() + "."));
+        }
+        if (note.strip().length() > LONGEST_NOTE) {
+            problems.add(new Problem("note", "That is too long; use at most " + LONGEST_NOTE + " characters."));
         }
         LocalDate until = date(problems);
         if (!problems.isEmpty()) {

@@ -21,6 +21,7 @@ import org.springframework.core.task.TaskExecutor;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
 import org.thymeleaf.context.Context;
+import zestymarten.core.quantity.PlainText;
 
 /** Prints templates as PDF, in the typefaces of the application. */
 @Component
@@ -60,9 +61,10 @@ public class Prints {
     static String printable(String html) {
         StringBuilder text = new StringBuilder(html.length());
         WRITTEN.matcher(html)
-                .replaceAll(number -> isPrintable(codePoint(number)) ? Matcher.quoteReplacement(number.group()) : "")
+                .replaceAll(
+                        number -> PlainText.isPlain(codePoint(number)) ? Matcher.quoteReplacement(number.group()) : "")
                 .codePoints()
-                .filter(Prints::isPrintable)
+                .filter(PlainText::isPlain)
                 .forEach(text::appendCodePoint);
         return text.toString();
     }
@@ -72,22 +74,21 @@ public class Prints {
     }
 
     /** The characters of XML 1.0, section 2.2. */
-    private static boolean isPrintable(int character) {
-        return character == '\t'
-                || character == '\n'
-                || character == '\r'
-                || (character >= 0x20 && character <= 0xD7FF)
-                || (character >= 0xE000 && character <= 0xFFFD)
-                || (character >= 0x10000 && character <= 0x10FFFF);
-    }
-
-    private static byte[] print(String html) {
+    static byte[] print(String html) {
         XRLog.setLoggingEnabled(false); // every PDF would tell its timings
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         PdfRendererBuilder builder = new PdfRendererBuilder();
         font(builder, "next-400", "Atkinson Hyperlegible Next", 400);
         font(builder, "next-700", "Atkinson Hyperlegible Next", 700);
         font(builder, "mono-500", "Atkinson Hyperlegible Mono", 400);
+        // What the typeface has no letter for (Greek, Cyrillic, Vietnamese, marks) is taken from one that has many.
+        builder.useFont(
+                () -> open("dejavu-sans"),
+                "DejaVu Sans",
+                400,
+                FontStyle.NORMAL,
+                true,
+                EnumSet.of(FSFontUseCase.FALLBACK_PRE));
         builder.withHtmlContent(printable(html), null);
         builder.withProducer("Zesty Marten");
         builder.toStream(out);
@@ -100,12 +101,12 @@ public class Prints {
     }
 
     private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
-        builder.useFont(() -> open(file), family, weight, FontStyle.NORMAL, true, USES);
+        builder.useFont(() -> open("atkinson-hyperlegible-" + file), family, weight, FontStyle.NORMAL, true, USES);
     }
 
     private static InputStream open(String file) {
         try {
-            return new ClassPathResource("pdf/atkinson-hyperlegible-" + file + ".ttf").getInputStream();
+            return new ClassPathResource("pdf/" + file + ".ttf").getInputStream();
         } catch (IOException e) {
             throw new UncheckedIOException("A typeface of the application is missing.", e);
         }

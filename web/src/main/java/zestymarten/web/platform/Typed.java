@@ -89,6 +89,11 @@ public final class Typed {
         return OptionalDouble.of(Awg.areaMm2(gauge.getAsInt()));
     }
 
+    /** The number of something that is stored, as an address has it; 0, which nothing has, for what is no such number. */
+    public static long number(String text) {
+        return text.matches("[0-9]{1,18}") ? Long.parseLong(text) : 0;
+    }
+
     private OptionalDouble above(String field, String expected, double least) {
         String text = text(field);
         if (text.isEmpty()) {

@@ -34,6 +34,7 @@ import zestymarten.core.quantity.Understood;
 import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Typed;
 import zestymarten.web.unit.UnitLine;
 import zestymarten.web.unit.Units;
 import zestymarten.web.wiring.Wirings;
@@ -255,7 +256,7 @@ class StartController {
     private Optional<Meter> meter(ApproachForm form, List<Problem> problems) {
         if (form.field("kept_meter").matches("[0-9]{1,18}")) {
             return Optional.of(
-                    meters.find(Long.parseLong(form.field("kept_meter"))).meter());
+                    meters.find(Typed.number(form.field("kept_meter"))).meter());
         }
         int before = problems.size();
         double share = ohms("accuracy", form, problems) / 100;

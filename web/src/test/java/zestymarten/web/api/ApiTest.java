@@ -112,7 +112,8 @@ class ApiTest {
                 "application/json",
                 "{\"assembly_id\": 987654321, \"serial\": \"X-1\", \"ambient_c\": 20}");
         assertThat(nowhere.statusCode()).as(nowhere.body()).isBetween(400, 499);
-        HttpResponse<String> control = site.send(site.as("bench", "/api/v1/assemblies?search=a%00b"));
+        HttpResponse<String> control = site.post(
+                "bench", "/api/v1/runs", "application/json", "{\"assembly_id\": 1, \"serial\": \"a\\u0000b\"}");
         assertThat(control.statusCode()).as(control.body()).isEqualTo(422);
         assertThat(control.body()).contains("control character");
     }
