@@ -14,6 +14,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
 import java.util.Queue;
@@ -281,8 +282,88 @@ class MartenCommandIT {
         }
     }
 
+    /** Whichever of the two dies: nobody has to do anything. */
     @Test
     @Order(6)
+    void whatDiesComesBackByItself() throws Exception {
+        String database =
+                Files.readAllLines(data.resolve("postgres/postmaster.pid")).get(0);
+        kill(database);
+        waitUntil(() -> !Files.readAllLines(data.resolve("postgres/postmaster.pid"))
+                        .get(0)
+                        .equals(database)
+                && entries(1) > 0);
+        String application = Files.readString(data.resolve("web-process"));
+        kill(application.split(" ")[0]);
+        waitUntil(() -> !Files.readString(data.resolve("web-process")).equals(application) && entries(1) > 0);
+        assertThat(marten("doctor", "--data", data.toString()).last())
+                .isEqualTo("Nothing is wrong with the installation in " + data + ".");
+    }
+
+    private interface Condition {
+        boolean holds() throws Exception;
+    }
+
+    private static void waitUntil(Condition condition) throws InterruptedException {
+        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
+        while (System.nanoTime() < until) {
+            try {
+                if (condition.holds()) {
+                    return;
+                }
+            } catch (Exception e) {
+                // nobody answers yet
+            }
+            TimeUnit.MILLISECONDS.sleep(200);
+        }
+        throw new AssertionError("Not within a minute.");
+    }
+
+    @Test
+    @Order(7)
+    void aCopyOfARunningFolderStopsNothing() throws Exception {
+        Path copy = Path.of(data + "-copy");
+        assertThat(new ProcessBuilder("cp", "-a", data.toString(), copy.toString())
+                        .start()
+                        .waitFor())
+                .isZero();
+        assertThat(marten("stop", "--data", copy.toString()).out()).containsExactly("Nothing was running.");
+        assertThat(get("/actuator/health").statusCode()).isEqualTo(200);
+        new ProcessBuilder("rm", "-rf", copy.toString()).start().waitFor();
+    }
+
+    @Test
+    @Order(8)
+    void everythingIsBroughtBackFromABackup() throws Exception {
+        Path file = Files.createTempDirectory("marten-backup").resolve("all.backup");
+        Path other = Path.of(data + "-restored");
+        assertThat(marten("backup", file.toString(), "--data", data.toString()).last())
+                .endsWith("bytes in " + file);
+        assertThat(marten("backup", file.toString(), "--data", data.toString()).wrong())
+                .isEqualTo("marten: " + file + " is there already; nothing is overwritten. Choose another name.\n");
+        assertThat(marten("restore", file.toString(), "--data", data.toString()).wrong())
+                .isEqualTo("marten: " + data + " holds data already, and nothing is overwritten. Name an empty folder"
+                        + " with --data.\n");
+        Path half = file.resolveSibling("half.backup");
+        Files.write(half, Arrays.copyOf(Files.readAllBytes(file), 2000));
+        assertThat(marten("restore", half.toString(), "--data", other.toString())
+                        .wrong())
+                .isEqualTo("marten: " + half + " is no whole backup of this program; it may be cut off. Nothing was"
+                        + " changed.\n");
+        assertThat(Files.exists(other)).isFalse();
+        assertThat(marten("restore", file.toString(), "--data", other.toString())
+                        .code())
+                .isZero();
+        String here = marten("verify", "--data", data.toString()).last();
+        assertThat(here).startsWith("Every entry is as it was recorded: ").doesNotContain(": 0 entries");
+        assertThat(marten("verify", "--data", other.toString()).last()).isEqualTo(here);
+        for (Path each : List.of(other, file.getParent())) {
+            new ProcessBuilder("rm", "-rf", each.toString()).start().waitFor();
+        }
+    }
+
+    @Test
+    @Order(9)
     void stopsWhatItStarted() throws Exception {
         assertThat(marten("stop", "--data", data.toString()).out()).containsExactly("Stopped.");
         assertThat(marten("stop", "--data", data.toString()).out()).containsExactly("Nothing was running.");

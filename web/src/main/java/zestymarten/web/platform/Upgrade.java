@@ -63,12 +63,19 @@ class Upgrade implements FlywayMigrationStrategy {
         return version -> EARLIER.containsKey(version) && Objects.equals(EARLIER.get(version), applied.get(version));
     }
 
+    /** The table of what was applied, in the schema that the data are in where one was named. */
+    private static String history(Flyway flyway) {
+        String[] schemas = flyway.getConfiguration().getSchemas();
+        return (schemas.length == 0 ? "" : schemas[0] + ".")
+                + flyway.getConfiguration().getTable();
+    }
+
     private static Map<String, Integer> checksums(Flyway flyway) {
         Map<String, Integer> checksums = new HashMap<>();
         try (Connection database = flyway.getConfiguration().getDataSource().getConnection();
                 Statement ask = database.createStatement();
                 ResultSet rows = ask.executeQuery(
-                        "select version, checksum from flyway_schema_history where version is not null")) {
+                        "select version, checksum from " + history(flyway) + " where version is not null")) {
             while (rows.next()) {
                 checksums.put(rows.getString(1), rows.getInt(2));
             }
