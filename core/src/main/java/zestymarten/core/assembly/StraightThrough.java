@@ -34,7 +34,7 @@ public record StraightThrough(
     public List<Problem> problems() {
         List<Problem> found = new ArrayList<>();
         if (cores < 1 || cores > MOST_CORES) {
-            found.add(new Problem("cores", "Read " + cores + "; expected 1 to " + MOST_CORES + "."));
+            found.add(new Problem("cores", "“" + cores + "” is not accepted; expected 1 to " + MOST_CORES + "."));
         }
         for (var end : Map.of("from", from, "to", to).entrySet()) {
             if (end.getValue().indexOf('.') >= 0
@@ -53,7 +53,8 @@ public record StraightThrough(
         if (current.isPresent() && !(current.getAsDouble() >= 0 && current.getAsDouble() <= Conductor.MOST_AMPERES)) {
             found.add(new Problem(
                     "current_a",
-                    "Read " + current.getAsDouble() + " A; expected 0 to 20000 A, or nothing for" + " a signal."));
+                    "“" + current.getAsDouble()
+                            + " A” is not accepted; expected 0 to 20000 A, or nothing for a signal."));
         }
         return found;
     }
@@ -64,7 +65,7 @@ public record StraightThrough(
                     field,
                     String.format(
                             Locale.ROOT,
-                            "Read %s %s; expected above 0 and at most %.0f %s, or nothing if it is not known.",
+                            "“%s %s” is not accepted; expected above 0 and at most %.0f %s, or nothing if it is not known.",
                             value.getAsDouble(),
                             unit,
                             most,

@@ -130,7 +130,7 @@ final class WireListReader {
             if (!names.contains(needed)) {
                 problems.add(new Problem(
                         "line " + number,
-                        "Read the header '" + String.join(" | ", row) + "' and found no column '" + needed
+                        "The header is '" + String.join(" | ", row) + "'; it has no column '" + needed
                                 + "'. Expected a"
                                 + " header row with at least 'from' and 'to', separated by comma, semicolon or tab."));
             }
@@ -160,7 +160,7 @@ final class WireListReader {
         if (row.size() > header.size() && row.stream().skip(header.size()).anyMatch(cell -> !cell.isBlank())) {
             found.add(new Problem(
                     "line " + number,
-                    "Read " + row.size() + " cells under a header of " + header.size() + "."
+                    "There are " + row.size() + " cells under a header of " + header.size() + "."
                             + (separator == ','
                                     ? " With commas as separator, write 0.5 rather than 0,5, or put the cell in quotation marks."
                                     : " Remove what stands to the right of the last column.")));

@@ -85,7 +85,7 @@ class AssemblyReaderTest {
             value = {
                 "'conductors':[{'from':'J1.1','to':'J1.1'}] | conductors[0]: Conductor 'W1' runs from J1.1 to itself.",
                 "'conductors':[{'from':'J1.1'}] | conductors[0].to: Expected a text; it is missing.",
-                "'conductors':[{'from':'J1.1','to':'J2.1','length_m':'8'}] | conductors[0].length_m: Read \"8\"; expected a number.",
+                "'conductors':[{'from':'J1.1','to':'J2.1','length_m':'8'}] | conductors[0].length_m: “8” is not accepted; expected a number.",
                 "'conductors':[{'from':'J 1','to':'J2.1'}] | conductors[0].from: “J 1” is not accepted; expected a terminal such as J1.3, a joint such as S1, or FRAME.",
                 "'conductors':{} | conductors: Read {}; expected a list.",
                 "'kind':'rope' | kind: “rope” is not accepted; expected harness, cable, lead, circuit or device.",
@@ -122,7 +122,7 @@ class AssemblyReaderTest {
                         + "}]}"))
                 .singleElement()
                 .asString()
-                .startsWith("conductors[0].length_m: Read 1000");
+                .startsWith("conductors[0].length_m: “1000");
     }
 
     @Test

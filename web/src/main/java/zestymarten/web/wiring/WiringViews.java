@@ -26,8 +26,8 @@ class WiringViews {
     private static final int MOST_LISTED = 300;
     private static final FaceDrawing.Room FACE = new FaceDrawing.Room(230, 150, false, Optional.empty());
 
-    WiringView view(Revision revision) {
-        Assembly assembly = revision.assembly();
+    /** What each wire may read, in design order. */
+    List<WiringView.Wire> wires(Assembly assembly) {
         Limits limits = new Limits(SHOWN_AT_C, assembly.allowances(), Map.of());
         Set<Terminal> shared = shared(assembly);
         Engineering.FigureColumn column = Engineering.column(
@@ -37,10 +37,15 @@ class WiringViews {
                         .max()
                         .orElse(1),
                 "Ω");
-        List<WiringView.Wire> wires = assembly.conductors().stream()
+        return assembly.conductors().stream()
                 .limit(MOST_LISTED)
                 .map(conductor -> wire(conductor, limits.of(conductor), column, shared))
                 .toList();
+    }
+
+    WiringView view(Revision revision) {
+        Assembly assembly = revision.assembly();
+        List<WiringView.Wire> wires = wires(assembly);
         return new WiringView(
                 revision.assemblyId(),
                 assembly.name(),

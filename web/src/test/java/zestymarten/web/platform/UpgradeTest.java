@@ -11,6 +11,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.MigrationInfo;
 import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -102,9 +103,9 @@ class UpgradeTest {
     void fromTheFirstProgramStepByStepNothingIsLostAndTheEntriesAreSealed() throws SQLException {
         to("1").migrate();
         aTestOfTheFirstProgram();
-        int newest = to("latest").info().all().length;
-        for (int version = 2; version <= newest; version++) {
-            to(String.valueOf(version)).migrate();
+        for (MigrationInfo each : to("latest").info().pending()) {
+            String version = String.valueOf(each.getVersion());
+            to(version).migrate();
             assertThat(ask("select as_typed from entry order by sequence"))
                     .as("version " + version)
                     .containsExactly("0.31", "OL");

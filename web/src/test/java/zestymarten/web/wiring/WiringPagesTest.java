@@ -114,7 +114,7 @@ class WiringPagesTest {
     void theQuickFormSaysAllThatIsWrongAndKeepsWhatWasTyped() {
         browser.open("/start").fill("input[name=name]", "Broken cable").fill("input[name=cores]", "900");
         browser.fill("input[name=to]", "J1").fill("input[name=length_m]", "-4").keys(Keys.ENTER);
-        browser.see("#say", "Read 900; expected 1 to 200.");
+        browser.see("#say", "“900” is not accepted; expected 1 to 200.");
         assertThat(browser.texts("#say p"))
                 .contains("to “J1” at both ends; expected two different connectors.")
                 .anyMatch(each -> each.startsWith("length_m Read -4.0 m; expected above 0"));
