@@ -87,7 +87,7 @@ public final class Members {
         if (problems.size() == MOST_PROBLEMS) {
             return; // nor made into text: a million of them would cost more than the reading
         }
-        String text = read.isString() ? read.asString() : read.toString();
+        String text = read.isValueNode() ? read.asString() : read.toString();
         String shown = text.length() > 40 ? text.substring(0, 40) + "..." : text;
         problem(name, "“" + shown + "” is not accepted; expected " + expected + ".");
     }

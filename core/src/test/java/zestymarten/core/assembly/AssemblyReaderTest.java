@@ -87,7 +87,7 @@ class AssemblyReaderTest {
                 "'conductors':[{'from':'J1.1'}] | conductors[0].to: Expected a text; it is missing.",
                 "'conductors':[{'from':'J1.1','to':'J2.1','length_m':'8'}] | conductors[0].length_m: “8” is not accepted; expected a number.",
                 "'conductors':[{'from':'J 1','to':'J2.1'}] | conductors[0].from: “J 1” is not accepted; expected a terminal such as J1.3, a joint such as S1, or FRAME.",
-                "'conductors':{} | conductors: Read {}; expected a list.",
+                "'conductors':{} | conductors: “{}” is not accepted; expected a list.",
                 "'kind':'rope' | kind: “rope” is not accepted; expected harness, cable, lead, circuit or device.",
                 "'states':[{'id':'on','closed':['K1']}] | State 'on' closes 'K1” is no switch, relay contact or breaker of the assembly.",
                 "'states':[{'id':'on'},{'id':'on'}] | State 'on' is named twice.",
@@ -150,6 +150,6 @@ class AssemblyReaderTest {
         assertThat(problems(HEAD + ",\"conductors\":[{\"from\":\"A.1\",\"to\":\"B.1\",\"length_m\":1e999}]}"))
                 .singleElement()
                 .asString()
-                .startsWith("conductors[0].length_m: Read ");
+                .startsWith("conductors[0].length_m: “Infinity” is not accepted");
     }
 }

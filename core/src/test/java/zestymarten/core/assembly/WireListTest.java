@@ -157,9 +157,9 @@ class WireListTest {
                 .containsExactly("There is a header row but no wire under it. Add a line for each wire.");
         assertThat(problems("J1.1|J2.1\n"))
                 .containsExactly(
-                        "line 1: Read the header 'J1.1|J2.1' and found no column 'from'. Expected a header row with at least 'from' and"
+                        "line 1: The header is 'J1.1|J2.1'; it has no column 'from'. Expected a header row with at least 'from' and"
                                 + " 'to', separated by comma, semicolon or tab.",
-                        "line 1: Read the header 'J1.1|J2.1' and found no column 'to'. Expected a header row with at least 'from' and"
+                        "line 1: The header is 'J1.1|J2.1'; it has no column 'to'. Expected a header row with at least 'from' and"
                                 + " 'to', separated by comma, semicolon or tab.");
     }
 
@@ -167,7 +167,7 @@ class WireListTest {
     void explainsADecimalCommaAmongCommas() {
         assertThat(problems("from,to,length_m\nJ1.1,J2.1,8,2\n"))
                 .containsExactly(
-                        "line 2: Read 4 cells under a header of 3. With commas as separator, write 0.5 rather than 0,5,"
+                        "line 2: There are 4 cells under a header of 3. With commas as separator, write 0.5 rather than 0,5,"
                                 + " or put the cell in quotation marks.");
     }
 

@@ -191,6 +191,12 @@ record AssemblyGrid(Map<String, String> fields) {
                 : Optional.empty();
     }
 
+    /** The column that a path within a row is about: a layout as a whole stands under its shape. */
+    private static String member(String path) {
+        String inFace = path.startsWith("face.") ? path.substring("face.".length()) : path;
+        return path.equals("face") ? "shape" : inFace.replaceAll("\\[.*", "");
+    }
+
     private static Problem atItsCell(Problem problem, Map<AssemblyTable, List<Integer>> rows) {
         Matcher path = PATH.matcher(problem.where());
         if (!path.matches()) {
@@ -201,7 +207,7 @@ record AssemblyGrid(Map<String, String> fields) {
         if (table.isEmpty() || row >= rows.getOrDefault(table.get(), List.of()).size()) {
             return new Problem("", problem.text());
         }
-        String member = path.group(3) == null ? "" : path.group(3).replaceAll("^face\\.?|\\[.*", "");
+        String member = path.group(3) == null ? "" : member(path.group(3));
         AssemblyTable.Column column = table.get().columns().stream()
                 .filter(each -> each.member().equals(member))
                 .findFirst()

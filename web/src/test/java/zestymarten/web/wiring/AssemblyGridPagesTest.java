@@ -2,6 +2,7 @@ package zestymarten.web.wiring;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Objects;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -30,6 +31,10 @@ class AssemblyGridPagesTest {
 
     private static String cell(String name) {
         return "[name='" + name + "']";
+    }
+
+    private String value(String cell) {
+        return Objects.requireNonNull(browser.find(cell(cell)).getDomProperty("value"));
     }
 
     private Browser type(String cell, String text) {
@@ -91,15 +96,15 @@ class AssemblyGridPagesTest {
         type("wires.0.from", "J1.5");
         type("wires.0.to", "J2.5");
         browser.find(cell("wires.1.id")).sendKeys(Keys.chord(Keys.CONTROL, Keys.SHIFT, "d"));
-        assertThat(browser.attribute(cell("wires.1.from"), "value")).isEqualTo("J1.6");
-        assertThat(browser.attribute(cell("wires.1.to"), "value")).isEqualTo("J2.6");
+        assertThat(value("wires.1.from")).isEqualTo("J1.6");
+        assertThat(value("wires.1.to")).isEqualTo("J2.6");
         assertThat(browser.has(cell("wires.2.id")))
                 .as("there is always an empty row")
                 .isTrue();
         browser.find(cell("wires.1.id")).sendKeys(Keys.chord(Keys.CONTROL, "z"));
-        assertThat(browser.attribute(cell("wires.1.from"), "value")).isEmpty();
+        assertThat(value("wires.1.from")).isEmpty();
         browser.find(cell("wires.1.id")).sendKeys(Keys.chord(Keys.CONTROL, "y"));
-        assertThat(browser.attribute(cell("wires.1.from"), "value")).isEqualTo("J1.6");
+        assertThat(value("wires.1.from")).isEqualTo("J1.6");
         browser.find(cell("wires.0.from")).sendKeys(Keys.ENTER);
         assertThat(browser.run("return document.activeElement.name")).isEqualTo("wires.1.from");
     }
@@ -114,7 +119,7 @@ class AssemblyGridPagesTest {
         browser.find(cell("wires.0.function")).click();
         browser.see("td:has(" + cell("wires.0.length_m") + ") .wrong", "“far” is not accepted; expected a number.");
         browser.click(".head .do").see(".say.fault", "One problem. Nothing is saved until it is corrected.");
-        assertThat(browser.attribute(cell("wires.0.length_m"), "value")).isEqualTo("far");
+        assertThat(value("wires.0.length_m")).isEqualTo("far");
         assertThat(browser.attribute(cell("wires.0.length_m"), "aria-invalid")).isEqualTo("true");
     }
 
@@ -126,8 +131,8 @@ class AssemblyGridPagesTest {
         browser.find(cell("wires.0.to")).click();
         browser.open("/wirings").open("/wirings/grid");
         browser.click("#draft [data-take]");
-        assertThat(browser.attribute(cell("name"), "value")).isEqualTo("Half described");
-        assertThat(browser.attribute(cell("wires.0.from"), "value")).isEqualTo("J1.1");
+        assertThat(value("name")).isEqualTo("Half described");
+        assertThat(value("wires.0.from")).isEqualTo("J1.1");
         browser.run("localStorage.clear()");
     }
 
