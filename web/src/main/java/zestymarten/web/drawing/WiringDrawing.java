@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Colour;
+import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
@@ -31,6 +32,7 @@ public record WiringDrawing(
         List<Body> bodies,
         List<Strand> strands,
         List<Bead> beads,
+        List<PartMark> parts,
         List<Knot> knots,
         Optional<Point> frame,
         List<Note> notes,
@@ -44,6 +46,11 @@ public record WiringDrawing(
     private static final double HEAD = 34;
     private static final double GAP = 22;
     private static final double TOP = 10;
+    /** How far a part between two pins of one column hangs out, and how much further each next one. */
+    private static final double PART_OUT = 90;
+
+    private static final double PART_STEP = 60;
+    private static final int PART_STEPS = 3;
     /** How far below its neighbour a cavity without a wire is taken to be. */
     private static final double BESIDE = 0.5;
 
@@ -51,6 +58,7 @@ public record WiringDrawing(
         bodies = List.copyOf(bodies);
         strands = List.copyOf(strands);
         beads = List.copyOf(beads);
+        parts = List.copyOf(parts);
         knots = List.copyOf(knots);
         notes = List.copyOf(notes);
     }
@@ -73,6 +81,9 @@ public record WiringDrawing(
 
     /** A joint. */
     public record Bead(String name, double x, double y) {}
+
+    /** A part with its symbol, on the way between its two terminals. */
+    public record PartMark(String name, String path, String symbol, double x, double y) {}
 
     /** A fault on the drawing: its kind, its place and a path. */
     public record Knot(String kind, String path, List<Point> dots, Optional<Point> word) {}
@@ -149,6 +160,7 @@ public record WiringDrawing(
                     bodies,
                     strands,
                     beads,
+                    parts(),
                     knots,
                     frame(height),
                     notes(seen),
@@ -178,6 +190,7 @@ public record WiringDrawing(
             Set<Terminal> drawn = new HashSet<>();
             shown.forEach(each -> drawn.addAll(List.of(each.from(), each.to())));
             drawn.addAll(moved.values());
+            assembly.components().forEach(each -> drawn.addAll(List.of(each.a(), each.b())));
             boolean few = assembly.conductors().size() <= 60;
             List<Body> bodies = new ArrayList<>();
             double y = TOP;
@@ -263,6 +276,29 @@ public record WiringDrawing(
             return beads;
         }
 
+        /** Parts whose terminals are both drawn; several between the same columns stand beside each other. */
+        private List<PartMark> parts() {
+            List<PartMark> parts = new ArrayList<>();
+            for (Component part : assembly.components()) {
+                Point a = places.get(part.a());
+                Point b = places.get(part.b());
+                if (a != null && b != null && parts.size() < MOST) {
+                    parts.add(part(part, a, b, parts.size()));
+                }
+            }
+            return parts;
+        }
+
+        private static PartMark part(Component part, Point a, Point b, int number) {
+            boolean beside = a.x() == b.x();
+            double out = (a.x() < WIDTH / 2 ? 1 : -1) * (PART_OUT + PART_STEP * (number % PART_STEPS));
+            Point middle = beside
+                    ? new Point(a.x() + 0.75 * out, (a.y() + b.y()) / 2) // of a cubic whose ends lie on one line
+                    : Paths.along(a.x(), a.y(), b.x(), b.y(), 0.5);
+            String path = beside ? loop(a, b, out) : Paths.strand(a.x(), a.y(), b.x(), b.y());
+            return new PartMark(part.id(), path, PartSymbols.of(part.kind(), middle), middle.x(), middle.y());
+        }
+
         private List<Note> notes(List<String> seen) {
             List<Note> notes = new ArrayList<>();
             for (int i = 0; i < seen.size(); i++) {
@@ -345,7 +381,10 @@ public record WiringDrawing(
 
         /** A wire between two pins on the same side hangs out as a loop. */
         private static String loop(Point a, Point b) {
-            double out = a.x() < WIDTH / 2 ? 150 : -150;
+            return loop(a, b, a.x() < WIDTH / 2 ? 150 : -150);
+        }
+
+        private static String loop(Point a, Point b, double out) {
             return Paths.move(a.x(), a.y()) + "C" + Paths.figure(a.x() + out) + " " + Paths.figure(a.y()) + " "
                     + Paths.figure(b.x() + out) + " " + Paths.figure(b.y()) + " " + Paths.figure(b.x()) + " "
                     + Paths.figure(b.y());

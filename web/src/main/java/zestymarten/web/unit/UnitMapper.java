@@ -14,6 +14,13 @@ interface UnitMapper {
 
     List<UnitLine> quarantined(int limit);
 
+    /** Units by assembly and serial whose serial or assembly contains a text, in a state or in any. */
+    List<UnitLine> page(
+            @Param("search") String search,
+            @Param("state") String state,
+            @Param("limit") int limit,
+            @Param("offset") int offset);
+
     /** Units that are due by a day, the most overdue first. */
     List<UnitLine> due(@Param("until") LocalDate until, @Param("limit") int limit);
 

@@ -14,6 +14,15 @@ public class Units {
     private static final int LONGEST_SERIAL = 60;
     private static final int SHOWN = 200;
 
+    /** Units on one page of the list. */
+    public static final int PAGE = 50;
+
+    /** Further on nobody pages; a search is quicker. */
+    static final int LAST_PAGE = 10_000;
+
+    /** Where a unit can stand. */
+    static final List<String> STATES = List.of("on the bench", "in service", "quarantined", "scrapped");
+
     private final UnitMapper mapper;
     private final Clock clock;
 
@@ -26,6 +35,12 @@ public class Units {
     @Transactional(readOnly = true)
     public List<UnitLine> of(long assemblyId) {
         return mapper.ofAssembly(assemblyId, SHOWN);
+    }
+
+    /** Units by assembly and serial, one page, whose serial or assembly contains a text; in a state, or in any if empty. */
+    @Transactional(readOnly = true)
+    public List<UnitLine> page(String search, String state, int page) {
+        return mapper.page(search, state, PAGE, PAGE * page);
     }
 
     /** Units in quarantine, newest first. */

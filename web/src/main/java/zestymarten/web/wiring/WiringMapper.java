@@ -17,6 +17,8 @@ interface WiringMapper {
     @Nullable
     RevisionRow revision(long revisionId);
 
+    List<RevisionLine> revisions(@Param("assemblyId") long assemblyId, @Param("most") int most);
+
     List<ConnectorRow> connectors(long revisionId);
 
     List<TerminalRow> terminals(long revisionId);

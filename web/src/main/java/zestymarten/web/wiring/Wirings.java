@@ -37,7 +37,11 @@ public class Wirings {
     /** Wirings on one page of the list. */
     public static final int PAGE = 50;
 
+    /** Further on nobody pages; a search is quicker. */
+    private static final int LAST_PAGE = 10_000;
+
     private static final int BATCH = 1000;
+    private static final int MOST_REVISIONS = 500;
 
     private final WiringMapper mapper;
     private final ApplicationEventPublisher events;
@@ -66,7 +70,8 @@ public class Wirings {
     /** Wirings whose name contains a text, by name, one page of {@value #PAGE}. */
     @Transactional(readOnly = true)
     public List<WiringLine> page(String search, int page) {
-        return mapper.page(search.replace("%", "\\%").replace("_", "\\_"), PAGE, PAGE * Math.max(0, page));
+        return mapper.page(
+                search.replace("%", "\\%").replace("_", "\\_"), PAGE, PAGE * Math.max(0, Math.min(page, LAST_PAGE)));
     }
 
     /** The newest revision of a wiring. */
@@ -77,6 +82,16 @@ public class Wirings {
             throw new NotFound("There is no assembly number " + assemblyId + ".");
         }
         return load(row);
+    }
+
+    /** The heads of the revisions of an assembly, the newest first; those of single units are not among them. */
+    @Transactional(readOnly = true)
+    public List<RevisionLine> revisions(long assemblyId) {
+        List<RevisionLine> lines = mapper.revisions(assemblyId, MOST_REVISIONS);
+        if (lines.isEmpty()) {
+            throw new NotFound("There is no assembly number " + assemblyId + ".");
+        }
+        return lines;
     }
 
     /** A revision by its number in the database. */

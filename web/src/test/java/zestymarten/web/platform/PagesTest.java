@@ -26,6 +26,14 @@ class PagesTest {
             "/wirings/1",
             "/wirings/2",
             "/wirings/1/change",
+            "/wirings/grid",
+            "/wirings/1/grid",
+            "/wirings/2/revisions",
+            "/units",
+            "/search?q=pendant",
+            "/account",
+            "/people",
+            "/audit",
             "/wirings/1/test",
             "/runs/4",
             "/runs/3/wrong",
@@ -73,7 +81,8 @@ class PagesTest {
     @ValueSource(booleans = {false, true})
     @SuppressWarnings("deprecation") // the way without tabs is called old, and is right for pages without frames
     void everyPageIsReadableByEveryone(boolean dark) {
-        browser.desktop().dark(dark).signIn("bench");
+        // Two looks see both widths and both themes.
+        (dark ? browser.phone() : browser.desktop()).dark(dark).signIn("admin");
         for (String page : PAGES) {
             browser.open(page).find("main");
             assertThat(browser.run("return document.compatMode")).as(page).isEqualTo("CSS1Compat");
@@ -98,7 +107,7 @@ class PagesTest {
 
     @Test
     void everyPageSpeaksTheWordsOfTheTrade() {
-        browser.desktop().signIn("bench");
+        browser.desktop().signIn("admin");
         Map<String, List<String>> forbidden = new TreeMap<>();
         for (String page : PAGES) {
             String text = String.valueOf(
@@ -118,7 +127,7 @@ class PagesTest {
 
     @Test
     void nothingHangsOverOnAPhone() {
-        browser.phone().signIn("bench");
+        browser.phone().signIn("admin");
         for (String page : PAGES) {
             browser.open(page).find("main");
             assertThat(browser.run("return document.documentElement.scrollWidth"))

@@ -164,4 +164,29 @@ class AssemblyGridPagesTest {
         assertThat(saved().conductors()).hasSize(2);
         assertThat(wirings.latest(id).number()).isEqualTo(3);
     }
+
+    @Test
+    void anOldRevisionIsComparedAndUsedAgain() {
+        long id = site.wiring(site.fresh("Revised"), "wire,from,to\nW1,J1.1,J2.1\n");
+        browser.open("/wirings/" + id + "/grid");
+        type("wires.1.id", "W2");
+        type("wires.1.from", "J1.2");
+        type("wires.1.to", "J2.2");
+        assertThat(saved().conductors()).hasSize(2);
+        browser.open("/wirings/" + id + "/revisions");
+        browser.see("main", "wire W2").see("main", "added");
+        browser.click("form[action$='/revisions/1/restore'] button").see("main .sheet", "removed");
+        assertThat(site.bean(Wirings.class).latest(id).assembly().conductors()).hasSize(1);
+        assertThat(site.bean(Wirings.class).latest(id).number()).isEqualTo(3);
+    }
+
+    @Test
+    void everythingIsFoundByAPartOfItsName() {
+        String name = site.fresh("Zenith lamp");
+        long id = site.wiring(name, "wire,from,to\nW1,J1.1,J2.1\n");
+        site.run(id, "ZL-77");
+        browser.open("/search?q=zenith").see("main", name).see("main", "ZL-77");
+        browser.open("/units?search=zl-7").click("tbody a").see("h1", "ZL-77");
+        browser.open("/units?search=nothing+of+the+kind").see(".empty", "No unit matches.");
+    }
 }
