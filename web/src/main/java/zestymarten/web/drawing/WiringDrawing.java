@@ -46,11 +46,11 @@ public record WiringDrawing(
     private static final double HEAD = 34;
     private static final double GAP = 22;
     private static final double TOP = 10;
-    /** How far a part between two pins of one column hangs out, and how much further each next one. */
-    private static final double PART_OUT = 90;
+    /** How far a part between two pins of one column reaches into their bodies, and how much further the next one. */
+    private static final double PART_IN = 62;
 
-    private static final double PART_STEP = 60;
-    private static final int PART_STEPS = 3;
+    private static final double PART_STEP = 34;
+    private static final int PART_STEPS = 2;
     /** How far below its neighbour a cavity without a wire is taken to be. */
     private static final double BESIDE = 0.5;
 
@@ -291,11 +291,11 @@ public record WiringDrawing(
 
         private static PartMark part(Component part, Point a, Point b, int number) {
             boolean beside = a.x() == b.x();
-            double out = (a.x() < WIDTH / 2 ? 1 : -1) * (PART_OUT + PART_STEP * (number % PART_STEPS));
+            double in = (a.x() < WIDTH / 2 ? -1 : 1) * (PART_IN + PART_STEP * (number % PART_STEPS));
             Point middle = beside
-                    ? new Point(a.x() + 0.75 * out, (a.y() + b.y()) / 2) // of a cubic whose ends lie on one line
+                    ? new Point(a.x() + 0.75 * in, (a.y() + b.y()) / 2) // of a cubic whose ends lie on one line
                     : Paths.along(a.x(), a.y(), b.x(), b.y(), 0.5);
-            String path = beside ? loop(a, b, out) : Paths.strand(a.x(), a.y(), b.x(), b.y());
+            String path = beside ? loop(a, b, in) : Paths.strand(a.x(), a.y(), b.x(), b.y());
             return new PartMark(part.id(), path, PartSymbols.of(part.kind(), middle), middle.x(), middle.y());
         }
 
