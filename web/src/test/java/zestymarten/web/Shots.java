@@ -45,8 +45,8 @@ class Shots {
         take("meter");
         browser.open(WELL_UNDER_WAY).find("svg.step");
         take("run");
-        browser.dark(true).open("/wirings/1").find("svg.wiring");
-        take("wiring-dark");
+        browser.dark(true).open("/wirings/8/grid").see("output[data-row='wires.0']", "max");
+        take("grid-dark");
         browser.dark(false).phone().open(HALF_FINISHED).find(".keypad");
         take("run-phone");
         browser.desktop().open(SWAPPED + "/wrong").find("svg.wiring");

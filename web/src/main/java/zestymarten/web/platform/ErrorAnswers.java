@@ -44,6 +44,14 @@ class ErrorAnswers {
     private static final Logger LOG = LoggerFactory.getLogger(ErrorAnswers.class);
     private static final String OF_DATA = "22";
     private static final String OF_CONSTRAINTS = "23";
+    private static final String LOCKED = "55P03";
+    private static final String DEADLOCKED = "40P01";
+    private static final String DISK_FULL = "53100";
+    private static final String HELD =
+            "Somebody else is saving in the same place at this moment. What you typed is still here: try again.";
+    private static final String NO_ROOM =
+            "The disk of the server is full, so nothing can be saved. What was saved before"
+                    + " is still there. Tell whoever looks after the machine.";
     private static final String NOT_STORED =
             "A text or figure in this cannot be stored: it has a control character in it, or is too large. Nothing was saved.";
     private static final String NOT_CONSISTENT =
@@ -95,6 +103,13 @@ class ErrorAnswers {
         }
         if (state.startsWith(OF_CONSTRAINTS)) {
             return answer(HttpStatus.CONFLICT, only(NOT_CONSISTENT), request, response);
+        }
+        if (state.equals(LOCKED) || state.equals(DEADLOCKED)) {
+            return answer(HttpStatus.SERVICE_UNAVAILABLE, only(HELD), request, response);
+        }
+        if (state.equals(DISK_FULL)) {
+            LOG.error("The disk of the database is full.");
+            return answer(HttpStatus.INSUFFICIENT_STORAGE, only(NO_ROOM), request, response);
         }
         LOG.error("The database failed at {} {}: {}", request.getMethod(), request.getRequestURI(), e.toString());
         return answer(HttpStatus.SERVICE_UNAVAILABLE, only(DATABASE_AWAY), request, response);

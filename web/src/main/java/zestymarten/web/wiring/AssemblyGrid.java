@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -57,14 +58,20 @@ record AssemblyGrid(Map<String, String> fields) {
         fields.put(
                 "bonded",
                 assembly.bonded().stream().sorted().map(String::valueOf).collect(Collectors.joining(" ")));
+        // A connector that is laid out as its pins in use make it by themselves grows with the next wire.
+        Set<String> asUsed = WiringForm.faces(assembly).entrySet().stream()
+                .filter(each -> each.getValue().isEmpty())
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
         for (AssemblyTable table : AssemblyTable.values()) {
             List<?> rows = root.get(table.member()) instanceof List<?> list ? list : List.of();
             for (int row = 0; row < Math.min(rows.size(), MOST_ROWS); row++) {
                 Map<?, ?> members = (Map<?, ?>) rows.get(row);
                 for (AssemblyTable.Column column : table.columns()) {
                     Object value = members.get(column.member());
-                    if (value == null && members.get("face") instanceof Map<?, ?> face) {
-                        value = face.get(column.member());
+                    boolean ofLayout = value == null && members.get("face") instanceof Map<?, ?>;
+                    if (ofLayout && !asUsed.contains(text(members.get("id")))) {
+                        value = ((Map<?, ?>) members.get("face")).get(column.member());
                     }
                     fields.put(cell(table, row, column), text(value));
                 }

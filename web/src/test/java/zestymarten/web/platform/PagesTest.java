@@ -105,6 +105,46 @@ class PagesTest {
         assertThat(browser.complaints()).isEmpty();
     }
 
+    /** WCAG 1.4.11: the edge of a field has a contrast of 3:1 to what is around it, in both themes. */
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void theEdgeOfAFieldCanBeSeen(boolean dark) {
+        browser.desktop().dark(dark).signIn("admin");
+        for (String page :
+                List.of("/meters/1", "/check?thing=relay&coil=96", "/wirings/1/test", "/wirings/1/grid", "/people")) {
+            browser.open(page).find("main");
+            assertThat((List<?>) browser.run(FAINT_FIELDS)).as(page).isEmpty();
+        }
+    }
+
+    private static final String FAINT_FIELDS = """
+            const light = (colour) => {
+              const [r, g, b] = colour.match(/[\\d.]+/g).map(Number).map((each) => {
+                const c = each / 255;
+                return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
+              });
+              return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+            };
+            const ground = (element) => {
+              for (let at = element; at; at = at.parentElement) {
+                const colour = getComputedStyle(at).backgroundColor;
+                if (!/, 0\\)$|transparent/.test(colour)) {
+                  return colour;
+                }
+              }
+              return 'rgb(255, 255, 255)';
+            };
+            return [...document.querySelectorAll('main input, main select, main textarea')]
+              .filter((each) => each.offsetParent && !['checkbox', 'radio', 'file', 'hidden'].includes(each.type))
+              .map((each) => (each.closest('.cells td') ? each.closest('td') : each))
+              .filter((each) => {
+                const edge = light(getComputedStyle(each).borderTopColor);
+                const around = light(ground(each.parentElement));
+                return (Math.max(edge, around) + 0.05) / (Math.min(edge, around) + 0.05) < 3;
+              })
+              .map((each) => each.outerHTML.slice(0, 120));
+            """;
+
     @Test
     void everyPageSpeaksTheWordsOfTheTrade() {
         browser.desktop().signIn("admin");
