@@ -69,9 +69,10 @@ record AssemblyGrid(Map<String, String> fields) {
                 Map<?, ?> members = (Map<?, ?>) rows.get(row);
                 for (AssemblyTable.Column column : table.columns()) {
                     Object value = members.get(column.member());
-                    boolean ofLayout = value == null && members.get("face") instanceof Map<?, ?>;
-                    if (ofLayout && !asUsed.contains(text(members.get("id")))) {
-                        value = ((Map<?, ?>) members.get("face")).get(column.member());
+                    if (value == null
+                            && members.get("face") instanceof Map<?, ?> face
+                            && !asUsed.contains(text(members.get("id")))) {
+                        value = face.get(column.member());
                     }
                     fields.put(cell(table, row, column), text(value));
                 }
