@@ -2,6 +2,7 @@ package zestymarten.core.assembly;
 
 import java.util.Optional;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One contact of the wiring: a connector's pin ({@code J1.3}), a joint ({@code S1}) or the frame ({@code FRAME}).
@@ -57,6 +58,18 @@ public record Terminal(String name) implements Comparable<Terminal> {
     /** The pin within its connector; the whole name for a joint or the frame. */
     public String pin() {
         return name.substring(name.indexOf('.') + 1);
+    }
+
+    // Written out, as these are the keys of nearly every map there is.
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return this == other || (other instanceof Terminal terminal && name.equals(terminal.name));
+    }
+
+    @Override
+    public int hashCode() {
+        return name.hashCode();
     }
 
     @Override

@@ -54,7 +54,9 @@ final class Readings {
     private final Conditions before;
     private final Standing standing;
     private final Map<Integer, Judgement> judged = new ConcurrentHashMap<>();
-    private final Map<Step.Touch, Expectation> expected = new ConcurrentHashMap<>();
+    /** By the design and the temperatures, so that the states of a test share it while readings are added. */
+    private Map<Step.Touch, Expectation> expected = new ConcurrentHashMap<>();
+
     private final Zeros zeros;
     private final Warmth warmth;
     private Optional<Likes> likes = Optional.empty();
@@ -76,7 +78,9 @@ final class Readings {
         if (!design.equals(earlier.design)) {
             return;
         }
-        expected.putAll(earlier.expected);
+        if (added.step() instanceof Step.Touch) { // anything else may tell another temperature
+            expected = earlier.expected;
+        }
         if (added.step() instanceof Step.Touch touch && !touch.stage().isUnderVoltage()) {
             earlier.judged.forEach((sequence, judgement) -> {
                 boolean compared = touch.stage() == Stage.ENDS

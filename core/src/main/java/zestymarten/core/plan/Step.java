@@ -2,6 +2,7 @@ package zestymarten.core.plan;
 
 import java.util.List;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import zestymarten.core.assembly.Terminal;
 
 /** One planned action of a run. */
@@ -40,7 +41,7 @@ public sealed interface Step {
      */
     record Touch(Stage stage, Terminal black, Terminal red, String state, List<List<Terminal>> ties) implements Step {
         public Touch {
-            ties = ties.stream().map(List::copyOf).toList();
+            ties = ties.isEmpty() ? List.of() : ties.stream().map(List::copyOf).toList();
             if (!stage.isTouched()) {
                 throw new IllegalArgumentException("Stage " + stage + " touches no terminals.");
             }
@@ -61,6 +62,28 @@ public sealed interface Step {
         /** Whether the test voltage is on, rather than the meter. */
         public boolean isUnderVoltage() {
             return stage.isUnderVoltage() && red.isFrame();
+        }
+
+        // A test of thousands of pairs is a map by these, and the compiler that makes quick starts is slow at what a
+        // record has of itself.
+
+        @Override
+        public boolean equals(@Nullable Object other) {
+            return this == other
+                    || (other instanceof Touch touch
+                            && stage == touch.stage
+                            && black.equals(touch.black)
+                            && red.equals(touch.red)
+                            && state.equals(touch.state)
+                            && ties.equals(touch.ties));
+        }
+
+        @Override
+        public int hashCode() {
+            int probes = 31 * black.hashCode() + red.hashCode();
+            return 31 * (31 * probes + stage.name().hashCode())
+                    + state.hashCode()
+                    + (ties.isEmpty() ? 0 : ties.hashCode());
         }
 
         /** Whether either probe is on a terminal. */
