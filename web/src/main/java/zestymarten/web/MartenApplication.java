@@ -1,6 +1,7 @@
 package zestymarten.web;
 
 import java.time.Clock;
+import java.time.ZoneId;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
@@ -12,8 +13,9 @@ public class MartenApplication {
         SpringApplication.run(MartenApplication.class, arguments);
     }
 
+    /** Moments are the same everywhere; which day it is depends on where the workshop is. */
     @Bean
     Clock clock() {
-        return Clock.systemUTC();
+        return Clock.system(ZoneId.systemDefault());
     }
 }

@@ -38,6 +38,11 @@ public final class AssemblyReader {
         return problems.size() == before ? assembly : Optional.empty();
     }
 
+    /** The same from a text that was taken in before, by whatever version: what it says is not refused any more for its length. */
+    public static Optional<Assembly> readStored(String json, List<Problem> problems) {
+        return Members.readStored(json, problems).flatMap(root -> read(root, problems));
+    }
+
     /** The same from a text. */
     public static Optional<Assembly> read(String json, List<Problem> problems) {
         return Members.read(json, problems).flatMap(root -> read(root, problems));

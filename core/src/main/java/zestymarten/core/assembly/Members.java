@@ -37,16 +37,27 @@ public final class Members {
     private final JsonNode node;
     private final String path;
     private final List<Problem> problems;
+    private final boolean stored;
     private final Set<String> asked = new HashSet<>();
 
-    private Members(JsonNode node, String path, List<Problem> problems) {
+    private Members(JsonNode node, String path, List<Problem> problems, boolean stored) {
         this.node = node;
         this.path = path;
         this.problems = problems;
+        this.stored = stored;
     }
 
     /** The members of a document; empty, with a problem, if it is no JSON object. */
     public static Optional<Members> read(String json, List<Problem> problems) {
+        return read(json, problems, false);
+    }
+
+    /** The same of a document that was taken in before: how long its texts may be was decided then. */
+    static Optional<Members> readStored(String json, List<Problem> problems) {
+        return read(json, problems, true);
+    }
+
+    private static Optional<Members> read(String json, List<Problem> problems, boolean stored) {
         if (json.length() > MOST_CHARACTERS) {
             problems.add(new Problem(
                     "", "The document has more than " + MOST_CHARACTERS + " characters, the most that is read."));
@@ -55,7 +66,7 @@ public final class Members {
         try {
             JsonNode node = MAPPER.readTree(json);
             if (node.isObject()) {
-                return Optional.of(new Members(node, "", problems));
+                return Optional.of(new Members(node, "", problems, stored));
             }
             problems.add(new Problem("", "Expected a JSON object."));
         } catch (JacksonException e) {
@@ -103,6 +114,9 @@ public final class Members {
 
     /** A text as people write it; what cannot be printed is a problem, and what is too long for any sheet. */
     private String plain(String name, String text) {
+        if (stored) {
+            return PlainText.of(text);
+        }
         if (!PlainText.isPlain(text)) {
             problem(name, "There is a control character in this text; expected what can be printed.");
             return PlainText.of(text);
@@ -169,7 +183,7 @@ public final class Members {
             wrong(name, value.get(), "an object");
             return Optional.empty();
         }
-        return value.map(child -> new Members(child, path(name), problems));
+        return value.map(child -> new Members(child, path(name), problems, stored));
     }
 
     /** The objects of a list; a missing list is empty. */
@@ -179,7 +193,7 @@ public final class Members {
         for (int i = 0; i < elements.size(); i++) {
             String element = name + "[" + i + "]";
             if (elements.get(i).isObject()) {
-                objects.add(new Members(elements.get(i), path(element), problems));
+                objects.add(new Members(elements.get(i), path(element), problems, stored));
             } else {
                 wrong(element, elements.get(i), "an object");
             }

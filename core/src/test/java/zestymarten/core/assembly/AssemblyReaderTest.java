@@ -117,6 +117,15 @@ class AssemblyReaderTest {
     }
 
     @Test
+    void whatWasTakenInByAnEarlierVersionIsStillRead() {
+        List<Problem> problems = new ArrayList<>();
+        String old = HEAD + ",\"note\":\"" + "x".repeat(900) + "\\u000by\"}";
+        assertThat(AssemblyReader.readStored(old, problems).orElseThrow().note())
+                .isEqualTo("x".repeat(900) + "y");
+        assertThat(problems).isEmpty();
+    }
+
+    @Test
     void anIntegerOfFourHundredDigitsIsANumberOfTheWrongSize() {
         assertThat(problems(HEAD + ",\"conductors\":[{\"from\":\"A.1\",\"to\":\"B.1\",\"length_m\":1" + "0".repeat(400)
                         + "}]}"))

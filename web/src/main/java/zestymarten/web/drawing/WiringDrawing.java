@@ -44,6 +44,7 @@ public record WiringDrawing(
     private static final double WIDTH = 620;
     private static final double BODY_WIDTH = 96;
     private static final double HEAD = 34;
+    private static final int LONGEST_TITLE = 12;
     private static final double GAP = 22;
     private static final double TOP = 10;
     /** How far a part between two pins of one column reaches into their bodies, and how much further the next one. */
@@ -213,10 +214,15 @@ public record WiringDrawing(
                     at += pitch;
                 }
                 double height = HEAD + lanes.size() * pitch + 8;
-                bodies.add(new Body(connector.title(), right, x, y, BODY_WIDTH, height, pins));
+                bodies.add(new Body(shortened(connector.title()), right, x, y, BODY_WIDTH, height, pins));
                 y += height + GAP;
             }
             return bodies;
+        }
+
+        /** As much of a title as its body is wide. */
+        private static String shortened(String title) {
+            return title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE - 1) + "…";
         }
 
         /** Lanes by the mean place of their partners on the left; one without stays below its neighbour on the face. */

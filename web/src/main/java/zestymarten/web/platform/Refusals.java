@@ -39,8 +39,7 @@ final class Refusals {
         write(response, status, "text/html", "<div class=\"say fault\" role=\"alert\"><p>" + html + "</p></div>");
     }
 
-    private static void write(HttpServletResponse response, HttpStatus status, String type, String body)
-            throws IOException {
+    static void write(HttpServletResponse response, HttpStatus status, String type, String body) throws IOException {
         response.setStatus(status.value());
         response.setContentType(type);
         response.setCharacterEncoding("UTF-8");

@@ -8,6 +8,8 @@ import java.time.format.DateTimeFormatter;
 public final class Times {
     private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
 
+    private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm xxx");
+
     private static final DateTimeFormatter SECOND = DateTimeFormatter.ofPattern("HH:mm:ss");
 
     private Times() {}
@@ -20,5 +22,10 @@ public final class Times {
     /** Date and time to the minute, in the zone of this machine. */
     public static String minute(Instant at) {
         return MINUTE.format(at.atZone(ZoneId.systemDefault()));
+    }
+
+    /** The same with its offset, for what is read elsewhere or later: the hour that comes twice is told apart. */
+    public static String stamp(Instant at) {
+        return STAMP.format(at.atZone(ZoneId.systemDefault()));
     }
 }

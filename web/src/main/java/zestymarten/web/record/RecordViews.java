@@ -50,9 +50,9 @@ class RecordViews {
                         ? "guarded: reading + U within the limit passes, reading - U beyond it fails"
                         : "simple: up to the limit passes, within U of it is 'marginal'",
                 Engineering.figure(conditions.ambientC()) + " °C",
-                Times.minute(run.startedAt()) + " by " + run.startedBy(),
+                Times.stamp(run.startedAt()) + " by " + run.startedBy(),
                 run.ended()
-                        .map(end -> Times.minute(end.at()) + " by " + end.by())
+                        .map(end -> Times.stamp(end.at()) + " by " + end.by())
                         .orElse("under way: not a certificate yet"),
                 outcome.word(),
                 outcome.state().code(),

@@ -5,6 +5,7 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Iterator;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import javax.imageio.ImageIO;
@@ -24,7 +25,8 @@ final class Picture {
     private static final int SIDE = 2000;
     private static final long MOST_PIXELS = 60_000_000;
     private static final double QUALITY = 0.85;
-    private static final Set<String> FORMATS = Set.of("jpeg", "png");
+    private static final String JPEG = "jpeg";
+    private static final Set<String> FORMATS = Set.of(JPEG, "png");
 
     private Picture() {}
 
@@ -38,7 +40,7 @@ final class Picture {
             ImageReader reader = readers.next();
             try {
                 reader.setInput(in);
-                boolean known = FORMATS.contains(reader.getFormatName().toLowerCase(java.util.Locale.ROOT));
+                boolean known = FORMATS.contains(format(reader));
                 long pixels = (long) reader.getWidth(0) * reader.getHeight(0);
                 return known && pixels <= MOST_PIXELS ? Optional.of(encoded(reader)) : Optional.empty();
             } finally {
@@ -49,12 +51,17 @@ final class Picture {
         }
     }
 
+    private static String format(ImageReader reader) throws IOException {
+        return reader.getFormatName().toLowerCase(Locale.ROOT);
+    }
+
     private static byte[] encoded(ImageReader reader) throws IOException {
         ImageReadParam param = reader.getDefaultReadParam();
         int larger = Math.max(reader.getWidth(0), reader.getHeight(0));
         int step = Math.max(1, larger / (2 * SIDE)); // never more than four times the pixels that are kept
         param.setSourceSubsampling(step, step, 0, 0);
-        Orientation orientation = ExifUtils.getExifOrientation(reader, 0);
+        boolean jpeg = format(reader).equals(JPEG); // only there a camera writes how it was held
+        Orientation orientation = jpeg ? ExifUtils.getExifOrientation(reader, 0) : null;
         BufferedImage read = reader.read(0, param);
         BufferedImage upright = orientation == null
                 ? read

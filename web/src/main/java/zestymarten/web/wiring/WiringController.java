@@ -48,8 +48,12 @@ class WiringController {
 
     @GetMapping
     String list(
-            @RequestParam(defaultValue = "") String search, @RequestParam(defaultValue = "0") int page, Model model) {
-        List<WiringLine> lines = wirings.page(search, page);
+            @RequestParam(defaultValue = "") String search,
+            @RequestParam(defaultValue = "0") int page,
+            @RequestParam(defaultValue = "false") boolean archived,
+            Model model) {
+        List<WiringLine> lines = wirings.page(search, page, archived);
+        model.addAttribute("archived", archived);
         model.addAttribute("lines", lines);
         model.addAttribute("search", search);
         model.addAttribute("page", page);
@@ -69,6 +73,7 @@ class WiringController {
         model.addAttribute("wiring", views.view(wirings.latest(id)));
         model.addAttribute("units", units.of(id));
         model.addAttribute("signed", wirings.needsSignOff(id));
+        model.addAttribute("archived", wirings.isArchived(id));
         return "wiring/wiring";
     }
 
@@ -136,6 +141,19 @@ class WiringController {
         } catch (IllegalArgumentException e) {
             throw new Refused("list", e.getMessage() + " Keep a wire on that pin.");
         }
+    }
+
+    /** Archived, or restored: it is in no list any more, or in the lists again. */
+    @PostMapping("/{id}/archived")
+    String archived(@PathVariable long id, @RequestParam(defaultValue = "false") boolean archived) {
+        wirings.setArchived(id, archived);
+        return "redirect:/wirings/" + id;
+    }
+
+    @PostMapping("/{id}/name")
+    ResponseEntity<Void> rename(@PathVariable long id, @RequestParam(defaultValue = "") String name) {
+        wirings.rename(id, name);
+        return goTo("/wirings/" + id);
     }
 
     /** Whether a second role has to sign for tests; the rules of the platform let only a lead hand decide it. */

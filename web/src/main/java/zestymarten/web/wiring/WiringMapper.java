@@ -9,7 +9,17 @@ import org.jspecify.annotations.Nullable;
 /** Statements on wirings; see WiringMapper.xml. */
 @Mapper
 interface WiringMapper {
-    List<WiringLine> page(@Param("search") String search, @Param("limit") int limit, @Param("offset") int offset);
+    List<WiringLine> page(
+            @Param("search") String search,
+            @Param("archived") boolean archived,
+            @Param("limit") int limit,
+            @Param("offset") int offset);
+
+    boolean isArchived(long assemblyId);
+
+    void setArchived(@Param("assemblyId") long assemblyId, @Param("at") @Nullable Instant at);
+
+    void rename(@Param("assemblyId") long assemblyId, @Param("name") String name);
 
     @Nullable
     RevisionRow latest(long assemblyId);

@@ -70,8 +70,47 @@ public class Wirings {
     /** Wirings whose name contains a text, by name, one page of {@value #PAGE}. */
     @Transactional(readOnly = true)
     public List<WiringLine> page(String search, int page) {
-        return mapper.page(
-                search.replace("%", "\\%").replace("_", "\\_"), PAGE, PAGE * Math.max(0, Math.min(page, LAST_PAGE)));
+        return page(search, page, false);
+    }
+
+    /** The same of those that are archived, or of those that are not. */
+    @Transactional(readOnly = true)
+    public List<WiringLine> page(String search, int page, boolean archived) {
+        String text = search.replace("%", "\\%").replace("_", "\\_");
+        return mapper.page(text, archived, PAGE, PAGE * Math.max(0, Math.min(page, LAST_PAGE)));
+    }
+
+    /** Whether an assembly is archived: it is in no list any more, and everything about it stays. */
+    @Transactional(readOnly = true)
+    public boolean isArchived(long assemblyId) {
+        return mapper.isArchived(assemblyId);
+    }
+
+    /** Archives an assembly, or restores it. */
+    @Transactional
+    public void setArchived(long assemblyId, boolean archived) {
+        latest(assemblyId);
+        mapper.setArchived(assemblyId, archived ? clock.instant() : null);
+    }
+
+    /**
+     * Gives an assembly another name, in all of its revisions; certificates keep the name that they were made with.
+     *
+     * @throws Refused if the name is no name, or another assembly has it
+     */
+    @Transactional
+    public void rename(long assemblyId, String typed) {
+        String name = typed.strip();
+        latest(assemblyId);
+        if (name.isEmpty() || name.length() > Assembly.LONGEST_NAME) {
+            throw new Refused("name", "Give the assembly a name of 1 to " + Assembly.LONGEST_NAME + " characters.");
+        }
+        Long other = mapper.assemblyNamed(name);
+        if (other != null && other != assemblyId) {
+            throw new Refused("name", "“" + name + "” is an assembly already. Choose another name.");
+        }
+        mapper.rename(assemblyId, name);
+        read.invalidateAll(); // what was read bears the old name
     }
 
     /** The newest revision of a wiring. */
@@ -138,7 +177,7 @@ public class Wirings {
 
     private static Assembly parts(String stored) {
         List<Problem> problems = new ArrayList<>();
-        return AssemblyReader.read(stored, problems)
+        return AssemblyReader.readStored(stored, problems)
                 .orElseThrow(() -> new IllegalStateException("Stored parts cannot be read: " + problems));
     }
 

@@ -208,7 +208,7 @@ class AnalysisApiTest {
     @Test
     void refusesADocumentWithEveryProblemAndItsPath() {
         assertThat(problems(refused("findings", "{\"assembly\": 3, \"colour\": 1}")))
-                .contains("assembly: Read 3; expected an object.");
+                .contains("assembly: “3” is not accepted; expected an object.");
         String wrong = DESK.replace("\"length_m\": 2", "\"length_m\": -2")
                 .replace("\"kind\": \"ntc\"", "\"kind\": \"tube\"")
                 .replace("\"area_mm2\": 0.5, \"function\"", "\"area\": 0.5, \"function\"");

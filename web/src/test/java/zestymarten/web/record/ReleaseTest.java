@@ -8,8 +8,10 @@ import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import java.io.ByteArrayInputStream;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -17,6 +19,7 @@ import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import zestymarten.core.job.Decision;
 import zestymarten.core.plan.Step;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
@@ -181,5 +184,32 @@ class ReleaseTest {
         String json =
                 (String) browser.run("return fetch('/runs/" + run.id() + "/run.json').then((answer) => answer.text())");
         assertThat(json).contains("\"format\":\"zesty-marten/run\"", "\"unit\":\"R-8\"", "\"as_typed\":\"0.58\"");
+    }
+
+    /** Of two decisions at the same moment the last one counts altogether: where the unit goes, and when it is due. */
+    @Test
+    void twoDecisionsAtOnceLeaveTheUnitWhereTheLastSaysItIs() {
+        Releases releases = site.bean(Releases.class);
+        Units units = site.bean(Units.class);
+        Run run = ended("TW-1", "0.5");
+        String due = LocalDate.now(ZoneId.systemDefault()).plusDays(100).toString();
+        for (int round = 0; round < 25; round++) {
+            CompletableFuture.allOf(
+                            CompletableFuture.runAsync(() -> releases.decide(
+                                    run.id(), Decision.RELEASE, new Releases.DueForm(due, "", ""), "", "lead", true)),
+                            CompletableFuture.runAsync(() -> releases.decide(
+                                    run.id(),
+                                    Decision.QUARANTINE,
+                                    new Releases.DueForm("", "", ""),
+                                    "",
+                                    "bench",
+                                    false)))
+                    .join();
+            String last = releases.of(run).release().orElseThrow().decision();
+            assertThat(units.find(run.unitId()).state())
+                    .as("round " + round)
+                    .isEqualTo(last.equals("RELEASE") ? "in service" : "quarantined");
+            assertThat(units.find(run.unitId()).due().isSaid()).isEqualTo(last.equals("RELEASE"));
+        }
     }
 }

@@ -189,4 +189,25 @@ class AssemblyGridPagesTest {
         browser.open("/units?search=zl-7").click("tbody a").see("h1", "ZL-77");
         browser.open("/units?search=nothing+of+the+kind").see(".empty", "No unit matches.");
     }
+
+    @Test
+    void anAssemblyIsRenamedArchivedAndRestored() {
+        String name = site.fresh("Old loom");
+        long id = site.wiring(name, "wire,from,to\nW1,J1.1,J2.1\n");
+        browser.open("/wirings/" + id).click("main details summary");
+        browser.fill("input[name=name]", "Pendant control cable").click("main details form .button");
+        browser.see("#say", "“Pendant control cable” is an assembly already.");
+        browser.fill("input[name=name]", name + " renamed")
+                .click("main details form .button")
+                .see("h1", name + " renamed");
+        browser.click("main details summary")
+                .click("form[action$='/archived'] .button")
+                .see(".say.watch", "archived");
+        assertThat(browser.open("/wirings?search=old+loom").text("main")).doesNotContain(name + " renamed");
+        browser.open("/wirings?archived=true").see("main", name + " renamed").click(".cards a");
+        browser.click("main details summary")
+                .click("form[action$='/archived'] .button")
+                .gone(".say.watch");
+        browser.open("/wirings?search=old+loom").see("main", name + " renamed");
+    }
 }
