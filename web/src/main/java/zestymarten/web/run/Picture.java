@@ -16,6 +16,7 @@ import net.coobird.thumbnailator.Thumbnails;
 import net.coobird.thumbnailator.util.exif.ExifFilterUtils;
 import net.coobird.thumbnailator.util.exif.ExifUtils;
 import net.coobird.thumbnailator.util.exif.Orientation;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A photograph as it is kept: decoded and encoded anew, so that nothing else than the picture is in it (no place, no
@@ -55,13 +56,24 @@ final class Picture {
         return reader.getFormatName().toLowerCase(Locale.ROOT);
     }
 
+    /** How the camera was held, which only a JPEG says; nothing where what it says cannot be read. */
+    private static @Nullable Orientation orientation(ImageReader reader) throws IOException {
+        if (!format(reader).equals(JPEG)) {
+            return null;
+        }
+        try {
+            return ExifUtils.getExifOrientation(reader, 0);
+        } catch (IOException e) {
+            return null; // the picture may still be whole
+        }
+    }
+
     private static byte[] encoded(ImageReader reader) throws IOException {
         ImageReadParam param = reader.getDefaultReadParam();
         int larger = Math.max(reader.getWidth(0), reader.getHeight(0));
         int step = Math.max(1, larger / (2 * SIDE)); // never more than four times the pixels that are kept
         param.setSourceSubsampling(step, step, 0, 0);
-        boolean jpeg = format(reader).equals(JPEG); // only there a camera writes how it was held
-        Orientation orientation = jpeg ? ExifUtils.getExifOrientation(reader, 0) : null;
+        Orientation orientation = orientation(reader);
         BufferedImage read = reader.read(0, param);
         BufferedImage upright = orientation == null
                 ? read

@@ -33,7 +33,7 @@ class PictureTest {
         return ImageIO.read(new ByteArrayInputStream(Picture.of(file).orElseThrow()));
     }
 
-    /** An EXIF segment that says how the camera was held, after the first two bytes of a JPEG. */
+    /** With an EXIF segment that says how the camera was held. */
     private static byte[] held(byte[] jpeg, int orientation) throws IOException {
         byte[] exif = {
             (byte) 0xff,
@@ -74,9 +74,10 @@ class PictureTest {
             0
         };
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.write(jpeg, 0, 2);
+        int first = 4 + ((jpeg[4] & 0xff) << 8) + (jpeg[5] & 0xff); // behind the segment that says that it is a JPEG
+        out.write(jpeg, 0, first);
         out.write(exif);
-        out.write(jpeg, 2, jpeg.length - 2);
+        out.write(jpeg, first, jpeg.length - first);
         return out.toByteArray();
     }
 
