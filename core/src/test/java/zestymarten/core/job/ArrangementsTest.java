@@ -178,6 +178,20 @@ class ArrangementsTest {
                 .isEqualTo(StepState.FAULT);
         assertThat(Job.expected(new Step.Act(Deed.WARMED, "RT1"), "hot"))
                 .hasValue("-80 to 200 °C, or in °F with an F behind it");
+        expectsAsIfItHadBeenWarmFromTheFirst(bench.job());
+    }
+
+    /** One more entry, and what is expected is what it would be if all were read at once. */
+    private static void expectsAsIfItHadBeenWarmFromTheFirst(Job job) {
+        List<Entry> all = job.entries();
+        Step.Touch sensor = new Step.Touch(Stage.WARM, Terminal.of("J3.1"), Terminal.of("J3.2"));
+        for (int count = 0; count < all.size(); count++) {
+            Job before = Job.of(job.design(), job.approach(), Bench.CONDITIONS, all.subList(0, count));
+            before.expectation(sensor);
+            assertThat(before.plus(all.get(count)).expectation(sensor))
+                    .isEqualTo(Job.of(job.design(), job.approach(), Bench.CONDITIONS, all.subList(0, count + 1))
+                            .expectation(sensor));
+        }
     }
 
     @Test
