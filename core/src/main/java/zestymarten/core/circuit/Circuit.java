@@ -2,6 +2,8 @@ package zestymarten.core.circuit;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Link;
 import zestymarten.core.quantity.Ohms;
@@ -13,8 +15,9 @@ import zestymarten.core.quantity.Ohms;
  * @param stretches in the order of the cable from end A: one more than outlets in a ring, as many in a radial; from 2 in a ring
  * @param spurs points that hang on outlets
  * @param celsius temperature of the conductors while they are measured
+ * @param lengths whether those of the stretches are known
  */
-public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, double celsius) {
+public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, double celsius, Lengths lengths) {
     /** More outlets than that belong to several circuits. */
     public static final int MOST_OUTLETS = 60;
 
@@ -46,6 +49,55 @@ public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, d
         if (!(celsius >= LEAST_C && celsius <= MOST_C)) {
             throw new IllegalArgumentException("Temperature (" + celsius + " °C) must be from -50 to 150 °C.");
         }
+    }
+
+    /** A circuit whose lengths are drawn. */
+    public Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, double celsius) {
+        this(ring, stretches, spurs, celsius, Lengths.DRAWN);
+    }
+
+    /** The same with stretches of other lengths, as many as it has. */
+    Circuit withMetres(List<Double> metres) {
+        return new Circuit(
+                ring,
+                IntStream.range(0, stretches.size())
+                        .mapToObj(i -> new Stretch(
+                                Lengths.possible(metres.get(i)),
+                                stretches.get(i).lineMm2(),
+                                stretches.get(i).protectiveMm2()))
+                        .toList(),
+                spurs,
+                celsius,
+                lengths);
+    }
+
+    /** The smallest section of its protective conductor in mm², spurs included. */
+    double protectiveMm2() {
+        return cables().mapToDouble(Stretch::protectiveMm2).min().orElseThrow();
+    }
+
+    private Stream<Stretch> cables() {
+        return Stream.concat(stretches.stream(), spurs.stream().map(Spur::cable));
+    }
+
+    /** Whether every cable has the same sections. */
+    boolean isOfOneCable() {
+        return cables().map(each -> List.of(each.lineMm2(), each.protectiveMm2()))
+                        .distinct()
+                        .count()
+                == 1;
+    }
+
+    /** The same circuit with a protective conductor of another section all along. */
+    Circuit withProtective(double mm2) {
+        return new Circuit(
+                ring,
+                stretches.stream().map(each -> each.withProtective(mm2)).toList(),
+                spurs.stream()
+                        .map(each -> new Spur(each.from(), each.cable().withProtective(mm2)))
+                        .toList(),
+                celsius,
+                lengths);
     }
 
     /** Outlets on the cable itself, spurs not counted. */

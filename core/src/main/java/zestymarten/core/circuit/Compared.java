@@ -19,7 +19,12 @@ public record Compared(Spot spot, double expectedOhm, double toleranceOhm, State
     /** What the rule of thumb says. */
     public static final String SOURCE = "lengths and sections by IEC 60228, within 5 % and 0.02 Ω (rule of thumb)";
 
+    /** What the rule of thumb says where nobody knows the lengths. */
+    public static final String UNKNOWN_SOURCE =
+            "lengths by the readings, sections by IEC 60228, within 10 % and 0.02 Ω (rule of thumb)";
+
     private static final double SHARE = 0.05;
+    private static final double UNKNOWN_SHARE = 0.1;
     private static final double LEAST_OHM = 0.02;
     private static final double FACTOR = 0.1;
 
@@ -47,18 +52,20 @@ public record Compared(Spot spot, double expectedOhm, double toleranceOhm, State
     }
 
     /** All readings of the dead tests, taken or not, in their order. */
-    public static List<Compared> all(Circuit circuit, Readings readings) {
+    public static List<Compared> all(Circuit drawn, Readings readings) {
+        Circuit circuit = Lengths.sized(drawn, readings);
         Predicted predicted = new Predicted(circuit);
         double factor = factor(predicted, readings);
         List<Compared> all = new ArrayList<>();
         for (Spot spot : Recognised.steps(circuit)) {
-            all.add(of(spot, predicted.good(spot).orElseThrow() * factor, readings));
+            double share = circuit.lengths() == Lengths.DRAWN ? SHARE : UNKNOWN_SHARE;
+            all.add(of(spot, predicted.good(spot).orElseThrow() * factor, share, readings));
         }
         return all;
     }
 
-    private static Compared of(Spot spot, double expected, Readings readings) {
-        double tolerance = SHARE * expected + LEAST_OHM;
+    private static Compared of(Spot spot, double expected, double share, Readings readings) {
+        double tolerance = share * expected + LEAST_OHM;
         if (!readings.has(spot)) {
             return new Compared(spot, expected, tolerance, State.UNTESTED, OptionalDouble.empty());
         }

@@ -8,7 +8,9 @@ import java.util.function.DoubleFunction;
 
 /** Every pattern at every place of a circuit with its fit to the readings, its prior included. */
 final class Hypotheses {
-    private static final double ROUGH_M = 4;
+    /** Sections that cables of buildings have, in mm². */
+    private static final List<Double> USUAL_MM2 = List.of(1.0, 1.5, 2.5, 4.0, 6.0, 10.0, 16.0, 25.0);
+
     private static final int MOST_FITTED = 60;
     /** The last value of a family that is looked for, in ohms or metres. */
     private static final double MOST = 60;
@@ -33,16 +35,36 @@ final class Hypotheses {
         if (circuit.ring()) {
             add(new Pattern.WrongWay(Linked.LINE_NEUTRAL), Recognised.prior(1, false));
             add(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), Recognised.prior(1, false));
+            add(new Pattern.WrongWayTwice(), Recognised.prior(2, false));
             if (mayBeShortened()) {
-                interconnections();
+                pairs(Pattern.Interconnected::new, 0.5, MOST);
+            }
+            if (mayBeBridged()) {
+                pairs(Pattern.ParallelEarth::new, 0.02, 5);
             }
         }
+        otherProtective();
         best(1.12, 4, Recognised.prior(1, true), Pattern.Longer::new);
         best(0.25, 0.88, Recognised.prior(2, true), Pattern.Longer::new);
         return all;
     }
 
+    /** The usual sections beside the one drawn; only where all of it is drawn of one cable. */
+    private void otherProtective() {
+        if (!circuit.isOfOneCable()) {
+            return;
+        }
+        double drawn = circuit.protectiveMm2();
+        List<Double> others = USUAL_MM2.stream()
+                .filter(each -> Math.abs(Math.log(each / drawn)) > 0.2 && each >= drawn / 5 && each <= drawn * 5)
+                .toList();
+        others.forEach(each -> add(new Pattern.OtherProtective(each), Recognised.prior(2 * others.size(), true)));
+    }
+
     private void cable() {
+        for (int i = 0; i < circuit.stretches().size(); i++) {
+            add(new Pattern.Cut(i), Recognised.prior(6 * circuit.stretches().size(), false));
+        }
         int places = 3 * circuit.stretches().size();
         for (Role role : Role.values()) {
             for (int i = 0; i < circuit.stretches().size(); i++) {
@@ -71,36 +93,49 @@ final class Hypotheses {
         return Arrays.stream(Role.values())
                 .map(Spot::ends)
                 .filter(spot -> readings.ohm(spot).isPresent())
-                .allMatch(spot -> readings.ohm(spot).getAsDouble()
-                        < predicted.good(spot).orElseThrow()
-                                - Trial.doubt(predicted.good(spot).orElseThrow()));
+                .allMatch(this::isLow);
+    }
+
+    /** Metal beside the ring lowers the protective conductor alone. */
+    private boolean mayBeBridged() {
+        Spot ends = Spot.ends(Role.PROTECTIVE);
+        return readings.ohm(ends).isPresent() && isLow(ends);
+    }
+
+    private boolean isLow(Spot spot) {
+        double good = predicted.good(spot).orElseThrow();
+        return readings.ohm(spot).orElseThrow() < good - Trial.doubt(good, circuit.lengths());
+    }
+
+    /** A family of patterns between two points with a value. */
+    private interface Between {
+        Pattern of(int from, int to, double value);
     }
 
     /**
      * There are as many as pairs of points: the length is looked for of those that fit best with a short one, and only where
      * the readings say so at all.
      */
-    private void interconnections() {
+    private void pairs(Between between, double least, double most) {
         int outlets = circuit.outlets();
         int pairs = Math.max(1, (outlets - 1) * (outlets - 2) / 2);
         double prior = Recognised.prior(pairs, true);
         double promising = all.stream().mapToDouble(Fit::log).max().orElse(0);
+        double rough = Math.sqrt(least * most);
         record Rough(int from, int to, double log) {}
-        List<Rough> rough = new ArrayList<>();
+        List<Rough> promised = new ArrayList<>();
         for (int i = 1; i <= outlets; i++) {
             for (int j = i + 2; j <= outlets; j++) {
-                double log =
-                        trial.fit(new Pattern.Interconnected(i, j, ROUGH_M)).log();
+                double log = trial.fit(between.of(i, j, rough)).log();
                 if (log > promising - 60) {
-                    rough.add(new Rough(i, j, log));
+                    promised.add(new Rough(i, j, log));
                 }
             }
         }
-        rough.stream()
+        promised.stream()
                 .sorted(Comparator.comparingDouble(Rough::log).reversed())
                 .limit(MOST_FITTED)
-                .forEach(each ->
-                        best(0.5, MOST, prior, metres -> new Pattern.Interconnected(each.from(), each.to(), metres)));
+                .forEach(each -> best(least, most, prior, value -> between.of(each.from(), each.to(), value)));
     }
 
     private void add(Pattern pattern, double prior) {

@@ -8,6 +8,12 @@ public sealed interface Pattern {
     /** The ends of the ring are linked each to its own instead of to the other's. */
     record WrongWay(Linked linked) implements Pattern {}
 
+    /** The ends of the ring are linked each to its own with either pair: whoever does it once does it twice. */
+    record WrongWayTwice() implements Pattern {}
+
+    /** All three conductors are open in a stretch. */
+    record Cut(int stretch) implements Pattern {}
+
     /** A conductor is open in a stretch. */
     record Broken(Role role, int stretch) implements Pattern {}
 
@@ -26,6 +32,12 @@ public sealed interface Pattern {
     /** A conductor does not reach the accessory of a point. */
     record Missing(String point, Role role) implements Pattern {}
 
+    /** The protective conductor has another section than drawn all along, in mm². */
+    record OtherProtective(double mm2) implements Pattern {}
+
+    /** Metal that is no part of the circuit joins the protective conductor of two points with so many ohms. */
+    record ParallelEarth(int from, int to, double ohm) implements Pattern {}
+
     /** All of it is so many times as long as drawn. */
     record Longer(double factor) implements Pattern {}
 
@@ -34,6 +46,10 @@ public sealed interface Pattern {
         T good();
 
         T wrongWay(WrongWay pattern);
+
+        T wrongWayTwice(WrongWayTwice pattern);
+
+        T cut(Cut pattern);
 
         T broken(Broken pattern);
 
@@ -47,6 +63,10 @@ public sealed interface Pattern {
 
         T missing(Missing pattern);
 
+        T otherProtective(OtherProtective pattern);
+
+        T parallelEarth(ParallelEarth pattern);
+
         T longer(Longer pattern);
     }
 
@@ -54,6 +74,10 @@ public sealed interface Pattern {
     default <T> T fold(Cases<T> cases) {
         if (this instanceof WrongWay way) {
             return cases.wrongWay(way);
+        } else if (this instanceof WrongWayTwice twice) {
+            return cases.wrongWayTwice(twice);
+        } else if (this instanceof Cut cut) {
+            return cases.cut(cut);
         } else if (this instanceof Broken broken) {
             return cases.broken(broken);
         } else if (this instanceof Loose loose) {
@@ -66,6 +90,10 @@ public sealed interface Pattern {
             return cases.swapped(swapped);
         } else if (this instanceof Missing missing) {
             return cases.missing(missing);
+        } else if (this instanceof OtherProtective other) {
+            return cases.otherProtective(other);
+        } else if (this instanceof ParallelEarth earth) {
+            return cases.parallelEarth(earth);
         } else if (this instanceof Longer longer) {
             return cases.longer(longer);
         }

@@ -30,18 +30,16 @@ public final class Predicted {
     public Predicted(Circuit circuit) {
         this.circuit = circuit;
         changes = new Changes(circuit);
-        for (Linked linked : Linked.values()) {
-            crossed.put(linked, Network.of(circuit.links(linked, true)));
-            straight.put(linked, circuit.ring() ? Network.of(circuit.links(linked, false)) : network(linked, true));
-        }
+    }
+
+    Lengths lengths() {
+        return circuit.lengths();
     }
 
     private Network network(Linked linked, boolean crossing) {
-        Network network = (crossing ? crossed : straight).get(linked);
-        if (network == null) {
-            throw new IllegalStateException("No network for " + linked + ".");
-        }
-        return network;
+        boolean crosses = crossing || !circuit.ring();
+        return (crosses ? crossed : straight)
+                .computeIfAbsent(linked, any -> Network.of(circuit.links(linked, crosses)));
     }
 
     /** Ohms at a spot of a circuit as it is meant to be; empty where there is no way through. */
@@ -51,6 +49,9 @@ public final class Predicted {
 
     /** Ohms at a spot under a pattern; empty where there is no way through. */
     public OptionalDouble of(Pattern pattern, Spot spot) {
+        if (pattern instanceof Pattern.OtherProtective other) {
+            return new Predicted(circuit.withProtective(other.mm2())).good(spot);
+        }
         return pattern.fold(new Meets(spot)) ? changed(pattern, spot) : good(spot);
     }
 
@@ -83,6 +84,9 @@ public final class Predicted {
                 return loose(loose);
             }
             Patience.check();
+            if (pattern instanceof Pattern.OtherProtective other) {
+                return new Predicted(circuit.withProtective(other.mm2())).at(spots).asDrawn;
+            }
             double[] ohms = asDrawn.clone();
             Map<Linked, WhatIf> under = new EnumMap<>(Linked.class);
             for (int i = 0; i < ohms.length; i++) {
@@ -148,7 +152,8 @@ public final class Predicted {
 
     /** The network under a pattern while something is linked, lengths as drawn. */
     private WhatIf changed(Pattern pattern, Linked linked) {
-        boolean wrong = pattern instanceof Pattern.WrongWay way && way.linked() == linked;
+        boolean wrong = pattern instanceof Pattern.WrongWayTwice
+                || (pattern instanceof Pattern.WrongWay way && way.linked() == linked);
         return WhatIf.of(network(linked, !wrong), pattern.fold(changes));
     }
 
@@ -211,6 +216,11 @@ public final class Predicted {
         }
 
         @Override
+        public Boolean parallelEarth(Pattern.ParallelEarth pattern) {
+            return meets(Role.PROTECTIVE);
+        }
+
+        @Override
         public Boolean onSpur(Pattern.OnSpur pattern) {
             return pattern.point().equals(spot.point());
         }
@@ -252,6 +262,20 @@ public final class Predicted {
                     from(pattern.role(), pattern.stretch()),
                     to(pattern.role(), pattern.stretch()),
                     ohm(pattern.role(), pattern.stretch())));
+        }
+
+        @Override
+        public List<Change> cut(Pattern.Cut pattern) {
+            return each(role -> new Change.Removed(
+                    from(role, pattern.stretch()), to(role, pattern.stretch()), ohm(role, pattern.stretch())));
+        }
+
+        @Override
+        public List<Change> parallelEarth(Pattern.ParallelEarth pattern) {
+            return List.of(new Change.Added(
+                    circuit.node(Role.PROTECTIVE, pattern.from()),
+                    circuit.node(Role.PROTECTIVE, pattern.to()),
+                    pattern.ohm()));
         }
 
         @Override
@@ -346,6 +370,16 @@ public final class Predicted {
         }
 
         @Override
+        public T wrongWayTwice(Pattern.WrongWayTwice pattern) {
+            return answer;
+        }
+
+        @Override
+        public T cut(Pattern.Cut pattern) {
+            return answer;
+        }
+
+        @Override
         public T broken(Pattern.Broken pattern) {
             return answer;
         }
@@ -372,6 +406,16 @@ public final class Predicted {
 
         @Override
         public T missing(Pattern.Missing pattern) {
+            return answer;
+        }
+
+        @Override
+        public T otherProtective(Pattern.OtherProtective pattern) {
+            return answer;
+        }
+
+        @Override
+        public T parallelEarth(Pattern.ParallelEarth pattern) {
             return answer;
         }
 

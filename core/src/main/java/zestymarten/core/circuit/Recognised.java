@@ -47,7 +47,8 @@ public record Recognised(List<Told> told, List<Spot> unexplained, Optional<Spot>
     }
 
     /** What the readings mean. */
-    public static Recognised of(Circuit circuit, Readings readings) {
+    public static Recognised of(Circuit drawn, Readings readings) {
+        Circuit circuit = Lengths.sized(drawn, readings);
         if (readings.isEmpty()) {
             return new Recognised(List.of(), List.of(), Optional.empty());
         }
@@ -96,12 +97,18 @@ public record Recognised(List<Told> told, List<Spot> unexplained, Optional<Spot>
         if (pattern instanceof Pattern.Broken broken) {
             return OptionalInt.of(broken.stretch());
         }
+        if (pattern instanceof Pattern.Cut cut) {
+            return OptionalInt.of(cut.stretch());
+        }
         return pattern instanceof Pattern.Loose loose ? OptionalInt.of(loose.stretch()) : OptionalInt.empty();
     }
 
     private static String group(Pattern pattern) {
         if (pattern instanceof Pattern.Broken broken) {
             return "broken " + broken.role();
+        }
+        if (pattern instanceof Pattern.Cut) {
+            return "cut";
         }
         return pattern instanceof Pattern.Loose loose ? "loose " + loose.role() : pattern.toString();
     }
@@ -127,7 +134,7 @@ public record Recognised(List<Told> told, List<Spot> unexplained, Optional<Spot>
         Optional<Spot> best = Optional.empty();
         double parted = 1e-3;
         for (int spot = 0; spot < spots.size(); spot++) {
-            double parts = parts(ohms, weights, spot);
+            double parts = parts(ohms, weights, spot, circuit.lengths());
             if (parts > parted * 1.001) {
                 parted = parts;
                 best = Optional.of(spots.get(spot));
@@ -136,11 +143,11 @@ public record Recognised(List<Told> told, List<Spot> unexplained, Optional<Spot>
         return best;
     }
 
-    private static double parts(List<double[]> ohms, double[] weights, int spot) {
+    private static double parts(List<double[]> ohms, double[] weights, int spot, Lengths lengths) {
         double parts = 0;
         for (int i = 0; i < weights.length; i++) {
             for (int j = 0; j < i; j++) {
-                if (Trial.apart(ohms.get(i)[spot], ohms.get(j)[spot]) > APART) {
+                if (Trial.apart(ohms.get(i)[spot], ohms.get(j)[spot], lengths) > APART) {
                     parts += weights[i] * weights[j];
                 }
             }

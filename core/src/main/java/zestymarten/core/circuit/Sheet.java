@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.conductor.Wire;
@@ -45,6 +46,8 @@ public record Sheet(
     /** One sheet being reckoned. */
     private static final class Reckoning {
         private static final double HOT_C = 70;
+        /** Two that are as near as that are told as one of the two. */
+        private static final double ALIKE = 0.5;
 
         private final Tests tests;
         private final Supply supply;
@@ -57,7 +60,7 @@ public record Sheet(
         Reckoning(Tests tests, Supply supply) {
             this.tests = tests;
             this.supply = supply;
-            circuit = tests.circuit();
+            circuit = Lengths.sized(tests.circuit(), tests.readings());
             readings = tests.readings();
             compared = Compared.all(circuit, readings);
         }
@@ -71,11 +74,26 @@ public record Sheet(
                     each.readText(),
                     each.expectedText(),
                     each.state(),
-                    Compared.SOURCE)));
+                    circuit.lengths() == Lengths.DRAWN ? Compared.SOURCE : Compared.UNKNOWN_SOURCE)));
             insulation();
             polarity();
             inService(recognised);
+            failing();
             return new Sheet(tests, compared, verdict(recognised), says, now(), next(recognised), lines);
+        }
+
+        /** What fails beside the readings of the conductors stands in the headline too. */
+        private void failing() {
+            List<String> failing = lines.stream()
+                    .filter(each -> each.state == Compared.State.FAULT
+                            && !each.source.equals(Compared.SOURCE)
+                            && !each.source.equals(Compared.UNKNOWN_SOURCE))
+                    .map(each -> each.step + " (" + each.read + ")")
+                    .distinct()
+                    .toList();
+            if (!failing.isEmpty()) {
+                says.add("Fails: " + String.join(", ", failing) + ".");
+            }
         }
 
         private Optional<String> now() {
@@ -128,20 +146,68 @@ public record Sheet(
             if (!recognised.unexplained().isEmpty()) {
                 says.add("One reading fits nothing, measure again: " + words(recognised.unexplained()) + ".");
             }
-            says.add(best.get().pattern().says(circuit));
-            beside(best.get()).ifPresent(says::add);
-            recognised.told().stream()
-                    .skip(1)
-                    .limit(2)
-                    .forEach(each -> says.add("Or, " + Math.round(100 * each.probability()) + " %: "
-                            + each.pattern().says(circuit)));
+            pattern(recognised);
+            if (circuit.lengths() == Lengths.UNKNOWN && !readings.isEmpty()) {
+                says.add("No lengths are entered: by the readings it has about "
+                        + Engineering.text(Math.rint(circuit.metres()), "m") + " of cable.");
+            }
             if (best.get().pattern() instanceof Pattern.Broken broken
                     && circuit.ring()
-                    && broken.role() != Role.PROTECTIVE) {
+                    && broken.role() != Role.PROTECTIVE
+                    && !isAnywhere(best.get())) {
                 supply.protection()
                         .ifPresent(by ->
                                 says.add(Legs.of(circuit, broken.stretch()).says(by, supply.legA())));
             }
+        }
+
+        /** The likeliest and what else it may be; of two that these readings hardly tell apart the more dangerous stands first. */
+        private void pattern(Recognised recognised) {
+            List<Recognised.Told> told = recognised.told();
+            Recognised.Told best = told.get(0);
+            boolean open = told.size() > 1 && told.get(1).probability() > ALIKE * best.probability();
+            if (open) {
+                List<Recognised.Told> two = told.subList(0, 2).stream()
+                        .sorted(Comparator.comparing(each -> !isWithoutProtection(each.pattern())))
+                        .toList();
+                says.add("One of these: " + says(two.get(0)) + " Or: " + says(two.get(1))
+                        + " These readings do not tell which.");
+            } else if (isAnywhere(best)) {
+                says.add(says(best));
+            } else {
+                says.add(best.pattern().says(circuit));
+                beside(best).ifPresent(says::add);
+            }
+            told.stream()
+                    .skip(open ? 2 : 1)
+                    .limit(open ? 1 : 2)
+                    .forEach(each -> says.add("Or, " + Math.round(100 * each.probability()) + " %: " + says(each)));
+        }
+
+        private String says(Recognised.Told told) {
+            if (isAnywhere(told)) {
+                return told.pattern() instanceof Pattern.Broken broken
+                        ? "The " + broken.role().words() + " is open, somewhere in the "
+                                + (circuit.ring() ? "ring." : "circuit.")
+                        : "The whole cable is open in one place: line, neutral and protective conductor.";
+            }
+            return told.pattern().says(circuit)
+                    + beside(told).map(each -> " " + each).orElse("");
+        }
+
+        /** Whether an open conductor may be open nearly anywhere. */
+        private boolean isAnywhere(Recognised.Told told) {
+            boolean open = told.pattern() instanceof Pattern.Broken || told.pattern() instanceof Pattern.Cut;
+            return open
+                    && told.stretches().size() > circuit.stretches().size() / 2
+                    && told.stretches().size() > 2;
+        }
+
+        /** Whether a point would be without its protective conductor. */
+        private static boolean isWithoutProtection(Pattern pattern) {
+            return (pattern instanceof Pattern.Missing missing && missing.role() == Role.PROTECTIVE)
+                    || (pattern instanceof Pattern.Broken broken && broken.role() == Role.PROTECTIVE)
+                    || (pattern instanceof Pattern.Swapped swapped && swapped.b() == Role.PROTECTIVE);
         }
 
         private static String words(List<Spot> spots) {
@@ -167,7 +233,8 @@ public record Sheet(
         }
 
         private void insulation() {
-            InsulationLimit limit = InsulationLimit.ofCircuit(supply.volts(), false);
+            InsulationLimit limit =
+                    InsulationLimit.ofCircuit(supply.volts(), supply.fault().earthing() == Earthing.SELV);
             for (Tests.Pair pair : Tests.Pair.values()) {
                 Understood shown = tests.insulation().get(pair);
                 lines.add(new Line(
@@ -187,7 +254,7 @@ public record Sheet(
 
         private void polarity() {
             Optional<String> said = tests.polarity();
-            boolean right = said.filter(Tests.RIGHT::equalsIgnoreCase).isPresent();
+            boolean right = said.filter(Tests::isRight).isPresent();
             lines.add(new Line(
                     "polarity",
                     "line, neutral and protective conductor at every point, inspected and measured",
@@ -200,8 +267,9 @@ public record Sheet(
         private void inService(Recognised recognised) {
             Worst worst = worst();
             lines.add(figure("R1 + R2", worst.words, Engineering.text(worst.ohm, "Ω"), worst.source));
+            quarter();
             drop();
-            if (supply.ohm().isEmpty() || supply.protection().isEmpty()) {
+            if (!Disconnection.isKnown(supply)) {
                 return;
             }
             Optional<String> unknown = unknown(recognised);
@@ -216,13 +284,10 @@ public record Sheet(
                         unknown.get()));
                 return;
             }
-            live(new InService(
-                    supply.volts(),
-                    supply.ohm().getAsDouble(),
-                    worst.ohm,
-                    circuit.celsius(),
-                    HOT_C,
-                    supply.protection().get()));
+            Disconnection disconnection =
+                    new Disconnection(supply, worst.ohm, circuit.celsius(), circuit.protectiveMm2());
+            says.add(disconnection.says());
+            lines.addAll(disconnection.lines());
         }
 
         /**
@@ -255,40 +320,23 @@ public record Sheet(
                     .orElseThrow();
         }
 
+        /** The quarter rule has its own figure beside what was read: points of a ring of unlike sections read below it. */
+        private void quarter() {
+            OptionalDouble line = readings.ohm(Spot.ends(Role.LINE));
+            OptionalDouble protective = readings.ohm(Spot.ends(Role.PROTECTIVE));
+            if (circuit.ring() && line.isPresent() && protective.isPresent()) {
+                lines.add(
+                        figure(
+                                "R1 + R2",
+                                "a quarter of line and protective conductor end to end",
+                                Engineering.text((line.getAsDouble() + protective.getAsDouble()) / 4, "Ω"),
+                                "(r1 + r2) / 4: every point of a ring of one section; with unlike sections the middle, points near the origin read less"));
+            }
+        }
+
         /** A line that is reckoned and not judged. */
         private static Line figure(String step, String what, String figure, String source) {
             return new Line(step, what, figure, "", Compared.State.UNTESTED, source);
-        }
-
-        private void live(InService service) {
-            says.add(service.says());
-            lines.add(new Line(
-                    "loop impedance",
-                    "at the farthest point, cable at 70 °C",
-                    Engineering.text(service.loopImpedanceOhm(), "Ω"),
-                    service.mostOhm().isPresent()
-                            ? "maximum " + Engineering.text(service.mostOhm().getAsDouble(), "Ω")
-                            : "",
-                    disconnection(service),
-                    service.mostOhm().isPresent()
-                            ? "top of the band of the " + service.protection().name() + ", IEC 60898-1"
-                            : "the curve of the fuse's maker decides how soon"));
-            lines.add(figure(
-                    "fault current",
-                    "least, at the farthest point, hot: it has to trip the device",
-                    Engineering.text(service.leastFaultA(), "A"),
-                    "U / (Ze + R1 + R2)"));
-            lines.add(figure(
-                    "fault current",
-                    "most, at the origin: the device has to break it",
-                    Engineering.text(service.mostFaultA(), "A"),
-                    "U / Ze"));
-        }
-
-        /** What is not surely cut off at once is a fault; how soon a fuse melts its maker's curve says. */
-        private static Compared.State disconnection(InService service) {
-            boolean byCurve = service.mostOhm().isEmpty() && service.disconnects();
-            return service.atOnce() ? Compared.State.GOOD : byCurve ? Compared.State.UNTESTED : Compared.State.FAULT;
         }
 
         private void drop() {
@@ -351,7 +399,8 @@ public record Sheet(
         private Compared.State verdict(Recognised recognised) {
             boolean wrongly = recognised
                     .best()
-                    .filter(each -> each.pattern() instanceof Pattern.WrongWay)
+                    .filter(each -> each.pattern() instanceof Pattern.WrongWay
+                            || each.pattern() instanceof Pattern.WrongWayTwice)
                     .isPresent();
             if (wrongly) {
                 return Compared.State.UNTESTED; // the circuit is not at fault: it was not tested yet

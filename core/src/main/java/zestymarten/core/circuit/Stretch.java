@@ -28,6 +28,11 @@ public record Stretch(double metres, double lineMm2, double protectiveMm2) {
         }
     }
 
+    /** The same with a protective conductor of another section. */
+    Stretch withProtective(double mm2) {
+        return new Stretch(metres, lineMm2, mm2);
+    }
+
     /** Ohms of one of its conductors, at most by IEC 60228 for plain copper of class 2, at a temperature in °C. */
     public double ohm(Role role, double celsius) {
         double mm2 = role == Role.PROTECTIVE ? protectiveMm2 : lineMm2;

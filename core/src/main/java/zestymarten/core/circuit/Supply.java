@@ -12,6 +12,7 @@ import zestymarten.core.conductor.Protection;
  * @param loadA amperes taken from it; empty where nobody says
  * @param mostDrop the share of the volts that may be lost, above 0 and below 1
  * @param legA amperes that one leg of a ring may carry as installed; empty where nobody says
+ * @param fault what is asked of a fault to exposed metal
  */
 public record Supply(
         double volts,
@@ -19,7 +20,10 @@ public record Supply(
         Optional<Protection> protection,
         OptionalDouble loadA,
         double mostDrop,
-        OptionalDouble legA) {
+        OptionalDouble legA,
+        EarthFault fault) {
+    private static final double MOST_SELV_V = 50;
+
     public Supply {
         if (!(volts > 0 && volts <= 1000)) {
             throw new IllegalArgumentException(
@@ -29,5 +33,20 @@ public record Supply(
             throw new IllegalArgumentException(
                     "The voltage that may be lost (" + 100 * mostDrop + " %) must be above 0 and below 100 %.");
         }
+        if (fault.earthing() == Earthing.SELV && volts > MOST_SELV_V) {
+            throw new IllegalArgumentException("The supply's volts (" + volts
+                    + " V) must be at most 50 V for separated extra-low voltage (SELV, PELV).");
+        }
+    }
+
+    /** The same without more said of a fault than its protective device. */
+    public Supply(
+            double volts,
+            OptionalDouble ohm,
+            Optional<Protection> protection,
+            OptionalDouble loadA,
+            double mostDrop,
+            OptionalDouble legA) {
+        this(volts, ohm, protection, loadA, mostDrop, legA, EarthFault.plain());
     }
 }

@@ -14,6 +14,8 @@ import zestymarten.core.quantity.Understood;
  */
 public record Tests(Circuit circuit, Readings readings, Map<Pair, Understood> insulation, Optional<String> polarity) {
     public static final String RIGHT = "right";
+    private static final java.util.Set<String> RIGHT_WORDS =
+            java.util.Set.of(RIGHT, "ok", "okay", "yes", "good", "correct", "fine", "pass", "all right", "all ok");
 
     public Tests {
         Map<Pair, Understood> copy = new EnumMap<>(Pair.class);
@@ -25,6 +27,11 @@ public record Tests(Circuit circuit, Readings readings, Map<Pair, Understood> in
                         + "; expected a resistance such as 200M, or >999M.");
             }
         });
+    }
+
+    /** Whether what was said of the polarity means that it is right. */
+    static boolean isRight(String said) {
+        return RIGHT_WORDS.contains(said.strip().replaceAll("[.!]+$", "").toLowerCase(java.util.Locale.ROOT));
     }
 
     /** Two conductors between which insulation is tested. */

@@ -16,6 +16,16 @@ final class Told implements Pattern.Cases<String> {
         }
 
         @Override
+        public String wrongWayTwice(Pattern.WrongWayTwice pattern) {
+            return "linked wrong way";
+        }
+
+        @Override
+        public String cut(Pattern.Cut pattern) {
+            return "cut cable";
+        }
+
+        @Override
         public String broken(Pattern.Broken pattern) {
             return "broken leg";
         }
@@ -46,6 +56,16 @@ final class Told implements Pattern.Cases<String> {
         }
 
         @Override
+        public String otherProtective(Pattern.OtherProtective pattern) {
+            return "other section";
+        }
+
+        @Override
+        public String parallelEarth(Pattern.ParallelEarth pattern) {
+            return "parallel earth";
+        }
+
+        @Override
         public String longer(Pattern.Longer pattern) {
             return pattern.factor() > 1 ? "longer than drawn" : "shorter than drawn";
         }
@@ -67,6 +87,19 @@ final class Told implements Pattern.Cases<String> {
         return "The ends are linked the wrong way, " + pattern.linked().words()
                 + ": each end to its own instead of to the other's. Link the line of each end to the "
                 + pattern.linked().other().words() + " of the other end and read again.";
+    }
+
+    @Override
+    public String wrongWayTwice(Pattern.WrongWayTwice pattern) {
+        return "The ends are linked the wrong way with either pair: each end to its own instead of to the other's. Link the line"
+                + " of each end to the neutral, then to the protective conductor, of the other end and read again.";
+    }
+
+    @Override
+    public String cut(Pattern.Cut pattern) {
+        return "The whole cable is open " + circuit.where(pattern.stretch())
+                + ": line, neutral and protective conductor. "
+                + (circuit.ring() ? "Read from end A alone, then from end B alone, to see how far each reaches." : "");
     }
 
     @Override
@@ -93,7 +126,7 @@ final class Told implements Pattern.Cases<String> {
     public String interconnected(Pattern.Interconnected pattern) {
         return "Points " + pattern.from() + " and " + pattern.to() + " are joined by about "
                 + Engineering.text(rounded(pattern.metres()), "m")
-                + " of cable that was not drawn: a figure of eight, which hides a broken leg. Find it and take it out.";
+                + " of cable that was not drawn: a figure of eight, which would hide a broken leg. Find it and take it out.";
     }
 
     @Override
@@ -106,6 +139,19 @@ final class Told implements Pattern.Cases<String> {
     public String missing(Pattern.Missing pattern) {
         return "The " + pattern.role().words() + " does not reach point " + pattern.point() + "."
                 + (pattern.role() == Role.PROTECTIVE ? " Do not put it into use: a fault there would stay live." : "");
+    }
+
+    @Override
+    public String otherProtective(Pattern.OtherProtective pattern) {
+        return "The protective conductor reads as " + Engineering.text(pattern.mm2(), "mm²")
+                + " all along, not as drawn. See which cable it is, and whether a fault at its end is still cut off.";
+    }
+
+    @Override
+    public String parallelEarth(Pattern.ParallelEarth pattern) {
+        return "Something else joins the protective conductor of points " + pattern.from() + " and " + pattern.to()
+                + " with about " + Engineering.text(rounded(pattern.ohm()), "Ω")
+                + ": metalwork, a bond, another circuit. Take it off and read again: beside it a broken protective conductor would not show.";
     }
 
     @Override

@@ -7,12 +7,11 @@ import java.util.function.DoubleFunction;
 /**
  * Patterns tried on readings, all lengths taken to be off by a common factor near 1 that fits best.
  *
- * <p>Method: normal errors of {@value #LENGTHS} of the ohms for the lengths between points, and of {@value #CONTACT_OHM} ohm for
+ * <p>Method: normal errors of a share of the ohms for the lengths between points, see {@link Lengths}, and of {@value #CONTACT_OHM} ohm for
  * probes and the meter's last digit; a small chance that a reading is simply wrong, so that one bad touch does not decide.
  * Cost: linear in the readings for each pattern.
  */
 final class Trial {
-    private static final double LENGTHS = 0.015;
     private static final double CONTACT_OHM = 0.006;
     /** Lengths are drawn by eye: their common factor is within a tenth of 1. */
     private static final double FACTOR = 0.05;
@@ -29,11 +28,13 @@ final class Trial {
     private static final double UNEXPLAINED = -6;
 
     private final List<Spot> spots;
+    private final Lengths lengths;
     private final Predicted.Many predicted;
     private final double[] read;
 
     Trial(Predicted predicted, Readings readings) {
         spots = List.copyOf(readings.ohms().keySet());
+        lengths = predicted.lengths();
         this.predicted = predicted.at(spots);
         read = readings.ohms().values().stream()
                 .mapToDouble(each -> each.orElse(Double.NaN))
@@ -119,32 +120,32 @@ final class Trial {
             double m = read[i];
             // NaN, which is no way through, is never near.
             if (Math.abs(m - p) < 0.15 * p + 5 * CONTACT_OHM) {
-                over += m * p / sq(doubt(p));
-                under += p * p / sq(doubt(p));
+                over += m * p / sq(doubt(p, lengths));
+                under += p * p / sq(doubt(p, lengths));
             }
         }
         return over / under;
     }
 
-    private static double log(double expected, double read, double factor) {
+    private double log(double expected, double read, double factor) {
         if (Double.isNaN(expected) || Double.isNaN(read)) {
             return Double.isNaN(expected) && Double.isNaN(read) ? 0 : OPEN_OR_NOT;
         }
-        double z = (read - factor * expected) / doubt(expected);
+        double z = (read - factor * expected) / doubt(expected, lengths);
         return Math.log((1 - WRONG) * Math.exp(-z * z / 2) + WRONG * Math.exp(-Math.abs(z) / 20));
     }
 
     /** Standard error of a reading where so many ohms are expected. */
-    static double doubt(double ohm) {
-        return Math.hypot(LENGTHS * ohm, CONTACT_OHM);
+    static double doubt(double ohm, Lengths lengths) {
+        return Math.hypot(lengths.doubt() * ohm, CONTACT_OHM);
     }
 
     /** How many standard errors two predictions are apart; ohms against NaN, no way through, count as very far. */
-    static double apart(double one, double other) {
+    static double apart(double one, double other, Lengths lengths) {
         if (Double.isNaN(one) || Double.isNaN(other)) {
             return Double.isNaN(one) && Double.isNaN(other) ? 0 : OPEN_APART;
         }
-        return Math.min(OPEN_APART, Math.abs(one - other) / doubt(Math.min(one, other)));
+        return Math.min(OPEN_APART, Math.abs(one - other) / doubt(Math.min(one, other), lengths));
     }
 
     private static double sq(double value) {

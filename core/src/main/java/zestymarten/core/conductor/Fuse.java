@@ -6,7 +6,8 @@ import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.ResourceTable;
 
 /**
- * A gG fuse-link by its conventional currents. Source: IEC 60269-1.
+ * A gG fuse-link by its conventional currents and its gates. Source: IEC 60269-1.
+ * The standard has gates for the usual sizes from 16 A on; for others only the conventional time is certain.
  *
  * @param ratedA rated current, above 0 and at most 1250 A
  */
@@ -15,7 +16,11 @@ public record Fuse(double ratedA) implements Protection {
     /** From so many times what surely melts it on, it melts within minutes: rule of thumb, the curves are the maker's. */
     private static final double SOON = 2;
 
+    private static final double WITHIN_S = 5;
+    private static final double FAST_S = 0.1;
+
     private static final List<ResourceTable.Row> ROWS = ResourceTable.read(Fuse.class, "fuse-gg-iec60269.csv");
+    private static final List<ResourceTable.Row> GATES = ResourceTable.read(Fuse.class, "fuse-gates-gg-iec60269.csv");
 
     public Fuse {
         if (!(ratedA > 0 && ratedA <= MOST_A)) {
@@ -48,11 +53,38 @@ public record Fuse(double ratedA) implements Protection {
         return (int) cell("time_h");
     }
 
+    /**
+     * The current from which it surely melts within a time, by the gates of the standard; empty where the standard has no gate
+     * for its size.
+     *
+     * @param seconds that it may take, 0.1 or above; between two gates the shorter one is asked for
+     */
+    public OptionalDouble meltsWithinA(double seconds) {
+        return seconds < FAST_S ? OptionalDouble.empty() : gate(seconds < WITHIN_S ? "melts_0_1s" : "melts_5s");
+    }
+
+    private OptionalDouble gate(String column) {
+        return GATES.stream()
+                .filter(row -> Double.parseDouble(row.cell("rated_a")) == ratedA)
+                .mapToDouble(row -> Double.parseDouble(row.cell(column)))
+                .findFirst();
+    }
+
+    private boolean isAtLeast(OptionalDouble gateA, double amperes) {
+        return gateA.isPresent() && amperes >= gateA.getAsDouble();
+    }
+
     @Override
     public String does(double amperes) {
         String hours = conventionalHours() + " h";
         if (amperes < holdsA()) {
             return "does not melt within " + hours;
+        }
+        if (isAtLeast(meltsWithinA(FAST_S), amperes)) {
+            return "melts within 0.1 s";
+        }
+        if (isAtLeast(meltsWithinA(WITHIN_S), amperes)) {
+            return "melts within 5 s";
         }
         return amperes < meltsA()
                 ? "may take over " + hours + ", or not melt at all"
@@ -71,7 +103,22 @@ public record Fuse(double ratedA) implements Protection {
 
     @Override
     public OptionalDouble longestSeconds(double amperes) {
+        if (isAtLeast(meltsWithinA(WITHIN_S), amperes)) {
+            return OptionalDouble.of(isAtLeast(meltsWithinA(FAST_S), amperes) ? FAST_S : WITHIN_S);
+        }
         return cutsOff(amperes) ? OptionalDouble.of(3600.0 * conventionalHours()) : OptionalDouble.empty();
+    }
+
+    /**
+     * Whether its curve, which the maker gives, decides whether it melts within a time: the current is above the gate at which
+     * it surely lasts longer, and below that from which it surely melts in time.
+     */
+    public boolean isLeftToItsCurve(double amperes, double seconds) {
+        OptionalDouble melts = meltsWithinA(seconds);
+        if (melts.isEmpty()) {
+            return cutsOffSoon(amperes);
+        }
+        return amperes < melts.getAsDouble() && isAtLeast(gate("holds_10s"), amperes);
     }
 
     @Override

@@ -80,6 +80,11 @@ public final class Wire {
         return root * root;
     }
 
+    /** The section that stands a current for a time, {@code A = I √t / k}; see {@link #adiabaticSeconds}. */
+    public static double adiabaticMm2(Insulation insulation, double amperes, double seconds) {
+        return above(amperes, "current") * Math.sqrt(above(seconds, "time")) / insulation.k;
+    }
+
     private static double above(double value, String what) {
         if (!(value > 0 && value < Double.POSITIVE_INFINITY)) {
             throw new IllegalArgumentException("The " + what + " (" + value + ") must be above 0 and finite.");

@@ -78,6 +78,19 @@ public final class Distances {
                         "The short has the same resistance both times."));
     }
 
+    /** The same with the loop of both cores read instead, far ends linked: {@code d = L (R1 - R2 + R_loop) / (2 R_loop)}. */
+    public static Distance shortByLoop(double lengthM, Read r1, Read r2, Read loop) {
+        return of(
+                lengthM,
+                List.of(r1, r2, loop),
+                each -> lengthM * (each[0] - each[1] + each[2]) / (2 * each[2]),
+                "resistance from both ends and of the loop, d = L (R1 − R2 + R loop) / 2 R loop",
+                List.of(
+                        "Both cores are of the same kind.",
+                        "The loop is of two sound cores like these, far ends linked with no resistance of their own.",
+                        "The other end is open each time, and the short has the same resistance both times."));
+    }
+
     /** Ohms of the short itself: {@code Rf = (R1 + R2) / 2 - r L}; below 0 where a reading or the length is wrong. */
     public static double shortOhm(double lengthM, double r1, double r2, double ohmPerMetre) {
         return (r1 + r2) / 2 - ohmPerMetre * lengthM;
@@ -93,6 +106,19 @@ public final class Distances {
                 List.of(soundToEarth, faultyToEarth, ohmPerMetre),
                 each -> lengthM - (each[0] - each[1]) / (2 * each[2]),
                 "resistance of both cores to earth, d = L − (R_BE − R_AE) / 2 r",
+                List.of(
+                        "The far ends are linked with no resistance of their own.",
+                        "The fault to earth is steady while both are read.",
+                        "Both cores are of the same kind."));
+    }
+
+    /** The same with the loop of both cores read instead: {@code d = L (1 - (R_BE - R_AE) / R_loop)}. */
+    public static Distance earthByLoop(double lengthM, Read soundToEarth, Read faultyToEarth, Read loop) {
+        return of(
+                lengthM,
+                List.of(soundToEarth, faultyToEarth, loop),
+                each -> lengthM * (1 - (each[0] - each[1]) / each[2]),
+                "resistance of both cores to earth and of the loop, d = L (1 − (R_BE − R_AE) / R loop)",
                 List.of(
                         "The far ends are linked with no resistance of their own.",
                         "The fault to earth is steady while both are read.",
@@ -128,6 +154,38 @@ public final class Distances {
                         "The far ends are linked with no resistance of their own.",
                         "Both cores are of the same kind.",
                         "The fault to earth is steady while the bridge is balanced."));
+    }
+
+    /** An open by what a metre of this cable has: {@code d = C1 / c}. */
+    public static Distance openByMetre(double lengthM, Read c1, Read perMetre) {
+        return of(
+                lengthM,
+                List.of(c1, perMetre),
+                each -> each[0] / each[1],
+                "capacitance by the metre, d = C1 / c",
+                List.of(
+                        "A metre of this cable has that capacitance, read on a good length with the same cores linked.",
+                        "The instrument's own capacitance is taken off."));
+    }
+
+    /** By the time of a pulse beside that of a good length of the same cable: {@code d = L_good t / t_good}. */
+    public static Distance pulseByGood(double lengthM, Read seconds, Read goodM, Read goodSeconds) {
+        return of(
+                lengthM,
+                List.of(seconds, goodM, goodSeconds),
+                each -> each[1] * each[0] / each[2],
+                "pulse time beside that of a good length, d = L good × t / t good",
+                List.of("The good length is of the same cable, and its end was seen as clearly as the fault."));
+    }
+
+    /** By the time of a pulse from both ends: {@code d = L t1 / (t1 + t2)}; the velocity cancels. */
+    public static Distance pulseByBoth(double lengthM, Read t1, Read t2) {
+        return of(
+                lengthM,
+                List.of(t1, t2),
+                each -> lengthM * each[0] / (each[0] + each[1]),
+                "pulse time from both ends, d = L t1 / (t1 + t2)",
+                List.of("It is the same fault from both ends, and the cable is of one kind."));
     }
 
     /** The same with unlike cores: {@code d = (R_loop / r_A) m / (1 + m)}, r_A the faulty core's ohms per metre. */
@@ -168,6 +226,10 @@ public final class Distances {
             double lengthM, List<Read> reads, ToDoubleFunction<double[]> formula, String by, List<String> assumes) {
         double[] values = reads.stream().mapToDouble(Read::value).toArray();
         double at = formula.applyAsDouble(values);
+        if (!Double.isFinite(at)) {
+            throw new IllegalArgumentException(
+                    "These readings give no distance: one of them is 0 where it cannot be. Read them again.");
+        }
         double squares = 0;
         for (int i = 0; i < values.length; i++) {
             double[] moved = values.clone();
@@ -178,13 +240,24 @@ public final class Distances {
         return new Distance(at, Math.sqrt(squares), lengthM, by, assumes);
     }
 
+    /** Whether all estimates can be of one spot: the intervals of every two meet. */
+    public static boolean areConsistent(List<Distance> estimates) {
+        return estimates.stream()
+                .allMatch(one ->
+                        estimates.stream().allMatch(other -> one.from() <= other.to() && other.from() <= one.to()));
+    }
+
     /**
-     * Several estimates in one: the mean weighed by how sure each is, {@code 1 / doubt²}. Its doubt is that of the mean, and no
-     * less than half of what the estimates lie apart beyond their own doubts: ways that contradict each other make it wide.
+     * Several estimates in one: the mean weighed by how sure each is, {@code 1 / doubt²}.
      *
-     * @param estimates one at least, of the same run
+     * @param estimates one at least, of the same run and of the same fault
+     * @throws IllegalArgumentException if they contradict each other: no mean is between two faults, or right beside a wrong one
      */
     public static Distance together(List<Distance> estimates) {
+        if (!areConsistent(estimates)) {
+            throw new IllegalArgumentException(
+                    "These ways contradict each other: they are of two faults, or one of the readings is wrong.");
+        }
         double length = estimates.get(0).lengthM();
         double weights = 0;
         double sum = 0;
@@ -193,14 +266,9 @@ public final class Distances {
             weights += 1 / (doubt * doubt);
             sum += each.metres() / (doubt * doubt);
         }
-        double mean = sum / weights;
-        double apart = estimates.stream()
-                .mapToDouble(each -> Math.abs(each.metres() - mean) - each.doubtM())
-                .max()
-                .orElse(0);
         return new Distance(
-                mean,
-                Math.max(1 / Math.sqrt(weights), Math.max(0, apart)),
+                sum / weights,
+                1 / Math.sqrt(weights),
                 length,
                 estimates.size() + " ways together, weighed by how sure each is",
                 List.of("All of them are of the same fault."));

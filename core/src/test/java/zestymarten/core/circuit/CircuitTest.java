@@ -199,7 +199,7 @@ class CircuitTest {
                 .isEqualTo("Point 3 hangs on the circuit by about 12 m of cable: it is on a spur that was not drawn.");
         assertThat(new Pattern.Interconnected(1, 4, 2.04).says(ring))
                 .isEqualTo(
-                        "Points 1 and 4 are joined by about 2 m of cable that was not drawn: a figure of eight, which hides a"
+                        "Points 1 and 4 are joined by about 2 m of cable that was not drawn: a figure of eight, which would hide a"
                                 + " broken leg. Find it and take it out.");
         assertThat(new Pattern.Missing("2", Role.PROTECTIVE).says(ring))
                 .isEqualTo(

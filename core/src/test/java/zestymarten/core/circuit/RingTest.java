@@ -110,19 +110,4 @@ class RingTest {
                         "End A feeds 3 points alone, end B 3 points. The B32 lets 32 A through one leg that was to carry a"
                                 + " part of it, and may carry 20 A: 1.6 times that, and nothing cuts it off.");
     }
-
-    @Test
-    void aFaultAtTheEndIsReckonedWithTheCableHot() {
-        InService service = new InService(230, 0.35, 0.2244, 20, 70, new Breaker(Breaker.Curve.B, 32));
-        assertThat(service.hotLoopOhm()).isCloseTo(0.2685, within(0.00005));
-        assertThat(service.leastFaultA()).isCloseTo(371.9, within(0.1));
-        assertThat(service.mostOhm().orElseThrow()).isCloseTo(1.4375, within(0.0001));
-        assertThat(service.says())
-                .isEqualTo(
-                        "A fault to earth at the farthest point draws 371.9 A with the cable hot: the B32 trips at once.");
-        assertThat(new InService(230, 0.8, 1.4, 20, 70, new Breaker(Breaker.Curve.C, 16)).says())
-                .isEqualTo(
-                        "A fault to earth at the farthest point draws 92.93 A with the cable hot: the C16 trips by heat or"
-                                + " at once. To trip at once the loop may have at most 1.438 Ω, and it has 2.475 Ω.");
-    }
 }

@@ -36,6 +36,19 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, Readings read
         return new SeededCircuit(paper, wall, pattern, read(wall, pattern, random));
     }
 
+    /** The same circuit of which nobody knows the lengths. */
+    SeededCircuit withoutLengths() {
+        Circuit unknown = new Circuit(
+                drawn.ring(),
+                drawn.stretches().stream()
+                        .map(each -> new Stretch(6, each.lineMm2(), each.protectiveMm2()))
+                        .toList(),
+                List.of(),
+                20,
+                Lengths.UNKNOWN);
+        return new SeededCircuit(unknown, wall, pattern, readings);
+    }
+
     private static Pattern pattern(String kind, int outlets, boolean ring, Random random) {
         int which = random.nextInt(3);
         Role role = ROLES.get(which);
@@ -56,6 +69,8 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, Readings read
                         ROLES.get(Math.min(which, (which + 1) % 3)),
                         ROLES.get(Math.max(which, (which + 1) % 3)));
             case "missing conductor" -> new Pattern.Missing(point, role);
+            case "cut cable" -> new Pattern.Cut(stretch);
+            case "other section" -> new Pattern.OtherProtective(1);
             case "longer than drawn" -> new Pattern.Longer(1.3 + random.nextDouble());
             default -> new Pattern.Good();
         };

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.locate.Distances.Read;
@@ -39,6 +40,13 @@ class DistancesTest {
                             Distances.earthByOhms(LENGTH, exact(2 * core - near + fault), exact(near + fault), r),
                             Distances.varley(LENGTH, exact(2 * core - 2 * near), exact(2 * core)),
                             Distances.murray(LENGTH, exact(m)),
+                            Distances.shortByLoop(
+                                    LENGTH, exact(2 * near + fault), exact(2 * (core - near) + fault), exact(2 * core)),
+                            Distances.earthByLoop(
+                                    LENGTH, exact(2 * core - near + fault), exact(near + fault), exact(2 * core)),
+                            Distances.openByMetre(LENGTH, exact(FARAD_PER_METRE * d), exact(FARAD_PER_METRE)),
+                            Distances.pulseByGood(LENGTH, exact(d / 2e8), exact(50), exact(50 / 2e8)),
+                            Distances.pulseByBoth(LENGTH, exact(d / 2e8), exact((LENGTH - d) / 2e8)),
                             Distances.murrayUnlike(LENGTH, exact(m), exact(2 * core), r),
                             Distances.pulse(LENGTH, exact(0.66), exact(2 * d / (0.66 * 299_792_458))),
                             Distances.liftOut(LENGTH, exact(d))))
@@ -79,6 +87,8 @@ class DistancesTest {
                                 + " not what it says.");
         assertThatThrownBy(() -> Distances.varley(LENGTH, exact(5), exact(4)))
                 .hasMessageStartingWith("The fault would be 30 m before end 1");
+        assertThatThrownBy(() -> Distances.openByBothCapacitances(LENGTH, exact(0), exact(0)))
+                .hasMessageStartingWith("These readings give no distance");
         assertThatThrownBy(() -> Distances.murray(-1, exact(1)))
                 .hasMessage("Length of the run (-1.0 m) must be above 0 m.");
         assertThatThrownBy(() -> new Read(Double.NaN, 0))
@@ -86,16 +96,62 @@ class DistancesTest {
     }
 
     @Test
-    void waysThatAgreeMakeItNarrowerAndWaysThatContradictWider() {
+    void waysThatAgreeMakeItNarrowerAndWaysThatContradictGiveNothing() {
         Distance one = new Distance(50, 4, LENGTH, "one", List.of());
         Distance other = new Distance(52, 4, LENGTH, "other", List.of());
         Distance far = new Distance(90, 4, LENGTH, "far", List.of());
         Distance agreed = Distances.together(List.of(one, other));
         assertThat(agreed.metres()).isCloseTo(51, within(1e-9));
         assertThat(agreed.doubtM()).isCloseTo(4 / Math.sqrt(2), within(1e-9));
-        Distance contradicting = Distances.together(List.of(one, far));
-        assertThat(contradicting.doubtM()).isCloseTo(16, within(1e-9));
+        assertThat(Distances.areConsistent(List.of(one, far))).isFalse();
+        assertThatThrownBy(() -> Distances.together(List.of(one, far)))
+                .hasMessageStartingWith("These ways contradict each other");
         Distance weighed = Distances.together(List.of(new Distance(50, 1, LENGTH, "sure", List.of()), other));
         assertThat(weighed.metres()).isCloseTo(50 + 2.0 / 17, within(1e-9));
+    }
+
+    /** A cable 6 % above its nominal resistance, and one at the limit of its standard: the loop takes that out. */
+    @Test
+    void theLoopReadTakesOutWhatTheCableHasAboveItsNominalResistance() {
+        for (double above : new double[] {1, 1.06, 1.09}) {
+            double r = OHM_PER_METRE * above;
+            double d = 20;
+            Distance byLoop = Distances.earthByLoop(
+                    LENGTH, exact(r * (2 * LENGTH - d) + 3), exact(r * d + 3), exact(2 * r * LENGTH));
+            assertThat(byLoop.metres()).isCloseTo(d, within(1e-9));
+            Distance byDesign = Distances.earthByOhms(
+                    LENGTH,
+                    exact(r * (2 * LENGTH - d) + 3),
+                    exact(r * d + 3),
+                    new Read(OHM_PER_METRE, 0.1 * OHM_PER_METRE));
+            assertThat(d).as("the interval holds it").isBetween(byDesign.from(), byDesign.to());
+        }
+    }
+
+    @Test
+    void withoutTheLoopAndWithoutADesignThereIsNoDistance() {
+        List<Optional<Read>> reads = List.of(Optional.of(exact(4)), Optional.of(exact(2.6)), Optional.empty());
+        assertThatThrownBy(() -> Calculation.EARTH_OHMS.distance(new Calculation.Run(LENGTH, Optional.empty()), reads))
+                .hasMessageContaining("Read the whole loop");
+        assertThat(Calculation.EARTH_OHMS
+                        .distance(new Calculation.Run(LENGTH, Optional.of(exact(OHM_PER_METRE))), reads)
+                        .metres())
+                .isCloseTo(120 - 1.4 / 0.0266, within(1e-9));
+        assertThatThrownBy(() -> Calculation.VARLEY.distance(
+                        new Calculation.Run(LENGTH, Optional.empty()), List.of(Optional.of(exact(1)))))
+                .hasMessageContaining("needs 2 readings");
+    }
+
+    @Test
+    void everyWaySaysWhatItNeedsAndOfWhichFaultItIs() {
+        for (Calculation each : Calculation.values()) {
+            assertThat(each.inputs()).isNotEmpty();
+            assertThat(each.inputs().get(0).needed()).isTrue();
+            assertThat(each.fault().canBe(each.fault())).isTrue();
+        }
+        assertThat(Calculation.VARLEY.fault().canBe(Calculation.OPEN_BOTH_ENDS.fault()))
+                .isFalse();
+        assertThat(Calculation.PULSE.fault().canBe(Calculation.OPEN_BOTH_ENDS.fault()))
+                .isTrue();
     }
 }

@@ -5,14 +5,22 @@ import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Awg;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.circuit.Circuit;
+import zestymarten.core.circuit.EarthFault;
+import zestymarten.core.circuit.Earthing;
+import zestymarten.core.circuit.Lengths;
 import zestymarten.core.circuit.Linked;
 import zestymarten.core.circuit.Readings;
 import zestymarten.core.circuit.Recognised;
@@ -23,6 +31,8 @@ import zestymarten.core.circuit.Stretch;
 import zestymarten.core.circuit.Supply;
 import zestymarten.core.circuit.Tests;
 import zestymarten.core.conductor.Protection;
+import zestymarten.core.conductor.ResidualDevice;
+import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Typed;
@@ -31,11 +41,16 @@ import zestymarten.web.platform.Typed;
 final class CircuitForm {
     private static final double USUAL_M = 6;
     private static final double OPEN_FROM_OHM = 1e5;
-    private static final Pattern STRETCH = Pattern.compile("([\\d.,]+)(?: +([\\d.,]+) */ *([\\d.,]+))?");
+    private static final String SECTION = "[\\d.,/]*\\d(?: *AWG)?";
+    private static final Pattern STRETCH = Pattern.compile(
+            "([\\d.,]+)(?: *(m|ft|'))?(?: +(" + SECTION + ") */ *(" + SECTION + "))?", Pattern.CASE_INSENSITIVE);
+    private static final double FOOT_M = 0.3048;
     private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *(.+)");
     private static final Pattern OF_DRAWING = Pattern.compile("s\\d+|[np]_\\d+[s-z]?|end_[LNP]");
     private static final String MORE = "more_";
     private static final double MOST_MM2 = 1000;
+    /** Two counts of a usual meter. */
+    private static final double BELOW_LEADS_OHM = 0.02;
 
     private final Typed typed;
 
@@ -87,16 +102,22 @@ final class CircuitForm {
         for (int i = 1; i <= outlets + (ring() ? 1 : 0); i++) {
             stretches.add(stretch("s" + i, line, protective));
         }
-        return new Circuit(ring(), stretches, spurs(outlets, line, protective), celsius());
+        boolean known = IntStream.rangeClosed(1, stretches.size()).allMatch(i -> typed.has("s" + i));
+        return new Circuit(
+                ring(),
+                stretches,
+                spurs(outlets, line, protective),
+                celsius(),
+                known ? Lengths.DRAWN : Lengths.UNKNOWN);
     }
 
     private double section(String field, double usual) {
-        double mm2 = typed.figure(field, usual);
+        double mm2 = typed.section(field).orElse(usual);
         if (!(mm2 > 0 && mm2 <= MOST_MM2)) {
             typed.refuse(
                     field,
                     "“" + typed.text(field) + "” is not accepted; expected a section above 0 and at most "
-                            + (int) MOST_MM2 + " mm², such as 2.5.");
+                            + (int) MOST_MM2 + " mm², such as 2.5, or a gauge such as 12 AWG.");
             return usual;
         }
         return mm2;
@@ -122,7 +143,7 @@ final class CircuitForm {
             typed.refuse(
                     field,
                     "“" + typed.text(field)
-                            + "” is not accepted; expected metres such as 6, or metres and sections such as 6 4/2.5.");
+                            + "” is not accepted; expected a length such as 6 or 20 ft, or a length and sections such as 6 4/2.5.");
             return new Stretch(USUAL_M, line, protective);
         });
     }
@@ -134,11 +155,12 @@ final class CircuitForm {
             return Optional.empty();
         }
         try {
-            double metres = number(stretch.group(1));
+            boolean metric = stretch.group(2) == null || stretch.group(2).equalsIgnoreCase("m");
+            double metres = number(stretch.group(1)) * (metric ? 1 : FOOT_M);
             return Optional.of(
-                    stretch.group(2) == null
+                    stretch.group(3) == null
                             ? new Stretch(metres, line, protective)
-                            : new Stretch(metres, number(stretch.group(2)), number(stretch.group(3))));
+                            : new Stretch(metres, mm2(stretch.group(3)), mm2(stretch.group(4))));
         } catch (IllegalArgumentException e) {
             typed.refuse(field, "“" + text + "” is not accepted. " + e.getMessage());
             return Optional.of(new Stretch(USUAL_M, line, protective));
@@ -184,6 +206,12 @@ final class CircuitForm {
                 .filter(field -> OF_DRAWING.matcher(field).matches() && typed.has(field) && !places.contains(field))
                 .sorted()
                 .toList();
+    }
+
+    /** A section in mm² or a gauge; what is neither is refused by the stretch with its range. */
+    private static double mm2(String text) {
+        OptionalInt gauge = text.toLowerCase(Locale.ROOT).contains("awg") ? Awg.parse(text) : OptionalInt.empty();
+        return gauge.isPresent() ? Awg.areaMm2(gauge.getAsInt()) : number(text);
     }
 
     private static double number(String text) {
@@ -237,6 +265,14 @@ final class CircuitForm {
     private Optional<OptionalDouble> read(String field, double leads) {
         Understood understood = new ReadingLanguage(false).understand(typed.text(field));
         if (understood instanceof Understood.Value value && value.unit() == Understood.Unit.OHM) {
+            if (value.value() < leads - BELOW_LEADS_OHM) {
+                typed.refuse(
+                        field,
+                        "“" + typed.text(field) + "” is not accepted; expected at least the "
+                                + Engineering.text(leads, "Ω")
+                                + " of the leads. Short the probes and enter the leads again.");
+                return Optional.empty();
+            }
             return Optional.of(
                     value.value() >= OPEN_FROM_OHM
                             ? OptionalDouble.empty()
@@ -282,12 +318,67 @@ final class CircuitForm {
         OptionalDouble load = typed.figure("load", "the load in amperes, such as 10");
         OptionalDouble leg = typed.figure("leg", "what one leg may carry in amperes, such as 20");
         Optional<Protection> protection = protection();
+        EarthFault fault = fault();
         try {
-            return new Supply(volts, ohm, protection, load, drop, leg);
+            return new Supply(volts, ohm, protection, load, drop, leg, fault);
         } catch (IllegalArgumentException e) {
             typed.refuse("volts", String.valueOf(e.getMessage()));
-            return new Supply(230, ohm, protection, load, 0.05, leg);
+            return new Supply(230, ohm, protection, load, 0.05, leg, EarthFault.plain());
         }
+    }
+
+    /** What is asked of a fault to exposed metal, and what was read of it. */
+    private EarthFault fault() {
+        double factor = typed.figure("factor", EarthFault.USUAL_FACTOR);
+        if (!(factor > 0 && factor <= 1)) {
+            typed.refuse(
+                    "factor",
+                    "“" + typed.text("factor")
+                            + "” is not accepted; expected a factor above 0 and at most 1, such as 0.95.");
+            factor = EarthFault.USUAL_FACTOR;
+        }
+        return new EarthFault(
+                earthing(),
+                !typed.text("rule").equals("distribution"),
+                factor,
+                residual(),
+                thousandth("rcd_ms", "the trip time in ms at the rated residual current, such as 25"),
+                thousandth("rcd5_ms", "the trip time in ms at five times that current, such as 20"),
+                typed.figure("zs", "the loop impedance in Ω, such as 0.62"),
+                times(1000, typed.figure("breaking", "the breaking capacity in kA, such as 6")));
+    }
+
+    private Earthing earthing() {
+        String said = typed.text("earthing", Earthing.TN.name());
+        return Stream.of(Earthing.values())
+                .filter(each -> each.name().equals(said))
+                .findFirst()
+                .orElseGet(() -> {
+                    typed.refuse("earthing", "“" + said + "” is not accepted; expected TN, TT or SELV.");
+                    return Earthing.TN;
+                });
+    }
+
+    private Optional<ResidualDevice> residual() {
+        String kind = typed.text("rcd");
+        OptionalDouble rated = thousandth("rcd_ma", "the rated residual current in mA, such as 30");
+        if (kind.isEmpty() || kind.equals("none") || rated.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new ResidualDevice(kind.equals("S"), rated.getAsDouble()));
+        } catch (IllegalArgumentException e) {
+            typed.refuse("rcd_ma", String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    private OptionalDouble thousandth(String field, String expected) {
+        return times(0.001, typed.figure(field, expected));
+    }
+
+    private static OptionalDouble times(double factor, OptionalDouble figure) {
+        return figure.isPresent() ? OptionalDouble.of(factor * figure.getAsDouble()) : figure;
     }
 
     /** The protective device; empty where none is said. */

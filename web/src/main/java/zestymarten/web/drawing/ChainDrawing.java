@@ -50,16 +50,22 @@ public record ChainDrawing(
      *
      * @param readings ready text by point
      * @param next the point to probe next; empty where there is none
-     * @param out points before which the fault is known not to be
+     * @param factors by the point at a part's end, how much likelier the fault is there than before anything was read; 0 where it
+     *     is known not to be
      * @param jumps zones and connectors where a reading jumped
      */
     public static ChainDrawing of(
-            WireChain chain, Map<String, String> readings, Optional<String> next, Set<String> out, Set<String> jumps) {
+            WireChain chain,
+            Map<String, String> readings,
+            Optional<String> next,
+            Map<String, Double> factors,
+            Set<String> jumps) {
         double metres =
                 chain.parts().stream().mapToDouble(WireChain.Part::lengthM).sum();
         double room = WIDTH - 2 * MARGIN - LEAST * chain.parts().size();
         double densest = chain.parts().stream()
-                .mapToDouble(each -> Math.max(each.entry(), Math.max(each.run(), each.exit())))
+                .mapToDouble(each -> factor(factors, each) * Math.max(each.entry(), Math.max(each.run(), each.exit())))
+                .filter(each -> each > 0)
                 .max()
                 .orElse(1);
         List<Piece> pieces = new ArrayList<>();
@@ -71,16 +77,17 @@ public record ChainDrawing(
             double share =
                     metres > 0 ? part.lengthM() / metres : 1.0 / chain.parts().size();
             double width = LEAST + Math.max(0, room) * share;
-            boolean without = out.contains(part.to().name());
+            double factor = factor(factors, part);
+            boolean without = factor == 0;
             boolean exit = jumps.contains(part.to().connector());
-            pieces.add(new Piece(x, ENTRY, thickness(part.entry(), densest), without, false));
+            pieces.add(new Piece(x, ENTRY, thickness(factor * part.entry(), densest), without, false));
             pieces.add(new Piece(
                     x + ENTRY,
                     width - 2 * ENTRY,
-                    thickness(part.run(), densest),
+                    thickness(factor * part.run(), densest),
                     without,
                     jumps.contains(part.zone())));
-            pieces.add(new Piece(x + width - ENTRY, ENTRY, thickness(part.exit(), densest), without, exit));
+            pieces.add(new Piece(x + width - ENTRY, ENTRY, thickness(factor * part.exit(), densest), without, exit));
             String length = part.lengthM() > 0 ? Engineering.text(part.lengthM(), "m") : "";
             names.add(new Name(
                     x + width / 2,
@@ -98,6 +105,10 @@ public record ChainDrawing(
             double x, Terminal at, boolean probed, Optional<String> next, Map<String, String> readings) {
         boolean isNext = next.filter(at.name()::equals).isPresent();
         return new Bead(x, at.name(), probed, isNext, readings.getOrDefault(at.name(), ""));
+    }
+
+    private static double factor(Map<String, Double> factors, WireChain.Part part) {
+        return factors.getOrDefault(part.to().name(), 1.0);
     }
 
     private static double thickness(double likelihood, double densest) {

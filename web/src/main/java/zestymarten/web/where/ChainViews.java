@@ -15,7 +15,9 @@ import zestymarten.core.job.Entry;
 import zestymarten.core.job.Job;
 import zestymarten.core.judge.Judgement;
 import zestymarten.core.locate.Chain;
+import zestymarten.core.locate.ChainReadings;
 import zestymarten.core.locate.WireChain;
+import zestymarten.core.meter.Meter;
 import zestymarten.core.plan.Step;
 import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.Understood;
@@ -30,7 +32,7 @@ final class ChainViews {
     private final WireChain wires;
     private final Chain chain;
     private final Map<String, Double> read = new HashMap<>();
-    private final Chain.Between known;
+    private final ChainReadings known;
 
     private ChainViews(Job job, Conductor wire, Map<String, String> typed) {
         this.job = job;
@@ -40,12 +42,15 @@ final class ChainViews {
         chain = wires.chain();
         job.entries().stream().filter(Entry::stands).forEach(this::take);
         chain.stretches().forEach(each -> takeTyped(each.point()));
-        Chain.Between now = chain.all();
+        Map<Integer, Double> ohms = new HashMap<>();
         for (int i = 0; i < chain.stretches().size(); i++) {
             Double ohm = read.get(chain.stretches().get(i).point());
-            now = ohm == null ? now : chain.after(now, i, ohm);
+            if (ohm != null) {
+                ohms.put(i, ohm);
+            }
         }
-        known = now;
+        Meter meter = job.conditions().meter();
+        known = ChainReadings.of(chain, ohms, ohm -> meter.accuracy() * ohm + 2 * meter.resolutionOhm());
     }
 
     /** A way to go along the chain, with the probes it takes on the average. */
@@ -128,13 +133,12 @@ final class ChainViews {
     }
 
     private ChainView view() {
-        Optional<String> next =
-                chain.next(known, way()).map(chain.stretches()::get).map(Chain.Stretch::point);
+        Optional<String> next = known.next(way()).map(chain.stretches()::get).map(Chain.Stretch::point);
         Map<String, String> readings =
                 read.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, each -> ohms(each.getValue())));
         return new ChainView(
                 wires.start().name(),
-                ChainDrawing.of(wires, readings, next, out(), jumps),
+                ChainDrawing.of(wires, readings, next, factors(), jumps),
                 points(),
                 ways(),
                 verdict(),
@@ -146,23 +150,24 @@ final class ChainViews {
         return Double.isInfinite(ohm) ? "open" : Engineering.text(ohm, "\u03a9");
     }
 
-    /** Ends of parts in which the fault is known not to be. */
-    private Set<String> out() {
-        Set<String> out = new HashSet<>();
-        int stretch = 0;
-        for (WireChain.Part part : wires.parts()) {
-            if (!read.isEmpty() && (stretch < known.first() || stretch > known.last())) {
-                out.add(part.to().name());
-            }
-            stretch += part.to().name().equals(chain.stretches().get(stretch).point()) ? 1 : 0;
-        }
-        return out;
-    }
-
-    private List<PointView> points() {
+    /** By the end of each part, how much likelier the fault is there than before anything was read. */
+    private Map<String, Double> factors() {
         double all = chain.stretches().stream()
                 .mapToDouble(Chain.Stretch::likelihood)
                 .sum();
+        Map<String, Double> factors = new HashMap<>();
+        int stretch = 0;
+        for (WireChain.Part part : wires.parts()) {
+            Chain.Stretch here = chain.stretches().get(stretch);
+            factors.put(
+                    part.to().name(),
+                    here.likelihood() > 0 ? known.shares().get(stretch) * all / here.likelihood() : 0);
+            stretch += part.to().name().equals(here.point()) ? 1 : 0;
+        }
+        return factors;
+    }
+
+    private List<PointView> points() {
         List<PointView> points = new ArrayList<>();
         double before = 0;
         for (Chain.Stretch each : chain.stretches()) {
@@ -174,7 +179,7 @@ final class ChainViews {
                     Double.isNaN(own) ? "" : ohms(own),
                     Engineering.text(chain.mostOhm(points.size()), "\u03a9"),
                     typed.getOrDefault("at." + each.point(), ""),
-                    Math.round(100 * each.likelihood() / all) + " %"));
+                    Math.round(100 * known.shares().get(points.size())) + " %"));
             before = now;
         }
         return points;
@@ -191,20 +196,77 @@ final class ChainViews {
     }
 
     private String verdict() {
-        if (known.first() > known.last()) {
-            return "No stretch has too much: the whole is as it should be.";
-        }
-        if (chain.stretches().size() == 1) {
+        if (chain.stretches().size() == 1 && known.tooMuch().isEmpty() && !known.isGood()) {
             return "Between its two ends no probe reaches it. Move it, or calculate the distance below.";
         }
-        Chain.Stretch last = chain.stretches().get(known.last());
-        if (known.isFound()) {
-            String it = read.containsKey(last.point()) ? "It is" : "If the whole has too much, it is";
-            return it + " in " + last.name() + ", before " + last.point() + ".";
+        if (!known.contradictions().isEmpty()) {
+            return known.contradictions().stream().map(this::contradiction).collect(Collectors.joining(" "));
         }
-        String from = known.first() == 0
+        List<String> says = new ArrayList<>();
+        known.tooMuch().forEach(each -> says.add(tooMuch(each)));
+        known.segments().stream()
+                .filter(each -> each.state() == ChainReadings.State.UNKNOWN)
+                .forEach(each -> says.add(unknown(each)));
+        known.segments().forEach(each -> known.mayHide(each).ifPresent(hidden -> says.add(hidden(each, hidden))));
+        if (known.isGood()) {
+            says.add("No stretch has too much: each was read by itself and is within its limit.");
+        } else if (says.isEmpty()) {
+            says.add("What was read is within its limits, and no stretch has room to hide more.");
+        }
+        return String.join(" ", says);
+    }
+
+    private String names(ChainReadings.Segment segment) {
+        return chain.stretches().subList(segment.first(), segment.last() + 1).stream()
+                .map(Chain.Stretch::name)
+                .collect(Collectors.joining(", "));
+    }
+
+    private String from(int stretch) {
+        return stretch == 0
                 ? wires.start().name()
-                : chain.stretches().get(known.first() - 1).point();
-        return "It is between " + from + " and " + last.point() + ".";
+                : chain.stretches().get(stretch - 1).point();
+    }
+
+    private String between(ChainReadings.Segment segment) {
+        return "between " + from(segment.first()) + " and "
+                + chain.stretches().get(segment.last()).point();
+    }
+
+    private String tooMuch(ChainReadings.Segment segment) {
+        double ohm = segment.ohm().orElseThrow();
+        String what = Double.isInfinite(ohm)
+                ? "open"
+                : Engineering.text(ohm, "\u03a9") + ", at most " + Engineering.text(segment.mostOhm(), "\u03a9");
+        return segment.isOne()
+                ? "It is in " + names(segment) + ", before "
+                        + chain.stretches().get(segment.last()).point() + ": " + what + "."
+                : "It is " + between(segment) + ": " + what + " together.";
+    }
+
+    private String unknown(ChainReadings.Segment segment) {
+        boolean behindAnOpen = segment.first() > 0 && Double.isInfinite(read.getOrDefault(from(segment.first()), 0.0));
+        if (behindAnOpen) {
+            return "Behind the open nothing is known of " + names(segment) + ": read them from the other end.";
+        }
+        return known.tooMuch().isEmpty()
+                ? (read.isEmpty() ? "It is " : "What was read is within its limits. If the whole has too much, it is ")
+                        + between(segment) + "."
+                : "Not read: " + names(segment) + ".";
+    }
+
+    private String hidden(ChainReadings.Segment segment, int stretch) {
+        return "The " + Engineering.text(segment.ohm().orElseThrow(), "\u03a9") + " " + between(segment)
+                + " are within their limit together, but "
+                + chain.stretches().get(stretch).name() + " alone may have at most "
+                + Engineering.text(chain.stretches().get(stretch).mostOhm(), "\u03a9")
+                + ": it can hide in what the others leave.";
+    }
+
+    private String contradiction(ChainReadings.Contradiction both) {
+        String nearer = chain.stretches().get(both.nearer()).point();
+        String farther = chain.stretches().get(both.farther()).point();
+        return "Contradiction: " + ohms(read.getOrDefault(nearer, 0.0)) + " at " + nearer + ", but "
+                + ohms(read.getOrDefault(farther, 0.0)) + " at " + farther + ", farther on. Measure both again.";
     }
 }

@@ -33,14 +33,14 @@ class ChartDrawingTest {
                     .assembly("Chain", Kind.DEVICE, "", Map.of()),
             20);
 
-    private static ChainDrawing chain(Set<String> out, Set<String> jumps) {
+    private static ChainDrawing chain(Map<String, Double> factors, Set<String> jumps) {
         WireChain chain = WireChain.of(CHAIN, CHAIN.conductor("K1"), jumps);
-        return ChainDrawing.of(chain, Map.of("A2.1", "10 mΩ"), Optional.of("A3.1"), out, jumps);
+        return ChainDrawing.of(chain, Map.of("A2.1", "10 mΩ"), Optional.of("A3.1"), factors, jumps);
     }
 
     @Test
     void aChainIsAsLongAsItsMetresAndAsThickAsTheFaultIsLikely() {
-        ChainDrawing drawing = chain(Set.of(), Set.of());
+        ChainDrawing drawing = chain(Map.of(), Set.of());
         assertThat(drawing.beads().stream().map(ChainDrawing.Bead::name)).containsExactly("A1.1", "A2.1", "A3.1");
         double first = drawing.beads().get(1).x() - drawing.beads().get(0).x();
         double second = drawing.beads().get(2).x() - drawing.beads().get(1).x();
@@ -57,7 +57,7 @@ class ChartDrawingTest {
 
     @Test
     void whatIsClearedFadesAndWhereItJumpedIsMarked() {
-        ChainDrawing drawing = chain(Set.of("A2.1"), Set.of("flexing"));
+        ChainDrawing drawing = chain(Map.of("A2.1", 0.0), Set.of("flexing"));
         assertThat(drawing.pieces().stream().map(ChainDrawing.Piece::out))
                 .containsExactly(true, true, true, false, false, false);
         assertThat(drawing.pieces().get(4).jumped()).isTrue();

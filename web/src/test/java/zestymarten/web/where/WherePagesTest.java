@@ -61,15 +61,56 @@ class WherePagesTest {
         assertThat(browser.text("select[name=way]")).contains("farthest first", "halving", "probes on average");
         browser.fill("input[name='at.A3.1']", "0.02")
                 .keys(Keys.ENTER)
-                .see(".chain .sentence", "It is between A3.1 and A5.1. Probe next: black on A1.1, red on A4.1.");
+                .see(
+                        ".chain .sentence",
+                        "What was read is within its limits. If the whole has too much, it is between A3.1 and A5.1. Probe next: black on A1.1, red on A4.1.");
         browser.fill("input[name='at.A4.1']", "0.3")
                 .keys(Keys.ENTER)
-                .see(".chain .sentence", "It is in stud, before A4.1.");
+                .see(".chain .sentence", "It is in stud, before A4.1: 280 mΩ, at most 10 mΩ. Not read: bar.");
         assertThat(browser.count("svg.chain rect.out"))
-                .as("three parts are cleared")
-                .isEqualTo(9);
+                .as("nothing by itself is cleared: strip and core were read together, the bar was not")
+                .isZero();
         browser.fill("input[name='at.A4.1']", "hot")
                 .keys(Keys.ENTER)
                 .see(".chain .trouble", "At A4.1: “hot” is not accepted; expected a resistance such as 0.4, or OL.");
+    }
+
+    @Test
+    void contradictionsTwoBadStretchesAndUnitsAsTheyAreWritten() {
+        long wiring = site.wiring(
+                site.fresh("Chain"),
+                "wire,from,to,max_ohm\nS1,A1.1,A2.1,0.0266\nS2,A2.1,A3.1,0.0266\nS3,A3.1,A4.1,0.0266\n");
+        long run = site.run(wiring, "CH-2");
+        browser.desktop().signIn("bench").open("/runs/" + run + "/where?wire=S2");
+        browser.fill("input[name='at.A2.1']", "0.5")
+                .fill("input[name='at.A4.1']", "0.05")
+                .keys(Keys.ENTER)
+                .see(".chain .sentence", "Contradiction: 500 mΩ at A2.1, but 50 mΩ at A4.1, farther on.");
+        browser.fill("input[name='at.A3.1']", "0.52")
+                .fill("input[name='at.A4.1']", "0.9")
+                .keys(Keys.ENTER)
+                .see(
+                        ".chain .sentence",
+                        "It is in S1, before A2.1: 500 mΩ, at most 26.6 mΩ. It is in S3, before A4.1:");
+        browser.fill("input[name=length]", "328 ft")
+                .fill("input[name=EARTH_OHMS0]", "4.1")
+                .fill("input[name=EARTH_OHMS1]", "2.6")
+                .keys(Keys.ENTER)
+                .see(".ways-of", "The resistance of this core is not known");
+        assertThat(browser.text(".chain .sentence"))
+                .as("what was typed above stays")
+                .contains("It is in S1");
+        browser.fill("input[name=EARTH_OHMS2]", "3.2")
+                .fill("input[name=OPEN_BOTH_ENDS0]", "7 nF")
+                .fill("input[name=OPEN_BOTH_ENDS1]", "3nF")
+                .keys(Keys.ENTER)
+                .see("main", "These ways are of different faults");
+        browser.fill("input[name=OPEN_BOTH_ENDS0]", "")
+                .fill("input[name=PULSE0]", "66%")
+                .fill("input[name=PULSE1]", "305 ns")
+                .fill("input[name=doubt]", "80")
+                .keys(Keys.ENTER)
+                .see("main", "These ways contradict each other");
+        assertThat(browser.text("main")).contains("“80” is not accepted; expected percent from 0 to 50");
     }
 }

@@ -1,0 +1,58 @@
+package zestymarten.core.conductor;
+
+import java.util.OptionalDouble;
+import zestymarten.core.quantity.Engineering;
+
+/**
+ * A residual-current device: it opens when line and neutral do not carry the same. Source: IEC 61008-1, table 1; for one in a
+ * breaker IEC 61009-1 has the same times.
+ *
+ * @param delayed whether it is the selective kind, S, which waits so that one behind it opens first
+ * @param residualA rated residual current in amperes, above 0 and at most 30 A, such as 0.03
+ */
+public record ResidualDevice(boolean delayed, double residualA) {
+    private static final double MOST_A = 30;
+    /** Multiples of the rated residual current, the longest and the shortest time at each in seconds. */
+    private static final double[] TIMES = {1, 2, 5};
+
+    private static final double[] GENERAL_S = {0.3, 0.15, 0.04};
+    private static final double[] DELAYED_S = {0.5, 0.2, 0.15};
+    private static final double[] WAITS_S = {0.13, 0.06, 0.05};
+
+    /** Where its times come from. */
+    public static final String SOURCE = "IEC 61008-1, table 1";
+
+    public ResidualDevice {
+        if (!(residualA > 0 && residualA <= MOST_A)) {
+            throw new IllegalArgumentException("The rated residual current (" + residualA
+                    + " A) must be above 0 and at most " + (int) MOST_A + " A, such as 30m for 30 mA.");
+        }
+    }
+
+    /** Such as {@code RCD of 30 mA} or {@code RCD of 300 mA, type S}. */
+    public String name() {
+        return "RCD of " + Engineering.text(residualA, "A") + (delayed ? ", type S" : "");
+    }
+
+    /** The longest time in seconds that it may take at a residual current; empty below its rated one, where it may stay closed. */
+    public OptionalDouble longestSeconds(double amperes) {
+        OptionalDouble longest = OptionalDouble.empty();
+        for (int i = 0; i < TIMES.length; i++) {
+            if (amperes >= TIMES[i] * residualA) {
+                longest = OptionalDouble.of((delayed ? DELAYED_S : GENERAL_S)[i]);
+            }
+        }
+        return longest;
+    }
+
+    /** The shortest time in seconds that it must wait at its rated residual current or above; 0 for one without delay. */
+    public double shortestSeconds(double amperes) {
+        double shortest = 0;
+        for (int i = 0; i < TIMES.length; i++) {
+            if (delayed && amperes >= TIMES[i] * residualA) {
+                shortest = WAITS_S[i];
+            }
+        }
+        return shortest;
+    }
+}
