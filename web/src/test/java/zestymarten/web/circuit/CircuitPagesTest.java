@@ -88,7 +88,7 @@ class CircuitPagesTest {
         browser.fill("[name=p_3]", "OL").keys(Keys.ENTER).see(".ask", "This reading tells more: ");
         assertThat(browser.text(".verdict-line")).contains("point 3", "%");
         String asked = String.valueOf(browser.run("return document.activeElement.name"));
-        browser.keys("0.17", Keys.ENTER).see("main", "0.17 Ω");
+        browser.keys("0.17", Keys.ENTER).see(".verdict-line", "line to neutral at point 3");
         assertThat(browser.attribute("[name='" + asked + "']", "value")).isEqualTo("0.17");
     }
 
@@ -117,5 +117,31 @@ class CircuitPagesTest {
         browser.put("p_3", "OL");
         browser.click("main .do").see("main", "between point 2 and point 3");
         assertThat(browser.texts(".loop .seat-name")).containsExactly("1", "2", "3");
+    }
+
+    @Test
+    void anElectrodeOfItsOwnAsksForTheResidualCurrentDeviceAndItsTimes() {
+        browser.open("/circuit");
+        browser.put("kind", "radial");
+        browser.put("outlets", 2);
+        browser.click("main .do").see("h1", "Radial circuit");
+        browser.put("s1", "20 ft");
+        browser.put("s2", "20 ft 12 AWG/14 AWG");
+        browser.put("n_1", "0.09");
+        browser.put("n_2", "0.16");
+        browser.put("p_1", "0.12");
+        browser.put("p_2", "0.22");
+        browser.put("ze", "90");
+        browser.put("earthing", "TT");
+        browser.put("rcd", "general");
+        browser.put("rcd_ma", "30");
+        browser.click("main .do").see(".verdict-line", "An RCD of 30 mA that works opens within 40 ms.");
+        assertThat(browser.text("main table")).contains("disconnection time", "maximum 0.2 s", "touch voltage");
+        browser.put("rcd_ms", "340");
+        browser.put("rcd5_ms", "20");
+        browser.click("main .do").see(".verdict-line", "Fails: ");
+        browser.put("volts", "400 V and more");
+        browser.click("main .do").see(".trouble", "volts: “400 V and more”");
+        assertThat(browser.attribute("[name=s2]", "value")).isEqualTo("20 ft 12 AWG/14 AWG");
     }
 }
