@@ -91,23 +91,23 @@ class WherePagesTest {
                 .fill("input[name='at.A4.1']", "0.9")
                 .keys(Keys.ENTER)
                 .see(".chain .sentence", "It is in S1, before A2.1: 0.5 Ω, at most 26.6 mΩ. It is in S3, before A4.1:");
-        browser.fill("input[name=length]", "328 ft")
-                .fill("input[name=EARTH_OHMS0]", "4.1")
-                .fill("input[name=EARTH_OHMS1]", "2.6")
+        browser.fill(".grid input[name=length]", "328 ft")
+                .fill(".ways-of input[name=EARTH_OHMS0]", "4.1")
+                .fill(".ways-of input[name=EARTH_OHMS1]", "2.6")
                 .keys(Keys.ENTER)
                 .see(".ways-of", "The resistance of this core is not known");
         assertThat(browser.text(".chain .sentence"))
                 .as("what was typed above stays")
                 .contains("It is in S1");
-        browser.fill("input[name=EARTH_OHMS2]", "3.2")
-                .fill("input[name=OPEN_BOTH_ENDS0]", "7 nF")
-                .fill("input[name=OPEN_BOTH_ENDS1]", "3nF")
+        browser.fill(".ways-of input[name=EARTH_OHMS2]", "3.2")
+                .fill(".ways-of input[name=OPEN_BOTH_ENDS0]", "7 nF")
+                .fill(".ways-of input[name=OPEN_BOTH_ENDS1]", "3nF")
                 .keys(Keys.ENTER)
                 .see("main", "These ways are of different faults");
-        browser.fill("input[name=OPEN_BOTH_ENDS0]", "")
-                .fill("input[name=PULSE0]", "66%")
-                .fill("input[name=PULSE1]", "305 ns")
-                .fill("input[name=doubt]", "80")
+        browser.fill(".ways-of input[name=OPEN_BOTH_ENDS0]", "")
+                .fill(".ways-of input[name=PULSE0]", "66%")
+                .fill(".ways-of input[name=PULSE1]", "305 ns")
+                .fill(".grid input[name=doubt]", "80")
                 .keys(Keys.ENTER)
                 .see("main", "These ways contradict each other");
         assertThat(browser.text("main")).contains("“80” is not accepted; expected percent from 0 to 50");
