@@ -440,6 +440,9 @@
   });
 
   document.addEventListener("htmx:afterSwap", () => {
+    if (result()?.classList.contains("fault")) {
+      navigator.vibrate?.(200);
+    }
     const question = say?.querySelector(".question");
     if (question && question !== asked) {
       asked = question;

@@ -50,6 +50,7 @@ public final class Browser implements AutoCloseable {
                 "--disable-extensions",
                 "--force-device-scale-factor=1",
                 "--hide-scrollbars",
+                "--autoplay-policy=no-user-gesture-required",
                 "--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE 127.0.0.1 , EXCLUDE localhost");
         LoggingPreferences log = new LoggingPreferences();
         log.enable(LogType.BROWSER, Level.WARNING);

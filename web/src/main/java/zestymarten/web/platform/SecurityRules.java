@@ -205,6 +205,6 @@ class SecurityRules {
     private static void headers(HttpSecurity http) throws Exception {
         http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                 .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
-                .permissionsPolicyHeader(policy -> policy.policy("camera=(), microphone=(), geolocation=()")));
+                .permissionsPolicyHeader(policy -> policy.policy("camera=(self), microphone=(self), geolocation=()")));
     }
 }

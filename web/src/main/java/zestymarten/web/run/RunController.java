@@ -5,6 +5,7 @@ import java.security.Principal;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -32,9 +33,11 @@ class RunController {
 
     private final Runs runs;
     private final RunViews views;
+    private final Speech speech;
     private final Taking taking;
 
-    RunController(Runs runs, RunViews views, Taking taking) {
+    RunController(Runs runs, RunViews views, Speech speech, Taking taking) {
+        this.speech = speech;
         this.taking = taking;
         this.runs = runs;
         this.views = views;
@@ -60,7 +63,7 @@ class RunController {
             @CookieValue(name = "faces", defaultValue = "wire") String faces,
             Model model) {
         Run run = runs.find(id);
-        model.addAttribute("run", views.view(run, planned(run, form.named()), Optional.empty(), mating(faces)));
+        show(model, run, planned(run, form.named()), Optional.empty(), faces);
         model.addAttribute("token", UUID.randomUUID());
         model.addAttribute("takes", taking.takes(run));
         return "run/run";
@@ -74,7 +77,7 @@ class RunController {
             @CookieValue(name = "faces", defaultValue = "wire") String faces,
             Model model) {
         Run run = runs.find(id);
-        model.addAttribute("run", views.view(run, planned(run, form.named()), Optional.empty(), mating(faces)));
+        show(model, run, planned(run, form.named()), Optional.empty(), faces);
         return WORK;
     }
 
@@ -97,7 +100,7 @@ class RunController {
                 .filter(each -> columns > 0 || each instanceof Step.Touch)
                 .skip(Math.max(0, index))
                 .findFirst();
-        model.addAttribute("run", views.view(run, step, Optional.empty(), mating(faces)));
+        show(model, run, step, Optional.empty(), faces);
         return WORK;
     }
 
@@ -114,8 +117,15 @@ class RunController {
                 .touch(StepForm.terminal(black), StepForm.terminal(red))
                 .orElseThrow(() -> new Refused(
                         "", "“" + black + " " + red + "”: no step of this test measures between those two."));
-        model.addAttribute("run", views.view(run, Optional.of(found), Optional.empty(), mating(faces)));
+        show(model, run, Optional.of(found), Optional.empty(), faces);
         return WORK;
+    }
+
+    /** The run as words and drawings, and as what is said aloud of it. */
+    private void show(Model model, Run run, Optional<Step> at, Optional<Entry> stays, String faces) {
+        RunView view = views.view(run, at, stays, mating(faces));
+        model.addAttribute("run", view);
+        model.addAttribute("spoken", speech.of(view, run.job(), LocaleContextHolder.getLocale()));
     }
 
     private static long triangleIndex(int row, int column, int pieces) {
@@ -216,13 +226,12 @@ class RunController {
                 && run.job().state(kept.entry().step()) != StepState.SKIPPED
                 && kept.entry().content() instanceof Entry.Content.Reading;
         boolean again = !run.job().isDone(kept.entry().step());
-        model.addAttribute(
-                "run",
-                views.view(
-                        run,
-                        again ? Optional.of(kept.entry().step()) : Optional.empty(),
-                        stays ? Optional.of(kept.entry()) : Optional.empty(),
-                        mating(faces)));
+        show(
+                model,
+                run,
+                again ? Optional.of(kept.entry().step()) : Optional.empty(),
+                stays ? Optional.of(kept.entry()) : Optional.empty(),
+                faces);
         response.setHeader("HX-Trigger", "marten:kept");
         return WORK;
     }
@@ -239,7 +248,7 @@ class RunController {
                 .filter(each -> each.id().equals(entry))
                 .map(Entry::step)
                 .findFirst();
-        model.addAttribute("run", views.view(run, planned(run, step), Optional.empty(), mating(faces)));
+        show(model, run, planned(run, step), Optional.empty(), faces);
         return WORK;
     }
 

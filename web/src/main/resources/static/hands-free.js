@@ -1,0 +1,199 @@
+// Hands free: the test says its steps, hears the meter's beep and says back what it has saved. Everything stays on this device.
+const bar = document.getElementById("hands-free");
+const work = () => document.getElementById("work");
+const press = (key) => document.querySelector(`.keypad [data-key="${key}"]`)?.click();
+
+const start = async () => {
+  const { learn, BeepListener, BLOCK } = await import(bar.dataset.beep);
+  const state = document.getElementById("hands-state");
+  const stop = document.getElementById("hands-stop");
+  const dialog = document.getElementById("hands-dialog");
+  const trouble = document.getElementById("hands-trouble");
+  const speaks = document.getElementById("hands-speak");
+  const silent = document.getElementById("hands-silent");
+  const voice = window.speechSynthesis;
+  let speaking = false;
+  let kept = false;
+  let said = "";
+  let ear = null;
+
+  const show = (text) => {
+    state.textContent = text;
+  };
+
+  const say = (text) => {
+    if (speaking && voice && text) {
+      voice.cancel();
+      const words = new SpeechSynthesisUtterance(text);
+      words.lang = document.documentElement.lang;
+      const own = voice.getVoices().filter((each) => each.localService);
+      words.voice = own.find((each) => each.lang.startsWith(words.lang.slice(0, 2))) ?? own[0] ?? null;
+      if (words.voice) {
+        voice.speak(words); // never by a voice that is spoken elsewhere
+      }
+    }
+  };
+
+  const sayStep = () => {
+    const { heard, say: step } = work().dataset;
+    const text = kept && heard ? `${heard} ${step}` : step;
+    kept = false;
+    if (text !== said) {
+      said = text;
+      say(text);
+    }
+    ear?.listener.again();
+  };
+
+  // The microphone, block after block; a timer instead of a worklet, so that nothing runs but the scripts of this site.
+  const open = async () => {
+    const stream = await navigator.mediaDevices.getUserMedia({
+      audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false },
+    });
+    const context = new AudioContext();
+    const analyser = new AnalyserNode(context, { fftSize: BLOCK * 2 });
+    context.createMediaStreamSource(stream).connect(analyser);
+    await context.resume();
+    return { stream, context, analyser };
+  };
+
+  const close = ({ stream, context }) => {
+    stream.getTracks().forEach((track) => track.stop());
+    context.close();
+  };
+
+  // A second of sound, put together from blocks as they come by.
+  const record = async ({ analyser, context }, seconds) => {
+    const all = new Float32Array(Math.ceil((seconds * context.sampleRate) / BLOCK) * BLOCK);
+    const block = new Float32Array(analyser.fftSize);
+    for (let at = 0; at < all.length; at += BLOCK) {
+      await new Promise((done) => setTimeout(done, (1000 * BLOCK) / context.sampleRate));
+      analyser.getFloatTimeDomainData(block);
+      all.set(block.subarray(block.length - BLOCK), at);
+    }
+    return all;
+  };
+
+  const heard = (what) => {
+    const { beeps, silences } = work().dataset;
+    if (document.querySelector(".result, dialog[open], #say .question") || document.getElementById("slot").value.trim()) {
+      ear.listener.again();
+    } else if (what === "joined" && beeps === "true") {
+      show("Heard: beep.");
+      press("b");
+    } else if (what === "silent" && silences === "true") {
+      show("Heard: no beep.");
+      press("n");
+    } else {
+      const why = what === "unsteady" ? "The beep comes and goes." : "Read the resistance here: a tone does not tell.";
+      show(`${why} Nothing was saved.`);
+      say(why);
+      ear.listener.again();
+    }
+  };
+
+  const listen = () => {
+    const block = new Float32Array(ear.analyser.fftSize);
+    ear.timer = setInterval(() => {
+      ear.analyser.getFloatTimeDomainData(block);
+      const what = ear.listener.feed(block.subarray(block.length - BLOCK));
+      if (what && !voice?.speaking) {
+        heard(what);
+      } else if (what) {
+        ear.listener.again(); // what the test itself says is no beep
+      }
+    }, (1000 * BLOCK) / ear.context.sampleRate);
+  };
+
+  const silence = () => {
+    if (ear) {
+      clearInterval(ear.timer);
+      close(ear);
+    }
+    ear = null;
+    speaking = false;
+    voice?.cancel();
+    stop.hidden = true;
+    show("");
+  };
+
+  const begin = () => {
+    speaking = speaks.checked;
+    said = "";
+    stop.hidden = false;
+    dialog.close();
+    document.getElementById("slot").focus();
+    sayStep();
+  };
+
+  document.getElementById("hands-learn").addEventListener("click", async () => {
+    silence();
+    trouble.textContent = "";
+    const seconds = Number(silent.value.replace(",", "."));
+    if (!(seconds >= 0.5 && seconds <= 20)) {
+      trouble.textContent = `“${silent.value}” is not accepted; expected seconds from 0.5 to 20, such as 2.`;
+      return;
+    }
+    const made = await open().catch(() => null);
+    if (!made) {
+      trouble.textContent = "The microphone is not there, or was refused. The steps can still be said aloud.";
+      return;
+    }
+    trouble.textContent = "Listening for one second …";
+    const tone = learn(await record(made, 1.1), made.context.sampleRate);
+    if (!tone) {
+      close(made);
+      trouble.textContent = "No steady tone was heard. Hold the meter nearer, or go where it is quieter, and try again.";
+      return;
+    }
+    trouble.textContent = "";
+    const listener = new BeepListener({ ...tone, rate: made.context.sampleRate, silentMs: 1000 * seconds });
+    ear = { ...made, listener };
+    listen();
+    begin();
+    show(`Listening for the beep of ${Math.round(tone.hz)} Hz.`);
+  });
+
+  document.getElementById("hands-only-speak").addEventListener("click", () => {
+    silence();
+    speaks.checked = true;
+    begin();
+    show("The steps are said aloud.");
+  });
+
+  stop.addEventListener("click", silence);
+  document.addEventListener("marten:kept", () => {
+    kept = true;
+  });
+  document.addEventListener("htmx:afterSwap", (event) => {
+    if (speaking || ear) {
+      if (event.detail?.target?.id === "work" || event.target?.id === "work") {
+        sayStep();
+      }
+    }
+  });
+
+  const arm = () => {
+    if (ear) {
+      ear.listener.armed();
+      show("The probes are on: hold.");
+    }
+  };
+  document.addEventListener("keydown", (event) => {
+    const slot = document.getElementById("slot");
+    const pedal = ["PageDown", "MediaPlayPause"].includes(event.key);
+    if (ear && (pedal || (event.key === "p" && !slot.value)) && !document.querySelector("dialog[open]")) {
+      event.preventDefault();
+      event.stopPropagation();
+      arm();
+    }
+  }, true);
+  navigator.mediaSession?.setActionHandler("play", arm);
+  navigator.mediaSession?.setActionHandler("pause", arm);
+  window.addEventListener("pagehide", silence);
+  bar.hidden = false;
+};
+
+if (bar) {
+  start();
+}
