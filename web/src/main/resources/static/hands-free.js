@@ -5,6 +5,7 @@ const press = (key) => document.querySelector(`.keypad [data-key="${key}"]`)?.cl
 
 const start = async () => {
   const { learn, BeepListener, BLOCK } = await import(bar.dataset.beep);
+  const { speak } = await import(bar.dataset.speak);
   const state = document.getElementById("hands-state");
   const stop = document.getElementById("hands-stop");
   const dialog = document.getElementById("hands-dialog");
@@ -22,15 +23,8 @@ const start = async () => {
   };
 
   const say = (text) => {
-    if (speaking && voice && text) {
-      voice.cancel();
-      const words = new SpeechSynthesisUtterance(text);
-      words.lang = document.documentElement.lang;
-      const own = voice.getVoices().filter((each) => each.localService);
-      words.voice = own.find((each) => each.lang.startsWith(words.lang.slice(0, 2))) ?? own[0] ?? null;
-      if (words.voice) {
-        voice.speak(words); // never by a voice that is spoken elsewhere
-      }
+    if (speaking) {
+      speak(text);
     }
   };
 

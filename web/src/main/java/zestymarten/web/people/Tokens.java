@@ -1,14 +1,8 @@
 package zestymarten.web.people;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -21,20 +15,18 @@ import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Bearers;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Secret;
 
 /**
- * Tokens by which programs act for a person without the person's password. Only a digest is stored: a token has 256 random
- * bits, so that a quick digest is as good as a slow one. A token never does more than its person may do at that moment, and
+ * Tokens by which programs act for a person without the person's password. Only a digest is stored. A token never does more than its person may do at that moment, and
  * never looks after people.
  */
 @Service
 class Tokens implements Bearers {
     private static final String PREFIX = "marten_";
-    private static final int BYTES = 32;
     private static final int LONGEST_NAME = 60;
     private static final int MOST = 50;
     private static final Duration SEEN_AGAIN = Duration.ofMinutes(1);
-    private static final SecureRandom RANDOM = new SecureRandom();
 
     private final TokenMapper mapper;
     private final ApplicationEventPublisher events;
@@ -80,10 +72,8 @@ class Tokens implements Bearers {
         if (mapper.of(person).size() >= MOST) {
             throw new Refused("token", "You have " + MOST + " tokens. Revoke one first.");
         }
-        byte[] random = new byte[BYTES];
-        RANDOM.nextBytes(random);
-        String token = PREFIX + Base64.getUrlEncoder().withoutPadding().encodeToString(random);
-        mapper.insert(person, name, digest(token), writes, clock.instant());
+        String token = PREFIX + Secret.fresh();
+        mapper.insert(person, name, Secret.digest(token), writes, clock.instant());
         events.publishEvent(new AuditEvent(AuditEvent.Kind.TOKEN_MADE, name, writes ? "reads and writes" : "reads"));
         return token;
     }
@@ -101,7 +91,7 @@ class Tokens implements Bearers {
     @Override
     @Transactional
     public Optional<UserDetails> bearer(String token) {
-        return Optional.ofNullable(mapper.holder(digest(token))).map(holder -> {
+        return Optional.ofNullable(mapper.holder(Secret.digest(token))).map(holder -> {
             Instant now = clock.instant();
             if (holder.usedAt() == null || holder.usedAt().plus(SEEN_AGAIN).isBefore(now)) {
                 mapper.used(holder.id(), now);
@@ -116,14 +106,5 @@ class Tokens implements Bearers {
     private static String[] roles(Holder holder) {
         Role most = holder.writes() ? Role.LEAD : Role.VIEWER;
         return (holder.role().compareTo(most) < 0 ? holder.role() : most).included();
-    }
-
-    private static String digest(String token) {
-        try {
-            MessageDigest sha = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(sha.digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java platform has SHA-256.", e);
-        }
     }
 }

@@ -32,6 +32,8 @@ public record AuditEvent(Kind kind, String subject, String detail) {
         SESSIONS_ENDED("signed out elsewhere"),
         TOKEN_MADE("token made"),
         TOKEN_REVOKED("token revoked"),
+        HELPER_LINK_MADE("helper's link made"),
+        HELPER_LINK_REVOKED("helper's link revoked"),
         METER("meter changed"),
         LIMITS("limits changed"),
         SIGN_OFF("sign-off rule changed"),

@@ -137,6 +137,7 @@ class SecurityRules {
                                 "/*.js",
                                 "/*.svg",
                                 "/favicon.ico",
+                                "/h/**",
                                 "/actuator/health/**")
                         .permitAll()
                         .requestMatchers("/people/**", "/audit", "/audit.csv")

@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.PublicAddress;
+import zestymarten.web.platform.Qr;
 
 /** What is printed of a run and its unit. */
 @Component

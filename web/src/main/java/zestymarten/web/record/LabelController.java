@@ -12,6 +12,7 @@ import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.web.platform.PublicAddress;
+import zestymarten.web.platform.Qr;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
 import zestymarten.web.wiring.Wirings;

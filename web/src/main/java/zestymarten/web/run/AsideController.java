@@ -5,7 +5,6 @@ import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -16,7 +15,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriUtils;
-import zestymarten.core.assembly.Terminal;
 import zestymarten.core.job.Behaviours;
 import zestymarten.core.job.Entry;
 import zestymarten.core.job.Job;
@@ -24,7 +22,7 @@ import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Step;
 import zestymarten.web.platform.Refused;
 
-/** What is told beside the steps of a run: the complaint, a repair, the ledger; and the page of a helper at the far end. */
+/** What is told beside the steps of a run: the complaint, a repair, the ledger. */
 @Controller
 @RequestMapping("/runs/{id}")
 class AsideController {
@@ -163,64 +161,5 @@ class AsideController {
         int touch = runs.find(id).job().nextTouch(step);
         runs.enter(id, sent(token, step, touch, ""), who.getName());
         return "redirect:/runs/" + id;
-    }
-
-    /** What the helper at the far end has to do now. */
-    record HelperView(String sentence, List<String> pins, String why, boolean waits) {}
-
-    @GetMapping("/helper")
-    String helper(@PathVariable long id, Model model) {
-        Run run = runs.find(id);
-        model.addAttribute("run", run);
-        model.addAttribute("helper", helper(run));
-        return "run/helper";
-    }
-
-    @GetMapping("/helper/now")
-    String helperNow(@PathVariable long id, Model model) {
-        Run run = runs.find(id);
-        model.addAttribute("run", run);
-        model.addAttribute("helper", helper(run));
-        return "run/helping";
-    }
-
-    private static HelperView helper(Run run) {
-        Job job = run.job();
-        Optional<Step> due = run.isUnderWay() ? job.current() : Optional.empty();
-        if (due.isEmpty()) {
-            return new HelperView(
-                    "Nothing is left to do.", List.of(), "Keep your ends apart until you are asked.", true);
-        }
-        return due.get()
-                .fold(
-                        probes -> waits("The meter is being checked."),
-                        touch -> atFarEnd(job, touch),
-                        act -> act.deed() == Deed.TIED || act.deed() == Deed.FREED
-                                ? new HelperView(
-                                        act.deed() == Deed.TIED
-                                                ? "Link all these together:"
-                                                : "Free these, and keep them apart:",
-                                        job.plan().farEnds().stream()
-                                                .map(Terminal::name)
-                                                .toList(),
-                                        "Say when it is done.",
-                                        false)
-                                : waits("The other end is busy: " + ActWords.shortly(act) + "."));
-    }
-
-    private static HelperView atFarEnd(Job job, Step.Touch touch) {
-        List<String> pins = List.of(touch.black(), touch.red()).stream()
-                .filter(job.plan().farEnds()::contains)
-                .map(Terminal::name)
-                .toList();
-        if (!pins.isEmpty()) {
-            return new HelperView(
-                    "Hold the probe on:", pins, "Press, hold still, until the next pin shows here.", false);
-        }
-        return touch.isTied() ? waits("Leave the link as it is.") : waits("Hands off: all your ends free and apart.");
-    }
-
-    private static HelperView waits(String sentence) {
-        return new HelperView(sentence, List.of(), "Your next pin shows here by itself.", true);
     }
 }

@@ -13,7 +13,7 @@ import zestymarten.core.quantity.Understood;
 
 /** Puts the step at hand and what was kept last into words to be said aloud, from {@code messages/speech.properties}. */
 @Component
-class Speech {
+public class Speech {
     private final MessageSource messages;
 
     Speech(MessageSource messages) {
@@ -49,6 +49,14 @@ class Speech {
                 step.fold(probes -> plain(view), touch -> touch(touch, locale), act -> plain(view)),
                 isAnswer(job, step, new Understood.Tone()),
                 isAnswer(job, step, new Understood.Silent()));
+    }
+
+    /** What the far end has to do, its pins letter by letter. */
+    public String of(FarEnd end, Locale locale) {
+        return end.pins().stream()
+                .map(Terminal::of)
+                .map(each -> pin(each, locale))
+                .collect(Collectors.joining("; ", end.sentence() + " ", "."));
     }
 
     private static String plain(RunView view) {

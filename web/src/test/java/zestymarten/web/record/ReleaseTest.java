@@ -24,6 +24,7 @@ import zestymarten.core.plan.Step;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.platform.Qr;
 import zestymarten.web.run.Run;
 import zestymarten.web.run.Runs;
 import zestymarten.web.unit.Units;

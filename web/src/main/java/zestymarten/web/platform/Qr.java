@@ -1,4 +1,4 @@
-package zestymarten.web.record;
+package zestymarten.web.platform;
 
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.EncodeHintType;
@@ -14,10 +14,10 @@ import java.util.Map;
 import javax.imageio.ImageIO;
 
 /** A QR code of an address, to be drawn or printed. Modules are counted from the top left, without the quiet zone. */
-record Qr(BitMatrix modules) {
+public record Qr(BitMatrix modules) {
     private static final int PIXELS = 6;
 
-    static Qr of(String address) {
+    public static Qr of(String address) {
         try {
             return new Qr(
                     new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, 0)));

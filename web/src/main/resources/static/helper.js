@@ -1,0 +1,19 @@
+// The far end: says that the pin is held, and the pin aloud where that is wanted.
+const bar = document.getElementById("aloud");
+const holds = document.getElementById("holds");
+const pins = () => document.querySelector("#far-end [data-pins]")?.dataset.pins ?? "";
+const { speak } = await import(bar.dataset.speak);
+let said = "";
+
+document.getElementById("hold")?.addEventListener("click", () => {
+  holds.value = pins();
+  window.htmx.trigger(document.body, "held");
+});
+document.body.addEventListener("htmx:afterSwap", () => {
+  const now = document.querySelector("#far-end [data-say]")?.dataset.say ?? "";
+  if (now !== said && document.getElementById("speak-pins").checked) {
+    speak(now);
+  }
+  said = now;
+});
+bar.hidden = false;
