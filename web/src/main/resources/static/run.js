@@ -465,6 +465,19 @@
   };
   setInterval(listen, 3000);
 
+  // Who else is on this test: the page says at which step it stands, and is told where the others are.
+  const present = () => {
+    const box = document.querySelector(".with");
+    if (box && !document.hidden) {
+      const { black = "", red = "" } = step();
+      window.htmx
+        .ajax("GET", `${base}/with`, { source: box, values: { black, red }, target: box, swap: "innerHTML" })
+        .catch(() => {});
+    }
+  };
+  setInterval(present, 4000);
+  window.addEventListener("load", present);
+
   // Our own pad is there for readings; words need the phone's keyboard.
   const prepareSlot = () => {
     if (slot && here().hint) {

@@ -46,7 +46,11 @@ class HelperPagesTest {
         assertThat(link).matches("/h/[A-Za-z0-9_-]{43}");
         assertThat(browser.has(".helper-link svg.qr path")).isTrue();
 
-        browser.open(run).keys("b", "0.2", Keys.ENTER).see(".sentence", "Black on J1.1, red on J2.B.");
+        browser.open(run)
+                .keys("b")
+                .see(".sentence", "Still together")
+                .keys("0.2", Keys.ENTER)
+                .see(".sentence", "Black on J1.1, red on J2.B.");
         browser.leave().phone().open(link).see(".helper .far-pins", "J2.B");
         assertThat(browser.has("nav[aria-label=Main] a"))
                 .as("nothing else is to be seen")
@@ -68,7 +72,13 @@ class HelperPagesTest {
     @Test
     void twoPeopleOnOneTestSeeEachOtherAndWhoHasTheSameStep() {
         String run = run();
-        browser.desktop().signIn("lead").open(run).keys("b", "0.2", Keys.ENTER).see(".sentence", "Black on J1.1");
+        browser.desktop()
+                .signIn("lead")
+                .open(run)
+                .keys("b")
+                .see(".sentence", "Still together")
+                .keys("0.2", Keys.ENTER)
+                .see(".sentence", "Black on J1.1");
         browser.run("return fetch('" + run + "/with?black=J1.1&red=J2.B').then((answer) => answer.text())");
         browser.signIn("bench").open(run).see(".with", "lead J1.1 – J2.B has the same step");
     }
