@@ -38,6 +38,14 @@
     }
   });
 
+  // Tests that were open on this device go on without a network; whoever signs out leaves no page behind.
+  navigator.serviceWorker?.register("/sw.js").catch(() => {});
+  document.addEventListener("submit", (event) => {
+    if (event.target.getAttribute("action")?.endsWith("/sign-out")) {
+      navigator.serviceWorker?.controller?.postMessage("forget");
+    }
+  });
+
   const remember = (name, value) => {
     document.cookie = `${name}=${value}; path=/; max-age=31536000; samesite=strict`;
   };

@@ -152,8 +152,15 @@
       entryId = newId();
     }
     sent = slot.value;
-    send("POST", "/entries", { ...step(), typed, entry: entryId, where: where(), ...more });
+    const values = { ...step(), typed, entry: entryId, where: where(), ...more };
+    if (isTaken("marten:entry", values)) {
+      return;
+    }
+    send("POST", "/entries", values);
   };
+
+  // Without network the page keeps what is entered on this device (offline.js) and shows the next step itself.
+  const isTaken = (name, detail) => !document.dispatchEvent(new CustomEvent(name, { cancelable: true, detail }));
 
   const showDue = () => {
     clear();
@@ -168,6 +175,9 @@
   };
 
   const takeBack = () => {
+    if (isTaken("marten:take-back", {})) {
+      return;
+    }
     const last = pulse()?.dataset.last;
     if (last && !busy) {
       clear();
@@ -455,7 +465,7 @@
   // what does not answer now is asked again, and a message here would stand where the slot's own messages stand.
   const listen = async () => {
     const known = pulse()?.dataset.pulse;
-    if (!known || document.hidden || busy || result()) {
+    if (!known || document.hidden || busy || result() || main.dataset.away) {
       return;
     }
     const answer = await fetch(`${base}/pulse?pulse=${encodeURIComponent(known)}`).catch(() => null);
@@ -468,7 +478,7 @@
   // Who else is on this test: the page says at which step it stands, and is told where the others are.
   const present = () => {
     const box = document.querySelector(".with");
-    if (box && !document.hidden) {
+    if (box && !document.hidden && !main.dataset.away) {
       const { black = "", red = "" } = step();
       window.htmx
         .ajax("GET", `${base}/with`, { source: box, values: { black, red }, target: box, swap: "innerHTML" })

@@ -19,11 +19,11 @@ public final class Site implements AutoCloseable {
     private static final AtomicInteger NUMBER = new AtomicInteger();
 
     private final ConfigurableApplicationContext application;
-    private final DatabaseWire wire;
+    private final Wire wire;
     private final HttpClient client = HttpClient.newHttpClient();
     private final String url;
 
-    Site(ConfigurableApplicationContext application, DatabaseWire wire) {
+    Site(ConfigurableApplicationContext application, Wire wire) {
         this.application = application;
         this.wire = wire;
         url = "http://127.0.0.1:" + application.getEnvironment().getProperty("local.server.port");
@@ -33,8 +33,23 @@ public final class Site implements AutoCloseable {
         return url;
     }
 
-    public DatabaseWire wire() {
+    public Wire wire() {
         return wire;
+    }
+
+    /** A browser of its own with a line to this site that can be cut, as on a ladder in a cellar. */
+    public Ladder ladder() {
+        Wire line = new Wire("127.0.0.1", java.net.URI.create(url()).getPort());
+        return new Ladder(new Browser("http://127.0.0.1:" + line.port()), line);
+    }
+
+    /** A browser and its line. */
+    public record Ladder(Browser browser, Wire line) implements AutoCloseable {
+        @Override
+        public void close() {
+            browser.close();
+            line.close();
+        }
     }
 
     /** A bean of the application, for what no page shows. */

@@ -40,7 +40,7 @@ public final class Workshop implements BeforeAllCallback, ParameterResolver {
 
     private static Site start() {
         URI database = URI.create(required("MARTEN_DB_URL").substring("jdbc:".length()));
-        DatabaseWire wire = new DatabaseWire(database.getHost(), database.getPort());
+        Wire wire = new Wire(database.getHost(), database.getPort());
         String through = "jdbc:postgresql://127.0.0.1:" + wire.port() + database.getPath();
         return new Site(
                 SpringApplication.run(

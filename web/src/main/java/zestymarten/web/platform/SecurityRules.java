@@ -138,6 +138,8 @@ class SecurityRules {
                                 "/*.svg",
                                 "/favicon.ico",
                                 "/h/**",
+                                "/away",
+                                "/manifest.webmanifest",
                                 "/actuator/health/**")
                         .permitAll()
                         .requestMatchers("/people/**", "/audit", "/audit.csv")

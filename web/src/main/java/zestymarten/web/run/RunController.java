@@ -152,6 +152,13 @@ class RunController {
                 : ResponseEntity.noContent().build();
     }
 
+    /** The next steps with how each answer would be judged, for a page that is without network. */
+    @GetMapping(path = "/ahead", produces = "application/json")
+    @ResponseBody
+    Ahead ahead(@PathVariable long id) {
+        return Ahead.of(runs.find(id));
+    }
+
     /** What the meter shows at a step, as it would be typed. */
     @GetMapping(path = "/shown", produces = "text/plain")
     @ResponseBody

@@ -73,7 +73,11 @@ record RunView(
             List<String> places) {}
 
     /** The step in words; the two terminals stand out. */
-    record Sentence(String before, String black, String between, String red, String after) {}
+    record Sentence(String before, String black, String between, String red, String after) {
+        String plain() {
+            return before + black + between + red + after;
+        }
+    }
 
     /** A pin with its neighbours, enlarged for the phone. */
     record Pad(String probe, String terminal, List<String> before, String pin, List<String> after) {}

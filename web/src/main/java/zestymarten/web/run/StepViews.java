@@ -40,6 +40,25 @@ final class StepViews {
                 probes -> probes(job, probes), touch -> touch(job, touch, stays, mating), act -> act(job, act, mating));
     }
 
+    /** A step in words alone: what to do, and why. */
+    record Words(String sentence, String why) {}
+
+    static Words words(Job job, Step step) {
+        return step.fold(
+                probes -> of(probes(job, probes)),
+                touch -> {
+                    RunView.Sentence said = sentence(touch);
+                    List<Conductor> route = job.design().nets().route(touch.black(), touch.red());
+                    return new Words(said.plain(), why(job, touch, route));
+                },
+                act -> new Words(
+                        ActWords.of(job, act).sentence(), ActWords.of(job, act).why()));
+    }
+
+    private static Words of(RunView.StepView view) {
+        return new Words(view.sentence().plain(), view.why());
+    }
+
     private static RunView.StepView act(Job job, Step.Act act, boolean mating) {
         ActWords words = ActWords.of(job, act);
         boolean choice = act.deed() == Deed.COMPLAINT || act.deed() == Deed.FUNCTION;

@@ -8,15 +8,15 @@ import java.net.Socket;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
-/** The line between application and database, which a test can cut and mend: what a stopped database looks like. */
-public final class DatabaseWire implements AutoCloseable {
+/** A line that a test can cut and mend: between application and database, or between a browser and the application. */
+public final class Wire implements AutoCloseable {
     private final String host;
     private final int port;
     private final int near;
     private final Set<Socket> open = ConcurrentHashMap.newKeySet();
     private volatile ServerSocket door;
 
-    DatabaseWire(String host, int port) {
+    Wire(String host, int port) {
         this.host = host;
         this.port = port;
         door = listen(0);
@@ -40,13 +40,13 @@ public final class DatabaseWire implements AutoCloseable {
         daemon(() -> {
             while (!listening.isClosed()) {
                 Socket caller = listening.accept();
-                Socket database = new Socket(host, port);
+                Socket far = new Socket(host, port);
                 caller.setTcpNoDelay(true); // or small packets wait for one another, 40 ms at a time
-                database.setTcpNoDelay(true);
+                far.setTcpNoDelay(true);
                 open.add(caller);
-                open.add(database);
-                daemon(() -> pump(caller, database));
-                daemon(() -> pump(database, caller));
+                open.add(far);
+                daemon(() -> pump(caller, far));
+                daemon(() -> pump(far, caller));
             }
         });
     }
@@ -77,7 +77,7 @@ public final class DatabaseWire implements AutoCloseable {
         thread.start();
     }
 
-    /** From here on the database cannot be reached, and what was connected is not any more. */
+    /** From here on the far side cannot be reached, and what was connected is not any more. */
     public void cut() {
         try {
             door.close();
@@ -89,7 +89,7 @@ public final class DatabaseWire implements AutoCloseable {
         }
     }
 
-    /** The database can be reached again, at the same address. */
+    /** The far side can be reached again, at the same address. */
     public void mend() {
         door = listen(near);
         serve(door);

@@ -1,0 +1,280 @@
+// A test without network: its next steps, judged as the test itself judges them, and a queue of what is entered. Readings are
+// kept on this device until the server has them, in their order, under identifiers that are made here.
+
+const main = document.querySelector("main.run");
+const run = main.dataset.run;
+const person = main.dataset.person;
+const base = `/runs/${run}`;
+const bar = document.getElementById("offline");
+const slot = document.getElementById("slot");
+const csrf = document.querySelector('meta[name="csrf"]');
+const PARTS = ["stage", "question", "subject", "black", "red", "state", "ties"];
+const keyOf = (step) => PARTS.map((part) => step[part] ?? "").join("\t");
+
+const element = (tag, text, more = {}) => Object.assign(document.createElement(tag), { textContent: text, ...more });
+const nameOf = (form) => (form.black ? `${form.black} – ${form.red}` : form.subject || form.question);
+
+const start = async () => {
+  const { openDB } = await import(main.dataset.idb);
+  const { parseReading, verdictOf } = await import(main.dataset.reading);
+  const db = await openDB("marten", 1, {
+    upgrade(made) {
+      made.createObjectStore("ahead", { keyPath: "run" });
+      made.createObjectStore("queue", { keyPath: "seq", autoIncrement: true });
+    },
+  });
+  let ahead = await db.get("ahead", run);
+  let away = false;
+  let last = null;
+
+  const queued = async () => (await db.getAll("queue")).filter((each) => each.run === run);
+  const waiting = async () => (await queued()).filter((each) => !each.refused);
+
+  // What is kept of the way ahead is fetched while there is a network: at once, and again some time after an entry.
+  let soon = 0;
+  const look = async () => {
+    const answer = await fetch(`${base}/ahead`, { headers: { "HX-Request": "true" } }).catch(() => null);
+    if (answer?.ok && !answer.redirected) {
+      ahead = { run, ...(await answer.json()) };
+      await db.put("ahead", ahead);
+    }
+  };
+  document.addEventListener("marten:kept", () => {
+    clearTimeout(soon);
+    soon = setTimeout(look, 2000);
+  });
+
+  // The first step that nobody answered; a step that was entered is done here, and asked again by the test if it must be.
+  const due = async () => {
+    const done = new Set((await queued()).map((each) => keyOf(each.values)));
+    return ahead?.steps.find((each) => !done.has(keyOf(each.form)));
+  };
+
+  const show = async () => {
+    const step = await due();
+    const mid = document.querySelector("#work .mid");
+    const fields = document.getElementById("step") ?? mid;
+    mid.replaceChildren();
+    if (last) {
+      const box = element("p", "", { className: `result-away state ${last.state}`, id: "last-away" });
+      box.append(element("b", `${last.name}: ${last.typed}`, { className: "mono" }), ` ${last.word}`);
+      mid.append(box);
+    }
+    mid.append(
+      element("p", step ? step.sentence : "The steps that are known without network are done.", { className: "sentence" }),
+      element("p", step ? step.why : "The next ones show when the network is back.", { className: "why" }),
+    );
+    if (step && fields.id === "step") {
+      PARTS.forEach((part) => {
+        fields.querySelector(`[name=${part}]`).value = step.form[part] ?? "";
+      });
+      fields.querySelector("[name=touch]").value = step.touch;
+      fields.dataset.words = step.kind === "WORDS" ? "yes" : "";
+    }
+    await tell();
+  };
+
+  const tell = async () => {
+    const all = await queued();
+    const count = all.filter((each) => !each.refused).length;
+    const foreign = all.find((each) => each.person !== person);
+    bar.replaceChildren();
+    if (away || count > 0) {
+      bar.append(
+        element(
+          "p",
+          `${away ? "No network. The test goes on: readings are kept on this device. " : ""}Waiting to be sent: ${count}.`,
+          { className: "say undecided" },
+        ),
+      );
+    }
+    if (foreign) {
+      bar.append(element("p", `Readings of ${foreign.person} wait here. They are sent once ${foreign.person} signs in.`, { className: "say watch" }));
+    }
+    all.filter((each) => each.refused).forEach((each) => bar.append(refusal(each)));
+  };
+
+  // What the server did not take is shown with its reason, and nothing is dropped without being told to.
+  const refusal = (item) => {
+    const box = element("div", "", { className: "say watch" });
+    const again = element("button", "Save it as another reading", { type: "button", className: "button" });
+    const drop = element("button", "Drop it", { type: "button", className: "button" });
+    again.addEventListener("click", () => sendAgain(item));
+    drop.addEventListener("click", async () => {
+      await db.delete("queue", item.seq);
+      await tell();
+    });
+    const buttons = element("div", "", { className: "row-fields" });
+    buttons.append(again, drop);
+    box.append(element("p", `${nameOf(item.values)}: ${item.values.typed} was not saved. ${item.refused}`), buttons);
+    return box;
+  };
+
+  const newId = () => {
+    const bytes = crypto.getRandomValues(new Uint8Array(16));
+    bytes[6] = (bytes[6] & 0x0f) | 0x40;
+    bytes[8] = (bytes[8] & 0x3f) | 0x80;
+    const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+    return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join("-");
+  };
+
+  const sendAgain = async (item) => {
+    const parts = Object.fromEntries(PARTS.map((part) => [part, item.values[part] ?? ""]));
+    const answer = await fetch(`${base}/work?${new URLSearchParams(parts)}`, { headers: { "HX-Request": "true" } }).catch(() => null);
+    if (!answer?.ok || answer.redirected) {
+      return;
+    }
+    const page = new DOMParser().parseFromString(await answer.text(), "text/html");
+    const touch = page.querySelector("#step [name=touch]")?.value ?? item.values.touch;
+    await db.put("queue", { ...item, refused: "", values: { ...item.values, touch, entry: newId() } });
+    await flush();
+  };
+
+  const keep = async (values) => {
+    last = judged(values);
+    if (!last) {
+      return;
+    }
+    await db.add("queue", { run, person, values, refused: "" });
+    slot.value = "";
+    document.dispatchEvent(new CustomEvent("marten:kept"));
+    await show();
+  };
+
+  // The verdict of the test for this answer; null, with a message, for what cannot be entered without network.
+  const judged = (values) => {
+    const step = ahead?.steps.find((each) => keyOf(each.form) === keyOf(values));
+    const name = nameOf(values);
+    if (!step || step.kind === "OTHER") {
+      say("This step needs the network. Go on with it when the network is back.");
+      return null;
+    }
+    if (step.kind === "WORDS") {
+      return { name, typed: values.typed || "done", state: "good", word: "" };
+    }
+    const reading = parseReading(values.typed, ahead.only_one_is_over_range);
+    if (reading.kind === "none") {
+      say(`“${values.typed}” is not accepted; expected a figure such as 0.64, 15k8 or 2.7M, OL, b for a tone or n for none.`);
+      return null;
+    }
+    const verdict = verdictOf(step, reading);
+    return verdict ? { name, typed: values.typed, ...verdict } : { name, typed: values.typed, state: "doubtful", word: "judged when it is sent" };
+  };
+
+  const say = (text) => {
+    const box = element("p", text, { className: "say fault" });
+    box.setAttribute("role", "alert");
+    document.getElementById("say").replaceChildren(box);
+  };
+
+  const setAway = async (now) => {
+    away = now;
+    if (now) {
+      main.dataset.away = "yes";
+      await show();
+    } else {
+      delete main.dataset.away;
+      last = null;
+    }
+  };
+
+  const post = (item) => {
+    const form = new URLSearchParams(item.values);
+    return fetch(`/runs/${item.run}/entries`, {
+      method: "POST",
+      body: form,
+      headers: { "HX-Request": "true", [csrf.dataset.header]: csrf.content },
+    });
+  };
+
+  // In their order, one tab at a time. A lost answer is sent again under the same identifier, which saves nothing twice.
+  const flush = () =>
+    navigator.locks.request("marten-queue", async () => {
+      for (const item of await waiting()) {
+        if (item.person !== person) {
+          return tell();
+        }
+        const answer = await post(item).catch(() => null);
+        if (!answer || answer.status >= 500) {
+          return tell();
+        }
+        if (answer.status === 401 || answer.status === 403 || answer.redirected) {
+          bar.replaceChildren(element("p", `Signed out. ${(await waiting()).length} readings wait on this device. Reload the page and sign in; then they are sent.`, { className: "say fault" }));
+          return null;
+        }
+        if (answer.ok) {
+          await db.delete("queue", item.seq);
+        } else {
+          const page = new DOMParser().parseFromString(await answer.text(), "text/html");
+          await db.put("queue", { ...item, refused: page.querySelector("p, .say")?.textContent.trim() || `Refused (${answer.status}).` });
+        }
+        await tell();
+      }
+      return tell();
+    });
+
+  const isThere = async () => {
+    const answer = await fetch(`${base}/pulse?pulse=none`, { headers: { "HX-Request": "true" } }).catch(() => null);
+    return Boolean(answer) && answer.status < 500;
+  };
+
+  // While there is no network it is looked for; once it is back everything is sent and the page is the server's again.
+  setInterval(async () => {
+    const left = (await waiting()).length;
+    if ((away || left > 0) && !document.hidden && (await isThere())) {
+      await flush();
+      if (away) {
+        await setAway(false);
+        await window.htmx.ajax("GET", `${base}/work`, { source: main, target: "#work", swap: "outerHTML" });
+        await tell();
+        await look();
+      }
+    }
+  }, 2000);
+
+  document.addEventListener("marten:entry", (event) => {
+    if (away) {
+      event.preventDefault();
+      keep(event.detail);
+    }
+  });
+  document.addEventListener("marten:take-back", (event) => {
+    if (away) {
+      event.preventDefault();
+      waiting().then(async (all) => {
+        const item = all.at(-1);
+        if (item) {
+          await db.delete("queue", item.seq);
+          last = null;
+          await show();
+        }
+      });
+    }
+  });
+  document.addEventListener("htmx:sendError", async (event) => {
+    const { requestConfig } = event.detail;
+    if (away || !requestConfig.path.startsWith(base) || requestConfig.path.includes("understood")) {
+      return;
+    }
+    const entered = requestConfig.verb === "post" && requestConfig.path.endsWith("/entries");
+    await setAway(true);
+    document.getElementById("say").replaceChildren();
+    if (entered) {
+      await keep(Object.fromEntries(requestConfig.formData.entries()));
+    }
+  });
+  window.addEventListener("offline", () => away || setAway(true));
+
+  if (!navigator.onLine || !(await isThere())) {
+    await setAway(true);
+  } else {
+    await look();
+    await tell();
+  }
+};
+
+if (slot) {
+  start().catch(() => {
+    bar.replaceChildren(element("p", "This browser keeps nothing on the device: without network this test cannot go on.", { className: "say watch" }));
+  });
+}
