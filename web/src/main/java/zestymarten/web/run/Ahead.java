@@ -119,9 +119,10 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
         for (int i = 0; i <= points; i++) {
             double ohm = LEAST_OHM * Math.pow(10, (double) i / A_DECADE);
             Said here = at(job, step, ohm);
-            if (!here.equals(said)) {
-                bands.add(new Band(change(job, step, before, ohm, said), said));
-                said = here;
+            while (!here.equals(said)) { // several may end between two points of the scale
+                before = change(job, step, before, ohm, said);
+                bands.add(new Band(before, said));
+                said = at(job, step, before);
             }
             before = ohm;
         }

@@ -76,7 +76,7 @@ class OfflinePagesTest {
                 .see("#last-away", "J1.2 – J2.2: 9 fail")
                 .see("#offline", "Waiting to be sent: 2.");
         browser.keys(Keys.BACK_SPACE).see("#offline", "Waiting to be sent: 1.").see(".sentence", "Black on J1.2");
-        browser.keys("wet", Keys.ENTER).see("#say", "“wet” is not accepted; expected a figure");
+        browser.keys("zap", Keys.ENTER).see("#say", "“zap” is not accepted; expected a figure");
         browser.keys(Keys.chord(Keys.CONTROL, "a"), "0.41", Keys.ENTER).see(".sentence", "Black on J1.1, red on J1.2.");
         browser.open(path).see("#offline", "Waiting to be sent: 2.").see(".sentence", "Black on J1.1, red on J1.2.");
         browser.keys("OL", Keys.ENTER).see("#offline", "Waiting to be sent: 3.");
