@@ -89,7 +89,7 @@ class OfflinePagesTest {
         assertThat(typed(run))
                 .containsExactly(
                         "probes, tone tone",
-                        "probes, leads 0.2 Ω",
+                        "probes, resistance 0.2 Ω",
                         "J1.1 – J2.1 0.4 Ω",
                         "J1.2 – J2.2 0.41 Ω",
                         "J1.1 – J1.2 more than 20 MΩ");
