@@ -34,8 +34,9 @@ setCatchHandler(async ({ request }) =>
   request.mode === "navigate" ? ((await caches.match(AWAY)) ?? Response.error()) : Response.error(),
 );
 
+// Fetched as a stranger: it holds nothing of anybody, and must not bring another cookie to whoever is just signing in.
 self.addEventListener("install", (event) => {
-  event.waitUntil(caches.open(PAGES).then((cache) => cache.add(AWAY)).then(() => self.skipWaiting()));
+  event.waitUntil(caches.open(PAGES).then((cache) => cache.add(new Request(AWAY, { credentials: "omit" }))).then(() => self.skipWaiting()));
 });
 self.addEventListener("activate", (event) => {
   const current = [PAGES, PARTS];

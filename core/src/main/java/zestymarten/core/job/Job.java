@@ -209,9 +209,12 @@ public final class Job {
         if (function && !Behaviours.isWord(words)) {
             return Optional.of("one of " + String.join(", ", Behaviours.words()));
         }
-        if (act.deed() == Deed.PURPOSE && Purpose.of(words).isEmpty()) {
-            return Optional.of(
-                    "one of " + Stream.of(Purpose.values()).map(Purpose::code).collect(Collectors.joining(", ")));
+        boolean purposeful = Purpose.of(words)
+                .filter(each ->
+                        (each == Purpose.RETEST) != Purpose.subject(words).isEmpty())
+                .isPresent();
+        if (act.deed() == Deed.PURPOSE && !purposeful) {
+            return Optional.of("one of everything, find_fault, or retest with the wires and parts that were repaired");
         }
         boolean tried = act.deed() == Deed.REPLUGGED || act.deed() == Deed.SUBSTITUTED;
         if (tried && !words.isEmpty() && !Behaviours.isWord(words)) {
@@ -410,7 +413,9 @@ public final class Job {
         return switch (act.deed()) {
             case LOOKED -> words.isEmpty() ? "nothing found" : words;
             case REPLUGGED, SUBSTITUTED -> words.isEmpty() ? "nothing has changed by it" : words + " with it";
-            case PURPOSE -> Purpose.of(words).map(Purpose::words).orElse(words);
+            case PURPOSE ->
+                Purpose.of(words).map(Purpose::words).orElse(words)
+                        + (Purpose.subject(words).isEmpty() ? "" : ": " + Purpose.subject(words));
             case SUBSTITUTE -> "planned, about " + words + " min";
             default -> words.isEmpty() ? "done" : words;
         };
@@ -500,11 +505,18 @@ public final class Job {
 
     /** What it is for, as it was said last. */
     public Purpose purpose() {
+        return Purpose.of(purposeSaid()).orElse(Purpose.EVERYTHING);
+    }
+
+    /** What a retest is to show again: wires and parts, with spaces between; empty for other purposes. */
+    public String retested() {
+        return Purpose.subject(purposeSaid());
+    }
+
+    private String purposeSaid() {
         return standing.last(new Step.Act(Deed.PURPOSE, ""))
-                .flatMap(entry -> entry.content() instanceof Entry.Content.Done done
-                        ? Purpose.of(done.words())
-                        : Optional.empty())
-                .orElse(Purpose.EVERYTHING);
+                .map(entry -> entry.content() instanceof Entry.Content.Done done ? done.words() : "")
+                .orElse("");
     }
 
     /**
@@ -512,6 +524,11 @@ public final class Job {
      * tested, what was not expected is settled before the plan goes on.
      */
     public Optional<Step> current() {
+        if (purpose() == Purpose.RETEST) {
+            RepairScope scope = RepairScope.of(design, retested());
+            return steps().filter(step -> !isDone(step) && scope.isRetested(step))
+                    .findFirst();
+        }
         Optional<Step> planned = steps().filter(step -> !isDone(step)).findFirst();
         boolean measures = !approach.method().tiesFarEnds() // what is linked there would be read as a fault
                 && planned.filter(step -> MEASURED.contains(step.stage())).isPresent();

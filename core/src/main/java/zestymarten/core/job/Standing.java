@@ -3,18 +3,12 @@ package zestymarten.core.job;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import zestymarten.core.analysis.Design;
-import zestymarten.core.assembly.Component;
-import zestymarten.core.assembly.Conductor;
-import zestymarten.core.assembly.Connector;
-import zestymarten.core.assembly.Terminal;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
@@ -22,9 +16,8 @@ import zestymarten.core.plan.Step;
 /**
  * What still stands of the entries of a run, step by step.
  *
- * <p>Rules: what was taken back does not count. A repair ends what was read before of the whole wires that it concerns, of
- * the ends of their neighbours in each connector, of the pairs between the two, and of every function: all that has to be
- * shown again. What was read of the neighbours is set aside and not forgotten: a fault there is not repaired by it. A length
+ * <p>Rules: what was taken back does not count. A repair ends what was read before of everything that it concerns, see {@link
+ * RepairScope}: all that has to be shown again. What was read of the neighbours is set aside and not forgotten: a fault there is not repaired by it. A length
  * of a broken wire that was mended ends its own reading alone. What is read against linked far ends asks for the links, and
  * the trips to them, again. Everything else stays shown. Cost: entries times what a
  * repair touches.
@@ -110,83 +103,22 @@ final class Standing {
             byStep.remove(new Step.Act(Deed.REMAINING, repair.subject()));
             return;
         }
-        Set<Terminal> mended = mended(repair.subject());
-        Set<Terminal> beside = beside(mended);
-        Set<String> named = new HashSet<>(List.of(repair.subject().split(" ")));
+        RepairScope scope = RepairScope.of(design, repair.subject());
         boolean linksAgain = byStep.containsKey(new Step.Act(Deed.FREED))
                 && byStep.keySet().stream()
                         .anyMatch(step -> step instanceof Step.Touch touch
                                 && touch.stage() == Stage.ENDS
                                 && touch.isTied()
-                                && isReadAgain(touch, mended, beside));
+                                && scope.concerns(touch));
         byStep.forEach((step, made) -> {
-            if (step instanceof Step.Touch touch && touch.stage() == Stage.ENDS && isReadAgain(touch, mended, beside)) {
+            if (step instanceof Step.Touch touch && touch.stage() == Stage.ENDS && scope.concerns(touch)) {
                 setAside.put(touch, made);
             }
         });
-        setAside.keySet().removeIf(touch -> mended.contains(touch.black()) || mended.contains(touch.red()));
+        setAside.keySet().removeIf(touch -> scope.isOf(touch.black()) || scope.isOf(touch.red()));
         byStep.keySet()
-                .removeIf(step -> step.fold(
-                        probes -> false,
-                        touch -> isReadAgain(touch, mended, beside),
-                        act -> act.deed() == Deed.FUNCTION
-                                || act.deed() == Deed.RESET
-                                || act.deed() == Deed.REMAINING
-                                || (linksAgain && OF_LINKS.contains(act.deed()))
-                                || (act.deed() == Deed.LOOKED && named.contains(act.subject()))));
-    }
-
-    private static boolean isReadAgain(Step.Touch touch, Set<Terminal> mended, Set<Terminal> beside) {
-        boolean black = mended.contains(touch.black());
-        boolean red = mended.contains(touch.red());
-        boolean own = black || red;
-        return switch (touch.stage()) {
-            case SHORTS ->
-                touch.isTied()
-                        ? own
-                                || touch.ties().stream()
-                                        .anyMatch(tie -> tie.stream().anyMatch(mended::contains))
-                        : (black && (red || beside.contains(touch.red()))) || (red && beside.contains(touch.black()));
-            case ENDS -> own || beside.contains(touch.black()) || beside.contains(touch.red());
-            default -> own;
-        };
-    }
-
-    /** All terminals of the nets of the conductors, and of the parts, that a repair names, and those named themselves. */
-    private Set<Terminal> mended(String subject) {
-        Set<String> names = new HashSet<>(List.of(subject.split(" ")));
-        Set<Terminal> mended = new LinkedHashSet<>();
-        design.assembly().terminals().stream()
-                .filter(each -> names.contains(each.name()))
-                .forEach(mended::add);
-        for (Conductor conductor : design.assembly().conductors()) {
-            if (names.contains(conductor.id())) {
-                design.nets().of(conductor.from()).ifPresent(net -> mended.addAll(net.ends()));
-                mended.addAll(List.of(conductor.from(), conductor.to()));
-            }
-        }
-        for (Component part : design.assembly().components()) {
-            if (names.contains(part.id())) {
-                mended.addAll(List.of(part.a(), part.b()));
-            }
-        }
-        mended.remove(Terminal.FRAME);
-        return mended;
-    }
-
-    /** The cavities next to a mended one in its connector. */
-    private Set<Terminal> beside(Set<Terminal> mended) {
-        Set<Terminal> beside = new LinkedHashSet<>();
-        for (Connector connector : design.assembly().connectors()) {
-            List<Terminal> pins = connector.terminals();
-            for (int i = 0; i < pins.size(); i++) {
-                if (mended.contains(pins.get(i))) {
-                    beside.addAll(pins.subList(Math.max(0, i - 1), Math.min(pins.size(), i + 2)));
-                }
-            }
-        }
-        beside.removeAll(mended);
-        return beside;
+                .removeIf(step -> scope.concerns(step)
+                        || (linksAgain && step instanceof Step.Act act && OF_LINKS.contains(act.deed())));
     }
 
     /** Whether a probe was put on the wiring after an entry was made. */

@@ -90,7 +90,7 @@ class BundleValuesTest {
         assertThatThrownBy(() -> new Tags(List.of(100.0), 1, 1))
                 .hasMessage(
                         "The tags' tolerance (1.0) must be from 0 to below 1, the core's resistance (1.0) not below 0.");
-        assertThatThrownBy(() -> Tags.withoutReturn(List.of(OptionalDouble.of(3)), 2))
+        assertThatThrownBy(() -> Tags.withoutReturn(List.of(OptionalDouble.of(3)), 2, 0.01))
                 .hasMessage("Without a return at least three cores are needed.");
         assertThatThrownBy(() -> Through.byVolts(24, List.of(1.0), List.of()))
                 .hasMessage(

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
@@ -100,9 +101,9 @@ class OtherMethodsTest {
     void tagsAreOnlyUsedWhereTheyStayApart() {
         Tags tags = new Tags(List.of(100.0, 110.0, 150.0, 220.0, 470.0), 0.05, 2);
         assertThat(tags.apart(0.01, true)).containsExactly(100.0, 150.0, 220.0, 470.0);
-        assertThat(tags.of(152, 0.01, true)).isEqualTo(2);
-        assertThat(tags.of(105, 0.01, true)).isEqualTo(-1);
-        assertThat(tags.of(300, 0.01, true)).isEqualTo(-1);
+        assertThat(tags.of(Tags.Own.read(152, 0.01))).isEqualTo(2);
+        assertThat(tags.of(Tags.Own.read(105, 0.01))).isEqualTo(-1);
+        assertThat(tags.of(Tags.Own.read(300, 0.01))).isEqualTo(-1);
     }
 
     @Test
@@ -111,12 +112,15 @@ class OtherMethodsTest {
         List<OptionalDouble> sums = tags.subList(1, 4).stream()
                 .map(each -> OptionalDouble.of(each + tags.get(0)))
                 .toList();
-        List<OptionalDouble> own = Tags.withoutReturn(sums, 690);
+        List<Optional<Tags.Own>> own = Tags.withoutReturn(sums, 690, 0.01);
         for (int i = 0; i < tags.size(); i++) {
-            assertThat(own.get(i).orElseThrow()).isCloseTo(tags.get(i), within(1e-9));
+            assertThat(own.get(i).orElseThrow().ohm()).isCloseTo(tags.get(i), within(1e-9));
         }
-        assertThat(Tags.withoutReturn(List.of(OptionalDouble.empty(), OptionalDouble.of(5)), 3))
-                .containsOnly(OptionalDouble.empty());
+        assertThat(own.get(1).orElseThrow().doubtOhm())
+                .as("a hundredth of all four readings: 320, half of 320 + 570 + 690")
+                .isCloseTo(3.2 + 7.9, within(1e-9));
+        assertThat(Tags.withoutReturn(List.of(OptionalDouble.empty(), OptionalDouble.of(5)), 3, 0.01))
+                .containsOnly(Optional.empty());
     }
 
     @Test
@@ -197,5 +201,38 @@ class OtherMethodsTest {
         Sorting sorted = Sorting.of(Method.Kind.GROUPS, 4, Optional.of(there), Optional.of(scheme.tiedThere(there)));
         assertThat(sorted.says()).anyMatch(each -> each.contains("it may be open"));
         assertThat(sorted.says()).noneMatch(each -> each.contains("none is open"));
+    }
+
+    /** Seventeen tags of the E12 series on cores in any order, without a return, each reading within a hundredth. */
+    @Test
+    void noTagIsToldWronglyWhateverTheMeterAndTheTagsAreWithinTheirLimits() {
+        List<Double> series = List.of(
+                100.0, 150.0, 220.0, 330.0, 470.0, 680.0, 1000.0, 1500.0, 2200.0, 3300.0, 4700.0, 6800.0, 10e3, 15e3,
+                22e3, 33e3, 47e3);
+        for (double tolerance : new double[] {0.01, 0.05}) {
+            Tags tags = new Tags(series, tolerance, 2);
+            SplittableRandom random = new SplittableRandom(99);
+            int told = 0;
+            for (int bundle = 0; bundle < 500; bundle++) {
+                List<Integer> order =
+                        new ArrayList<>(IntStream.range(0, 17).boxed().toList());
+                Collections.shuffle(order, new java.util.Random(bundle));
+                double[] real = order.stream()
+                        .mapToDouble(each -> series.get(each) * (1 + tolerance * (2 * random.nextDouble() - 1)) + 0.5)
+                        .toArray();
+                List<OptionalDouble> toFirst = new ArrayList<>();
+                for (int i = 1; i < 17; i++) {
+                    toFirst.add(OptionalDouble.of((real[0] + real[i]) * (1 + 0.01 * (2 * random.nextDouble() - 1))));
+                }
+                double closing = (real[1] + real[2]) * (1 + 0.01 * (2 * random.nextDouble() - 1));
+                List<Optional<Tags.Own>> own = Tags.withoutReturn(toFirst, closing, 0.01);
+                for (int i = 0; i < 17; i++) {
+                    int of = own.get(i).map(tags::of).orElse(-1);
+                    assertThat(of).as("bundle " + bundle + " core " + i).isIn(-1, order.get(i));
+                    told += of >= 0 ? 1 : 0;
+                }
+            }
+            assertThat(told).as("of 8500").isGreaterThan(3000);
+        }
     }
 }

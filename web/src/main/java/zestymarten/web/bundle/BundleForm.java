@@ -2,9 +2,12 @@ package zestymarten.web.bundle;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import zestymarten.core.bundle.Groups;
 import zestymarten.core.bundle.Method;
@@ -13,13 +16,15 @@ import zestymarten.core.bundle.Sorting;
 import zestymarten.core.bundle.Tags;
 import zestymarten.core.bundle.Through;
 import zestymarten.core.bundle.Visits;
+import zestymarten.core.quantity.Engineering;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Typed;
 
 /** Reads the desk's form: {@code f1} ... what was found there, {@code g1} ... what was found here, {@code r1} ... ohms. */
 final class BundleForm {
-    private static final double ACCURACY = 0.01;
+    private static final double USUAL_ACCURACY = 1;
+    private static final Pattern OF_CORES = Pattern.compile("[fgrweq]\\d{1,3}|closing");
     private static final double USUAL_TOLERANCE = 5;
 
     private final Typed typed;
@@ -40,6 +45,40 @@ final class BundleForm {
         return (int) cores;
     }
 
+    /** The meter's accuracy as a fraction of the reading. */
+    private double accuracy() {
+        return percent("accuracy", USUAL_ACCURACY);
+    }
+
+    private double percent(String field, double usual) {
+        double percent = typed.figure(field, usual);
+        if (percent >= 100) {
+            typed.refuse(
+                    field,
+                    "“" + typed.text(field) + "” is not accepted; expected percent below 100, such as "
+                            + Engineering.figure(usual) + ".");
+            return usual / 100;
+        }
+        return percent / 100;
+    }
+
+    /**
+     * What was typed for cores in fields that the page does not show at present: of another method, or of cores beyond the number
+     * of them. It stays in the form.
+     */
+    List<Carried> carried(Set<String> shown) {
+        return typed.fields().entrySet().stream()
+                .filter(each -> OF_CORES.matcher(each.getKey()).matches()
+                        && typed.has(each.getKey())
+                        && !shown.contains(each.getKey()))
+                .map(each -> new Carried(each.getKey(), each.getValue()))
+                .sorted(Comparator.comparing(Carried::field))
+                .toList();
+    }
+
+    /** A field that is not shown, with what was typed in it. */
+    record Carried(String field, String typed) {}
+
     boolean hasReturn() {
         return typed.has("return");
     }
@@ -58,8 +97,7 @@ final class BundleForm {
             }
         }
         try {
-            return Optional.of(
-                    new Tags(ohms, typed.figure("tolerance", USUAL_TOLERANCE) / 100, typed.figure("core_ohm", 2)));
+            return Optional.of(new Tags(ohms, percent("tolerance", USUAL_TOLERANCE), typed.figure("core_ohm", 2)));
         } catch (IllegalArgumentException e) {
             typed.refuse("tags", String.valueOf(e.getMessage()));
             return Optional.empty();
@@ -68,7 +106,7 @@ final class BundleForm {
 
     /** How many of the tags can be told apart. */
     int apart() {
-        return tags().map(each -> each.apart(ACCURACY, hasReturn()).size()).orElse(0);
+        return tags().map(each -> each.apart(accuracy(), hasReturn()).size()).orElse(0);
     }
 
     /** The method that was chosen, else the first that can be used. */
@@ -112,18 +150,22 @@ final class BundleForm {
         if (tags.isEmpty() || read.stream().allMatch(OptionalDouble::isEmpty)) {
             return List.of();
         }
-        List<OptionalDouble> own = read;
+        List<Optional<Tags.Own>> own = read.stream()
+                .map(each -> each.isPresent()
+                        ? Optional.of(Tags.Own.read(each.getAsDouble(), accuracy()))
+                        : Optional.<Tags.Own>empty())
+                .toList();
         if (!hasReturn()) {
             OptionalDouble closing = typed.figure("closing", "the resistance from core 2 to core 3");
             if (closing.isEmpty() || cores < 3) {
                 return List.of();
             }
-            own = Tags.withoutReturn(read.subList(1, cores), closing.getAsDouble());
+            own = Tags.withoutReturn(read.subList(1, cores), closing.getAsDouble(), accuracy());
         }
-        List<Double> order = tags.get().apart(ACCURACY, hasReturn());
+        List<Double> order = tags.get().apart(accuracy(), hasReturn());
         Tags used = new Tags(order, tags.get().tolerance(), tags.get().coreOhm());
         return own.stream()
-                .map(ohm -> ohm.isPresent() ? used.of(ohm.getAsDouble(), ACCURACY, hasReturn()) + 1 : 0)
+                .map(each -> each.map(used::of).orElse(-1) + 1)
                 .map(there -> there > cores ? 0 : there)
                 .toList();
     }
@@ -193,7 +235,7 @@ final class BundleForm {
             return List.of();
         }
         var expected = Through.expected(low.getAsDouble(), high.getAsDouble(), typed.figure("core_ohm", 2));
-        return Through.byOhms(expected, ohms("w", cores), ACCURACY).stream()
+        return Through.byOhms(expected, ohms("w", cores), accuracy()).stream()
                 .filter(each -> typed.has("w" + each.core()))
                 .toList();
     }

@@ -1,8 +1,10 @@
 package zestymarten.web.bundle;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import zestymarten.core.bundle.Groups;
 import zestymarten.core.bundle.Method;
@@ -20,6 +22,7 @@ import zestymarten.web.platform.Typed;
  * @param tieHere cards to be tied here before the walk; {@code tieThere} there
  * @param pairs every core here with the one there, 0 where it is not told; empty until something is known
  * @param visits those that are still practised where there is a return; none for another method
+ * @param carried what was typed in fields that are not shown
  * @param faulty whether a core is open or shorted, or the groups fit nothing
  * @param toFind names of the cores of one end, for which the form has fields
  */
@@ -38,6 +41,7 @@ record BundleView(
         List<Tag> tags,
         List<VisitLine> visits,
         List<Through.Told> through,
+        List<BundleForm.Carried> carried,
         boolean faulty) {
 
     /** A method with its figures as text. */
@@ -89,7 +93,36 @@ record BundleView(
                 form.tags().map(each -> tags(each, form.hasReturn(), cores)).orElse(List.of()),
                 byVisits && form.hasReturn() ? visitLines(visits) : List.of(),
                 form.through(cores),
+                form.carried(shown(
+                        sorting,
+                        kind,
+                        counted,
+                        form.hasReturn(),
+                        byVisits && form.hasReturn() ? visits.visits().size() : 0)),
                 sorting.filter(each -> !each.there().isEmpty() && !each.whole()).isPresent());
+    }
+
+    /** The fields that the page shows for cores; those of parts behind the cores are always there. */
+    private static Set<String> shown(
+            Optional<Sorting> sorting, Method.Kind kind, int cores, boolean hasReturn, int visits) {
+        boolean tags = kind == Method.Kind.TAGS;
+        Set<String> shown = new HashSet<>(tags && !hasReturn ? Set.of("closing") : Set.of());
+        for (int core = 1; core <= cores; core++) {
+            shown.add("w" + core);
+            if (sorting.isPresent()) {
+                shown.add("f" + core);
+            }
+            if (sorting.flatMap(Sorting::tiedThere).isPresent()) {
+                shown.add("g" + core);
+            }
+            if (tags && (hasReturn || core > 1)) {
+                shown.add("r" + core);
+            }
+        }
+        for (int visit = 1; visit <= visits; visit++) {
+            shown.addAll(List.of("e" + visit, "q" + visit));
+        }
+        return shown;
     }
 
     private static String step(Sorting sorting) {

@@ -155,7 +155,8 @@ class SecurityRules {
                                 "/practice/**",
                                 "/circuit",
                                 "/circuit/sheet.*",
-                                "/family")
+                                "/family",
+                                "/code")
                         .authenticated()
                         .requestMatchers(
                                 HttpMethod.POST, "/wirings/*/sign-off", "/wirings/*/learnt", "/runs/*/sign-off")

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import zestymarten.web.platform.Picture;
 import zestymarten.web.platform.Refused;
 
 /** The photographs of a test: the page, a new one, the content of one. */

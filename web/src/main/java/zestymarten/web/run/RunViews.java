@@ -82,10 +82,17 @@ class RunViews {
                                 each.faults().isEmpty() ? "no fault in what was measured so far" : each.text()))
                         .filter(each -> each.percent() > 0)
                         .toList();
-        return new RunView.Purposed(job.purpose().words(), ending(job, leads), suspects);
+        return new RunView.Purposed(
+                job.purpose().words() + (job.retested().isEmpty() ? "" : " " + job.retested()),
+                ending(job, leads),
+                suspects);
     }
 
     private static String ending(Job job, boolean leads) {
+        if (job.purpose() == Purpose.RETEST && job.left() > 0) {
+            return "What the repair concerns was measured again: "
+                    + (job.findings().isEmpty() ? "nothing is wrong with it." : "something is still wrong.");
+        }
         if (!leads || job.left() == 0) {
             return "All measurements are done.";
         }

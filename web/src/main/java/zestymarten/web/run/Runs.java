@@ -190,9 +190,27 @@ public class Runs {
         Job job = find(id).job();
         if (job.purpose() != purpose) {
             Step step = new Step.Act(Deed.PURPOSE, "");
-            enter(id, new Sent(UUID.randomUUID(), step, job.nextTouch(step), purpose.code(), OptionalInt.empty()), by);
+            String said = purpose == Purpose.RETEST ? retest(find(id)) : purpose.code();
+            enter(id, new Sent(UUID.randomUUID(), step, job.nextTouch(step), said, OptionalInt.empty()), by);
         }
         return id;
+    }
+
+    /** A retest of what the last test of the unit has found. */
+    private String retest(Run run) {
+        String found = lastOf(run.unitId(), 1).stream()
+                .flatMap(last -> last.job().findings().stream())
+                .map(Found::finding)
+                .flatMap(finding -> finding.named().stream())
+                .distinct()
+                .collect(Collectors.joining(" "));
+        if (found.isEmpty()) {
+            throw new Refused(
+                    "purpose",
+                    "The last test of " + run.serial()
+                            + " has found nothing, or there is none. Choose Test everything, or Find" + " the fault.");
+        }
+        return Purpose.RETEST.code() + " " + found;
     }
 
     /** The ways in which the newest revision of a wiring can be tested, at the given prices. */

@@ -1,4 +1,4 @@
-package zestymarten.web.run;
+package zestymarten.web.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package zestymarten.web.run;
+package zestymarten.web.platform;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  * A photograph as it is kept: decoded and encoded anew, so that nothing else than the picture is in it (no place, no
  * camera, no second file behind it), upright, at most {@value #SIDE} pixels wide and high.
  */
-final class Picture {
+public final class Picture {
     private static final int SIDE = 2000;
     private static final long MOST_PIXELS = 60_000_000;
     private static final double QUALITY = 0.85;
@@ -32,7 +32,7 @@ final class Picture {
     private Picture() {}
 
     /** The picture as a JPEG; empty if the file is no JPEG or PNG, is cut off, or has more than 60 megapixels. */
-    static Optional<byte[]> of(byte[] file) {
+    public static Optional<byte[]> of(byte[] file) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             if (!readers.hasNext()) {
