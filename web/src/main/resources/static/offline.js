@@ -60,8 +60,9 @@ const start = async () => {
       box.append(element("b", `${last.name}: ${last.typed}`, { className: "mono" }), ` ${last.word}`);
       mid.append(box);
     }
+    document.getElementById("band")?.replaceChildren();
     mid.append(
-      element("p", step ? step.sentence : "The steps that are known without network are done.", { className: "sentence" }),
+      step ? sentence(step) : element("p", "The steps that are known without network are done.", { className: "sentence" }),
       element("p", step ? step.why : "The next ones show when the network is back.", { className: "why" }),
     );
     if (step && fields.id === "step") {
@@ -72,6 +73,19 @@ const start = async () => {
       fields.dataset.words = step.kind === "WORDS" ? "yes" : "";
     }
     await tell();
+  };
+
+  // The two terminals stand out, as they do with a network.
+  const sentence = ({ sentence: text, form }) => {
+    const line = element("p", "", { className: "sentence" });
+    let rest = text;
+    for (const name of [form.black, form.red].filter((each) => each && rest.includes(each))) {
+      const at = rest.indexOf(name);
+      line.append(rest.slice(0, at), element("b", name, { className: "mono" }));
+      rest = rest.slice(at + name.length);
+    }
+    line.append(rest);
+    return line;
   };
 
   const tell = async () => {

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
@@ -21,6 +22,10 @@ public final class LeadList {
     public static final int MOST = 500;
 
     private static final Pattern SEPARATOR = Pattern.compile("\\s*[\\t;]\\s*|,\\s+|\\s+");
+
+    private static final Pattern UNIT = Pattern.compile("(\\d)\\s+(m|cm|ft|feet|[mkM]?Ω|[Oo]hms?)(?=[\\s,;]|$)");
+    /** A spreadsheet's own separator between two figures with decimal points. */
+    private static final Pattern POINTS_AND_COMMA = Pattern.compile("\\d+\\.\\d+\\s*[a-zΩ']*,.*");
 
     private LeadList() {}
 
@@ -75,18 +80,19 @@ public final class LeadList {
         String[] rows = text.split("\\R", -1);
         for (int i = 0; i < rows.length; i++) {
             String row = rows[i].strip();
-            if (row.isEmpty() || row.startsWith("#")) {
+            boolean head = lines.isEmpty() && row.chars().noneMatch(Character::isDigit);
+            if (row.isEmpty() || row.startsWith("#") || head) {
                 continue;
             }
-            String[] cells = SEPARATOR.split(row, 3);
-            OptionalDouble length = cells.length > 0 ? figure(cells[0]) : OptionalDouble.empty();
+            String[] cells = cells(row);
+            OptionalDouble length = cells.length > 0 ? Metres.of(cells[0]) : OptionalDouble.empty();
             OptionalDouble ohm = cells.length > 1 ? resistance(cells[1]) : OptionalDouble.empty();
             if (length.isEmpty() || ohm.isEmpty() || length.getAsDouble() <= 0) {
                 problems.add(
                         new Problem(
                                 "line " + (i + 1),
                                 "“" + row
-                                        + "” is not accepted; expected length in metres and resistance, such as 2.1 5.31, then its name."));
+                                        + "” is not accepted; expected length and resistance, such as 2.1 5.31 or 7 ft 5.31, then its name."));
             } else {
                 String words = cells.length > 2 ? cells[2].strip() : "";
                 lines.add(new Line(lines.size() + 1, length.getAsDouble(), ohm.getAsDouble(), words));
@@ -96,6 +102,13 @@ public final class LeadList {
             problems.add(new Problem("", "There are " + lines.size() + " leads; at most " + MOST + " are compared."));
         }
         return lines;
+    }
+
+    /** Length, resistance and the rest, units kept with their figures: {@code 4.4 m 13.40 Ω brown} too. */
+    private static String[] cells(String row) {
+        String together = UNIT.matcher(row).replaceAll("$1$2");
+        String[] cells = SEPARATOR.split(together, 3);
+        return cells.length == 1 && POINTS_AND_COMMA.matcher(together).matches() ? together.split(",", 3) : cells;
     }
 
     private static OptionalDouble resistance(String text) {

@@ -99,7 +99,19 @@ class AlikeTest {
         LeadList.read("2.1 5.31\nlong 4\n3\n", problems);
         assertThat(problems.stream().map(each -> each.where() + ": " + each.text()))
                 .containsExactly(
-                        "line 2: “long 4” is not accepted; expected length in metres and resistance, such as 2.1 5.31, then its name.",
-                        "line 3: “3” is not accepted; expected length in metres and resistance, such as 2.1 5.31, then its name.");
+                        "line 2: “long 4” is not accepted; expected length and resistance, such as 2.1 5.31 or 7 ft 5.31, then its name.",
+                        "line 3: “3” is not accepted; expected length and resistance, such as 2.1 5.31 or 7 ft 5.31, then its name.");
+    }
+
+    @Test
+    void leadsArePastedWithUnitsAHeadLineAndASpreadsheetsCommas() {
+        List<zestymarten.core.quantity.Problem> problems = new java.util.ArrayList<>();
+        List<LeadList.Line> lines = LeadList.read(
+                "length, resistance, name\n4.4 m 13.40 Ω brown\n10 ft\t5.31 ohm\n2.1,5.31,third\n3.5; OL; cut\n",
+                problems);
+        assertThat(problems).isEmpty();
+        assertThat(lines.stream().map(LeadList.Line::lengthM)).containsExactly(4.4, 3.048, 2.1, 3.5);
+        assertThat(lines.stream().map(LeadList.Line::ohm)).containsExactly(13.4, 5.31, 5.31, Double.POSITIVE_INFINITY);
+        assertThat(lines.stream().map(LeadList.Line::words)).containsExactly("brown", "", "third", "cut");
     }
 }

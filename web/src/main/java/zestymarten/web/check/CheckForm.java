@@ -144,7 +144,7 @@ final class CheckForm {
                 Terminal.of("B.1"),
                 Optional.empty(),
                 Optional.empty(),
-                typed.figure("length", "the length in metres, such as 8"),
+                typed.metres("length"),
                 typed.section("area"),
                 metal.orElse(Metal.COPPER),
                 StrandClass.FIVE,

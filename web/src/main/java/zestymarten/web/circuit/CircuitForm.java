@@ -5,17 +5,15 @@ import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import zestymarten.core.assembly.Awg;
+import zestymarten.core.assembly.Section;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.EarthFault;
@@ -33,6 +31,7 @@ import zestymarten.core.circuit.Tests;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.conductor.ResidualDevice;
 import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
 import zestymarten.web.platform.Typed;
@@ -41,10 +40,9 @@ import zestymarten.web.platform.Typed;
 final class CircuitForm {
     private static final double USUAL_M = 6;
     private static final double OPEN_FROM_OHM = 1e5;
-    private static final String SECTION = "[\\d.,/]*\\d(?: *AWG)?";
+    private static final String SECTION = "#?[\\d.,/]*\\d(?: *(?:AWG|kcmil))?";
     private static final Pattern STRETCH = Pattern.compile(
-            "([\\d.,]+)(?: *(m|ft|'))?(?: +(" + SECTION + ") */ *(" + SECTION + "))?", Pattern.CASE_INSENSITIVE);
-    private static final double FOOT_M = 0.3048;
+            "([\\d.,]+(?: *(?:m|ft|'))?)(?: +(" + SECTION + ") */ *(" + SECTION + "))?", Pattern.CASE_INSENSITIVE);
     private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *(.+)");
     private static final Pattern OF_DRAWING = Pattern.compile("s\\d+|[np]_\\d+[s-z]?|end_[LNP]");
     private static final String MORE = "more_";
@@ -155,12 +153,11 @@ final class CircuitForm {
             return Optional.empty();
         }
         try {
-            boolean metric = stretch.group(2) == null || stretch.group(2).equalsIgnoreCase("m");
-            double metres = number(stretch.group(1)) * (metric ? 1 : FOOT_M);
+            double metres = Metres.of(stretch.group(1)).orElse(Double.NaN);
             return Optional.of(
-                    stretch.group(3) == null
+                    stretch.group(2) == null
                             ? new Stretch(metres, line, protective)
-                            : new Stretch(metres, mm2(stretch.group(3)), mm2(stretch.group(4))));
+                            : new Stretch(metres, mm2(stretch.group(2)), mm2(stretch.group(3))));
         } catch (IllegalArgumentException e) {
             typed.refuse(field, "“" + text + "” is not accepted. " + e.getMessage());
             return Optional.of(new Stretch(USUAL_M, line, protective));
@@ -208,18 +205,9 @@ final class CircuitForm {
                 .toList();
     }
 
-    /** A section in mm² or a gauge; what is neither is refused by the stretch with its range. */
+    /** A section; what is none is refused by the stretch with its range. */
     private static double mm2(String text) {
-        OptionalInt gauge = text.toLowerCase(Locale.ROOT).contains("awg") ? Awg.parse(text) : OptionalInt.empty();
-        return gauge.isPresent() ? Awg.areaMm2(gauge.getAsInt()) : number(text);
-    }
-
-    private static double number(String text) {
-        try {
-            return Double.parseDouble(text.replace(',', '.'));
-        } catch (NumberFormatException e) {
-            return Double.NaN; // refused by the stretch with its range
-        }
+        return Section.mm2(text).orElse(Double.NaN);
     }
 
     /** Everything that was read, the leads taken off. */

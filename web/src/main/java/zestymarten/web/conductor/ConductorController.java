@@ -79,7 +79,7 @@ class ConductorController implements Reckons {
 
     private static Optional<Feeder> feeder(Typed typed) {
         int before = typed.problems().size();
-        OptionalDouble length = typed.figure("length", "the length in metres, such as 38");
+        OptionalDouble length = typed.metres("length");
         OptionalDouble area = typed.section("area");
         OptionalDouble ohm = typed.figure("ohm", "the resistance, such as 7.62");
         double celsius = typed.celsius("celsius", 20);

@@ -211,7 +211,7 @@ class FamilyController implements Reckons {
 
     /** A new one that is surely good, of the same type. */
     private static Optional<String> known(Family line, Typed typed) {
-        OptionalDouble length = typed.figure("good_m", "the length of a new good one in metres, such as 4");
+        OptionalDouble length = typed.metres("good_m");
         OptionalDouble ohms = typed.figure("good_ohm", "the resistance of a new good one, such as 9.3");
         if (length.isEmpty() || ohms.isEmpty()) {
             return Optional.empty();

@@ -2,13 +2,12 @@ package zestymarten.web.platform;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
-import zestymarten.core.assembly.Awg;
+import zestymarten.core.assembly.Section;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
@@ -76,17 +75,22 @@ public final class Typed {
         return celsius.orElse(usual);
     }
 
-    /** A section in mm², or a gauge said as such; empty where nothing was typed or it made no sense, which is then said. */
+    /** A section, see {@link Section}; empty where nothing was typed or it made no sense, which is then said. */
     public OptionalDouble section(String field) {
-        if (!text(field).toLowerCase(Locale.ROOT).contains("awg")) {
-            return figure(field, "the section in mm², such as 0.75, or a gauge such as 20 AWG");
+        return read(field, Section.mm2(text(field)), Section.EXPECTED);
+    }
+
+    /** A length in metres, see {@link Metres}; empty where nothing was typed or it made no sense, which is then said. */
+    public OptionalDouble metres(String field) {
+        return read(field, Metres.of(text(field)), Metres.EXPECTED);
+    }
+
+    private OptionalDouble read(String field, OptionalDouble read, String expected) {
+        if (!has(field) || read.orElse(0) > 0) {
+            return has(field) ? read : OptionalDouble.empty();
         }
-        OptionalInt gauge = Awg.parse(text(field));
-        if (gauge.isEmpty()) {
-            refuse(field, "“" + text(field) + "” is not accepted; expected a gauge such as 20 AWG or 2/0 AWG.");
-            return OptionalDouble.empty();
-        }
-        return OptionalDouble.of(Awg.areaMm2(gauge.getAsInt()));
+        refuse(field, "“" + text(field) + "” is not accepted; expected " + expected + ".");
+        return OptionalDouble.empty();
     }
 
     /** The number of something that is stored, as an address has it; 0, which nothing has, for what is no such number. */

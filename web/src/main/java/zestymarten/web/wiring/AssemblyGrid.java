@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -19,7 +18,8 @@ import tools.jackson.databind.json.JsonMapper;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyJson;
 import zestymarten.core.assembly.AssemblyReader;
-import zestymarten.core.assembly.Awg;
+import zestymarten.core.assembly.Section;
+import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingLanguage;
 import zestymarten.core.quantity.Understood;
@@ -36,8 +36,6 @@ record AssemblyGrid(Map<String, String> fields) {
 
     private static final Pattern CELL = Pattern.compile("([a-z]+)\\.([0-9]{1,4})\\.([a-z0-9_]+)");
     private static final Pattern PATH = Pattern.compile("([a-z]+)\\[([0-9]+)\\](?:\\.(.+))?");
-    private static final Pattern FEET = Pattern.compile("(.+?)\\s*(?:ft|feet|')");
-    private static final double METRES_IN_A_FOOT = 0.3048;
     private static final double HUNDRED = 100;
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -179,13 +177,11 @@ record AssemblyGrid(Map<String, String> fields) {
     /** A figure as it is usually written: 4.7k, 0,5, 5 %, 8 ft, 18 AWG; empty for what is none. */
     private static Optional<Double> number(String member, String typed) {
         String small = typed.toLowerCase(Locale.ROOT);
-        if (member.equals("area_mm2") && small.contains("awg")) {
-            OptionalInt gauge = Awg.parse(typed);
-            return gauge.isPresent() ? Optional.of(Awg.areaMm2(gauge.getAsInt())) : Optional.empty();
+        if (member.equals("area_mm2")) {
+            return Section.mm2(typed).stream().boxed().findFirst();
         }
-        Matcher feet = FEET.matcher(small);
-        if (member.equals("length_m") && feet.matches()) {
-            return figure(feet.group(1)).map(each -> each * METRES_IN_A_FOOT);
+        if (member.equals("length_m")) {
+            return Metres.of(typed).stream().boxed().findFirst();
         }
         if (member.equals("tolerance") && small.endsWith("%")) {
             return figure(small.substring(0, small.length() - 1).strip()).map(each -> each / HUNDRED);

@@ -111,7 +111,7 @@ class CircuitFormTest {
                 "s1 | 6 0/2 | “6 0/2” is not accepted. A stretch's section of the line (0.0 mm²) must be above 0 and at most"
                         + " 1000 mm².",
                 "celsius | 180 | “180” is not accepted; expected a cable from -50 to 150 °C.",
-                "line | 0 | “0” is not accepted; expected the section in mm², such as 0.75, or a gauge such as 20 AWG.",
+                "line | 0 | “0” is not accepted; expected the section in mm², such as 0.75, or a gauge such as 20 AWG or 250 kcmil.",
                 "protective | 9999 | “9999” is not accepted; expected a section above 0 and at most 1000 mm², such as 2.5, or a"
                         + " gauge such as 12 AWG."
             })

@@ -62,7 +62,7 @@ class ConductorPagesTest {
                 .fill("input[name=length]", "long")
                 .fill("input[name=area]", "99 AWG")
                 .keys(Keys.ENTER)
-                .see(".trouble", "“long” is not accepted; expected the length in metres, such as 38.");
+                .see(".trouble", "“long” is not accepted; expected a length such as 8, 8 m or 26 ft.");
         assertThat(browser.text("main"))
                 .contains("“99 AWG” is not accepted; expected a gauge such as 20 AWG or 2/0 AWG.");
         assertThat(browser.attribute("input[name=length]", "value")).isEqualTo("long");

@@ -49,7 +49,7 @@ class FamilyPagesTest {
     void badLinesAndWeakEvidenceAreSaid() {
         paste("2 4\nlong\n");
         browser.click("main form .do")
-                .see(".trouble", "line 2: “long” is not accepted; expected length in metres and resistance");
+                .see(".trouble", "line 2: “long” is not accepted; expected length and resistance");
         paste("2 4\n3 6 jumps\n4 8\n");
         browser.click("main form .do").see("main", "Fewer than four leads with continuity: no verdict by comparison.");
         assertThat(browser.text("tbody")).contains("condemned by hand and eye: jumps");
