@@ -1,5 +1,7 @@
 package zestymarten.web.record;
 
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
@@ -100,6 +102,16 @@ class RecordController {
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".pdf", false))
                 .body(certificates.pdf(view, records.seal(run)));
+    }
+
+    /** Every reading of a test on paper: what a certificate of a long test leaves out. */
+    @GetMapping("/runs/{id}/annex.pdf")
+    void annex(@PathVariable long id, HttpServletResponse response) throws IOException {
+        Run run = runs.find(id);
+        RecordView view = records.view(run);
+        response.setContentType(MediaType.APPLICATION_PDF_VALUE);
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, named(view, " readings.pdf", false));
+        Annex.write(view, records.seal(run), response.getOutputStream());
     }
 
     @GetMapping("/runs/{id}/readings.csv")

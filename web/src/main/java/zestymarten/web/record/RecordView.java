@@ -20,4 +20,9 @@ record RecordView(
         String verdictState,
         String method,
         RecordResult result,
-        WiringDrawing drawing) {}
+        WiringDrawing drawing) {
+    /** The readings as a certificate prints them. */
+    public ReadingDigest digest() {
+        return ReadingDigest.of(result.readings());
+    }
+}

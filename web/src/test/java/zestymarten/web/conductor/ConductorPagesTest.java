@@ -64,7 +64,8 @@ class ConductorPagesTest {
                 .keys(Keys.ENTER)
                 .see(".trouble", "“long” is not accepted; expected a length such as 8, 8 m or 26 ft.");
         assertThat(browser.text("main"))
-                .contains("“99 AWG” is not accepted; expected a gauge such as 20 AWG or 2/0 AWG.");
+                .contains(
+                        "“99 AWG” is not accepted; expected the section in mm², such as 0.75, or a gauge such as 20 AWG or 250 kcmil.");
         assertThat(browser.attribute("input[name=length]", "value")).isEqualTo("long");
         browser.open("/conductor")
                 .fill("input[name=length]", "10")

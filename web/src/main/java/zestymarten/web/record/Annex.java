@@ -1,0 +1,159 @@
+package zestymarten.web.record;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.springframework.core.io.ClassPathResource;
+import zestymarten.core.quantity.Patience;
+import zestymarten.web.record.RecordResult.ReadingLine;
+
+/**
+ * Every reading of a test on paper, a line each. Drawn line by line instead of laid out as a page, so that a test of 20 000
+ * readings takes seconds: cost linear in the readings.
+ */
+final class Annex {
+    private static final float MARGIN = 36;
+    private static final float SIZE = 7;
+    private static final float LINE = 10;
+    private static final float HEAD = 60;
+    private static final String ELLIPSIS = "…";
+
+    /** Headings with their left edges in points. */
+    private static final List<Column> COLUMNS = List.of(
+            new Column("no.", 0, 28),
+            new Column("step", 30, 78),
+            new Column("black", 110, 58),
+            new Column("red", 170, 58),
+            new Column("as typed", 230, 52),
+            new Column("read as", 284, 76),
+            new Column("corrected", 362, 52),
+            new Column("limit", 416, 64),
+            new Column("judged", 482, 41));
+
+    private record Column(String name, float left, float width) {}
+
+    private final PDDocument document = new PDDocument();
+    private final PDFont font;
+    private final PDFont other;
+    private final Map<Integer, Boolean> known = new HashMap<>();
+
+    private Annex() throws IOException {
+        font = font("atkinson-hyperlegible-next-400");
+        other = font("dejavu-sans");
+    }
+
+    private PDFont font(String file) throws IOException {
+        try (InputStream in = new ClassPathResource("pdf/" + file + ".ttf").getInputStream()) {
+            return PDType0Font.load(document, in);
+        }
+    }
+
+    /** Writes the annex of a record. */
+    static void write(RecordView view, Optional<Seal> seal, OutputStream out) throws IOException {
+        Annex annex = new Annex();
+        try (PDDocument document = annex.document) {
+            annex.pages(view, seal);
+            document.save(out);
+        }
+    }
+
+    private void pages(RecordView view, Optional<Seal> seal) throws IOException {
+        List<ReadingLine> lines = view.result().readings();
+        int onAPage = (int) ((PDRectangle.A4.getHeight() - 2 * MARGIN - HEAD) / LINE);
+        int pages = Math.max(1, (lines.size() + onAPage - 1) / onAPage);
+        String title = "Readings of " + view.unit() + ", " + view.assembly() + ", test " + view.id()
+                + seal.map(each -> ", seal " + each.printed()).orElse("");
+        for (int page = 0; page < pages; page++) {
+            Patience.check();
+            PDPage paper = new PDPage(PDRectangle.A4);
+            document.addPage(paper);
+            try (PDPageContentStream content = new PDPageContentStream(document, paper)) {
+                float top = PDRectangle.A4.getHeight() - MARGIN;
+                put(content, title, MARGIN, top - 12, 520, 9);
+                put(content, "page " + (page + 1) + " of " + pages, MARGIN, MARGIN - 14, 200, SIZE);
+                for (Column column : COLUMNS) {
+                    put(content, column.name(), MARGIN + column.left(), top - 36, column.width(), SIZE);
+                }
+                int to = Math.min(lines.size(), (page + 1) * onAPage);
+                for (int i = page * onAPage; i < to; i++) {
+                    line(content, lines.get(i), top - HEAD - (i - page * onAPage) * LINE);
+                }
+            }
+        }
+    }
+
+    private void line(PDPageContentStream content, ReadingLine line, float y) throws IOException {
+        List<String> cells = List.of(
+                String.valueOf(line.sequence()),
+                line.stage(),
+                line.a(),
+                line.b(),
+                line.asTyped(),
+                line.understood(),
+                line.correctedText(),
+                line.limitText(),
+                line.takenBack() ? "taken back" : line.judgement());
+        for (int i = 0; i < COLUMNS.size(); i++) {
+            Column column = COLUMNS.get(i);
+            put(content, cells.get(i), MARGIN + column.left(), y, column.width(), SIZE);
+        }
+    }
+
+    /** Text in its place, shortened to the width that it has. */
+    private void put(PDPageContentStream content, String text, float x, float y, float width, float size)
+            throws IOException {
+        if (text.isEmpty()) {
+            return;
+        }
+        boolean usual = text.codePoints().allMatch(this::isKnown);
+        PDFont used = usual ? font : other;
+        String printable = usual ? text : printable(text);
+        content.beginText();
+        content.setFont(used, size);
+        content.newLineAtOffset(x, y);
+        content.showText(fitted(used, printable, width, size));
+        content.endText();
+    }
+
+    private boolean isKnown(int codePoint) {
+        return known.computeIfAbsent(codePoint, each -> has(font, each));
+    }
+
+    private static boolean has(PDFont font, int codePoint) {
+        try {
+            font.encode(Character.toString(codePoint));
+            return true;
+        } catch (IllegalArgumentException | IOException e) {
+            return false;
+        }
+    }
+
+    /** What neither typeface has a letter for is a question mark. */
+    private String printable(String text) {
+        return text.codePoints()
+                .mapToObj(each -> has(other, each) ? Character.toString(each) : "?")
+                .collect(Collectors.joining());
+    }
+
+    private static String fitted(PDFont font, String text, float width, float size) throws IOException {
+        if (font.getStringWidth(text) / 1000 * size <= width) {
+            return text;
+        }
+        String shorter = text;
+        while (shorter.length() > 1 && font.getStringWidth(shorter + ELLIPSIS) / 1000 * size > width) {
+            shorter = shorter.substring(0, shorter.offsetByCodePoints(shorter.length(), -1));
+        }
+        return shorter + ELLIPSIS;
+    }
+}
