@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -94,7 +96,7 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
     public static Coverage ofMade(Assembly assembly, Nets nets, List<Measurement> made) {
         Assembly sampled = sample(assembly, nets);
         Nets own = sampled.equals(assembly) ? nets : Nets.of(sampled);
-        Set<Terminal> kept = Set.copyOf(sampled.terminals());
+        Set<Terminal> kept = sampled.equals(assembly) ? Set.copyOf(sampled.terminals()) : wired(sampled);
         List<Measurement> measurements = made.stream()
                 .filter(each -> kept.contains(each.black()) && kept.contains(each.red()))
                 .map(each -> new Measurement(
@@ -110,11 +112,36 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
         return of(sampled, own, nets.all().size(), measurements);
     }
 
+    /** The terminals that a sample has a wire, a part or the frame at: at any other one no fault of it can be seen. */
+    private static Set<Terminal> wired(Assembly sampled) {
+        Set<Terminal> wired = new HashSet<>(sampled.bonded());
+        wired.add(Terminal.FRAME);
+        sampled.conductors().forEach(each -> wired.addAll(List.of(each.from(), each.to())));
+        sampled.components().forEach(each -> wired.addAll(List.of(each.a(), each.b())));
+        return wired;
+    }
+
+    /** Measurements with their terminals numbered, once for all faults. */
+    private static final class Numbered {
+        private final List<Measurement> all;
+        private final Map<Terminal, Integer> number = new HashMap<>();
+        private final int[] black;
+        private final int[] red;
+
+        Numbered(Assembly assembly, List<Measurement> all) {
+            this.all = all;
+            assembly.terminals().forEach(terminal -> number.putIfAbsent(terminal, number.size()));
+            black = all.stream().mapToInt(each -> at(number, each.black())).toArray();
+            red = all.stream().mapToInt(each -> at(number, each.red())).toArray();
+        }
+    }
+
     private static Coverage of(Assembly sampled, Nets own, int ofNets, List<Measurement> measurements) {
-        BitSet good = answers(sampled, measurements, Map.of(), List.of(), Map.of());
+        Numbered numbered = new Numbered(sampled, measurements);
+        BitSet good = answers(sampled, numbered, Map.of(), List.of(), Map.of());
         Map<Fault, int[]> counted = new EnumMap<>(Fault.class);
         Map<BitSet, List<String>> byAnswers = new LinkedHashMap<>();
-        for (Tried tried : faults(sampled, own, measurements)) {
+        for (Tried tried : faults(sampled, own, numbered)) {
             int[] count = counted.computeIfAbsent(tried.kind(), any -> new int[2]);
             count[0]++;
             if (!tried.answers().equals(good)) {
@@ -165,7 +192,7 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
                 .anyMatch(each -> each.from().equals(end) || each.to().equals(end));
     }
 
-    private static List<Tried> faults(Assembly assembly, Nets nets, List<Measurement> measurements) {
+    private static List<Tried> faults(Assembly assembly, Nets nets, Numbered measurements) {
         List<Tried> tried = new ArrayList<>();
         List<Conductor> wires = assembly.conductors();
         for (Conductor wire : wires) {
@@ -212,7 +239,7 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
         return tried;
     }
 
-    private static void crossed(Assembly assembly, Nets nets, List<Measurement> measurements, List<Tried> tried) {
+    private static void crossed(Assembly assembly, Nets nets, Numbered measurements, List<Tried> tried) {
         List<Conductor> wires = nets.all().stream()
                 .filter(Net::isTwoEnded)
                 .map(net -> net.conductors().get(0))
@@ -241,22 +268,22 @@ public record Coverage(int nets, int ofNets, Map<Fault, Count> counts, List<Stri
      */
     private static BitSet answers(
             Assembly assembly,
-            List<Measurement> measurements,
+            Numbered measurements,
             Map<String, Terminal> far,
             List<Terminal> bridge,
             Map<String, Boolean> parts) {
         Patience.check();
-        Map<Terminal, Integer> number = new HashMap<>();
-        assembly.terminals().forEach(terminal -> number.putIfAbsent(terminal, number.size()));
-        BitSet joined = new BitSet(measurements.size());
-        Map<State, Groups> free = new HashMap<>();
-        for (int i = 0; i < measurements.size(); i++) {
-            Measurement each = measurements.get(i);
+        Map<Terminal, Integer> number = measurements.number;
+        BitSet joined = new BitSet(measurements.all.size());
+        IdentityHashMap<State, Groups> free =
+                new IdentityHashMap<>(); // the states of one assembly, asked for at every measurement
+        for (int i = 0; i < measurements.all.size(); i++) {
+            Measurement each = measurements.all.get(i);
             Groups groups = each.ties().isEmpty()
                     ? free.computeIfAbsent(each.state(), state -> groups(assembly, number, far, bridge, parts, state))
                     : groups(assembly, number, far, bridge, parts, each.state());
             each.ties().forEach(tie -> tie.forEach(terminal -> join(groups, number, tie.get(0), terminal)));
-            joined.set(i, groups.of(at(number, each.black())) == groups.of(at(number, each.red())));
+            joined.set(i, groups.of(measurements.black[i]) == groups.of(measurements.red[i]));
         }
         return joined;
     }
