@@ -279,21 +279,29 @@ final class Disconnection {
                 "U0 / Ze");
     }
 
-    /** The section that stands the least fault current until it is cut off; nothing where that time is not known. */
+    /**
+     * The section that stands the least fault current until it is cut off; nothing where that time is not known, and no verdict
+     * where it is so short that the device's let-through decides.
+     */
     private Optional<Sheet.Line> heat() {
         OptionalDouble seconds = protectionSeconds();
         if (seconds.isEmpty() || seconds.getAsDouble() > MOST_ADIABATIC_S) {
             return Optional.empty();
         }
-        double least = Wire.adiabaticMm2(
-                Wire.Insulation.COPPER_PVC, leastFaultA(), Math.max(ADIABATIC_S, seconds.getAsDouble()));
-        return Optional.of(new Sheet.Line(
-                "protective conductor",
-                "its section against the heat of that fault",
-                Engineering.text(protectiveMm2, "mm²"),
-                "minimum " + Engineering.text(least, "mm²"),
-                protectiveMm2 >= least ? Compared.State.GOOD : Compared.State.FAULT,
-                "I √t / 115, IEC 60364-5-54, copper in PVC; nearer the origin the device's let-through decides"));
+        boolean atOnce = seconds.getAsDouble() <= ADIABATIC_S;
+        double least = Wire.adiabaticMm2(Wire.Insulation.COPPER_PVC, leastFaultA(), seconds.getAsDouble());
+        return Optional.of(
+                new Sheet.Line(
+                        "protective conductor",
+                        "its section against the heat of that fault",
+                        Engineering.text(protectiveMm2, "mm²"),
+                        atOnce ? "" : "minimum " + Engineering.text(least, "mm²"),
+                        atOnce
+                                ? Compared.State.UNTESTED
+                                : protectiveMm2 >= least ? Compared.State.GOOD : Compared.State.FAULT,
+                        atOnce
+                                ? "cut off within 0.1 s: the device's let-through decides, which its maker gives"
+                                : "I √t / 115, IEC 60364-5-54, copper in PVC; nearer the origin the device's let-through decides"));
     }
 
     /** Whether anything can be said: the supply is known, and something that cuts off. */

@@ -1,0 +1,76 @@
+package zestymarten.core.circuit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.conductor.Breaker;
+import zestymarten.core.quantity.Understood;
+
+/** Seeded circuits whose protective conductor is not whole: none is called good, of none it is said that a fault is cut off. */
+class CircuitSafetyTest {
+    private static final int EACH = 20;
+
+    private static final Supply SUPPLY = new Supply(
+            230,
+            OptionalDouble.of(0.2),
+            Optional.of(new Breaker(Breaker.Curve.B, 10)),
+            OptionalDouble.empty(),
+            0.05,
+            OptionalDouble.empty());
+
+    private static Sheet sheet(SeededCircuit seeded) {
+        Map<Tests.Pair, Understood> insulation = new EnumMap<>(Tests.Pair.class);
+        for (Tests.Pair pair : Tests.Pair.values()) {
+            insulation.put(pair, Understood.Value.ohms(500e6));
+        }
+        return Sheet.of(new Tests(seeded.drawn(), seeded.readings(), insulation, Optional.of(Tests.RIGHT)), SUPPLY);
+    }
+
+    private static Stream<SeededCircuit> circuits(String kind, boolean ring) {
+        return IntStream.range(0, EACH)
+                .mapToObj(i -> SeededCircuit.of(7000L * kind.length() + i, ring, kind))
+                .flatMap(each -> Stream.of(each, each.withoutLengths()));
+    }
+
+    private static boolean isOfProtective(Pattern pattern) {
+        return pattern instanceof Pattern.Cut
+                || (pattern instanceof Pattern.Missing missing && missing.role() == Role.PROTECTIVE)
+                || (pattern instanceof Pattern.Broken broken && broken.role() == Role.PROTECTIVE)
+                || (pattern instanceof Pattern.Swapped swapped && swapped.b() == Role.PROTECTIVE);
+    }
+
+    @Test
+    void noCircuitWithoutItsProtectiveConductorIsCalledGoodOrSaidToTrip() {
+        List<SeededCircuit> dangerous = Stream.of(true, false)
+                .flatMap(ring -> Stream.of("missing conductor", "broken leg", "swapped polarity", "cut cable")
+                        .flatMap(kind -> circuits(kind, ring)))
+                .filter(each -> isOfProtective(each.pattern()))
+                .toList();
+        assertThat(dangerous).hasSizeGreaterThan(120);
+        dangerous.parallelStream().forEach(each -> {
+            Sheet sheet = sheet(each);
+            assertThat(sheet.verdict()).as(each.pattern().toString()).isEqualTo(Compared.State.FAULT);
+            assertThat(sheet.says())
+                    .as(each.pattern().toString())
+                    .noneMatch(said -> said.contains("trips at once"))
+                    .anyMatch(said -> said.startsWith("Disconnection is not known"));
+        });
+    }
+
+    @Test
+    void aGoodCircuitIsNotCalledBad() {
+        long bad = Stream.of(true, false)
+                .flatMap(ring -> circuits("good", ring))
+                .parallel()
+                .filter(each -> sheet(each).verdict() == Compared.State.FAULT)
+                .count();
+        assertThat(bad).as("of " + 4 * EACH).isZero();
+    }
+}
