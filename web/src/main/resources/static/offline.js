@@ -202,8 +202,9 @@ const start = async () => {
   };
 
   // In their order, one tab at a time. A lost answer is sent again under the same identifier, which saves nothing twice.
+  const alone = (work) => (navigator.locks ? navigator.locks.request("marten-queue", work) : work()); // plain http has no locks
   const flush = () =>
-    navigator.locks.request("marten-queue", async () => {
+    alone(async () => {
       for (const item of await waiting()) {
         if (item.person !== person) {
           return tell();

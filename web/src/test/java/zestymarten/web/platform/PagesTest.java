@@ -41,6 +41,8 @@ class PagesTest {
             "/runs/4/complaint",
             "/runs/4/grid",
             "/runs/4/helper",
+            "/code",
+            "/away",
             "/runs/4/photos",
             "/runs/13",
             "/meters",
