@@ -167,6 +167,12 @@ const start = async () => {
     }
   });
 
+  document.addEventListener("marten:shown", () => {
+    if (speaking || ear) {
+      sayStep();
+    }
+  });
+
   const arm = () => {
     if (ear) {
       ear.listener.armed();

@@ -72,7 +72,20 @@ const start = async () => {
       fields.querySelector("[name=touch]").value = step.touch;
       fields.dataset.words = step.kind === "WORDS" ? "yes" : "";
     }
+    aloud(step);
     await tell();
+  };
+
+  // What is said and heard of a step stands where it stands with a network.
+  const aloud = (step) => {
+    const isAnswer = (said) => String(["good", "fault"].includes(said?.state));
+    Object.assign(document.getElementById("work").dataset, {
+      heard: last ? `${last.name}: ${last.typed} ${last.word}.` : "",
+      say: step?.say ?? "",
+      beeps: isAnswer(step?.said.tone),
+      silences: isAnswer(step?.said.silent),
+    });
+    document.dispatchEvent(new CustomEvent("marten:shown"));
   };
 
   // The two terminals stand out, as they do with a network.

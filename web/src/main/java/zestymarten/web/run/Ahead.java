@@ -2,6 +2,7 @@ package zestymarten.web.run;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import zestymarten.core.job.Job;
@@ -41,6 +42,7 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
      * A step.
      *
      * @param touch which entry of the step the next one will be
+     * @param say the step as it is said aloud
      * @param said the verdicts of answers without a figure: {@code tone}, {@code silent}, {@code over}
      * @param bands the verdicts of figures, each up to a resistance; the last has no end
      */
@@ -49,6 +51,7 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
             int touch,
             String sentence,
             String why,
+            String say,
             Kind kind,
             Map<String, Said> said,
             List<Band> bands) {}
@@ -65,17 +68,17 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
     /** A verdict of every figure up to a resistance in ohms, itself not included. */
     record Band(double upToOhm, Said said) {}
 
-    static Ahead of(Run run) {
+    static Ahead of(Run run, Speech speech, Locale locale) {
         Job job = run.job();
         List<AheadStep> steps = job.steps()
                 .filter(step -> !job.isDone(step))
                 .limit(MOST)
-                .map(step -> step(job, step))
+                .map(step -> step(job, step, speech, locale))
                 .toList();
         return new Ahead(run.pulse(), job.conditions().meter().oneIsOverRange(), steps);
     }
 
-    private static AheadStep step(Job job, Step step) {
+    private static AheadStep step(Job job, Step step, Speech speech, Locale locale) {
         Kind kind = kind(step);
         StepViews.Words words = StepViews.words(job, step);
         return new AheadStep(
@@ -83,6 +86,7 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
                 job.nextTouch(step),
                 words.sentence(),
                 words.why(),
+                speech.say(step, words.sentence(), locale),
                 kind,
                 kind == Kind.READING ? said(job, step) : Map.of(),
                 kind == Kind.READING ? bands(job, step) : List.of());

@@ -156,7 +156,7 @@ class RunController {
     @GetMapping(path = "/ahead", produces = "application/json")
     @ResponseBody
     Ahead ahead(@PathVariable long id) {
-        return Ahead.of(runs.find(id));
+        return Ahead.of(runs.find(id), speech, LocaleContextHolder.getLocale());
     }
 
     /** What the meter shows at a step, as it would be typed. */

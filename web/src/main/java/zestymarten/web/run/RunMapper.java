@@ -22,6 +22,10 @@ interface RunMapper {
     @Nullable
     Long openRunOf(long unitId);
 
+    /** The test under way on a unit by its serial; nothing where there is none. */
+    @Nullable
+    Long openRunAt(@Param("assemblyId") long assemblyId, @Param("serial") String serial);
+
     @Nullable
     RunRow lastOf(String startedBy);
 

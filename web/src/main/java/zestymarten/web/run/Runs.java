@@ -182,6 +182,12 @@ public class Runs {
                 row);
     }
 
+    /** The test that is under way on a unit of an assembly, by its serial; empty where there is none. */
+    @Transactional(readOnly = true)
+    public Optional<Run> underWay(long assemblyId, String serial) {
+        return Optional.ofNullable(mapper.openRunAt(assemblyId, serial.strip())).map(this::find);
+    }
+
     /** The same for a purpose, which a test that is under way on that unit takes over. */
     @Transactional
     public long start(

@@ -46,9 +46,18 @@ public class Speech {
         Step step = view.step().get().form().step();
         return new Spoken(
                 heard,
-                step.fold(probes -> plain(view), touch -> touch(touch, locale), act -> plain(view)),
+                say(step, plain(view), locale),
                 isAnswer(job, step, new Understood.Tone()),
                 isAnswer(job, step, new Understood.Silent()));
+    }
+
+    /**
+     * A step aloud, its terminals letter by letter.
+     *
+     * @param plain the sentence of a step that names no terminals
+     */
+    String say(Step step, String plain, Locale locale) {
+        return step.fold(probes -> plain, touch -> touch(touch, locale), act -> plain);
     }
 
     /** What the far end has to do, its pins letter by letter. */

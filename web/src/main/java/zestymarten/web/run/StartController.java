@@ -1,5 +1,6 @@
 package zestymarten.web.run;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -10,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -193,12 +195,15 @@ class StartController {
         return value;
     }
 
+    /** Starts a test; where one is under way on that unit it is asked first whether that one goes on. */
     @PostMapping("/wirings/{id}/runs")
-    ResponseEntity<Void> start(
+    String start(
             @PathVariable long id,
             @RequestParam Map<String, String> fields,
             @RequestParam(name = "tool", defaultValue = "") List<String> codes,
-            Principal who) {
+            Principal who,
+            HttpServletResponse response,
+            Model model) {
         ApproachForm form = new ApproachForm(fields);
         List<Problem> problems = new ArrayList<>();
         OptionalDouble celsius = Celsius.of(form.field("ambient"));
@@ -232,13 +237,19 @@ class StartController {
                 leads.orElse(LeadPolicy.FULL),
                 form.field("decision").equals("guarded"),
                 Conditions.JOINED_BELOW_OHM);
+        Optional<Run> open = runs.underWay(id, form.field("serial"));
+        if (open.isPresent() && !form.field("under_way").equals("new")) {
+            response.setStatus(HttpStatus.CONFLICT.value());
+            model.addAttribute("open", open.get());
+            return "run/under-way";
+        }
+        open.ifPresent(each -> runs.end(each.id(), who.getName()));
         Purpose purpose = Purpose.of(form.field("purpose")).orElse(Purpose.EVERYTHING);
         long run = runs.start(id, form.field("serial"), conditions, approach.get(), purpose, who.getName());
         boolean symptoms = purpose == Purpose.FIND_FAULT
                 && !runs.find(run).job().plan().functions().isEmpty();
-        return ResponseEntity.ok()
-                .header("HX-Redirect", "/runs/" + run + (symptoms ? "/complaint" : ""))
-                .build();
+        response.setHeader("HX-Redirect", "/runs/" + run + (symptoms ? "/complaint" : ""));
+        return "run/started";
     }
 
     /** Keeps the way of testing of the form with the wiring, under a name. */

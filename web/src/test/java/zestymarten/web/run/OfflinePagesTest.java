@@ -72,6 +72,8 @@ class OfflinePagesTest {
         ladder.line().cut();
         browser.keys("0.4", Keys.ENTER).see("#offline", "Waiting to be sent: 1.");
         browser.see("#last-away", "J1.1 – J2.1: 0.4 pass").see(".sentence", "Black on J1.2, red on J2.2.");
+        assertThat(browser.attribute("#work", "data-say"))
+                .isEqualTo("Black on J, Juliett one, pin two. Red on J, Juliett two, pin two.");
         browser.keys("9", Keys.ENTER)
                 .see("#last-away", "J1.2 – J2.2: 9 fail")
                 .see("#offline", "Waiting to be sent: 2.");

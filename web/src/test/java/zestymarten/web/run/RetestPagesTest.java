@@ -72,4 +72,23 @@ class RetestPagesTest {
         browser.see(".sentence", "What the repair concerns was measured again: nothing is wrong with it.");
         assertThat(browser.text(".mid")).contains("they were not made, and the record says so");
     }
+
+    @Test
+    void aUnitWithATestUnderWayAsksWhetherThatOneGoesOn() {
+        long wiring = site.wiring(site.fresh("Twice"), "wire,from,to\nW1,J1.1,J2.1\n");
+        browser.desktop().signIn("bench");
+        begin(wiring, "T-1", "everything");
+        browser.see(".sentence", "Does the meter beep?");
+        String first = browser.path();
+        begin(wiring, "T-1", "everything");
+        browser.see("#say", "A test of T-1 is under way, started by bench")
+                .click("#say a.button")
+                .waitForPath(first);
+        begin(wiring, "T-1", "everything");
+        browser.see("#say", "End it as it is and start a new one").click("#say button[name=under_way]");
+        browser.see(".sentence", "Does the meter beep?");
+        assertThat(browser.path()).isNotEqualTo(first);
+        long ended = Long.parseLong(first.replaceAll("\\D+", ""));
+        assertThat(site.bean(Runs.class).find(ended).isUnderWay()).isFalse();
+    }
 }
