@@ -19,12 +19,12 @@ import zestymarten.core.plan.Step;
  */
 final class RepairScope {
     private final Set<String> named;
-    private final Set<Terminal> mended;
+    private final Set<Terminal> repaired;
     private final Set<Terminal> beside;
 
-    private RepairScope(Set<String> named, Set<Terminal> mended, Set<Terminal> beside) {
+    private RepairScope(Set<String> named, Set<Terminal> repaired, Set<Terminal> beside) {
         this.named = named;
-        this.mended = mended;
+        this.repaired = repaired;
         this.beside = beside;
     }
 
@@ -35,49 +35,49 @@ final class RepairScope {
      */
     static RepairScope of(Design design, String subject) {
         Set<String> named = new HashSet<>(List.of(subject.split(" ")));
-        Set<Terminal> mended = mended(design, named);
-        return new RepairScope(named, mended, beside(design, mended));
+        Set<Terminal> repaired = repaired(design, named);
+        return new RepairScope(named, repaired, beside(design, repaired));
     }
 
     /** All terminals of the nets of the conductors, and of the parts, that are named, and those named themselves. */
-    private static Set<Terminal> mended(Design design, Set<String> names) {
-        Set<Terminal> mended = new LinkedHashSet<>();
+    private static Set<Terminal> repaired(Design design, Set<String> names) {
+        Set<Terminal> repaired = new LinkedHashSet<>();
         design.assembly().terminals().stream()
                 .filter(each -> names.contains(each.name()))
-                .forEach(mended::add);
+                .forEach(repaired::add);
         for (Conductor conductor : design.assembly().conductors()) {
             if (names.contains(conductor.id())) {
-                design.nets().of(conductor.from()).ifPresent(net -> mended.addAll(net.ends()));
-                mended.addAll(List.of(conductor.from(), conductor.to()));
+                design.nets().of(conductor.from()).ifPresent(net -> repaired.addAll(net.ends()));
+                repaired.addAll(List.of(conductor.from(), conductor.to()));
             }
         }
         for (Component part : design.assembly().components()) {
             if (names.contains(part.id())) {
-                mended.addAll(List.of(part.a(), part.b()));
+                repaired.addAll(List.of(part.a(), part.b()));
             }
         }
-        mended.remove(Terminal.FRAME);
-        return mended;
+        repaired.remove(Terminal.FRAME);
+        return repaired;
     }
 
-    /** The cavities next to a mended one in its connector. */
-    private static Set<Terminal> beside(Design design, Set<Terminal> mended) {
+    /** The cavities next to a repaired one in its connector. */
+    private static Set<Terminal> beside(Design design, Set<Terminal> repaired) {
         Set<Terminal> beside = new LinkedHashSet<>();
         for (Connector connector : design.assembly().connectors()) {
             List<Terminal> pins = connector.terminals();
             for (int i = 0; i < pins.size(); i++) {
-                if (mended.contains(pins.get(i))) {
+                if (repaired.contains(pins.get(i))) {
                     beside.addAll(pins.subList(Math.max(0, i - 1), Math.min(pins.size(), i + 2)));
                 }
             }
         }
-        beside.removeAll(mended);
+        beside.removeAll(repaired);
         return beside;
     }
 
     /** Whether a terminal belongs to what was repaired. */
     boolean isOf(Terminal terminal) {
-        return mended.contains(terminal);
+        return repaired.contains(terminal);
     }
 
     /** Whether a step has to be shown again. */
@@ -92,15 +92,15 @@ final class RepairScope {
     }
 
     private boolean concerns(Step.Touch touch) {
-        boolean black = mended.contains(touch.black());
-        boolean red = mended.contains(touch.red());
+        boolean black = repaired.contains(touch.black());
+        boolean red = repaired.contains(touch.red());
         boolean own = black || red;
         return switch (touch.stage()) {
             case SHORTS ->
                 touch.isTied()
                         ? own
                                 || touch.ties().stream()
-                                        .anyMatch(tie -> tie.stream().anyMatch(mended::contains))
+                                        .anyMatch(tie -> tie.stream().anyMatch(repaired::contains))
                         : (black && (red || beside.contains(touch.red()))) || (red && beside.contains(touch.black()));
             case ENDS -> own || beside.contains(touch.black()) || beside.contains(touch.red());
             default -> own;
@@ -119,8 +119,8 @@ final class RepairScope {
                 act -> act.deed() != Deed.LOOKED || concerns(act) || isBesideIt(act.subject()));
     }
 
-    /** Whether an inspection is of a connector in which a mended wire ends. */
+    /** Whether an inspection is of a connector in which a repaired wire ends. */
     private boolean isBesideIt(String subject) {
-        return mended.stream().anyMatch(each -> each.connector().equals(subject));
+        return repaired.stream().anyMatch(each -> each.connector().equals(subject));
     }
 }

@@ -122,7 +122,7 @@ class ConfusionTest {
                 + " table and compare it.\n\n"
                 + "Three things no meter can tell from the dead tests alone. With conductors of one section a ring with an open"
                 + " leg reads the same at every point wherever the break is: the desk asks for points with one end linked,"
-                + " where everything beyond a break is silent. Conductors that changed places and one that does not reach the"
+                + " where everything beyond a break is silent. Crossed conductors and one that does not reach the"
                 + " point both read \"no continuity\" in the same step: the desk names both and asks for the other pair. A radial whose cable is cut"
                 + " reads like one whose line is open: both are named.\n\n"
                 + table("Rings", RING, rings)
