@@ -1,7 +1,6 @@
 package zestymarten.core.assembly;
 
 import java.util.Optional;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Terminal(String name) implements Comparable<Terminal> {
     static final String FORM = "a terminal such as J1.3, a joint such as S1, or FRAME";
-    private static final Pattern NAME = Pattern.compile("[\\p{L}\\p{N}_+/#-]+(?:\\.[\\p{L}\\p{N}_+/#-]+)?");
+    private static final String SIGNS = "_+/#-";
     private static final int LONGEST = 40;
 
     /** The frame, body or earth of the unit. */
@@ -24,7 +23,30 @@ public record Terminal(String name) implements Comparable<Terminal> {
     }
 
     static boolean isName(String name) {
-        return name.length() <= LONGEST && NAME.matcher(name).matches();
+        int dot = name.indexOf('.');
+        return name.length() <= LONGEST
+                && (dot < 0
+                        ? isPart(name, 0, name.length())
+                        : isPart(name, 0, dot) && isPart(name, dot + 1, name.length()));
+    }
+
+    /** Whether a stretch of a name is not empty and all letters, digits and signs. By hand: every analysis makes thousands. */
+    private static boolean isPart(String name, int from, int to) {
+        int at = from;
+        while (at < to) {
+            int character = name.codePointAt(at);
+            if (!isLetterOrNumber(character) && SIGNS.indexOf(character) < 0) {
+                return false;
+            }
+            at += Character.charCount(character);
+        }
+        return to > from;
+    }
+
+    private static boolean isLetterOrNumber(int character) {
+        return Character.isLetterOrDigit(character)
+                || Character.getType(character) == Character.LETTER_NUMBER
+                || Character.getType(character) == Character.OTHER_NUMBER;
     }
 
     public static Terminal of(String name) {

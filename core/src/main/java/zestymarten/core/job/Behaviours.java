@@ -37,9 +37,8 @@ public final class Behaviours {
     /** The complaint as the entries of a run tell it, the last word on each function. */
     static Complaint complaint(Standing standing) {
         Map<String, Complaint.Behaviour> functions = new HashMap<>();
-        for (Entry entry : standing.entries()) {
-            boolean told = entry.stands()
-                    && entry.step() instanceof Step.Act act
+        for (Entry entry : standing.manual()) {
+            boolean told = entry.step() instanceof Step.Act act
                     && act.deed() == Deed.COMPLAINT
                     && entry.content() instanceof Entry.Content.Done;
             if (told) {

@@ -51,13 +51,13 @@ final class Conclusions {
     }
 
     List<Found> findings() {
-        for (Step step : standing.steps()) {
+        standing.steps().forEach(step -> {
             if (step instanceof Step.Touch touch && course.isDone(touch)) {
                 noteAll(touch, standing.of(touch));
             } else if (step instanceof Step.Act act && act.deed() == Deed.REMAINING) {
                 noteLength(act);
             }
-        }
+        });
         standing.setAside().forEach(this::noteSetAside);
         course.defects().forEach(this::noteDefect);
         observations.sort(Comparator.comparingInt(Observation::number));

@@ -36,8 +36,8 @@ import zestymarten.core.quantity.Understood;
  * <p>Rules: a wire that reads open is touched once more on clean metal before it is believed. A wire that stays open brings
  * its far end into the later stages. The wires of a function that works only sometimes are read while they are moved.
  * Under the test voltage goes only what has passed continuity. After a repair every function is tried. What was opened or
- * unplugged is put back, and the meter is checked after the last reading. Cost: linear in the entries; pairs are walked,
- * never stored.
+ * unplugged is put back, and the meter is checked after the last reading. Cost: linear in the wires and what was done by hand;
+ * pairs are walked, never stored, and a state that {@linkplain #follow follows} another counts only what is new.
  */
 final class Course {
     /** Insulation is judged after a minute, within a tenth. */
@@ -59,6 +59,9 @@ final class Course {
     private final Set<String> refused;
     private final Pieces pieces;
     private final Map<Stage, Long> done = new ConcurrentHashMap<>();
+    private Optional<PairTally> tally = Optional.empty();
+    private long leading;
+    private boolean leadingIsKnown;
     private volatile Optional<Known> known = Optional.empty();
 
     Course(Plan plan, Standing standing, Readings readings, Ledger ledger) {
@@ -81,6 +84,121 @@ final class Course {
         boolean halves = standing.last(new Step.Act(Deed.HALVES)).isPresent();
         pieces = plan.pieces(
                 open, refused, halves ? Method.BY_HALVES : plan.approach().method());
+    }
+
+    /**
+     * Takes over what an earlier state has counted, if one more measurement leaves the pairs the same. Without it everything is
+     * counted anew when it is asked for; the answers are the same.
+     */
+    void follow(Course earlier, Entry added) {
+        boolean same = added.step() instanceof Step.Touch
+                && !pieces.areTied()
+                && pieces.all().equals(earlier.pieces.all())
+                && pieces.cavities().equals(earlier.pieces.cavities());
+        if (!same) {
+            return;
+        }
+        synchronized (earlier) {
+            tally = earlier.tally.map(before -> added.step().stage() == Stage.SHORTS
+                    ? before.without(added.step(), earlier.settled(added.step()))
+                            .with(added.step(), settled(added.step()))
+                    : before);
+            leading = earlier.leading;
+        }
+    }
+
+    /** How a pair is settled; empty while it is not, or was not read. */
+    private Optional<PairTally.Settled> settled(Step pair) {
+        List<Entry> made = standing.of(pair);
+        boolean unlike = false;
+        for (Entry entry : made) {
+            Optional<Judgement> judgement = readings.judgement(entry)
+                    .filter(each -> each.verdict() != Verdict.DOUBTFUL && each.verdict() != Verdict.UNDECIDED);
+            if (judgement.isEmpty()) {
+                return Optional.empty();
+            }
+            unlike |= !PairTally.isAsDesigned(judgement.get());
+        }
+        return made.isEmpty() || !isPlanned(pair)
+                ? Optional.empty()
+                : Optional.of(
+                        new PairTally.Settled(lastJudgement(pair).orElseThrow().verdict(), unlike));
+    }
+
+    /** What the pairs come to; of linked pieces, which are few, none is counted as settled. */
+    private synchronized PairTally tally() {
+        PairTally known = tally.orElseGet(() -> {
+            PairTally made = PairTally.NONE;
+            for (Step step : standing.steps(Stage.SHORTS)) {
+                boolean pair = step instanceof Step.Touch && !pieces.areTied();
+                made = made.with(step, pair ? settled(step) : Optional.empty());
+            }
+            return made;
+        });
+        tally = Optional.of(known);
+        return known;
+    }
+
+    /** What was made and is not counted among the settled pairs: a number of steps that grows with the wires. */
+    private Stream<Step> uncounted() {
+        return Stream.concat(
+                Stream.of(Stage.values())
+                        .filter(stage -> stage != Stage.SHORTS)
+                        .flatMap(stage -> standing.steps(stage).stream()),
+                tally().open().stream());
+    }
+
+    /** Whether any step that was made and counts stands so. */
+    boolean isAny(StepState state) {
+        return tally().count(state) > 0
+                || uncounted()
+                        .filter(step -> step.stage() != Stage.METER && step.stage() != Stage.COMPLAINT)
+                        .filter(this::isPlanned)
+                        .anyMatch(step -> state(step) == state);
+    }
+
+    /** Whether every reading is what a good unit gives and nothing else was seen: then nothing is to be found. */
+    boolean isAsDesigned() {
+        return tally().unlike() == 0
+                && standing.setAside().isEmpty()
+                && defects().isEmpty()
+                && complaint.functions().isEmpty()
+                && uncounted()
+                        .flatMap(step -> standing.of(step).stream())
+                        .filter(entry -> entry.content() instanceof Entry.Content.Reading)
+                        .filter(entry -> !(entry.step() instanceof Step.Probes))
+                        .allMatch(entry -> readings.judgement(entry)
+                                .filter(PairTally::isAsDesigned)
+                                .isPresent());
+    }
+
+    /** How many pairs were read and are still to be read again. */
+    long unsettledPairs() {
+        return tally().open().stream()
+                .filter(step -> isPlanned(step) && !isDone(step))
+                .count();
+    }
+
+    /** The steps of a stage that are still to do, in order. */
+    Stream<Step> undone(Stage stage) {
+        if (stage != Stage.SHORTS || pieces.areTied()) {
+            return steps(stage).filter(step -> !isDone(step));
+        }
+        return Stream.concat(plan.of(stage).stream(), pieces.pairsFrom(leading()))
+                .filter(step -> !isDone(step));
+    }
+
+    /** How many pairs, counted from the first, were read and are done: an earlier state knew most of them. */
+    private synchronized long leading() {
+        if (!leadingIsKnown) {
+            long known = tally().open().isEmpty() ? leading : 0; // none of those that were done is in doubt now
+            long more = pieces.pairsFrom(known)
+                    .takeWhile(pair -> !standing.of(pair).isEmpty() && isDone(pair))
+                    .count();
+            leading = Math.min(pieces.pairs(), known + more);
+            leadingIsKnown = true;
+        }
+        return leading;
     }
 
     private FarEnd solveFarEnd() {
@@ -127,7 +245,7 @@ final class Course {
     private void findOpen() {
         for (Step.Touch touch : plan.endToEnd()) {
             boolean isTied = farEnd.isPresent() && !touch.red().isFrame();
-            if (isTied ? isBroken(touch) : isDone(touch) && isOpen(touch)) {
+            if (isTied ? isBroken(touch) : isOpen(touch) && isDone(touch)) {
                 open.add(touch);
             }
         }
@@ -269,9 +387,10 @@ final class Course {
 
     /** Whether every touch of ends, shorts and frame is made and none is at fault. */
     boolean hasContinuity() {
-        return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME)
-                .flatMap(this::steps)
-                .allMatch(this::isPassed);
+        boolean pairs = left(Stage.SHORTS) == 0
+                && tally().fail() == 0
+                && tally().open().stream().filter(this::isPlanned).allMatch(this::isPassed);
+        return pairs && Stream.of(Stage.ENDS, Stage.FRAME).flatMap(this::steps).allMatch(this::isPassed);
     }
 
     private Stream<Step> repair() {
@@ -345,17 +464,16 @@ final class Course {
         if (stage != Stage.SHORTS || pieces.areTied()) {
             return steps(stage).filter(step -> !isDone(step)).count();
         }
-        Set<Step> done = new LinkedHashSet<>();
-        for (Step step : standing.steps()) {
-            if (step.stage() == stage && isPlanned(step) && isDone(step)) {
-                done.add(step);
-            }
-        }
-        implied().stream()
+        long made = tally().settled()
+                + tally().open().stream()
+                        .filter(step -> isPlanned(step) && isDone(step))
+                        .count();
+        long implied = implied().stream()
                 .flatMap(this::impliedShorts)
                 .filter(touch -> standing.of(touch).isEmpty())
-                .forEach(done::add);
-        return size(stage) - done.size();
+                .distinct()
+                .count();
+        return size(stage) - made - implied;
     }
 
     private Optional<Judgement> lastJudgement(Step step) {
@@ -459,22 +577,28 @@ final class Course {
 
     private synchronized Known findKnown() {
         if (known.isEmpty()) {
-            List<Step.Touch> read = standing.steps().stream()
-                    .filter(step -> step instanceof Step.Touch touch && !touch.isUnderVoltage() && isDone(touch))
-                    .map(Step.Touch.class::cast)
-                    .toList();
-            long unexpected = read.stream().filter(this::isUnexpected).count();
-            Optional<Implied> implied = unexpected == 0
-                    ? Optional.empty()
-                    : Optional.of(Implied.of(
-                            readings.design(),
-                            read.stream()
-                                    .flatMap(
-                                            touch -> TouchObservations.of(touch, standing.of(touch), readings).stream())
-                                    .toList()));
-            known = Optional.of(new Known(unexpected, implied));
+            long unexpected = tally().fail()
+                    + uncounted()
+                            .filter(this::isReadAndDone)
+                            .filter(this::isUnexpected)
+                            .count();
+            known = Optional.of(new Known(unexpected, unexpected == 0 ? Optional.empty() : Optional.of(findImplied())));
         }
         return known.orElseThrow();
+    }
+
+    private boolean isReadAndDone(Step step) {
+        return step instanceof Step.Touch touch && !touch.isUnderVoltage() && isDone(touch);
+    }
+
+    private Implied findImplied() {
+        return Implied.of(
+                readings.design(),
+                standing.steps()
+                        .filter(this::isReadAndDone)
+                        .map(Step.Touch.class::cast)
+                        .flatMap(touch -> TouchObservations.of(touch, standing.of(touch), readings).stream())
+                        .toList());
     }
 
     private boolean isUnexpected(Step step) {

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
@@ -77,18 +78,19 @@ public final class Job {
     private Optional<Conclusions> conclusions = Optional.empty();
     private Optional<Recommendation> recommendation = Optional.empty();
 
-    private Job(
-            Design designed, Approach approach, Conditions before, List<Entry> entries, Optional<Readings> earlier) {
+    /** @param earlier the state before the last entry of those that stand; empty to count everything anew */
+    private Job(Design designed, Approach approach, Conditions before, Standing standing, Optional<Job> earlier) {
         this.designed = designed;
         this.approach = approach;
         this.before = before;
-        standing = new Standing(designed, List.copyOf(entries));
+        this.standing = standing;
         asBuilt = AsBuilt.of(designed.assembly(), standing.repairs());
         design = asBuilt.map(designed::with).orElse(designed);
         readings = new Readings(design, approach, before, standing);
-        earlier.ifPresent(each -> readings.follow(each, entries.get(entries.size() - 1)));
+        earlier.ifPresent(each -> readings.follow(each.readings, standing.added()));
         ledger = new Ledger(design.assembly(), standing);
         course = new Course(design.plan(approach), standing, readings, ledger);
+        earlier.ifPresent(each -> course.follow(each.course, standing.added()));
         complaint = Behaviours.complaint(standing);
     }
 
@@ -99,14 +101,15 @@ public final class Job {
      * @param entries in the order in which they were made
      */
     public static Job of(Design design, Approach approach, Conditions conditions, List<Entry> entries) {
-        return new Job(design, approach, conditions, entries, Optional.empty());
+        return new Job(design, approach, conditions, new Standing(design, entries), Optional.empty());
     }
 
-    /** The same job with one more entry. */
+    /**
+     * The same job with one more entry: equal in every answer to one made of all entries, but it counts only what is new.
+     * Cost: of a measurement linear in the wires, whatever was measured before.
+     */
     public Job plus(Entry entry) {
-        List<Entry> more = new ArrayList<>(entries());
-        more.add(entry);
-        return new Job(designed, approach, before, more, Optional.of(readings));
+        return new Job(designed, approach, before, standing.plus(entry), Optional.of(this));
     }
 
     /** The wiring as it is now, with what repairs have made of it. */
@@ -130,6 +133,16 @@ public final class Job {
     /** The conditions with the leads' ohms as read last, once they were. */
     public Conditions conditions() {
         return readings.now();
+    }
+
+    /** How many entries were taken back. */
+    public int takenBack() {
+        return standing.takenBack();
+    }
+
+    /** The entry of that identifier, taken back or not. */
+    public Optional<Entry> entry(UUID id) {
+        return standing.entry(id);
     }
 
     /** Every entry, those taken back included. */
@@ -277,7 +290,7 @@ public final class Job {
                         .toList();
         Optional<Step.Act> broken = repair.way() != Entry.Way.SPLICE
                 ? Optional.empty()
-                : standing.steps().stream()
+                : standing.steps(Stage.REPAIR).stream()
                         .filter(step -> step instanceof Step.Act act
                                 && act.deed() == Deed.REMAINING
                                 && Remainder.conductor(act.subject()).equals(mended.subject())
@@ -313,11 +326,7 @@ public final class Job {
     /** How many touches would settle the shorts that are in doubt by halves; empty where that saves nothing. */
     public OptionalInt byHalves() {
         int pieces = pieces().all().size();
-        long doubtful = pieces < 3 || pieces().areTied()
-                ? 0
-                : standing.steps().stream() // what was touched, not every pair there is
-                        .filter(step -> step.stage() == Stage.SHORTS && isPlanned(step) && !isDone(step))
-                        .count();
+        long doubtful = pieces < 3 || pieces().areTied() ? 0 : course.unsettledPairs();
         int halves = Integer.SIZE - Integer.numberOfLeadingZeros(Math.max(0, pieces - 1));
         return doubtful > halves ? OptionalInt.of(halves) : OptionalInt.empty();
     }
@@ -446,6 +455,16 @@ public final class Job {
         return course.steps(stage);
     }
 
+    /** Every step still to do, in the order of the job, made as it is asked for. */
+    public Stream<Step> undone() {
+        return approach.order().stages().stream().flatMap(this::undone);
+    }
+
+    /** The steps of one stage that are still to do, in order. */
+    public Stream<Step> undone(Stage stage) {
+        return course.undone(stage);
+    }
+
     /** How many steps a stage has. */
     public long size(Stage stage) {
         return course.size(stage);
@@ -529,7 +548,7 @@ public final class Job {
             return steps().filter(step -> !isDone(step) && scope.isRetested(step))
                     .findFirst();
         }
-        Optional<Step> planned = steps().filter(step -> !isDone(step)).findFirst();
+        Optional<Step> planned = undone().findFirst();
         boolean measures = !approach.method().tiesFarEnds() // what is linked there would be read as a fault
                 && planned.filter(step -> MEASURED.contains(step.stage())).isPresent();
         if (!measures) {
@@ -540,7 +559,7 @@ public final class Job {
         }
         return diagnosis() == Recommendation.Status.GO_ON
                 ? recommended().or(() -> planned)
-                : steps(Stage.CLOSE).filter(step -> !isDone(step)).findFirst();
+                : undone(Stage.CLOSE).findFirst();
     }
 
     /**
@@ -634,7 +653,12 @@ public final class Job {
 
     /** What is wrong as far as the entries tell, in design order. */
     public synchronized List<Found> findings() {
-        conclusions();
+        if (findings.isEmpty() && course.isAsDesigned()) {
+            findings = Optional.of(List.of());
+        }
+        if (findings.isEmpty()) {
+            conclusions();
+        }
         return findings.orElseThrow();
     }
 
@@ -695,13 +719,13 @@ public final class Job {
     /** What the measurements that were really made would show, and what not. */
     public Coverage coverage() {
         List<Measurement> made = new ArrayList<>();
-        for (Step step : standing.steps()) {
+        standing.steps().forEach(step -> {
             boolean read =
                     standing.of(step).stream().anyMatch(entry -> entry.content() instanceof Entry.Content.Reading);
             if (read && step instanceof Step.Touch touch && !touch.isUnderVoltage()) {
                 made.add(measurement(touch));
             }
-        }
+        });
         return Coverage.ofMade(design.assembly(), design.nets(), made);
     }
 
@@ -721,19 +745,12 @@ public final class Job {
 
     /** Where the test of the unit stands as a whole. */
     public Outcome outcome() {
-        if (!findings().isEmpty() || isAny(StepState.FAULT)) {
+        if (!findings().isEmpty() || course.isAny(StepState.FAULT)) {
             return Outcome.FAIL;
         }
-        if (left() > 0 || isAny(StepState.SKIPPED) || isAny(StepState.DOUBTFUL) || hasUnseenLegs()) {
+        if (left() > 0 || course.isAny(StepState.SKIPPED) || course.isAny(StepState.DOUBTFUL) || hasUnseenLegs()) {
             return Outcome.INCOMPLETE;
         }
-        return isAny(StepState.WATCH) ? Outcome.WATCH : Outcome.PASS;
-    }
-
-    private boolean isAny(StepState state) {
-        return standing.steps().stream()
-                .filter(step -> step.stage() != Stage.METER && step.stage() != Stage.COMPLAINT)
-                .filter(this::isPlanned)
-                .anyMatch(step -> state(step) == state);
+        return course.isAny(StepState.WATCH) ? Outcome.WATCH : Outcome.PASS;
     }
 }

@@ -22,8 +22,8 @@ final class Ledger {
 
     Ledger(Assembly assembly, Standing standing) {
         this.assembly = assembly;
-        for (Entry entry : standing.entries()) {
-            boolean done = entry.stands() && !(entry.content() instanceof Entry.Content.Skip);
+        for (Entry entry : standing.manual()) {
+            boolean done = !(entry.content() instanceof Entry.Content.Skip);
             if (done && entry.step() instanceof Step.Act act) {
                 note(act);
             }

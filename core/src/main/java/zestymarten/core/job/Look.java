@@ -10,6 +10,7 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 
 /**
@@ -32,7 +33,7 @@ final class Look {
     /** The defects that were seen and not repaired since, by the step that saw them. */
     Map<Step.Act, Finding.Defect> defects() {
         Map<Step.Act, Finding.Defect> defects = new LinkedHashMap<>();
-        for (Step step : standing.steps()) {
+        for (Step step : standing.steps(Stage.LOOK)) {
             if (step instanceof Step.Act act && act.deed() == Deed.LOOKED) {
                 standing.last(act).flatMap(Look::defect).ifPresent(defect -> defects.put(act, defect));
             }

@@ -54,12 +54,18 @@ final class Readings {
     private final Conditions before;
     private final Standing standing;
     private final Map<Integer, Judgement> judged = new ConcurrentHashMap<>();
+    /** Judgements that no later measurement changes, shared by the states of a test while measurements are added. */
+    private Map<Integer, Settled> settled = new ConcurrentHashMap<>();
     /** By the design and the temperatures, so that the states of a test share it while readings are added. */
     private Map<Step.Touch, Expectation> expected = new ConcurrentHashMap<>();
 
     private final Zeros zeros;
     private final Warmth warmth;
     private Optional<Likes> likes = Optional.empty();
+    private Optional<Integer> lastThrough = Optional.empty();
+
+    /** A judgement for good, and the very entry that it is of: another state of the test may have another under its number. */
+    private record Settled(Entry entry, Judgement judgement) {}
 
     Readings(Design design, Approach approach, Conditions before, Standing standing) {
         this.design = design;
@@ -72,16 +78,15 @@ final class Readings {
 
     /**
      * Takes over what was judged before one more entry was made. Another reading of ohms changes no judgement of an earlier
-     * one but of the wires that are compared with it, and of what is in doubt.
+     * one but of the wires that are compared with it, and of what is in doubt. Cost: the wires and what is in doubt.
      */
     void follow(Readings earlier, Entry added) {
-        if (!design.equals(earlier.design)) {
-            return;
+        if (!design.equals(earlier.design) || !(added.step() instanceof Step.Touch touch)) {
+            return; // anything else may tell another temperature, or another zero
         }
-        if (added.step() instanceof Step.Touch) { // anything else may tell another temperature
-            expected = earlier.expected;
-        }
-        if (added.step() instanceof Step.Touch touch && !touch.stage().isUnderVoltage()) {
+        expected = earlier.expected;
+        settled = earlier.settled;
+        if (!touch.stage().isUnderVoltage()) {
             earlier.judged.forEach((sequence, judgement) -> {
                 boolean compared = touch.stage() == Stage.ENDS
                         && standing.entries().get(sequence - 1).step().stage() == Stage.ENDS;
@@ -281,16 +286,33 @@ final class Readings {
     }
 
     /** The judgement of an entry as it stands among the others; empty for what is no reading. */
+    @SuppressWarnings("ReferenceEquality") // in another state of the test an entry may look the same and not be it
     Optional<Judgement> judgement(Entry entry) {
         if (!(entry.content() instanceof Entry.Content.Reading reading)) {
             return Optional.empty();
         }
+        Settled before = settled.get(entry.sequence());
+        if (before != null && before.entry() == entry) {
+            return Optional.of(before.judgement());
+        }
         Judgement known = judged.get(entry.sequence());
         if (known == null) {
             known = watched(entry, doubted(entry, judge(entry.step(), reading.meaning(), zeros.at(entry))));
-            judged.put(entry.sequence(), known);
+            if (isForGood(entry.step(), known)) {
+                settled.put(entry.sequence(), new Settled(entry, known));
+            } else {
+                judged.put(entry.sequence(), known);
+            }
         }
         return Optional.of(known);
+    }
+
+    /** Whether no later measurement changes it: wires are compared with each other, and what is in doubt may be settled. */
+    private static boolean isForGood(Step step, Judgement judgement) {
+        return step instanceof Step.Touch touch
+                && touch.stage() != Stage.ENDS
+                && !touch.isUnderVoltage()
+                && judgement.verdict() != Verdict.DOUBTFUL;
     }
 
     /** What passes but is odd is marginal: a wire among its likes, insulation that falls while the voltage is on. */
@@ -320,8 +342,8 @@ final class Readings {
     private synchronized Likes likes() {
         Likes known = likes.orElseGet(() -> {
             Likes made = new Likes(design);
-            for (Step step : standing.steps()) {
-                if (step instanceof Step.Touch touch && touch.stage() == Stage.ENDS) {
+            for (Step step : standing.steps(Stage.ENDS)) {
+                if (step instanceof Step.Touch touch) {
                     standing.last(step)
                             .filter(last -> last.content() instanceof Entry.Content.Reading)
                             .ifPresent(last -> made.add(touch, judge(touch, meaning(last), zeros.at(last))));
@@ -368,8 +390,8 @@ final class Readings {
     Optional<Instant> dischargedAt(Deed discharge) {
         double longest = 0;
         Optional<Instant> last = Optional.empty();
-        for (Step step : standing.steps()) {
-            if (step instanceof Step.Touch touch && touch.stage() == discharge.stage() && touch.isUnderVoltage()) {
+        for (Step step : standing.steps(discharge.stage())) {
+            if (step instanceof Step.Touch touch && touch.isUnderVoltage()) {
                 for (Entry entry : standing.of(step)) {
                     longest = Math.max(longest, secondsOf(entry).orElse(0));
                     last = last.filter(each -> each.isAfter(entry.at())).or(() -> Optional.of(entry.at()));
@@ -409,17 +431,26 @@ final class Readings {
     private Optional<String> byBrokenLeads(Entry entry) {
         Optional<Entry> broken = standing.last(new Step.Probes(Stage.CLOSE, Step.Probes.Question.TONE))
                 .filter(last -> last.sequence() > entry.sequence() && meaning(last) instanceof Understood.Silent);
-        boolean shownSince = broken.isPresent()
-                && standing.entries().stream()
-                        .filter(each -> each.stands()
-                                && each.sequence() > entry.sequence()
-                                && each.sequence() < broken.get().sequence())
-                        .anyMatch(this::showsAWayThrough);
+        boolean shownSince = broken.isPresent() && lastThroughBefore(broken.get()) > entry.sequence();
         return broken.isEmpty() || shownSince
                 ? Optional.empty()
                 : Optional.of(
                         "The leads were found broken afterwards, and nothing was read through them since: with broken"
                                 + " leads everything is apart. Read it again.");
+    }
+
+    /** The number of the last entry before one that showed a path through the leads; 0 if none did. */
+    private int lastThroughBefore(Entry broken) {
+        int known = lastThrough.orElseGet(() -> {
+            List<Entry> entries = standing.entries();
+            int last = broken.sequence() - 1;
+            while (last > 0 && !(entries.get(last - 1).stands() && showsAWayThrough(entries.get(last - 1)))) {
+                last--;
+            }
+            return last;
+        });
+        lastThrough = Optional.of(known);
+        return known;
     }
 
     private boolean showsAWayThrough(Entry entry) {

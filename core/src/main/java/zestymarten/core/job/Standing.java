@@ -3,11 +3,18 @@ package zestymarten.core.job;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import org.pcollections.HashTreePMap;
+import org.pcollections.OrderedPMap;
+import org.pcollections.PMap;
+import org.pcollections.PVector;
+import org.pcollections.TreePVector;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.plan.Deed;
 import zestymarten.core.plan.Stage;
@@ -19,34 +26,76 @@ import zestymarten.core.plan.Step;
  * <p>Rules: what was taken back does not count. A repair ends what was read before of everything that it concerns, see {@link
  * RepairScope}: all that has to be shown again. What was read of the neighbours is set aside and not forgotten: a fault there is not repaired by it. A length
  * of a broken wire that was mended ends its own reading alone. What is read against linked far ends asks for the links, and
- * the trips to them, again. Everything else stays shown. Cost: entries times what a
- * repair touches.
+ * the trips to them, again. Everything else stays shown.
+ *
+ * <p>Method: persistent maps, so that one entry more shares all that went before. Cost: of one entry log n; of a repair the
+ * steps that were made.
  */
 final class Standing {
     /** What is done anew where far ends have to be linked once more for a reading that a repair asks again. */
     private static final Set<Deed> OF_LINKS = EnumSet.of(Deed.WALKED, Deed.TIED, Deed.WALKED_BACK, Deed.FREED);
 
+    // Written before anybody else sees the object, and never again.
     private final Design design;
-    private final List<Entry> entries;
-    private final Map<Step, List<Entry>> byStep = new LinkedHashMap<>();
-    private final Map<Step.Touch, List<Entry>> setAside = new LinkedHashMap<>();
-    private final Map<Step, Integer> touches = new HashMap<>();
-    private final List<Entry> repairs = new ArrayList<>();
+    private PVector<Entry> entries = TreePVector.empty();
+    private PVector<Entry> manual = TreePVector.empty();
+    private PVector<Entry> repairs = TreePVector.empty();
+    private PMap<UUID, Entry> byId = HashTreePMap.empty();
+    private PMap<Step, PVector<Entry>> byStep = HashTreePMap.empty();
+    private PMap<Stage, PVector<Step>> made = HashTreePMap.empty();
+    private PMap<Step, Integer> touches = HashTreePMap.empty();
+    private OrderedPMap<Step.Touch, List<Entry>> setAside = OrderedPMap.empty();
+    private int takenBack;
 
     Standing(Design design, List<Entry> entries) {
         this.design = design;
-        this.entries = entries;
-        for (Entry entry : entries) {
-            touches.merge(entry.step(), 1, Integer::sum);
-            if (!entry.stands()) {
-                continue;
-            }
-            byStep.computeIfAbsent(entry.step(), any -> new ArrayList<>()).add(entry);
-            setAside.remove(entry.step());
-            if (entry.content() instanceof Entry.Content.Repair) {
-                repairs.add(entry);
-                forget((Step.Act) entry.step());
-            }
+        entries.forEach(this::add);
+    }
+
+    private Standing(Standing earlier) {
+        design = earlier.design;
+        entries = earlier.entries;
+        manual = earlier.manual;
+        repairs = earlier.repairs;
+        byId = earlier.byId;
+        byStep = earlier.byStep;
+        made = earlier.made;
+        touches = earlier.touches;
+        setAside = earlier.setAside;
+        takenBack = earlier.takenBack;
+    }
+
+    /** The same with one more entry. */
+    Standing plus(Entry entry) {
+        Standing more = new Standing(this);
+        more.add(entry);
+        return more;
+    }
+
+    private void add(Entry entry) {
+        Step step = entry.step();
+        entries = entries.plus(entry);
+        byId = byId.plus(entry.id(), entry);
+        touches = touches.plus(step, touches.getOrDefault(step, 0) + 1);
+        if (!entry.stands()) {
+            takenBack++;
+            return;
+        }
+        PVector<Entry> before = byStep.get(step);
+        if (before == null) {
+            made = made.plus(
+                    step.stage(),
+                    made.getOrDefault(step.stage(), TreePVector.empty()).plus(step));
+        }
+        byStep = byStep.plus(step, (before == null ? TreePVector.<Entry>empty() : before).plus(entry));
+        if (step instanceof Step.Touch touch) {
+            setAside = setAside.minus(touch);
+        } else {
+            manual = manual.plus(entry);
+        }
+        if (entry.content() instanceof Entry.Content.Repair) {
+            repairs = repairs.plus(entry);
+            forget((Step.Act) step);
         }
     }
 
@@ -54,13 +103,38 @@ final class Standing {
         return entries;
     }
 
-    /** Steps with entries that stand, in the order in which they were first made. */
-    Set<Step> steps() {
-        return byStep.keySet();
+    /** The last entry, taken back or not; there is one. */
+    Entry added() {
+        return entries.get(entries.size() - 1);
+    }
+
+    /** How many of the entries were taken back. */
+    int takenBack() {
+        return takenBack;
+    }
+
+    /** The entry of that identifier, taken back or not. */
+    Optional<Entry> entry(UUID id) {
+        return Optional.ofNullable(byId.get(id));
+    }
+
+    /** The entries that stand of all that is no measurement of the wiring, in their order. */
+    List<Entry> manual() {
+        return manual;
+    }
+
+    /** Steps of a stage with entries that stand, in the order in which they were first made. */
+    List<Step> steps(Stage stage) {
+        return made.getOrDefault(stage, TreePVector.empty());
+    }
+
+    /** Steps with entries that stand, by stage. */
+    Stream<Step> steps() {
+        return Stream.of(Stage.values()).flatMap(stage -> steps(stage).stream());
     }
 
     List<Entry> of(Step step) {
-        return byStep.getOrDefault(step, List.of());
+        return byStep.getOrDefault(step, TreePVector.empty());
     }
 
     /** What was read beside a repair before it, of steps that are asked for again. */
@@ -100,33 +174,51 @@ final class Standing {
 
     private void forget(Step.Act repair) {
         if (Remainder.isOne(design, repair.subject())) {
-            byStep.remove(new Step.Act(Deed.REMAINING, repair.subject()));
+            Step length = new Step.Act(Deed.REMAINING, repair.subject());
+            drop(length::equals);
             return;
         }
         RepairScope scope = RepairScope.of(design, repair.subject());
+        List<Step> ends = steps(Stage.ENDS);
         boolean linksAgain = byStep.containsKey(new Step.Act(Deed.FREED))
-                && byStep.keySet().stream()
-                        .anyMatch(step -> step instanceof Step.Touch touch
-                                && touch.stage() == Stage.ENDS
-                                && touch.isTied()
-                                && scope.concerns(touch));
-        byStep.forEach((step, made) -> {
-            if (step instanceof Step.Touch touch && touch.stage() == Stage.ENDS && scope.concerns(touch)) {
-                setAside.put(touch, made);
+                && ends.stream()
+                        .anyMatch(step -> step instanceof Step.Touch touch && touch.isTied() && scope.concerns(touch));
+        for (Step step : ends) {
+            if (step instanceof Step.Touch touch && scope.concerns(touch)) {
+                setAside = setAside.plus(touch, of(touch));
             }
+        }
+        List<Step.Touch> own = setAside.keySet().stream()
+                .filter(touch -> scope.isOf(touch.black()) || scope.isOf(touch.red()))
+                .toList();
+        setAside = setAside.minusAll(own);
+        drop(step ->
+                scope.concerns(step) || (linksAgain && step instanceof Step.Act act && OF_LINKS.contains(act.deed())));
+    }
+
+    private void drop(Predicate<Step> which) {
+        Map<Stage, PVector<Step>> kept = new HashMap<>();
+        List<Step> gone = new ArrayList<>();
+        made.forEach((stage, steps) -> {
+            gone.addAll(steps.stream().filter(which).toList());
+            kept.put(
+                    stage,
+                    TreePVector.from(steps.stream().filter(which.negate()).toList()));
         });
-        setAside.keySet().removeIf(touch -> scope.isOf(touch.black()) || scope.isOf(touch.red()));
-        byStep.keySet()
-                .removeIf(step -> scope.concerns(step)
-                        || (linksAgain && step instanceof Step.Act act && OF_LINKS.contains(act.deed())));
+        byStep = byStep.minusAll(gone);
+        made = HashTreePMap.from(kept);
     }
 
     /** Whether a probe was put on the wiring after an entry was made. */
     boolean wasTouchedAfter(Entry check) {
-        return entries.stream()
-                .anyMatch(entry -> entry.sequence() > check.sequence()
-                        && entry.stands()
-                        && entry.step() instanceof Step.Touch
-                        && !entry.step().stage().isUnderVoltage());
+        for (int i = entries.size() - 1; i >= 0 && entries.get(i).sequence() > check.sequence(); i--) {
+            Entry entry = entries.get(i);
+            if (entry.stands()
+                    && entry.step() instanceof Step.Touch
+                    && !entry.step().stage().isUnderVoltage()) {
+                return true;
+            }
+        }
+        return false;
     }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Stage;
 import zestymarten.core.plan.Step;
 
 /**
@@ -37,7 +38,7 @@ final class Substitutes {
     }
 
     private List<Step.Act> planned() {
-        return standing.steps().stream()
+        return standing.steps(Stage.REPAIR).stream()
                 .filter(step -> step instanceof Step.Act act && act.deed() == Deed.SUBSTITUTE)
                 .map(Step.Act.class::cast)
                 .filter(act -> words(act).isPresent())

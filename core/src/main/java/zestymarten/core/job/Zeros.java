@@ -11,8 +11,8 @@ import zestymarten.core.quantity.Understood;
 /**
  * What the joined probes read over a run, for each set of clips, pins and extensions by itself.
  *
- * <p>Rule: a reading is corrected by the last zero before it that was taken with the same set. Cost: linear in the entries,
- * once; then in the zeros, which are few.
+ * <p>Rule: a reading is corrected by the last zero before it that was taken with the same set. Cost: linear in what is
+ * no measurement of the wiring, once; then in the zeros, which are few.
  */
 final class Zeros {
     private final Conditions before;
@@ -25,11 +25,7 @@ final class Zeros {
 
     Zeros(Conditions before, Standing standing) {
         this.before = before;
-        for (Entry entry : standing.entries()) {
-            if (entry.stands()) {
-                note(entry);
-            }
-        }
+        standing.manual().forEach(this::note);
         wanders = standing.last(new Step.Act(Deed.WANDERS)).isPresent();
     }
 

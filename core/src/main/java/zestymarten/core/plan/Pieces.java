@@ -60,7 +60,7 @@ public final class Pieces {
      * @param through whether a touch of tied pieces found a way through, so that its pairs follow
      */
     public long shortsCount(Predicate<Step.Touch> through) {
-        return areTied() ? shorts(through).count() : (long) pieces.size() * (pieces.size() - 1) / 2 + cavities.size();
+        return areTied() ? shorts(through).count() : pairs() + cavities.size();
     }
 
     /** How often a probe goes to another terminal for the pairs of free pieces, both for the first: without walking them. */
@@ -72,13 +72,33 @@ public final class Pieces {
 
     /** The touches of the shorts stage in order, made as they are asked for; see {@link #shortsCount}. */
     public Stream<Step.Touch> shorts(Predicate<Step.Touch> through) {
-        return Stream.concat(areTied() ? tied(through) : pairs(), cavities.stream());
+        return areTied() ? Stream.concat(tied(through), cavities.stream()) : pairsFrom(0);
     }
 
-    private Stream<Step.Touch> pairs() {
-        return IntStream.range(0, pieces.size())
+    /** How many pairs there are each to each, cavities aside. */
+    public long pairs() {
+        return (long) pieces.size() * (pieces.size() - 1) / 2;
+    }
+
+    /**
+     * The touches of free pieces without the first so many, in the order of {@link #shorts}. Cost: of the start linear in the
+     * pieces.
+     */
+    public Stream<Step.Touch> pairsFrom(long skipped) {
+        long rest = skipped;
+        int first = 0;
+        while (first < pieces.size() && rest >= pieces.size() - 1 - first) {
+            rest -= pieces.size() - 1 - first;
+            first++;
+        }
+        int row = first;
+        int column = (int) (row + 1 + rest);
+        Stream<Step.Touch> begun = IntStream.range(column, pieces.size()).mapToObj(j -> pair(row, j));
+        Stream<Step.Touch> others = IntStream.range(row + 1, pieces.size())
                 .boxed()
                 .flatMap(i -> IntStream.range(i + 1, pieces.size()).mapToObj(j -> pair(i, j)));
+        return Stream.of(row < pieces.size() ? begun : Stream.<Step.Touch>empty(), others, cavities.stream())
+                .flatMap(each -> each);
     }
 
     private Stream<Step.Touch> tied(Predicate<Step.Touch> through) {

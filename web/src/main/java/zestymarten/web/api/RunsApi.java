@@ -224,9 +224,7 @@ class RunsApi {
                     "Both are needed: an identifier of your own making, and what was read or a skip_reason.");
         }
         Job job = runs.find(id).job();
-        Optional<Entry> before = job.entries().stream()
-                .filter(entry -> entry.id().equals(posted.id()))
-                .findFirst();
+        Optional<Entry> before = job.entry(posted.id());
         Step step = before.map(Entry::step).filter(kept -> isOf(kept, posted)).orElseGet(() -> step(job, posted));
         int touch = before.map(Entry::touch).orElseGet(() -> job.nextTouch(step));
         OptionalInt meaning = posted.meaning() == null ? OptionalInt.empty() : OptionalInt.of(posted.meaning());

@@ -70,8 +70,7 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
 
     static Ahead of(Run run, Speech speech, Locale locale) {
         Job job = run.job();
-        List<AheadStep> steps = job.steps()
-                .filter(step -> !job.isDone(step))
+        List<AheadStep> steps = job.undone()
                 .limit(MOST)
                 .map(step -> step(job, step, speech, locale))
                 .toList();

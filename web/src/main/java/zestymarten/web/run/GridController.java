@@ -150,7 +150,7 @@ class GridController {
 
     private static List<Row> rows(Job job, Map<String, Left> left) {
         List<Row> rows = new ArrayList<>();
-        job.steps().filter(step -> !job.isDone(step)).limit(MOST).forEach(step -> {
+        job.undone().limit(MOST).forEach(step -> {
             String key = StepForm.of(step).key();
             Left here = left.getOrDefault(key, Left.NOTHING);
             rows.add(new Row(

@@ -251,10 +251,7 @@ class RunController {
             Principal who,
             Model model) {
         Run run = runs.takeBack(id, entry, who.getName());
-        Optional<Step> step = run.job().entries().stream()
-                .filter(each -> each.id().equals(entry))
-                .map(Entry::step)
-                .findFirst();
+        Optional<Step> step = run.job().entry(entry).map(Entry::step);
         show(model, run, planned(run, step), Optional.empty(), faces);
         return WORK;
     }

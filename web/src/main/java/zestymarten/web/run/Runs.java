@@ -317,8 +317,7 @@ public class Runs {
     }
 
     private static String pulse(Job job, Optional<Run.End> end) {
-        long takenBack = job.entries().stream().filter(entry -> !entry.stands()).count();
-        return job.entries().size() + "." + takenBack + "." + (end.isPresent() ? 1 : 0);
+        return job.entries().size() + "." + job.takenBack() + "." + (end.isPresent() ? 1 : 0);
     }
 
     /** Whether anything has changed since a run had that pulse. Costs one small query. */
@@ -473,9 +472,7 @@ public class Runs {
     }
 
     private Optional<Entry> already(Run run, UUID id) {
-        Optional<Entry> here = run.job().entries().stream()
-                .filter(entry -> entry.id().equals(id))
-                .findFirst();
+        Optional<Entry> here = run.job().entry(id);
         if (here.isEmpty() && mapper.runOfEntry(id) != null) {
             throw new Conflict("That reading belongs to another test. Reload the page and enter it again.");
         }
@@ -539,7 +536,7 @@ public class Runs {
         if (!run.isUnderWay()) {
             throw new Conflict("This test was ended. Its readings stay as they are.");
         }
-        boolean done = run.job().entries().stream().anyMatch(entry -> entry.id().equals(entryId) && entry.takenBack());
+        boolean done = run.job().entry(entryId).filter(Entry::takenBack).isPresent();
         if (done) {
             return run;
         }

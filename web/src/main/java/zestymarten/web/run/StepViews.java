@@ -31,6 +31,9 @@ import zestymarten.web.platform.RecommendationWords;
 /** Puts the step at hand into words and drawings. */
 final class StepViews {
     private static final int NEIGHBOURS = 2;
+    /** How far back readings of the same stage are looked for, to be shown beside the limit. */
+    private static final int RECENT = 600;
+
     private static final String READING = "type what the meter shows";
 
     private StepViews() {}
@@ -208,7 +211,8 @@ final class StepViews {
 
     /** The band of a touch with the like readings of its stage, and a reading on it. */
     static BandDrawing band(Job job, Step.Touch touch, OptionalDouble reading) {
-        List<Double> like = job.entries().stream()
+        List<Entry> entries = job.entries();
+        List<Double> like = entries.subList(Math.max(0, entries.size() - RECENT), entries.size()).stream()
                 .filter(entry -> entry.stands()
                         && entry.step().stage() == touch.stage()
                         && !entry.step().equals(touch))

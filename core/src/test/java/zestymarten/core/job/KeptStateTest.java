@@ -1,0 +1,179 @@
+package zestymarten.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.WireList;
+import zestymarten.core.plan.Approach;
+import zestymarten.core.plan.Deed;
+import zestymarten.core.plan.Method;
+import zestymarten.core.plan.Stage;
+import zestymarten.core.plan.Step;
+
+/** A test that follows its earlier state answers just as one that is made anew of all its entries. */
+class KeptStateTest {
+    private static final List<String> SHORTS =
+            List.of("OL", "OL", "OL", "OL", "OL", "OL", "0.4", "b", "3k", "n", "???");
+    private static final List<String> ENDS = List.of("0.6", "0.6", "0.6", "0.6", "0.61", "OL", "1.9", "b", "2k", "30");
+
+    private static Assembly assembly(int wires) {
+        StringBuilder list = new StringBuilder("wire,from,to,function,length_m,area_mm2\n");
+        for (int i = 1; i <= wires; i++) {
+            list.append("W" + i + ",J1." + i + ",J2." + i + ",f" + i % 3 + ",8,0.5\n");
+        }
+        return WireList.read(list.toString()).assembly("Cable", Kind.CABLE, "", Map.of());
+    }
+
+    private static Entry.Content content(Job job, Step step, Random random) {
+        if (random.nextInt(12) == 0 && !(step instanceof Step.Probes)) {
+            return new Entry.Content.Skip("not in reach");
+        }
+        if (step instanceof Step.Act) {
+            return new Entry.Content.Done("");
+        }
+        List<String> choice =
+                step instanceof Step.Probes ? List.of("b", "0.30", "0.34") : step.stage() == Stage.ENDS ? ENDS : SHORTS;
+        String typed = choice.get(random.nextInt(choice.size()));
+        return new Entry.Content.Reading(typed, job.understand(step, typed));
+    }
+
+    private static Step step(Job job, Random random) {
+        List<Step> due = job.undone().limit(6).toList();
+        if (!due.isEmpty() && random.nextInt(5) > 0) {
+            return due.get(random.nextInt(due.size()));
+        }
+        if (random.nextInt(6) == 0) {
+            return new Step.Act(Deed.WANDERS);
+        }
+        List<Step> all = job.steps().limit(60).toList();
+        return all.get(random.nextInt(all.size()));
+    }
+
+    private static void answersAlike(Job kept, Job anew, String when) {
+        assertThat(kept.current()).as(when).isEqualTo(anew.current());
+        assertThat(kept.undone().toList())
+                .as(when)
+                .isEqualTo(anew.steps().filter(step -> !anew.isDone(step)).toList());
+        for (Stage stage : Stage.values()) {
+            assertThat(kept.left(stage))
+                    .as("%s, left of %s", when, stage)
+                    .isEqualTo(anew.left(stage))
+                    .isEqualTo(
+                            anew.steps(stage).filter(step -> !anew.isDone(step)).count());
+        }
+        for (Entry entry : anew.entries()) {
+            assertThat(kept.judgement(entry)).as(when).isEqualTo(anew.judgement(entry));
+            assertThat(kept.state(entry.step())).as(when).isEqualTo(anew.state(entry.step()));
+            assertThat(kept.entry(entry.id())).as(when).contains(entry);
+        }
+        if (anew.entries().size() % 8 > 0) {
+            return; // what was found costs a search among the faults each time
+        }
+        assertThat(kept.findings().stream().map(Found::finding))
+                .as(when)
+                .isEqualTo(anew.findings().stream().map(Found::finding).toList());
+        assertThat(kept.outcome()).as(when).isEqualTo(anew.outcome());
+        assertThat(kept.byHalves()).as(when).isEqualTo(anew.byHalves());
+        assertThat(kept.secondsLeft()).as(when).isEqualTo(anew.secondsLeft());
+    }
+
+    private static void play(Method method, int wires, long seed) {
+        Random random = new Random(seed);
+        Design design = Design.of(assembly(wires), 20);
+        Approach approach = new Approach(method, false, random.nextBoolean(), OptionalDouble.empty());
+        List<Entry> entries = new ArrayList<>();
+        Job kept = Job.of(design, approach, Bench.CONDITIONS, entries);
+        for (int i = 1; i <= 40; i++) {
+            Step step = step(kept, random);
+            Entry entry = new Entry(
+                    new UUID(seed, i),
+                    i,
+                    step,
+                    kept.nextTouch(step),
+                    content(kept, step, random),
+                    false,
+                    "bench",
+                    Instant.EPOCH.plusSeconds(i));
+            if (random.nextInt(8) == 0) {
+                kept.plus(new Entry(
+                                new UUID(seed, -i),
+                                i,
+                                step,
+                                kept.nextTouch(step),
+                                content(kept, step, random),
+                                false,
+                                "rolled back",
+                                Instant.EPOCH))
+                        .left();
+            }
+            entries.add(entry);
+            kept = kept.plus(entry);
+            answersAlike(
+                    kept,
+                    Job.of(design, approach, Bench.CONDITIONS, entries),
+                    method + " " + seed + ", entry " + i + " at " + Bench.say(step));
+        }
+    }
+
+    @Test
+    void aKeptStateAnswersAsOneThatIsMadeAnewAfterEveryEntry() {
+        for (long seed = 1; seed <= 6; seed++) {
+            play(Method.BOTH_ENDS, 5, seed);
+            play(Method.EACH_TO_REST, 4, seed);
+            play(Method.BY_HALVES, 5, seed);
+            play(Method.FAR_END_JOINED, 4, seed);
+        }
+    }
+
+    /** With a margin, as other work on the machine may fall on either hundred. Made anew each time it took eight times as long. */
+    @Test
+    void oneReadingMoreCostsAsMuchAtTheTenthEntryAsAtTheThousandth() {
+        Bench bench = Bench.of(list(46)).type("b", "0.30");
+        for (int i = 0; i < 46; i++) {
+            bench.type("0.6");
+        }
+        Job job = bench.job();
+        long early = 0;
+        long late = 0;
+        for (int i = 1; i <= 1000; i++) {
+            Step step = job.current().orElseThrow();
+            long begun = System.nanoTime();
+            job = job.plus(new Entry(
+                    new UUID(1, i),
+                    job.entries().size() + 1,
+                    step,
+                    1,
+                    new Entry.Content.Reading("OL", job.understand(step, "OL")),
+                    false,
+                    "bench",
+                    Instant.EPOCH));
+            assertThat(job.current()).isPresent();
+            assertThat(job.findings()).isEmpty();
+            assertThat(job.left()).isPositive();
+            long taken = System.nanoTime() - begun;
+            early += i > 100 && i <= 200 ? taken : 0;
+            late += i > 900 ? taken : 0;
+        }
+        assertThat(late)
+                .as("ns of the last hundred, ns of the second hundred: %d", early)
+                .isLessThan(2 * early);
+    }
+
+    private static String list(int wires) {
+        StringBuilder list = new StringBuilder("wire,from,to,length_m,area_mm2\n");
+        for (int i = 1; i <= wires; i++) {
+            list.append("W" + i + ",J1." + i + ",J2." + i + ",8,0.5\n");
+        }
+        return list.toString();
+    }
+}
