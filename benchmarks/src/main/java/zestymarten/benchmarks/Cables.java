@@ -5,18 +5,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import zestymarten.core.analysis.Design;
-import zestymarten.core.analysis.Reading;
+import zestymarten.core.analysis.AnalysisReading;
 import zestymarten.core.assembly.Assembly;
-import zestymarten.core.assembly.Kind;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.WireList;
-import zestymarten.core.job.MeasurementPlan;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.testrun.MeasurementPlan;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
-import zestymarten.core.plan.Measurement;
-import zestymarten.core.plan.Method;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.testplan.ProbePlacement;
+import zestymarten.core.testplan.TestMethod;
 
 /** Straight cables of many wires and the readings of good ones. */
 final class Cables {
@@ -26,14 +26,14 @@ final class Cables {
     private Cables() {}
 
     /** Conditions with a meter of the given accuracy, a fraction. */
-    static Conditions conditions(double accuracy) {
-        return new Conditions(
+    static TestConditions conditions(double accuracy) {
+        return new TestConditions(
                 20,
-                new Meter("meter", accuracy, 0.01, 30, false, 20e6),
+                new MeterProfile("meter", accuracy, 0.01, 30, false, 20e6),
                 OptionalDouble.of(LEADS),
                 LeadPolicy.FULL,
                 false,
-                Conditions.JOINED_BELOW_OHM);
+                TestConditions.JOINED_BELOW_OHM);
     }
 
     /** A harness of straight wires, 100 to a connector. */
@@ -43,18 +43,18 @@ final class Cables {
             list.append(
                     "W%d,A%d.%d,B%d.%d,%d,0.5,1\n".formatted(i, i / PINS, i % PINS, i / PINS, i % PINS, 20 + i % 30));
         }
-        return WireList.read(list.toString()).assembly("Straight", Kind.HARNESS, "", Map.of());
+        return WireList.read(list.toString()).assembly("Straight", AssemblyKind.HARNESS, "", Map.of());
     }
 
     /** Complete evidence of a good unit: each wire end to end, all nets and the frame parted by halves. */
-    static List<Reading> goodReadings(Design design) {
-        List<Reading> readings = new ArrayList<>();
-        for (Measurement touch :
-                MeasurementPlan.of(design, Method.BY_HALVES, conditions(0.005)).measurements()) {
+    static List<AnalysisReading> goodReadings(Design design) {
+        List<AnalysisReading> readings = new ArrayList<>();
+        for (ProbePlacement touch :
+                MeasurementPlan.of(design, TestMethod.BY_HALVES, conditions(0.005)).measurements()) {
             String shown = design.expectation(touch.black(), touch.red(), touch.state(), touch.ties())
                     .fold(Cables::shown, () -> "OL");
             readings.add(
-                    new Reading(touch.black(), touch.red(), shown, State.REST, touch.ties(), OptionalDouble.empty()));
+                    new AnalysisReading(touch.black(), touch.red(), shown, SwitchState.REST, touch.ties(), OptionalDouble.empty()));
         }
         return readings;
     }

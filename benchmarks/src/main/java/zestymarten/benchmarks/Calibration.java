@@ -14,10 +14,10 @@ import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
-import zestymarten.core.finding.Complaint;
+import zestymarten.core.finding.Symptoms;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Priors;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.TestConditions;
 
 /** How often what is said with a probability is true: findings of half-finished diagnoses, in tenths of what was said. */
 final class Calibration {
@@ -46,19 +46,19 @@ final class Calibration {
 
     /** Follows the chosen measurements for a while and notes what is said then. */
     private void take(RandomHarness cable, Random random, double badContact) {
-        Conditions conditions = Cables.conditions(0.01);
+        TestConditions conditions = Cables.conditions(0.01);
         Probe probe = new Probe(cable.unit(), conditions, random, badContact);
         int wires = cable.assembly().conductors().size();
         double share = 0.25 / wires;
         Priors priors = new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, badContact);
         List<Observation> made = new ArrayList<>();
         int most = 1 + random.nextInt(3 * wires);
-        UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, Complaint.NONE, made);
+        UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, Symptoms.NONE, made);
         Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         while (made.size() < most && !next.measurements().isEmpty()) {
-            Recommendation.Measurement best = next.measurements().get(0);
+            Recommendation.RecommendedMeasurement best = next.measurements().get(0);
             made.add(Study.observed(cable, conditions, made.size(), best.black(), best.red(), probe));
-            analysis = UnitAnalysis.of(cable.design(), conditions, priors, Complaint.NONE, made);
+            analysis = UnitAnalysis.of(cable.design(), conditions, priors, Symptoms.NONE, made);
             next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         }
         for (Explained each : analysis.findings()) {

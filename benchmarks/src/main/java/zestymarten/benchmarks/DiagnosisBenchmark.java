@@ -15,11 +15,11 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import zestymarten.core.analysis.Analysis;
-import zestymarten.core.analysis.Reading;
+import zestymarten.core.analysis.AnalysisReading;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Net;
 
 /** A cable of 200 wires with three faults, rung out end to end: one reading more, and the next touch after it. */
@@ -31,12 +31,12 @@ import zestymarten.core.network.Net;
 @Fork(1)
 public class DiagnosisBenchmark {
     private final RandomHarness cable = RandomHarness.cable(new Random(7), 200).sabotage(3);
-    private final Conditions conditions = Cables.conditions(0.005);
-    private final List<Reading> readings = rungOut();
+    private final TestConditions conditions = Cables.conditions(0.005);
+    private final List<AnalysisReading> readings = rungOut();
 
-    private List<Reading> rungOut() {
+    private List<AnalysisReading> rungOut() {
         Probe probe = new Probe(cable.unit(), conditions, new Random(1), 0);
-        List<Reading> all = new ArrayList<>();
+        List<AnalysisReading> all = new ArrayList<>();
         for (Net net : cable.design().nets().all()) {
             Terminal a = net.ends().get(0);
             Terminal b = net.ends().get(1);
@@ -45,14 +45,14 @@ public class DiagnosisBenchmark {
         return all;
     }
 
-    private Reading reading(Terminal a, Terminal b, String shown) {
-        return new Reading(a, b, shown, cable.assembly().states().get(0), List.of(), OptionalDouble.empty());
+    private AnalysisReading reading(Terminal a, Terminal b, String shown) {
+        return new AnalysisReading(a, b, shown, cable.assembly().states().get(0), List.of(), OptionalDouble.empty());
     }
 
     /** The whole analysis of one reading more, with the next measurement. */
     @Benchmark
     public Analysis oneReadingMore() {
-        List<Reading> more = new ArrayList<>(readings);
+        List<AnalysisReading> more = new ArrayList<>(readings);
         more.add(reading(cable.design().nets().all().get(3).ends().get(0), Terminal.FRAME, "OL"));
         return Analysis.of(cable.design(), conditions, more);
     }

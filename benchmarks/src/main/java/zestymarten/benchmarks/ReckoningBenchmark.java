@@ -18,13 +18,13 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import zestymarten.core.analysis.Analysis;
 import zestymarten.core.analysis.Design;
-import zestymarten.core.analysis.Reading;
+import zestymarten.core.analysis.AnalysisReading;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.job.MeasurementPlan;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.testrun.MeasurementPlan;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Path;
-import zestymarten.core.plan.Method;
+import zestymarten.core.testplan.TestMethod;
 
 /** Plans, bounds and classification by the number of wires; the baseline walks the wires once and adds their lengths. */
 @State(Scope.Benchmark)
@@ -39,8 +39,8 @@ public class ReckoningBenchmark {
 
     private Assembly assembly = Cables.straight(1);
     private Design design = Design.of(assembly, 20);
-    private List<Reading> readings = new ArrayList<>();
-    private final Conditions conditions = Cables.conditions(0.005);
+    private List<AnalysisReading> readings = new ArrayList<>();
+    private final TestConditions conditions = Cables.conditions(0.005);
 
     @Setup(Level.Trial)
     public void make() {
@@ -60,7 +60,7 @@ public class ReckoningBenchmark {
 
     @Benchmark
     public int plan() {
-        return MeasurementPlan.of(Design.of(assembly, 20), Method.BY_HALVES, conditions)
+        return MeasurementPlan.of(Design.of(assembly, 20), TestMethod.BY_HALVES, conditions)
                 .measurements()
                 .size();
     }
@@ -76,7 +76,7 @@ public class ReckoningBenchmark {
     }
 
     @Benchmark
-    public Analysis.Standing classification() {
+    public Analysis.AnalysisState classification() {
         return Analysis.of(design, conditions, readings).standing();
     }
 
@@ -84,13 +84,13 @@ public class ReckoningBenchmark {
     @Benchmark
     public OptionalDouble together() {
         Design fresh = Design.of(assembly, 20);
-        int touches = MeasurementPlan.of(fresh, Method.BY_HALVES, conditions)
+        int touches = MeasurementPlan.of(fresh, TestMethod.BY_HALVES, conditions)
                 .measurements()
                 .size();
         for (Conductor each : assembly.conductors()) {
             fresh.path(each.from(), each.to());
         }
         Analysis analysis = Analysis.of(fresh, conditions, readings);
-        return analysis.standing() == Analysis.Standing.PASS ? OptionalDouble.of(touches) : OptionalDouble.empty();
+        return analysis.standing() == Analysis.AnalysisState.PASS ? OptionalDouble.of(touches) : OptionalDouble.empty();
     }
 }

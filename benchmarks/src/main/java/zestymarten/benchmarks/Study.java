@@ -13,22 +13,22 @@ import java.util.TreeSet;
 import zestymarten.core.analysis.Analysis;
 import zestymarten.core.analysis.MeasurementCosts;
 import zestymarten.core.analysis.Observation;
-import zestymarten.core.analysis.Reading;
+import zestymarten.core.analysis.AnalysisReading;
 import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.analysis.UnitAnalysis;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.fault.Bench;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
-import zestymarten.core.finding.Complaint;
+import zestymarten.core.finding.Symptoms;
 import zestymarten.core.finding.Priors;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judge;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.ResistanceJudge;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Net;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.ReadingParser;
+import zestymarten.core.quantity.MeterReading;
 
 /** Tests thousands of made-up units and writes how often the verdict and the named faults are right. */
 public final class Study {
@@ -102,13 +102,13 @@ public final class Study {
             long readings = 0;
             for (int i = 0; i < size[1]; i++) {
                 RandomHarness cable = RandomHarness.cable(random, size[0]).sabotage(i % (MOST_FAULTS + 1));
-                Conditions conditions = Cables.conditions(ACCURACIES[i % ACCURACIES.length]);
+                TestConditions conditions = Cables.conditions(ACCURACIES[i % ACCURACIES.length]);
                 Probe probe = new Probe(cable.unit(), conditions, random, badTouch);
-                List<Reading> taken = Bench.readings(cable.design(), conditions, probe);
+                List<AnalysisReading> taken = Bench.readings(cable.design(), conditions, probe);
                 Analysis analysis = Analysis.of(cable.design(), conditions, taken);
                 List<String> truth = cable.told().stream().sorted().toList();
-                passed += !truth.isEmpty() && analysis.standing() == Analysis.Standing.PASS ? 1 : 0;
-                failed += truth.isEmpty() && analysis.standing() == Analysis.Standing.FAIL ? 1 : 0;
+                passed += !truth.isEmpty() && analysis.standing() == Analysis.AnalysisState.PASS ? 1 : 0;
+                failed += truth.isEmpty() && analysis.standing() == Analysis.AnalysisState.FAIL ? 1 : 0;
                 exact += Bench.told(analysis).equals(truth) ? 1 : 0;
                 readings += taken.size();
             }
@@ -142,8 +142,8 @@ public final class Study {
             for (int i = 0; i < size[1]; i++) {
                 RandomHarness cable = RandomHarness.cable(new Random(1000L * size[0] + i), size[0])
                         .sabotage(i % (MOST_FAULTS + 1));
-                best.add(run(cable, i, true, Complaint.NONE));
-                fixed.add(run(cable, i, false, Complaint.NONE));
+                best.add(run(cable, i, true, Symptoms.NONE));
+                fixed.add(run(cable, i, false, Symptoms.NONE));
             }
             row(size, "chosen", best);
             row(size, "fixed", fixed);
@@ -181,18 +181,18 @@ public final class Study {
         }
     }
 
-    private static Complaint complaint(RandomHarness cable) {
-        Map<String, Complaint.Behaviour> functions = new HashMap<>();
+    private static Symptoms complaint(RandomHarness cable) {
+        Map<String, Symptoms.Behaviour> functions = new HashMap<>();
         cable.assembly()
                 .conductors()
-                .forEach(wire -> wire.function().ifPresent(each -> functions.put(each, Complaint.Behaviour.WORKS)));
+                .forEach(wire -> wire.function().ifPresent(each -> functions.put(each, Symptoms.Behaviour.WORKS)));
         for (String told : cable.told()) {
-            Complaint.Behaviour behaviour = told.startsWith("short")
-                    ? Complaint.Behaviour.STAYS_ON
-                    : told.startsWith("high") ? Complaint.Behaviour.SOMETIMES : Complaint.Behaviour.DEAD;
+            Symptoms.Behaviour behaviour = told.startsWith("short")
+                    ? Symptoms.Behaviour.STAYS_ON
+                    : told.startsWith("high") ? Symptoms.Behaviour.SOMETIMES : Symptoms.Behaviour.DEAD;
             namesOf(List.of(told)).forEach(wire -> functions.put("function of " + wire, behaviour));
         }
-        return new Complaint(functions);
+        return new Symptoms(functions);
     }
 
     private void row(int[] size, String order, List<Run> runs) {
@@ -222,8 +222,8 @@ public final class Study {
         return Math.log(value) / Math.log(2);
     }
 
-    private static Run run(RandomHarness cable, int seed, boolean chosen, Complaint complaint) {
-        Conditions conditions = Cables.conditions(ACCURACIES[seed % ACCURACIES.length]);
+    private static Run run(RandomHarness cable, int seed, boolean chosen, Symptoms complaint) {
+        TestConditions conditions = Cables.conditions(ACCURACIES[seed % ACCURACIES.length]);
         Probe probe = new Probe(cable.unit(), conditions, new Random(seed), BAD_TOUCH);
         int wires = cable.assembly().conductors().size();
         double share = 0.25 / wires;
@@ -255,16 +255,16 @@ public final class Study {
     }
 
     static Observation observed(
-            RandomHarness cable, Conditions conditions, int number, Terminal a, Terminal b, Probe probe) {
-        Understood meaning = new ReadingLanguage(false).understand(probe.shows(a, b, State.REST, List.of()));
+            RandomHarness cable, TestConditions conditions, int number, Terminal a, Terminal b, Probe probe) {
+        MeterReading meaning = new ReadingParser(false).understand(probe.shows(a, b, SwitchState.REST, List.of()));
         Expectation expectation = cable.design().expectation(a, b);
         return new Observation(
                 number,
                 a,
                 b,
-                State.REST,
+                SwitchState.REST,
                 expectation,
-                Judge.judge(meaning, expectation, conditions),
+                ResistanceJudge.judge(meaning, expectation, conditions),
                 meaning,
                 List.of(),
                 Observation.Since.PROBED_ANEW);

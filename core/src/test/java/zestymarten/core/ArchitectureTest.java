@@ -48,11 +48,11 @@ class ArchitectureTest {
                     "..network..",
                     "..limit..",
                     "..meter..",
-                    "..judge..",
-                    "..plan..",
+                    "..judgement..",
+                    "..testplan..",
                     "..finding..",
                     "..analysis..")
             .should()
             .dependOnClassesThat()
-            .resideInAPackage("..job..");
+            .resideInAPackage("..testrun..");
 }

@@ -45,7 +45,8 @@ class ArchitectureTest {
             .resideInAPackage("..web.platform..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("..web.run..", "..web.wiring..", "..web.unit..", "..web.record..", "..web.people..");
+            .resideInAnyPackage(
+                    "..web.testrun..", "..web.assembly..", "..web.unit..", "..web.record..", "..web.people..");
 
     @ArchTest
     static final ArchRule nobodyLeansOnTheDemo = noClasses()

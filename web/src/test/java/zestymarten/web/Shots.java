@@ -33,9 +33,9 @@ class Shots {
         Files.createDirectories(FOLDER);
         browser.desktop().signIn("bench").find(".cards");
         take("today");
-        browser.open("/wirings/2").click("tr[data-wire=W6] td").find("g.strand.picked");
+        browser.open("/assemblies/2").click("tr[data-wire=W6] td").find("g.strand.picked");
         take("wiring");
-        browser.open("/wirings/1/test").find(".offer");
+        browser.open("/assemblies/1/test").find(".offer");
         take("ways");
         browser.open("/check?thing=relay&coil=96&leads=0.2&read.coil=96.2&read.contact_at_rest.making=OL"
                         + "&read.contact_operated.making=4.7")
@@ -45,15 +45,15 @@ class Shots {
         take("meter");
         browser.open(WELL_UNDER_WAY).find("svg.step");
         take("run");
-        browser.dark(true).open("/wirings/8/grid").see("output[data-row='wires.0']", "max");
+        browser.dark(true).open("/assemblies/8/grid").see("output[data-row='wires.0']", "max");
         take("grid-dark");
         browser.dark(false).phone().open(HALF_FINISHED).find(".keypad");
         take("run-phone");
-        browser.desktop().open(SWAPPED + "/wrong").find("svg.wiring");
+        browser.desktop().open(SWAPPED + "/diagnosis").find("svg.wiring");
         take("what-is-wrong");
         browser.open(SWAPPED + "/record").find(".certificate");
         take("record");
-        browser.open(CHAIN + "/where?wire=core").find("svg.chain");
+        browser.open(CHAIN + "/locate?wire=core").find("svg.chain");
         take("where");
         browser.open(HALF_FINISHED + "/scan").find("svg.stave");
         take("scan");
@@ -68,13 +68,13 @@ class Shots {
         take("circuit");
         browser.open("/conductor?sheet=3").find("svg.protection");
         take("conductor");
-        browser.open("/family?sheet=4").find("svg.family-chart");
+        browser.open("/compare-leads?sheet=4").find("svg.family-chart");
         take("alike");
-        browser.open("/bundle?sheet=5").find(".both-places");
+        browser.open("/identify-cores?sheet=5").find(".both-places");
         take("bundle");
-        browser.open("/test-day?search=Shore");
+        browser.open("/batch-test?search=Shore");
         browser.run("document.querySelector('form[method=post] .do').click()");
-        browser.waitForPath("/test-day/\\d+");
+        browser.waitForPath("/batch-test/\\d+");
         browser.run(
                 "const typed = ['s', '0.078', '0.079', '0.078', '0.08', '0.079', 'OL', 'OL', 'OL', 'OL', 'OL', 'OL', '>200M'];"
                         + "document.querySelectorAll('.slot-in').forEach((each, i) => { each.value = typed[i]; });"

@@ -7,24 +7,24 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Partition;
 import zestymarten.core.finding.Priors;
-import zestymarten.core.judge.DiodeRule;
-import zestymarten.core.judge.Doubts;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.InsulationJudge;
-import zestymarten.core.judge.Judge;
-import zestymarten.core.judge.Judgement;
-import zestymarten.core.judge.Judgement.Verdict;
-import zestymarten.core.judge.Quantity;
+import zestymarten.core.finding.Symptoms;
+import zestymarten.core.judgement.DiodeRule;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.InsulationJudge;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.judgement.PlausibilityCheck;
+import zestymarten.core.judgement.Quantity;
+import zestymarten.core.judgement.ResistanceJudge;
 import zestymarten.core.limit.InsulationLimit;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Patience;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.ReadingParser;
 
 /**
  * All that a list of readings says about one unit: each reading judged, the findings, what is untested, the verdict.
@@ -42,12 +42,12 @@ import zestymarten.core.quantity.Understood;
  * @param next what to measure next
  */
 public record Analysis(
-        Standing standing,
+        AnalysisState standing,
         List<Judged> judgements,
         List<Explained> findings,
         List<Explanation> explanations,
         List<Integer> contradictions,
-        List<Partition.Joined> untested,
+        List<Partition.JoinedPair> untested,
         List<Implied.ImpliedPair> implied,
         Recommendation next) {
     private static final int MOST_UNTESTED = 1000;
@@ -63,17 +63,18 @@ public record Analysis(
     }
 
     /** The verdict on the unit. */
-    public enum Standing {
+    public enum AnalysisState {
         PASS,
         FAIL,
         INCOMPLETE
     }
 
     /** A reading with what was expected of it and how it was judged. */
-    public record Judged(Reading reading, Understood understood, Expectation expectation, Judgement judgement) {}
+    public record Judged(
+            AnalysisReading reading, MeterReading understood, Expectation expectation, Judgement judgement) {}
 
     /** Analyses readings of a unit under conditions; the design must have been made for their temperature. */
-    public static Analysis of(Design design, Conditions conditions, List<Reading> readings) {
+    public static Analysis of(Design design, TestConditions conditions, List<AnalysisReading> readings) {
         List<Judged> judged = readings.stream()
                 .map(reading -> judged(design, conditions, reading))
                 .toList();
@@ -93,12 +94,12 @@ public record Analysis(
                         each.reading().since()));
             }
         }
-        UnitAnalysis unit = UnitAnalysis.of(design, conditions, Priors.usual(), Complaint.NONE, observations);
+        UnitAnalysis unit = UnitAnalysis.of(design, conditions, Priors.usual(), Symptoms.NONE, observations);
         List<Explained> findings = new ArrayList<>(unit.findings());
         for (int number : lastOfEach(readings)) {
             insulationFinding(design, number, judged.get(number)).ifPresent(findings::add);
         }
-        List<Partition.Joined> untested = unit.untested(MOST_UNTESTED);
+        List<Partition.JoinedPair> untested = unit.untested(MOST_UNTESTED);
         boolean doubtful = lastOfEach(readings).stream()
                 .map(number -> judged.get(number).judgement())
                 .filter(each -> !each.isBesideDiode())
@@ -106,9 +107,9 @@ public record Analysis(
                 .anyMatch(Set.of(Verdict.DOUBTFUL, Verdict.UNDECIDED)::contains);
         boolean failed = lastOfEach(readings).stream()
                 .anyMatch(number -> judged.get(number).judgement().verdict() == Verdict.FAIL);
-        Standing standing = failed || !findings.isEmpty()
-                ? Standing.FAIL
-                : untested.isEmpty() && !doubtful ? Standing.PASS : Standing.INCOMPLETE;
+        AnalysisState standing = failed || !findings.isEmpty()
+                ? AnalysisState.FAIL
+                : untested.isEmpty() && !doubtful ? AnalysisState.PASS : AnalysisState.INCOMPLETE;
         return new Analysis(
                 standing,
                 judged,
@@ -121,12 +122,16 @@ public record Analysis(
     }
 
     /** Numbers of the readings that no later one repeats, ascending. */
-    private static List<Integer> lastOfEach(List<Reading> readings) {
+    private static List<Integer> lastOfEach(List<AnalysisReading> readings) {
         record Arrangement(
-                Set<Terminal> ends, State state, List<List<Terminal>> ties, Quantity quantity, OptionalDouble testV) {}
+                Set<Terminal> ends,
+                SwitchState state,
+                List<List<Terminal>> ties,
+                Quantity quantity,
+                OptionalDouble testV) {}
         Map<Arrangement, Integer> last = new HashMap<>();
         for (int i = 0; i < readings.size(); i++) {
-            Reading reading = readings.get(i);
+            AnalysisReading reading = readings.get(i);
             last.put(
                     new Arrangement(
                             Set.of(reading.a(), reading.b()),
@@ -140,7 +145,7 @@ public record Analysis(
     }
 
     private static Optional<Explained> insulationFinding(Design design, int number, Judged judged) {
-        Reading reading = judged.reading();
+        AnalysisReading reading = judged.reading();
         if (!reading.quantity().needsTestVoltage()) {
             return Optional.empty();
         }
@@ -156,23 +161,23 @@ public record Analysis(
                 number);
     }
 
-    private static Judged judged(Design design, Conditions conditions, Reading reading) {
+    private static Judged judged(Design design, TestConditions conditions, AnalysisReading reading) {
         Patience.check();
         Expectation expectation = design.expectation(reading.a(), reading.b(), reading.state(), reading.ties());
-        Understood plain = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(reading.asTyped());
+        MeterReading plain = new ReadingParser(conditions.meter().oneIsOverRange()).understand(reading.asTyped());
         if (reading.quantity() != Quantity.RESISTANCE) {
             boolean apart = expectation instanceof Expectation.Apart;
             double testV = reading.testV().orElse(0);
             return new Judged(
                     reading, plain, expectation, InsulationJudge.judge(plain, reading.quantity(), testV, apart));
         }
-        Understood understood = onItsRange(
-                plain instanceof Understood.Value value && value.unit() == Understood.Unit.OHM
+        MeterReading understood = onItsRange(
+                plain instanceof MeterReading.Value value && value.unit() == MeterReading.Unit.OHM
                         ? settled(value, expectation, conditions)
                         : plain,
                 reading.rangeTop(),
                 conditions);
-        Judgement asRead = Judge.judge(understood, expectation, conditions);
+        Judgement asRead = ResistanceJudge.judge(understood, expectation, conditions);
         Judgement judgement = design.isBesideDiode(reading.a(), reading.b(), reading.state(), reading.ties())
                 ? DiodeRule.applied(asRead, expectation)
                 : asRead;
@@ -183,16 +188,18 @@ public record Analysis(
      * A doubt that a person would be asked about is not asked of a file: what is written there stands, but for figures that
      * the meter cannot show.
      */
-    private static Understood settled(Understood.Value value, Expectation expectation, Conditions conditions) {
-        return Doubts.raise(value, expectation, conditions) instanceof Understood.Refused refused ? refused : value;
+    private static MeterReading settled(MeterReading.Value value, Expectation expectation, TestConditions conditions) {
+        return PlausibilityCheck.raise(value, expectation, conditions) instanceof MeterReading.Refused refused
+                ? refused
+                : value;
     }
 
     /** Over-range of a lower range than the highest says no more than "more than that range". */
-    private static Understood onItsRange(Understood understood, OptionalDouble top, Conditions conditions) {
+    private static MeterReading onItsRange(MeterReading understood, OptionalDouble top, TestConditions conditions) {
         boolean lower =
                 top.isPresent() && top.getAsDouble() < conditions.meter().topOhm();
-        return understood instanceof Understood.OverRange && lower
-                ? new Understood.Above(top.getAsDouble(), Understood.Unit.OHM)
+        return understood instanceof MeterReading.OverRange && lower
+                ? new MeterReading.Above(top.getAsDouble(), MeterReading.Unit.OHM)
                 : understood;
     }
 }

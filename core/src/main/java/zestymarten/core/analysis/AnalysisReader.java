@@ -7,40 +7,40 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import zestymarten.core.assembly.Assembly;
-import zestymarten.core.assembly.Members;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.JsonMembers;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.judge.Quantity;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.judgement.Quantity;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 
 /** Reads conditions, readings and pairs of terminals in the open format; every problem is reported with its member's path. */
 public final class AnalysisReader {
     /** The most readings that one call takes. */
     public static final int MOST_READINGS = 200_000;
 
-    private static final Meter USUAL = new Meter("meter", 0.01, 0.1, 30, false, 20e6);
+    private static final MeterProfile USUAL = new MeterProfile("meter", 0.01, 0.1, 30, false, 20e6);
 
     private AnalysisReader() {}
 
     /** A pair of terminals in an arrangement. */
-    public record Pair(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {}
+    public record TerminalPair(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {}
 
     /** The conditions of a document; the usual ones where a member is missing. */
-    public static Optional<Conditions> conditions(Members document) {
-        Optional<Members> given = document.object("conditions");
+    public static Optional<TestConditions> conditions(JsonMembers document) {
+        Optional<JsonMembers> given = document.object("conditions");
         if (given.isEmpty()) {
-            return Optional.of(new Conditions(
-                    20, USUAL, OptionalDouble.empty(), LeadPolicy.FULL, false, Conditions.JOINED_BELOW_OHM));
+            return Optional.of(new TestConditions(
+                    20, USUAL, OptionalDouble.empty(), LeadPolicy.FULL, false, TestConditions.JOINED_BELOW_OHM));
         }
-        Members conditions = given.get();
+        JsonMembers conditions = given.get();
         double ambient = conditions.number("ambient_c").orElse(20);
         OptionalDouble leads = conditions.number("leads_ohm");
         String policy = conditions.text("lead_policy").orElse("full");
         String decision = conditions.text("decision").orElse("simple");
-        double joined = conditions.number("joined_below_ohm").orElse(Conditions.JOINED_BELOW_OHM);
-        Optional<Meter> meter = meter(conditions.object("meter"));
+        double joined = conditions.number("joined_below_ohm").orElse(TestConditions.JOINED_BELOW_OHM);
+        Optional<MeterProfile> meter = meter(conditions.object("meter"));
         conditions.done();
         if (!(ambient >= -80 && ambient <= 200)) {
             conditions.problem("ambient_c", "Read " + ambient + "; expected -80 to 200 °C.");
@@ -58,7 +58,7 @@ public final class AnalysisReader {
         }
         try {
             return Optional.of(
-                    new Conditions(ambient, meter.get(), leads, known.get(), decision.equals("guarded"), joined));
+                    new TestConditions(ambient, meter.get(), leads, known.get(), decision.equals("guarded"), joined));
         } catch (IllegalArgumentException e) {
             conditions.problem("", String.valueOf(e.getMessage()));
             return Optional.empty();
@@ -66,11 +66,11 @@ public final class AnalysisReader {
     }
 
     /** A meter's profile; the usual one if there is none, and its figures where a member is missing. */
-    public static Optional<Meter> meter(Optional<Members> given) {
+    public static Optional<MeterProfile> meter(Optional<JsonMembers> given) {
         if (given.isEmpty()) {
             return Optional.of(USUAL);
         }
-        Members meter = given.get();
+        JsonMembers meter = given.get();
         double accuracy = meter.number("accuracy").orElse(USUAL.accuracy());
         meter.number("counts");
         double resolution = meter.number("resolution_ohm").orElse(USUAL.resolutionOhm());
@@ -82,7 +82,7 @@ public final class AnalysisReader {
             meter.problem("over_range", "“" + mark + "” is not accepted; expected OL or 1.");
         }
         try {
-            return Optional.of(new Meter("meter", accuracy, resolution, tone, mark.equals("1"), top));
+            return Optional.of(new MeterProfile("meter", accuracy, resolution, tone, mark.equals("1"), top));
         } catch (IllegalArgumentException e) {
             meter.problem("", String.valueOf(e.getMessage()));
             return Optional.empty();
@@ -90,15 +90,15 @@ public final class AnalysisReader {
     }
 
     /** The readings of a document, on the terminals and states of an assembly. */
-    public static List<Reading> readings(Members document, Assembly assembly) {
-        List<Members> all = document.objects("readings");
+    public static List<AnalysisReading> readings(JsonMembers document, Assembly assembly) {
+        List<JsonMembers> all = document.objects("readings");
         if (all.size() > MOST_READINGS) {
             document.problem("readings", "There are " + all.size() + "; at most " + MOST_READINGS + " are taken.");
             return List.of();
         }
         Set<Terminal> terminals = new HashSet<>(assembly.terminals());
-        List<Reading> readings = new ArrayList<>();
-        for (Members each : all) {
+        List<AnalysisReading> readings = new ArrayList<>();
+        for (JsonMembers each : all) {
             String typed = each.needed("as_typed");
             OptionalDouble top = each.number("range_top_ohm");
             String read = each.text("quantity").orElse("resistance");
@@ -116,15 +116,15 @@ public final class AnalysisReader {
             Optional<Observation.Since> since = since(each);
             Optional<Quantity> known = quantity;
             pair(each, assembly, terminals)
-                    .flatMap(pair -> known.flatMap(of -> since.map(done ->
-                            new Reading(pair.a(), pair.b(), typed, pair.state(), pair.ties(), top, of, testV, done))))
+                    .flatMap(pair -> known.flatMap(of -> since.map(done -> new AnalysisReading(
+                            pair.a(), pair.b(), typed, pair.state(), pair.ties(), top, of, testV, done))))
                     .ifPresent(readings::add);
             each.done();
         }
         return readings;
     }
 
-    private static Optional<Observation.Since> since(Members reading) {
+    private static Optional<Observation.Since> since(JsonMembers reading) {
         String read = reading.text("since").orElse("nothing");
         Optional<Observation.Since> since = Observation.Since.of(read);
         if (since.isEmpty()) {
@@ -134,21 +134,21 @@ public final class AnalysisReader {
     }
 
     /** The pairs of a document. */
-    public static List<Pair> pairs(Members document, Assembly assembly) {
+    public static List<TerminalPair> pairs(JsonMembers document, Assembly assembly) {
         Set<Terminal> terminals = new HashSet<>(assembly.terminals());
-        List<Pair> pairs = new ArrayList<>();
-        for (Members each : document.objects("pairs")) {
+        List<TerminalPair> pairs = new ArrayList<>();
+        for (JsonMembers each : document.objects("pairs")) {
             pair(each, assembly, terminals).ifPresent(pairs::add);
             each.done();
         }
         return pairs;
     }
 
-    private static Optional<Pair> pair(Members each, Assembly assembly, Set<Terminal> terminals) {
+    private static Optional<TerminalPair> pair(JsonMembers each, Assembly assembly, Set<Terminal> terminals) {
         Optional<Terminal> a = terminal(each, "a", each.needed("a"), terminals);
         Optional<Terminal> b = terminal(each, "b", each.needed("b"), terminals);
         Optional<String> named = each.text("state");
-        Optional<State> state =
+        Optional<SwitchState> state =
                 named.isEmpty() ? Optional.of(assembly.states().get(0)) : named.flatMap(assembly::state);
         if (state.isEmpty()) {
             each.problem(
@@ -156,7 +156,9 @@ public final class AnalysisReader {
                     "“" + named.orElse("") + "” is not accepted; expected one of "
                             + String.join(
                                     ", ",
-                                    assembly.states().stream().map(State::id).toList()) + ".");
+                                    assembly.states().stream()
+                                            .map(SwitchState::id)
+                                            .toList()) + ".");
         }
         List<List<Terminal>> ties = new ArrayList<>();
         for (List<String> tie : each.textLists("setup")) {
@@ -170,10 +172,10 @@ public final class AnalysisReader {
         }
         return a.isEmpty() || b.isEmpty() || state.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Pair(a.get(), b.get(), state.get(), ties));
+                : Optional.of(new TerminalPair(a.get(), b.get(), state.get(), ties));
     }
 
-    private static Optional<Terminal> terminal(Members each, String member, String name, Set<Terminal> terminals) {
+    private static Optional<Terminal> terminal(JsonMembers each, String member, String name, Set<Terminal> terminals) {
         Optional<Terminal> known = Terminal.parse(name).filter(terminals::contains);
         if (known.isEmpty() && !name.isEmpty()) {
             each.problem(member, "“" + name + "” is no terminal of the assembly.");

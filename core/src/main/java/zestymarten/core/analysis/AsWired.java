@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Partition;
-import zestymarten.core.limit.Limits;
+import zestymarten.core.limit.LimitRules;
 import zestymarten.core.network.Link;
 import zestymarten.core.network.Network;
 import zestymarten.core.network.Path;
@@ -27,7 +27,7 @@ final class AsWired {
     }
 
     /** What lies between two terminals: the parts alone. */
-    Path between(Terminal a, Terminal b, State state) {
+    Path between(Terminal a, Terminal b, SwitchState state) {
         return networks.computeIfAbsent(state.id(), any -> network(state)).between(groupOf(a), groupOf(b));
     }
 
@@ -35,8 +35,8 @@ final class AsWired {
         return groups.first(terminal);
     }
 
-    private Network network(State state) {
-        Limits limits = design.limits();
+    private Network network(SwitchState state) {
+        LimitRules limits = design.limits();
         List<Link> links = new ArrayList<>();
         design.conducting(state).forEach(part -> {
             Link link = limits.link(part);

@@ -20,7 +20,7 @@ import zestymarten.core.finding.Partition;
  */
 final class Connectivity {
     private final Design design;
-    private final List<Partition.Joined> joined;
+    private final List<Partition.JoinedPair> joined;
     private final Partition groups;
     private final Separations separations = new Separations();
     private final Set<Terminal> probed = new HashSet<>();
@@ -59,7 +59,7 @@ final class Connectivity {
 
     /** What was seen joined, with what nobody read taken for whole. */
     Partition asTakenForWhole() {
-        List<Partition.Joined> all = new ArrayList<>(joined);
+        List<Partition.JoinedPair> all = new ArrayList<>(joined);
         designed().filter(pair -> !isParted(pair.a(), pair.b())).forEach(all::add);
         return Partition.of(design.assembly().terminals(), all);
     }
@@ -74,7 +74,7 @@ final class Connectivity {
     }
 
     /** Pairs that the design makes one point: the ends of each net in a row, and what is bonded to the frame. */
-    private Stream<Partition.Joined> designed() {
+    private Stream<Partition.JoinedPair> designed() {
         return Stream.concat(
                 design.nets().all().stream().flatMap(net -> {
                     List<Terminal> ends = Stream.concat(
@@ -84,27 +84,27 @@ final class Connectivity {
                                             .filter(end -> !end.isPin() && isProbed(end)))
                             .distinct()
                             .toList();
-                    return ends.stream().skip(1).map(end -> new Partition.Joined(ends.get(0), end));
+                    return ends.stream().skip(1).map(end -> new Partition.JoinedPair(ends.get(0), end));
                 }),
                 design.assembly().terminals().stream()
                         .filter(design.assembly().bonded()::contains)
-                        .map(terminal -> new Partition.Joined(terminal, Terminal.FRAME)));
+                        .map(terminal -> new Partition.JoinedPair(terminal, Terminal.FRAME)));
     }
 
     /** Pairs of the design that nobody read. */
-    Stream<Partition.Joined> designedUnread() {
+    Stream<Partition.JoinedPair> designedUnread() {
         return designed().filter(pair -> isUnread(pair.a(), pair.b()));
     }
 
     /** Pairs of pieces that nobody parted and the design does not join. */
-    Stream<Partition.Joined> piecesUnread() {
+    Stream<Partition.JoinedPair> piecesUnread() {
         Map<Integer, Terminal> pieces = pieces();
         BitSet all = new BitSet();
         pieces.keySet().forEach(all::set);
         return pieces.entrySet().stream()
                 .flatMap(piece -> separations.notParted(piece.getKey(), all).stream()
                         .map(other ->
-                                new Partition.Joined(piece.getValue(), pieces.getOrDefault(other, Terminal.FRAME)))
+                                new Partition.JoinedPair(piece.getValue(), pieces.getOrDefault(other, Terminal.FRAME)))
                         .filter(pair -> !isDesigned(pair.a(), pair.b())));
     }
 

@@ -15,21 +15,21 @@ import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.judge.Expectation;
+import zestymarten.core.judgement.Expectation;
 import zestymarten.core.limit.Learnt;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.limit.Limits;
+import zestymarten.core.limit.LimitRules;
 import zestymarten.core.network.Groups;
 import zestymarten.core.network.Link;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
 import zestymarten.core.network.Network;
 import zestymarten.core.network.Path;
-import zestymarten.core.plan.Approach;
-import zestymarten.core.plan.Plan;
 import zestymarten.core.quantity.Ohms;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestPlan;
 
 /**
  * An assembly made ready for testing at one temperature: its nets, its network in each state with the limits as bounds,
@@ -57,8 +57,8 @@ public final class Design {
 
     private final Assembly assembly;
     private final Nets nets;
-    private final Limits limits;
-    private final Map<Approach, Plan> plans = new ConcurrentHashMap<>();
+    private final LimitRules limits;
+    private final Map<TestOptions, TestPlan> plans = new ConcurrentHashMap<>();
     private final Map<String, Conductor> conductors = new HashMap<>();
     private final Map<String, Integer> place = new HashMap<>();
     private final Map<Terminal, Double> halfJoint = new HashMap<>();
@@ -69,7 +69,7 @@ public final class Design {
     private final Map<Terminal, List<Conductor>> conductorsAt;
     private final boolean hasDiodes;
     private volatile Optional<Network> givenLows = Optional.empty();
-    private volatile Optional<Tied> lastTied = Optional.empty();
+    private volatile Optional<TiedNetwork> lastTied = Optional.empty();
     private final Map<Set<Terminal>, List<Component>> parts = new HashMap<>();
 
     private final double ambientC;
@@ -81,9 +81,9 @@ public final class Design {
         this.ambientC = ambientC;
         this.learnt = learnt;
         nets = Nets.of(assembly);
-        limits = new Limits(ambientC, assembly.allowances(), learnt);
+        limits = new LimitRules(ambientC, assembly.allowances(), learnt);
         conductorsAt = assembly.byTerminal();
-        hasDiodes = assembly.components().stream().anyMatch(part -> part.kind() == Component.Kind.DIODE);
+        hasDiodes = assembly.components().stream().anyMatch(part -> part.kind() == Component.ComponentKind.DIODE);
         for (Component part : assembly.components()) {
             parts.computeIfAbsent(between(part.a(), part.b()), any -> new ArrayList<>())
                     .add(part);
@@ -142,13 +142,13 @@ public final class Design {
         return nets;
     }
 
-    public Limits limits() {
+    public LimitRules limits() {
         return limits;
     }
 
     /** The plan of a run that goes about it so. */
-    public Plan plan(Approach approach) {
-        return plans.computeIfAbsent(approach, any -> Plan.of(assembly, nets, approach));
+    public TestPlan plan(TestOptions approach) {
+        return plans.computeIfAbsent(approach, any -> TestPlan.of(assembly, nets, approach));
     }
 
     /** The conductor of that name. */
@@ -184,15 +184,15 @@ public final class Design {
                 .toList();
     }
 
-    private State rest() {
+    private SwitchState rest() {
         return assembly.states().get(0);
     }
 
-    private Network network(State state) {
+    private Network network(SwitchState state) {
         return networks.computeIfAbsent(state.id(), any -> Network.of(links(state, List.of())));
     }
 
-    private List<Link> links(State state, List<List<Terminal>> ties) {
+    private List<Link> links(SwitchState state, List<List<Terminal>> ties) {
         List<Link> links = new ArrayList<>(fixedLinks(state));
         for (List<Terminal> tie : ties) {
             tie.stream().skip(1).forEach(terminal -> links.add(joined(tie.get(0), terminal)));
@@ -201,7 +201,7 @@ public final class Design {
     }
 
     /** Conductors, bonds and parts of a state: their limits are derived once. */
-    private List<Link> fixedLinks(State state) {
+    private List<Link> fixedLinks(SwitchState state) {
         return linksOf.computeIfAbsent(state.id(), any -> {
             List<Link> links = new ArrayList<>();
             assembly.conductors().forEach(conductor -> links.add(link(conductor)));
@@ -236,9 +236,9 @@ public final class Design {
     }
 
     /** The components that conduct in a state on an ohm range. */
-    Stream<Component> conducting(State state) {
+    Stream<Component> conducting(SwitchState state) {
         return assembly.components().stream()
-                .filter(component -> component.kind() != Component.Kind.DIODE)
+                .filter(component -> component.kind() != Component.ComponentKind.DIODE)
                 .filter(component -> component.conductsIn(state));
     }
 
@@ -248,7 +248,7 @@ public final class Design {
     }
 
     /** What a good unit reads between two terminals in a state, with groups of terminals tied together. */
-    public Path path(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
+    public Path path(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
         if (ties.isEmpty()) {
             return network(state).between(a, b);
         }
@@ -276,18 +276,18 @@ public final class Design {
     }
 
     /** The network of a setup; the last one is kept, because many touches share it. */
-    private Network tied(State state, List<List<Terminal>> ties) {
-        Optional<Tied> known = lastTied.filter(
+    private Network tied(SwitchState state, List<List<Terminal>> ties) {
+        Optional<TiedNetwork> known = lastTied.filter(
                 each -> each.state().equals(state) && each.ties().equals(ties));
         if (known.isPresent()) {
             return known.get().network();
         }
         Network network = Network.of(links(state, ties));
-        lastTied = Optional.of(new Tied(state, ties, network));
+        lastTied = Optional.of(new TiedNetwork(state, ties, network));
         return network;
     }
 
-    private record Tied(State state, List<List<Terminal>> ties, Network network) {}
+    private record TiedNetwork(SwitchState state, List<List<Terminal>> ties, Network network) {}
 
     /** What a good unit shows between two terminals, as a reading is judged. */
     public Expectation expectation(Terminal a, Terminal b) {
@@ -295,11 +295,12 @@ public final class Design {
     }
 
     /** The same in a state, with groups of terminals tied together. */
-    public Expectation expectation(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
+    public Expectation expectation(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
         return path(a, b, state, ties).fold(ohmic -> joined(a, b, ohmic, state, ties), Expectation.Apart::new);
     }
 
-    private Expectation joined(Terminal a, Terminal b, Path.Ohmic bounds, State state, List<List<Terminal>> ties) {
+    private Expectation joined(
+            Terminal a, Terminal b, Path.Ohmic bounds, SwitchState state, List<List<Terminal>> ties) {
         List<Conductor> route = nets.route(a, b);
         if (route.isEmpty() || !ties.isEmpty()) {
             boolean wired = nets.joins(a, b) || wiredByTies(a, b, ties);
@@ -346,7 +347,7 @@ public final class Design {
     }
 
     /** The components between two nets; where only a chain of them leads across, all that conduct. */
-    private List<String> onTheWay(Terminal a, Terminal b, State state) {
+    private List<String> onTheWay(Terminal a, Terminal b, SwitchState state) {
         List<String> direct = partsBetween(a, b).stream().map(Component::id).toList();
         return direct.isEmpty() ? conducting(state).map(Component::id).toList() : direct;
     }
@@ -354,7 +355,7 @@ public final class Design {
     /** The limit of one part by itself says more than the network's, where it is all that lies between. */
     private Limit throughParts(Terminal a, Terminal b, Path.Ohmic bounds) {
         return partsBetween(a, b).stream()
-                .filter(part -> part.kind() != Component.Kind.DIODE)
+                .filter(part -> part.kind() != Component.ComponentKind.DIODE)
                 .map(limits::of)
                 .filter(limit ->
                         limit.low().equals(bounds.low()) && limit.high().equals(bounds.high()))
@@ -384,7 +385,7 @@ public final class Design {
      * Whether a diode that conducts would change what is read between two terminals, so that an ohm range proves nothing of
      * it either way.
      */
-    public boolean isBesideDiode(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
+    public boolean isBesideDiode(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
         if (!hasDiodes) {
             return false;
         }
@@ -396,10 +397,10 @@ public final class Design {
         return !blocking.equals(through);
     }
 
-    private Network withDiodes(State state, List<List<Terminal>> ties) {
+    private Network withDiodes(SwitchState state, List<List<Terminal>> ties) {
         List<Link> links = new ArrayList<>(links(state, ties));
         assembly.components().stream()
-                .filter(part -> part.kind() == Component.Kind.DIODE)
+                .filter(part -> part.kind() == Component.ComponentKind.DIODE)
                 .forEach(part -> links.add(joined(part.a(), part.b())));
         return ties.isEmpty()
                 ? conductingDiodes.computeIfAbsent(state.id(), any -> Network.of(links))
@@ -412,13 +413,13 @@ public final class Design {
     }
 
     /** A number that all terminals share which hang together by conductors, bonds and parts that conduct in a state. */
-    int cluster(Terminal terminal, State state) {
+    int cluster(Terminal terminal, SwitchState state) {
         return clusters.computeIfAbsent("in " + state.id(), any -> clusters(links(state, List.of())))
                 .getOrDefault(terminal, -1);
     }
 
     /** The ends of parts that hang together with a terminal in a state; none where no part does. */
-    public List<Terminal> besides(Terminal terminal, State state) {
+    public List<Terminal> besides(Terminal terminal, SwitchState state) {
         if (assembly.components().isEmpty()) {
             return List.of();
         }

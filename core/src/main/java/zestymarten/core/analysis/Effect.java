@@ -6,7 +6,7 @@ import zestymarten.core.finding.Finding;
 /** What a fault does to the network of a unit. A closed family: each is put into the network by {@link Variation}. */
 sealed interface Effect {
     /** An edge is gone. */
-    record Cut(Element element) implements Effect {}
+    record CutElement(Element element) implements Effect {}
 
     /** Ends sit in other cavities than their own. */
     record Rewired(List<Finding.Move> moves) implements Effect {
@@ -19,7 +19,7 @@ sealed interface Effect {
     record Stuck(Element element, boolean closed) implements Effect {}
 
     /** An edge has other ohms than it may have. */
-    record Altered(Element element, Side side) implements Effect {
+    record AlteredElement(Element element, Side side) implements Effect {
         /** On which side of its bounds. */
         enum Side {
             ABOVE,

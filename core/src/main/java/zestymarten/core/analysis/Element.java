@@ -3,7 +3,7 @@ package zestymarten.core.analysis;
 import java.util.Optional;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 
 /**
@@ -12,7 +12,7 @@ import zestymarten.core.assembly.Terminal;
  * @param bounds its ohms, between nodes that have no meaning here
  */
 record Element(
-        Terminal a, Terminal b, Optional<Conductor> conductor, Optional<Component> part, NetworkFit.Edge bounds) {
+        Terminal a, Terminal b, Optional<Conductor> conductor, Optional<Component> part, NetworkFit.FitEdge bounds) {
     boolean isBond() {
         return conductor.isEmpty() && part.isEmpty();
     }
@@ -21,7 +21,7 @@ record Element(
         return part.filter(each -> each.kind().isContact()).isPresent();
     }
 
-    boolean conductsIn(State state) {
+    boolean conductsIn(SwitchState state) {
         return part.map(each -> each.conductsIn(state)).orElse(true);
     }
 

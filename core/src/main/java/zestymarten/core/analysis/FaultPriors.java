@@ -7,9 +7,9 @@ import java.util.Set;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Priors;
+import zestymarten.core.finding.Symptoms;
 
 /** How likely each fault was before anything was read: its kind, its place, and what the machine does. */
 final class FaultPriors {
@@ -26,10 +26,10 @@ final class FaultPriors {
 
     private final Design design;
     private final Priors priors;
-    private final Complaint complaint;
+    private final Symptoms complaint;
     private final int nets;
 
-    FaultPriors(Design design, Priors priors, Complaint complaint) {
+    FaultPriors(Design design, Priors priors, Symptoms complaint) {
         this.design = design;
         this.priors = priors;
         this.complaint = complaint;
@@ -42,14 +42,14 @@ final class FaultPriors {
 
     /** Odds that something is wrong with a wire by itself. */
     double anyOf(Conductor wire) {
-        return priors.open() * zone(wire) * told(wire, Complaint.Behaviour.DEAD)
-                + priors.high() * told(wire, Complaint.Behaviour.SOMETIMES)
-                + priors.open() * JUMPING * zone(wire) * told(wire, Complaint.Behaviour.SOMETIMES)
+        return priors.open() * zone(wire) * told(wire, Symptoms.Behaviour.DEAD)
+                + priors.high() * told(wire, Symptoms.Behaviour.SOMETIMES)
+                + priors.open() * JUMPING * zone(wire) * told(wire, Symptoms.Behaviour.SOMETIMES)
                 + priors.crossed() / 2
                 + priors.misplaced() / 2;
     }
 
-    Complaint complaint() {
+    Symptoms complaint() {
         return complaint;
     }
 
@@ -59,24 +59,24 @@ final class FaultPriors {
     }
 
     private double odds(Effect effect) {
-        if (effect instanceof Effect.Cut cut) {
+        if (effect instanceof Effect.CutElement cut) {
             return cut.element()
                     .part()
                     .map(part -> priors.part())
                     .orElseGet(() -> cut.element()
                             .conductor()
-                            .map(wire -> priors.open() * zone(wire) * told(wire, Complaint.Behaviour.DEAD))
+                            .map(wire -> priors.open() * zone(wire) * told(wire, Symptoms.Behaviour.DEAD))
                             .orElse(priors.open()));
         } else if (effect instanceof Effect.Rewired rewired) {
             return rewired(rewired.moves());
         } else if (effect instanceof Effect.Stuck stuck) {
             return priors.part() * (stuck.closed() ? STUCK_CLOSED : 1);
-        } else if (effect instanceof Effect.Altered altered) {
+        } else if (effect instanceof Effect.AlteredElement altered) {
             return altered.element().part().map(Component::kind).isPresent()
                     ? priors.part() * OFF * PART_OHM
                     : altered.element()
                             .conductor()
-                            .map(wire -> priors.high() * told(wire, Complaint.Behaviour.SOMETIMES) * FREE_OHM)
+                            .map(wire -> priors.high() * told(wire, Symptoms.Behaviour.SOMETIMES) * FREE_OHM)
                             .orElse(priors.high() * FREE_OHM);
         } else if (effect instanceof Effect.Bridged bridged) {
             return bridged(bridged.pieces());
@@ -86,13 +86,13 @@ final class FaultPriors {
         Effect.Jumping jumping = (Effect.Jumping) effect;
         return jumping.element()
                 .conductor()
-                .map(wire -> priors.open() * JUMPING * zone(wire) * told(wire, Complaint.Behaviour.SOMETIMES))
+                .map(wire -> priors.open() * JUMPING * zone(wire) * told(wire, Symptoms.Behaviour.SOMETIMES))
                 .orElse(priors.part() * JUMPING);
     }
 
     private double rewired(List<Finding.Move> moves) {
         double dead = moves.stream()
-                .mapToDouble(move -> told(design.conductor(move.conductor()), Complaint.Behaviour.DEAD))
+                .mapToDouble(move -> told(design.conductor(move.conductor()), Symptoms.Behaviour.DEAD))
                 .max()
                 .orElse(1);
         return moves.size() == 1
@@ -103,9 +103,9 @@ final class FaultPriors {
     }
 
     private double bridged(List<Finding.Piece> pieces) {
-        boolean frame = pieces.stream().anyMatch(piece -> piece.form() == Finding.Piece.Form.FRAME);
+        boolean frame = pieces.stream().anyMatch(piece -> piece.form() == Finding.Piece.DeviationForm.FRAME);
         long cavities = pieces.stream()
-                .filter(piece -> piece.form() == Finding.Piece.Form.CAVITY)
+                .filter(piece -> piece.form() == Finding.Piece.DeviationForm.CAVITY)
                 .count();
         double pair = 2 * priors.shorted() / nets;
         double odds = frame ? priors.toFrame() : pair;
@@ -118,7 +118,7 @@ final class FaultPriors {
     private double staysOn(List<Finding.Piece> pieces) {
         return pieces.stream()
                 .flatMap(piece -> piece.conductors().stream())
-                .mapToDouble(id -> told(design.conductor(id), Complaint.Behaviour.STAYS_ON))
+                .mapToDouble(id -> told(design.conductor(id), Symptoms.Behaviour.STAYS_ON))
                 .max()
                 .orElse(1);
     }
@@ -131,10 +131,10 @@ final class FaultPriors {
     }
 
     /** How much likelier what the machine does makes a kind of fault of a wire. */
-    private double told(Conductor wire, Complaint.Behaviour fitting) {
+    private double told(Conductor wire, Symptoms.Behaviour fitting) {
         return wire.function()
                 .map(function -> complaint.functions().get(function))
-                .map(each -> each == Complaint.Behaviour.WORKS ? CLEARED : each == fitting ? FITTING : 1.0)
+                .map(each -> each == Symptoms.Behaviour.WORKS ? CLEARED : each == fitting ? FITTING : 1.0)
                 .orElse(1.0);
     }
 
@@ -159,11 +159,11 @@ final class FaultPriors {
 
     private List<Terminal> touched(Effect effect) {
         List<Terminal> touched = new ArrayList<>();
-        if (effect instanceof Effect.Cut cut) {
+        if (effect instanceof Effect.CutElement cut) {
             touched.addAll(List.of(cut.element().a(), cut.element().b()));
         } else if (effect instanceof Effect.Stuck stuck) {
             touched.addAll(List.of(stuck.element().a(), stuck.element().b()));
-        } else if (effect instanceof Effect.Altered altered) {
+        } else if (effect instanceof Effect.AlteredElement altered) {
             touched.addAll(List.of(altered.element().a(), altered.element().b()));
         } else if (effect instanceof Effect.Jumping jumping) {
             touched.addAll(List.of(jumping.element().a(), jumping.element().b()));
@@ -189,7 +189,7 @@ final class FaultPriors {
     boolean fails(Conductor wire) {
         return wire.function()
                 .map(function -> complaint.functions().get(function))
-                .filter(each -> each != Complaint.Behaviour.WORKS)
+                .filter(each -> each != Symptoms.Behaviour.WORKS)
                 .isPresent();
     }
 }

@@ -12,10 +12,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BiConsumer;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Partition;
-import zestymarten.core.judge.Judgement.Contact;
+import zestymarten.core.judgement.Judgement.Contact;
 
 /**
  * What follows from readings of a unit at rest, so that nobody has to read it.
@@ -49,8 +49,8 @@ public final class Implied {
 
     private Implied(Design design, List<Observation> observations) {
         this.design = design;
-        State rest = design.assembly().states().get(0);
-        List<Observation> steady = new Repeats(
+        SwitchState rest = design.assembly().states().get(0);
+        List<Observation> steady = new RepeatedReadings(
                         design,
                         observations.stream()
                                 .filter(each -> each.state().equals(rest) && !each.tied())

@@ -24,7 +24,7 @@ final class Joins {
     private final Design design;
     private final Partition groups;
     private final Set<Terminal> partEnds = new HashSet<>();
-    private final List<Partition.Joined> direct = new ArrayList<>();
+    private final List<Partition.JoinedPair> direct = new ArrayList<>();
     private final List<Observation> throughParts = new ArrayList<>();
     private Set<Integer> groupsWithParts = Set.of();
     private AsWired asWired;
@@ -48,7 +48,7 @@ final class Joins {
     }
 
     /** The pairs that are one point. */
-    List<Partition.Joined> direct() {
+    List<Partition.JoinedPair> direct() {
         return List.copyOf(direct);
     }
 
@@ -68,7 +68,7 @@ final class Joins {
             throughParts.add(each);
             return;
         }
-        Partition.Joined pair = new Partition.Joined(each.a(), each.b());
+        Partition.JoinedPair pair = new Partition.JoinedPair(each.a(), each.b());
         groups.join(pair);
         direct.add(pair);
         if (groupsWithParts.contains(a) || groupsWithParts.contains(b)) {

@@ -12,15 +12,15 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
-import zestymarten.core.analysis.Recommendation.Measurement;
-import zestymarten.core.analysis.Recommendation.Purpose;
+import zestymarten.core.analysis.Recommendation.MeasurementPurpose;
+import zestymarten.core.analysis.Recommendation.RecommendedMeasurement;
 import zestymarten.core.analysis.Recommendation.Status;
 import zestymarten.core.assembly.Component;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Priors;
+import zestymarten.core.finding.Symptoms;
 import zestymarten.core.network.Net;
 import zestymarten.core.quantity.Patience;
 
@@ -49,7 +49,7 @@ final class MeasurementSelector {
     private final MeasurementCosts.Pricing costs;
     private final Priors priors;
     private final Map<Observation.Key, Integer> made = new HashMap<>();
-    private final Map<Observation.Key, Measurement> found = new LinkedHashMap<>();
+    private final Map<Observation.Key, RecommendedMeasurement> found = new LinkedHashMap<>();
     private final Set<String> named = new HashSet<>();
     private final Set<String> unexplained = new HashSet<>();
     private final Map<Terminal, Scene> inScenes = new HashMap<>();
@@ -80,9 +80,10 @@ final class MeasurementSelector {
         unreadParts();
         unreadPairs();
         certainty *= Math.exp(-expectedElsewhere);
-        List<Measurement> best = found.values().stream()
+        List<RecommendedMeasurement> best = found.values().stream()
                 .filter(each -> each.bits() > LEAST_BITS)
-                .sorted(Comparator.comparingDouble(Measurement::bitsPerSecond).reversed())
+                .sorted(Comparator.comparingDouble(RecommendedMeasurement::bitsPerSecond)
+                        .reversed())
                 .limit(most)
                 .toList();
         Status status = certainty >= FINISHED ? Status.FINISHED : best.isEmpty() ? Status.CANNOT_BE_TOLD : Status.GO_ON;
@@ -127,10 +128,10 @@ final class MeasurementSelector {
                 scene.sets().subList(0, Math.min(MOST_SETS, scene.sets().size()));
         List<Terminal> points = points(scene.scene(), sets);
         boolean contacts = scene.scene().elements().stream().anyMatch(Element::isContact);
-        List<State> states = contacts
+        List<SwitchState> states = contacts
                 ? design.assembly().states()
                 : List.of(design.assembly().states().get(0));
-        for (State state : states) {
+        for (SwitchState state : states) {
             for (int i = 0; i < points.size(); i++) {
                 for (int j = i + 1; j < points.size(); j++) {
                     Patience.check();
@@ -161,7 +162,7 @@ final class MeasurementSelector {
                 .toList();
     }
 
-    private void weigh(UnitAnalysis.Diagnosed scene, List<Weighed> sets, Terminal a, Terminal b, State state) {
+    private void weigh(UnitAnalysis.Diagnosed scene, List<Weighed> sets, Terminal a, Terminal b, SwitchState state) {
         int times = made.getOrDefault(new Observation.Key(Set.of(a, b), state, List.of()), 0);
         if (times >= MOST_REPEATS) {
             return;
@@ -180,7 +181,7 @@ final class MeasurementSelector {
         double bits = entropy(classes.values(), known);
         if (bits > LEAST_BITS) {
             Optional<Finding> asks = asks(sets.get(0), speaks.values());
-            Purpose purpose = times > 0 ? Purpose.READ_AGAIN : Purpose.TELLS_APART;
+            MeasurementPurpose purpose = times > 0 ? MeasurementPurpose.READ_AGAIN : MeasurementPurpose.TELLS_APART;
             add(a, b, state, bits, purpose, asks);
         }
     }
@@ -193,7 +194,7 @@ final class MeasurementSelector {
     }
 
     /** What a set of faults predicts, in classes: -1 for open, else steps of a factor of two. */
-    private static Map<Integer, Double> shown(Weighed set, Terminal a, Terminal b, State state) {
+    private static Map<Integer, Double> shown(Weighed set, Terminal a, Terminal b, SwitchState state) {
         Variation variation = set.variation();
         Scene scene = variation.scene();
         SolvedCircuit circuit = variation.circuit(state, List.of());
@@ -219,31 +220,37 @@ final class MeasurementSelector {
         return Math.max(0, sum);
     }
 
-    private void add(Terminal a, Terminal b, State state, double bits, Purpose purpose, Optional<Finding> asks) {
+    private void add(
+            Terminal a,
+            Terminal b,
+            SwitchState state,
+            double bits,
+            MeasurementPurpose purpose,
+            Optional<Finding> asks) {
         double seconds = costs.seconds(a, b, List.of());
         found.merge(
                 new Observation.Key(Set.of(a, b), state, List.of()),
-                new Measurement(a, b, state, List.of(), bits, seconds, purpose, asks),
+                new RecommendedMeasurement(a, b, state, List.of(), bits, seconds, purpose, asks),
                 (one, other) -> other.bits() > one.bits() ? other : one);
     }
 
     /** Something that nobody read and that is at fault with a small probability. */
-    private void unread(Terminal a, Terminal b, State state, double odds) {
+    private void unread(Terminal a, Terminal b, SwitchState state, double odds) {
         expectedElsewhere += odds;
         double share = odds / (1 + odds);
         if (found.size() < MOST_UNREAD) {
-            add(a, b, state, entropy(List.of(share, 1 - share), 1), Purpose.UNREAD, Optional.empty());
+            add(a, b, state, entropy(List.of(share, 1 - share), 1), MeasurementPurpose.UNREAD, Optional.empty());
         }
     }
 
     private void unreadNets() {
-        State rest = design.assembly().states().get(0);
+        SwitchState rest = design.assembly().states().get(0);
         for (Net net : design.nets().all()) {
             for (Terminal far : net.ends().stream().skip(1).toList()) {
                 Terminal near = net.ends().get(0);
                 boolean known = net.conductors().stream().anyMatch(wire -> named.contains(wire.id()));
                 if (!known && analysis.connectivity().isUnread(near, far)) {
-                    double odds = suspicion(net, Complaint.Behaviour.STAYS_ON)
+                    double odds = suspicion(net, Symptoms.Behaviour.STAYS_ON)
                             + net.conductors().stream()
                                     .filter(wire -> net.isTwoEnded()
                                             || wire.from().equals(far)
@@ -262,7 +269,7 @@ final class MeasurementSelector {
             analysis.names().of(scene.best()).keySet().forEach(finding -> named.addAll(finding.conductors()));
         }
         analysis.priors().complaint().functions().forEach((function, behaviour) -> {
-            if (behaviour != Complaint.Behaviour.WORKS) {
+            if (behaviour != Symptoms.Behaviour.WORKS) {
                 unexplained.add(function);
             }
         });
@@ -273,8 +280,8 @@ final class MeasurementSelector {
      * What does not work and is not explained makes a fault of its own wires as likely as not: any but what stays on may be
      * broken, any but what works sometimes may be shorted.
      */
-    private double suspicion(Net net, Complaint.Behaviour never) {
-        Complaint complaint = analysis.priors().complaint();
+    private double suspicion(Net net, Symptoms.Behaviour never) {
+        Symptoms complaint = analysis.priors().complaint();
         return net.conductors().stream()
                         .filter(wire ->
                                 wire.function().filter(unexplained::contains).isPresent())
@@ -287,15 +294,15 @@ final class MeasurementSelector {
     private double suspicion(Terminal end) {
         return design.nets()
                         .of(end)
-                        .map(net -> suspicion(net, Complaint.Behaviour.SOMETIMES))
+                        .map(net -> suspicion(net, Symptoms.Behaviour.SOMETIMES))
                         .orElse(0.0)
                 / Math.max(2, design.nets().all().size());
     }
 
     private void unreadParts() {
         for (Component part : design.assembly().components()) {
-            boolean asked = part.kind() != Component.Kind.DIODE && !inScenes.containsKey(part.a());
-            for (State state : asked ? design.assembly().states() : List.<State>of()) {
+            boolean asked = part.kind() != Component.ComponentKind.DIODE && !inScenes.containsKey(part.a());
+            for (SwitchState state : asked ? design.assembly().states() : List.<SwitchState>of()) {
                 boolean tells = state.equals(design.assembly().states().get(0))
                         || part.kind().isContact();
                 if (tells && !made.containsKey(new Observation.Key(Set.of(part.a(), part.b()), state, List.of()))) {
@@ -306,7 +313,7 @@ final class MeasurementSelector {
     }
 
     private void unreadPairs() {
-        State rest = design.assembly().states().get(0);
+        SwitchState rest = design.assembly().states().get(0);
         double pair = 2 * priors.shorted() / Math.max(2, design.nets().all().size());
         analysis.connectivity()
                 .piecesUnread()

@@ -56,8 +56,8 @@ final class NamedFaults {
         Map<Finding, List<Effect>> named = new LinkedHashMap<>();
         Map<Optional<Net>, List<Effect>> low = new LinkedHashMap<>();
         for (Effect effect : weighed.effects()) {
-            if (effect instanceof Effect.Altered altered
-                    && altered.side() == Effect.Altered.Side.BELOW
+            if (effect instanceof Effect.AlteredElement altered
+                    && altered.side() == Effect.AlteredElement.Side.BELOW
                     && altered.element().conductor().isPresent()) {
                 low.computeIfAbsent(design.nets().of(altered.element().a()), any -> new ArrayList<>())
                         .add(effect);
@@ -81,7 +81,7 @@ final class NamedFaults {
     }
 
     private Finding of(Effect effect, Weighed weighed) {
-        if (effect instanceof Effect.Cut cut) {
+        if (effect instanceof Effect.CutElement cut) {
             return open(cut.element());
         } else if (effect instanceof Effect.Rewired rewired) {
             return rewired.moves().size() == 1
@@ -89,7 +89,7 @@ final class NamedFaults {
                     : new Finding.Crossed(rewired.moves());
         } else if (effect instanceof Effect.Stuck stuck) {
             return part(Finding.PartFault.STATE, stuck.element(), Optional.empty(), Optional.empty());
-        } else if (effect instanceof Effect.Altered altered) {
+        } else if (effect instanceof Effect.AlteredElement altered) {
             return altered(altered.element(), weighed);
         } else if (effect instanceof Effect.Bridged bridged) {
             return MergedPieces.finding(inDesignOrder(bridged.pieces()));
@@ -155,7 +155,7 @@ final class NamedFaults {
 
     private Finding tooLow(List<Effect> effects, Weighed weighed) {
         List<Element> elements = effects.stream()
-                .map(effect -> ((Effect.Altered) effect).element())
+                .map(effect -> ((Effect.AlteredElement) effect).element())
                 .sorted(Comparator.comparingInt(element -> order.getOrDefault(
                         element.conductor().map(Conductor::id).orElse(""), 0)))
                 .toList();
@@ -202,7 +202,7 @@ final class NamedFaults {
                             ? each.a().equals(open.from())
                             : each.isCalled(open.conductor()) && !isBondOf(open, scene))
                     .findFirst()
-                    .map(Effect.Cut::new);
+                    .map(Effect.CutElement::new);
         }
         if (!finding.moved().isEmpty()) {
             boolean here = finding.moved().stream()
@@ -228,7 +228,7 @@ final class NamedFaults {
 
     private static List<Finding.Piece> withFrame(List<Finding.Piece> pieces) {
         List<Finding.Piece> all = new ArrayList<>(pieces);
-        all.add(new Finding.Piece(List.of(), Terminal.FRAME, Finding.Piece.Form.FRAME));
+        all.add(new Finding.Piece(List.of(), Terminal.FRAME, Finding.Piece.DeviationForm.FRAME));
         return all;
     }
 }

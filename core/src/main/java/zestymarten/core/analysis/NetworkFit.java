@@ -29,8 +29,8 @@ final class NetworkFit {
      * @param nominal where it is taken to be without any figure
      * @param spread how far it usually lies from there, in ohms; infinite where nothing is known
      */
-    record Edge(int a, int b, double low, double nominal, double high, double spread) {
-        Edge {
+    record FitEdge(int a, int b, double low, double nominal, double high, double spread) {
+        FitEdge {
             if (!(low > 0 && low <= high && spread > 0)) {
                 throw new IllegalArgumentException("An edge's ohms (" + low + " to " + high + ", spread " + spread
                         + ") must be above 0 and in order.");
@@ -67,13 +67,13 @@ final class NetworkFit {
         }
     }
 
-    private final List<Edge> edges;
+    private final List<FitEdge> edges;
     private final List<Figure> figures;
     private final double[] ohm;
     private double[] read;
     private double[][] sensitivity;
 
-    private NetworkFit(List<Edge> edges, List<Figure> figures) {
+    private NetworkFit(List<FitEdge> edges, List<Figure> figures) {
         this.edges = edges;
         this.figures = figures;
         ohm = edges.stream()
@@ -83,7 +83,7 @@ final class NetworkFit {
         sensitivity = new double[figures.size()][edges.size()];
     }
 
-    static Fitted of(List<Edge> edges, List<Figure> figures) {
+    static Fitted of(List<FitEdge> edges, List<Figure> figures) {
         NetworkFit fit = new NetworkFit(edges, figures);
         fit.run();
         return new Fitted(fit.ohm, fit.read);
@@ -193,7 +193,7 @@ final class NetworkFit {
             return next;
         }
         for (int i = 0; i < size; i++) {
-            Edge edge = edges.get(free.get(i));
+            FitEdge edge = edges.get(free.get(i));
             double to = ohm[free.get(i)] + step.get(i, 0);
             next[free.get(i)] = Double.isNaN(to) ? ohm[free.get(i)] : Math.max(edge.low(), Math.min(edge.high(), to));
         }

@@ -6,11 +6,11 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judgement;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.quantity.MeterReading;
 
 /**
  * A reading as it counts for the findings.
@@ -24,10 +24,10 @@ public record Observation(
         int number,
         Terminal a,
         Terminal b,
-        State state,
+        SwitchState state,
         Expectation expectation,
         Judgement judgement,
-        Understood meaning,
+        MeterReading meaning,
         List<List<Terminal>> ties,
         Since since) {
     /** What may have changed between two readings of the same points. */
@@ -100,7 +100,7 @@ public record Observation(
     }
 
     /** Where and how it was read: what repeats it has the same. */
-    record Key(Set<Terminal> ends, State state, List<List<Terminal>> ties) {}
+    record Key(Set<Terminal> ends, SwitchState state, List<List<Terminal>> ties) {}
 
     Key key() {
         return new Key(Set.of(a, b), state, ties);

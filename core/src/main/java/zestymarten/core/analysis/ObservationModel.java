@@ -7,10 +7,10 @@ import java.util.Map;
 import java.util.Optional;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judgement;
-import zestymarten.core.meter.Conditions;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.MeterReading;
 
 /**
  * How likely what was read is, with certain faults in the unit.
@@ -35,16 +35,16 @@ final class ObservationModel {
     private static final double MARGIN = 0.2;
     private static final int MOST_PLACES = 8;
 
-    private final Conditions conditions;
+    private final TestConditions conditions;
     private final FaultPriors priors;
     private final double jointOhm;
     private final Misfit noContact;
 
-    ObservationModel(Conditions conditions, FaultPriors priors) {
+    ObservationModel(TestConditions conditions, FaultPriors priors) {
         this(conditions, priors, conditions.joinedBelowOhm());
     }
 
-    private ObservationModel(Conditions conditions, FaultPriors priors, double jointOhm) {
+    private ObservationModel(TestConditions conditions, FaultPriors priors, double jointOhm) {
         this.conditions = conditions;
         this.priors = priors;
         this.jointOhm = jointOhm;
@@ -91,7 +91,7 @@ final class ObservationModel {
     }
 
     private static List<Conductor> places(Scene scene, Finding.Piece piece) {
-        return piece.form() != Finding.Piece.Form.WIRES
+        return piece.form() != Finding.Piece.DeviationForm.WIRES
                 ? List.of()
                 : scene.elements().stream()
                         .filter(each -> piece.conductors().stream().anyMatch(each::isCalled))
@@ -128,7 +128,7 @@ final class ObservationModel {
     private static double unusual(Variation variation, NetworkFit.Fitted fitted) {
         double sum = 0;
         for (int e = 0; e < variation.edges().size(); e++) {
-            NetworkFit.Edge edge = variation.edges().get(e);
+            NetworkFit.FitEdge edge = variation.edges().get(e);
             double off = (fitted.ohm(e) - edge.nominal()) / edge.spread();
             sum += Math.min(PRIOR_PENALTY, off * off / 2);
             sum += variation.isJoint(e) ? Math.min(PRIOR_PENALTY, Math.log1p(fitted.ohm(e))) : 0;
@@ -137,7 +137,7 @@ final class ObservationModel {
     }
 
     private static Optional<NetworkFit.Figure> figure(Variation variation, Observation seen) {
-        if (seen.judgement().correctedOhm().isEmpty() || !(seen.meaning() instanceof Understood.Value)) {
+        if (seen.judgement().correctedOhm().isEmpty() || !(seen.meaning() instanceof MeterReading.Value)) {
             return Optional.empty();
         }
         Scene scene = variation.scene();
@@ -186,18 +186,18 @@ final class ObservationModel {
                         a, b, fitted.ohms(), new double[variation.edges().size()])
                 : Double.MAX_VALUE;
         Misfit open = jumping ? Misfit.of(JUMPING_OPEN_PENALTY) : noContact;
-        Understood meaning = seen.meaning();
-        if (meaning instanceof Understood.Unstable) {
+        MeterReading meaning = seen.meaning();
+        if (meaning instanceof MeterReading.Unstable) {
             return jumping ? Misfit.of(JUMPING_JOINED_PENALTY) : new Misfit(UNSTABLE_PENALTY + noContact.nats(), true);
-        } else if (meaning instanceof Understood.OverRange) {
+        } else if (meaning instanceof MeterReading.OverRange) {
             return ohm > conditions.meter().topOhm() ? Misfit.NONE : open;
-        } else if (meaning instanceof Understood.Silent) {
+        } else if (meaning instanceof MeterReading.Silent) {
             return ohm > conditions.meter().toneBelowOhm() * (1 - MARGIN) ? Misfit.NONE : open;
-        } else if (meaning instanceof Understood.Tone) {
+        } else if (meaning instanceof MeterReading.Tone) {
             return ohm < conditions.meter().toneBelowOhm() * (1 + MARGIN) ? Misfit.NONE : WRONG_PIN;
-        } else if (meaning instanceof Understood.Above above) {
+        } else if (meaning instanceof MeterReading.Above above) {
             return ohm > above.value() * (1 - MARGIN / 10) ? Misfit.NONE : open;
-        } else if (meaning instanceof Understood.Below below) {
+        } else if (meaning instanceof MeterReading.Below below) {
             return ohm < below.value() * (1 + MARGIN / 10) ? Misfit.NONE : WRONG_PIN;
         }
         return seen.judgement().contact() == Judgement.Contact.LEAK && seen.expectation() instanceof Expectation.Joined

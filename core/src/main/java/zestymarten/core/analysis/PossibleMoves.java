@@ -77,7 +77,7 @@ final class PossibleMoves {
         }
         List<Effect> both = new ArrayList<>();
         start.stream()
-                .filter(each -> !(each instanceof Effect.Cut cut
+                .filter(each -> !(each instanceof Effect.CutElement cut
                         && cut.element()
                                 .conductor()
                                 .filter(wire -> wires.contains(wire.id()))

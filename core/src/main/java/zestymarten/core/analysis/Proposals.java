@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.MeterReading;
 
 /**
  * Which single faults, added to those assumed, might explain an observation that they leave unexplained.
@@ -25,14 +25,14 @@ final class Proposals {
     private final Weighed assumed;
     private final Variation variation;
     private final Scene scene;
-    private final Pieces pieces;
+    private final ObservedPieces pieces;
     private final List<List<Effect>> proposals = new ArrayList<>();
 
     private Proposals(Weighed assumed) {
         this.assumed = assumed;
         variation = assumed.variation();
         scene = variation.scene();
-        pieces = new Pieces(variation);
+        pieces = new ObservedPieces(variation);
     }
 
     /** The assumed faults with one more, or one altered, for each proposal. */
@@ -46,7 +46,7 @@ final class Proposals {
         SolvedCircuit circuit = variation.circuit(seen.state(), seen.ties());
         int a = scene.node(seen.a());
         int b = scene.node(seen.b());
-        if (seen.meaning() instanceof Understood.Unstable) {
+        if (seen.meaning() instanceof MeterReading.Unstable) {
             if (circuit.joins(a, b)) {
                 circuit.way(a, b)
                         .forEach(
@@ -54,7 +54,7 @@ final class Proposals {
             }
         } else if (!circuit.joins(a, b)) {
             joined(seen, circuit);
-        } else if (seen.judgement().correctedOhm().isEmpty() || !(seen.meaning() instanceof Understood.Value)) {
+        } else if (seen.judgement().correctedOhm().isEmpty() || !(seen.meaning() instanceof MeterReading.Value)) {
             parted(circuit, a, b);
         } else {
             off(seen, circuit, a, b);
@@ -81,7 +81,7 @@ final class Proposals {
             if (element.isContact()) {
                 add(new Effect.Stuck(element, false));
             } else {
-                add(new Effect.Cut(element));
+                add(new Effect.CutElement(element));
             }
             if (element.conductor().isPresent() && wasJoined(element)) {
                 add(new Effect.Jumping(element));
@@ -176,14 +176,14 @@ final class Proposals {
         }
         for (Element element : carrying) {
             if (element.part().isPresent()) {
-                add(new Effect.Altered(element, Effect.Altered.Side.ANY));
+                add(new Effect.AlteredElement(element, Effect.AlteredElement.Side.ANY));
             } else if (!more && element.bounds().low() > Scene.LEAST_OHM) {
-                add(new Effect.Altered(element, Effect.Altered.Side.BELOW));
+                add(new Effect.AlteredElement(element, Effect.AlteredElement.Side.BELOW));
             } else if (more) {
-                add(new Effect.Altered(element, Effect.Altered.Side.ABOVE));
+                add(new Effect.AlteredElement(element, Effect.AlteredElement.Side.ABOVE));
             }
             if (more && circuit.isLooped(a)) {
-                add(element.isContact() ? new Effect.Stuck(element, false) : new Effect.Cut(element));
+                add(element.isContact() ? new Effect.Stuck(element, false) : new Effect.CutElement(element));
             }
         }
         if (!more) {

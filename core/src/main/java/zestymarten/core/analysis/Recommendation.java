@@ -2,7 +2,7 @@ package zestymarten.core.analysis;
 
 import java.util.List;
 import java.util.Optional;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 
@@ -12,7 +12,7 @@ import zestymarten.core.finding.Finding;
  * @param certainty probability of the likeliest repair, 0 to 1
  * @param measurements the best first, also when it is finished: what would tell most of what nobody has read yet
  */
-public record Recommendation(Status status, double certainty, List<Measurement> measurements) {
+public record Recommendation(Status status, double certainty, List<RecommendedMeasurement> measurements) {
     public Recommendation {
         measurements = List.copyOf(measurements);
     }
@@ -28,7 +28,7 @@ public record Recommendation(Status status, double certainty, List<Measurement> 
     }
 
     /** Why a measurement is proposed. */
-    public enum Purpose {
+    public enum MeasurementPurpose {
         /** Nobody has read these two points. */
         UNREAD,
         /** It tells one explanation from the others. */
@@ -45,16 +45,16 @@ public record Recommendation(Status status, double certainty, List<Measurement> 
      * @param seconds what it costs
      * @param asks the fault that it would show or rule out; empty where it reads what nobody has read
      */
-    public record Measurement(
+    public record RecommendedMeasurement(
             Terminal black,
             Terminal red,
-            State state,
+            SwitchState state,
             List<List<Terminal>> links,
             double bits,
             double seconds,
-            Purpose purpose,
+            MeasurementPurpose purpose,
             Optional<Finding> asks) {
-        public Measurement {
+        public RecommendedMeasurement {
             links = links.stream().map(List::copyOf).toList();
             if (!(seconds > 0)) {
                 throw new IllegalArgumentException("A measurement (" + seconds + " s) takes some time.");

@@ -51,13 +51,13 @@ final class Scene {
         }
         for (Terminal pin : design.assembly().terminals()) {
             if (design.assembly().bonded().contains(pin)) {
-                NetworkFit.Edge bond =
-                        new NetworkFit.Edge(0, 0, LEAST_OHM, LEAST_OHM, BOND_OHM, Double.POSITIVE_INFINITY);
+                NetworkFit.FitEdge bond =
+                        new NetworkFit.FitEdge(0, 0, LEAST_OHM, LEAST_OHM, BOND_OHM, Double.POSITIVE_INFINITY);
                 elements.add(new Element(pin, Terminal.FRAME, Optional.empty(), Optional.empty(), bond));
             }
         }
         for (Component part : design.assembly().components()) {
-            if (part.kind() != Component.Kind.DIODE) {
+            if (part.kind() != Component.ComponentKind.DIODE) {
                 elements.add(new Element(
                         part.a(),
                         part.b(),
@@ -70,14 +70,14 @@ final class Scene {
     }
 
     /** A bound that was given is kept to; one that was derived from a length only says what is usual. */
-    private static NetworkFit.Edge bounds(Limit limit) {
+    private static NetworkFit.FitEdge bounds(Limit limit) {
         double high = Math.max(LEAST_OHM, limit.high().value());
         double low = limit.lowGiven() ? Math.max(LEAST_OHM, limit.low().value()) : LEAST_OHM;
         boolean known =
                 limit.nominal().isPresent() && !limit.lowGiven() && limit.low().value() > 0;
         double nominal = known ? limit.nominal().get().value() : (low + high) / 2;
         double within = Math.max(low, Math.min(high, nominal));
-        return new NetworkFit.Edge(
+        return new NetworkFit.FitEdge(
                 0,
                 0,
                 Math.min(low, high),
@@ -104,11 +104,11 @@ final class Scene {
 
     /** Whether an effect is one on what the scene holds. */
     boolean holds(Effect effect) {
-        if (effect instanceof Effect.Cut cut) {
+        if (effect instanceof Effect.CutElement cut) {
             return elements.contains(cut.element());
         } else if (effect instanceof Effect.Stuck stuck) {
             return elements.contains(stuck.element());
-        } else if (effect instanceof Effect.Altered altered) {
+        } else if (effect instanceof Effect.AlteredElement altered) {
             return elements.contains(altered.element());
         } else if (effect instanceof Effect.Jumping jumping) {
             return elements.contains(jumping.element());

@@ -240,10 +240,10 @@ final class SceneMap {
                 starts.add(List.of(new Effect.Stuck(element, false)));
                 starts.add(List.of(new Effect.Stuck(element, true)));
             } else {
-                starts.add(List.of(new Effect.Cut(element)));
+                starts.add(List.of(new Effect.CutElement(element)));
             }
             if (element.conductor().isPresent()) {
-                starts.add(List.of(new Effect.Altered(element, Effect.Altered.Side.ABOVE)));
+                starts.add(List.of(new Effect.AlteredElement(element, Effect.AlteredElement.Side.ABOVE)));
                 starts.add(List.of(new Effect.Jumping(element)));
             }
         }
@@ -253,7 +253,7 @@ final class SceneMap {
 
     /** Every joint between two pieces of functions that do not work, and with the frame. */
     private List<List<Effect>> joints(Scene scene) {
-        Pieces pieces = new Pieces(new Variation(scene, List.of(), Map.of(), 1));
+        ObservedPieces pieces = new ObservedPieces(new Variation(scene, List.of(), Map.of(), 1));
         Map<Integer, Terminal> failing = new TreeMap<>();
         scene.elements().stream()
                 .flatMap(each -> each.conductor().stream())

@@ -30,7 +30,7 @@ final class SolvedCircuit {
      * @param merged for each node the node that it is one with by links
      * @param conducts which edges conduct
      */
-    SolvedCircuit(List<NetworkFit.Edge> edges, int[] merged, boolean[] conducts) {
+    SolvedCircuit(List<NetworkFit.FitEdge> edges, int[] merged, boolean[] conducts) {
         this.merged = merged;
         int nodes = merged.length;
         component = new int[nodes];

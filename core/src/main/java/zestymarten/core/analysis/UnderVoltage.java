@@ -5,9 +5,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.judge.Judgement;
-import zestymarten.core.judge.Judgement.Verdict;
-import zestymarten.core.judge.Quantity;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.judgement.Quantity;
 import zestymarten.core.quantity.Ohms;
 
 /** What readings under a test voltage show to be wrong: insulation that is too low, or did not withstand. */

@@ -13,13 +13,13 @@ import java.util.Set;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.FaultClassifier;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Partition;
 import zestymarten.core.finding.Priors;
-import zestymarten.core.judge.Judge;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.finding.Symptoms;
+import zestymarten.core.judgement.ResistanceJudge;
+import zestymarten.core.meter.TestConditions;
 
 /**
  * The only way from observations to what is wrong with a unit.
@@ -39,9 +39,9 @@ public final class UnitAnalysis {
     private static final double SMALL_JOINT_OHM = 1;
 
     private final Design design;
-    private final Conditions conditions;
+    private final TestConditions conditions;
     private final List<Observation> all;
-    private final Repeats repeats;
+    private final RepeatedReadings repeats;
     private final List<Observation> observations;
     private final Connectivity connectivity;
     private final FaultPriors priors;
@@ -64,10 +64,10 @@ public final class UnitAnalysis {
     }
 
     private UnitAnalysis(
-            Design design, Conditions conditions, Priors priors, Complaint complaint, List<Observation> all) {
+            Design design, TestConditions conditions, Priors priors, Symptoms complaint, List<Observation> all) {
         this.conditions = conditions;
         this.all = all;
-        repeats = new Repeats(design, all);
+        repeats = new RepeatedReadings(design, all);
         Connectivity seen = new Connectivity(design, repeats.standing());
         classification = FaultClassifier.all(design.assembly(), seen.asTakenForWhole(), seen::isProbed).stream()
                 .min(Comparator.comparingLong(each -> unexpectedUnder(each, design)))
@@ -97,7 +97,11 @@ public final class UnitAnalysis {
      * @param observations in the order in which they were made, those that later ones repeat included
      */
     public static UnitAnalysis of(
-            Design design, Conditions conditions, Priors priors, Complaint complaint, List<Observation> observations) {
+            Design design,
+            TestConditions conditions,
+            Priors priors,
+            Symptoms complaint,
+            List<Observation> observations) {
         return new UnitAnalysis(design, conditions, priors, complaint, List.copyOf(observations));
     }
 
@@ -121,7 +125,7 @@ public final class UnitAnalysis {
                             each.b(),
                             each.state(),
                             expectation,
-                            Judge.judge(each.meaning(), expectation, conditions),
+                            ResistanceJudge.judge(each.meaning(), expectation, conditions),
                             each.meaning(),
                             each.ties(),
                             each.since());
@@ -193,7 +197,7 @@ public final class UnitAnalysis {
         return names;
     }
 
-    Conditions conditions() {
+    TestConditions conditions() {
         return conditions;
     }
 
@@ -376,18 +380,18 @@ public final class UnitAnalysis {
      *
      * @param most how many to name at most; the pieces of a large unit have very many pairs
      */
-    public List<Partition.Joined> untested(int most) {
+    public List<Partition.JoinedPair> untested(int most) {
         return Stream.of(connectivity.designedUnread(), partsUntested(), piecesUntested())
                 .flatMap(each -> each)
                 .limit(most)
                 .toList();
     }
 
-    private Stream<Partition.Joined> partsUntested() {
+    private Stream<Partition.JoinedPair> partsUntested() {
         return design.assembly().components().stream()
-                .filter(part -> part.kind() != Component.Kind.DIODE && !design.same(part.a(), part.b()))
+                .filter(part -> part.kind() != Component.ComponentKind.DIODE && !design.same(part.a(), part.b()))
                 .filter(part -> !isShown(part))
-                .map(part -> new Partition.Joined(part.a(), part.b()));
+                .map(part -> new Partition.JoinedPair(part.a(), part.b()));
     }
 
     /** Whether what was read would have been otherwise with the part open, and with a contact stuck either way. */
@@ -398,7 +402,7 @@ public final class UnitAnalysis {
                 .findFirst()
                 .orElseThrow();
         if (!element.isContact()) {
-            return changes(scene, new Effect.Cut(element));
+            return changes(scene, new Effect.CutElement(element));
         }
         boolean closes = design.assembly().states().stream().anyMatch(part::conductsIn);
         boolean opens = design.assembly().states().stream().anyMatch(state -> !part.conductsIn(state));
@@ -430,14 +434,14 @@ public final class UnitAnalysis {
         return false;
     }
 
-    private Stream<Partition.Joined> piecesUntested() {
+    private Stream<Partition.JoinedPair> piecesUntested() {
         return connectivity.piecesUnread().filter(pair -> !map.areTogether(pair.a(), pair.b()) || !isShown(pair));
     }
 
-    private boolean isShown(Partition.Joined pair) {
+    private boolean isShown(Partition.JoinedPair pair) {
         Scene scene = map.sceneOf(pair.a());
         Variation plain = new Variation(scene, List.of(), Map.of(), SMALL_JOINT_OHM);
-        Pieces pieces = new Pieces(plain);
+        ObservedPieces pieces = new ObservedPieces(plain);
         return pieces.number(pair.a()) == pieces.number(pair.b())
                 || changes(scene, new Effect.Bridged(List.of(pieces.of(pair.a()), pieces.of(pair.b()))));
     }

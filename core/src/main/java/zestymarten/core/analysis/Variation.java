@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.network.Groups;
@@ -27,7 +27,7 @@ final class Variation {
 
     private final Scene scene;
     private final List<Effect> effects;
-    private final List<NetworkFit.Edge> edges = new ArrayList<>();
+    private final List<NetworkFit.FitEdge> edges = new ArrayList<>();
     private final List<Optional<Element>> elements = new ArrayList<>();
     private final Map<Element, List<Integer>> edgesOf = new HashMap<>();
     private final Set<Element> stuckClosed = new LinkedHashSet<>();
@@ -41,7 +41,7 @@ final class Variation {
     private int nodes;
 
     /** A state and the groups of terminals that are linked. */
-    private record Setup(State state, List<List<Terminal>> links) {}
+    private record Setup(SwitchState state, List<List<Terminal>> links) {}
 
     /**
      * @param along for each piece of each bridge the conductor along which it is joined; pieces that are not in it are
@@ -54,10 +54,10 @@ final class Variation {
         this.joinedBelowOhm = joinedBelowOhm;
         nodes = scene.nodes();
         Map<String, Map<Terminal, Terminal>> moved = new HashMap<>();
-        Map<Element, Effect.Altered> altered = new HashMap<>();
+        Map<Element, Effect.AlteredElement> altered = new HashMap<>();
         Set<Element> cut = new LinkedHashSet<>();
         for (Effect effect : effects) {
-            if (effect instanceof Effect.Cut one) {
+            if (effect instanceof Effect.CutElement one) {
                 cut.add(one.element());
             } else if (effect instanceof Effect.Rewired rewired) {
                 rewired.moves()
@@ -65,7 +65,7 @@ final class Variation {
                                 .put(move.designed(), move.cavity()));
             } else if (effect instanceof Effect.Stuck stuck) {
                 (stuck.closed() ? stuckClosed : stuckOpen).add(stuck.element());
-            } else if (effect instanceof Effect.Altered one) {
+            } else if (effect instanceof Effect.AlteredElement one) {
                 altered.put(one.element(), one);
             } else if (effect instanceof Effect.Jumping one) {
                 jumping.add(one.element());
@@ -77,8 +77,8 @@ final class Variation {
                         element.conductor().map(each -> moved.get(each.id())).orElse(null);
                 Terminal a = ends == null ? element.a() : ends.getOrDefault(element.a(), element.a());
                 Terminal b = ends == null ? element.b() : ends.getOrDefault(element.b(), element.b());
-                Effect.Altered other = altered.get(element);
-                NetworkFit.Edge bounds = other == null ? element.bounds() : altered(other);
+                Effect.AlteredElement other = altered.get(element);
+                NetworkFit.FitEdge bounds = other == null ? element.bounds() : altered(other);
                 add(Optional.of(element), scene.node(a), scene.node(b), bounds);
             }
         }
@@ -88,7 +88,7 @@ final class Variation {
                 Optional.empty(),
                 frameReturn,
                 scene.node(Terminal.FRAME),
-                new NetworkFit.Edge(0, 0, Scene.LEAST_OHM, USUAL_RETURN_OHM, MOST_RETURN_OHM, NOTHING_KNOWN));
+                new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, USUAL_RETURN_OHM, MOST_RETURN_OHM, NOTHING_KNOWN));
         for (Effect effect : effects) {
             if (effect instanceof Effect.Bridged bridged) {
                 bridge(bridged.pieces(), along, cut);
@@ -97,29 +97,29 @@ final class Variation {
                         Optional.empty(),
                         scene.node(leaking.one().terminal()),
                         scene.node(leaking.other().terminal()),
-                        new NetworkFit.Edge(0, 0, joinedBelowOhm / 2, 1e5, 1e12, NOTHING_KNOWN));
+                        new NetworkFit.FitEdge(0, 0, joinedBelowOhm / 2, 1e5, 1e12, NOTHING_KNOWN));
             }
         }
     }
 
-    private static NetworkFit.Edge altered(Effect.Altered altered) {
-        NetworkFit.Edge bounds = altered.element().bounds();
+    private static NetworkFit.FitEdge altered(Effect.AlteredElement altered) {
+        NetworkFit.FitEdge bounds = altered.element().bounds();
         return switch (altered.side()) {
             case ABOVE ->
-                new NetworkFit.Edge(
+                new NetworkFit.FitEdge(
                         0, 0, bounds.high(), 2 * bounds.high(), Math.max(MOST_OHM, bounds.high()), NOTHING_KNOWN);
             case BELOW ->
-                new NetworkFit.Edge(
+                new NetworkFit.FitEdge(
                         0, 0, Scene.LEAST_OHM, bounds.low(), Math.max(Scene.LEAST_OHM, bounds.low()), NOTHING_KNOWN);
-            case ANY -> new NetworkFit.Edge(0, 0, Scene.LEAST_OHM, bounds.nominal(), MOST_OHM, NOTHING_KNOWN);
+            case ANY -> new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, bounds.nominal(), MOST_OHM, NOTHING_KNOWN);
         };
     }
 
-    private void add(Optional<Element> element, int a, int b, NetworkFit.Edge bounds) {
+    private void add(Optional<Element> element, int a, int b, NetworkFit.FitEdge bounds) {
         element.ifPresent(
                 each -> edgesOf.computeIfAbsent(each, any -> new ArrayList<>()).add(edges.size()));
         elements.add(element);
-        edges.add(new NetworkFit.Edge(a, b, bounds.low(), bounds.nominal(), bounds.high(), bounds.spread()));
+        edges.add(new NetworkFit.FitEdge(a, b, bounds.low(), bounds.nominal(), bounds.high(), bounds.spread()));
     }
 
     /** All pieces are joined in one place, each through ohms of its own. */
@@ -127,7 +127,7 @@ final class Variation {
         int middle = nodes++;
         for (Finding.Piece piece : pieces) {
             double most = joinedBelowOhm / 2;
-            NetworkFit.Edge joint = new NetworkFit.Edge(0, 0, Scene.LEAST_OHM, 0.05, most, NOTHING_KNOWN);
+            NetworkFit.FitEdge joint = new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, 0.05, most, NOTHING_KNOWN);
             int end = place(piece, along, cut);
             joints.add(edges.size());
             add(Optional.empty(), middle, end, joint);
@@ -136,7 +136,7 @@ final class Variation {
 
     /** The node where a piece is joined. */
     private int place(Finding.Piece piece, Map<Finding.Piece, Conductor> along, Set<Element> cut) {
-        if (piece.form() == Finding.Piece.Form.STUB) {
+        if (piece.form() == Finding.Piece.DeviationForm.STUB) {
             int end = nodes++;
             double most = cut.stream()
                     .filter(each -> piece.conductors().stream().anyMatch(each::isCalled))
@@ -147,7 +147,7 @@ final class Variation {
                     Optional.empty(),
                     scene.node(piece.terminal()),
                     end,
-                    new NetworkFit.Edge(0, 0, Scene.LEAST_OHM, most / 2, most, NOTHING_KNOWN));
+                    new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, most / 2, most, NOTHING_KNOWN));
             return end;
         }
         Conductor wire = along.get(piece);
@@ -162,15 +162,16 @@ final class Variation {
 
     private int split(Element element) {
         int number = edgesOf.getOrDefault(element, List.of()).get(0);
-        NetworkFit.Edge whole = edges.get(number);
+        NetworkFit.FitEdge whole = edges.get(number);
         int middle = nodes++;
         double half = Math.max(Scene.LEAST_OHM, whole.nominal() / 2);
-        edges.set(number, new NetworkFit.Edge(whole.a(), middle, Scene.LEAST_OHM, half, whole.high(), NOTHING_KNOWN));
+        edges.set(
+                number, new NetworkFit.FitEdge(whole.a(), middle, Scene.LEAST_OHM, half, whole.high(), NOTHING_KNOWN));
         add(
                 Optional.of(element),
                 middle,
                 whole.b(),
-                new NetworkFit.Edge(0, 0, Scene.LEAST_OHM, half, whole.high(), NOTHING_KNOWN));
+                new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, half, whole.high(), NOTHING_KNOWN));
         return middle;
     }
 
@@ -182,7 +183,7 @@ final class Variation {
         return effects;
     }
 
-    List<NetworkFit.Edge> edges() {
+    List<NetworkFit.FitEdge> edges() {
         return edges;
     }
 
@@ -206,7 +207,7 @@ final class Variation {
     }
 
     /** Whether an edge conducts in a state. */
-    boolean conducts(int edge, State state) {
+    boolean conducts(int edge, SwitchState state) {
         Optional<Element> element = elements.get(edge);
         return element.isEmpty()
                 || (!stuckOpen.contains(element.get())
@@ -214,11 +215,11 @@ final class Variation {
     }
 
     /** What conducts in a state with groups of terminals linked; links beyond the scene lead nowhere. */
-    SolvedCircuit circuit(State state, List<List<Terminal>> links) {
+    SolvedCircuit circuit(SwitchState state, List<List<Terminal>> links) {
         return circuits.computeIfAbsent(new Setup(state, links), any -> made(state, links));
     }
 
-    private SolvedCircuit made(State state, List<List<Terminal>> links) {
+    private SolvedCircuit made(SwitchState state, List<List<Terminal>> links) {
         Groups groups = new Groups(nodes);
         for (List<Terminal> link : links) {
             List<Integer> here =

@@ -25,13 +25,13 @@ import java.util.Set;
  */
 public record Assembly(
         String name,
-        Kind kind,
+        AssemblyKind kind,
         String note,
         List<Connector> connectors,
         List<Joint> joints,
         List<Conductor> conductors,
         List<Component> components,
-        List<State> states,
+        List<SwitchState> states,
         Set<Terminal> bonded,
         Allowances allowances) {
     /** The most conductors that one assembly may have. */
@@ -45,7 +45,7 @@ public record Assembly(
         joints = List.copyOf(joints);
         conductors = List.copyOf(conductors);
         components = List.copyOf(components);
-        states = states.isEmpty() ? List.of(State.REST) : List.copyOf(states);
+        states = states.isEmpty() ? List.of(SwitchState.REST) : List.copyOf(states);
         bonded = Set.copyOf(bonded);
         if (name.isBlank() || name.length() > LONGEST_NAME) {
             throw new IllegalArgumentException("An assembly's name must have 1 to " + LONGEST_NAME + " characters.");
@@ -78,7 +78,7 @@ public record Assembly(
     }
 
     private static void requireParts(
-            Set<Terminal> pins, List<Component> components, List<State> states, Set<Terminal> bonded) {
+            Set<Terminal> pins, List<Component> components, List<SwitchState> states, Set<Terminal> bonded) {
         Set<String> contacts = new HashSet<>();
         Set<String> names = new HashSet<>();
         for (Component component : components) {
@@ -96,7 +96,7 @@ public record Assembly(
             }
         }
         Set<String> stateNames = new HashSet<>();
-        for (State state : states) {
+        for (SwitchState state : states) {
             if (!stateNames.add(state.id())) {
                 throw new IllegalArgumentException("State '" + state.id() + "' is named twice.");
             }
@@ -116,20 +116,21 @@ public record Assembly(
     }
 
     /** An assembly of conductors only. */
-    public Assembly(String name, Kind kind, String note, List<Connector> connectors, List<Conductor> conductors) {
+    public Assembly(
+            String name, AssemblyKind kind, String note, List<Connector> connectors, List<Conductor> conductors) {
         this(name, kind, note, connectors, List.of(), conductors, List.of(), List.of(), Set.of());
     }
 
     /** An assembly without allowances of its own. */
     public Assembly(
             String name,
-            Kind kind,
+            AssemblyKind kind,
             String note,
             List<Connector> connectors,
             List<Joint> joints,
             List<Conductor> conductors,
             List<Component> components,
-            List<State> states,
+            List<SwitchState> states,
             Set<Terminal> bonded) {
         this(name, kind, note, connectors, joints, conductors, components, states, bonded, Allowances.NONE);
     }
@@ -160,8 +161,8 @@ public record Assembly(
                 || !components.isEmpty()
                 || !bonded.isEmpty()
                 || !allowances.equals(Allowances.NONE)
-                || !states.equals(List.of(State.REST))
-                || connectors.stream().anyMatch(each -> !each.reach().equals(Reach.AT_HAND));
+                || !states.equals(List.of(SwitchState.REST))
+                || connectors.stream().anyMatch(each -> !each.reach().equals(Access.AT_HAND));
     }
 
     /**
@@ -193,7 +194,7 @@ public record Assembly(
     }
 
     /** The state of that name. */
-    public Optional<State> state(String id) {
+    public Optional<SwitchState> state(String id) {
         return states.stream().filter(each -> each.id().equals(id)).findFirst();
     }
 
@@ -205,7 +206,7 @@ public record Assembly(
      * @throws IllegalArgumentException if a face has fewer cavities than its connector has pins in use
      */
     public static Assembly of(
-            String name, Kind kind, String note, List<Conductor> conductors, Map<String, Face> faces) {
+            String name, AssemblyKind kind, String note, List<Conductor> conductors, Map<String, CavityLayout> faces) {
         Map<String, LinkedHashSet<String>> used = new LinkedHashMap<>();
         for (Conductor conductor : conductors) {
             for (Terminal end : List.of(conductor.from(), conductor.to())) {
@@ -217,7 +218,7 @@ public record Assembly(
         }
         List<Connector> connectors = new ArrayList<>();
         used.forEach((id, pins) -> {
-            Face face = faces.getOrDefault(id, Face.line(Math.min(Face.MOST, pins.size())));
+            CavityLayout face = faces.getOrDefault(id, CavityLayout.line(Math.min(CavityLayout.MOST, pins.size())));
             connectors.add(new Connector(id, "", face, inOrder(filled(pins, face.cavities()))));
         });
         return new Assembly(name, kind, note, connectors, conductors);

@@ -43,7 +43,7 @@ public record AssemblyChanges(List<RowChange> lines) {
                 after.joints(),
                 each -> each.terminal().name(),
                 AssemblyChanges::words);
-        compare(lines, "position", before.states(), after.states(), State::id, AssemblyChanges::words);
+        compare(lines, "position", before.states(), after.states(), SwitchState::id, AssemblyChanges::words);
         compare(lines, "connector", before.connectors(), after.connectors(), Connector::id, AssemblyChanges::words);
         return new AssemblyChanges(lines);
     }
@@ -114,7 +114,7 @@ public record AssemblyChanges(List<RowChange> lines) {
         return joint.kind() + (joint.probe() ? ", reached by a probe" : "") + most;
     }
 
-    private static String words(State state) {
+    private static String words(SwitchState state) {
         return state.closed().isEmpty()
                 ? "nothing closed"
                 : "closed: " + state.closed().stream().sorted().collect(Collectors.joining(", "));

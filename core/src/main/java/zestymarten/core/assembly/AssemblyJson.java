@@ -113,13 +113,13 @@ public final class AssemblyJson {
         return members;
     }
 
-    private static void put(Map<String, Object> members, Reach reach) {
+    private static void put(Map<String, Object> members, Access reach) {
         if (!reach.place().isEmpty()) {
             members.put("place", reach.place());
         }
         reach.probing().ifPresent(probing -> members.put("probing", probing.code()));
         reach.matesWith().ifPresent(mate -> members.put("mates_with", mate));
-        if (reach.minutes() > 0 || reach.harm() != Reach.Harm.NONE) {
+        if (reach.minutes() > 0 || reach.harm() != Access.Harm.NONE) {
             members.put(
                     "access",
                     Map.of("minutes", reach.minutes(), "harm", reach.harm().code()));

@@ -19,20 +19,20 @@ import zestymarten.core.quantity.Problem;
  * name are added to their connectors in order of first use; connectors likewise, so that a wire list alone is enough.
  */
 public final class AssemblyReader {
-    private final Members root;
+    private final JsonMembers root;
     private final List<Problem> problems;
     private final Map<String, LinkedHashSet<String>> pins = new LinkedHashMap<>();
     private final Map<String, String> names = new LinkedHashMap<>();
-    private final Map<String, Face> faces = new LinkedHashMap<>();
-    private final Map<String, Reach> reaches = new LinkedHashMap<>();
+    private final Map<String, CavityLayout> faces = new LinkedHashMap<>();
+    private final Map<String, Access> reaches = new LinkedHashMap<>();
 
-    private AssemblyReader(Members root, List<Problem> problems) {
+    private AssemblyReader(JsonMembers root, List<Problem> problems) {
         this.root = root;
         this.problems = problems;
     }
 
     /** The assembly, or nothing if there is any problem; all problems are reported with the path of their member. */
-    public static Optional<Assembly> read(Members root, List<Problem> problems) {
+    public static Optional<Assembly> read(JsonMembers root, List<Problem> problems) {
         int before = problems.size();
         Optional<Assembly> assembly = new AssemblyReader(root, problems).assembly();
         return problems.size() == before ? assembly : Optional.empty();
@@ -40,12 +40,12 @@ public final class AssemblyReader {
 
     /** The same from a text that was taken in before, by whatever version: what it says is not refused any more for its length. */
     public static Optional<Assembly> readStored(String json, List<Problem> problems) {
-        return Members.readStored(json, problems).flatMap(root -> read(root, problems));
+        return JsonMembers.readStored(json, problems).flatMap(root -> read(root, problems));
     }
 
     /** The same from a text. */
     public static Optional<Assembly> read(String json, List<Problem> problems) {
-        return Members.read(json, problems).flatMap(root -> read(root, problems));
+        return JsonMembers.read(json, problems).flatMap(root -> read(root, problems));
     }
 
     private Optional<Assembly> assembly() {
@@ -57,7 +57,7 @@ public final class AssemblyReader {
         }
         String name = root.needed("name");
         String kind = root.text("kind").orElse("harness");
-        Optional<Kind> known = Kind.of(kind);
+        Optional<AssemblyKind> known = AssemblyKind.of(kind);
         if (known.isEmpty()) {
             root.problem("kind", "“" + kind + "” is not accepted; expected harness, cable, lead, circuit or device.");
         }
@@ -68,7 +68,7 @@ public final class AssemblyReader {
         List<Conductor> conductors = conductors();
         List<Component> components = new ArrayList<>();
         root.objects("components").forEach(each -> component(each).ifPresent(components::add));
-        List<State> states = states();
+        List<SwitchState> states = states();
         Set<Terminal> bonded = new HashSet<>();
         root.object("frame").ifPresent(frame -> {
             for (String each : frame.texts("bonded")) {
@@ -83,21 +83,29 @@ public final class AssemblyReader {
             return Optional.empty();
         }
         return made(new Parts(
-                name, known.orElse(Kind.HARNESS), note, joints, conductors, components, states, bonded, allowances));
+                name,
+                known.orElse(AssemblyKind.HARNESS),
+                note,
+                joints,
+                conductors,
+                components,
+                states,
+                bonded,
+                allowances));
     }
 
     private record Parts(
             String name,
-            Kind kind,
+            AssemblyKind kind,
             String note,
             List<Joint> joints,
             List<Conductor> conductors,
             List<Component> components,
-            List<State> states,
+            List<SwitchState> states,
             Set<Terminal> bonded,
             Allowances allowances) {}
 
-    private static Allowances allowances(Members limits) {
+    private static Allowances allowances(JsonMembers limits) {
         Allowances allowances = new Allowances(
                 allowance(limits, "max_ohm"),
                 allowance(limits, "heat_w"),
@@ -107,7 +115,7 @@ public final class AssemblyReader {
         return allowances;
     }
 
-    private static OptionalDouble allowance(Members limits, String name) {
+    private static OptionalDouble allowance(JsonMembers limits, String name) {
         OptionalDouble given = limits.number(name);
         if (given.isPresent() && !Allowances.isFigure(given.getAsDouble())) {
             limits.problem(name, given.getAsDouble() + " is not accepted; expected a figure above 0, such as 0.5.");
@@ -120,13 +128,13 @@ public final class AssemblyReader {
         try {
             List<Connector> connectors = new ArrayList<>();
             pins.forEach((id, used) -> {
-                Face face = faces.getOrDefault(id, Face.line(Math.max(1, used.size())));
+                CavityLayout face = faces.getOrDefault(id, CavityLayout.line(Math.max(1, used.size())));
                 connectors.add(new Connector(
                         id,
                         names.getOrDefault(id, ""),
                         face,
                         List.copyOf(used),
-                        reaches.getOrDefault(id, Reach.AT_HAND)));
+                        reaches.getOrDefault(id, Access.AT_HAND)));
             });
             return Optional.of(new Assembly(
                     parts.name(),
@@ -145,7 +153,7 @@ public final class AssemblyReader {
         }
     }
 
-    private void connector(Members each) {
+    private void connector(JsonMembers each) {
         String id = each.needed("id");
         if (!id.isEmpty() && (id.indexOf('.') >= 0 || !Terminal.isName(id) || pins.containsKey(id))) {
             each.problem(
@@ -163,22 +171,22 @@ public final class AssemblyReader {
         each.done();
     }
 
-    private static Optional<Reach> reach(Members connector) {
+    private static Optional<Access> reach(JsonMembers connector) {
         String place = connector.text("place").orElse("");
-        Optional<Reach.Probing> probing = choice(connector, "probing", Reach.Probing.values(), Reach.Probing::code);
+        Optional<Access.Probing> probing = choice(connector, "probing", Access.Probing.values(), Access.Probing::code);
         Optional<String> matesWith = connector.text("mates_with");
-        Optional<Members> access = connector.object("access");
+        Optional<JsonMembers> access = connector.object("access");
         double minutes =
                 access.map(members -> members.number("minutes").orElse(0)).orElse(0.0);
-        Optional<Reach.Harm> harm =
-                access.flatMap(members -> choice(members, "harm", Reach.Harm.values(), Reach.Harm::code));
-        access.ifPresent(Members::done);
+        Optional<Access.Harm> harm =
+                access.flatMap(members -> choice(members, "harm", Access.Harm.values(), Access.Harm::code));
+        access.ifPresent(JsonMembers::done);
         return made(
                 access.orElse(connector),
-                () -> new Reach(place, probing, matesWith, minutes, harm.orElse(Reach.Harm.NONE)));
+                () -> new Access(place, probing, matesWith, minutes, harm.orElse(Access.Harm.NONE)));
     }
 
-    private static <T> Optional<T> choice(Members members, String name, T[] known, Function<T, String> code) {
+    private static <T> Optional<T> choice(JsonMembers members, String name, T[] known, Function<T, String> code) {
         Optional<String> read = members.text(name);
         Optional<T> found = read.flatMap(text -> Arrays.stream(known)
                 .filter(each -> code.apply(each).equals(text))
@@ -192,7 +200,7 @@ public final class AssemblyReader {
         return found;
     }
 
-    private static Optional<Face> face(Members connector) {
+    private static Optional<CavityLayout> face(JsonMembers connector) {
         return connector.object("face").flatMap(face -> {
             String shape = face.needed("shape");
             int rows = (int) face.number("rows").orElse(1);
@@ -202,9 +210,9 @@ public final class AssemblyReader {
             try {
                 return Optional.of(
                         switch (shape) {
-                            case "grid" -> Face.grid(rows, columns);
-                            case "ring" -> Face.ring(columns);
-                            case "line", "outlet" -> Face.line(columns);
+                            case "grid" -> CavityLayout.grid(rows, columns);
+                            case "ring" -> CavityLayout.ring(columns);
+                            case "line", "outlet" -> CavityLayout.line(columns);
                             default ->
                                 throw new IllegalArgumentException(
                                         "“" + shape + "” is not accepted; expected grid, ring, line or outlet.");
@@ -216,7 +224,7 @@ public final class AssemblyReader {
         });
     }
 
-    private Optional<Joint> joint(Members each) {
+    private Optional<Joint> joint(JsonMembers each) {
         String id = each.needed("id");
         String kind = each.text("kind").orElse("splice");
         each.text("place");
@@ -227,7 +235,7 @@ public final class AssemblyReader {
     }
 
     private List<Conductor> conductors() {
-        List<Members> all = root.objects("conductors");
+        List<JsonMembers> all = root.objects("conductors");
         if (all.size() > Assembly.MOST_CONDUCTORS) {
             root.problem(
                     "conductors", "There are " + all.size() + "; at most " + Assembly.MOST_CONDUCTORS + " are taken.");
@@ -238,7 +246,7 @@ public final class AssemblyReader {
         return conductors;
     }
 
-    private Optional<Conductor> conductor(Members each, String fallback) {
+    private Optional<Conductor> conductor(JsonMembers each, String fallback) {
         String id = each.text("id").orElse(fallback);
         Optional<Terminal> from = terminal(each, "from", each.needed("from"));
         Optional<Terminal> to = terminal(each, "to", each.needed("to"));
@@ -291,10 +299,10 @@ public final class AssemblyReader {
                         note));
     }
 
-    private Optional<Component> component(Members each) {
+    private Optional<Component> component(JsonMembers each) {
         String id = each.needed("id");
         String code = each.needed("kind");
-        Optional<Component.Kind> kind = Component.Kind.of(code);
+        Optional<Component.ComponentKind> kind = Component.ComponentKind.of(code);
         if (kind.isEmpty() && !code.isEmpty()) {
             each.problem("kind", "“" + code + "” is no kind of component.");
         }
@@ -314,13 +322,14 @@ public final class AssemblyReader {
                 each, () -> new Component(id, kind.get(), a.get(), b.get(), most, ohm, tolerance, r25, beta, forward));
     }
 
-    private List<State> states() {
-        List<State> states = new ArrayList<>();
-        for (Members each : root.objects("states")) {
+    private List<SwitchState> states() {
+        List<SwitchState> states = new ArrayList<>();
+        for (JsonMembers each : root.objects("states")) {
             String id = each.needed("id");
             List<String> closed = each.texts("closed");
             each.done();
-            made(each, () -> new State(id, Set.copyOf(new HashSet<>(closed)))).ifPresent(states::add);
+            made(each, () -> new SwitchState(id, Set.copyOf(new HashSet<>(closed))))
+                    .ifPresent(states::add);
         }
         return states;
     }
@@ -330,7 +339,7 @@ public final class AssemblyReader {
     }
 
     /** A value that cannot be wrong, or the problem that it would be. */
-    private static <T> Optional<T> made(Members where, Maker<T> maker) {
+    private static <T> Optional<T> made(JsonMembers where, Maker<T> maker) {
         try {
             return Optional.of(maker.make());
         } catch (IllegalArgumentException e) {
@@ -340,7 +349,7 @@ public final class AssemblyReader {
     }
 
     /** A terminal by its name; its pin is added to its connector if that does not have it yet. */
-    private Optional<Terminal> terminal(Members where, String member, String name) {
+    private Optional<Terminal> terminal(JsonMembers where, String member, String name) {
         if (name.isEmpty()) {
             return Optional.empty();
         }

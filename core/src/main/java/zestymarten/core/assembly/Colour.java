@@ -22,7 +22,7 @@ public record Colour(String text, Optional<String> base, Optional<String> tracer
     private static final Map<String, String> NAMES = new HashMap<>();
 
     static {
-        for (ResourceTable.Row row : ResourceTable.read(Colour.class, "colours-iec60757.csv")) {
+        for (ResourceTable.TableRow row : ResourceTable.read(Colour.class, "colours-iec60757.csv")) {
             PAINTS.put(row.cell("code"), row.cell("rgb"));
             NAMES.put(row.cell("code"), row.cell("name"));
             PAINTS.putIfAbsent(row.cell("name").toUpperCase(Locale.ROOT), row.cell("rgb"));

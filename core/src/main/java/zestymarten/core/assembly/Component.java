@@ -19,7 +19,7 @@ import java.util.OptionalDouble;
  */
 public record Component(
         String id,
-        Kind kind,
+        ComponentKind kind,
         Terminal a,
         Terminal b,
         OptionalDouble maxOhm,
@@ -30,7 +30,7 @@ public record Component(
         OptionalDouble forwardV) {
 
     /** What sort of part it is. */
-    public enum Kind {
+    public enum ComponentKind {
         FUSE,
         SWITCH,
         RELAY_CONTACT,
@@ -51,7 +51,7 @@ public record Component(
             return name().toLowerCase(Locale.ROOT);
         }
 
-        public static Optional<Kind> of(String code) {
+        public static Optional<ComponentKind> of(String code) {
             return Arrays.stream(values())
                     .filter(each -> each.code().equals(code))
                     .findFirst();
@@ -90,14 +90,14 @@ public record Component(
             throw new IllegalArgumentException(
                     "Component '" + id + "': a " + kind.code() + " needs its resistance, member 'ohm'.");
         }
-        if (kind == Kind.NTC && (r25Ohm.isEmpty() || betaK.isEmpty())) {
+        if (kind == ComponentKind.NTC && (r25Ohm.isEmpty() || betaK.isEmpty())) {
             throw new IllegalArgumentException(
                     "Component '" + id + "': an NTC sensor needs members 'r25_ohm' and 'beta_k'.");
         }
     }
 
     /** Whether it conducts in a state: a contact only where the state closes it, all else always. */
-    public boolean conductsIn(State state) {
+    public boolean conductsIn(SwitchState state) {
         return !kind.isContact() || state.closed().contains(id);
     }
 

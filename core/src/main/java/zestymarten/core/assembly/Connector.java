@@ -12,7 +12,7 @@ import java.util.List;
  * @param pins pin names in cavity order, without repeats; cavities beyond the list do not exist
  * @param reach what it takes to probe it
  */
-public record Connector(String id, String name, Face face, List<String> pins, Reach reach) {
+public record Connector(String id, String name, CavityLayout face, List<String> pins, Access reach) {
     public Connector {
         pins = List.copyOf(pins);
         if (id.indexOf('.') >= 0 || !Terminal.isName(id)) {
@@ -29,8 +29,8 @@ public record Connector(String id, String name, Face face, List<String> pins, Re
     }
 
     /** A connector of which nothing is said but its face and pins. */
-    public Connector(String id, String name, Face face, List<String> pins) {
-        this(id, name, face, pins, Reach.AT_HAND);
+    public Connector(String id, String name, CavityLayout face, List<String> pins) {
+        this(id, name, face, pins, Access.AT_HAND);
     }
 
     /** Its terminals in cavity order. */

@@ -8,7 +8,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Pattern;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Problem;
 
 /** What one line of a wire list says: each cell by its column's rule, each fault with line, column, value and rule. */
@@ -105,7 +105,7 @@ final class WireLineReader {
                     "length_ft",
                     cell("length_ft"),
                     "the same length as length_m (" + cell("length_m") + " m), but it is "
-                            + Engineering.figure(converted) + " m; give one of the two");
+                            + EngineeringFormat.figure(converted) + " m; give one of the two");
         }
         return metres.isPresent() ? metres : OptionalDouble.of(converted);
     }
@@ -164,11 +164,12 @@ final class WireLineReader {
         }
         double value = NUMBER.matcher(written).matches() ? Double.parseDouble(written.replace(',', '.')) : Double.NaN;
         if (!((orEqual ? value >= above : value > above) && value <= most)) {
-            String range = orEqual ? "from " + Engineering.figure(above) : "above " + Engineering.figure(above);
+            String range =
+                    orEqual ? "from " + EngineeringFormat.figure(above) : "above " + EngineeringFormat.figure(above);
             problem(
                     column,
                     written,
-                    "a number " + range + " and at most " + Engineering.figure(most) + " " + unit
+                    "a number " + range + " and at most " + EngineeringFormat.figure(most) + " " + unit
                             + ", or nothing if it is not known");
             return OptionalDouble.empty();
         }

@@ -14,7 +14,7 @@ import zestymarten.core.quantity.Problem;
  * @param problems of the whole list and of its lines, in the order of the text
  * @param notices what was read but is not used, such as unknown columns
  */
-public record WireList(List<Line> lines, List<Problem> problems, List<String> notices) {
+public record WireList(List<WireLine> lines, List<Problem> problems, List<String> notices) {
     /** The largest text that is looked at, in bytes of UTF-8. */
     public static final int MAX_BYTES = 2_000_000;
 
@@ -31,8 +31,8 @@ public record WireList(List<Line> lines, List<Problem> problems, List<String> no
      * @param cells as read, by column name
      * @param conductor as understood: one element, or none if the line has a problem
      */
-    public record Line(int number, Map<String, String> cells, List<Conductor> conductor, List<Problem> problems) {
-        public Line {
+    public record WireLine(int number, Map<String, String> cells, List<Conductor> conductor, List<Problem> problems) {
+        public WireLine {
             cells = Map.copyOf(cells);
             conductor = List.copyOf(conductor);
             problems = List.copyOf(problems);
@@ -83,7 +83,7 @@ public record WireList(List<Line> lines, List<Problem> problems, List<String> no
     }
 
     /** The assembly that the list describes. */
-    public Assembly assembly(String name, Kind kind, String note, Map<String, Face> faces) {
+    public Assembly assembly(String name, AssemblyKind kind, String note, Map<String, CavityLayout> faces) {
         if (!isSound()) {
             throw new IllegalStateException("A wire list with problems is no assembly: " + problems.get(0));
         }

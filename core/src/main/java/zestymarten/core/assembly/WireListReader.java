@@ -40,7 +40,7 @@ final class WireListReader {
     private static final char[] SEPARATORS = {'\t', ';', ','};
 
     private final String text;
-    private final List<WireList.Line> lines = new ArrayList<>();
+    private final List<WireList.WireLine> lines = new ArrayList<>();
     private final List<Problem> problems = new ArrayList<>();
     private final List<String> notices = new ArrayList<>();
     private final Map<String, Integer> firstLineOf = new HashMap<>();
@@ -176,6 +176,6 @@ final class WireListReader {
             }
         }
         problems.addAll(found);
-        lines.add(new WireList.Line(number, cells, found.isEmpty() ? understood : List.of(), found));
+        lines.add(new WireList.WireLine(number, cells, found.isEmpty() ? understood : List.of(), found));
     }
 }

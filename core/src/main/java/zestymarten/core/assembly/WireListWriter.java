@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /** Writes an assembly's conductors as the wire list that {@link WireList} reads: the same wires come back. */
 public final class WireListWriter {
@@ -49,6 +49,6 @@ public final class WireListWriter {
     }
 
     private static String figure(OptionalDouble value) {
-        return value.isEmpty() ? "" : Engineering.figure(value.getAsDouble());
+        return value.isEmpty() ? "" : EngineeringFormat.figure(value.getAsDouble());
     }
 }

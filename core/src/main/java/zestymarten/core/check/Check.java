@@ -7,18 +7,18 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import zestymarten.core.judge.Doubts;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judge;
-import zestymarten.core.judge.Judgement;
-import zestymarten.core.judge.Judgement.Contact;
-import zestymarten.core.judge.Judgement.Reason;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.judgement.Judgement.Contact;
+import zestymarten.core.judgement.Judgement.Reason;
+import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.judgement.PlausibilityCheck;
+import zestymarten.core.judgement.ResistanceJudge;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Ohms;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.ReadingParser;
 
 /**
  * A thing with the readings made of it.
@@ -53,7 +53,7 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
      *
      * @param typed readings by the names of their questions; blank ones were not made
      */
-    public static Check of(CheckedItem item, Map<String, String> typed, Conditions conditions) {
+    public static Check of(CheckedItem item, Map<String, String> typed, TestConditions conditions) {
         List<CheckReading> answers = new ArrayList<>();
         for (CheckQuestion question : item.questions()) {
             String text = typed.getOrDefault(question.id(), "").strip();
@@ -68,8 +68,8 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
         return new Check(item, answers, item.conclusions(new CheckedItem.CheckReadings(answers, complete)));
     }
 
-    private static CheckReading answer(CheckQuestion question, String text, Conditions conditions) {
-        Understood plain = new ReadingLanguage(conditions.meter().oneIsOverRange()).understand(text);
+    private static CheckReading answer(CheckQuestion question, String text, TestConditions conditions) {
+        MeterReading plain = new ReadingParser(conditions.meter().oneIsOverRange()).understand(text);
         if (question.expected() instanceof GoodReading.Forward forward) {
             return volts(question, plain, forward.least(), forward.most());
         }
@@ -81,15 +81,15 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
                 : question.expected() instanceof GoodReading.AnyResistance
                         ? new Expectation.Joined(any(), true, PART)
                         : new Expectation.Apart();
-        Understood meaning = Doubts.raise(plain, expectation, conditions);
-        Judgement judgement = Judge.judge(meaning, expectation, conditions);
+        MeterReading meaning = PlausibilityCheck.raise(plain, expectation, conditions);
+        Judgement judgement = ResistanceJudge.judge(meaning, expectation, conditions);
         Contact contact = judgement.contact() == Contact.BRIDGED ? Contact.JOINED : judgement.contact();
         return new CheckReading(
                 question, meaning, judgement.verdict(), contact, judgement.code(), judgement.correctedOhm());
     }
 
     /** A wire or contact is one point; what has ohms of its own is judged by them, as a part. */
-    private static List<String> judgedBy(Limit limit, Conditions conditions) {
+    private static List<String> judgedBy(Limit limit, TestConditions conditions) {
         return limit.high().value() < conditions.joinedBelowOhm() / 10 && !limit.lowGiven() ? List.of() : PART;
     }
 
@@ -99,9 +99,9 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
     }
 
     /** On the diode range a bare figure is volts; over-range says that it blocks. */
-    private static CheckReading volts(CheckQuestion question, Understood plain, double least, double most) {
+    private static CheckReading volts(CheckQuestion question, MeterReading plain, double least, double most) {
         boolean blocks = least == Double.POSITIVE_INFINITY;
-        if (plain instanceof Understood.OverRange || plain instanceof Understood.Above) {
+        if (plain instanceof MeterReading.OverRange || plain instanceof MeterReading.Above) {
             return new CheckReading(
                     question,
                     plain,
@@ -110,8 +110,8 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
                     blocks ? Reason.APART : Reason.OPEN,
                     OptionalDouble.empty());
         }
-        if (!(plain instanceof Understood.Value value)
-                || value.unit() == Understood.Unit.AMPERE
+        if (!(plain instanceof MeterReading.Value value)
+                || value.unit() == MeterReading.Unit.AMPERE
                 || value.value() > 10) {
             return new CheckReading(
                     question, plain, Verdict.DOUBTFUL, Contact.UNKNOWN, Reason.WRONG_QUANTITY, OptionalDouble.empty());
@@ -119,7 +119,7 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
         boolean good = value.value() >= least && value.value() <= most;
         return new CheckReading(
                 question,
-                new Understood.Value(value.value(), Understood.Unit.VOLT),
+                new MeterReading.Value(value.value(), MeterReading.Unit.VOLT),
                 good ? Verdict.PASS : Verdict.FAIL,
                 Contact.BRIDGED,
                 good ? Reason.WITHIN_LIMIT : value.value() < least ? Reason.BELOW_MINIMUM : Reason.ABOVE_LIMIT,

@@ -2,7 +2,7 @@ package zestymarten.core.check;
 
 import java.util.Optional;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Ohms;
 
 /** Limits and figures of things that are checked by themselves. */
@@ -29,7 +29,7 @@ final class CheckFigures {
 
     static String ohms(CheckReading answer) {
         return answer.figure().isPresent()
-                ? Engineering.text(answer.figure().getAsDouble(), "Ω")
+                ? EngineeringFormat.text(answer.figure().getAsDouble(), "Ω")
                 : answer.meaning().text();
     }
 

@@ -12,9 +12,9 @@ import java.util.stream.Stream;
  * @param of what it concerns: a position, a lead, a temperature; none where there is only one
  * @param optional whether the check is complete without it
  */
-public record CheckQuestion(ProbePlacement ask, List<String> of, GoodReading expected, boolean optional) {
+public record CheckQuestion(CheckMeasurement ask, List<String> of, GoodReading expected, boolean optional) {
     /** Where the probes go and what is set. */
-    public enum ProbePlacement {
+    public enum CheckMeasurement {
         FUSE,
         CONTACT,
         COIL,
@@ -45,7 +45,7 @@ public record CheckQuestion(ProbePlacement ask, List<String> of, GoodReading exp
     }
 
     /** One that has to be answered. */
-    public CheckQuestion(ProbePlacement ask, GoodReading expected, String... of) {
+    public CheckQuestion(CheckMeasurement ask, GoodReading expected, String... of) {
         this(ask, List.of(of), expected, false);
     }
 

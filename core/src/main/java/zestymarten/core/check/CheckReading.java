@@ -1,10 +1,10 @@
 package zestymarten.core.check;
 
 import java.util.OptionalDouble;
-import zestymarten.core.judge.Judgement.Contact;
-import zestymarten.core.judge.Judgement.Reason;
-import zestymarten.core.judge.Judgement.Verdict;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.judgement.Judgement.Contact;
+import zestymarten.core.judgement.Judgement.Reason;
+import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.MeterReading;
 
 /**
  * What was read at a question, and how it stands.
@@ -13,7 +13,7 @@ import zestymarten.core.quantity.Understood;
  */
 public record CheckReading(
         CheckQuestion question,
-        Understood meaning,
+        MeterReading meaning,
         Verdict verdict,
         Contact contact,
         Reason reason,
@@ -30,7 +30,7 @@ public record CheckReading(
                 && question.expected() instanceof GoodReading.NoContinuity;
     }
 
-    boolean is(CheckQuestion.ProbePlacement ask) {
+    boolean is(CheckQuestion.CheckMeasurement ask) {
         return question.ask() == ask;
     }
 

@@ -1,7 +1,7 @@
 package zestymarten.core.check;
 
 import java.util.List;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Judgement.Verdict;
 
 /** A thing that is checked by itself: what has to be measured on it, and what the readings together say. */
 public sealed interface CheckedItem

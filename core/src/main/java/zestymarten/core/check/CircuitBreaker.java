@@ -25,11 +25,11 @@ public record CircuitBreaker(int poles) implements CheckedItem {
         for (int pole = 1; pole <= poles; pole++) {
             String name = Integer.toString(pole);
             questions.add(new CheckQuestion(
-                    CheckQuestion.ProbePlacement.POLE_ON,
+                    CheckQuestion.CheckMeasurement.POLE_ON,
                     CheckFigures.atMost(CheckFigures.CONTACT_OHM, Limit.Rule.PART),
                     name));
             questions.add(
-                    new CheckQuestion(CheckQuestion.ProbePlacement.POLE_OFF, new GoodReading.NoContinuity(), name));
+                    new CheckQuestion(CheckQuestion.CheckMeasurement.POLE_OFF, new GoodReading.NoContinuity(), name));
         }
         return questions;
     }

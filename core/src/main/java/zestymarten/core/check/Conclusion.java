@@ -3,7 +3,7 @@ package zestymarten.core.check;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Judgement.Verdict;
 
 /**
  * What the readings say of a thing, and what they do not show.

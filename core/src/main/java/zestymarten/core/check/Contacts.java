@@ -3,8 +3,8 @@ package zestymarten.core.check;
 import java.util.ArrayList;
 import java.util.List;
 import zestymarten.core.check.Conclusion.Code;
-import zestymarten.core.judge.Judgement.Contact;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Judgement.Contact;
+import zestymarten.core.judgement.Judgement.Verdict;
 
 /** What is wrong with contacts that should be closed or open in a position. */
 final class Contacts {

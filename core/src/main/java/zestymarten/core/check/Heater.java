@@ -3,7 +3,7 @@ package zestymarten.core.check;
 import java.util.ArrayList;
 import java.util.List;
 import zestymarten.core.check.Conclusion.Code;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Judgement.Verdict;
 
 /**
  * A heating element, cold. Cold it may have up to {@value #COLD} less than hot, by its metal; {@value #ABOVE} more is its
@@ -34,8 +34,8 @@ public record Heater(double ohm) implements CheckedItem {
     @Override
     public List<CheckQuestion> questions() {
         return List.of(
-                new CheckQuestion(CheckQuestion.ProbePlacement.HEATER, CheckFigures.around(ohm, COLD, ABOVE)),
-                new CheckQuestion(CheckQuestion.ProbePlacement.ELEMENT_TO_FRAME, new GoodReading.NoContinuity()));
+                new CheckQuestion(CheckQuestion.CheckMeasurement.HEATER, CheckFigures.around(ohm, COLD, ABOVE)),
+                new CheckQuestion(CheckQuestion.CheckMeasurement.ELEMENT_TO_FRAME, new GoodReading.NoContinuity()));
     }
 
     @Override
@@ -44,7 +44,7 @@ public record Heater(double ohm) implements CheckedItem {
         for (CheckReading each : answers.all()) {
             if (each.verdict() == Verdict.FAIL) {
                 said.add(
-                        each.is(CheckQuestion.ProbePlacement.ELEMENT_TO_FRAME)
+                        each.is(CheckQuestion.CheckMeasurement.ELEMENT_TO_FRAME)
                                 ? Conclusion.bad(Code.SHORT_TO_FRAME, CheckFigures.ohms(each))
                                 : each.figure().isEmpty() || each.isOpen()
                                         ? Conclusion.bad(Code.HEATER_OPEN)

@@ -2,7 +2,7 @@ package zestymarten.core.check;
 
 import java.util.List;
 import zestymarten.core.check.Conclusion.Code;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
 
 /** Any two points, and what is expected between them. */
@@ -33,7 +33,7 @@ public record PointPair(GoodReading expected) implements CheckedItem {
 
     @Override
     public List<CheckQuestion> questions() {
-        return List.of(new CheckQuestion(CheckQuestion.ProbePlacement.POINTS, expected));
+        return List.of(new CheckQuestion(CheckQuestion.CheckMeasurement.POINTS, expected));
     }
 
     @Override

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
 
 /**
@@ -32,19 +32,19 @@ public record Relay(OptionalDouble coilOhm, boolean makes, boolean breaks) imple
     public List<CheckQuestion> questions() {
         List<CheckQuestion> questions = new ArrayList<>();
         questions.add(new CheckQuestion(
-                CheckQuestion.ProbePlacement.COIL,
+                CheckQuestion.CheckMeasurement.COIL,
                 coilOhm.isPresent()
                         ? CheckFigures.around(coilOhm.getAsDouble(), COIL_TOLERANCE, COIL_TOLERANCE)
                         : new GoodReading.AnyResistance()));
         if (makes) {
             questions.add(new CheckQuestion(
-                    CheckQuestion.ProbePlacement.CONTACT_AT_REST, new GoodReading.NoContinuity(), MAKING));
-            questions.add(new CheckQuestion(CheckQuestion.ProbePlacement.CONTACT_OPERATED, closed(), MAKING));
+                    CheckQuestion.CheckMeasurement.CONTACT_AT_REST, new GoodReading.NoContinuity(), MAKING));
+            questions.add(new CheckQuestion(CheckQuestion.CheckMeasurement.CONTACT_OPERATED, closed(), MAKING));
         }
         if (breaks) {
-            questions.add(new CheckQuestion(CheckQuestion.ProbePlacement.CONTACT_AT_REST, closed(), BREAKING));
+            questions.add(new CheckQuestion(CheckQuestion.CheckMeasurement.CONTACT_AT_REST, closed(), BREAKING));
             questions.add(new CheckQuestion(
-                    CheckQuestion.ProbePlacement.CONTACT_OPERATED, new GoodReading.NoContinuity(), BREAKING));
+                    CheckQuestion.CheckMeasurement.CONTACT_OPERATED, new GoodReading.NoContinuity(), BREAKING));
         }
         return questions;
     }
@@ -57,13 +57,13 @@ public record Relay(OptionalDouble coilOhm, boolean makes, boolean breaks) imple
     public List<Conclusion> conclusions(CheckReadings answers) {
         List<Conclusion> faults = new ArrayList<>();
         answers.all().stream()
-                .filter(each -> each.is(CheckQuestion.ProbePlacement.COIL) && each.verdict() == Verdict.FAIL)
+                .filter(each -> each.is(CheckQuestion.CheckMeasurement.COIL) && each.verdict() == Verdict.FAIL)
                 .map(each -> each.figure().isPresent() && !each.isOpen()
                         ? Conclusion.bad(Code.COIL_WRONG, CheckFigures.ohms(each))
                         : Conclusion.bad(Code.COIL_OPEN))
                 .forEach(faults::add);
         faults.addAll(Contacts.faults(answers.all().stream()
-                .filter(each -> !each.is(CheckQuestion.ProbePlacement.COIL))
+                .filter(each -> !each.is(CheckQuestion.CheckMeasurement.COIL))
                 .toList()));
         return faults.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.RELAY_GOOD)) : faults;
     }

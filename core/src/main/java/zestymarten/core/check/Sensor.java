@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
-import zestymarten.core.judge.Judgement.Verdict;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * A temperature sensor at a known temperature, and again at another one.
@@ -36,9 +36,9 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
     @Override
     public List<CheckQuestion> questions() {
         List<CheckQuestion> questions = new ArrayList<>();
-        questions.add(new CheckQuestion(CheckQuestion.ProbePlacement.SENSOR, expected(celsius), degrees(celsius)));
+        questions.add(new CheckQuestion(CheckQuestion.CheckMeasurement.SENSOR, expected(celsius), degrees(celsius)));
         again.ifPresent(each -> questions.add(
-                new CheckQuestion(CheckQuestion.ProbePlacement.SENSOR_AGAIN, expected(each), degrees(each))));
+                new CheckQuestion(CheckQuestion.CheckMeasurement.SENSOR_AGAIN, expected(each), degrees(each))));
         return questions;
     }
 
@@ -47,7 +47,7 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
     }
 
     private static String degrees(double celsius) {
-        return Engineering.figure(Math.round(celsius * 10) / 10.0) + " °C";
+        return EngineeringFormat.figure(Math.round(celsius * 10) / 10.0) + " °C";
     }
 
     @Override
@@ -66,7 +66,7 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
     }
 
     private Conclusion fault(CheckReading each) {
-        double at = each.is(CheckQuestion.ProbePlacement.SENSOR) ? celsius : again.orElseThrow();
+        double at = each.is(CheckQuestion.CheckMeasurement.SENSOR) ? celsius : again.orElseThrow();
         if (each.figure().isEmpty() || each.isOpen()) {
             return Conclusion.bad(Code.SENSOR_OPEN);
         }
@@ -84,8 +84,8 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
 
     /** Warmer and yet more ohms on an NTC, or fewer on platinum. */
     private Optional<Conclusion> wrongWay(CheckReadings answers) {
-        OptionalDouble first = figure(answers, CheckQuestion.ProbePlacement.SENSOR);
-        OptionalDouble second = figure(answers, CheckQuestion.ProbePlacement.SENSOR_AGAIN);
+        OptionalDouble first = figure(answers, CheckQuestion.CheckMeasurement.SENSOR);
+        OptionalDouble second = figure(answers, CheckQuestion.CheckMeasurement.SENSOR_AGAIN);
         if (first.isEmpty() || second.isEmpty()) {
             return Optional.empty();
         }
@@ -95,11 +95,11 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
                 ? Optional.empty()
                 : Optional.of(Conclusion.bad(
                         Code.SENSOR_WRONG_WAY,
-                        Engineering.text(first.getAsDouble(), "Ω"),
-                        Engineering.text(second.getAsDouble(), "Ω")));
+                        EngineeringFormat.text(first.getAsDouble(), "Ω"),
+                        EngineeringFormat.text(second.getAsDouble(), "Ω")));
     }
 
-    private static OptionalDouble figure(CheckReadings answers, CheckQuestion.ProbePlacement ask) {
+    private static OptionalDouble figure(CheckReadings answers, CheckQuestion.CheckMeasurement ask) {
         return answers.all().stream()
                 .filter(each -> each.is(ask))
                 .map(CheckReading::figure)

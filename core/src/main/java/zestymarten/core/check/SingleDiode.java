@@ -3,8 +3,8 @@ package zestymarten.core.check;
 import java.util.List;
 import java.util.Optional;
 import zestymarten.core.check.Conclusion.Code;
-import zestymarten.core.judge.Judgement.Verdict;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /** A diode on the meter's diode range, both ways: silicon reads about 0.5 to 0.8 V forward, Schottky from 0.15 V. */
 public record SingleDiode() implements CheckedItem {
@@ -14,14 +14,14 @@ public record SingleDiode() implements CheckedItem {
     @Override
     public List<CheckQuestion> questions() {
         return List.of(
-                new CheckQuestion(CheckQuestion.ProbePlacement.FORWARD, new GoodReading.Forward(LEAST_V, MOST_V)),
-                new CheckQuestion(CheckQuestion.ProbePlacement.BACKWARD, new GoodReading.Blocks()));
+                new CheckQuestion(CheckQuestion.CheckMeasurement.FORWARD, new GoodReading.Forward(LEAST_V, MOST_V)),
+                new CheckQuestion(CheckQuestion.CheckMeasurement.BACKWARD, new GoodReading.Blocks()));
     }
 
     @Override
     public List<Conclusion> conclusions(CheckReadings answers) {
-        Optional<CheckReading> forward = of(answers, CheckQuestion.ProbePlacement.FORWARD);
-        Optional<CheckReading> backward = of(answers, CheckQuestion.ProbePlacement.BACKWARD);
+        Optional<CheckReading> forward = of(answers, CheckQuestion.CheckMeasurement.FORWARD);
+        Optional<CheckReading> backward = of(answers, CheckQuestion.CheckMeasurement.BACKWARD);
         boolean doubtful = answers.all().stream().anyMatch(each -> each.verdict() == Verdict.DOUBTFUL);
         if (forward.isEmpty() || backward.isEmpty() || doubtful) {
             return List.of();
@@ -30,7 +30,7 @@ public record SingleDiode() implements CheckedItem {
         double back = backward.get().figure().orElse(-1);
         boolean conducts = forward.get().verdict() == Verdict.PASS;
         if (conducts && backward.get().isOpen()) {
-            return List.of(Conclusion.good(Code.DIODE_GOOD, Engineering.text(there, "V")));
+            return List.of(Conclusion.good(Code.DIODE_GOOD, EngineeringFormat.text(there, "V")));
         }
         if (forward.get().isOpen() && backward.get().isOpen()) {
             return List.of(Conclusion.bad(Code.DIODE_OPEN));
@@ -40,11 +40,11 @@ public record SingleDiode() implements CheckedItem {
         }
         return List.of(
                 forward.get().isOpen() && back >= LEAST_V && back <= MOST_V
-                        ? Conclusion.bad(Code.DIODE_REVERSED, Engineering.text(back, "V"))
+                        ? Conclusion.bad(Code.DIODE_REVERSED, EngineeringFormat.text(back, "V"))
                         : Conclusion.bad(Code.DIODE_ODD));
     }
 
-    private static Optional<CheckReading> of(CheckReadings answers, CheckQuestion.ProbePlacement ask) {
+    private static Optional<CheckReading> of(CheckReadings answers, CheckQuestion.CheckMeasurement ask) {
         return answers.all().stream().filter(each -> each.is(ask)).findFirst();
     }
 }

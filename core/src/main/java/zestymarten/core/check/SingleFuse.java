@@ -3,7 +3,7 @@ package zestymarten.core.check;
 import java.util.List;
 import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
 
 /**
@@ -26,7 +26,7 @@ public record SingleFuse(OptionalDouble ratedA) implements CheckedItem {
     public List<CheckQuestion> questions() {
         double most = ratedA.isPresent() ? Math.max(LEAST_OHM, DROP_V / ratedA.getAsDouble()) : UNRATED_OHM;
         return List.of(new CheckQuestion(
-                CheckQuestion.ProbePlacement.FUSE,
+                CheckQuestion.CheckMeasurement.FUSE,
                 CheckFigures.atMost(most, ratedA.isPresent() ? Limit.Rule.DROP : Limit.Rule.ROUND_FIGURE)));
     }
 

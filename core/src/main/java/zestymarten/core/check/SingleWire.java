@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.check.Conclusion.Code;
-import zestymarten.core.judge.Judgement.Contact;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Judgement.Contact;
+import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.limit.Limits;
+import zestymarten.core.limit.LimitRules;
 
 /**
  * One wire or core, end to end, and against what lies beside it.
@@ -18,11 +18,14 @@ import zestymarten.core.limit.Limits;
 public record SingleWire(Conductor wire, double ambientC) implements CheckedItem {
     @Override
     public List<CheckQuestion> questions() {
-        Limit limit = new Limits(ambientC).of(wire);
+        Limit limit = new LimitRules(ambientC).of(wire);
         return List.of(
-                new CheckQuestion(CheckQuestion.ProbePlacement.WIRE, new GoodReading.Resistance(limit)),
+                new CheckQuestion(CheckQuestion.CheckMeasurement.WIRE, new GoodReading.Resistance(limit)),
                 new CheckQuestion(
-                        CheckQuestion.ProbePlacement.WIRE_TO_OTHERS, List.of(), new GoodReading.NoContinuity(), true));
+                        CheckQuestion.CheckMeasurement.WIRE_TO_OTHERS,
+                        List.of(),
+                        new GoodReading.NoContinuity(),
+                        true));
     }
 
     @Override
@@ -31,7 +34,7 @@ public record SingleWire(Conductor wire, double ambientC) implements CheckedItem
         for (CheckReading each : answers.all()) {
             if (each.verdict() == Verdict.FAIL) {
                 said.add(fault(each));
-            } else if (each.verdict() == Verdict.WATCH && each.is(CheckQuestion.ProbePlacement.WIRE) && isLow(each)) {
+            } else if (each.verdict() == Verdict.WATCH && each.is(CheckQuestion.CheckMeasurement.WIRE) && isLow(each)) {
                 said.add(new Conclusion(Code.WIRE_LOW, List.of(CheckFigures.ohms(each)), Verdict.WATCH));
             }
         }
@@ -45,7 +48,7 @@ public record SingleWire(Conductor wire, double ambientC) implements CheckedItem
     }
 
     private static Conclusion fault(CheckReading each) {
-        if (each.is(CheckQuestion.ProbePlacement.WIRE_TO_OTHERS)) {
+        if (each.is(CheckQuestion.CheckMeasurement.WIRE_TO_OTHERS)) {
             return Conclusion.bad(Code.WIRE_SHORTED, CheckFigures.ohms(each));
         }
         if (each.contact() == Contact.UNSTABLE) {

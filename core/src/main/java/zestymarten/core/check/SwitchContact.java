@@ -33,7 +33,7 @@ public record SwitchContact(List<String> positions, Set<String> closedIn) implem
         List<CheckQuestion> questions = new ArrayList<>();
         for (String position : positions) {
             questions.add(new CheckQuestion(
-                    CheckQuestion.ProbePlacement.CONTACT,
+                    CheckQuestion.CheckMeasurement.CONTACT,
                     closedIn.contains(position)
                             ? CheckFigures.atMost(CheckFigures.CONTACT_OHM, Limit.Rule.PART)
                             : new GoodReading.NoContinuity(),

@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Judgement.Verdict;
 
 /**
  * Three windings in star or delta, read between their three leads and to the frame; no nominal figure is needed.
@@ -33,9 +33,9 @@ public record ThreeWindings(OptionalDouble ohm) implements CheckedItem {
         GoodReading expected = ohm.isPresent()
                 ? CheckFigures.around(ohm.getAsDouble(), TOLERANCE, TOLERANCE)
                 : new GoodReading.AnyResistance();
-        PAIRS.forEach(pair -> questions.add(new CheckQuestion(CheckQuestion.ProbePlacement.WINDING, expected, pair)));
+        PAIRS.forEach(pair -> questions.add(new CheckQuestion(CheckQuestion.CheckMeasurement.WINDING, expected, pair)));
         LEADS.forEach(lead -> questions.add(
-                new CheckQuestion(CheckQuestion.ProbePlacement.LEAD_TO_FRAME, new GoodReading.NoContinuity(), lead)));
+                new CheckQuestion(CheckQuestion.CheckMeasurement.LEAD_TO_FRAME, new GoodReading.NoContinuity(), lead)));
         return questions;
     }
 
@@ -43,10 +43,10 @@ public record ThreeWindings(OptionalDouble ohm) implements CheckedItem {
     public List<Conclusion> conclusions(CheckReadings answers) {
         List<Conclusion> said = new ArrayList<>();
         answers.all().stream()
-                .filter(each -> each.is(CheckQuestion.ProbePlacement.LEAD_TO_FRAME) && each.verdict() == Verdict.FAIL)
+                .filter(each -> each.is(CheckQuestion.CheckMeasurement.LEAD_TO_FRAME) && each.verdict() == Verdict.FAIL)
                 .forEach(each -> said.add(Conclusion.bad(Code.LEAD_TO_FRAME, each, CheckFigures.ohms(each))));
         List<CheckReading> pairs = answers.all().stream()
-                .filter(each -> each.is(CheckQuestion.ProbePlacement.WINDING))
+                .filter(each -> each.is(CheckQuestion.CheckMeasurement.WINDING))
                 .toList();
         List<String> open = pairs.stream()
                 .filter(CheckReading::isOpen)

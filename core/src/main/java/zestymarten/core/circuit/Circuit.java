@@ -17,7 +17,7 @@ import zestymarten.core.quantity.Ohms;
  * @param celsius temperature of the conductors while they are measured
  * @param lengths whether those of the stretches are known
  */
-public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, double celsius, Lengths lengths) {
+public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spurs, double celsius, Lengths lengths) {
     /** More outlets than that belong to several circuits. */
     public static final int MOST_OUTLETS = 60;
 
@@ -52,7 +52,7 @@ public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, d
     }
 
     /** A circuit whose lengths are drawn. */
-    public Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, double celsius) {
+    public Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spurs, double celsius) {
         this(ring, stretches, spurs, celsius, Lengths.DRAWN);
     }
 
@@ -61,7 +61,7 @@ public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, d
         return new Circuit(
                 ring,
                 IntStream.range(0, stretches.size())
-                        .mapToObj(i -> new Stretch(
+                        .mapToObj(i -> new CableStretch(
                                 Lengths.possible(metres.get(i)),
                                 stretches.get(i).lineMm2(),
                                 stretches.get(i).protectiveMm2()))
@@ -73,10 +73,10 @@ public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, d
 
     /** The smallest section of its protective conductor in mm², spurs included. */
     double protectiveMm2() {
-        return cables().mapToDouble(Stretch::protectiveMm2).min().orElseThrow();
+        return cables().mapToDouble(CableStretch::protectiveMm2).min().orElseThrow();
     }
 
-    private Stream<Stretch> cables() {
+    private Stream<CableStretch> cables() {
         return Stream.concat(stretches.stream(), spurs.stream().map(Spur::cable));
     }
 
@@ -129,13 +129,13 @@ public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, d
     /** Metres along the cable from end A to an outlet, counted from 1; 0 is the origin. */
     public double metresTo(int outlet) {
         return stretches.subList(0, outlet).stream()
-                .mapToDouble(Stretch::metres)
+                .mapToDouble(CableStretch::metres)
                 .sum();
     }
 
     /** Metres of cable from origin to origin, or to the last outlet; spurs not counted. */
     public double metres() {
-        return stretches.stream().mapToDouble(Stretch::metres).sum();
+        return stretches.stream().mapToDouble(CableStretch::metres).sum();
     }
 
     /** Where a stretch lies, counted from 0: {@code between the origin and point 1}. */
@@ -146,24 +146,24 @@ public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, d
     }
 
     /** The cable's terminal of a role at a stretch's start, counted from 0; its end is the start of the next. */
-    Terminal node(Role role, int place) {
+    Terminal node(ConductorRole role, int place) {
         if (place == 0) {
             return end(role, 'A');
         }
         return place > outlets() ? end(role, 'B') : Terminal.of(role.letter(), String.valueOf(place));
     }
 
-    static Terminal end(Role role, char end) {
+    static Terminal end(ConductorRole role, char end) {
         return Terminal.of(role.letter(), String.valueOf(end));
     }
 
     /** The accessory's terminal at a point. */
-    static Terminal at(Role role, String point) {
+    static Terminal at(ConductorRole role, String point) {
         return Terminal.of("S" + point, role.letter());
     }
 
     /** The cable's terminal behind the accessory of a point. */
-    static Terminal behind(Role role, String point) {
+    static Terminal behind(ConductorRole role, String point) {
         return Terminal.of(role.letter(), point);
     }
 
@@ -174,7 +174,7 @@ public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, d
      */
     List<Link> links(Linked linked, boolean crossed) {
         List<Link> links = new ArrayList<>();
-        for (Role role : Role.values()) {
+        for (ConductorRole role : ConductorRole.values()) {
             for (int i = 0; i < stretches.size(); i++) {
                 links.add(
                         link(node(role, i), node(role, i + 1), stretches.get(i).ohm(role, celsius)));
@@ -189,10 +189,12 @@ public record Circuit(boolean ring, List<Stretch> stretches, List<Spur> spurs, d
             points().forEach(point -> links.add(link(behind(role, point), at(role, point), CONTACT_OHM)));
         }
         if (linked != Linked.APART) {
-            links.add(
-                    link(end(Role.LINE, 'A'), end(linked.other(), ring && crossed && !linked.isAtA() ? 'B' : 'A'), 0));
+            links.add(link(
+                    end(ConductorRole.LINE, 'A'),
+                    end(linked.other(), ring && crossed && !linked.isAtA() ? 'B' : 'A'),
+                    0));
             if (ring && !linked.isAtA()) {
-                links.add(link(end(Role.LINE, 'B'), end(linked.other(), crossed ? 'A' : 'B'), 0));
+                links.add(link(end(ConductorRole.LINE, 'B'), end(linked.other(), crossed ? 'A' : 'B'), 0));
             }
         }
         return links;

@@ -6,9 +6,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import zestymarten.core.assembly.Metal;
+import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.conductor.ResidualDevice;
-import zestymarten.core.conductor.Wire;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * Whether a fault to exposed metal at the farthest point is cut off in time, calculated from the dead tests and from what was
@@ -50,7 +50,7 @@ final class Disconnection {
         supplyOhm = supply.ohm().orElseThrow();
         this.coldOhm = coldOhm;
         this.protectiveMm2 = protectiveMm2;
-        hotLoopOhm = Wire.ohmAt(Metal.COPPER, coldOhm, celsius, HOT_C);
+        hotLoopOhm = FeederWire.ohmAt(Metal.COPPER, coldOhm, celsius, HOT_C);
         double measured = fault.loopOhm().orElse(0) + hotLoopOhm - coldOhm;
         loopImpedanceOhm = Math.max(supplyOhm + hotLoopOhm, measured);
         mostSeconds = fault.earthing().longestSeconds(supply.volts(), fault.finalCircuit());
@@ -63,8 +63,9 @@ final class Disconnection {
     /** Seconds that a residual-current device that works takes; empty where there is none, or it does not count. */
     private OptionalDouble residualSeconds() {
         boolean slow = fault.residual().isPresent()
-                && (trip(fault.residual().get(), 1, fault.ratedS()).state() == Compared.State.FAULT
-                        || trip(fault.residual().get(), FIVE, fault.fiveS()).state() == Compared.State.FAULT);
+                && (trip(fault.residual().get(), 1, fault.ratedS()).state() == CircuitComparison.ComparisonState.FAULT
+                        || trip(fault.residual().get(), FIVE, fault.fiveS()).state()
+                                == CircuitComparison.ComparisonState.FAULT);
         return fault.residual().isEmpty() || slow || !isTouchable()
                 ? OptionalDouble.empty()
                 : fault.residual().get().longestSeconds(leastFaultA());
@@ -94,14 +95,16 @@ final class Disconnection {
                 * fault.residual().map(ResidualDevice::residualA).orElse(0.0);
     }
 
-    Compared.State state() {
+    CircuitComparison.ComparisonState state() {
         if (isWithin(protectionSeconds(), mostSeconds)) {
-            return Compared.State.GOOD;
+            return CircuitComparison.ComparisonState.GOOD;
         }
         if (isWithin(residualSeconds(), mostSeconds)) {
-            return isResidualRead() ? Compared.State.GOOD : Compared.State.UNTESTED;
+            return isResidualRead()
+                    ? CircuitComparison.ComparisonState.GOOD
+                    : CircuitComparison.ComparisonState.UNTESTED;
         }
-        return isLeftToACurve() ? Compared.State.UNTESTED : Compared.State.FAULT;
+        return isLeftToACurve() ? CircuitComparison.ComparisonState.UNTESTED : CircuitComparison.ComparisonState.FAULT;
     }
 
     private boolean isLeftToACurve() {
@@ -113,61 +116,61 @@ final class Disconnection {
     /** What a fault at the farthest point does, for a person without formulas. */
     String says() {
         StringBuilder says = new StringBuilder("A fault to earth at the farthest point draws "
-                + Engineering.text(leastFaultA(), "A") + " with the cable hot");
+                + EngineeringFormat.text(leastFaultA(), "A") + " with the cable hot");
         supply.protection().ifPresent(each -> says.append(": the " + each.name() + " " + each.does(leastFaultA())));
         says.append(".");
         fault.residual().ifPresent(each -> says.append(" ").append(residualSays(each)));
         return switch (state()) {
             case GOOD -> says.toString();
             case UNTESTED ->
-                says + " " + Engineering.text(mostSeconds, "s") + " are allowed; "
+                says + " " + EngineeringFormat.text(mostSeconds, "s") + " are allowed; "
                         + (isWithin(residualSeconds(), mostSeconds)
                                 ? "its trip times at once and at five times its current are to be read."
                                 : "whether it melts in time is for its maker's curve to show.");
-            default -> says + " That is not in time: " + Engineering.text(mostSeconds, "s") + " are allowed.";
+            default -> says + " That is not in time: " + EngineeringFormat.text(mostSeconds, "s") + " are allowed.";
         };
     }
 
     private String residualSays(ResidualDevice device) {
         if (!isTouchable()) {
-            return "The " + device.name() + " leaves " + Engineering.text(touchV(), "V")
+            return "The " + device.name() + " leaves " + EngineeringFormat.text(touchV(), "V")
                     + " on exposed metal before it has to open; 50 V are allowed.";
         }
         OptionalDouble seconds = residualSeconds();
         return seconds.isEmpty()
                 ? "The " + device.name() + " does not count: it was too slow, or need not open at that current."
-                : "An " + device.name() + " that works opens within " + Engineering.text(seconds.getAsDouble(), "s")
-                        + ".";
+                : "An " + device.name() + " that works opens within "
+                        + EngineeringFormat.text(seconds.getAsDouble(), "s") + ".";
     }
 
-    List<Sheet.Line> lines() {
-        List<Sheet.Line> lines = new ArrayList<>();
+    List<CircuitReport.ReportLine> lines() {
+        List<CircuitReport.ReportLine> lines = new ArrayList<>();
         lines.add(loop());
         fault.loopOhm().ifPresent(read -> lines.add(measured(read)));
         lines.add(time());
         fault.residual().ifPresent(device -> residual(device, lines));
-        lines.add(new Sheet.Line(
+        lines.add(new CircuitReport.ReportLine(
                 "fault current",
                 "least, at the farthest point, hot: it has to trip the device",
-                Engineering.text(leastFaultA(), "A"),
+                EngineeringFormat.text(leastFaultA(), "A"),
                 "",
-                Compared.State.UNTESTED,
-                Engineering.figure(fault.factor()) + " × U0 / Zs"));
+                CircuitComparison.ComparisonState.UNTESTED,
+                EngineeringFormat.figure(fault.factor()) + " × U0 / Zs"));
         lines.add(breaking());
         heat().ifPresent(lines::add);
         return lines;
     }
 
-    private Sheet.Line loop() {
+    private CircuitReport.ReportLine loop() {
         OptionalDouble enoughA = enoughA();
         boolean decides = enoughA.isPresent() && !isWithin(residualSeconds(), mostSeconds);
         String most = enoughA.isPresent()
-                ? "maximum " + Engineering.text(fault.factor() * supply.volts() / enoughA.getAsDouble(), "Ω")
+                ? "maximum " + EngineeringFormat.text(fault.factor() * supply.volts() / enoughA.getAsDouble(), "Ω")
                 : "";
         String source = enoughA.isEmpty()
                 ? "Ze + (R1 + R2)"
-                : Engineering.figure(fault.factor()) + " × " + Engineering.text(supply.volts(), "V") + " / "
-                        + Engineering.text(enoughA.getAsDouble(), "A") + ": "
+                : EngineeringFormat.figure(fault.factor()) + " × " + EngineeringFormat.text(supply.volts(), "V") + " / "
+                        + EngineeringFormat.text(enoughA.getAsDouble(), "A") + ": "
                         + supply.protection().orElseThrow().name() + ", "
                         + supply.protection()
                                 .orElseThrow()
@@ -175,19 +178,19 @@ final class Disconnection {
                                         breaker -> "top of its band, IEC 60898-1",
                                         fuse -> "its gate, IEC 60269-1, table 3");
         return decides
-                ? new Sheet.Line(
+                ? new CircuitReport.ReportLine(
                         "loop impedance",
                         "at the farthest point, cable at 70 °C",
-                        Engineering.text(loopImpedanceOhm, "Ω"),
+                        EngineeringFormat.text(loopImpedanceOhm, "Ω"),
                         most,
                         state(),
                         source)
-                : new Sheet.Line(
+                : new CircuitReport.ReportLine(
                         "loop impedance",
                         "at the farthest point, cable at 70 °C",
-                        Engineering.text(loopImpedanceOhm, "Ω"),
+                        EngineeringFormat.text(loopImpedanceOhm, "Ω"),
                         "",
-                        Compared.State.UNTESTED,
+                        CircuitComparison.ComparisonState.UNTESTED,
                         most.isEmpty() ? source : "for the protective device alone " + most + ", " + source);
     }
 
@@ -199,83 +202,87 @@ final class Disconnection {
         return enough.orElse(OptionalDouble.empty());
     }
 
-    private Sheet.Line time() {
+    private CircuitReport.ReportLine time() {
         double[] shown = DoubleStream.of(
                         protectionSeconds().orElse(Double.POSITIVE_INFINITY),
                         residualSeconds().orElse(Double.POSITIVE_INFINITY))
                 .filter(Double::isFinite)
                 .toArray();
-        return new Sheet.Line(
+        return new CircuitReport.ReportLine(
                 "disconnection time",
                 "of a fault to earth at the farthest point, at the longest",
                 shown.length == 0
                         ? "not limited"
-                        : Engineering.text(DoubleStream.of(shown).min().getAsDouble(), "s"),
-                "maximum " + Engineering.text(mostSeconds, "s"),
+                        : EngineeringFormat.text(DoubleStream.of(shown).min().getAsDouble(), "s"),
+                "maximum " + EngineeringFormat.text(mostSeconds, "s"),
                 state(),
                 "IEC 60364-4-41, "
                         + (fault.finalCircuit() ? "table 41.1: " : "411.3.2: ") + fault.earthing()
                         + (fault.finalCircuit()
-                                ? ", final circuit at " + Engineering.text(supply.volts(), "V")
+                                ? ", final circuit at " + EngineeringFormat.text(supply.volts(), "V")
                                 : ", distribution circuit"));
     }
 
     /** A loop read live beside the calculated one: well above it something is loose; below it other metal helps. */
-    private Sheet.Line measured(double read) {
+    private CircuitReport.ReportLine measured(double read) {
         double calculated = supplyOhm + coldOhm;
         boolean high = read > calculated * (1 + MORE_SHARE) + MORE_OHM;
-        return new Sheet.Line(
+        return new CircuitReport.ReportLine(
                 "loop impedance",
                 "measured at the farthest point, cable as cold as in the dead tests",
-                Engineering.text(read, "Ω"),
-                "calculated " + Engineering.text(calculated, "Ω"),
-                high ? Compared.State.WATCH : Compared.State.GOOD,
+                EngineeringFormat.text(read, "Ω"),
+                "calculated " + EngineeringFormat.text(calculated, "Ω"),
+                high ? CircuitComparison.ComparisonState.WATCH : CircuitComparison.ComparisonState.GOOD,
                 high
                         ? "Ze + (R1 + R2); over 20 % and 0.1 Ω above it (rule of thumb): look for a loose joint"
                         : "Ze + (R1 + R2), within 20 % and 0.1 Ω above it (rule of thumb)");
     }
 
-    private void residual(ResidualDevice device, List<Sheet.Line> lines) {
+    private void residual(ResidualDevice device, List<CircuitReport.ReportLine> lines) {
         lines.add(trip(device, 1, fault.ratedS()));
         lines.add(trip(device, FIVE, fault.fiveS()));
         if (fault.earthing() == Earthing.TT) {
-            lines.add(new Sheet.Line(
+            lines.add(new CircuitReport.ReportLine(
                     "touch voltage",
                     "loop impedance × rated residual current",
-                    Engineering.text(touchV(), "V"),
+                    EngineeringFormat.text(touchV(), "V"),
                     "maximum 50 V",
-                    isTouchable() ? Compared.State.GOOD : Compared.State.FAULT,
+                    isTouchable() ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT,
                     "IEC 60364-4-41, 411.5.3; the whole loop instead of the electrode, which is not less"));
         }
     }
 
-    private static Sheet.Line trip(ResidualDevice device, int times, OptionalDouble read) {
+    private static CircuitReport.ReportLine trip(ResidualDevice device, int times, OptionalDouble read) {
         double current = times * device.residualA();
         double most = device.longestSeconds(current).orElseThrow();
         double least = device.shortestSeconds(current);
         boolean right = read.isPresent() && read.getAsDouble() <= most && read.getAsDouble() >= least;
-        return new Sheet.Line(
+        return new CircuitReport.ReportLine(
                 "RCD",
-                "trip time at " + Engineering.text(current, "A"),
-                read.isPresent() ? Engineering.text(read.getAsDouble(), "s") : "",
+                "trip time at " + EngineeringFormat.text(current, "A"),
+                read.isPresent() ? EngineeringFormat.text(read.getAsDouble(), "s") : "",
                 least > 0
-                        ? Engineering.text(least, "s") + " to " + Engineering.text(most, "s")
-                        : "maximum " + Engineering.text(most, "s"),
-                read.isEmpty() ? Compared.State.UNTESTED : right ? Compared.State.GOOD : Compared.State.FAULT,
+                        ? EngineeringFormat.text(least, "s") + " to " + EngineeringFormat.text(most, "s")
+                        : "maximum " + EngineeringFormat.text(most, "s"),
+                read.isEmpty()
+                        ? CircuitComparison.ComparisonState.UNTESTED
+                        : right ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT,
                 ResidualDevice.SOURCE);
     }
 
-    private Sheet.Line breaking() {
+    private CircuitReport.ReportLine breaking() {
         double most = supply.volts() / supplyOhm;
         OptionalDouble breaks = fault.breakingA();
-        return new Sheet.Line(
+        return new CircuitReport.ReportLine(
                 "fault current",
                 "most, at the origin: the device has to break it",
-                Engineering.text(most, "A"),
-                breaks.isPresent() ? "maximum " + Engineering.text(breaks.getAsDouble(), "A") : "",
+                EngineeringFormat.text(most, "A"),
+                breaks.isPresent() ? "maximum " + EngineeringFormat.text(breaks.getAsDouble(), "A") : "",
                 breaks.isEmpty()
-                        ? Compared.State.UNTESTED
-                        : most <= breaks.getAsDouble() ? Compared.State.GOOD : Compared.State.FAULT,
+                        ? CircuitComparison.ComparisonState.UNTESTED
+                        : most <= breaks.getAsDouble()
+                                ? CircuitComparison.ComparisonState.GOOD
+                                : CircuitComparison.ComparisonState.FAULT,
                 "U0 / Ze");
     }
 
@@ -283,22 +290,24 @@ final class Disconnection {
      * The section that stands the least fault current until it is cut off; nothing where that time is not known, and no verdict
      * where it is so short that the device's let-through decides.
      */
-    private Optional<Sheet.Line> heat() {
+    private Optional<CircuitReport.ReportLine> heat() {
         OptionalDouble seconds = protectionSeconds();
         if (seconds.isEmpty() || seconds.getAsDouble() > MOST_ADIABATIC_S) {
             return Optional.empty();
         }
         boolean atOnce = seconds.getAsDouble() <= ADIABATIC_S;
-        double least = Wire.adiabaticMm2(Wire.Insulation.COPPER_PVC, leastFaultA(), seconds.getAsDouble());
+        double least = FeederWire.adiabaticMm2(FeederWire.Insulation.COPPER_PVC, leastFaultA(), seconds.getAsDouble());
         return Optional.of(
-                new Sheet.Line(
+                new CircuitReport.ReportLine(
                         "protective conductor",
                         "its section against the heat of that fault",
-                        Engineering.text(protectiveMm2, "mm²"),
-                        atOnce ? "" : "minimum " + Engineering.text(least, "mm²"),
+                        EngineeringFormat.text(protectiveMm2, "mm²"),
+                        atOnce ? "" : "minimum " + EngineeringFormat.text(least, "mm²"),
                         atOnce
-                                ? Compared.State.UNTESTED
-                                : protectiveMm2 >= least ? Compared.State.GOOD : Compared.State.FAULT,
+                                ? CircuitComparison.ComparisonState.UNTESTED
+                                : protectiveMm2 >= least
+                                        ? CircuitComparison.ComparisonState.GOOD
+                                        : CircuitComparison.ComparisonState.FAULT,
                         atOnce
                                 ? "cut off within 0.1 s: the device's let-through decides, which its maker gives"
                                 : "I √t / 115, IEC 60364-5-54, copper in PVC; nearer the origin the device's let-through decides"));

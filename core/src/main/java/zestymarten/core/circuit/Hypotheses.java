@@ -16,26 +16,26 @@ final class Hypotheses {
     private static final double MOST = 60;
 
     private final Circuit circuit;
-    private final Predicted predicted;
-    private final Readings readings;
+    private final CircuitPrediction predicted;
+    private final CircuitReadings readings;
     private final Trial trial;
-    private final List<Fit> all = new ArrayList<>();
+    private final List<PatternFit> all = new ArrayList<>();
 
-    Hypotheses(Circuit circuit, Predicted predicted, Readings readings) {
+    Hypotheses(Circuit circuit, CircuitPrediction predicted, CircuitReadings readings) {
         this.circuit = circuit;
         this.predicted = predicted;
         this.readings = readings;
         trial = new Trial(predicted, readings);
     }
 
-    List<Fit> all() {
+    List<PatternFit> all() {
         add(new Pattern.Good(), 0);
         cable();
         points();
         if (circuit.ring()) {
-            add(new Pattern.WrongWay(Linked.LINE_NEUTRAL), Recognised.prior(1, false));
-            add(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), Recognised.prior(1, false));
-            add(new Pattern.WrongWayTwice(), Recognised.prior(2, false));
+            add(new Pattern.WrongWay(Linked.LINE_NEUTRAL), RecognisedPattern.prior(1, false));
+            add(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), RecognisedPattern.prior(1, false));
+            add(new Pattern.WrongWayTwice(), RecognisedPattern.prior(2, false));
             if (mayBeShortened()) {
                 pairs(Pattern.Interconnected::new, 0.5, MOST);
             }
@@ -44,8 +44,8 @@ final class Hypotheses {
             }
         }
         otherProtective();
-        best(1.12, 4, Recognised.prior(1, true), Pattern.Longer::new);
-        best(0.25, 0.88, Recognised.prior(2, true), Pattern.Longer::new);
+        best(1.12, 4, RecognisedPattern.prior(1, true), Pattern.Longer::new);
+        best(0.25, 0.88, RecognisedPattern.prior(2, true), Pattern.Longer::new);
         return all;
     }
 
@@ -58,19 +58,22 @@ final class Hypotheses {
         List<Double> others = USUAL_MM2.stream()
                 .filter(each -> Math.abs(Math.log(each / drawn)) > 0.2 && each >= drawn / 5 && each <= drawn * 5)
                 .toList();
-        others.forEach(each -> add(new Pattern.OtherProtective(each), Recognised.prior(2 * others.size(), true)));
+        others.forEach(
+                each -> add(new Pattern.OtherProtective(each), RecognisedPattern.prior(2 * others.size(), true)));
     }
 
     private void cable() {
         for (int i = 0; i < circuit.stretches().size(); i++) {
-            add(new Pattern.Cut(i), Recognised.prior(6 * circuit.stretches().size(), false));
+            add(
+                    new Pattern.CableCut(i),
+                    RecognisedPattern.prior(6 * circuit.stretches().size(), false));
         }
         int places = 3 * circuit.stretches().size();
-        for (Role role : Role.values()) {
+        for (ConductorRole role : ConductorRole.values()) {
             for (int i = 0; i < circuit.stretches().size(); i++) {
                 int stretch = i;
-                add(new Pattern.Broken(role, i), Recognised.prior(places, false));
-                best(0.04, MOST, Recognised.prior(places, true), ohm -> new Pattern.Loose(role, stretch, ohm));
+                add(new Pattern.ConductorBroken(role, i), RecognisedPattern.prior(places, false));
+                best(0.04, MOST, RecognisedPattern.prior(places, true), ohm -> new Pattern.Loose(role, stretch, ohm));
             }
         }
     }
@@ -78,19 +81,25 @@ final class Hypotheses {
     private void points() {
         int places = circuit.points().size();
         for (String point : circuit.points()) {
-            best(1.5, MOST, Recognised.prior(places, true), metres -> new Pattern.OnSpur(point, metres));
-            add(new Pattern.Swapped(point, Role.LINE, Role.NEUTRAL), Recognised.prior(3 * places, false));
-            add(new Pattern.Swapped(point, Role.LINE, Role.PROTECTIVE), Recognised.prior(3 * places, false));
-            add(new Pattern.Swapped(point, Role.NEUTRAL, Role.PROTECTIVE), Recognised.prior(3 * places, false));
-            for (Role role : Role.values()) {
-                add(new Pattern.Missing(point, role), Recognised.prior(3 * places, false));
+            best(1.5, MOST, RecognisedPattern.prior(places, true), metres -> new Pattern.OnSpur(point, metres));
+            add(
+                    new Pattern.Swapped(point, ConductorRole.LINE, ConductorRole.NEUTRAL),
+                    RecognisedPattern.prior(3 * places, false));
+            add(
+                    new Pattern.Swapped(point, ConductorRole.LINE, ConductorRole.PROTECTIVE),
+                    RecognisedPattern.prior(3 * places, false));
+            add(
+                    new Pattern.Swapped(point, ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE),
+                    RecognisedPattern.prior(3 * places, false));
+            for (ConductorRole role : ConductorRole.values()) {
+                add(new Pattern.Missing(point, role), RecognisedPattern.prior(3 * places, false));
             }
         }
     }
 
     /** A way across a ring lowers every conductor from end to end: where one was read and is not low, there is none to be seen. */
     private boolean mayBeShortened() {
-        return Arrays.stream(Role.values())
+        return Arrays.stream(ConductorRole.values())
                 .map(Spot::ends)
                 .filter(spot -> readings.ohm(spot).isPresent())
                 .allMatch(this::isLow);
@@ -98,7 +107,7 @@ final class Hypotheses {
 
     /** Metal beside the ring lowers the protective conductor alone. */
     private boolean mayBeBridged() {
-        Spot ends = Spot.ends(Role.PROTECTIVE);
+        Spot ends = Spot.ends(ConductorRole.PROTECTIVE);
         return readings.ohm(ends).isPresent() && isLow(ends);
     }
 
@@ -119,8 +128,8 @@ final class Hypotheses {
     private void pairs(Between between, double least, double most) {
         int outlets = circuit.outlets();
         int pairs = Math.max(1, (outlets - 1) * (outlets - 2) / 2);
-        double prior = Recognised.prior(pairs, true);
-        double promising = all.stream().mapToDouble(Fit::log).max().orElse(0);
+        double prior = RecognisedPattern.prior(pairs, true);
+        double promising = all.stream().mapToDouble(PatternFit::log).max().orElse(0);
         double rough = Math.sqrt(least * most);
         record Rough(int from, int to, double log) {}
         List<Rough> promised = new ArrayList<>();

@@ -2,7 +2,7 @@ package zestymarten.core.circuit;
 
 import java.util.OptionalDouble;
 import zestymarten.core.conductor.Protection;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * What the two legs of a ring carry once it is open in a stretch.
@@ -24,15 +24,16 @@ public record Legs(int onA, int onB) {
      */
     public String says(Protection protection, OptionalDouble legA) {
         String fed = "End A feeds " + points(onA) + " alone, end B " + points(onB) + ". The " + protection.name()
-                + " lets " + Engineering.text(protection.ratedA(), "A")
+                + " lets " + EngineeringFormat.text(protection.ratedA(), "A")
                 + " through one leg that was to carry a part of it";
         if (legA.isEmpty()) {
             return fed + ". Say what one leg may carry to see the overload.";
         }
         double times = protection.ratedA() / legA.getAsDouble();
         return times > 1
-                ? fed + ", and may carry " + Engineering.text(legA.getAsDouble(), "A") + ": "
-                        + Engineering.figure(Math.round(times * 100) / 100.0) + " times that, and nothing cuts it off."
+                ? fed + ", and may carry " + EngineeringFormat.text(legA.getAsDouble(), "A") + ": "
+                        + EngineeringFormat.figure(Math.round(times * 100) / 100.0)
+                        + " times that, and nothing cuts it off."
                 : fed + ", and may carry all of it.";
     }
 

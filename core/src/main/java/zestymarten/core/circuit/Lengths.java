@@ -30,7 +30,7 @@ public enum Lengths {
      * A circuit as long as its readings say: a ring as a whole, by the conductors from end to end; a radial stretch by stretch,
      * by line to neutral. Where nothing of the kind was read, or the lengths are known, it stays as drawn.
      */
-    static Circuit sized(Circuit circuit, Readings readings) {
+    static Circuit sized(Circuit circuit, CircuitReadings readings) {
         if (circuit.lengths() == DRAWN || readings.isEmpty()) {
             return circuit;
         }
@@ -38,9 +38,9 @@ public enum Lengths {
     }
 
     /** The middle ratio of the three: one conductor that is loose or open does not decide. */
-    private static Circuit ring(Circuit circuit, Readings readings) {
-        Predicted predicted = new Predicted(circuit);
-        List<Double> ratios = Stream.of(Role.values())
+    private static Circuit ring(Circuit circuit, CircuitReadings readings) {
+        CircuitPrediction predicted = new CircuitPrediction(circuit);
+        List<Double> ratios = Stream.of(ConductorRole.values())
                 .map(Spot::ends)
                 .filter(spot -> readings.ohm(spot).orElse(0) > 0)
                 .map(spot ->
@@ -55,8 +55,8 @@ public enum Lengths {
                 circuit.stretches().stream().map(each -> each.metres() * factor).toList());
     }
 
-    private static Circuit radial(Circuit circuit, Readings readings) {
-        double ohmPerMetre = circuit.stretches().get(0).ohm(Role.LINE, circuit.celsius())
+    private static Circuit radial(Circuit circuit, CircuitReadings readings) {
+        double ohmPerMetre = circuit.stretches().get(0).ohm(ConductorRole.LINE, circuit.celsius())
                 * 2
                 / circuit.stretches().get(0).metres();
         List<Double> metres = new ArrayList<>();

@@ -14,11 +14,11 @@ public enum Linked {
     LINE_PROTECTIVE_AT_A;
 
     /** The conductor that is linked to the line; the line itself when all are apart. */
-    public Role other() {
+    public ConductorRole other() {
         return switch (this) {
-            case APART -> Role.LINE;
-            case LINE_NEUTRAL, LINE_NEUTRAL_AT_A -> Role.NEUTRAL;
-            case LINE_PROTECTIVE, LINE_PROTECTIVE_AT_A -> Role.PROTECTIVE;
+            case APART -> ConductorRole.LINE;
+            case LINE_NEUTRAL, LINE_NEUTRAL_AT_A -> ConductorRole.NEUTRAL;
+            case LINE_PROTECTIVE, LINE_PROTECTIVE_AT_A -> ConductorRole.PROTECTIVE;
         };
     }
 

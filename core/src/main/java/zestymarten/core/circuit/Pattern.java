@@ -12,13 +12,13 @@ public sealed interface Pattern {
     record WrongWayTwice() implements Pattern {}
 
     /** All three conductors are open in a stretch. */
-    record Cut(int stretch) implements Pattern {}
+    record CableCut(int stretch) implements Pattern {}
 
     /** A conductor is open in a stretch. */
-    record Broken(Role role, int stretch) implements Pattern {}
+    record ConductorBroken(ConductorRole role, int stretch) implements Pattern {}
 
     /** A joint in or at the ends of a stretch has so many ohms too many. */
-    record Loose(Role role, int stretch, double ohm) implements Pattern {}
+    record Loose(ConductorRole role, int stretch, double ohm) implements Pattern {}
 
     /** A point is not on the ring but hangs on it by so many metres. */
     record OnSpur(String point, double metres) implements Pattern {}
@@ -27,10 +27,10 @@ public sealed interface Pattern {
     record Interconnected(int from, int to, double metres) implements Pattern {}
 
     /** Two conductors have changed places at a point. */
-    record Swapped(String point, Role a, Role b) implements Pattern {}
+    record Swapped(String point, ConductorRole a, ConductorRole b) implements Pattern {}
 
     /** A conductor does not reach the accessory of a point. */
-    record Missing(String point, Role role) implements Pattern {}
+    record Missing(String point, ConductorRole role) implements Pattern {}
 
     /** The protective conductor has another section than drawn all along, in mm². */
     record OtherProtective(double mm2) implements Pattern {}
@@ -42,16 +42,16 @@ public sealed interface Pattern {
     record Longer(double factor) implements Pattern {}
 
     /** One answer for each member of the family. */
-    interface Cases<T> {
+    interface PatternCases<T> {
         T good();
 
         T wrongWay(WrongWay pattern);
 
         T wrongWayTwice(WrongWayTwice pattern);
 
-        T cut(Cut pattern);
+        T cut(CableCut pattern);
 
-        T broken(Broken pattern);
+        T broken(ConductorBroken pattern);
 
         T loose(Loose pattern);
 
@@ -71,14 +71,14 @@ public sealed interface Pattern {
     }
 
     /** Chooses the answer that fits this member. */
-    default <T> T fold(Cases<T> cases) {
+    default <T> T fold(PatternCases<T> cases) {
         if (this instanceof WrongWay way) {
             return cases.wrongWay(way);
         } else if (this instanceof WrongWayTwice twice) {
             return cases.wrongWayTwice(twice);
-        } else if (this instanceof Cut cut) {
+        } else if (this instanceof CableCut cut) {
             return cases.cut(cut);
-        } else if (this instanceof Broken broken) {
+        } else if (this instanceof ConductorBroken broken) {
             return cases.broken(broken);
         } else if (this instanceof Loose loose) {
             return cases.loose(loose);
@@ -102,11 +102,11 @@ public sealed interface Pattern {
 
     /** Its kind in a word or two, as the columns of a table are headed. */
     default String kind() {
-        return fold(Told.KINDS);
+        return fold(PatternWords.KINDS);
     }
 
     /** What it is and where, as a sentence. */
     default String says(Circuit circuit) {
-        return fold(new Told(circuit));
+        return fold(new PatternWords(circuit));
     }
 }

@@ -8,17 +8,17 @@ import zestymarten.core.assembly.Terminal;
  */
 public record Spot(Linked linked, Terminal a, Terminal b) {
     /** One conductor of a ring from end to end, nothing linked. */
-    public static Spot ends(Role role) {
+    public static Spot ends(ConductorRole role) {
         return new Spot(Linked.APART, Circuit.end(role, 'A'), Circuit.end(role, 'B'));
     }
 
     /** The two linked conductors, read at a point such as {@code 3} or the end of a spur, {@code 3s}. */
     public static Spot at(Linked linked, String point) {
-        return between(linked, point, Role.LINE, linked.other());
+        return between(linked, point, ConductorRole.LINE, linked.other());
     }
 
     /** Any two conductors at a point. */
-    public static Spot between(Linked linked, String point, Role a, Role b) {
+    public static Spot between(Linked linked, String point, ConductorRole a, ConductorRole b) {
         return new Spot(linked, Circuit.at(a, point), Circuit.at(b, point));
     }
 
@@ -37,12 +37,12 @@ public record Spot(Linked linked, Terminal a, Terminal b) {
     }
 
     /** What the conductor of a terminal is for. */
-    static Role role(Terminal terminal) {
+    static ConductorRole role(Terminal terminal) {
         String letter = terminal.connector().startsWith("S") ? terminal.pin() : terminal.connector();
         return switch (letter) {
-            case "L" -> Role.LINE;
-            case "N" -> Role.NEUTRAL;
-            default -> Role.PROTECTIVE;
+            case "L" -> ConductorRole.LINE;
+            case "N" -> ConductorRole.NEUTRAL;
+            default -> ConductorRole.PROTECTIVE;
         };
     }
 }

@@ -5,7 +5,7 @@ package zestymarten.core.circuit;
  *
  * @param from number of the outlet that it leaves, from 1
  */
-public record Spur(int from, Stretch cable) {
+public record Spur(int from, CableStretch cable) {
     public Spur {
         if (from < 1) {
             throw new IllegalArgumentException("A spur leaves an outlet, counted from 1; read " + from + ".");

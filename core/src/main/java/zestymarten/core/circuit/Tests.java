@@ -3,7 +3,7 @@ package zestymarten.core.circuit;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.MeterReading;
 
 /**
  * All dead tests of a circuit as far as they are taken.
@@ -12,13 +12,14 @@ import zestymarten.core.quantity.Understood;
  * @param polarity {@code right} at every point that was looked at; anything else names the points where it is wrong; empty: not
  *     looked at
  */
-public record Tests(Circuit circuit, Readings readings, Map<Pair, Understood> insulation, Optional<String> polarity) {
+public record Tests(
+        Circuit circuit, CircuitReadings readings, Map<TestPair, MeterReading> insulation, Optional<String> polarity) {
     public static final String RIGHT = "right";
     private static final java.util.Set<String> RIGHT_WORDS =
             java.util.Set.of(RIGHT, "ok", "okay", "yes", "good", "correct", "fine", "pass", "all right", "all ok");
 
     public Tests {
-        Map<Pair, Understood> copy = new EnumMap<>(Pair.class);
+        Map<TestPair, MeterReading> copy = new EnumMap<>(TestPair.class);
         copy.putAll(insulation);
         insulation = java.util.Collections.unmodifiableMap(copy);
         insulation.forEach((pair, shown) -> {
@@ -35,7 +36,7 @@ public record Tests(Circuit circuit, Readings readings, Map<Pair, Understood> in
     }
 
     /** Two conductors between which insulation is tested. */
-    public enum Pair {
+    public enum TestPair {
         LINE_NEUTRAL,
         LINE_PROTECTIVE,
         NEUTRAL_PROTECTIVE;

@@ -29,10 +29,10 @@ final class Trial {
 
     private final List<Spot> spots;
     private final Lengths lengths;
-    private final Predicted.Many predicted;
+    private final CircuitPrediction.Many predicted;
     private final double[] read;
 
-    Trial(Predicted predicted, Readings readings) {
+    Trial(CircuitPrediction predicted, CircuitReadings readings) {
         spots = List.copyOf(readings.ohms().keySet());
         lengths = predicted.lengths();
         this.predicted = predicted.at(spots);
@@ -41,10 +41,10 @@ final class Trial {
                 .toArray();
     }
 
-    Fit fit(Pattern pattern) {
+    PatternFit fit(Pattern pattern) {
         double[] expected = predicted.of(pattern);
         double factor = factor(expected);
-        return new Fit(pattern, factor, log(expected, factor));
+        return new PatternFit(pattern, factor, log(expected, factor));
     }
 
     /** The readings that a pattern does not explain, in their order. */
@@ -69,30 +69,30 @@ final class Trial {
     }
 
     /** The fit of a family of patterns at its best value within a range: the best of a few, then golden section, on logarithms. */
-    Fit best(double from, double to, DoubleFunction<Pattern> pattern) {
-        DoubleFunction<Fit> at = log -> fit(pattern.apply(Math.exp(log)));
+    PatternFit best(double from, double to, DoubleFunction<Pattern> pattern) {
+        DoubleFunction<PatternFit> at = log -> fit(pattern.apply(Math.exp(log)));
         double step = (Math.log(to) - Math.log(from)) / ROUGH;
         double middle = Math.log(from) + step / 2;
-        Fit best = at.apply(middle);
+        PatternFit best = at.apply(middle);
         for (int i = 1; i < ROUGH; i++) {
             double value = Math.log(from) + (i + 0.5) * step;
-            Fit fit = at.apply(value);
+            PatternFit fit = at.apply(value);
             if (fit.log() > best.log()) {
                 best = fit;
                 middle = value;
             }
         }
-        Fit fine = golden(at, middle - step, middle + step);
+        PatternFit fine = golden(at, middle - step, middle + step);
         return fine.log() > best.log() ? fine : best;
     }
 
-    private static Fit golden(DoubleFunction<Fit> at, double from, double to) {
+    private static PatternFit golden(DoubleFunction<PatternFit> at, double from, double to) {
         double low = from;
         double high = to;
         double left = high - GOLDEN * (high - low);
         double right = low + GOLDEN * (high - low);
-        Fit atLeft = at.apply(left);
-        Fit atRight = at.apply(right);
+        PatternFit atLeft = at.apply(left);
+        PatternFit atRight = at.apply(right);
         while (high - low > FINE) {
             if (atLeft.log() > atRight.log()) {
                 high = right;

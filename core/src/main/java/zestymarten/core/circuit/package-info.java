@@ -3,7 +3,7 @@
  * fault at the end would be cut off.
  *
  * <p>Door: {@link zestymarten.core.circuit.Circuit}, {@link zestymarten.core.circuit.Spot}, {@link
- * zestymarten.core.circuit.Recognised}, {@link zestymarten.core.circuit.EarthFault}, {@link
+ * zestymarten.core.circuit.RecognisedPattern}, {@link zestymarten.core.circuit.EarthFault}, {@link
  * zestymarten.core.circuit.CircuitText}. Uses {@code quantity}, {@code assembly}, {@code network}, {@code limit}, {@code
  * conductor}. There is no formula of a ring in here: every figure is an effective resistance of the network.
  */

@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.ResourceTable;
 
 /**
@@ -50,7 +50,7 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
     /** "At once" is below a tenth of a second. */
     private static final double AT_ONCE_S = 0.1;
 
-    private static final Map<Curve, ResourceTable.Row> ROWS =
+    private static final Map<Curve, ResourceTable.TableRow> ROWS =
             Arrays.stream(Curve.values()).collect(Collectors.toMap(Function.identity(), Breaker::row));
 
     public Breaker {
@@ -60,7 +60,7 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
         }
     }
 
-    private static ResourceTable.Row row(Curve curve) {
+    private static ResourceTable.TableRow row(Curve curve) {
         return ResourceTable.read(Breaker.class, "protective-device-iec60898.csv").stream()
                 .filter(row -> row.cell("curve").equals(curve.name()))
                 .findFirst()
@@ -94,7 +94,7 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
 
     @Override
     public String name() {
-        return curve + Engineering.figure(ratedA);
+        return curve + EngineeringFormat.figure(ratedA);
     }
 
     /** Hours that a small overload may last: 1, above 63 A 2. */
@@ -129,7 +129,7 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
     }
 
     private double cell(String column) {
-        ResourceTable.Row row = ROWS.get(curve);
+        ResourceTable.TableRow row = ROWS.get(curve);
         if (row == null) {
             throw new IllegalStateException("The table has no curve " + curve + ".");
         }

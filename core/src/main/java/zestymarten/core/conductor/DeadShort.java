@@ -3,7 +3,7 @@ package zestymarten.core.conductor;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.assembly.Metal;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * A dead short at the far end of a feeder, there and back.
@@ -16,7 +16,11 @@ import zestymarten.core.quantity.Engineering;
  * @param protection empty for none
  */
 public record DeadShort(
-        Feeder feeder, double volts, double sourceOhm, Wire.Insulation insulation, Optional<Protection> protection) {
+        Feeder feeder,
+        double volts,
+        double sourceOhm,
+        FeederWire.Insulation insulation,
+        Optional<Protection> protection) {
     private static final double LEAST_S = 0.1;
     private static final double MOST_S = 5;
 
@@ -35,7 +39,7 @@ public record DeadShort(
 
     /** The same with the core as hot as its insulation may be in use: 70 °C in PVC, 90 °C in XLPE. */
     public double hotOhm() {
-        return Wire.ohmAt(feeder.metal(), coldOhm(), feeder.celsius(), hotCelsius());
+        return FeederWire.ohmAt(feeder.metal(), coldOhm(), feeder.celsius(), hotCelsius());
     }
 
     public double hotCelsius() {
@@ -43,16 +47,16 @@ public record DeadShort(
     }
 
     public double coldA() {
-        return Wire.shortAmperes(volts, sourceOhm, coldOhm());
+        return FeederWire.shortAmperes(volts, sourceOhm, coldOhm());
     }
 
     public double hotA() {
-        return Wire.shortAmperes(volts, sourceOhm, hotOhm());
+        return FeederWire.shortAmperes(volts, sourceOhm, hotOhm());
     }
 
     /** Watts in the whole feeder at first. */
     public double watts() {
-        return Wire.watts(coldA(), coldOhm());
+        return FeederWire.watts(coldA(), coldOhm());
     }
 
     public double wattsPerMetre() {
@@ -61,14 +65,14 @@ public record DeadShort(
 
     /** About how many seconds its insulation stands that; empty outside 0.1 to 5 s, where the formula does not hold. */
     public OptionalDouble standsS() {
-        double seconds = Wire.adiabaticSeconds(insulation, feeder.effectiveMm2(), coldA());
+        double seconds = FeederWire.adiabaticSeconds(insulation, feeder.effectiveMm2(), coldA());
         return seconds >= LEAST_S && seconds <= MOST_S ? OptionalDouble.of(seconds) : OptionalDouble.empty();
     }
 
     /** The current with the core as hot as its insulation stands in a short circuit: the least while it lasts. */
     public double endA() {
-        double ohm = Wire.ohmAt(feeder.metal(), coldOhm(), feeder.celsius(), insulation.endCelsius());
-        return Wire.shortAmperes(volts, sourceOhm, ohm);
+        double ohm = FeederWire.ohmAt(feeder.metal(), coldOhm(), feeder.celsius(), insulation.endCelsius());
+        return FeederWire.shortAmperes(volts, sourceOhm, ohm);
     }
 
     /** Seconds after which it has surely been cut off, the core getting hotter all the time; empty where it may never be. */
@@ -82,41 +86,41 @@ public record DeadShort(
      */
     public boolean isCutOff() {
         return cutOffS().orElse(Double.POSITIVE_INFINITY)
-                <= Wire.adiabaticSeconds(insulation, feeder.effectiveMm2(), coldA());
+                <= FeederWire.adiabaticSeconds(insulation, feeder.effectiveMm2(), coldA());
     }
 
     private String stands() {
         return standsS().isPresent()
                 ? "its insulation stands that for about "
-                        + Engineering.text(standsS().getAsDouble(), "s") + "."
+                        + EngineeringFormat.text(standsS().getAsDouble(), "s") + "."
                 : "it is not shown that its insulation stands that as long.";
     }
 
     /** What happens, for a person without formulas. */
     public String says() {
-        String heat = Engineering.text(watts(), "W") + " heat " + Engineering.text(feeder.metres(), "m") + " of cable, "
-                + Engineering.text(wattsPerMetre(), "W") + " a metre.";
+        String heat = EngineeringFormat.text(watts(), "W") + " heat " + EngineeringFormat.text(feeder.metres(), "m")
+                + " of cable, " + EngineeringFormat.text(wattsPerMetre(), "W") + " a metre.";
         if (protection.isEmpty()) {
             return "Nothing cuts it off: " + heat;
         }
         Protection by = protection.get();
         String hot = Feeder.four(hotA() / by.ratedA()) + " times what the " + by.name() + " is for";
         if (cutOffS().isEmpty()) {
-            return "A dead short draws " + Engineering.text(coldA(), "A") + ", and no more than "
-                    + Engineering.text(hotA(), "A") + " once the core is hot, " + hot + ": it " + by.does(hotA())
+            return "A dead short draws " + EngineeringFormat.text(coldA(), "A") + ", and no more than "
+                    + EngineeringFormat.text(hotA(), "A") + " once the core is hot, " + hot + ": it " + by.does(hotA())
                     + ". Meanwhile " + heat;
         }
-        String draws =
-                "A dead short draws " + Engineering.text(coldA(), "A") + ", hot " + hot + ": it " + by.does(hotA());
+        String draws = "A dead short draws " + EngineeringFormat.text(coldA(), "A") + ", hot " + hot + ": it "
+                + by.does(hotA());
         return isCutOff() ? draws + "." : draws + ", which is not in time: " + stands() + " Until then " + heat;
     }
 
     /** The constant for a metal in PVC or XLPE. */
-    public static Wire.Insulation insulation(Metal metal, boolean xlpe) {
+    public static FeederWire.Insulation insulation(Metal metal, boolean xlpe) {
         boolean copper = !metal.code().startsWith("alu");
         if (copper) {
-            return xlpe ? Wire.Insulation.COPPER_XLPE : Wire.Insulation.COPPER_PVC;
+            return xlpe ? FeederWire.Insulation.COPPER_XLPE : FeederWire.Insulation.COPPER_PVC;
         }
-        return xlpe ? Wire.Insulation.ALUMINIUM_XLPE : Wire.Insulation.ALUMINIUM_PVC;
+        return xlpe ? FeederWire.Insulation.ALUMINIUM_XLPE : FeederWire.Insulation.ALUMINIUM_PVC;
     }
 }

@@ -7,7 +7,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.limit.StandardSections;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * A conductor, or two in a loop, of which two of length, section and ohms are known: the third follows, and where all three are
@@ -89,7 +89,9 @@ public record Feeder(
 
     /** The section that the ohms imply in a metal, in mm²; the declared one where nothing was measured. */
     public double impliedMm2(Metal other) {
-        return ohm.isPresent() ? Wire.impliedMm2(other, pathM(), ohm.getAsDouble(), celsius) : areaMm2.orElseThrow();
+        return ohm.isPresent()
+                ? FeederWire.impliedMm2(other, pathM(), ohm.getAsDouble(), celsius)
+                : areaMm2.orElseThrow();
     }
 
     /**
@@ -134,13 +136,13 @@ public record Feeder(
 
     /** What it is, for a person without formulas. */
     public String says() {
-        String ohms = Engineering.text(ohms(), "\u03a9");
+        String ohms = EngineeringFormat.text(ohms(), "\u03a9");
         return switch (fit()) {
             case NOT_ASKED ->
                 areaMm2.isEmpty()
                         ? "The resistance fits " + section(metal) + "."
                         : lengthM.isEmpty()
-                                ? "This resistance gives about " + Engineering.text(metres(), "m") + " of cable."
+                                ? "This resistance gives about " + EngineeringFormat.text(metres(), "m") + " of cable."
                                 : "It should read about " + ohms + most() + ".";
             case FITS -> "It is what it says: " + ohms + most() + ".";
             case TOO_MANY_OHMS ->
@@ -149,7 +151,7 @@ public record Feeder(
                         + "; or a joint on the way is bad.";
             case TOO_FEW_OHMS ->
                 "Its resistance is lower than its copper can have: " + ohms + ", about "
-                        + Engineering.text(nominalOhm(), "\u03a9")
+                        + EngineeringFormat.text(nominalOhm(), "\u03a9")
                         + " expected. It is thicker or shorter than it says, or something beside it carries the current.";
         };
     }
@@ -161,7 +163,7 @@ public record Feeder(
     private String most() {
         OptionalDouble most = mostOhm();
         return most.isPresent()
-                ? ", at most " + Engineering.text(most.getAsDouble(), "\u03a9") + " by "
+                ? ", at most " + EngineeringFormat.text(most.getAsDouble(), "\u03a9") + " by "
                         + (strandClass == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228")
                 : "";
     }
@@ -173,7 +175,7 @@ public record Feeder(
                 : " (listed: "
                         + String.join(
                                 " and ",
-                                around.stream().map(Engineering::figure).toList()) + " mm\u00b2)";
+                                around.stream().map(EngineeringFormat::figure).toList()) + " mm\u00b2)";
         return four(impliedMm2(of)) + " mm\u00b2 of " + of.name() + nearest;
     }
 

@@ -4,7 +4,7 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 
 /** What cuts a current off that is too large. */
-public sealed interface Protection permits Breaker, Fuse {
+public sealed interface Protection permits Breaker, FuseLink {
     /** What it does at a current in amperes, 0 or above, in words that follow its name. */
     String does(double amperes);
 
@@ -29,11 +29,11 @@ public sealed interface Protection permits Breaker, Fuse {
      * @throws IllegalArgumentException for any other, or where there is none of so many amperes
      */
     static Protection of(String kind, double ratedA) {
-        return kind.equals("gG") ? new Fuse(ratedA) : new Breaker(Breaker.Curve.valueOf(kind), ratedA);
+        return kind.equals("gG") ? new FuseLink(ratedA) : new Breaker(Breaker.Curve.valueOf(kind), ratedA);
     }
 
     /** Chooses by kind. */
-    default <T> T fold(Function<Breaker, T> breaker, Function<Fuse, T> fuse) {
-        return this instanceof Breaker one ? breaker.apply(one) : fuse.apply((Fuse) this);
+    default <T> T fold(Function<Breaker, T> breaker, Function<FuseLink, T> fuse) {
+        return this instanceof Breaker one ? breaker.apply(one) : fuse.apply((FuseLink) this);
     }
 }

@@ -2,7 +2,7 @@
  * What a conductor of metal, section and length does: the section its ohms imply, the current of a dead short, heat.
  *
  * <p>Doors: {@link zestymarten.core.conductor.Feeder}, {@link zestymarten.core.conductor.DeadShort}, {@link
- * zestymarten.core.conductor.Protection}, {@link zestymarten.core.conductor.Wire}. Uses {@code limit}, {@code quantity} and
+ * zestymarten.core.conductor.Protection}, {@link zestymarten.core.conductor.FeederWire}. Uses {@code limit}, {@code quantity} and
  * {@code assembly}.
  */
 @NullMarked

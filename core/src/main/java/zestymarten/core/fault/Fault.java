@@ -62,7 +62,7 @@ public sealed interface Fault {
     }
 
     /** One answer for each kind. */
-    record Cases<T>(
+    record FaultCases<T>(
             Function<Open, T> open,
             Function<High, T> high,
             Function<Intermittent, T> intermittent,
@@ -73,14 +73,14 @@ public sealed interface Fault {
             Function<PartShort, T> partShort,
             Function<PartValue, T> partValue,
             Function<PartStuck, T> partStuck) {
-        public Cases {
+        public FaultCases {
             List.of(open, high, intermittent, shorted, moved, unbonded, partOpen, partShort, partValue, partStuck)
                     .forEach(Objects::requireNonNull);
         }
     }
 
     /** Chooses the answer for this kind. */
-    default <T> T fold(Cases<T> cases) {
+    default <T> T fold(FaultCases<T> cases) {
         if (this instanceof Open open) {
             return cases.open().apply(open);
         } else if (this instanceof High high) {

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Change;
 import zestymarten.core.network.WhatIf;
@@ -44,7 +44,7 @@ public final class FaultyUnit {
     }
 
     /** What an ideal ohmmeter reads; empty where there is no way through. */
-    public OptionalDouble ohms(Terminal a, Terminal b, State state, List<List<Terminal>> ties) {
+    public OptionalDouble ohms(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
         List<Change> changed =
                 faults.stream().flatMap(fault -> changes(fault, state)).toList();
         return changed.isEmpty()
@@ -52,8 +52,8 @@ public final class FaultyUnit {
                 : WhatIf.of(good.network(state, ties), changed).between(a, b);
     }
 
-    private Stream<Change> changes(Fault fault, State state) {
-        return fault.fold(new Fault.Cases<>(
+    private Stream<Change> changes(Fault fault, SwitchState state) {
+        return fault.fold(new Fault.FaultCases<>(
                 open -> removed(open.conductor()),
                 high -> altered(high),
                 touching -> Stream.of(),
@@ -87,7 +87,7 @@ public final class FaultyUnit {
         return changed.stream();
     }
 
-    private Stream<Change> partOpen(String component, State state) {
+    private Stream<Change> partOpen(String component, SwitchState state) {
         return good.part(component).stream()
                 .filter(part -> part.conductsIn(state))
                 .map(part -> new Change.Removed(part.a(), part.b(), good.ohm(part)));
@@ -97,13 +97,13 @@ public final class FaultyUnit {
         return good.part(component).stream().map(part -> new Change.Added(part.a(), part.b(), BYPASS));
     }
 
-    private Stream<Change> partValue(Fault.PartValue value, State state) {
+    private Stream<Change> partValue(Fault.PartValue value, SwitchState state) {
         return good.part(value.component()).stream()
                 .filter(part -> part.conductsIn(state))
                 .map(part -> new Change.Altered(part.a(), part.b(), good.ohm(part), good.ohm(part) * value.times()));
     }
 
-    private Stream<Change> partStuck(Fault.PartStuck stuck, State state) {
+    private Stream<Change> partStuck(Fault.PartStuck stuck, SwitchState state) {
         return good.part(stuck.component()).stream()
                 .filter(part -> part.conductsIn(state) != stuck.closed())
                 .map(part -> stuck.closed()

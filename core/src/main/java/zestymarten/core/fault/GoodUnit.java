@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Link;
 import zestymarten.core.network.Network;
@@ -30,10 +30,10 @@ public final class GoodUnit {
     private final Design design;
     private final Map<String, Double> conductors = new HashMap<>();
     private final Map<String, Double> parts = new HashMap<>();
-    private final Map<State, Network> free = new ConcurrentHashMap<>();
-    private volatile Optional<Tied> lastTied = Optional.empty();
+    private final Map<SwitchState, Network> free = new ConcurrentHashMap<>();
+    private volatile Optional<TiedTerminals> lastTied = Optional.empty();
 
-    private record Tied(State state, List<List<Terminal>> ties, Network network) {}
+    private record TiedTerminals(SwitchState state, List<List<Terminal>> ties, Network network) {}
 
     private GoodUnit(Design design, ToDoubleFunction<Conductor> spread) {
         this.design = design;
@@ -41,7 +41,7 @@ public final class GoodUnit {
             conductors.put(each.id(), ohm(design.limits().link(each)) * spread.applyAsDouble(each));
         }
         for (Component each : design.assembly().components()) {
-            if (each.kind() != Component.Kind.DIODE) {
+            if (each.kind() != Component.ComponentKind.DIODE) {
                 parts.put(each.id(), ohm(design.limits().link(each)));
             }
         }
@@ -86,21 +86,21 @@ public final class GoodUnit {
     }
 
     /** The network in a state, with groups of terminals tied together; of those tied only the last is kept. */
-    Network network(State state, List<List<Terminal>> ties) {
+    Network network(SwitchState state, List<List<Terminal>> ties) {
         if (ties.isEmpty()) {
             return free.computeIfAbsent(state, any -> made(state, ties));
         }
-        Optional<Tied> known = lastTied.filter(
+        Optional<TiedTerminals> known = lastTied.filter(
                 each -> each.state().equals(state) && each.ties().equals(ties));
         if (known.isPresent()) {
             return known.get().network();
         }
         Network network = made(state, ties);
-        lastTied = Optional.of(new Tied(state, ties, network));
+        lastTied = Optional.of(new TiedTerminals(state, ties, network));
         return network;
     }
 
-    private Network made(State state, List<List<Terminal>> ties) {
+    private Network made(SwitchState state, List<List<Terminal>> ties) {
         List<Link> links = new ArrayList<>();
         for (Conductor each : design.assembly().conductors()) {
             links.add(link(each.from(), each.to(), ohm(each)));
@@ -113,9 +113,9 @@ public final class GoodUnit {
         return Network.of(links);
     }
 
-    private Stream<Component> conducting(State state) {
+    private Stream<Component> conducting(SwitchState state) {
         return design.assembly().components().stream()
-                .filter(part -> part.kind() != Component.Kind.DIODE && part.conductsIn(state));
+                .filter(part -> part.kind() != Component.ComponentKind.DIODE && part.conductsIn(state));
     }
 
     private static Link link(Terminal a, Terminal b, double ohm) {

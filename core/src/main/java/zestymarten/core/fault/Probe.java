@@ -5,9 +5,9 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.TestConditions;
 
 /**
  * A technician's two probes on a unit: what is typed from the meter's display, with the meter's error, the leads, and now
@@ -18,7 +18,7 @@ public final class Probe {
     private static final double APART = 0.3;
 
     private final FaultyUnit unit;
-    private final Conditions conditions;
+    private final TestConditions conditions;
     private final RandomGenerator random;
     private final double badTouch;
 
@@ -26,7 +26,7 @@ public final class Probe {
      * @param conditions the meter, and the ohms of its leads
      * @param badTouch chance that a touch reads open although there is a way through, 0 to 1
      */
-    public Probe(FaultyUnit unit, Conditions conditions, RandomGenerator random, double badTouch) {
+    public Probe(FaultyUnit unit, TestConditions conditions, RandomGenerator random, double badTouch) {
         if (!(badTouch >= 0 && badTouch <= 1)) {
             throw new IllegalArgumentException("The chance of a bad contact (" + badTouch + ") must be from 0 to 1.");
         }
@@ -37,7 +37,7 @@ public final class Probe {
     }
 
     /** What the meter shows, as it is typed. */
-    public String shows(Terminal black, Terminal red, State state, List<List<Terminal>> ties) {
+    public String shows(Terminal black, Terminal red, SwitchState state, List<List<Terminal>> ties) {
         OptionalDouble ohms = asTouched().ohms(black, red, state, ties);
         if (ohms.isEmpty() || random.nextDouble() < badTouch) {
             return "OL";

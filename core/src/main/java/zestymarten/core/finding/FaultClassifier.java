@@ -16,13 +16,13 @@ import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.WireGraph.Edge;
+import zestymarten.core.finding.WireGraph.WireEdge;
 import zestymarten.core.network.Groups;
 
 /**
  * Explains which terminals are joined by the fewest faults of the wiring.
  *
- * <p>Method: a net whose probed terminals share one group is home and stays out of it. Of the others each {@link Tangle}
+ * <p>Method: a net whose probed terminals share one group is home and stays out of it. Of the others each {@link GroupTangle}
  * of common groups is explained by itself: either end of a conductor may have moved, what did not move is open, and what
  * still shares a group is joined. A {@linkplain ConnectorPattern whole connector} reversed or shifted is the base of the
  * explanation where that saves a finding. Cost: linear in the conductors but for the tangles, and once more for each
@@ -34,7 +34,7 @@ public final class FaultClassifier {
     private final Partition seen;
     private final Predicate<Terminal> probed;
     private final WireGraph graph;
-    private final List<List<Edge>> away = new ArrayList<>();
+    private final List<List<WireEdge>> away = new ArrayList<>();
     private final Map<Integer, List<Finding.Piece>> settled = new TreeMap<>();
     private final Map<Integer, List<Terminal>> emptyOf = new TreeMap<>();
 
@@ -44,7 +44,7 @@ public final class FaultClassifier {
         this.probed = probed;
         graph = WireGraph.of(assembly);
         Set<Terminal> wired = new HashSet<>();
-        for (List<Edge> net : graph.nets()) {
+        for (List<WireEdge> net : graph.nets()) {
             Set<Terminal> ends =
                     net.stream().flatMap(edge -> Stream.of(edge.a(), edge.b())).collect(Collectors.toSet());
             wired.addAll(ends);
@@ -169,20 +169,20 @@ public final class FaultClassifier {
                 .toList();
     }
 
-    private static Finding.Piece whole(List<Edge> net, Terminal terminal, boolean frame) {
+    private static Finding.Piece whole(List<WireEdge> net, Terminal terminal, boolean frame) {
         return frame
-                ? new Finding.Piece(List.of(), Terminal.FRAME, Finding.Piece.Form.FRAME)
+                ? new Finding.Piece(List.of(), Terminal.FRAME, Finding.Piece.DeviationForm.FRAME)
                 : new Finding.Piece(
                         net.stream()
                                 .flatMap(edge -> edge.conductor().stream())
                                 .map(Conductor::id)
                                 .toList(),
                         first(net, terminal),
-                        Finding.Piece.Form.WIRES);
+                        Finding.Piece.DeviationForm.WIRES);
     }
 
     /** The first terminal of a net, in the order in which its conductors name them, that a probe can reach. */
-    private static Terminal first(List<Edge> net, Terminal otherwise) {
+    private static Terminal first(List<WireEdge> net, Terminal otherwise) {
         return net.stream()
                 .flatMap(edge -> Stream.of(edge.a(), edge.b()))
                 .filter(end -> end.isPin() || end.isFrame())
@@ -204,9 +204,9 @@ public final class FaultClassifier {
                 continue;
             }
             if (terminal.isFrame()) {
-                settle(new Finding.Piece(List.of(), terminal, Finding.Piece.Form.FRAME));
+                settle(new Finding.Piece(List.of(), terminal, Finding.Piece.DeviationForm.FRAME));
             } else if (ofParts.contains(terminal) || !terminal.isPin()) {
-                settle(new Finding.Piece(List.of(), terminal, Finding.Piece.Form.PIN));
+                settle(new Finding.Piece(List.of(), terminal, Finding.Piece.DeviationForm.PIN));
             } else {
                 emptyOf.computeIfAbsent(seen.group(terminal), any -> new ArrayList<>())
                         .add(terminal);
@@ -217,12 +217,13 @@ public final class FaultClassifier {
     private Classification run() {
         List<List<List<Finding>>> tangles = new ArrayList<>();
         Set<Integer> tangled = new HashSet<>();
-        for (List<List<Edge>> nets : byCommonGroups()) {
+        for (List<List<WireEdge>> nets : byCommonGroups()) {
             Map<Terminal, Integer> groupOf = groupOf(nets);
             tangled.addAll(groupOf.values());
             NetOptions options = new NetOptions(seen::group, probed, cavitiesOf(nets));
             tangles.add(
-                    new Tangle(graph, nets, nets.stream().map(options::of).toList(), settled, groupOf).explanations());
+                    new GroupTangle(graph, nets, nets.stream().map(options::of).toList(), settled, groupOf)
+                            .explanations());
         }
         Map<Integer, List<Finding.Piece>> apart = new TreeMap<>();
         settled.forEach((group, pieces) -> {
@@ -236,7 +237,7 @@ public final class FaultClassifier {
                 cavities.put(
                         group,
                         terminals.stream()
-                                .map(each -> new Finding.Piece(List.of(), each, Finding.Piece.Form.CAVITY))
+                                .map(each -> new Finding.Piece(List.of(), each, Finding.Piece.DeviationForm.CAVITY))
                                 .toList());
                 apart.putIfAbsent(group, List.of());
             }
@@ -245,26 +246,26 @@ public final class FaultClassifier {
     }
 
     /** The nets that are not home, those that share a group together. */
-    private List<List<List<Edge>>> byCommonGroups() {
+    private List<List<List<WireEdge>>> byCommonGroups() {
         Map<Integer, Integer> number = new HashMap<>();
-        for (List<Edge> net : away) {
+        for (List<WireEdge> net : away) {
             groups(net).forEach(group -> number.putIfAbsent(group, number.size()));
         }
         Groups together = new Groups(number.size());
-        for (List<Edge> net : away) {
+        for (List<WireEdge> net : away) {
             List<Integer> groups = groups(net);
             groups.forEach(
                     group -> together.join(number.getOrDefault(groups.get(0), 0), number.getOrDefault(group, 0)));
         }
-        Map<Integer, List<List<Edge>>> tangles = new LinkedHashMap<>();
-        for (List<Edge> net : away) {
+        Map<Integer, List<List<WireEdge>>> tangles = new LinkedHashMap<>();
+        for (List<WireEdge> net : away) {
             int tangle = together.of(number.getOrDefault(groups(net).get(0), 0));
             tangles.computeIfAbsent(tangle, any -> new ArrayList<>()).add(net);
         }
         return List.copyOf(tangles.values());
     }
 
-    private List<Integer> groups(List<Edge> net) {
+    private List<Integer> groups(List<WireEdge> net) {
         return net.stream()
                 .flatMap(edge -> Stream.of(edge.a(), edge.b()))
                 .filter(probed)
@@ -274,7 +275,7 @@ public final class FaultClassifier {
     }
 
     /** The groups of the probed terminals of nets, and of the empty cavities in the same groups. */
-    private Map<Terminal, Integer> groupOf(List<List<Edge>> nets) {
+    private Map<Terminal, Integer> groupOf(List<List<WireEdge>> nets) {
         Map<Terminal, Integer> groupOf = new LinkedHashMap<>();
         nets.forEach(net -> net.forEach(edge ->
                 Stream.of(edge.a(), edge.b()).filter(probed).forEach(end -> groupOf.put(end, seen.group(end)))));
@@ -285,7 +286,7 @@ public final class FaultClassifier {
     }
 
     /** By group the cavities in which a moved end may sit: empty ones, and those of the nets themselves. */
-    private Map<Integer, List<Terminal>> cavitiesOf(List<List<Edge>> nets) {
+    private Map<Integer, List<Terminal>> cavitiesOf(List<List<WireEdge>> nets) {
         Map<Integer, List<Terminal>> cavities = new HashMap<>();
         groupOf(nets).forEach((terminal, group) -> {
             if (terminal.isPin()) {

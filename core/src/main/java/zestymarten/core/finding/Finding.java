@@ -83,9 +83,9 @@ public sealed interface Finding {
      * @param conductors those it is made of; for a stub the one that it is left of; none for a cavity and the frame
      * @param terminal one of its terminals
      */
-    record Piece(List<String> conductors, Terminal terminal, Form form) {
+    record Piece(List<String> conductors, Terminal terminal, DeviationForm form) {
         /** What it is. */
-        public enum Form {
+        public enum DeviationForm {
             /** Whole conductors. */
             WIRES,
             /** The end of a broken conductor, on the side of its terminal. */
@@ -405,7 +405,7 @@ public sealed interface Finding {
     }
 
     /** One answer for each kind. */
-    interface Cases<T> {
+    interface FindingCases<T> {
         T open(Open open);
 
         T highResistance(HighResistance high);
@@ -444,7 +444,7 @@ public sealed interface Finding {
     }
 
     /** Chooses the answer for this kind. */
-    default <T> T fold(Cases<T> cases) {
+    default <T> T fold(FindingCases<T> cases) {
         if (this instanceof Open open) {
             return cases.open(open);
         } else if (this instanceof HighResistance high) {
@@ -486,11 +486,11 @@ public sealed interface Finding {
 
     /** The kind as written in files: {@code open}, {@code frame_short}. */
     default String kind() {
-        return fold(Told.KIND);
+        return fold(FindingWords.KIND);
     }
 
     /** The finding in one sentence. */
     default String text() {
-        return fold(Told.SENTENCE);
+        return fold(FindingWords.SENTENCE);
     }
 }

@@ -26,14 +26,14 @@ public final class MergedPieces {
     /** One piece joined with empty cavities is extra; else a short, to the frame if that is among the pieces. */
     public static Finding finding(List<Finding.Piece> pieces) {
         List<Finding.Piece> others = pieces.stream()
-                .filter(piece -> piece.form() != Finding.Piece.Form.FRAME)
+                .filter(piece -> piece.form() != Finding.Piece.DeviationForm.FRAME)
                 .toList();
         long real = pieces.stream()
-                .filter(piece -> piece.form() != Finding.Piece.Form.CAVITY)
+                .filter(piece -> piece.form() != Finding.Piece.DeviationForm.CAVITY)
                 .count();
         if (real < 2) {
             return new Finding.Extra(pieces.stream()
-                    .sorted(Comparator.comparing(piece -> piece.form() == Finding.Piece.Form.CAVITY))
+                    .sorted(Comparator.comparing(piece -> piece.form() == Finding.Piece.DeviationForm.CAVITY))
                     .toList());
         }
         return others.size() < pieces.size() ? new Finding.FrameShort(others) : new Finding.Shorted(others);

@@ -10,7 +10,7 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.finding.WireGraph.Edge;
+import zestymarten.core.finding.WireGraph.WireEdge;
 
 /**
  * The ways in which one net can have come apart as it was seen.
@@ -28,7 +28,7 @@ final class NetOptions {
     private final Map<Integer, List<Terminal>> cavitiesOf;
 
     /** One way. */
-    record Option(List<Edge> open, List<Finding.Move> moves) {
+    record Option(List<WireEdge> open, List<Finding.Move> moves) {
         Option {
             open = List.copyOf(open);
             moves = List.copyOf(moves);
@@ -46,12 +46,12 @@ final class NetOptions {
         this.cavitiesOf = cavitiesOf;
     }
 
-    List<Option> of(List<Edge> net) {
+    List<Option> of(List<WireEdge> net) {
         Set<Option> options = new LinkedHashSet<>();
-        TreeMap<Integer, List<List<Edge>>> byCuts = new TreeMap<>();
-        Map<List<Edge>, Map<Terminal, Integer>> labelled = new LinkedHashMap<>();
+        TreeMap<Integer, List<List<WireEdge>>> byCuts = new TreeMap<>();
+        Map<List<WireEdge>, Map<Terminal, Integer>> labelled = new LinkedHashMap<>();
         for (Map<Terminal, Integer> labels : labellings(net)) {
-            List<Edge> cut = net.stream()
+            List<WireEdge> cut = net.stream()
                     .filter(edge -> !labels.getOrDefault(edge.a(), -1).equals(labels.getOrDefault(edge.b(), -1)))
                     .toList();
             if (labelled.putIfAbsent(cut, labels) == null) {
@@ -69,10 +69,10 @@ final class NetOptions {
     }
 
     /** Every terminal of the net with its group, for each choice of groups for the joints that nobody probed. */
-    private List<Map<Terminal, Integer>> labellings(List<Edge> net) {
+    private List<Map<Terminal, Integer>> labellings(List<WireEdge> net) {
         Map<Terminal, Integer> known = new LinkedHashMap<>();
         List<Terminal> unknown = new ArrayList<>();
-        for (Edge edge : net) {
+        for (WireEdge edge : net) {
             for (Terminal end : List.of(edge.a(), edge.b())) {
                 if (probed.test(end)) {
                     known.put(end, group.applyAsInt(end));
@@ -103,7 +103,11 @@ final class NetOptions {
     }
 
     private void choose(
-            List<Edge> cut, int next, Map<Terminal, Integer> labels, List<Finding.Move> moves, Set<Option> options) {
+            List<WireEdge> cut,
+            int next,
+            Map<Terminal, Integer> labels,
+            List<Finding.Move> moves,
+            Set<Option> options) {
         if (options.size() >= MOST) {
             return;
         }
@@ -128,7 +132,7 @@ final class NetOptions {
     }
 
     /** Where either end of a cut conductor may sit instead: within its own connector if that answers, else in another. */
-    private List<Finding.Move> moves(Edge edge, Map<Terminal, Integer> labels) {
+    private List<Finding.Move> moves(WireEdge edge, Map<Terminal, Integer> labels) {
         if (edge.conductor().isEmpty()) {
             return List.of();
         }

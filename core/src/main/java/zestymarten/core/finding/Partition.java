@@ -23,7 +23,7 @@ public final class Partition {
     }
 
     /** Two terminals that were seen to be one point. */
-    public record Joined(Terminal a, Terminal b) {}
+    public record JoinedPair(Terminal a, Terminal b) {}
 
     /**
      * The groups that the joined pairs make of the terminals.
@@ -31,14 +31,14 @@ public final class Partition {
      * @param terminals every terminal of the unit
      * @throws IllegalArgumentException if a pair names a terminal that is not among them
      */
-    public static Partition of(List<Terminal> terminals, Collection<Joined> joined) {
+    public static Partition of(List<Terminal> terminals, Collection<JoinedPair> joined) {
         Partition partition = new Partition(terminals);
         joined.forEach(partition::join);
         return partition;
     }
 
     /** Makes one group of the groups of two terminals. */
-    public void join(Joined pair) {
+    public void join(JoinedPair pair) {
         groups.join(number(pair.a()), number(pair.b()));
     }
 

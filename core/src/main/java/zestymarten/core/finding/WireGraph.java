@@ -16,8 +16,8 @@ import zestymarten.core.network.Groups;
  * they are judged by value.
  */
 final class WireGraph {
-    private final List<List<Edge>> nets;
-    private final Map<Terminal, List<Edge>> at = new HashMap<>();
+    private final List<List<WireEdge>> nets;
+    private final Map<Terminal, List<WireEdge>> at = new HashMap<>();
 
     /**
      * A conductor, or the bond of a pin to the frame.
@@ -25,13 +25,13 @@ final class WireGraph {
      * @param conductor empty for a bond
      * @param order place in the design; bonds come last
      */
-    record Edge(Terminal a, Terminal b, Optional<Conductor> conductor, int order) {
+    record WireEdge(Terminal a, Terminal b, Optional<Conductor> conductor, int order) {
         Terminal other(Terminal end) {
             return end.equals(a) ? b : a;
         }
     }
 
-    private WireGraph(List<Edge> edges) {
+    private WireGraph(List<WireEdge> edges) {
         Map<Terminal, Integer> number = new LinkedHashMap<>();
         edges.forEach(edge -> {
             number.putIfAbsent(edge.a(), number.size());
@@ -41,7 +41,7 @@ final class WireGraph {
         });
         Groups groups = new Groups(number.size());
         edges.forEach(edge -> groups.join(number.getOrDefault(edge.a(), 0), number.getOrDefault(edge.b(), 0)));
-        Map<Integer, List<Edge>> members = new LinkedHashMap<>();
+        Map<Integer, List<WireEdge>> members = new LinkedHashMap<>();
         edges.forEach(edge -> members.computeIfAbsent(
                         groups.of(number.getOrDefault(edge.a(), 0)), any -> new ArrayList<>())
                 .add(edge));
@@ -49,22 +49,22 @@ final class WireGraph {
     }
 
     static WireGraph of(Assembly assembly) {
-        List<Edge> edges = new ArrayList<>();
+        List<WireEdge> edges = new ArrayList<>();
         for (Conductor conductor : assembly.conductors()) {
-            edges.add(new Edge(conductor.from(), conductor.to(), Optional.of(conductor), edges.size()));
+            edges.add(new WireEdge(conductor.from(), conductor.to(), Optional.of(conductor), edges.size()));
         }
         assembly.terminals().stream()
                 .filter(assembly.bonded()::contains)
-                .forEach(pin -> edges.add(new Edge(pin, Terminal.FRAME, Optional.empty(), edges.size())));
+                .forEach(pin -> edges.add(new WireEdge(pin, Terminal.FRAME, Optional.empty(), edges.size())));
         return new WireGraph(edges);
     }
 
     /** The edges of each net, in design order. */
-    List<List<Edge>> nets() {
+    List<List<WireEdge>> nets() {
         return nets;
     }
 
-    List<Edge> at(Terminal terminal) {
+    List<WireEdge> at(Terminal terminal) {
         return at.getOrDefault(terminal, List.of());
     }
 }

@@ -5,22 +5,22 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * How insulation takes its charge: ohms over the time under voltage.
  *
  * @param points by time; more than one at a time are kept as they are
  */
-public record Absorption(List<Point> points) {
+public record Absorption(List<AbsorptionPoint> points) {
     private static final double SHARE = 0.1;
 
     /** Ohms after so many seconds under voltage. */
-    public record Point(double seconds, double ohm) {}
+    public record AbsorptionPoint(double seconds, double ohm) {}
 
     public Absorption {
         points = points.stream()
-                .sorted(Comparator.comparingDouble(Point::seconds))
+                .sorted(Comparator.comparingDouble(AbsorptionPoint::seconds))
                 .toList();
     }
 
@@ -28,7 +28,7 @@ public record Absorption(List<Point> points) {
     public OptionalDouble after(double seconds) {
         return points.stream()
                 .filter(each -> Math.abs(each.seconds() - seconds) <= seconds * SHARE)
-                .mapToDouble(Point::ohm)
+                .mapToDouble(AbsorptionPoint::ohm)
                 .findFirst();
     }
 
@@ -37,7 +37,7 @@ public record Absorption(List<Point> points) {
         OptionalDouble minute = after(60);
         OptionalDouble ten = after(600);
         return minute.isPresent() && ten.isPresent()
-                ? Insulation.polarisation(ten.getAsDouble(), minute.getAsDouble())
+                ? InsulationRules.polarisation(ten.getAsDouble(), minute.getAsDouble())
                 : OptionalDouble.empty();
     }
 
@@ -53,7 +53,7 @@ public record Absorption(List<Point> points) {
         OptionalDouble minute = after(60);
         OptionalDouble ten = after(600);
         if (half.isPresent() && minute.isPresent()) {
-            said.add("DAR (60 s to 30 s) " + ratio(Insulation.absorption(minute.getAsDouble(), half.getAsDouble()))
+            said.add("DAR (60 s to 30 s) " + ratio(InsulationRules.absorption(minute.getAsDouble(), half.getAsDouble()))
                     + ".");
         }
         if (minute.isPresent() && ten.isPresent()) {
@@ -62,7 +62,7 @@ public record Absorption(List<Point> points) {
                             ? "PI (10 min to 1 min) " + ratio(index().getAsDouble()) + "."
                             : "PI means nothing above 5 GΩ.");
         }
-        minute.ifPresent(ohm -> said.add("At 20 °C " + Engineering.text(Insulation.at20(ohm, celsius), "Ω")
+        minute.ifPresent(ohm -> said.add("At 20 °C " + EngineeringFormat.text(InsulationRules.at20(ohm, celsius), "Ω")
                 + " (rule of thumb: half for every 10 °C)."));
         return said;
     }

@@ -1,13 +1,13 @@
 package zestymarten.core.insulation;
 
 import java.util.OptionalDouble;
-import zestymarten.core.judge.Judgement;
-import zestymarten.core.judge.Judgement.Contact;
-import zestymarten.core.judge.Judgement.Reason;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.judgement.Judgement.Contact;
+import zestymarten.core.judgement.Judgement.Reason;
+import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.WithstandRule;
-import zestymarten.core.quantity.Engineering;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.MeterReading;
 
 /**
  * Judges the current that a withstand tester shows at the end of its time.
@@ -26,14 +26,14 @@ public final class WithstandJudge {
      *
      * @param lengthM metres of wire under voltage; empty where that is not known
      */
-    public static Judgement judge(Understood reading, WithstandRule rule, OptionalDouble lengthM) {
-        if (reading instanceof Understood.Unstable || reading instanceof Understood.OverRange) {
+    public static Judgement judge(MeterReading reading, WithstandRule rule, OptionalDouble lengthM) {
+        if (reading instanceof MeterReading.Unstable || reading instanceof MeterReading.OverRange) {
             return said(Verdict.FAIL, Reason.BROKE_DOWN, "The tester tripped or jumped: the insulation broke down.");
         }
-        if (reading instanceof Understood.Below below && below.unit() == Understood.Unit.AMPERE) {
+        if (reading instanceof MeterReading.Below below && below.unit() == MeterReading.Unit.AMPERE) {
             return current(below.value(), true, rule, lengthM);
         }
-        return reading instanceof Understood.Value value && value.unit() == Understood.Unit.AMPERE
+        return reading instanceof MeterReading.Value value && value.unit() == MeterReading.Unit.AMPERE
                 ? current(Math.abs(value.value()), false, rule, lengthM)
                 : said(
                         Verdict.DOUBTFUL,
@@ -44,7 +44,7 @@ public final class WithstandJudge {
     /** The charging current that the length predicts, in amperes; empty for DC, or where length or capacitance are not known. */
     public static OptionalDouble charging(WithstandRule rule, OptionalDouble lengthM) {
         return rule.alternates() && rule.faradPerMetre().isPresent() && lengthM.isPresent()
-                ? OptionalDouble.of(Insulation.chargingAmperes(
+                ? OptionalDouble.of(InsulationRules.chargingAmperes(
                         rule.volts(),
                         rule.hertz().getAsDouble(),
                         rule.faradPerMetre().getAsDouble(),
@@ -59,15 +59,15 @@ public final class WithstandJudge {
             return against(total, total, most, rule, (most ? "less than " : "") + amperes(total));
         }
         double predicted = charging.getAsDouble();
-        if (!most && !Insulation.provesConnection(total, predicted)) {
+        if (!most && !InsulationRules.provesConnection(total, predicted)) {
             return said(
                     Verdict.DOUBTFUL,
                     Reason.NO_CONNECTION,
                     amperes(total) + " is less than half of the " + amperes(predicted)
                             + " that the length alone takes to charge: a clip is off.");
         }
-        double least = most ? 0 : Insulation.leakageAmperes(total, predicted * (1 + CHARGING_DOUBT));
-        double highest = Insulation.leakageAmperes(total, predicted * (1 - CHARGING_DOUBT));
+        double least = most ? 0 : InsulationRules.leakageAmperes(total, predicted * (1 + CHARGING_DOUBT));
+        double highest = InsulationRules.leakageAmperes(total, predicted * (1 - CHARGING_DOUBT));
         return against(
                 least,
                 highest,
@@ -94,7 +94,7 @@ public final class WithstandJudge {
     }
 
     private static String amperes(double value) {
-        return Engineering.text(value, "A");
+        return EngineeringFormat.text(value, "A");
     }
 
     private static Judgement said(Verdict verdict, Reason code, String reason) {

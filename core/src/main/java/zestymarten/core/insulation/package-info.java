@@ -1,7 +1,7 @@
 /**
  * Insulation: its limits, its ratios over time, what temperature and charging current make of it.
  *
- * <p>Doors: {@link zestymarten.core.insulation.Insulation}, {@link zestymarten.core.insulation.Absorption}. Uses {@code quantity} and {@code limit}.
+ * <p>Doors: {@link zestymarten.core.insulation.InsulationRules}, {@link zestymarten.core.insulation.Absorption}. Uses {@code quantity} and {@code limit}.
  */
 @NullMarked
 package zestymarten.core.insulation;

@@ -39,7 +39,7 @@ final class ConductorTables {
      * @param ohmPerMetre highest resistance at 20 °C, scaled by the section where that is not listed
      * @param listedMm2 the section of the row
      */
-    record Row(double ohmPerMetre, double listedMm2, String source) {}
+    record TableEntry(double ohmPerMetre, double listedMm2, String source) {}
 
     /** The listed sections of a class and metal in mm², the thinnest first; none where there is no table. */
     static List<Double> sections(StrandClass strandClass, Metal metal) {
@@ -51,7 +51,7 @@ final class ConductorTables {
      * The row for a section: the listed one, else the nearest listed one by ratio, scaled by the two sections. Empty where
      * there is no table.
      */
-    static Optional<Row> row(StrandClass strandClass, Metal metal, double areaMm2) {
+    static Optional<TableEntry> row(StrandClass strandClass, Metal metal, double areaMm2) {
         String key = strandClass.code() + "/" + metal.code();
         NavigableMap<Double, Double> table = ROWS.get(key);
         if (table == null) {
@@ -65,6 +65,6 @@ final class ConductorTables {
                 : above == null || areaMm2 / below.getKey() <= above.getKey() / areaMm2 ? below : above;
         double listed = nearest.getKey();
         boolean same = Math.abs(listed / areaMm2 - 1) <= SAME;
-        return Optional.of(new Row(nearest.getValue() * (same ? 1 : listed / areaMm2), listed, source));
+        return Optional.of(new TableEntry(nearest.getValue() * (same ? 1 : listed / areaMm2), listed, source));
     }
 }

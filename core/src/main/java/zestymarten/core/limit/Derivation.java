@@ -11,7 +11,7 @@ import java.util.List;
  * @param source the standard, handbook or person that it comes from
  * @param sentence all of it as a person reads it
  */
-public record Derivation(Limit.Rule rule, List<Input> inputs, String formula, String source, String sentence) {
+public record Derivation(Limit.Rule rule, List<LimitInput> inputs, String formula, String source, String sentence) {
     public Derivation {
         inputs = List.copyOf(inputs);
         if (sentence.isBlank()) {
@@ -20,7 +20,7 @@ public record Derivation(Limit.Rule rule, List<Input> inputs, String formula, St
     }
 
     /** One figure that went into a limit, as text with its unit. */
-    public record Input(String name, String value) {}
+    public record LimitInput(String name, String value) {}
 
     /** A derivation that needs no arithmetic. */
     public static Derivation plain(Limit.Rule rule, String source, String sentence) {

@@ -1,7 +1,7 @@
 package zestymarten.core.limit;
 
 import java.util.List;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.ResourceTable;
 
@@ -12,7 +12,7 @@ import zestymarten.core.quantity.ResourceTable;
  * @param derivation the rule, its inputs and its source in one sentence
  */
 public record InsulationLimit(Ohms least, double testV, String derivation) {
-    private static final List<ResourceTable.Row> ROWS =
+    private static final List<ResourceTable.TableRow> ROWS =
             ResourceTable.read(InsulationLimit.class, "insulation-iec60364-6.csv");
     private static final double EXTRA_LOW_V = 50;
     private static final double LOW_V = 500;
@@ -52,8 +52,8 @@ public record InsulationLimit(Ohms least, double testV, String derivation) {
         return new InsulationLimit(
                 least,
                 0,
-                "At least " + least.text() + ": " + Engineering.figure(megohmKm) + " MΩ·km over "
-                        + Engineering.text(lengthM, "m") + ".");
+                "At least " + least.text() + ": " + EngineeringFormat.figure(megohmKm) + " MΩ·km over "
+                        + EngineeringFormat.text(lengthM, "m") + ".");
     }
 
     private static double volts(int row) {
@@ -65,7 +65,7 @@ public record InsulationLimit(Ohms least, double testV, String derivation) {
         return new InsulationLimit(
                 least,
                 volts(row),
-                "At least " + least.text() + " at " + Engineering.text(volts(row), "V") + " DC: IEC 60364-6, "
+                "At least " + least.text() + " at " + EngineeringFormat.text(volts(row), "V") + " DC: IEC 60364-6, "
                         + ROWS.get(row).cell("circuit") + ".");
     }
 }

@@ -1,7 +1,7 @@
 package zestymarten.core.limit;
 
 import java.util.Optional;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -31,8 +31,8 @@ public record LeadClass(String name, double ohmPerMetre, double tolerance, doubl
         Ohms low = Ohms.of(nominal * (1 - tolerance));
         Ohms high = Ohms.of(nominal * (1 + tolerance));
         String sentence = low.text() + " to " + high.text() + ": " + name + ", "
-                + Engineering.text(ohmPerMetre, "Ω") + "/m × " + Engineering.text(lengthM, "m") + " ± "
-                + Engineering.figure(tolerance * 100) + " %.";
+                + EngineeringFormat.text(ohmPerMetre, "Ω") + "/m × " + EngineeringFormat.text(lengthM, "m") + " ± "
+                + EngineeringFormat.figure(tolerance * 100) + " %.";
         return new Limit(low, Optional.of(Ohms.of(nominal)), high, true, Limit.Rule.PART, sentence);
     }
 }

@@ -12,7 +12,7 @@ public final class StandardSections {
     /** The most ohms per metre at 20 °C; empty where the standards have no table for that class and metal. */
     public static OptionalDouble mostOhmPerMetre(StrandClass strandClass, Metal metal, double areaMm2) {
         return ConductorTables.row(strandClass, metal, areaMm2).stream()
-                .mapToDouble(ConductorTables.Row::ohmPerMetre)
+                .mapToDouble(ConductorTables.TableEntry::ohmPerMetre)
                 .findFirst();
     }
 

@@ -1,7 +1,7 @@
 /**
  * What a good conductor may read: limits with the rule, the inputs and the source that led to them.
  *
- * <p>Doors: {@link zestymarten.core.limit.Limits}, {@link zestymarten.core.limit.Limit}. Uses {@code quantity},
+ * <p>Doors: {@link zestymarten.core.limit.LimitRules}, {@link zestymarten.core.limit.Limit}. Uses {@code quantity},
  * {@code assembly} and {@code network}. Tables stand beside the classes as resources, each with its source.
  */
 @NullMarked

@@ -2,25 +2,25 @@ package zestymarten.core.locate;
 
 import java.util.List;
 import java.util.Optional;
-import zestymarten.core.locate.Distances.Read;
+import zestymarten.core.locate.Distances.DistanceReading;
 
 /** A way to calculate a distance, with what has to be read for it. */
 public enum Calculation {
-    OPEN_BOTH_ENDS("Open: capacitance from both ends", Fault.OPEN),
-    OPEN_GOOD_CORE("Open: capacitance beside a good core", Fault.OPEN),
-    OPEN_PER_METRE("Open: capacitance by the metre", Fault.OPEN),
-    SHORT_BOTH_ENDS("Short between two like cores: resistance from both ends", Fault.SHORT),
-    EARTH_OHMS("To earth: resistance of a sound and of this core, far ends linked", Fault.EARTH),
-    VARLEY("To earth: Varley's loop, equal arms", Fault.EARTH),
-    MURRAY("To earth: Murray's loop", Fault.EARTH),
-    MURRAY_UNLIKE("To earth: Murray's loop, unlike cores", Fault.EARTH),
-    PULSE("Pulse there and back", Fault.ANY),
-    PULSE_GOOD("Pulse beside that of a good length", Fault.ANY),
-    PULSE_BOTH("Pulse from both ends", Fault.ANY),
-    LIFT_OUT("Wet: lifted out of the water until it reads well", Fault.EARTH);
+    OPEN_BOTH_ENDS("Open: capacitance from both ends", DistanceFault.OPEN),
+    OPEN_GOOD_CORE("Open: capacitance beside a good core", DistanceFault.OPEN),
+    OPEN_PER_METRE("Open: capacitance by the metre", DistanceFault.OPEN),
+    SHORT_BOTH_ENDS("Short between two like cores: resistance from both ends", DistanceFault.SHORT),
+    EARTH_OHMS("To earth: resistance of a sound and of this core, far ends linked", DistanceFault.EARTH),
+    VARLEY("To earth: Varley's loop, equal arms", DistanceFault.EARTH),
+    MURRAY("To earth: Murray's loop", DistanceFault.EARTH),
+    MURRAY_UNLIKE("To earth: Murray's loop, unlike cores", DistanceFault.EARTH),
+    PULSE("Pulse there and back", DistanceFault.ANY),
+    PULSE_GOOD("Pulse beside that of a good length", DistanceFault.ANY),
+    PULSE_BOTH("Pulse from both ends", DistanceFault.ANY),
+    LIFT_OUT("Wet: lifted out of the water until it reads well", DistanceFault.EARTH);
 
     /** Of which kind of fault a way tells. */
-    public enum Fault {
+    public enum DistanceFault {
         OPEN,
         SHORT,
         EARTH,
@@ -28,13 +28,13 @@ public enum Calculation {
         ANY;
 
         /** Whether two ways can be of the same fault. */
-        public boolean canBe(Fault other) {
+        public boolean canBe(DistanceFault other) {
             return this == other || this == ANY || other == ANY;
         }
     }
 
     /** What is measured at a reading. */
-    public enum Measure {
+    public enum CalculationMeasure {
         FARAD("F"),
         FARAD_PER_METRE("F/m"),
         OHM("Ω"),
@@ -45,7 +45,7 @@ public enum Calculation {
 
         private final String unit;
 
-        Measure(String unit) {
+        CalculationMeasure(String unit) {
             this.unit = unit;
         }
 
@@ -60,7 +60,7 @@ public enum Calculation {
      * @param lengthM in metres, above 0
      * @param ohmPerMetre of one core as designed; empty where nothing is known of it
      */
-    public record Run(double lengthM, Optional<Read> ohmPerMetre) {}
+    public record CableRun(double lengthM, Optional<DistanceReading> ohmPerMetre) {}
 
     /**
      * A reading that is needed.
@@ -68,18 +68,19 @@ public enum Calculation {
      * @param such an example
      * @param needed whether it cannot be done without
      */
-    public record Input(String label, Measure measure, String such, boolean needed) {
-        private Input(String label, Measure measure, String such) {
+    public record CalculationInput(String label, CalculationMeasure measure, String such, boolean needed) {
+        private CalculationInput(String label, CalculationMeasure measure, String such) {
             this(label, measure, such, true);
         }
     }
 
-    private static final Input LOOP = new Input("whole loop, far ends linked", Measure.OHM, "3.2", false);
+    private static final CalculationInput LOOP =
+            new CalculationInput("whole loop, far ends linked", CalculationMeasure.OHM, "3.2", false);
 
     private final String title;
-    private final Fault fault;
+    private final DistanceFault fault;
 
-    Calculation(String title, Fault fault) {
+    Calculation(String title, DistanceFault fault) {
         this.title = title;
         this.fault = fault;
     }
@@ -88,57 +89,60 @@ public enum Calculation {
         return title;
     }
 
-    public Fault fault() {
+    public DistanceFault fault() {
         return fault;
     }
 
     /** What is to be read, in the order in which {@link #distance} takes it. */
-    public List<Input> inputs() {
+    public List<CalculationInput> inputs() {
         return switch (this) {
             case OPEN_BOTH_ENDS ->
                 List.of(
-                        new Input("from end 1", Measure.FARAD, "1.2 nF"),
-                        new Input("from end 2", Measure.FARAD, "3.4 nF"));
+                        new CalculationInput("from end 1", CalculationMeasure.FARAD, "1.2 nF"),
+                        new CalculationInput("from end 2", CalculationMeasure.FARAD, "3.4 nF"));
             case OPEN_GOOD_CORE ->
                 List.of(
-                        new Input("of this core", Measure.FARAD, "1.2 nF"),
-                        new Input("of a good core", Measure.FARAD, "4.6 nF"));
+                        new CalculationInput("of this core", CalculationMeasure.FARAD, "1.2 nF"),
+                        new CalculationInput("of a good core", CalculationMeasure.FARAD, "4.6 nF"));
             case OPEN_PER_METRE ->
                 List.of(
-                        new Input("of this core", Measure.FARAD, "1.2 nF"),
-                        new Input("a metre has", Measure.FARAD_PER_METRE, "95 pF"));
+                        new CalculationInput("of this core", CalculationMeasure.FARAD, "1.2 nF"),
+                        new CalculationInput("a metre has", CalculationMeasure.FARAD_PER_METRE, "95 pF"));
             case SHORT_BOTH_ENDS ->
                 List.of(
-                        new Input("from end 1", Measure.OHM, "0.91"),
-                        new Input("from end 2", Measure.OHM, "1.45"),
+                        new CalculationInput("from end 1", CalculationMeasure.OHM, "0.91"),
+                        new CalculationInput("from end 2", CalculationMeasure.OHM, "1.45"),
                         LOOP);
             case EARTH_OHMS ->
                 List.of(
-                        new Input("sound core to earth", Measure.OHM, "4.1"),
-                        new Input("this core to earth", Measure.OHM, "2.6"),
+                        new CalculationInput("sound core to earth", CalculationMeasure.OHM, "4.1"),
+                        new CalculationInput("this core to earth", CalculationMeasure.OHM, "2.6"),
                         LOOP);
             case VARLEY ->
-                List.of(new Input("arm at balance", Measure.OHM, "1.2"), new Input("whole loop", Measure.OHM, "3.2"));
-            case MURRAY -> List.of(new Input("ratio, this core's arm to the other", Measure.RATIO, "0.42"));
+                List.of(
+                        new CalculationInput("arm at balance", CalculationMeasure.OHM, "1.2"),
+                        new CalculationInput("whole loop", CalculationMeasure.OHM, "3.2"));
+            case MURRAY ->
+                List.of(new CalculationInput("ratio, this core's arm to the other", CalculationMeasure.RATIO, "0.42"));
             case MURRAY_UNLIKE ->
                 List.of(
-                        new Input("ratio, this core's arm to the other", Measure.RATIO, "0.42"),
-                        new Input("whole loop", Measure.OHM, "3.2"),
-                        new Input("this core, end to end", Measure.OHM, "1.3"));
+                        new CalculationInput("ratio, this core's arm to the other", CalculationMeasure.RATIO, "0.42"),
+                        new CalculationInput("whole loop", CalculationMeasure.OHM, "3.2"),
+                        new CalculationInput("this core, end to end", CalculationMeasure.OHM, "1.3"));
             case PULSE ->
                 List.of(
-                        new Input("velocity factor", Measure.RATIO, "66 %"),
-                        new Input("time", Measure.SECOND, "0.8 µs"));
+                        new CalculationInput("velocity factor", CalculationMeasure.RATIO, "66 %"),
+                        new CalculationInput("time", CalculationMeasure.SECOND, "0.8 µs"));
             case PULSE_GOOD ->
                 List.of(
-                        new Input("time", Measure.SECOND, "0.8 µs"),
-                        new Input("good length", Measure.METRE, "50"),
-                        new Input("its time", Measure.SECOND, "0.5 µs"));
+                        new CalculationInput("time", CalculationMeasure.SECOND, "0.8 µs"),
+                        new CalculationInput("good length", CalculationMeasure.METRE, "50"),
+                        new CalculationInput("its time", CalculationMeasure.SECOND, "0.5 µs"));
             case PULSE_BOTH ->
                 List.of(
-                        new Input("time from end 1", Measure.SECOND, "0.3 µs"),
-                        new Input("time from end 2", Measure.SECOND, "0.8 µs"));
-            case LIFT_OUT -> List.of(new Input("that far from end 1", Measure.METRE, "3.1"));
+                        new CalculationInput("time from end 1", CalculationMeasure.SECOND, "0.3 µs"),
+                        new CalculationInput("time from end 2", CalculationMeasure.SECOND, "0.8 µs"));
+            case LIFT_OUT -> List.of(new CalculationInput("that far from end 1", CalculationMeasure.METRE, "3.1"));
         };
     }
 
@@ -149,13 +153,13 @@ public enum Calculation {
      * @throws IllegalArgumentException if the fault would lie outside of the run, or if neither the loop was read nor the
      *     resistance of the core is known
      */
-    public Distance distance(Run run, List<Optional<Read>> reads) {
+    public Distance distance(CableRun run, List<Optional<DistanceReading>> reads) {
         if (reads.size() != inputs().size() || reads.get(0).isEmpty()) {
             throw new IllegalArgumentException(
                     title + " needs " + inputs().size() + " readings, not " + reads.size() + ".");
         }
         double length = run.lengthM();
-        Read first = reads.get(0).get();
+        DistanceReading first = reads.get(0).get();
         return switch (this) {
             case OPEN_BOTH_ENDS -> Distances.openByBothCapacitances(length, first, read(reads, 1));
             case OPEN_GOOD_CORE -> Distances.openByGoodCore(length, first, read(reads, 1));
@@ -178,15 +182,15 @@ public enum Calculation {
         };
     }
 
-    private static Read read(List<Optional<Read>> reads, int at) {
+    private static DistanceReading read(List<Optional<DistanceReading>> reads, int at) {
         return reads.get(at).orElseThrow(() -> new IllegalArgumentException("A reading that is needed is missing."));
     }
 
-    private static Read over(Read read, double length) {
-        return new Read(read.value() / length, read.uncertainty() / length);
+    private static DistanceReading over(DistanceReading read, double length) {
+        return new DistanceReading(read.value() / length, read.uncertainty() / length);
     }
 
-    private static Read perMetre(Run run) {
+    private static DistanceReading perMetre(CableRun run) {
         return run.ohmPerMetre()
                 .orElseThrow(
                         () -> new IllegalArgumentException("The resistance of this core is not known: section or length"

@@ -14,7 +14,7 @@ import java.util.Optional;
  *
  * @param stretches in their order from the first point
  */
-public record Chain(List<Stretch> stretches) {
+public record Chain(List<ChainStretch> stretches) {
     /**
      * From one point to the next.
      *
@@ -24,8 +24,8 @@ public record Chain(List<Stretch> stretches) {
      * @param mostOhm what it may have
      * @param seconds to reach its end with a probe, above 0
      */
-    public record Stretch(String name, String point, double likelihood, double mostOhm, double seconds) {
-        public Stretch {
+    public record ChainStretch(String name, String point, double likelihood, double mostOhm, double seconds) {
+        public ChainStretch {
             if (!(likelihood >= 0 && mostOhm >= 0 && seconds > 0)) {
                 throw new IllegalArgumentException(
                         "Stretch '" + name + "': likelihood (" + likelihood + ") and resistance (" + mostOhm
@@ -35,7 +35,7 @@ public record Chain(List<Stretch> stretches) {
     }
 
     /** Which point comes next. */
-    public enum Way {
+    public enum ChainWay {
         /** From the far end back. */
         FARTHEST("farthest first"),
         /** From the near end on. */
@@ -47,7 +47,7 @@ public record Chain(List<Stretch> stretches) {
 
         private final String words;
 
-        Way(String words) {
+        ChainWay(String words) {
             this.words = words;
         }
 
@@ -68,34 +68,34 @@ public record Chain(List<Stretch> stretches) {
      *
      * @param first and last, counted from 0
      */
-    public record Between(int first, int last) {
+    public record BetweenPoints(int first, int last) {
         public boolean isFound() {
             return first == last;
         }
     }
 
     /** Before anything was probed but the whole. */
-    public Between all() {
-        return new Between(0, stretches.size() - 1);
+    public BetweenPoints all() {
+        return new BetweenPoints(0, stretches.size() - 1);
     }
 
     /** What is known after a reading of so many ohms from the first point to the end of a stretch. */
-    public Between after(Between known, int stretch, double ohm) {
+    public BetweenPoints after(BetweenPoints known, int stretch, double ohm) {
         boolean before = ohm > mostOhm(stretch);
         return before
-                ? new Between(known.first(), Math.min(known.last(), stretch))
-                : new Between(Math.max(known.first(), stretch + 1), known.last());
+                ? new BetweenPoints(known.first(), Math.min(known.last(), stretch))
+                : new BetweenPoints(Math.max(known.first(), stretch + 1), known.last());
     }
 
     /** What all stretches up to one may have together, in ohms. */
     public double mostOhm(int stretch) {
         return stretches.subList(0, stretch + 1).stream()
-                .mapToDouble(Stretch::mostOhm)
+                .mapToDouble(ChainStretch::mostOhm)
                 .sum();
     }
 
     /** The stretch at whose end to probe next; empty once the culprit is found. */
-    public Optional<Integer> next(Between known, Way way) {
+    public Optional<Integer> next(BetweenPoints known, ChainWay way) {
         if (known.isFound() || known.first() > known.last()) {
             return Optional.empty();
         }
@@ -107,7 +107,7 @@ public record Chain(List<Stretch> stretches) {
         };
     }
 
-    private Optional<Integer> best(Between known, boolean weighed) {
+    private Optional<Integer> best(BetweenPoints known, boolean weighed) {
         double all = likelihood(known.first(), known.last());
         int best = known.first();
         double most = -1;
@@ -126,7 +126,7 @@ public record Chain(List<Stretch> stretches) {
 
     private double likelihood(int first, int last) {
         return stretches.subList(first, last + 1).stream()
-                .mapToDouble(Stretch::likelihood)
+                .mapToDouble(ChainStretch::likelihood)
                 .sum();
     }
 
@@ -135,7 +135,7 @@ public record Chain(List<Stretch> stretches) {
     }
 
     /** How many probes a way takes on the average, the fault being where it is likely to be. */
-    public double expectedProbes(Way way) {
+    public double expectedProbes(ChainWay way) {
         double all = likelihood(0, stretches.size() - 1);
         double expected = 0;
         for (int culprit = 0; culprit < stretches.size(); culprit++) {
@@ -146,15 +146,15 @@ public record Chain(List<Stretch> stretches) {
     }
 
     /** The stretches at whose ends a way probes until it has found a culprit, in their order. */
-    public List<Integer> probes(Way way, int culprit) {
+    public List<Integer> probes(ChainWay way, int culprit) {
         List<Integer> probed = new ArrayList<>();
-        Between known = all();
+        BetweenPoints known = all();
         for (Optional<Integer> next = next(known, way); next.isPresent(); next = next(known, way)) {
             int at = next.get();
             probed.add(at);
             known = culprit <= at
-                    ? new Between(known.first(), Math.min(known.last(), at))
-                    : new Between(Math.max(known.first(), at + 1), known.last());
+                    ? new BetweenPoints(known.first(), Math.min(known.last(), at))
+                    : new BetweenPoints(Math.max(known.first(), at + 1), known.last());
         }
         return probed;
     }

@@ -34,7 +34,7 @@ public record ChainReadings(
     }
 
     /** How a segment stands. */
-    public enum State {
+    public enum ChainState {
         /** Its end was not read, or lies behind an open. */
         UNKNOWN,
         /** Not more than its stretches may have together. */
@@ -50,7 +50,7 @@ public record ChainReadings(
      * @param ohm between its ends; infinite where it is open, empty where it is not known
      * @param mostOhm that its stretches may have together
      */
-    public record Segment(int first, int last, Optional<Double> ohm, double mostOhm, State state) {
+    public record Segment(int first, int last, Optional<Double> ohm, double mostOhm, ChainState state) {
         public boolean isOne() {
             return first == last;
         }
@@ -106,10 +106,10 @@ public record ChainReadings(
 
     private static Segment segment(Chain chain, int first, int last, Optional<Double> ohm) {
         double most = chain.stretches().subList(first, last + 1).stream()
-                .mapToDouble(Chain.Stretch::mostOhm)
+                .mapToDouble(Chain.ChainStretch::mostOhm)
                 .sum();
-        State state = ohm.map(each -> each > most * (1 + 1e-9) ? State.TOO_MUCH : State.WITHIN)
-                .orElse(State.UNKNOWN);
+        ChainState state = ohm.map(each -> each > most * (1 + 1e-9) ? ChainState.TOO_MUCH : ChainState.WITHIN)
+                .orElse(ChainState.UNKNOWN);
         return new Segment(first, last, ohm, most, state);
     }
 
@@ -132,13 +132,15 @@ public record ChainReadings(
 
     /** The segments with too much, in their order. */
     public List<Segment> tooMuch() {
-        return segments.stream().filter(each -> each.state() == State.TOO_MUCH).toList();
+        return segments.stream()
+                .filter(each -> each.state() == ChainState.TOO_MUCH)
+                .toList();
     }
 
     /** Whether every stretch was read by itself and none has too much. */
     public boolean isGood() {
         return contradictions.isEmpty()
-                && segments.stream().allMatch(each -> each.state() == State.WITHIN && each.isOne());
+                && segments.stream().allMatch(each -> each.state() == ChainState.WITHIN && each.isOne());
     }
 
     /**
@@ -146,7 +148,7 @@ public record ChainReadings(
      * the one with the least limit. Empty where none could.
      */
     public Optional<Integer> mayHide(Segment segment) {
-        if (segment.state() != State.WITHIN || segment.isOne()) {
+        if (segment.state() != ChainState.WITHIN || segment.isOne()) {
             return Optional.empty();
         }
         Optional<Integer> least = Optional.empty();
@@ -165,19 +167,20 @@ public record ChainReadings(
      * The stretch at whose end to probe next: again where readings contradict, else within a segment that has too much, else
      * where nothing was read, else where something may hide; empty where nothing is left to find.
      */
-    public Optional<Integer> next(Chain.Way way) {
+    public Optional<Integer> next(Chain.ChainWay way) {
         if (!contradictions.isEmpty()) {
             return Optional.of(contradictions.get(0).nearer());
         }
         Optional<Integer> found = segments.stream()
-                .filter(each -> each.state() == State.TOO_MUCH && !each.isOne())
+                .filter(each -> each.state() == ChainState.TOO_MUCH && !each.isOne())
                 .findFirst()
                 .flatMap(each -> within(each, way));
         if (found.isPresent() || !tooMuch().isEmpty()) {
             return found;
         }
-        Optional<Segment> unread =
-                segments.stream().filter(each -> each.state() == State.UNKNOWN).findFirst();
+        Optional<Segment> unread = segments.stream()
+                .filter(each -> each.state() == ChainState.UNKNOWN)
+                .findFirst();
         if (unread.isPresent()) {
             return unread.get().isOne() ? Optional.of(unread.get().last()) : within(unread.get(), way);
         }
@@ -187,7 +190,7 @@ public record ChainReadings(
                 .flatMap(each -> within(each, way));
     }
 
-    private Optional<Integer> within(Segment segment, Chain.Way way) {
-        return chain.next(new Chain.Between(segment.first(), segment.last()), way);
+    private Optional<Integer> within(Segment segment, Chain.ChainWay way) {
+        return chain.next(new Chain.BetweenPoints(segment.first(), segment.last()), way);
     }
 }

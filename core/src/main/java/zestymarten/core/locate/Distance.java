@@ -1,7 +1,7 @@
 package zestymarten.core.locate;
 
 import java.util.List;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * Where a fault is on a run, as one way of reckoning finds it.
@@ -19,8 +19,8 @@ public record Distance(double metres, double doubtM, double lengthM, String by, 
             throw new IllegalArgumentException("Length of the run (" + lengthM + " m) must be above 0 m.");
         }
         if (!(metres >= 0 && metres <= lengthM)) {
-            throw new IllegalArgumentException("The fault would be " + Engineering.text(Math.abs(metres), "m")
-                    + (metres < 0 ? " before end 1" : " from end 1 of a run of " + Engineering.text(lengthM, "m"))
+            throw new IllegalArgumentException("The fault would be " + EngineeringFormat.text(Math.abs(metres), "m")
+                    + (metres < 0 ? " before end 1" : " from end 1 of a run of " + EngineeringFormat.text(lengthM, "m"))
                     + ": one of the readings, or the length, is not what it says.");
         }
         if (!(doubtM >= 0)) {

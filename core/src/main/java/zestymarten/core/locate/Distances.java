@@ -20,8 +20,8 @@ public final class Distances {
      * @param value above 0
      * @param uncertainty half of its interval, in its own unit, from 0
      */
-    public record Read(double value, double uncertainty) {
-        public Read {
+    public record DistanceReading(double value, double uncertainty) {
+        public DistanceReading {
             if (!(value >= 0 && value < Double.POSITIVE_INFINITY && uncertainty >= 0)) {
                 throw new IllegalArgumentException("A reading (" + value + ") and its uncertainty (" + uncertainty
                         + ") must be finite and not below 0.");
@@ -29,13 +29,13 @@ public final class Distances {
         }
 
         /** A reading that is taken as exact. */
-        public static Read exact(double value) {
-            return new Read(value, 0);
+        public static DistanceReading exact(double value) {
+            return new DistanceReading(value, 0);
         }
     }
 
     /** An open by its capacitance from both ends: {@code d = L C1 / (C1 + C2)}. */
-    public static Distance openByBothCapacitances(double lengthM, Read c1, Read c2) {
+    public static Distance openByBothCapacitances(double lengthM, DistanceReading c1, DistanceReading c2) {
         return of(
                 lengthM,
                 List.of(c1, c2),
@@ -48,7 +48,7 @@ public final class Distances {
     }
 
     /** An open by its capacitance beside that of a good core of the same run: {@code d = L C1 / Cgood}. */
-    public static Distance openByGoodCore(double lengthM, Read c1, Read good) {
+    public static Distance openByGoodCore(double lengthM, DistanceReading c1, DistanceReading good) {
         return of(
                 lengthM,
                 List.of(c1, good),
@@ -66,7 +66,8 @@ public final class Distances {
      *
      * @param ohmPerMetre of one core
      */
-    public static Distance shortByBothOhms(double lengthM, Read r1, Read r2, Read ohmPerMetre) {
+    public static Distance shortByBothOhms(
+            double lengthM, DistanceReading r1, DistanceReading r2, DistanceReading ohmPerMetre) {
         return of(
                 lengthM,
                 List.of(r1, r2, ohmPerMetre),
@@ -79,7 +80,7 @@ public final class Distances {
     }
 
     /** The same with the loop of both cores read instead, far ends linked: {@code d = L (R1 - R2 + R_loop) / (2 R_loop)}. */
-    public static Distance shortByLoop(double lengthM, Read r1, Read r2, Read loop) {
+    public static Distance shortByLoop(double lengthM, DistanceReading r1, DistanceReading r2, DistanceReading loop) {
         return of(
                 lengthM,
                 List.of(r1, r2, loop),
@@ -100,7 +101,8 @@ public final class Distances {
      * A core to earth, beside a sound core of the same make, far ends linked: ohms of each to earth from the near end,
      * {@code d = L - (R_BE - R_AE) / (2 r)}; the fault's own ohms cancel.
      */
-    public static Distance earthByOhms(double lengthM, Read soundToEarth, Read faultyToEarth, Read ohmPerMetre) {
+    public static Distance earthByOhms(
+            double lengthM, DistanceReading soundToEarth, DistanceReading faultyToEarth, DistanceReading ohmPerMetre) {
         return of(
                 lengthM,
                 List.of(soundToEarth, faultyToEarth, ohmPerMetre),
@@ -113,7 +115,8 @@ public final class Distances {
     }
 
     /** The same with the loop of both cores read instead: {@code d = L (1 - (R_BE - R_AE) / R_loop)}. */
-    public static Distance earthByLoop(double lengthM, Read soundToEarth, Read faultyToEarth, Read loop) {
+    public static Distance earthByLoop(
+            double lengthM, DistanceReading soundToEarth, DistanceReading faultyToEarth, DistanceReading loop) {
         return of(
                 lengthM,
                 List.of(soundToEarth, faultyToEarth, loop),
@@ -131,7 +134,7 @@ public final class Distances {
      * @param balance ohms of the arm at balance, S
      * @param loop ohms of the whole loop
      */
-    public static Distance varley(double lengthM, Read balance, Read loop) {
+    public static Distance varley(double lengthM, DistanceReading balance, DistanceReading loop) {
         return of(
                 lengthM,
                 List.of(balance, loop),
@@ -144,7 +147,7 @@ public final class Distances {
     }
 
     /** Murray's loop: {@code d = 2 L m / (1 + m)}, m the balance ratio of the arm at the faulty core to the other. */
-    public static Distance murray(double lengthM, Read ratio) {
+    public static Distance murray(double lengthM, DistanceReading ratio) {
         return of(
                 lengthM,
                 List.of(ratio),
@@ -157,7 +160,7 @@ public final class Distances {
     }
 
     /** An open by what a metre of this cable has: {@code d = C1 / c}. */
-    public static Distance openByMetre(double lengthM, Read c1, Read perMetre) {
+    public static Distance openByMetre(double lengthM, DistanceReading c1, DistanceReading perMetre) {
         return of(
                 lengthM,
                 List.of(c1, perMetre),
@@ -169,7 +172,8 @@ public final class Distances {
     }
 
     /** By the time of a pulse beside that of a good length of the same cable: {@code d = L_good t / t_good}. */
-    public static Distance pulseByGood(double lengthM, Read seconds, Read goodM, Read goodSeconds) {
+    public static Distance pulseByGood(
+            double lengthM, DistanceReading seconds, DistanceReading goodM, DistanceReading goodSeconds) {
         return of(
                 lengthM,
                 List.of(seconds, goodM, goodSeconds),
@@ -179,7 +183,7 @@ public final class Distances {
     }
 
     /** By the time of a pulse from both ends: {@code d = L t1 / (t1 + t2)}; the velocity cancels. */
-    public static Distance pulseByBoth(double lengthM, Read t1, Read t2) {
+    public static Distance pulseByBoth(double lengthM, DistanceReading t1, DistanceReading t2) {
         return of(
                 lengthM,
                 List.of(t1, t2),
@@ -189,7 +193,8 @@ public final class Distances {
     }
 
     /** The same with unlike cores: {@code d = (R_loop / r_A) m / (1 + m)}, r_A the faulty core's ohms per metre. */
-    public static Distance murrayUnlike(double lengthM, Read ratio, Read loop, Read faultyOhmPerMetre) {
+    public static Distance murrayUnlike(
+            double lengthM, DistanceReading ratio, DistanceReading loop, DistanceReading faultyOhmPerMetre) {
         return of(
                 lengthM,
                 List.of(ratio, loop, faultyOhmPerMetre),
@@ -201,7 +206,7 @@ public final class Distances {
     }
 
     /** By the time of a pulse there and back: {@code d = vf c t / 2}. */
-    public static Distance pulse(double lengthM, Read velocityFactor, Read seconds) {
+    public static Distance pulse(double lengthM, DistanceReading velocityFactor, DistanceReading seconds) {
         return of(
                 lengthM,
                 List.of(velocityFactor, seconds),
@@ -213,7 +218,7 @@ public final class Distances {
     private static final double SPEED_OF_LIGHT = 299_792_458;
 
     /** Where a wet run reads well again when it is lifted out of the water, in metres from end 1. */
-    public static Distance liftOut(double lengthM, Read metres) {
+    public static Distance liftOut(double lengthM, DistanceReading metres) {
         return of(
                 lengthM,
                 List.of(metres),
@@ -223,8 +228,12 @@ public final class Distances {
     }
 
     private static Distance of(
-            double lengthM, List<Read> reads, ToDoubleFunction<double[]> formula, String by, List<String> assumes) {
-        double[] values = reads.stream().mapToDouble(Read::value).toArray();
+            double lengthM,
+            List<DistanceReading> reads,
+            ToDoubleFunction<double[]> formula,
+            String by,
+            List<String> assumes) {
+        double[] values = reads.stream().mapToDouble(DistanceReading::value).toArray();
         double at = formula.applyAsDouble(values);
         if (!Double.isFinite(at)) {
             throw new IllegalArgumentException(

@@ -58,9 +58,9 @@ public record WireChain(Terminal start, List<Part> parts) {
     }
 
     /** An edge of the chain on the way from one of its ends. */
-    private record Edge(String name, Terminal from, Terminal to, Optional<Conductor> wire) {
-        Edge turned() {
-            return new Edge(name, to, from, wire);
+    private record ChainEdge(String name, Terminal from, Terminal to, Optional<Conductor> wire) {
+        ChainEdge turned() {
+            return new ChainEdge(name, to, from, wire);
         }
     }
 
@@ -70,19 +70,19 @@ public record WireChain(Terminal start, List<Part> parts) {
      * @param jumps zones and connectors at which a reading of this wire jumped
      */
     public static WireChain of(Design design, Conductor wire, Set<String> jumps) {
-        List<Edge> all = new ArrayList<>();
+        List<ChainEdge> all = new ArrayList<>();
         for (Conductor each : design.assembly().conductors()) {
-            all.add(new Edge(each.id(), each.from(), each.to(), Optional.of(each)));
+            all.add(new ChainEdge(each.id(), each.from(), each.to(), Optional.of(each)));
         }
         for (Component each : design.assembly().components()) {
-            if (each.kind() != Component.Kind.DIODE && !each.kind().isContact()) {
-                all.add(new Edge(each.id(), each.a(), each.b(), Optional.empty()));
+            if (each.kind() != Component.ComponentKind.DIODE && !each.kind().isContact()) {
+                all.add(new ChainEdge(each.id(), each.a(), each.b(), Optional.empty()));
             }
         }
-        Edge own = new Edge(wire.id(), wire.from(), wire.to(), Optional.of(wire));
+        ChainEdge own = new ChainEdge(wire.id(), wire.from(), wire.to(), Optional.of(wire));
         Set<String> seen = new HashSet<>(Set.of(wire.id()));
-        List<Edge> back = on(all, own.turned(), seen);
-        List<Edge> chain = new ArrayList<>();
+        List<ChainEdge> back = on(all, own.turned(), seen);
+        List<ChainEdge> chain = new ArrayList<>();
         for (int i = back.size() - 1; i > 0; i--) {
             chain.add(back.get(i).turned());
         }
@@ -92,15 +92,15 @@ public record WireChain(Terminal start, List<Part> parts) {
                 chain.stream().map(each -> part(design, each, jumps)).toList());
     }
 
-    private static List<Edge> on(List<Edge> all, Edge first, Set<String> seen) {
-        List<Edge> chain = new ArrayList<>(List.of(first));
+    private static List<ChainEdge> on(List<ChainEdge> all, ChainEdge first, Set<String> seen) {
+        List<ChainEdge> chain = new ArrayList<>(List.of(first));
         boolean grown = true;
         while (grown) {
             Terminal end = chain.get(chain.size() - 1).to();
-            List<Edge> here = all.stream()
+            List<ChainEdge> here = all.stream()
                     .filter(each -> each.from().equals(end) || each.to().equals(end))
                     .toList();
-            Optional<Edge> next = here.size() == 2 && !end.isFrame()
+            Optional<ChainEdge> next = here.size() == 2 && !end.isFrame()
                     ? here.stream().filter(each -> seen.add(each.name())).findFirst()
                     : Optional.empty();
             next.ifPresent(each -> chain.add(each.from().equals(end) ? each : each.turned()));
@@ -109,7 +109,7 @@ public record WireChain(Terminal start, List<Part> parts) {
         return chain;
     }
 
-    private static Part part(Design design, Edge edge, Set<String> jumps) {
+    private static Part part(Design design, ChainEdge edge, Set<String> jumps) {
         String zone = edge.wire().flatMap(Conductor::zone).orElse("");
         double length = edge.wire().map(each -> each.lengthM().orElse(0)).orElse(0.0);
         double hard = HARD_ZONES.contains(zone) ? HARD : 1;
@@ -152,7 +152,7 @@ public record WireChain(Terminal start, List<Part> parts) {
 
     /** The stretches from one point that a probe reaches to the next. */
     public Chain chain() {
-        List<Chain.Stretch> stretches = new ArrayList<>();
+        List<Chain.ChainStretch> stretches = new ArrayList<>();
         List<String> names = new ArrayList<>();
         double likelihood = 0;
         double most = 0;
@@ -163,7 +163,7 @@ public record WireChain(Terminal start, List<Part> parts) {
             most += part.mostOhm();
             if (part.probed() || i == parts.size() - 1) {
                 String name = String.join(" ", names);
-                stretches.add(new Chain.Stretch(name, point(part), likelihood, most, part.seconds()));
+                stretches.add(new Chain.ChainStretch(name, point(part), likelihood, most, part.seconds()));
                 names.clear();
                 likelihood = 0;
                 most = 0;

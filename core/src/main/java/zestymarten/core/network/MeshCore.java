@@ -29,22 +29,22 @@ final class MeshCore {
     private static final int REMEMBERED = 512;
 
     private final Map<Integer, Integer> place = new HashMap<>();
-    private final List<Edge> edges;
+    private final List<MeshEdge> edges;
     private final int earth;
     private final DMatrixSparseCSC factor;
     private volatile double[][] table = {};
     private final Map<Long, Double> solved = new ConcurrentHashMap<>();
 
     /** An edge between two places of the core, with ohms above 0. */
-    record Edge(int a, int b, double ohm) {}
+    record MeshEdge(int a, int b, double ohm) {}
 
-    private MeshCore(List<Integer> nodes, List<Edge> edges) {
+    private MeshCore(List<Integer> nodes, List<MeshEdge> edges) {
         int size = nodes.size();
         for (int i = 0; i < size; i++) {
             place.put(nodes.get(i), size - 1 - i);
         }
         this.edges = edges.stream()
-                .map(edge -> new Edge(size - 1 - edge.a(), size - 1 - edge.b(), edge.ohm()))
+                .map(edge -> new MeshEdge(size - 1 - edge.a(), size - 1 - edge.b(), edge.ohm()))
                 .toList();
         earth = size - 1;
         factor = factored(earth, this.edges);
@@ -54,16 +54,16 @@ final class MeshCore {
      * @param nodes in breadth-first order, at least two
      * @param edges between places in {@code nodes}
      */
-    static MeshCore of(List<Integer> nodes, List<Edge> edges) {
+    static MeshCore of(List<Integer> nodes, List<MeshEdge> edges) {
         Patience.check();
         return new MeshCore(nodes, edges);
     }
 
-    private static DMatrixSparseCSC factored(int size, List<Edge> edges) {
+    private static DMatrixSparseCSC factored(int size, List<MeshEdge> edges) {
         double[] diagonal = new double[size];
         DMatrixSparseTriplet entries = new DMatrixSparseTriplet(size, size, size + 2 * edges.size());
         Map<Long, Double> between = new HashMap<>();
-        for (Edge edge : edges) {
+        for (MeshEdge edge : edges) {
             double siemens = 1 / edge.ohm();
             for (int end : new int[] {edge.a(), edge.b()}) {
                 if (end < size) {
@@ -124,7 +124,7 @@ final class MeshCore {
         current[a] = 1;
         current[b] = -1;
         double[] potential = potentials(current);
-        for (Edge edge : edges) {
+        for (MeshEdge edge : edges) {
             double flow = (potential[edge.a()] - potential[edge.b()]) / edge.ohm();
             current[edge.a()] -= flow;
             current[edge.b()] += flow;

@@ -113,7 +113,7 @@ final class Resistances {
             }
             List<Integer> members = new ArrayList<>(List.of(root));
             component[root] = root;
-            List<MeshCore.Edge> edges = new ArrayList<>();
+            List<MeshCore.MeshEdge> edges = new ArrayList<>();
             for (int i = 0; i < members.size(); i++) {
                 int node = members.get(i);
                 place[node] = i;
@@ -130,7 +130,7 @@ final class Resistances {
                     int edge = at.edge(node, k);
                     int other = at.other(edge, node);
                     if (!pruned[other] && at.startsAt(edge, node)) {
-                        edges.add(new MeshCore.Edge(place[node], place[other], at.ohm(edge)));
+                        edges.add(new MeshCore.MeshEdge(place[node], place[other], at.ohm(edge)));
                     }
                 }
             }

@@ -49,9 +49,9 @@ public final class ReadOff {
     }
 
     /** What a touch showed. */
-    public record Answer(Ask ask, boolean joined) {}
+    public record PairAnswer(Ask ask, boolean joined) {}
 
-    private ReadOff(List<Terminal> near, List<Terminal> far, boolean tied, List<Answer> given) {
+    private ReadOff(List<Terminal> near, List<Terminal> far, boolean tied, List<PairAnswer> given) {
         this.near = List.copyOf(near);
         this.far = List.copyOf(far);
         this.tied = tied;
@@ -69,7 +69,7 @@ public final class ReadOff {
      * @param tied whether the far pins are tied by halves
      * @param given what was answered so far, in any order; answers to touches that nobody asks are of no effect
      */
-    public static ReadOff of(List<Terminal> near, List<Terminal> far, boolean tied, List<Answer> given) {
+    public static ReadOff of(List<Terminal> near, List<Terminal> far, boolean tied, List<PairAnswer> given) {
         if (near.isEmpty() || far.isEmpty() || near.size() > MOST_PINS || far.size() > MOST_PINS) {
             throw new IllegalArgumentException("Each connector must have 1 to " + MOST_PINS + " pins.");
         }

@@ -27,7 +27,7 @@ public record Ohms(double value) implements Comparable<Ohms> {
 
     /** Reads as a person would write it: {@code 0.64 Ω}, {@code 15.8 kΩ}. */
     public String text() {
-        return Engineering.text(value, "Ω");
+        return EngineeringFormat.text(value, "Ω");
     }
 
     @Override

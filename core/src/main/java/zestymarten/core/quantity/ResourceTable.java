@@ -14,7 +14,7 @@ import org.apache.commons.csv.CSVRecord;
 /** Reads the tables of standards that ship with the core: comma-separated, a header row, {@code #} for remarks. */
 public final class ResourceTable {
     /** One row by column name. */
-    public record Row(String table, Map<String, String> cells) {
+    public record TableRow(String table, Map<String, String> cells) {
         /** The cell of a column; a missing column is a fault of the build. */
         public String cell(String column) {
             String cell = cells.get(column);
@@ -35,7 +35,7 @@ public final class ResourceTable {
     private ResourceTable() {}
 
     /** The rows of a table that stands beside a class. A missing or unreadable table is a fault of the build. */
-    public static List<Row> read(Class<?> beside, String name) {
+    public static List<TableRow> read(Class<?> beside, String name) {
         try (InputStream stream = beside.getResourceAsStream(name)) {
             if (stream == null) {
                 throw new IllegalStateException("Table '" + name + "' does not stand beside " + beside.getName() + ".");
@@ -43,7 +43,7 @@ public final class ResourceTable {
             var reader = new BufferedReader(new InputStreamReader(stream, StandardCharsets.UTF_8));
             return FORMAT.parse(reader).stream()
                     .map(CSVRecord::toMap)
-                    .map(cells -> new Row(name, cells))
+                    .map(cells -> new TableRow(name, cells))
                     .toList();
         } catch (IOException e) {
             throw new UncheckedIOException("Table '" + name + "' cannot be read.", e);

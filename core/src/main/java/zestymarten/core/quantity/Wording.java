@@ -3,14 +3,14 @@ package zestymarten.core.quantity;
 import java.util.stream.Collectors;
 
 /** Says an understood reading back in the technician's words. */
-final class Wording implements Understood.Cases<String> {
+final class Wording implements MeterReading.ReadingCases<String> {
     static final Wording SPOKEN = new Wording();
 
     private Wording() {}
 
     @Override
-    public String value(Understood.Value value) {
-        return Engineering.text(value.value(), value.unit().symbol());
+    public String value(MeterReading.Value value) {
+        return EngineeringFormat.text(value.value(), value.unit().symbol());
     }
 
     @Override
@@ -19,13 +19,13 @@ final class Wording implements Understood.Cases<String> {
     }
 
     @Override
-    public String above(Understood.Above above) {
-        return "more than " + Engineering.text(above.value(), above.unit().symbol());
+    public String above(MeterReading.Above above) {
+        return "more than " + EngineeringFormat.text(above.value(), above.unit().symbol());
     }
 
     @Override
-    public String below(Understood.Below below) {
-        return "less than " + Engineering.text(below.value(), below.unit().symbol());
+    public String below(MeterReading.Below below) {
+        return "less than " + EngineeringFormat.text(below.value(), below.unit().symbol());
     }
 
     @Override
@@ -39,20 +39,20 @@ final class Wording implements Understood.Cases<String> {
     }
 
     @Override
-    public String unstable(Understood.Unstable unstable) {
+    public String unstable(MeterReading.Unstable unstable) {
         return unstable.between().isEmpty()
                 ? "jumps"
                 : "jumps between "
-                        + unstable.between().stream().map(Understood::text).collect(Collectors.joining(" and "));
+                        + unstable.between().stream().map(MeterReading::text).collect(Collectors.joining(" and "));
     }
 
     @Override
-    public String ambiguous(Understood.Ambiguous ambiguous) {
-        return ambiguous.candidates().stream().map(Understood::text).collect(Collectors.joining(" or "));
+    public String ambiguous(MeterReading.Ambiguous ambiguous) {
+        return ambiguous.candidates().stream().map(MeterReading::text).collect(Collectors.joining(" or "));
     }
 
     @Override
-    public String refused(Understood.Refused refused) {
+    public String refused(MeterReading.Refused refused) {
         return refused.message();
     }
 }

@@ -12,7 +12,7 @@ import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import zestymarten.core.judge.Quantity;
+import zestymarten.core.judgement.Quantity;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -33,9 +33,9 @@ public final class ProgramText {
     private ProgramText() {}
 
     /** The program as CSV with a header row. */
-    public static String write(Program program) {
+    public static String write(ScanProgram program) {
         StringBuilder text = new StringBuilder(String.join(",", COLUMNS)).append('\n');
-        for (Action each : program.actions()) {
+        for (ScanAction each : program.actions()) {
             String line = each.fold(
                     close -> "close," + contacts(close.contacts()) + ",,,,,,",
                     open -> "open," + contacts(open.contacts()) + ",,,,,,",
@@ -48,8 +48,8 @@ public final class ProgramText {
         return text.toString();
     }
 
-    private static String contacts(List<Contact> contacts) {
-        return contacts.stream().map(Contact::toString).collect(Collectors.joining(" "));
+    private static String contacts(List<ScanContact> contacts) {
+        return contacts.stream().map(ScanContact::toString).collect(Collectors.joining(" "));
     }
 
     private static String figure(double value) {
@@ -66,18 +66,18 @@ public final class ProgramText {
      *
      * @param problems gains what cannot be read, with its line; then nothing is answered
      */
-    public static Optional<Program> read(String text, List<Problem> problems) {
+    public static Optional<ScanProgram> read(String text, List<Problem> problems) {
         int before = problems.size();
-        List<Action> actions = new ArrayList<>();
+        List<ScanAction> actions = new ArrayList<>();
         try (CSVParser rows = CSVParser.parse(new StringReader(text), FORMAT)) {
             for (CSVRecord row : rows) {
                 if (row.getRecordNumber() == 1) {
                     header(row, problems);
-                } else if (actions.size() >= Program.MOST_LINES) {
-                    problems.add(new Problem("", "A program has at most " + Program.MOST_LINES + " lines."));
+                } else if (actions.size() >= ScanProgram.MOST_LINES) {
+                    problems.add(new Problem("", "A program has at most " + ScanProgram.MOST_LINES + " lines."));
                     break;
                 } else {
-                    new Row(row, problems).action().ifPresent(actions::add);
+                    new ProgramRow(row, problems).action().ifPresent(actions::add);
                 }
             }
         } catch (IOException | UncheckedIOException e) {
@@ -87,7 +87,7 @@ public final class ProgramText {
             problems.add(
                     new Problem("", "There is no line in it. Expected the columns " + String.join(",", COLUMNS) + "."));
         }
-        return problems.size() > before ? Optional.empty() : Optional.of(new Program(actions));
+        return problems.size() > before ? Optional.empty() : Optional.of(new ScanProgram(actions));
     }
 
     private static void header(CSVRecord row, List<Problem> problems) {
@@ -100,31 +100,31 @@ public final class ProgramText {
     }
 
     /** One line being read. */
-    private record Row(CSVRecord row, List<Problem> problems) {
+    private record ProgramRow(CSVRecord row, List<Problem> problems) {
         private String cell(int column) {
             return column < row.size() ? row.get(column) : "";
         }
 
-        private Optional<Action> problem(String text) {
+        private Optional<ScanAction> problem(String text) {
             problems.add(new Problem("line " + row.getRecordNumber(), text));
             return Optional.empty();
         }
 
-        Optional<Action> action() {
+        Optional<ScanAction> action() {
             return switch (cell(0)) {
-                case "close" -> contacts().map(Action.Close::new);
-                case "open" -> contacts().map(Action.Open::new);
-                case "await" -> Optional.of(new Action.Await(cell(7)));
+                case "close" -> contacts().map(ScanAction.Close::new);
+                case "open" -> contacts().map(ScanAction.OpenContact::new);
+                case "await" -> Optional.of(new ScanAction.Await(cell(7)));
                 case "measure" -> measure();
                 default ->
                     problem("The action “" + cell(0) + "” is not accepted; expected open, close, await or measure.");
             };
         }
 
-        private Optional<List<Contact>> contacts() {
-            List<Contact> contacts = new ArrayList<>();
+        private Optional<List<ScanContact>> contacts() {
+            List<ScanContact> contacts = new ArrayList<>();
             for (String each : cell(1).split("\\s+")) {
-                Optional<Contact> contact = Contact.of(each);
+                Optional<ScanContact> contact = ScanContact.of(each);
                 if (contact.isEmpty()) {
                     problem("The contact “" + each
                             + "” is not accepted; expected a bus and a point, such as A!3 or B!12.");
@@ -135,7 +135,7 @@ public final class ProgramText {
             return Optional.of(contacts);
         }
 
-        private Optional<Action> measure() {
+        private Optional<ScanAction> measure() {
             Optional<Quantity> quantity = Quantity.of(cell(2));
             if (quantity.isEmpty()) {
                 return problem("The quantity “" + cell(2) + "” is not accepted; expected resistance or insulation.");
@@ -148,7 +148,7 @@ public final class ProgramText {
                 return Optional.empty();
             }
             try {
-                return Optional.of(new Action.Measure(
+                return Optional.of(new ScanAction.MeasureContacts(
                         quantity.get(),
                         low.getAsDouble(),
                         high.getAsDouble(),

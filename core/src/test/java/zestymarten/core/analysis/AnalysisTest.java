@@ -15,11 +15,11 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
+import zestymarten.core.assembly.Access;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Connector;
-import zestymarten.core.assembly.Face;
-import zestymarten.core.assembly.Kind;
-import zestymarten.core.assembly.Reach;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.fault.Bench;
@@ -27,23 +27,23 @@ import zestymarten.core.fault.Fault;
 import zestymarten.core.fault.FaultyUnit;
 import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.fault.Probe;
-import zestymarten.core.judge.Quantity;
-import zestymarten.core.limit.Limits;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.judgement.Quantity;
+import zestymarten.core.limit.LimitRules;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Patience;
 
 /** Readings of units of which the faults are known. */
 class AnalysisTest {
     private static final double LEADS = 0.25;
-    private static final Conditions CONDITIONS = new Conditions(
+    private static final TestConditions CONDITIONS = new TestConditions(
             20,
-            new Meter("meter", 0.005, 0.01, 30, false, 20e6),
+            new MeterProfile("meter", 0.005, 0.01, 30, false, 20e6),
             OptionalDouble.of(LEADS),
             LeadPolicy.FULL,
             false,
-            Conditions.JOINED_BELOW_OHM);
+            TestConditions.JOINED_BELOW_OHM);
 
     private static Assembly cable(int wires, int cavities, Set<Terminal> bonded) {
         StringBuilder list = new StringBuilder("from,to,length_m,area_mm2\n");
@@ -56,8 +56,8 @@ class AnalysisTest {
                     .append(20 + i)
                     .append(",0.5\n");
         }
-        Assembly plain =
-                WireList.read(list.toString()).assembly("Cable", Kind.CABLE, "", Map.of("J2", Face.line(cavities)));
+        Assembly plain = WireList.read(list.toString())
+                .assembly("Cable", AssemblyKind.CABLE, "", Map.of("J2", CavityLayout.line(cavities)));
         return new Assembly(
                 plain.name(),
                 plain.kind(),
@@ -70,7 +70,7 @@ class AnalysisTest {
                 bonded);
     }
 
-    private static Analysis analysis(Assembly assembly, List<Reading> readings) {
+    private static Analysis analysis(Assembly assembly, List<AnalysisReading> readings) {
         return Analysis.of(Design.of(assembly, 20), CONDITIONS, readings);
     }
 
@@ -113,11 +113,11 @@ class AnalysisTest {
     void saysWhichLegOfASpliceHasTheOhms() {
         Assembly spliced = WireList.read("wire,from,to,length_m,area_mm2\nIn,J1.1,S1,5,0.5\nLeft,S1,J2.1,5,0.5\n"
                         + "Right,S1,J3.1,5,0.5\n")
-                .assembly("Spliced", Kind.HARNESS, "", Map.of());
+                .assembly("Spliced", AssemblyKind.HARNESS, "", Map.of());
         for (String leg : List.of("In", "Left", "Right")) {
             assertThat(told(withFault(spliced, new Fault.High(leg, 2)))).containsExactly(told("high_resistance", leg));
         }
-        assertThat(withFault(spliced).standing()).isEqualTo(Analysis.Standing.PASS);
+        assertThat(withFault(spliced).standing()).isEqualTo(Analysis.AnalysisState.PASS);
     }
 
     @Test
@@ -127,22 +127,22 @@ class AnalysisTest {
         assertThat(told(withFault(cable, leak))).containsExactly(told("leak", "W1", "W2"));
     }
 
-    private static Reading tied(String a, String b, String typed, String... tie) {
-        return new Reading(
+    private static AnalysisReading tied(String a, String b, String typed, String... tie) {
+        return new AnalysisReading(
                 Terminal.of(a),
                 Terminal.of(b),
                 typed,
-                zestymarten.core.assembly.State.REST,
+                zestymarten.core.assembly.SwitchState.REST,
                 List.of(Stream.of(tie).map(Terminal::of).toList()),
                 OptionalDouble.empty());
     }
 
-    private static Reading free(String a, String b, String typed) {
-        return new Reading(
+    private static AnalysisReading free(String a, String b, String typed) {
+        return new AnalysisReading(
                 Terminal.of(a),
                 Terminal.of(b),
                 typed,
-                zestymarten.core.assembly.State.REST,
+                zestymarten.core.assembly.SwitchState.REST,
                 List.of(),
                 OptionalDouble.empty());
     }
@@ -150,26 +150,26 @@ class AnalysisTest {
     @Test
     void eachAgainstAllOthersTiedPartsThemAll() {
         Assembly cable = cable(3, 3, Set.of());
-        List<Reading> readings = List.of(
+        List<AnalysisReading> readings = List.of(
                 free("J1.1", "J2.1", "1.00"),
                 free("J1.2", "J2.2", "1.00"),
                 free("J1.3", "J2.3", "1.00"),
                 tied("J1.1", "FRAME", "OL", "J1.2", "J1.3", "FRAME"),
                 tied("J1.2", "FRAME", "OL", "J1.3", "FRAME"),
                 free("J1.3", "FRAME", "OL"));
-        assertThat(analysis(cable, readings).standing()).isEqualTo(Analysis.Standing.PASS);
-        assertThat(analysis(cable, readings.subList(0, 5)).standing()).isEqualTo(Analysis.Standing.INCOMPLETE);
+        assertThat(analysis(cable, readings).standing()).isEqualTo(Analysis.AnalysisState.PASS);
+        assertThat(analysis(cable, readings.subList(0, 5)).standing()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
     }
 
     @Test
     void aTiedFarEndIsBlindToCrossedWires() {
         Assembly cable = cable(3, 3, Set.of());
-        List<Reading> readings = List.of(
+        List<AnalysisReading> readings = List.of(
                 tied("J1.1", "J1.2", "1.70", "J2.1", "J2.2", "J2.3"),
                 tied("J1.1", "J1.3", "1.70", "J2.1", "J2.2", "J2.3"));
         Analysis analysis = analysis(cable, readings);
         assertThat(told(analysis)).isEmpty();
-        assertThat(analysis.standing()).isEqualTo(Analysis.Standing.INCOMPLETE);
+        assertThat(analysis.standing()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
         assertThat(analysis.untested().stream().map(pair -> pair.a() + " " + pair.b()))
                 .contains("J1.1 J2.1", "J1.2 J2.2", "J1.3 J2.3");
     }
@@ -177,9 +177,9 @@ class AnalysisTest {
     @Test
     void lowInsulationAndAFailedWithstandAreFindings() {
         Assembly cable = cable(2, 2, Set.of());
-        Reading low = insulation("J1.1", "J1.2", "400k", Quantity.INSULATION, 500);
-        Reading trip = insulation("J1.2", "FRAME", "OL", Quantity.LEAKAGE, 1460);
-        Reading fine = insulation("J1.1", "FRAME", ">200M", Quantity.INSULATION, 500);
+        AnalysisReading low = insulation("J1.1", "J1.2", "400k", Quantity.INSULATION, 500);
+        AnalysisReading trip = insulation("J1.2", "FRAME", "OL", Quantity.LEAKAGE, 1460);
+        AnalysisReading fine = insulation("J1.1", "FRAME", ">200M", Quantity.INSULATION, 500);
         Analysis analysis = analysis(cable, List.of(low, trip, fine));
         assertThat(told(analysis)).containsExactly(told("insulation_low", "W1", "W2"), told("withstand", "W2"));
         assertThat(analysis.findings().get(0).finding().text())
@@ -187,12 +187,12 @@ class AnalysisTest {
         assertThat(analysis.findings().get(1).evidence()).containsExactly(1);
     }
 
-    private static Reading insulation(String a, String b, String typed, Quantity quantity, double testV) {
-        return new Reading(
+    private static AnalysisReading insulation(String a, String b, String typed, Quantity quantity, double testV) {
+        return new AnalysisReading(
                 Terminal.of(a),
                 Terminal.of(b),
                 typed,
-                zestymarten.core.assembly.State.REST,
+                zestymarten.core.assembly.SwitchState.REST,
                 List.of(),
                 OptionalDouble.empty(),
                 quantity,
@@ -209,10 +209,10 @@ class AnalysisTest {
                         each.name(),
                         each.face(),
                         each.pins(),
-                        new Reach("", Optional.empty(), Optional.of("J9"), 0, Reach.Harm.NONE)))
+                        new Access("", Optional.empty(), Optional.of("J9"), 0, Access.Harm.NONE)))
                 .toList();
         Assembly assembly = new Assembly(plain.name(), plain.kind(), "", mated, plain.conductors());
-        List<Reading> cleaned = List.of(free("J1.1", "J2.1", "OL"), free("J1.1", "J2.1", "1.00"));
+        List<AnalysisReading> cleaned = List.of(free("J1.1", "J2.1", "OL"), free("J1.1", "J2.1", "1.00"));
         assertThat(told(analysis(assembly, cleaned))).containsExactly(told("contact_surface", "W1"));
         assertThat(analysis(assembly, cleaned).findings().get(0).evidence()).containsExactly(0, 1);
     }
@@ -220,20 +220,20 @@ class AnalysisTest {
     @Test
     void readingsThatDisagreeWithoutACauseAreIntermittent() {
         Assembly cable = cable(1, 1, Set.of());
-        List<Reading> cleaned = List.of(free("J1.1", "J2.1", "OL"), free("J2.1", "J1.1", "1.00"));
+        List<AnalysisReading> cleaned = List.of(free("J1.1", "J2.1", "OL"), free("J2.1", "J1.1", "1.00"));
         assertThat(told(analysis(cable, cleaned))).containsExactly(told("intermittent", "W1"));
-        List<Reading> broke = List.of(free("J1.1", "J2.1", "1.00"), free("J2.1", "J1.1", "OL"));
+        List<AnalysisReading> broke = List.of(free("J1.1", "J2.1", "1.00"), free("J2.1", "J1.1", "OL"));
         assertThat(told(analysis(cable, broke))).containsExactly(told("intermittent", "W1"));
     }
 
     @Test
     void overRangeOfALowRangeSaysOnlyThat() {
         Assembly cable = cable(1, 1, Set.of());
-        Reading low = new Reading(
+        AnalysisReading low = new AnalysisReading(
                 Terminal.of("J1.1"),
                 Terminal.of("J2.1"),
                 "OL",
-                zestymarten.core.assembly.State.REST,
+                zestymarten.core.assembly.SwitchState.REST,
                 List.of(),
                 OptionalDouble.of(200));
         Analysis analysis = analysis(cable, List.of(low));
@@ -247,9 +247,9 @@ class AnalysisTest {
     @Timeout(60)
     void aLargeCableIsAnalysed() {
         Assembly cable = cable(10_000, 10_000, Set.of());
-        Limits limits = new Limits(20);
+        LimitRules limits = new LimitRules(20);
         for (double share : new double[] {1, 3}) {
-            List<Reading> readings = cable.conductors().stream()
+            List<AnalysisReading> readings = cable.conductors().stream()
                     .map(each -> free(
                             each.from().name(),
                             each.to().name(),

@@ -10,23 +10,23 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
-import zestymarten.core.assembly.Members;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.JsonMembers;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Problem;
 
 /** What is odd, wrong or hostile gets a defined result or a problem with its path, never a stack trace. */
 class BadInputTest {
-    private static final Conditions CONDITIONS = new Conditions(
+    private static final TestConditions CONDITIONS = new TestConditions(
             20,
-            new Meter("meter", 0.005, 0.01, 30, false, 20e6),
+            new MeterProfile("meter", 0.005, 0.01, 30, false, 20e6),
             OptionalDouble.of(0.2),
             LeadPolicy.FULL,
             false,
-            Conditions.JOINED_BELOW_OHM);
+            TestConditions.JOINED_BELOW_OHM);
 
     private static String assembly(String members) {
         return "{\"format\": \"zesty-marten/assembly\", \"version\": 1, \"name\": \"Odd\"" + members + "}";
@@ -43,11 +43,12 @@ class BadInputTest {
         return problems.stream().map(Problem::toString).toList();
     }
 
-    private static Reading reading(String a, String b, String typed) {
-        return new Reading(Terminal.of(a), Terminal.of(b), typed, State.REST, List.of(), OptionalDouble.empty());
+    private static AnalysisReading reading(String a, String b, String typed) {
+        return new AnalysisReading(
+                Terminal.of(a), Terminal.of(b), typed, SwitchState.REST, List.of(), OptionalDouble.empty());
     }
 
-    private static Analysis analysis(Assembly assembly, Reading... readings) {
+    private static Analysis analysis(Assembly assembly, AnalysisReading... readings) {
         return Analysis.of(Design.of(assembly, 20), CONDITIONS, List.of(readings));
     }
 
@@ -56,7 +57,7 @@ class BadInputTest {
         Assembly one = sound(", \"connectors\": [{\"id\": \"J1\", \"pins\": [\"1\"]}]");
         Analysis analysis = analysis(one);
         assertThat(analysis.findings()).isEmpty();
-        assertThat(analysis.standing()).isEqualTo(Analysis.Standing.PASS);
+        assertThat(analysis.standing()).isEqualTo(Analysis.AnalysisState.PASS);
     }
 
     @Test
@@ -66,7 +67,7 @@ class BadInputTest {
                         + "{\"id\": \"W2\", \"from\": \"J1.1\", \"to\": \"J2.1\", \"max_ohm\": 1}]");
         assertThat(Design.of(parallel, 20).nets().all()).hasSize(1);
         Analysis open = analysis(parallel, reading("J1.1", "J2.1", "OL"), reading("J1.1", "FRAME", "OL"));
-        assertThat(open.standing()).isEqualTo(Analysis.Standing.FAIL);
+        assertThat(open.standing()).isEqualTo(Analysis.AnalysisState.FAIL);
         assertThat(analysis(parallel, reading("J1.1", "J2.1", "0.6"))
                         .judgements()
                         .get(0)
@@ -82,14 +83,14 @@ class BadInputTest {
                 + "{\"id\": \"B\", \"from\": \"S1\", \"to\": \"S2\"}, {\"id\": \"C\", \"from\": \"S2\", \"to\": \"S1\"},"
                 + "{\"id\": \"D\", \"from\": \"S2\", \"to\": \"J2.1\"}]");
         Analysis analysis = analysis(loop, reading("J1.1", "J2.1", "0.3"), reading("J1.1", "FRAME", "OL"));
-        assertThat(analysis.standing()).isEqualTo(Analysis.Standing.PASS);
+        assertThat(analysis.standing()).isEqualTo(Analysis.AnalysisState.PASS);
     }
 
     @Test
     void aWireToTheFrameMustReadAndAMissingOneIsOpen() {
         Assembly earthed = sound(", \"conductors\": [{\"id\": \"PE\", \"from\": \"J1.1\", \"to\": \"FRAME\"}]");
         assertThat(analysis(earthed, reading("J1.1", "FRAME", "0.4")).standing())
-                .isEqualTo(Analysis.Standing.PASS);
+                .isEqualTo(Analysis.AnalysisState.PASS);
         assertThat(analysis(earthed, reading("J1.1", "FRAME", "OL"))
                         .findings()
                         .get(0)
@@ -103,7 +104,7 @@ class BadInputTest {
         Assembly wire = sound(", \"conductors\": [{\"id\": \"W1\", \"from\": \"J1.1\", \"to\": \"J2.1\"}]");
         Analysis analysis = analysis(
                 wire, reading("J1.1", "J2.1", "OL"), reading("J2.1", "J1.1", "0.5"), reading("J1.1", "FRAME", "OL"));
-        assertThat(analysis.standing()).isEqualTo(Analysis.Standing.FAIL);
+        assertThat(analysis.standing()).isEqualTo(Analysis.AnalysisState.FAIL);
         assertThat(analysis.findings().get(0).finding().kind()).isEqualTo("intermittent");
     }
 
@@ -137,8 +138,8 @@ class BadInputTest {
         String document = "{\"readings\": [{\"a\": \"J1.9\", \"b\": \"J2.1\", \"as_typed\": \"1\"},"
                 + "{\"a\": \"J1.1\", \"b\": \"J2.1\", \"as_typed\": \"1\", \"quantity\": \"insulation\"},"
                 + "{\"a\": \"J1.1\", \"b\": \"J2.1\", \"as_typed\": \"1\", \"state\": \"up\"}]}";
-        List<Reading> readings =
-                AnalysisReader.readings(Members.read(document, problems).orElseThrow(), wire);
+        List<AnalysisReading> readings =
+                AnalysisReader.readings(JsonMembers.read(document, problems).orElseThrow(), wire);
         assertThat(readings).isEmpty();
         assertThat(problems.stream().map(Problem::toString))
                 .containsExactly(

@@ -10,14 +10,14 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judgement.Verdict;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Path;
 import zestymarten.core.quantity.Problem;
 
@@ -51,11 +51,11 @@ class DesignTest {
         return Terminal.of(name);
     }
 
-    private State state(String id) {
+    private SwitchState state(String id) {
         return PANEL.state(id).orElseThrow();
     }
 
-    private Path.Ohmic way(String a, String b, State state, List<List<Terminal>> ties) {
+    private Path.Ohmic way(String a, String b, SwitchState state, List<List<Terminal>> ties) {
         Path path = design.path(at(a), at(b), state, ties);
         assertThat(path).as(a + " to " + b).isInstanceOf(Path.Ohmic.class);
         return (Path.Ohmic) path;
@@ -112,20 +112,21 @@ class DesignTest {
 
     @Test
     void besideADiodeNothingIsConcluded() {
-        Conditions conditions = new Conditions(
+        TestConditions conditions = new TestConditions(
                 20,
-                new Meter("meter", 0.005, 0.01, 30, false, 20e6),
+                new MeterProfile("meter", 0.005, 0.01, 30, false, 20e6),
                 OptionalDouble.empty(),
                 LeadPolicy.FULL,
                 false,
-                Conditions.JOINED_BELOW_OHM);
-        Reading reading = new Reading(at("J1.1"), at("J2.3"), "4M7", state("idle"), List.of(), OptionalDouble.empty());
+                TestConditions.JOINED_BELOW_OHM);
+        AnalysisReading reading =
+                new AnalysisReading(at("J1.1"), at("J2.3"), "4M7", state("idle"), List.of(), OptionalDouble.empty());
         Analysis analysis = Analysis.of(design, conditions, List.of(reading));
         assertThat(analysis.findings()).isEmpty();
         assertThat(analysis.judgements().get(0).judgement().verdict()).isEqualTo(Verdict.UNDECIDED);
         assertThat(analysis.judgements().get(0).judgement().reason())
                 .isEqualTo("A diode lies between: an ohm range proves nothing either way. Read its forward voltage.");
-        assertThat(analysis.standing()).isEqualTo(Analysis.Standing.INCOMPLETE);
+        assertThat(analysis.standing()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
     }
 
     @Test

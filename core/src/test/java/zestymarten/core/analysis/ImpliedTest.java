@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import zestymarten.core.assembly.Assembly;
-import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 
@@ -24,8 +24,8 @@ class ImpliedTest {
     private static final double THROUGH_OHM = 10_000;
 
     private static List<Implied.ImpliedPair> implied(String... readings) {
-        Assembly cable = WireList.read(FOUR).assembly("Cable", Kind.CABLE, "", Map.of());
-        List<Reading> all = TypedReadings.of(readings);
+        Assembly cable = WireList.read(FOUR).assembly("Cable", AssemblyKind.CABLE, "", Map.of());
+        List<AnalysisReading> all = TypedReadings.of(readings);
         return Analysis.of(Design.of(cable, 20), RandomUnit.CONDITIONS, all).implied();
     }
 
@@ -77,10 +77,10 @@ class ImpliedTest {
         int seen = 0;
         for (int i = 0; i < UNITS; i++) {
             RandomUnit unit = RandomUnit.of(random, family).broken(random.nextInt(4));
-            List<Reading> truth = unit.everyPair();
-            List<Reading> some = new ArrayList<>(truth);
+            List<AnalysisReading> truth = unit.everyPair();
+            List<AnalysisReading> some = new ArrayList<>(truth);
             Collections.shuffle(some, random);
-            List<Reading> made = some.subList(0, some.size() / 2);
+            List<AnalysisReading> made = some.subList(0, some.size() / 2);
             Analysis analysis = Analysis.of(Design.of(unit.assembly(), 20), RandomUnit.CONDITIONS, made);
             for (Implied.ImpliedPair pair : analysis.implied()) {
                 assertThat(reads(truth, pair) < THROUGH_OHM)
@@ -96,7 +96,7 @@ class ImpliedTest {
     }
 
     /** By colouring: what is joined to the first terminal by the readings, and whether an open one leads from there. */
-    private static boolean follows(List<Reading> readings, Implied.ImpliedPair pair) {
+    private static boolean follows(List<AnalysisReading> readings, Implied.ImpliedPair pair) {
         Set<Terminal> left = joinedTo(readings, pair.a());
         Set<Terminal> right = joinedTo(readings, pair.b());
         return pair.joined()
@@ -107,7 +107,7 @@ class ImpliedTest {
                                 || (left.contains(each.b()) && right.contains(each.a())));
     }
 
-    private static Set<Terminal> joinedTo(List<Reading> readings, Terminal start) {
+    private static Set<Terminal> joinedTo(List<AnalysisReading> readings, Terminal start) {
         Set<Terminal> reached = new HashSet<>(Set.of(start));
         for (int i = 0; i < readings.size(); i++) {
             readings.stream()
@@ -118,8 +118,8 @@ class ImpliedTest {
         return reached;
     }
 
-    private static double reads(List<Reading> truth, Implied.ImpliedPair pair) {
-        Reading reading = truth.stream()
+    private static double reads(List<AnalysisReading> truth, Implied.ImpliedPair pair) {
+        AnalysisReading reading = truth.stream()
                 .filter(each -> Set.of(each.a(), each.b()).equals(Set.of(pair.a(), pair.b())))
                 .findFirst()
                 .orElseThrow();

@@ -14,32 +14,32 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zestymarten.core.assembly.Assembly;
-import zestymarten.core.assembly.Face;
-import zestymarten.core.assembly.Kind;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.CavityLayout;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
-import zestymarten.core.finding.Complaint;
 import zestymarten.core.finding.Priors;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judge;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.finding.Symptoms;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.ResistanceJudge;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.ReadingParser;
 
 /** What to measure next, from whatever was read, and when there is nothing more to ask. */
 class MeasurementSelectorTest {
-    private static final Conditions CONDITIONS = new Conditions(
+    private static final TestConditions CONDITIONS = new TestConditions(
             20,
-            new Meter("meter", 0.005, 0.01, 30, false, 20e6),
+            new MeterProfile("meter", 0.005, 0.01, 30, false, 20e6),
             OptionalDouble.of(0.25),
             LeadPolicy.FULL,
             false,
-            Conditions.JOINED_BELOW_OHM);
+            TestConditions.JOINED_BELOW_OHM);
 
     /** An eleven-core pendant cable with one empty cavity at the far plug. */
     private static final Design PENDANT = pendant(",8,0.5,flexing");
@@ -49,8 +49,8 @@ class MeasurementSelectorTest {
         for (int i = 1; i <= 11; i++) {
             list.append("W%d,J1.%d,J2.%d,function %d%s\n".formatted(i, i, i, i, rest));
         }
-        Assembly assembly =
-                WireList.read(list.toString()).assembly("Pendant", Kind.CABLE, "", Map.of("J2", Face.line(12)));
+        Assembly assembly = WireList.read(list.toString())
+                .assembly("Pendant", AssemblyKind.CABLE, "", Map.of("J2", CavityLayout.line(12)));
         return Design.of(assembly, 20);
     }
 
@@ -60,22 +60,22 @@ class MeasurementSelectorTest {
 
     private static Observation observed(
             Design design, int number, Terminal a, Terminal b, String typed, List<List<Terminal>> links) {
-        Understood meaning = new ReadingLanguage(false).understand(typed);
-        Expectation expectation = design.expectation(a, b, State.REST, links);
+        MeterReading meaning = new ReadingParser(false).understand(typed);
+        Expectation expectation = design.expectation(a, b, SwitchState.REST, links);
         return new Observation(
                 number,
                 a,
                 b,
-                State.REST,
+                SwitchState.REST,
                 expectation,
-                Judge.judge(meaning, expectation, CONDITIONS),
+                ResistanceJudge.judge(meaning, expectation, CONDITIONS),
                 meaning,
                 links,
                 Observation.Since.NOTHING);
     }
 
     /** Readings given as {@code J1.4 J2.4 OL}. */
-    private static UnitAnalysis having(Complaint complaint, String... readings) {
+    private static UnitAnalysis having(Symptoms complaint, String... readings) {
         List<Observation> made = new ArrayList<>();
         for (String each : readings) {
             String[] parts = each.split(" ");
@@ -115,14 +115,14 @@ class MeasurementSelectorTest {
             RandomHarness cable = RandomHarness.cable(random, wires).sabotage(i % 3);
             Probe probe = new Probe(cable.unit(), CONDITIONS, random, 0);
             List<Observation> made = new ArrayList<>();
-            UnitAnalysis analysis = UnitAnalysis.of(cable.design(), CONDITIONS, priors, Complaint.NONE, made);
+            UnitAnalysis analysis = UnitAnalysis.of(cable.design(), CONDITIONS, priors, Symptoms.NONE, made);
             Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
             while (next.status() == Recommendation.Status.GO_ON) {
                 assertThat(made).as("%s never ends", cable.faults()).hasSizeLessThan(20 * wires);
-                Recommendation.Measurement best = next.measurements().get(0);
+                Recommendation.RecommendedMeasurement best = next.measurements().get(0);
                 String shown = probe.shows(best.black(), best.red(), best.state(), best.links());
                 made.add(observed(cable.design(), made.size(), best.black(), best.red(), shown));
-                analysis = UnitAnalysis.of(cable.design(), CONDITIONS, priors, Complaint.NONE, made);
+                analysis = UnitAnalysis.of(cable.design(), CONDITIONS, priors, Symptoms.NONE, made);
                 next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
             }
             right += repaired(analysis).equals(namesOf(cable.told())) ? 1 : 0;
@@ -141,17 +141,17 @@ class MeasurementSelectorTest {
             made.add(observed(
                     PENDANT, i, Terminal.of("J1.1"), Terminal.of("J1." + i), "OL", List.of(List.copyOf(farEnds))));
         }
-        UnitAnalysis analysis = UnitAnalysis.of(PENDANT, CONDITIONS, Priors.usual(), Complaint.NONE, made);
+        UnitAnalysis analysis = UnitAnalysis.of(PENDANT, CONDITIONS, Priors.usual(), Symptoms.NONE, made);
         assertThat(repaired(analysis)).containsExactly("W1");
     }
 
     @Test
     void twoOpensAreMoreProbablyCrossedAndTheNextMeasurementAsksThat() {
-        UnitAnalysis two = having(Complaint.NONE, "J1.4 J2.4 OL", "J1.4 J2.4 OL", "J1.7 J2.7 OL", "J1.7 J2.7 OL");
-        Recommendation.Measurement next = next(two).measurements().get(0);
+        UnitAnalysis two = having(Symptoms.NONE, "J1.4 J2.4 OL", "J1.4 J2.4 OL", "J1.7 J2.7 OL", "J1.7 J2.7 OL");
+        Recommendation.RecommendedMeasurement next = next(two).measurements().get(0);
         assertThat(Set.of(next.black().name(), next.red().name())).isIn(Set.of("J1.4", "J2.7"), Set.of("J1.7", "J2.4"));
         UnitAnalysis told = having(
-                Complaint.NONE,
+                Symptoms.NONE,
                 "J1.4 J2.4 OL",
                 "J1.4 J2.4 OL",
                 "J1.7 J2.7 OL",
@@ -165,7 +165,7 @@ class MeasurementSelectorTest {
 
     @Test
     void onePathBetweenTwoWiresIsAShortOrACrossingUntilMoreIsRead() {
-        UnitAnalysis one = having(Complaint.NONE, "J1.4 J2.7 0.55");
+        UnitAnalysis one = having(Symptoms.NONE, "J1.4 J2.7 0.55");
         Explained found = one.findings().get(0);
         assertThat(found.probability()).isLessThan(0.95);
         assertThat(found.certain()).isFalse();
@@ -175,8 +175,8 @@ class MeasurementSelectorTest {
 
     @Test
     void whatIsDeadIsMeasuredFirst() {
-        Complaint complaint =
-                new Complaint(Map.of("function 4", Complaint.Behaviour.DEAD, "function 5", Complaint.Behaviour.WORKS));
+        Symptoms complaint =
+                new Symptoms(Map.of("function 4", Symptoms.Behaviour.DEAD, "function 5", Symptoms.Behaviour.WORKS));
         UnitAnalysis analysis = having(complaint);
         assertThat(analysis.findings()).as("nothing was read").isEmpty();
         assertThat(analysis.explanations().get(0).faults().get(0).conductors()).containsExactly("W4");
@@ -185,7 +185,7 @@ class MeasurementSelectorTest {
 
     @Test
     void aJumpingReadingIsIntermittent() {
-        assertThat(having(Complaint.NONE, "J1.4 J2.4 ~0.5..OL").findings())
+        assertThat(having(Symptoms.NONE, "J1.4 J2.4 ~0.5..OL").findings())
                 .singleElement()
                 .satisfies(each -> assertThat(each.finding().kind()).isEqualTo("intermittent"));
     }
@@ -196,10 +196,10 @@ class MeasurementSelectorTest {
         List<Observation> made = new ArrayList<>();
         Recommendation next;
         do {
-            UnitAnalysis analysis = UnitAnalysis.of(design, CONDITIONS, Priors.usual(), Complaint.NONE, made);
+            UnitAnalysis analysis = UnitAnalysis.of(design, CONDITIONS, Priors.usual(), Symptoms.NONE, made);
             assertThat(analysis.findings()).isEmpty();
             next = analysis.next(MeasurementCosts.bench(design.assembly(), false), 1);
-            for (Recommendation.Measurement each : next.measurements()) {
+            for (Recommendation.RecommendedMeasurement each : next.measurements()) {
                 boolean wire = each.black().pin().equals(each.red().pin())
                         && !each.red().isFrame();
                 made.add(observed(design, made.size(), each.black(), each.red(), wire ? "0.35" : "OL"));

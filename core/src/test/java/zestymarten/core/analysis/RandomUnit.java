@@ -12,31 +12,31 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
-import zestymarten.core.assembly.Face;
-import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Metal;
-import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.StrandClass;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 
 /**
  * A made-up unit of every kind with made-up faults, and what a meter reads on it: an oracle of its own, solved densely and
  * without any code of the product but the values of an assembly.
  */
 public final class RandomUnit {
-    public static final Conditions CONDITIONS = new Conditions(
+    public static final TestConditions CONDITIONS = new TestConditions(
             20,
-            new Meter("meter", 0.002, 0.01, 30, false, 20e6),
+            new MeterProfile("meter", 0.002, 0.01, 30, false, 20e6),
             OptionalDouble.of(0.2),
             LeadPolicy.FULL,
             false,
-            Conditions.JOINED_BELOW_OHM);
+            TestConditions.JOINED_BELOW_OHM);
 
     /** What sort of nets the unit is made of besides plain wires. */
     public enum Family {
@@ -69,7 +69,7 @@ public final class RandomUnit {
     private final Set<String> toFrame = new TreeSet<>();
     private final Set<String> touched = new TreeSet<>();
     private final Family family;
-    private List<State> states = List.of(State.REST);
+    private List<SwitchState> states = List.of(SwitchState.REST);
     private Assembly assembly;
 
     private RandomUnit(Random random, Family family) {
@@ -132,8 +132,9 @@ public final class RandomUnit {
         return id;
     }
 
-    private void part(Component.Kind kind, Terminal a, Terminal b, double value) {
-        boolean most = kind.isContact() || kind == Component.Kind.FUSE || kind == Component.Kind.DIODE;
+    private void part(Component.ComponentKind kind, Terminal a, Terminal b, double value) {
+        boolean most =
+                kind.isContact() || kind == Component.ComponentKind.FUSE || kind == Component.ComponentKind.DIODE;
         parts.add(new Component(
                 kind.code().substring(0, 1).toUpperCase(Locale.ROOT) + "P" + (parts.size() + 1),
                 kind,
@@ -184,33 +185,34 @@ public final class RandomUnit {
             case LOADS -> {
                 Terminal common = far(wires.get(0).id());
                 for (int i = 1; i < 3; i++) {
-                    part(Component.Kind.LAMP, far(wires.get(i).id()), common, 40 + 100 * random.nextDouble());
+                    part(Component.ComponentKind.LAMP, far(wires.get(i).id()), common, 40 + 100 * random.nextDouble());
                 }
             }
             case STAR -> {
                 Terminal middle = Terminal.of("S9");
                 for (int i = 0; i < 3; i++) {
-                    part(Component.Kind.WINDING, far(wires.get(i).id()), middle, 3);
+                    part(Component.ComponentKind.WINDING, far(wires.get(i).id()), middle, 3);
                 }
             }
             case DELTA -> {
                 for (int i = 0; i < 3; i++) {
                     part(
-                            Component.Kind.WINDING,
+                            Component.ComponentKind.WINDING,
                             far(wires.get(i).id()),
                             far(wires.get((i + 1) % 3).id()),
                             6);
                 }
             }
             case CONTACTS -> {
-                part(Component.Kind.SWITCH, far("W1"), far("W2"), 0);
-                part(Component.Kind.RESISTOR, far("W2"), far("W3"), 100);
+                part(Component.ComponentKind.SWITCH, far("W1"), far("W2"), 0);
+                part(Component.ComponentKind.RESISTOR, far("W2"), far("W3"), 100);
                 states = List.of(
-                        State.REST, new State("held", Set.of(parts.get(0).id())));
+                        SwitchState.REST,
+                        new SwitchState("held", Set.of(parts.get(0).id())));
             }
             case DIODE -> {
-                part(Component.Kind.COIL, far("W1"), far("W2"), 80);
-                part(Component.Kind.DIODE, far("W2"), far("W1"), 0);
+                part(Component.ComponentKind.COIL, far("W1"), far("W2"), 80);
+                part(Component.ComponentKind.DIODE, far("W2"), far("W1"), 0);
             }
             case BONDED -> bonded.add(from.get("W" + (1 + random.nextInt(3))));
             default -> {
@@ -227,10 +229,10 @@ public final class RandomUnit {
             for (int i = 1; i <= count; i++) {
                 names.add(Integer.toString(i));
             }
-            connectors.add(new Connector(id, "", Face.line(count), names));
+            connectors.add(new Connector(id, "", CavityLayout.line(count), names));
         });
         return new Assembly(
-                "Made up", Kind.HARNESS, "", connectors, List.of(), wires, parts, states, Set.copyOf(bonded));
+                "Made up", AssemblyKind.HARNESS, "", connectors, List.of(), wires, parts, states, Set.copyOf(bonded));
     }
 
     /** Puts so many faults into it, each on wires and parts that have none yet. */
@@ -392,7 +394,7 @@ public final class RandomUnit {
 
     private void part() {
         Component part = parts.get(random.nextInt(parts.size()));
-        boolean free = part.kind() != Component.Kind.DIODE
+        boolean free = part.kind() != Component.ComponentKind.DIODE
                 && !touched.contains(part.id())
                 && wires.stream()
                         .filter(each -> each.to().equals(part.a()) || each.to().equals(part.b()))
@@ -416,18 +418,18 @@ public final class RandomUnit {
     }
 
     /** Every pair of probe points in every state in which it is worth it, as typed from the meter. */
-    public List<Reading> everyPair() {
+    public List<AnalysisReading> everyPair() {
         List<Terminal> points = assembly.terminals().stream()
                 .filter(each -> each.isPin() || each.isFrame())
                 .toList();
-        List<Reading> readings = new ArrayList<>();
-        for (State state : states) {
+        List<AnalysisReading> readings = new ArrayList<>();
+        for (SwitchState state : states) {
             double[][] between = solved(state);
             List<Terminal> all = nodes();
             for (int i = 0; i < points.size(); i++) {
                 for (int j = i + 1; j < points.size(); j++) {
                     double read = between[all.indexOf(points.get(i))][all.indexOf(points.get(j))];
-                    readings.add(new Reading(
+                    readings.add(new AnalysisReading(
                             points.get(i), points.get(j), typed(read), state, List.of(), OptionalDouble.empty()));
                 }
             }
@@ -450,7 +452,7 @@ public final class RandomUnit {
     }
 
     /** Ohms between all nodes by Gauss and Jordan on the grounded Laplacian of each component; beyond 10^9 for none. */
-    private double[][] solved(State state) {
+    private double[][] solved(SwitchState state) {
         List<Terminal> all = nodes();
         int n = all.size();
         double[][] matrix = new double[n][n];
@@ -463,7 +465,7 @@ public final class RandomUnit {
                         ohm.getOrDefault(each.id(), 1.0)));
         for (Component part : parts) {
             boolean conducts = stuck.getOrDefault(part.id(), part.conductsIn(state));
-            if (part.kind() != Component.Kind.DIODE && !cut.contains(part.id()) && conducts) {
+            if (part.kind() != Component.ComponentKind.DIODE && !cut.contains(part.id()) && conducts) {
                 add(matrix, all.indexOf(part.a()), all.indexOf(part.b()), ohm.getOrDefault(part.id(), 1.0));
             }
         }

@@ -9,12 +9,12 @@ import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import zestymarten.core.analysis.Analysis.Standing;
+import zestymarten.core.analysis.Analysis.AnalysisState;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.judge.Judgement;
+import zestymarten.core.judgement.Judgement;
 
 /** Complete evidence names exactly what is wrong, whatever the unit is made of; what it cannot tell it says. */
 class UnitAnalysisTest {
@@ -46,7 +46,7 @@ class UnitAnalysisTest {
             assertThat(named).as("unit %d", i).containsAll(unit.truth());
             assertThat(analysis.standing())
                     .as("unit %d: %s, untested %s", i, unit.truth(), analysis.untested())
-                    .isEqualTo(unit.truth().isEmpty() ? Standing.PASS : Standing.FAIL);
+                    .isEqualTo(unit.truth().isEmpty() ? AnalysisState.PASS : AnalysisState.FAIL);
         }
     }
 
@@ -67,7 +67,7 @@ class UnitAnalysisTest {
     }
 
     private static Analysis analysis(Assembly assembly, String... readings) {
-        List<Reading> all = TypedReadings.of(readings);
+        List<AnalysisReading> all = TypedReadings.of(readings);
         return Analysis.of(Design.of(assembly, 20), RandomUnit.CONDITIONS, all);
     }
 
@@ -76,9 +76,9 @@ class UnitAnalysisTest {
         String core = ", \"length_m\": 15, \"area_mm2\": 1";
         Assembly feeder = read(wires(wire("A", "J1.1", "J2.1", core), wire("B", "J1.1", "J2.1", core)));
         assertThat(analysis(feeder, "J1.1-J2.1=0.34", "J1.1-FRAME=OL").standing())
-                .isEqualTo(Standing.PASS);
+                .isEqualTo(AnalysisState.PASS);
         Analysis open = analysis(feeder, "J1.1-J2.1=0.47", "J1.1-FRAME=OL");
-        assertThat(open.standing()).isEqualTo(Standing.FAIL);
+        assertThat(open.standing()).isEqualTo(AnalysisState.FAIL);
         Explained found = open.findings().get(0);
         assertThat(found.finding().kind()).isEqualTo("open");
         assertThat(found.certain()).isFalse();
@@ -111,7 +111,7 @@ class UnitAnalysisTest {
         Assembly path = read(wires(wire("A", "J1.1", "S1", least), wire("B", "S1", "J2.1", least)));
         Analysis low = analysis(path, "J1.1-J2.1=0.45", "J1.1-FRAME=OL");
         assertThat(names(low)).containsExactly("low_resistance [A, B]");
-        assertThat(analysis(path, "J1.1-J2.1=2.5", "J1.1-FRAME=OL").standing()).isEqualTo(Standing.PASS);
+        assertThat(analysis(path, "J1.1-J2.1=2.5", "J1.1-FRAME=OL").standing()).isEqualTo(AnalysisState.PASS);
     }
 
     @Test
@@ -167,7 +167,7 @@ class UnitAnalysisTest {
                 wires(wire("A", "J1.1", "J2.1", ""), wire("B", "J1.2", "J2.2", ""), wire("C", "J1.3", "J2.3", "")));
         Analysis odd =
                 analysis(cable, "J1.1-J2.1=0.5", "J1.2-J2.2=0.5", "J1.3-J2.3=0.5", "J1.1-J1.2=0.4", "J2.1-J2.2=OL");
-        assertThat(odd.standing()).isEqualTo(Standing.FAIL);
+        assertThat(odd.standing()).isEqualTo(AnalysisState.FAIL);
         assertThat(odd.contradictions()).isNotEmpty();
     }
 }

@@ -53,11 +53,13 @@ class AssemblyReaderTest {
         Assembly desk = read(WHOLE);
         assertThat(desk.connectors()).extracting(Connector::id).containsExactly("J1", "J2");
         assertThat(desk.connector("J2").orElseThrow().pins()).containsExactly("1", "2", "3", "4", "5", "6", "7", "8");
-        assertThat(desk.connector("J1").orElseThrow().face()).isEqualTo(Face.grid(2, 2));
+        assertThat(desk.connector("J1").orElseThrow().face()).isEqualTo(CavityLayout.grid(2, 2));
         assertThat(desk.conductors()).extracting(Conductor::id).containsExactly("W1", "W2", "W3");
         assertThat(desk.conductors().get(1).strandClass()).isEqualTo(StrandClass.VEHICLE);
         assertThat(desk.joints().get(0).maxOhm()).hasValue(0.02);
-        assertThat(desk.components()).extracting(Component::kind).contains(Component.Kind.NTC, Component.Kind.DIODE);
+        assertThat(desk.components())
+                .extracting(Component::kind)
+                .contains(Component.ComponentKind.NTC, Component.ComponentKind.DIODE);
         assertThat(desk.state("held").orElseThrow().closed()).containsExactly("SW1");
         assertThat(desk.bonded()).containsExactly(Terminal.of("J1.2"));
         assertThat(desk.allowances().heatW()).hasValue(5);
@@ -75,7 +77,7 @@ class AssemblyReaderTest {
         Assembly lead = read(
                 HEAD + ",\"conductors\":[{\"from\":\"J1.b\",\"to\":\"J2.a\"},{\"from\":\"J1.a\",\"to\":\"FRAME\"}]}");
         assertThat(lead.connector("J1").orElseThrow().pins()).containsExactly("b", "a");
-        assertThat(lead.states()).containsExactly(State.REST);
+        assertThat(lead.states()).containsExactly(SwitchState.REST);
         assertThat(read(HEAD + ",\"conductors\":[]}").terminals()).containsExactly(Terminal.FRAME);
     }
 

@@ -141,7 +141,7 @@ class WireListTest {
         assertThat(list.lines()).hasSize(2);
         assertThat(list.conductors()).hasSize(1);
         assertThat(list.isSound()).isFalse();
-        assertThatThrownBy(() -> list.assembly("x", Kind.CABLE, "", Map.of()))
+        assertThatThrownBy(() -> list.assembly("x", AssemblyKind.CABLE, "", Map.of()))
                 .isInstanceOf(IllegalStateException.class);
     }
 
@@ -195,7 +195,7 @@ class WireListTest {
                 "wire,from,to,colour,function,length_m,area_mm2,metal,class,zone,current_a,spare,max_ohm,min_ohm,note\r\n"
                         + "W1,J1.1,J2.1,BU,\"horn, low\",8.2,0.5,copper,5,,2,yes,0.4,,'=1+1\r\n"
                         + "W2,J1.2,FRAME,,,,,copper,5,,,,,,\r\n";
-        Assembly read = WireList.read(text).assembly("Pendant", Kind.CABLE, "", Map.of());
+        Assembly read = WireList.read(text).assembly("Pendant", AssemblyKind.CABLE, "", Map.of());
         assertThat(read.conductors().get(0).note()).contains("=1+1");
         assertThat(WireListWriter.csv(read)).isEqualTo(text);
     }
@@ -203,12 +203,12 @@ class WireListTest {
     @Test
     void makesConnectorsInOrderOfUseAndEmptyCavitiesFromTheFace() {
         Assembly assembly = WireList.read("from,to\nJ1.2,J2.1\nJ1.1,J2.2\nJ1.10,S1\n")
-                .assembly("Pendant", Kind.CABLE, "", Map.of("J2", Face.grid(2, 2)));
+                .assembly("Pendant", AssemblyKind.CABLE, "", Map.of("J2", CavityLayout.grid(2, 2)));
         assertThat(assembly.connectors().get(0).pins()).containsExactly("1", "2", "10");
         assertThat(assembly.emptyCavities()).extracting(Terminal::name).containsExactly("J2.3", "J2.4");
         assertThat(assembly.jointTerminals()).containsExactly(Terminal.of("S1"));
         assertThatThrownBy(() -> WireList.read("from,to\nJ1.2,J2.1\nJ1.1,J2.2\n")
-                        .assembly("Pendant", Kind.CABLE, "", Map.of("J2", Face.line(1))))
+                        .assembly("Pendant", AssemblyKind.CABLE, "", Map.of("J2", CavityLayout.line(1))))
                 .hasMessage("Connector J2 has 2 pins but its face only 1 cavities.");
     }
 
@@ -220,7 +220,7 @@ class WireListTest {
     @Test
     void writesTheOpenFormat() {
         Assembly assembly = WireList.read("from,to,length_m,class,colour\nJ1.1,J2.1,8.2,vehicle,BU\n")
-                .assembly("Pendant", Kind.CABLE, "", Map.of());
+                .assembly("Pendant", AssemblyKind.CABLE, "", Map.of());
         assertThat(AssemblyJson.write(assembly))
                 .contains("\"format\" : \"zesty-marten/assembly\"", "\"version\" : 1", "\"kind\" : \"cable\"")
                 .contains("\"id\" : \"W1\"", "\"from\" : \"J1.1\"", "\"length_m\" : 8.2", "\"class\" : \"vehicle\"")

@@ -17,19 +17,19 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.check.Check.CheckOutcome;
 import zestymarten.core.check.Conclusion.Code;
-import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 
 /** One thing by itself: what its readings say, and that nothing passes before everything was measured. */
 class CheckTest {
-    private static final Conditions NULLED = new Conditions(
+    private static final TestConditions NULLED = new TestConditions(
             20,
-            new Meter("meter", 0.008, 0.01, 30, false, 20e6),
+            new MeterProfile("meter", 0.008, 0.01, 30, false, 20e6),
             OptionalDouble.of(0.2),
             LeadPolicy.FULL,
             false,
-            Conditions.JOINED_BELOW_OHM);
+            TestConditions.JOINED_BELOW_OHM);
 
     /** Readings in the order of the questions; a dash leaves one out. */
     private static Check check(CheckedItem item, String readings) {

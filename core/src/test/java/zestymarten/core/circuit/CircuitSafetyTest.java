@@ -11,7 +11,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.conductor.Breaker;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.MeterReading;
 
 /** Seeded circuits whose protective conductor is not whole: none is called good, of none it is said that a fault is cut off. */
 class CircuitSafetyTest {
@@ -25,12 +25,13 @@ class CircuitSafetyTest {
             0.05,
             OptionalDouble.empty());
 
-    private static Sheet sheet(SeededCircuit seeded) {
-        Map<Tests.Pair, Understood> insulation = new EnumMap<>(Tests.Pair.class);
-        for (Tests.Pair pair : Tests.Pair.values()) {
-            insulation.put(pair, Understood.Value.ohms(500e6));
+    private static CircuitReport sheet(SeededCircuit seeded) {
+        Map<Tests.TestPair, MeterReading> insulation = new EnumMap<>(Tests.TestPair.class);
+        for (Tests.TestPair pair : Tests.TestPair.values()) {
+            insulation.put(pair, MeterReading.Value.ohms(500e6));
         }
-        return Sheet.of(new Tests(seeded.drawn(), seeded.readings(), insulation, Optional.of(Tests.RIGHT)), SUPPLY);
+        return CircuitReport.of(
+                new Tests(seeded.drawn(), seeded.readings(), insulation, Optional.of(Tests.RIGHT)), SUPPLY);
     }
 
     private static Stream<SeededCircuit> circuits(String kind, boolean ring) {
@@ -40,10 +41,10 @@ class CircuitSafetyTest {
     }
 
     private static boolean isOfProtective(Pattern pattern) {
-        return pattern instanceof Pattern.Cut
-                || (pattern instanceof Pattern.Missing missing && missing.role() == Role.PROTECTIVE)
-                || (pattern instanceof Pattern.Broken broken && broken.role() == Role.PROTECTIVE)
-                || (pattern instanceof Pattern.Swapped swapped && swapped.b() == Role.PROTECTIVE);
+        return pattern instanceof Pattern.CableCut
+                || (pattern instanceof Pattern.Missing missing && missing.role() == ConductorRole.PROTECTIVE)
+                || (pattern instanceof Pattern.ConductorBroken broken && broken.role() == ConductorRole.PROTECTIVE)
+                || (pattern instanceof Pattern.Swapped swapped && swapped.b() == ConductorRole.PROTECTIVE);
     }
 
     @Test
@@ -55,8 +56,10 @@ class CircuitSafetyTest {
                 .toList();
         assertThat(dangerous).hasSizeGreaterThan(120);
         dangerous.parallelStream().forEach(each -> {
-            Sheet sheet = sheet(each);
-            assertThat(sheet.verdict()).as(each.pattern().toString()).isEqualTo(Compared.State.FAULT);
+            CircuitReport sheet = sheet(each);
+            assertThat(sheet.verdict())
+                    .as(each.pattern().toString())
+                    .isEqualTo(CircuitComparison.ComparisonState.FAULT);
             assertThat(sheet.says())
                     .as(each.pattern().toString())
                     .noneMatch(said -> said.contains("trips at once"))
@@ -69,7 +72,7 @@ class CircuitSafetyTest {
         long bad = Stream.of(true, false)
                 .flatMap(ring -> circuits("good", ring))
                 .parallel()
-                .filter(each -> sheet(each).verdict() == Compared.State.FAULT)
+                .filter(each -> sheet(each).verdict() == CircuitComparison.ComparisonState.FAULT)
                 .count();
         assertThat(bad).as("of " + 4 * EACH).isZero();
     }

@@ -17,7 +17,7 @@ class CircuitTest {
         return new Circuit(
                 true,
                 IntStream.rangeClosed(0, outlets)
-                        .mapToObj(i -> new Stretch(metres, line, protective))
+                        .mapToObj(i -> new CableStretch(metres, line, protective))
                         .toList(),
                 List.of(),
                 20);
@@ -25,11 +25,11 @@ class CircuitTest {
 
     private static Circuit random(Random random, boolean ring) {
         int outlets = 3 + random.nextInt(12);
-        List<Stretch> stretches = new ArrayList<>();
+        List<CableStretch> stretches = new ArrayList<>();
         for (int i = 0; i < outlets + (ring ? 1 : 0); i++) {
-            stretches.add(new Stretch(1 + 12 * random.nextDouble(), 2.5, random.nextBoolean() ? 1.5 : 2.5));
+            stretches.add(new CableStretch(1 + 12 * random.nextDouble(), 2.5, random.nextBoolean() ? 1.5 : 2.5));
         }
-        List<Spur> spurs = List.of(new Spur(1 + random.nextInt(outlets), new Stretch(5, 1.5, 1.5)));
+        List<Spur> spurs = List.of(new Spur(1 + random.nextInt(outlets), new CableStretch(5, 1.5, 1.5)));
         return new Circuit(ring, stretches, spurs, 15 + random.nextInt(20));
     }
 
@@ -40,7 +40,7 @@ class CircuitTest {
     @Test
     void crossLinkedAndWronglyLinkedReadAsTheFormulasOfAUniformRingSay() {
         Circuit ring = ring(9, 5, 2.5, 1.5);
-        Predicted predicted = new Predicted(ring);
+        CircuitPrediction predicted = new CircuitPrediction(ring);
         double r1 = r(50, 0.00741);
         double r2 = r(50, 0.0121);
         for (int i = 1; i <= 9; i++) {
@@ -57,7 +57,7 @@ class CircuitTest {
 
     @Test
     void conductorsOfOneSectionReadAlikeAllTheWayRound() {
-        Predicted predicted = new Predicted(ring(8, 6, 2.5, 2.5));
+        CircuitPrediction predicted = new CircuitPrediction(ring(8, 6, 2.5, 2.5));
         double quarter = 2 * r(54, 0.00741) / 4;
         for (int i = 1; i <= 8; i++) {
             assertThat(predicted
@@ -73,11 +73,12 @@ class CircuitTest {
         for (int round = 0; round < 40; round++) {
             boolean isRing = round % 3 > 0;
             Circuit circuit = random(random, isRing);
-            Predicted predicted = new Predicted(circuit);
-            List<Spot> spots = new ArrayList<>(Recognised.steps(circuit));
+            CircuitPrediction predicted = new CircuitPrediction(circuit);
+            List<Spot> spots = new ArrayList<>(RecognisedPattern.steps(circuit));
             spots.add(Spot.at(Linked.LINE_NEUTRAL_AT_A, "2"));
             Pattern.Loose loose = new Pattern.Loose(
-                    List.of(Role.LINE, Role.NEUTRAL, Role.PROTECTIVE).get(random.nextInt(3)),
+                    List.of(ConductorRole.LINE, ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE)
+                            .get(random.nextInt(3)),
                     random.nextInt(circuit.stretches().size()),
                     0.05 + 3 * random.nextDouble());
             double[] quick = predicted.at(spots).of(loose);
@@ -95,12 +96,12 @@ class CircuitTest {
         Random random = new Random(12);
         for (int round = 0; round < 30; round++) {
             Circuit circuit = random(random, true);
-            Predicted predicted = new Predicted(circuit);
+            CircuitPrediction predicted = new CircuitPrediction(circuit);
             int to = 3 + random.nextInt(circuit.outlets() - 2);
             Pattern joined = new Pattern.Interconnected(1, to, 3);
-            Pattern open = new Pattern.Broken(
-                    Role.NEUTRAL, random.nextInt(circuit.stretches().size()));
-            for (Spot spot : Recognised.steps(circuit)) {
+            Pattern open = new Pattern.ConductorBroken(
+                    ConductorRole.NEUTRAL, random.nextInt(circuit.stretches().size()));
+            for (Spot spot : RecognisedPattern.steps(circuit)) {
                 double good = predicted.good(spot).orElseThrow();
                 assertThat(predicted.of(joined, spot).orElseThrow()).isLessThanOrEqualTo(good + 1e-9);
                 predicted.of(open, spot).ifPresent(ohm -> assertThat(ohm).isGreaterThanOrEqualTo(good - 1e-9));
@@ -111,8 +112,8 @@ class CircuitTest {
     @Test
     void beyondABreakNothingAnswersWhereOneEndIsLinked() {
         Circuit ring = ring(6, 5, 2.5, 1.5);
-        Predicted predicted = new Predicted(ring);
-        Pattern open = new Pattern.Broken(Role.LINE, 3);
+        CircuitPrediction predicted = new CircuitPrediction(ring);
+        Pattern open = new Pattern.ConductorBroken(ConductorRole.LINE, 3);
         for (int i = 1; i <= 6; i++) {
             assertThat(predicted
                             .of(open, Spot.at(Linked.LINE_PROTECTIVE_AT_A, String.valueOf(i)))
@@ -124,19 +125,19 @@ class CircuitTest {
 
     @Test
     void aRadialIsReadFromItsOneLink() {
-        Circuit radial =
-                new Circuit(false, List.of(new Stretch(10, 2.5, 1.5), new Stretch(5, 1.5, 1.5)), List.of(), 20);
-        Predicted predicted = new Predicted(radial);
+        Circuit radial = new Circuit(
+                false, List.of(new CableStretch(10, 2.5, 1.5), new CableStretch(5, 1.5, 1.5)), List.of(), 20);
+        CircuitPrediction predicted = new CircuitPrediction(radial);
         assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "2")).orElseThrow())
                 .isCloseTo(r(10, 0.00741) + r(10, 0.0121) + 2 * r(5, 0.0121), within(1e-5));
-        assertThat(predicted.inService(Role.PROTECTIVE, "2"))
+        assertThat(predicted.inService(ConductorRole.PROTECTIVE, "2"))
                 .isCloseTo(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "2")).orElseThrow(), within(1e-9));
-        assertThat(Recognised.steps(radial)).hasSize(4);
+        assertThat(RecognisedPattern.steps(radial)).hasSize(4);
     }
 
     @Test
     void pointsAndPlacesHaveNames() {
-        Stretch cable = new Stretch(4, 2.5, 1.5);
+        CableStretch cable = new CableStretch(4, 2.5, 1.5);
         Circuit ring = new Circuit(
                 true,
                 List.of(cable, cable, cable),
@@ -147,20 +148,20 @@ class CircuitTest {
         assertThat(ring.where(2)).isEqualTo("between point 2 and the origin");
         assertThat(ring.metresTo(2)).isEqualTo(8);
         assertThat(ring.metres()).isEqualTo(12);
-        assertThat(Spot.ends(Role.PROTECTIVE).words()).isEqualTo("protective conductor from end to end");
+        assertThat(Spot.ends(ConductorRole.PROTECTIVE).words()).isEqualTo("protective conductor from end to end");
         assertThat(Spot.at(Linked.LINE_NEUTRAL, "2s").words())
                 .isEqualTo("line to neutral at point 2s, with line to neutral linked at the origin");
-        assertThat(Spot.between(Linked.LINE_PROTECTIVE, "1", Role.NEUTRAL, Role.PROTECTIVE)
+        assertThat(Spot.between(Linked.LINE_PROTECTIVE, "1", ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE)
                         .point())
                 .isEqualTo("1");
     }
 
     @Test
     void whatCannotBeIsRefusedWithWhatCould() {
-        Stretch cable = new Stretch(4, 2.5, 1.5);
-        assertThatThrownBy(() -> new Stretch(0, 2.5, 1.5))
+        CableStretch cable = new CableStretch(4, 2.5, 1.5);
+        assertThatThrownBy(() -> new CableStretch(0, 2.5, 1.5))
                 .hasMessage("A stretch's length (0.0 m) must be above 0 and at most 1000 m.");
-        assertThatThrownBy(() -> new Stretch(4, 2.5, Double.NaN))
+        assertThatThrownBy(() -> new CableStretch(4, 2.5, Double.NaN))
                 .hasMessage(
                         "A stretch's section of the protective conductor (NaN mm²) must be above 0 and at most 1000 mm².");
         assertThatThrownBy(() -> new Circuit(true, List.of(cable), List.of(), 20))
@@ -191,7 +192,7 @@ class CircuitTest {
     @Test
     void everyPatternHasItsWords() {
         Circuit ring = ring(4, 5, 2.5, 1.5);
-        assertThat(new Pattern.Loose(Role.NEUTRAL, 1, 0.634).says(ring))
+        assertThat(new Pattern.Loose(ConductorRole.NEUTRAL, 1, 0.634).says(ring))
                 .isEqualTo(
                         "A joint of the neutral is loose between point 1 and point 2, about 0.63 Ω too much. Remake both of"
                                 + " its ends.");
@@ -201,14 +202,15 @@ class CircuitTest {
                 .isEqualTo(
                         "Points 1 and 4 are joined by about 2 m of cable that was not drawn: a figure of eight, which would hide a"
                                 + " broken leg. Find it and take it out.");
-        assertThat(new Pattern.Missing("2", Role.PROTECTIVE).says(ring))
+        assertThat(new Pattern.Missing("2", ConductorRole.PROTECTIVE).says(ring))
                 .isEqualTo(
                         "The protective conductor does not reach point 2. Do not put it into use: a fault there would stay live.");
         assertThat(new Pattern.Longer(1.5).says(ring))
                 .startsWith(
                         "All of it has 150 % of the resistance expected: the cable is longer than drawn, about 38 m")
                 .endsWith("See whether a fault at its end is still cut off.");
-        assertThat(new Pattern.Swapped("2", Role.LINE, Role.NEUTRAL).kind()).isEqualTo("swapped polarity");
+        assertThat(new Pattern.Swapped("2", ConductorRole.LINE, ConductorRole.NEUTRAL).kind())
+                .isEqualTo("swapped polarity");
         assertThat(new Pattern.Longer(0.6).kind()).isEqualTo("shorter than drawn");
     }
 }

@@ -49,12 +49,12 @@ class ConfusionTest {
         for (int i = 0; i < EACH; i++) {
             SeededCircuit made = SeededCircuit.of(1000L * kind.length() + i, ring, kind);
             SeededCircuit seeded = lengths ? made : made.withoutLengths();
-            Recognised recognised = Recognised.of(seeded.drawn(), seeded.readings());
+            RecognisedPattern recognised = RecognisedPattern.of(seeded.drawn(), seeded.readings());
             takenFor.merge(recognised.told().get(0).pattern().kind(), 1, Integer::sum);
             named += names(recognised, seeded.pattern()) ? 1 : 0;
             for (int k = 0; k < MOST_MORE && recognised.next().isPresent(); k++) {
                 seeded = seeded.reads(recognised.next().get());
-                recognised = Recognised.of(seeded.drawn(), seeded.readings());
+                recognised = RecognisedPattern.of(seeded.drawn(), seeded.readings());
                 more++;
             }
             Pattern last = recognised.told().get(0).pattern();
@@ -63,7 +63,7 @@ class ConfusionTest {
         return new Row(kind, takenFor, named, placed, more);
     }
 
-    private static boolean names(Recognised recognised, Pattern pattern) {
+    private static boolean names(RecognisedPattern recognised, Pattern pattern) {
         return recognised.told().stream()
                 .anyMatch(each -> place(each.pattern()).equals(place(pattern))
                         || each.stretches().stream()
@@ -72,11 +72,11 @@ class ConfusionTest {
     }
 
     private static Pattern at(Pattern pattern, int stretch) {
-        if (pattern instanceof Pattern.Cut) {
-            return new Pattern.Cut(stretch);
+        if (pattern instanceof Pattern.CableCut) {
+            return new Pattern.CableCut(stretch);
         }
-        return pattern instanceof Pattern.Broken broken
-                ? new Pattern.Broken(broken.role(), stretch)
+        return pattern instanceof Pattern.ConductorBroken broken
+                ? new Pattern.ConductorBroken(broken.role(), stretch)
                 : new Pattern.Loose(((Pattern.Loose) pattern).role(), stretch, 1);
     }
 

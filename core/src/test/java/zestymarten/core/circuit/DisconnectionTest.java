@@ -9,8 +9,8 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import zestymarten.core.circuit.Compared.State;
-import zestymarten.core.conductor.Fuse;
+import zestymarten.core.circuit.CircuitComparison.ComparisonState;
+import zestymarten.core.conductor.FuseLink;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.conductor.ResidualDevice;
 
@@ -47,7 +47,7 @@ class DisconnectionTest {
         return Optional.of(new ResidualDevice(delayed, milliamperes / 1000));
     }
 
-    private static Sheet.Line line(Disconnection of, String step, String what) {
+    private static CircuitReport.ReportLine line(Disconnection of, String step, String what) {
         return of.lines().stream()
                 .filter(each -> each.step().equals(step) && each.what().startsWith(what))
                 .findFirst()
@@ -87,7 +87,7 @@ class DisconnectionTest {
         "gG, 10, 230, 0.8, 1.0, true, UNTESTED",
     })
     void aProtectiveDeviceIsInTimeOnlyWhereItsStandardSaysSo(
-            String kind, double rated, double volts, double ze, double loop, boolean last, State expected) {
+            String kind, double rated, double volts, double ze, double loop, boolean last, ComparisonState expected) {
         Disconnection of = of(
                 volts,
                 ze,
@@ -96,7 +96,7 @@ class DisconnectionTest {
                 fault(Earthing.TN, last, Optional.empty(), 0, 0));
         assertThat(of.state()).isEqualTo(expected);
         assertThat(line(of, "disconnection time", "").state()).isEqualTo(expected);
-        assertThat(of.says().contains("not in time")).isEqualTo(expected == State.FAULT);
+        assertThat(of.says().contains("not in time")).isEqualTo(expected == ComparisonState.FAULT);
     }
 
     @ParameterizedTest(name = "{0}, {1} mA delayed {2}, Ze {3}, read {4} and {5} ms: {6}")
@@ -124,7 +124,7 @@ class DisconnectionTest {
         "TT, 300, true, 170, 200, 100, FAULT",
     })
     void aResidualCurrentDeviceCountsWhereItsTimesWereReadAndTheTouchVoltageIsLow(
-            Earthing earthing, double mA, boolean delayed, double ze, double ms, double ms5, State expected) {
+            Earthing earthing, double mA, boolean delayed, double ze, double ms, double ms5, ComparisonState expected) {
         Disconnection of =
                 of(230, ze, 0.6, Optional.of(Protection.of("C", 20)), fault(earthing, true, rcd(mA, delayed), ms, ms5));
         assertThat(of.state()).isEqualTo(expected);
@@ -162,12 +162,12 @@ class DisconnectionTest {
                 OptionalDouble.of(6000));
         Disconnection of = of(230, 0.35, 0.5, Optional.of(Protection.of("B", 32)), read);
         // 1.5 + 0.5 x 0.1965 = 1.598; 0.95 x 230 / 1.598 = 136.7 A, below 160
-        assertThat(of.state()).isEqualTo(State.FAULT);
+        assertThat(of.state()).isEqualTo(ComparisonState.FAULT);
         assertThat(line(of, "loop impedance", "at the farthest").read()).isEqualTo("1.598 Ω");
-        assertThat(line(of, "loop impedance", "measured").state()).isEqualTo(State.WATCH);
+        assertThat(line(of, "loop impedance", "measured").state()).isEqualTo(ComparisonState.WATCH);
         // 230 / 0.35 = 657 A
         assertThat(line(of, "fault current", "most").read()).isEqualTo("657.1 A");
-        assertThat(line(of, "fault current", "most").state()).isEqualTo(State.GOOD);
+        assertThat(line(of, "fault current", "most").state()).isEqualTo(ComparisonState.GOOD);
     }
 
     @Test
@@ -182,24 +182,24 @@ class DisconnectionTest {
                 OptionalDouble.empty(),
                 OptionalDouble.of(3000));
         Disconnection of = of(230, 0.07, 0.5, Optional.of(Protection.of("B", 32)), read);
-        assertThat(line(of, "fault current", "most").state()).isEqualTo(State.FAULT);
+        assertThat(line(of, "fault current", "most").state()).isEqualTo(ComparisonState.FAULT);
     }
 
     @Test
     void theProtectiveConductorHasToStandTheHeatUntilItIsCutOff() {
         // 0.95 x 230 / (0.2 + 0.5 x 1.1965) = 273.7 A for 5 s: 273.7 x 2.236 / 115 = 5.32 mm2
         Disconnection slow =
-                of(230, 0.2, 0.5, Optional.of(new Fuse(50)), fault(Earthing.TN, false, Optional.empty(), 0, 0));
-        Sheet.Line heat = line(slow, "protective conductor", "");
+                of(230, 0.2, 0.5, Optional.of(new FuseLink(50)), fault(Earthing.TN, false, Optional.empty(), 0, 0));
+        CircuitReport.ReportLine heat = line(slow, "protective conductor", "");
         double amperes = 0.95 * 230 / (0.2 + 0.5 * HOT);
         assertThat(amperes).isCloseTo(273.7, within(0.1));
         assertThat(heat.expected()).isEqualTo("minimum 5.322 mm²");
-        assertThat(heat.state()).isEqualTo(State.FAULT);
+        assertThat(heat.state()).isEqualTo(ComparisonState.FAULT);
         Disconnection fast = of(
                 230, 0.2, 0.5, Optional.of(Protection.of("B", 32)), fault(Earthing.TN, true, Optional.empty(), 0, 0));
         assertThat(line(fast, "protective conductor", "").state())
                 .as("at once: its let-through decides, and nobody knows it here")
-                .isEqualTo(State.UNTESTED);
+                .isEqualTo(ComparisonState.UNTESTED);
         assertThat(line(fast, "protective conductor", "").expected()).isEmpty();
     }
 

@@ -16,20 +16,20 @@ class RingTest {
     static final Circuit RING = new Circuit(
             true,
             DoubleStream.of(6, 4.5, 7, 5, 8, 6.5, 9)
-                    .mapToObj(metres -> new Stretch(metres, 2.5, 1.5))
+                    .mapToObj(metres -> new CableStretch(metres, 2.5, 1.5))
                     .toList(),
             List.of(),
             20);
 
     private static void reads(Pattern pattern, double... expected) {
-        Predicted predicted = new Predicted(RING);
+        CircuitPrediction predicted = new CircuitPrediction(RING);
         assertThat(predicted
                         .of(
                                 pattern,
                                 new Spot(
                                         Linked.LINE_PROTECTIVE,
-                                        Circuit.end(Role.LINE, 'A'),
-                                        Circuit.end(Role.PROTECTIVE, 'A')))
+                                        Circuit.end(ConductorRole.LINE, 'A'),
+                                        Circuit.end(ConductorRole.PROTECTIVE, 'A')))
                         .orElseThrow())
                 .isCloseTo(expected[0], within(0.00006));
         for (int i = 1; i <= 6; i++) {
@@ -43,29 +43,38 @@ class RingTest {
 
     @Test
     void endToEndAndCrossLinkedAreTheWorkedFigures() {
-        Predicted predicted = new Predicted(RING);
-        assertThat(predicted.good(Spot.ends(Role.LINE)).orElseThrow()).isCloseTo(0.3409, within(0.00006));
-        assertThat(predicted.good(Spot.ends(Role.PROTECTIVE)).orElseThrow()).isCloseTo(0.5566, within(0.00006));
+        CircuitPrediction predicted = new CircuitPrediction(RING);
+        assertThat(predicted.good(Spot.ends(ConductorRole.LINE)).orElseThrow()).isCloseTo(0.3409, within(0.00006));
+        assertThat(predicted.good(Spot.ends(ConductorRole.PROTECTIVE)).orElseThrow())
+                .isCloseTo(0.5566, within(0.00006));
         reads(new Pattern.Good(), 0.2114, 0.2173, 0.2205, 0.2236, 0.2244, 0.2230, 0.2196);
     }
 
     @Test
     void everyPatternComesFromTheNetwork() {
         reads(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), 0, 0.1018, 0.1581, 0.2115, 0.2243, 0.2005, 0.1412);
-        reads(new Pattern.Broken(Role.LINE, 3), 0.5566, 0.5285, 0.5074, 0.4745, 0.4464, 0.4839, 0.5144);
-        reads(new Pattern.Loose(Role.LINE, 2, 0.6), 0.3497, 0.3420, 0.3355, 0.3035, 0.3133, 0.3275, 0.3377);
+        reads(
+                new Pattern.ConductorBroken(ConductorRole.LINE, 3),
+                0.5566,
+                0.5285,
+                0.5074,
+                0.4745,
+                0.4464,
+                0.4839,
+                0.5144);
+        reads(new Pattern.Loose(ConductorRole.LINE, 2, 0.6), 0.3497, 0.3420, 0.3355, 0.3035, 0.3133, 0.3275, 0.3377);
     }
 
     @Test
     void aSpurAddsItsOwnTwoConductorsAndLeavesItsOutletAlone() {
-        Circuit ring = new Circuit(true, RING.stretches(), List.of(new Spur(3, new Stretch(12, 2.5, 1.5))), 20);
-        Predicted predicted = new Predicted(ring);
+        Circuit ring = new Circuit(true, RING.stretches(), List.of(new Spur(3, new CableStretch(12, 2.5, 1.5))), 20);
+        CircuitPrediction predicted = new CircuitPrediction(ring);
         assertThat(ring.points()).containsExactly("1", "2", "3", "4", "5", "6", "3s");
         assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "3s")).orElseThrow())
                 .isCloseTo(0.4577, within(0.00006));
         assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "3")).orElseThrow())
                 .isCloseTo(0.2236, within(0.00006));
-        assertThat(new Predicted(RING)
+        assertThat(new CircuitPrediction(RING)
                         .of(new Pattern.OnSpur("3", 12), Spot.at(Linked.LINE_PROTECTIVE, "3"))
                         .orElseThrow())
                 .isCloseTo(0.4577, within(0.00006));
@@ -73,20 +82,24 @@ class RingTest {
 
     @Test
     void aSwapOrAMissingConductorLeavesNoWayThroughInTheStepThatNeedsIt() {
-        Predicted predicted = new Predicted(RING);
-        Pattern swap = new Pattern.Swapped("2", Role.LINE, Role.NEUTRAL);
+        CircuitPrediction predicted = new CircuitPrediction(RING);
+        Pattern swap = new Pattern.Swapped("2", ConductorRole.LINE, ConductorRole.NEUTRAL);
         assertThat(predicted.of(swap, Spot.at(Linked.LINE_PROTECTIVE, "2"))).isEmpty();
         assertThat(predicted.of(swap, Spot.at(Linked.LINE_NEUTRAL, "2")).orElseThrow())
                 .isCloseTo(predicted.good(Spot.at(Linked.LINE_NEUTRAL, "2")).orElseThrow(), within(1e-5));
-        assertThat(predicted.of(new Pattern.Missing("2", Role.PROTECTIVE), Spot.at(Linked.LINE_PROTECTIVE, "2")))
+        assertThat(predicted.of(
+                        new Pattern.Missing("2", ConductorRole.PROTECTIVE), Spot.at(Linked.LINE_PROTECTIVE, "2")))
                 .isEmpty();
-        assertThat(predicted.of(swap, Spot.between(Linked.LINE_PROTECTIVE, "2", Role.NEUTRAL, Role.PROTECTIVE)))
+        assertThat(predicted.of(
+                        swap,
+                        Spot.between(Linked.LINE_PROTECTIVE, "2", ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE)))
                 .isPresent();
     }
 
     @Test
     void inServiceBothEndsFeedIt() {
-        assertThat(new Predicted(RING).inService(Role.PROTECTIVE, "4")).isCloseTo(0.2243, within(0.00006));
+        assertThat(new CircuitPrediction(RING).inService(ConductorRole.PROTECTIVE, "4"))
+                .isCloseTo(0.2243, within(0.00006));
     }
 
     @Test
@@ -95,10 +108,15 @@ class RingTest {
         read.put(Spot.at(Linked.LINE_PROTECTIVE, "1"), OptionalDouble.of(0.22));
         read.put(Spot.at(Linked.LINE_PROTECTIVE, "4"), OptionalDouble.of(0.27));
         read.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.empty());
-        List<Compared> all = Compared.all(RING, new Readings(read));
+        List<CircuitComparison> all = CircuitComparison.all(RING, new CircuitReadings(read));
         assertThat(all).hasSize(15);
-        assertThat(all.stream().map(Compared::state).filter(each -> each != Compared.State.UNTESTED))
-                .containsExactly(Compared.State.GOOD, Compared.State.WATCH, Compared.State.FAULT);
+        assertThat(all.stream()
+                        .map(CircuitComparison::state)
+                        .filter(each -> each != CircuitComparison.ComparisonState.UNTESTED))
+                .containsExactly(
+                        CircuitComparison.ComparisonState.GOOD,
+                        CircuitComparison.ComparisonState.WATCH,
+                        CircuitComparison.ComparisonState.FAULT);
         assertThat(all.get(9).expectedText()).isEqualTo("0.217 Ω");
         assertThat(all.get(13).readText()).isEqualTo("no continuity");
     }

@@ -14,21 +14,22 @@ import java.util.Random;
  * @param wall what is in the wall
  * @param pattern what is the matter
  */
-record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, Readings readings) {
+record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, CircuitReadings readings) {
     private static final double COUNT = 0.01;
-    private static final List<Role> ROLES = List.of(Role.LINE, Role.NEUTRAL, Role.PROTECTIVE);
+    private static final List<ConductorRole> ROLES =
+            List.of(ConductorRole.LINE, ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE);
 
     static SeededCircuit of(long seed, boolean ring, String kind) {
         Random random = new Random(seed);
         int outlets = 4 + random.nextInt(17);
         double line = random.nextBoolean() ? 2.5 : 4;
         double protective = random.nextBoolean() ? 1.5 : line;
-        List<Stretch> drawn = new ArrayList<>();
-        List<Stretch> real = new ArrayList<>();
+        List<CableStretch> drawn = new ArrayList<>();
+        List<CableStretch> real = new ArrayList<>();
         for (int i = 0; i < outlets + (ring ? 1 : 0); i++) {
             double metres = 3 + 9 * random.nextDouble();
-            drawn.add(new Stretch(metres, line, protective));
-            real.add(new Stretch(metres * (1 + 0.03 * random.nextGaussian()), line, protective));
+            drawn.add(new CableStretch(metres, line, protective));
+            real.add(new CableStretch(metres * (1 + 0.03 * random.nextGaussian()), line, protective));
         }
         Circuit paper = new Circuit(ring, drawn, List.of(), 20);
         Circuit wall = new Circuit(ring, real, List.of(), 20);
@@ -41,7 +42,7 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, Readings read
         Circuit unknown = new Circuit(
                 drawn.ring(),
                 drawn.stretches().stream()
-                        .map(each -> new Stretch(6, each.lineMm2(), each.protectiveMm2()))
+                        .map(each -> new CableStretch(6, each.lineMm2(), each.protectiveMm2()))
                         .toList(),
                 List.of(),
                 20,
@@ -51,7 +52,7 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, Readings read
 
     private static Pattern pattern(String kind, int outlets, boolean ring, Random random) {
         int which = random.nextInt(3);
-        Role role = ROLES.get(which);
+        ConductorRole role = ROLES.get(which);
         int stretch = random.nextInt(outlets + (ring ? 1 : 0));
         String point = String.valueOf(1 + random.nextInt(outlets));
         int from = 1 + random.nextInt(outlets - 3);
@@ -59,7 +60,7 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, Readings read
         return switch (kind) {
             case "linked wrong way" ->
                 new Pattern.WrongWay(random.nextBoolean() ? Linked.LINE_NEUTRAL : Linked.LINE_PROTECTIVE);
-            case "broken leg" -> new Pattern.Broken(role, stretch);
+            case "broken leg" -> new Pattern.ConductorBroken(role, stretch);
             case "loose joint" -> new Pattern.Loose(role, stretch, 0.3 + 2 * random.nextDouble());
             case "spur" -> new Pattern.OnSpur(point, 6 + 14 * random.nextDouble());
             case "interconnection" -> new Pattern.Interconnected(from, to, 1 + 5 * random.nextDouble());
@@ -69,7 +70,7 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, Readings read
                         ROLES.get(Math.min(which, (which + 1) % 3)),
                         ROLES.get(Math.max(which, (which + 1) % 3)));
             case "missing conductor" -> new Pattern.Missing(point, role);
-            case "cut cable" -> new Pattern.Cut(stretch);
+            case "cut cable" -> new Pattern.CableCut(stretch);
             case "other section" -> new Pattern.OtherProtective(1);
             case "longer than drawn" -> new Pattern.Longer(1.3 + random.nextDouble());
             default -> new Pattern.Good();
@@ -79,19 +80,19 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, Readings read
     /** The readings with one more. */
     SeededCircuit reads(Spot spot) {
         Map<Spot, OptionalDouble> more = new LinkedHashMap<>(readings.ohms());
-        OptionalDouble ohm = new Predicted(wall).of(pattern, spot);
+        OptionalDouble ohm = new CircuitPrediction(wall).of(pattern, spot);
         more.put(spot, ohm.isPresent() ? OptionalDouble.of(shown(ohm.getAsDouble(), new Random(more.size()))) : ohm);
-        return new SeededCircuit(drawn, wall, pattern, new Readings(more));
+        return new SeededCircuit(drawn, wall, pattern, new CircuitReadings(more));
     }
 
-    private static Readings read(Circuit wall, Pattern pattern, Random random) {
-        Predicted predicted = new Predicted(wall);
+    private static CircuitReadings read(Circuit wall, Pattern pattern, Random random) {
+        CircuitPrediction predicted = new CircuitPrediction(wall);
         Map<Spot, OptionalDouble> shown = new LinkedHashMap<>();
-        for (Spot spot : Recognised.steps(wall)) {
+        for (Spot spot : RecognisedPattern.steps(wall)) {
             OptionalDouble ohm = predicted.of(pattern, spot);
             shown.put(spot, ohm.isPresent() ? OptionalDouble.of(shown(ohm.getAsDouble(), random)) : ohm);
         }
-        return new Readings(shown);
+        return new CircuitReadings(shown);
     }
 
     /** With half a count of probes and half a percent of the meter, to the count. */

@@ -23,7 +23,7 @@ class FeederTest {
     }
 
     private static DeadShort at(Feeder feeder, double volts, double sourceOhm, Protection protection) {
-        return new DeadShort(feeder, volts, sourceOhm, Wire.Insulation.COPPER_PVC, Optional.of(protection));
+        return new DeadShort(feeder, volts, sourceOhm, FeederWire.Insulation.COPPER_PVC, Optional.of(protection));
     }
 
     @Test
@@ -110,6 +110,6 @@ class FeederTest {
         "500, 700, 'may take over 4 h, or not melt at all'"
     })
     void aFuseActsByItsConventionalCurrents(double rated, double amperes, String does) {
-        assertThat(new Fuse(rated).does(amperes)).isEqualTo(does);
+        assertThat(new FuseLink(rated).does(amperes)).isEqualTo(does);
     }
 }

@@ -8,15 +8,15 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.TreeSet;
 import zestymarten.core.analysis.Analysis;
+import zestymarten.core.analysis.AnalysisReading;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Observation;
-import zestymarten.core.analysis.Reading;
 import zestymarten.core.assembly.Component;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Partition;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Net;
 
 /**
@@ -28,19 +28,19 @@ public final class Bench {
     private static final double BAD_JOINT = 46;
 
     private final Design design;
-    private final Conditions conditions;
+    private final TestConditions conditions;
     private final Probe probe;
-    private final List<Reading> readings = new ArrayList<>();
-    private final List<Partition.Joined> joined = new ArrayList<>();
+    private final List<AnalysisReading> readings = new ArrayList<>();
+    private final List<Partition.JoinedPair> joined = new ArrayList<>();
 
-    private Bench(Design design, Conditions conditions, Probe probe) {
+    private Bench(Design design, TestConditions conditions, Probe probe) {
         this.design = design;
         this.conditions = conditions;
         this.probe = probe;
     }
 
     /** Every reading of a complete test. */
-    public static List<Reading> readings(Design design, Conditions conditions, Probe probe) {
+    public static List<AnalysisReading> readings(Design design, TestConditions conditions, Probe probe) {
         Bench bench = new Bench(design, conditions, probe);
         bench.ends();
         bench.parts();
@@ -49,7 +49,7 @@ public final class Bench {
     }
 
     /** Every pair of probe points, read once, in the first state and with free ends. */
-    public static List<Reading> everyPair(Design design, Conditions conditions, Probe probe) {
+    public static List<AnalysisReading> everyPair(Design design, TestConditions conditions, Probe probe) {
         Bench bench = new Bench(design, conditions, probe);
         List<Terminal> points = design.assembly().terminals().stream()
                 .filter(each -> each.isPin() || each.isFrame())
@@ -76,13 +76,13 @@ public final class Bench {
         return finding.kind() + " " + new TreeSet<>(names);
     }
 
-    private State rest() {
+    private SwitchState rest() {
         return design.assembly().states().get(0);
     }
 
-    private boolean touch(Terminal a, Terminal b, State state, List<List<Terminal>> ties, double below) {
+    private boolean touch(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties, double below) {
         String typed = probe.shows(a, b, state, ties);
-        readings.add(new Reading(a, b, typed, state, ties, OptionalDouble.empty()));
+        readings.add(new AnalysisReading(a, b, typed, state, ties, OptionalDouble.empty()));
         return !typed.equals("OL")
                 && Double.parseDouble(typed) - conditions.leadsOhm().orElse(0) < below;
     }
@@ -103,12 +103,12 @@ public final class Bench {
             readings.add(readings.remove(readings.size() - 1).since(Observation.Since.PROBED_ANEW));
         }
         if (through) {
-            joined.add(new Partition.Joined(a, b));
+            joined.add(new Partition.JoinedPair(a, b));
         }
     }
 
     private void parts() {
-        for (State state : design.assembly().states()) {
+        for (SwitchState state : design.assembly().states()) {
             for (Component part : design.assembly().components()) {
                 if (!touch(part.a(), part.b(), state, List.of(), BAD_JOINT)) {
                     touch(part.a(), part.b(), state, List.of(), BAD_JOINT);

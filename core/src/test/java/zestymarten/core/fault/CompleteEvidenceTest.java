@@ -9,20 +9,20 @@ import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zestymarten.core.analysis.Analysis;
-import zestymarten.core.analysis.Reading;
-import zestymarten.core.meter.Conditions;
+import zestymarten.core.analysis.AnalysisReading;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 
 /** Whatever is wrong with a unit, complete evidence names exactly that. */
 class CompleteEvidenceTest {
-    private static final Conditions CONDITIONS = new Conditions(
+    private static final TestConditions CONDITIONS = new TestConditions(
             20,
-            new Meter("meter", 0.005, 0.01, 30, false, 20e6),
+            new MeterProfile("meter", 0.005, 0.01, 30, false, 20e6),
             OptionalDouble.of(0.25),
             LeadPolicy.FULL,
             false,
-            Conditions.JOINED_BELOW_OHM);
+            TestConditions.JOINED_BELOW_OHM);
 
     @ParameterizedTest
     @CsvSource({"4", "7", "12", "25"})
@@ -37,7 +37,7 @@ class CompleteEvidenceTest {
                     .as("unit %d: %s", i, cable.faults())
                     .containsExactlyInAnyOrderElementsOf(cable.told());
             assertThat(analysis.standing())
-                    .isEqualTo(cable.told().isEmpty() ? Analysis.Standing.PASS : Analysis.Standing.FAIL);
+                    .isEqualTo(cable.told().isEmpty() ? Analysis.AnalysisState.PASS : Analysis.AnalysisState.FAIL);
         }
     }
 
@@ -49,14 +49,14 @@ class CompleteEvidenceTest {
         for (int i = 0; i < units; i++) {
             RandomHarness harness = RandomHarness.harness(random, wires).sabotage(i == 0 ? 6 : random.nextInt(7));
             Probe probe = new Probe(harness.unit(), CONDITIONS, random, 0);
-            List<Reading> readings = Bench.readings(harness.design(), CONDITIONS, probe);
+            List<AnalysisReading> readings = Bench.readings(harness.design(), CONDITIONS, probe);
             Analysis analysis = Analysis.of(harness.design(), CONDITIONS, readings);
             assertThat(Bench.told(analysis))
                     .as("unit %d of %d wires: %s", i, wires, harness.faults())
                     .containsExactlyInAnyOrderElementsOf(harness.told());
             assertThat(analysis.standing())
                     .as("unit %d of %d wires, untested %s", i, wires, analysis.untested())
-                    .isEqualTo(harness.told().isEmpty() ? Analysis.Standing.PASS : Analysis.Standing.FAIL);
+                    .isEqualTo(harness.told().isEmpty() ? Analysis.AnalysisState.PASS : Analysis.AnalysisState.FAIL);
         }
     }
 }

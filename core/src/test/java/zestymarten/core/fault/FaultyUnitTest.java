@@ -14,11 +14,11 @@ import org.junit.jupiter.api.Test;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Problem;
 
 /** A desk harness of three wires, a fuse, a resistor and a switch, with one fault at a time. */
@@ -97,11 +97,11 @@ class FaultyUnitTest {
     void tiedEndsLeadFromWireToWire() {
         List<List<Terminal>> tie = List.of(List.of(Terminal.of("J2.1"), Terminal.of("J2.2")));
         FaultyUnit good = FaultyUnit.of(GOOD, List.of());
-        assertThat(good.ohms(Terminal.of("J1.1"), Terminal.of("J1.2"), State.REST, tie)
+        assertThat(good.ohms(Terminal.of("J1.1"), Terminal.of("J1.2"), SwitchState.REST, tie)
                         .orElseThrow())
                 .isCloseTo(2 * WIRE, within(1e-9));
         FaultyUnit broken = good.with(List.of(new Fault.Open("W2")));
-        assertThat(broken.ohms(Terminal.of("J1.1"), Terminal.of("J1.2"), State.REST, tie))
+        assertThat(broken.ohms(Terminal.of("J1.1"), Terminal.of("J1.2"), SwitchState.REST, tie))
                 .isEmpty();
     }
 
@@ -115,19 +115,19 @@ class FaultyUnitTest {
                 .isInstanceOf(IllegalArgumentException.class);
     }
 
-    private static Conditions conditions(double accuracy) {
-        return new Conditions(
+    private static TestConditions conditions(double accuracy) {
+        return new TestConditions(
                 20,
-                new Meter("meter", accuracy, 0.01, 30, false, 20e6),
+                new MeterProfile("meter", accuracy, 0.01, 30, false, 20e6),
                 OptionalDouble.of(0.3),
                 LeadPolicy.FULL,
                 false,
-                Conditions.JOINED_BELOW_OHM);
+                TestConditions.JOINED_BELOW_OHM);
     }
 
     private static String shows(String a, String b, Fault... faults) {
         Probe probe = new Probe(FaultyUnit.of(GOOD, List.of(faults)), conditions(0), new Random(1), 0);
-        return probe.shows(Terminal.of(a), Terminal.of(b), State.REST, List.of());
+        return probe.shows(Terminal.of(a), Terminal.of(b), SwitchState.REST, List.of());
     }
 
     @Test
@@ -150,10 +150,10 @@ class FaultyUnitTest {
         int open = 0;
         TreeSet<String> shown = new TreeSet<>();
         for (int i = 0; i < 1000; i++) {
-            String one = careless.shows(Terminal.of("J1.1"), Terminal.of("J2.1"), State.REST, List.of());
+            String one = careless.shows(Terminal.of("J1.1"), Terminal.of("J2.1"), SwitchState.REST, List.of());
             bad += one.equals("OL") ? 1 : 0;
             shown.add(one);
-            open += steady.shows(Terminal.of("J1.1"), Terminal.of("J2.1"), State.REST, List.of())
+            open += steady.shows(Terminal.of("J1.1"), Terminal.of("J2.1"), SwitchState.REST, List.of())
                             .equals("OL")
                     ? 1
                     : 0;

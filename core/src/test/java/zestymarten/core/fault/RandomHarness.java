@@ -11,14 +11,14 @@ import java.util.Set;
 import java.util.TreeSet;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
-import zestymarten.core.assembly.Face;
-import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Metal;
-import zestymarten.core.assembly.State;
 import zestymarten.core.assembly.StrandClass;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Path;
@@ -70,14 +70,14 @@ public final class RandomHarness {
                 conductors.add(wire(random, id, Terminal.of("J1." + ++near), Terminal.of("J2." + ++far)));
             }
         }
-        List<State> states = List.of();
+        List<SwitchState> states = List.of();
         if (rich) {
             for (int i = 0; i + 1 < near && components.size() < wires / 8; i += 5) {
                 components.add(part(random, components.size(), i + 1, i + 2));
             }
             states = List.of(
-                    State.REST,
-                    new State(
+                    SwitchState.REST,
+                    new SwitchState(
                             "held",
                             Set.copyOf(components.stream()
                                     .filter(each -> each.kind().isContact())
@@ -87,7 +87,7 @@ public final class RandomHarness {
         Set<Terminal> bonded = rich && random.nextBoolean() ? Set.of(Terminal.of("J1." + near)) : Set.of();
         return new Assembly(
                 "Made up",
-                Kind.HARNESS,
+                AssemblyKind.HARNESS,
                 "",
                 List.of(connector("J1", near), connector("J2", far + 1 + random.nextInt(2))),
                 List.of(),
@@ -102,7 +102,7 @@ public final class RandomHarness {
         for (int i = 1; i <= pins; i++) {
             names.add(Integer.toString(i));
         }
-        return new Connector(id, "", Face.line(pins), names);
+        return new Connector(id, "", CavityLayout.line(pins), names);
     }
 
     private static Conductor wire(Random random, String id, Terminal from, Terminal to) {
@@ -125,9 +125,10 @@ public final class RandomHarness {
     }
 
     private static Component part(Random random, int number, int a, int b) {
-        Component.Kind kind = List.of(Component.Kind.FUSE, Component.Kind.RESISTOR, Component.Kind.SWITCH)
+        Component.ComponentKind kind = List.of(
+                        Component.ComponentKind.FUSE, Component.ComponentKind.RESISTOR, Component.ComponentKind.SWITCH)
                 .get(random.nextInt(3));
-        boolean resistor = kind == Component.Kind.RESISTOR;
+        boolean resistor = kind == Component.ComponentKind.RESISTOR;
         return new Component(
                 kind.code().charAt(0) + "P" + number,
                 kind,
@@ -229,7 +230,7 @@ public final class RandomHarness {
     }
 
     private boolean hangTogether(Net one, Net other) {
-        State held = assembly.states().get(assembly.states().size() - 1);
+        SwitchState held = assembly.states().get(assembly.states().size() - 1);
         return design.path(one.ends().get(0), other.ends().get(0), held, List.of()) instanceof Path.Ohmic;
     }
 
@@ -257,7 +258,7 @@ public final class RandomHarness {
                 free.removeAll(nets);
                 if (part.kind().isContact()) {
                     add(new Fault.PartStuck(part.id(), random.nextBoolean()), "component_state", part.id());
-                } else if (part.kind() == Component.Kind.RESISTOR && random.nextBoolean()) {
+                } else if (part.kind() == Component.ComponentKind.RESISTOR && random.nextBoolean()) {
                     add(new Fault.PartValue(part.id(), 1.5), "component_value", part.id());
                 } else {
                     add(new Fault.PartOpen(part.id()), "component_open", part.id());

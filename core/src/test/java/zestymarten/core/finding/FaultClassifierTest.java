@@ -13,9 +13,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.assembly.Face;
-import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.network.Groups;
@@ -26,11 +26,11 @@ class FaultClassifierTest {
         for (int i = 1; i <= wires; i++) {
             conductors.add(Conductor.between("W" + i, Terminal.of("A." + i), Terminal.of("B." + i)));
         }
-        return Assembly.of("Cable", Kind.CABLE, "", conductors, Map.of("B", Face.line(cavities)));
+        return Assembly.of("Cable", AssemblyKind.CABLE, "", conductors, Map.of("B", CavityLayout.line(cavities)));
     }
 
     private static Assembly list(String text) {
-        return WireList.read(text).assembly("Harness", Kind.HARNESS, "", Map.of());
+        return WireList.read(text).assembly("Harness", AssemblyKind.HARNESS, "", Map.of());
     }
 
     private static List<Finding> classify(Assembly assembly, Partition seen) {
@@ -40,11 +40,11 @@ class FaultClassifierTest {
 
     /** Findings when exactly these are joined, given as "A.1 B.1, A.2 B.2 FRAME". */
     private static List<Finding> seeing(Assembly assembly, String groups) {
-        List<Partition.Joined> joined = new ArrayList<>();
+        List<Partition.JoinedPair> joined = new ArrayList<>();
         for (String group : groups.split(", *")) {
             String[] names = group.split(" ");
             for (int i = 1; i < names.length; i++) {
-                joined.add(new Partition.Joined(Terminal.of(names[0]), Terminal.of(names[i])));
+                joined.add(new Partition.JoinedPair(Terminal.of(names[0]), Terminal.of(names[i])));
             }
         }
         return classify(assembly, Partition.of(assembly.terminals(), joined));
@@ -253,14 +253,14 @@ class FaultClassifierTest {
     }
 
     private static Partition partition(List<Terminal> terminals, int[] groups) {
-        List<Partition.Joined> joined = new ArrayList<>();
+        List<Partition.JoinedPair> joined = new ArrayList<>();
         int[] first = new int[20_000];
         java.util.Arrays.fill(first, -1);
         for (int i = 0; i < groups.length; i++) {
             if (first[groups[i]] < 0) {
                 first[groups[i]] = i;
             } else {
-                joined.add(new Partition.Joined(terminals.get(first[groups[i]]), terminals.get(i)));
+                joined.add(new Partition.JoinedPair(terminals.get(first[groups[i]]), terminals.get(i)));
             }
         }
         return Partition.of(terminals, joined);

@@ -19,11 +19,13 @@ class AbsorptionTest {
     @Test
     void theRatiosComeFromTheirReadings() {
         Absorption curve = new Absorption(List.of(
-                new Absorption.Point(600, 90e6),
-                new Absorption.Point(30, 30e6),
-                new Absorption.Point(61, 38e6),
-                new Absorption.Point(15, 21e6)));
-        assertThat(curve.points()).extracting(Absorption.Point::seconds).containsExactly(15.0, 30.0, 61.0, 600.0);
+                new Absorption.AbsorptionPoint(600, 90e6),
+                new Absorption.AbsorptionPoint(30, 30e6),
+                new Absorption.AbsorptionPoint(61, 38e6),
+                new Absorption.AbsorptionPoint(15, 21e6)));
+        assertThat(curve.points())
+                .extracting(Absorption.AbsorptionPoint::seconds)
+                .containsExactly(15.0, 30.0, 61.0, 600.0);
         assertThat(curve.said(34))
                 .containsExactly(
                         "DAR (60 s to 30 s) 1.27.",
@@ -33,9 +35,11 @@ class AbsorptionTest {
 
     @Test
     void whatWasNotReadIsNotSaid() {
-        assertThat(new Absorption(List.of(new Absorption.Point(15, 21e6))).said(20))
+        assertThat(new Absorption(List.of(new Absorption.AbsorptionPoint(15, 21e6))).said(20))
                 .isEmpty();
-        assertThat(new Absorption(List.of(new Absorption.Point(60, 6e9), new Absorption.Point(600, 9e9))).said(20))
+        assertThat(new Absorption(List.of(
+                                new Absorption.AbsorptionPoint(60, 6e9), new Absorption.AbsorptionPoint(600, 9e9)))
+                        .said(20))
                 .contains("PI means nothing above 5 GΩ.");
     }
 }

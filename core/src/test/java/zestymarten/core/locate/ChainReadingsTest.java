@@ -9,11 +9,11 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import zestymarten.core.locate.Chain.Stretch;
-import zestymarten.core.locate.Chain.Way;
+import zestymarten.core.locate.Chain.ChainStretch;
+import zestymarten.core.locate.Chain.ChainWay;
+import zestymarten.core.locate.ChainReadings.ChainState;
 import zestymarten.core.locate.ChainReadings.Contradiction;
 import zestymarten.core.locate.ChainReadings.Segment;
-import zestymarten.core.locate.ChainReadings.State;
 
 /** Six stretches of at most 26.6 milliohm in a row, read with a meter of 10 milliohm. */
 class ChainReadingsTest {
@@ -21,7 +21,7 @@ class ChainReadingsTest {
     private static final double OPEN = Double.POSITIVE_INFINITY;
 
     private static final Chain SIX = new Chain(IntStream.range(0, 6)
-            .mapToObj(i -> new Stretch("K" + i, "P" + i, 1, MOST, 5))
+            .mapToObj(i -> new ChainStretch("K" + i, "P" + i, 1, MOST, 5))
             .toList());
 
     private static ChainReadings read(Map<Integer, Double> ohms) {
@@ -33,7 +33,7 @@ class ChainReadingsTest {
         ChainReadings both = read(Map.of(0, 0.02, 1, 0.04, 2, 0.30, 3, 0.32, 4, 0.34, 5, 0.864));
         assertThat(both.tooMuch().stream().map(Segment::first)).containsExactly(2, 5);
         assertThat(both.shares().get(2) + both.shares().get(5)).isCloseTo(1, within(1e-6));
-        assertThat(both.next(Way.HALVING)).isEmpty();
+        assertThat(both.next(ChainWay.HALVING)).isEmpty();
     }
 
     @Test
@@ -47,7 +47,7 @@ class ChainReadingsTest {
     void aReadingThatFallsFartherOnContradicts() {
         ChainReadings falls = read(Map.of(0, 0.5, 2, 0.05));
         assertThat(falls.contradictions()).containsExactly(new Contradiction(0, 2));
-        assertThat(falls.next(Way.WEIGHED)).as("again").hasValue(0);
+        assertThat(falls.next(ChainWay.WEIGHED)).as("again").hasValue(0);
         assertThat(falls.isGood()).isFalse();
         assertThat(read(Map.of(1, OPEN, 4, 0.1)).contradictions()).containsExactly(new Contradiction(1, 4));
         assertThat(read(Map.of(0, 0.02, 1, 0.01)).contradictions())
@@ -59,10 +59,10 @@ class ChainReadingsTest {
     void aWholeWithinItsLimitCanHideAStretch() {
         ChainReadings whole = read(Map.of(5, 0.15));
         Segment all = whole.segments().get(0);
-        assertThat(all.state()).isEqualTo(State.WITHIN);
+        assertThat(all.state()).isEqualTo(ChainState.WITHIN);
         assertThat(whole.mayHide(all)).isPresent();
         assertThat(whole.isGood()).isFalse();
-        assertThat(whole.next(Way.HALVING)).isPresent();
+        assertThat(whole.next(ChainWay.HALVING)).isPresent();
         ChainReadings little = read(Map.of(5, 0.02));
         assertThat(little.mayHide(little.segments().get(0)))
                 .as("not even all of it would be too much")
@@ -73,15 +73,15 @@ class ChainReadingsTest {
     void behindAnOpenNothingIsKnown() {
         ChainReadings open = read(Map.of(1, 0.04, 3, OPEN, 5, OPEN));
         assertThat(open.segments().stream().map(Segment::state))
-                .containsExactly(State.WITHIN, State.TOO_MUCH, State.UNKNOWN);
-        assertThat(open.next(Way.HALVING)).hasValue(2);
+                .containsExactly(ChainState.WITHIN, ChainState.TOO_MUCH, ChainState.UNKNOWN);
+        assertThat(open.next(ChainWay.HALVING)).hasValue(2);
     }
 
     @Test
     void beforeAnyReadingTheLikelihoodsAreThoseOfTheChain() {
         ChainReadings none = read(Map.of());
         assertThat(none.shares()).allSatisfy(each -> assertThat(each).isCloseTo(1.0 / 6, within(1e-9)));
-        assertThat(none.next(Way.HALVING)).hasValue(2);
+        assertThat(none.next(ChainWay.HALVING)).hasValue(2);
         assertThat(none.isGood()).isFalse();
     }
 
@@ -90,7 +90,7 @@ class ChainReadingsTest {
         Map<Integer, Double> all = new HashMap<>();
         IntStream.range(0, 6).forEach(i -> all.put(i, 0.02 * (i + 1)));
         assertThat(read(all).isGood()).isTrue();
-        assertThat(read(all).next(Way.WEIGHED)).isEmpty();
+        assertThat(read(all).next(ChainWay.WEIGHED)).isEmpty();
         assertThat(read(all).shares()).containsOnly(0.0);
     }
 
@@ -107,13 +107,13 @@ class ChainReadingsTest {
             int bad = random.nextInt(size);
             real[bad] = size * MOST + 2 * random.nextDouble();
             Chain chain = new Chain(IntStream.range(0, size)
-                    .mapToObj(i -> new Stretch("K" + i, "P" + i, 0.2 + random.nextDouble(), MOST, 5))
+                    .mapToObj(i -> new ChainStretch("K" + i, "P" + i, 0.2 + random.nextDouble(), MOST, 5))
                     .toList());
             Map<Integer, Double> read = new HashMap<>(Map.of(size - 1, sum(real, size - 1)));
             ChainReadings known = ChainReadings.of(chain, read, ohm -> 0.001);
-            for (int probes = 0; known.next(Way.WEIGHED).isPresent(); probes++) {
+            for (int probes = 0; known.next(ChainWay.WEIGHED).isPresent(); probes++) {
                 assertThat(probes).isLessThan(size);
-                int at = known.next(Way.WEIGHED).orElseThrow();
+                int at = known.next(ChainWay.WEIGHED).orElseThrow();
                 read.put(at, sum(real, at));
                 known = ChainReadings.of(chain, read, ohm -> 0.001);
             }

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
-import zestymarten.core.locate.Distances.Read;
+import zestymarten.core.locate.Distances.DistanceReading;
 
 /** A fault is put somewhere on a run, its readings are reckoned from the line's own equations, and it is found again. */
 class DistancesTest {
@@ -16,8 +16,8 @@ class DistancesTest {
     private static final double OHM_PER_METRE = 0.0133;
     private static final double FARAD_PER_METRE = 95e-12;
 
-    private static Read exact(double value) {
-        return Read.exact(value);
+    private static DistanceReading exact(double value) {
+        return DistanceReading.exact(value);
     }
 
     @Test
@@ -28,7 +28,7 @@ class DistancesTest {
             double fault = 5 * random.nextDouble();
             double core = OHM_PER_METRE * LENGTH;
             double near = OHM_PER_METRE * d;
-            Read r = exact(OHM_PER_METRE);
+            DistanceReading r = exact(OHM_PER_METRE);
             double m = near / (2 * core - near);
             assertThat(List.of(
                             Distances.openByBothCapacitances(
@@ -69,13 +69,13 @@ class DistancesTest {
             double c2 = FARAD_PER_METRE * (LENGTH - d);
             Distance found = Distances.openByBothCapacitances(
                     LENGTH,
-                    new Read(c1 * (1 + 0.02 * (2 * random.nextDouble() - 1)), 0.02 * c1),
-                    new Read(c2 * (1 + 0.02 * (2 * random.nextDouble() - 1)), 0.02 * c2));
+                    new DistanceReading(c1 * (1 + 0.02 * (2 * random.nextDouble() - 1)), 0.02 * c1),
+                    new DistanceReading(c2 * (1 + 0.02 * (2 * random.nextDouble() - 1)), 0.02 * c2));
             inside += d >= found.from() && d <= found.to() ? 1 : 0;
         }
         assertThat(inside).as("of 500, with errors up to what is said").isGreaterThan(430);
-        Distance sure = Distances.varley(LENGTH, new Read(2, 0.01), new Read(4, 0.01));
-        Distance doubtful = Distances.varley(LENGTH, new Read(2, 0.1), new Read(4, 0.1));
+        Distance sure = Distances.varley(LENGTH, new DistanceReading(2, 0.01), new DistanceReading(4, 0.01));
+        Distance doubtful = Distances.varley(LENGTH, new DistanceReading(2, 0.1), new DistanceReading(4, 0.1));
         assertThat(doubtful.doubtM()).isCloseTo(10 * sure.doubtM(), within(0.1));
     }
 
@@ -91,7 +91,7 @@ class DistancesTest {
                 .hasMessageStartingWith("These readings give no distance");
         assertThatThrownBy(() -> Distances.murray(-1, exact(1)))
                 .hasMessage("Length of the run (-1.0 m) must be above 0 m.");
-        assertThatThrownBy(() -> new Read(Double.NaN, 0))
+        assertThatThrownBy(() -> new DistanceReading(Double.NaN, 0))
                 .hasMessage("A reading (NaN) and its uncertainty (0.0) must be finite and not below 0.");
     }
 
@@ -123,22 +123,24 @@ class DistancesTest {
                     LENGTH,
                     exact(r * (2 * LENGTH - d) + 3),
                     exact(r * d + 3),
-                    new Read(OHM_PER_METRE, 0.1 * OHM_PER_METRE));
+                    new DistanceReading(OHM_PER_METRE, 0.1 * OHM_PER_METRE));
             assertThat(d).as("the interval holds it").isBetween(byDesign.from(), byDesign.to());
         }
     }
 
     @Test
     void withoutTheLoopAndWithoutADesignThereIsNoDistance() {
-        List<Optional<Read>> reads = List.of(Optional.of(exact(4)), Optional.of(exact(2.6)), Optional.empty());
-        assertThatThrownBy(() -> Calculation.EARTH_OHMS.distance(new Calculation.Run(LENGTH, Optional.empty()), reads))
+        List<Optional<DistanceReading>> reads =
+                List.of(Optional.of(exact(4)), Optional.of(exact(2.6)), Optional.empty());
+        assertThatThrownBy(() ->
+                        Calculation.EARTH_OHMS.distance(new Calculation.CableRun(LENGTH, Optional.empty()), reads))
                 .hasMessageContaining("Read the whole loop");
         assertThat(Calculation.EARTH_OHMS
-                        .distance(new Calculation.Run(LENGTH, Optional.of(exact(OHM_PER_METRE))), reads)
+                        .distance(new Calculation.CableRun(LENGTH, Optional.of(exact(OHM_PER_METRE))), reads)
                         .metres())
                 .isCloseTo(120 - 1.4 / 0.0266, within(1e-9));
         assertThatThrownBy(() -> Calculation.VARLEY.distance(
-                        new Calculation.Run(LENGTH, Optional.empty()), List.of(Optional.of(exact(1)))))
+                        new Calculation.CableRun(LENGTH, Optional.empty()), List.of(Optional.of(exact(1)))))
                 .hasMessageContaining("needs 2 readings");
     }
 

@@ -10,8 +10,8 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.AssemblyReader;
-import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.quantity.Problem;
 
@@ -19,7 +19,7 @@ class WireChainTest {
     private static final Design COLLECTOR = Design.of(
             WireList.read("wire,from,to,length_m,area_mm2,zone\nK1,A1.1,A2.1,2,25,\nK2,A3.1,A2.1,4,35,flexing\n"
                             + "K3,A3.1,A4.1,1,35,\nX1,A4.1,A9.1,1,10,\nX2,A4.1,A8.1,1,10,\n")
-                    .assembly("Collector", Kind.DEVICE, "", Map.of()),
+                    .assembly("Collector", AssemblyKind.DEVICE, "", Map.of()),
             20);
 
     private static WireChain chain(String wire, String... jumps) {
@@ -57,7 +57,7 @@ class WireChainTest {
         Chain chain = WireChain.of(
                         Design.of(assembly, 20), assembly.conductors().get(1), Set.of())
                 .chain();
-        assertThat(chain.stretches().stream().map(Chain.Stretch::name)).containsExactly("W1 W2", "W3");
+        assertThat(chain.stretches().stream().map(Chain.ChainStretch::name)).containsExactly("W1 W2", "W3");
         assertThat(chain.mostOhm(0)).isCloseTo(0.3, within(1e-9));
     }
 }

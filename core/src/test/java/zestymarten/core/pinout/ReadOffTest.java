@@ -22,12 +22,12 @@ class ReadOffTest {
 
     /** Reads a unit off to the end and answers the touches that it took. */
     private static int readOff(Map<Terminal, Terminal> unit, int near, int far, boolean tied) {
-        List<ReadOff.Answer> answers = new ArrayList<>();
+        List<ReadOff.PairAnswer> answers = new ArrayList<>();
         ReadOff state = ReadOff.of(pins("A", near), pins("B", far), tied, answers);
         while (state.next().isPresent()) {
             ReadOff.Ask ask = state.next().get();
             Terminal there = unit.get(ask.near());
-            answers.add(new ReadOff.Answer(ask, there != null && ask.far().contains(there)));
+            answers.add(new ReadOff.PairAnswer(ask, there != null && ask.far().contains(there)));
             state = ReadOff.of(pins("A", near), pins("B", far), tied, answers);
         }
         assertThat(state.wires()).isEqualTo(unit);
@@ -81,10 +81,10 @@ class ReadOffTest {
     void becomesAWireList() {
         List<Terminal> near = pins("A", 2);
         List<Terminal> far = pins("B", 2);
-        List<ReadOff.Answer> answers = List.of(
-                new ReadOff.Answer(new ReadOff.Ask(near.get(0), List.of(far.get(0))), false),
-                new ReadOff.Answer(new ReadOff.Ask(near.get(0), List.of(far.get(1))), true),
-                new ReadOff.Answer(new ReadOff.Ask(near.get(1), List.of(far.get(0))), true));
+        List<ReadOff.PairAnswer> answers = List.of(
+                new ReadOff.PairAnswer(new ReadOff.Ask(near.get(0), List.of(far.get(0))), false),
+                new ReadOff.PairAnswer(new ReadOff.Ask(near.get(0), List.of(far.get(1))), true),
+                new ReadOff.PairAnswer(new ReadOff.Ask(near.get(1), List.of(far.get(0))), true));
         assertThat(ReadOff.of(near, far, false, answers).wireList())
                 .isEqualToNormalizingNewlines("wire,from,to\nW1,A.1,B.2\nW2,A.2,B.1\n");
     }

@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import zestymarten.core.assembly.Section;
+import zestymarten.core.assembly.CrossSection;
 
 /** Lengths and sections as they stand on a drum or in a drawing. */
 class MetresTest {
@@ -55,18 +55,18 @@ class MetresTest {
                 "500 MCM | 253.4"
             })
     void aSectionIsReadInWhatItIsSoldIn(String typed, double mm2) {
-        assertThat(Section.mm2(typed).orElseThrow()).isCloseTo(mm2, within(mm2 / 1000));
+        assertThat(CrossSection.mm2(typed).orElseThrow()).isCloseTo(mm2, within(mm2 / 1000));
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"", "thick", "-1", "99 AWG", "#", "2.5 m", "kcmil"})
     void whatIsNoSectionIsNone(String typed) {
-        assertThat(Section.mm2(typed)).isEmpty();
+        assertThat(CrossSection.mm2(typed)).isEmpty();
     }
 
     @Test
     void whatIsExpectedIsAnExampleThatIsAccepted() {
         assertThat(Metres.of("26 ft")).isPresent();
-        assertThat(Section.mm2("250 kcmil")).isPresent();
+        assertThat(CrossSection.mm2("250 kcmil")).isPresent();
     }
 }

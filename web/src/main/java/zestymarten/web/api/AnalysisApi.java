@@ -14,29 +14,29 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import zestymarten.core.analysis.Analysis;
 import zestymarten.core.analysis.AnalysisReader;
+import zestymarten.core.analysis.AnalysisReading;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Explained;
 import zestymarten.core.analysis.Implied;
-import zestymarten.core.analysis.NotShown;
-import zestymarten.core.analysis.Reading;
 import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.analysis.UntestedPairs;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
-import zestymarten.core.assembly.Members;
+import zestymarten.core.assembly.JsonMembers;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Partition;
-import zestymarten.core.judge.Doubts;
-import zestymarten.core.judge.Expectation;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.PlausibilityCheck;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Path;
+import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.Problem;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.RecommendationWords;
 import zestymarten.web.platform.Refused;
 
@@ -45,15 +45,15 @@ import zestymarten.web.platform.Refused;
 @RequestMapping(path = "/api/v1/analysis", consumes = MediaType.APPLICATION_JSON_VALUE)
 class AnalysisApi {
     /** A document read whole, or refused with all that is wrong with it. */
-    private record Asked(Design design, Conditions conditions, Members document, List<Problem> problems) {
+    private record Asked(Design design, TestConditions conditions, JsonMembers document, List<Problem> problems) {
         static Asked read(String body) {
             List<Problem> problems = new ArrayList<>();
-            Members document = Members.read(body, problems).orElseThrow(() -> new Refused(problems));
-            Optional<Members> given = document.object("assembly");
+            JsonMembers document = JsonMembers.read(body, problems).orElseThrow(() -> new Refused(problems));
+            Optional<JsonMembers> given = document.object("assembly");
             if (given.isEmpty()) {
                 document.problem("assembly", "Expected an assembly; it is missing.");
             }
-            Optional<Conditions> conditions = AnalysisReader.conditions(document);
+            Optional<TestConditions> conditions = AnalysisReader.conditions(document);
             Optional<Assembly> assembly = given.flatMap(each -> AssemblyReader.read(each, problems));
             if (assembly.isEmpty() || conditions.isEmpty()) {
                 throw new Refused(problems);
@@ -89,7 +89,7 @@ class AnalysisApi {
     @PostMapping("/expected")
     List<Expected> expected(@RequestBody String body) {
         Asked asked = Asked.read(body);
-        List<AnalysisReader.Pair> pairs =
+        List<AnalysisReader.TerminalPair> pairs =
                 AnalysisReader.pairs(asked.document(), asked.design().assembly());
         asked.mustBeSound();
         return pairs.stream()
@@ -106,28 +106,29 @@ class AnalysisApi {
     @PostMapping("/parse")
     Parsed parse(@RequestBody String body) {
         List<Problem> problems = new ArrayList<>();
-        Members document = Members.read(body, problems).orElseThrow(() -> new Refused(problems));
+        JsonMembers document = JsonMembers.read(body, problems).orElseThrow(() -> new Refused(problems));
         String text = document.needed("text");
-        Optional<Meter> meter = AnalysisReader.meter(document.object("meter"));
+        Optional<MeterProfile> meter = AnalysisReader.meter(document.object("meter"));
         Optional<Limit> expected = document.object("expected").flatMap(AnalysisApi::expected);
         document.done();
         if (!problems.isEmpty() || meter.isEmpty()) {
             throw new Refused(problems);
         }
-        Understood plain = new ReadingLanguage(meter.get().oneIsOverRange()).understand(text);
-        if (plain instanceof Understood.Ambiguous ambiguous) {
+        MeterReading plain = new ReadingParser(meter.get().oneIsOverRange()).understand(text);
+        if (plain instanceof MeterReading.Ambiguous ambiguous) {
             return parsed(plain, candidates(ambiguous), List.of(ambiguous.question()));
         }
-        Conditions conditions = new Conditions(
-                20, meter.get(), OptionalDouble.empty(), LeadPolicy.NONE, false, Conditions.JOINED_BELOW_OHM);
-        Understood raised = expected.map(limit -> Doubts.raise(plain, new Expectation.Joined(limit, true), conditions))
+        TestConditions conditions = new TestConditions(
+                20, meter.get(), OptionalDouble.empty(), LeadPolicy.NONE, false, TestConditions.JOINED_BELOW_OHM);
+        MeterReading raised = expected.map(
+                        limit -> PlausibilityCheck.raise(plain, new Expectation.Joined(limit, true), conditions))
                 .orElse(plain);
-        return raised instanceof Understood.Ambiguous doubt
+        return raised instanceof MeterReading.Ambiguous doubt
                 ? parsed(plain, candidates(doubt), List.of(doubt.question()))
                 : parsed(raised, List.of(), List.of());
     }
 
-    private static Optional<Limit> expected(Members members) {
+    private static Optional<Limit> expected(JsonMembers members) {
         OptionalDouble low = members.number("low_ohm");
         OptionalDouble high = members.number("high_ohm");
         members.done();
@@ -146,18 +147,18 @@ class AnalysisApi {
                 "Given."));
     }
 
-    private static Parsed parsed(Understood understood, List<Candidate> candidates, List<String> doubts) {
+    private static Parsed parsed(MeterReading understood, List<Candidate> candidates, List<String> doubts) {
         return new Parsed(understood.kind(), understood.figure(), candidates, doubts, understood.text());
     }
 
-    private static List<Candidate> candidates(Understood.Ambiguous ambiguous) {
+    private static List<Candidate> candidates(MeterReading.Ambiguous ambiguous) {
         return ambiguous.candidates().stream()
                 .map(each -> new Candidate(each.kind(), each.figure(), each.text()))
                 .toList();
     }
 
     /** What the readings say. */
-    record Found(
+    record FoundAnswer(
             String verdict,
             List<JudgementOut> judgements,
             List<FindingOut> findings,
@@ -232,13 +233,13 @@ class AnalysisApi {
             String a, String b, String state, List<List<String>> setup, double gainBits, double seconds, String asks) {}
 
     @PostMapping("/findings")
-    Found findings(@RequestBody String body) {
+    FoundAnswer findings(@RequestBody String body) {
         Asked asked = Asked.read(body);
-        List<Reading> readings =
+        List<AnalysisReading> readings =
                 AnalysisReader.readings(asked.document(), asked.design().assembly());
         asked.mustBeSound();
         Analysis analysis = Analysis.of(asked.design(), asked.conditions(), readings);
-        return new Found(
+        return new FoundAnswer(
                 analysis.standing().name().toLowerCase(Locale.ROOT),
                 judgements(analysis.judgements()),
                 analysis.findings().stream().map(AnalysisApi::finding).toList(),
@@ -248,7 +249,7 @@ class AnalysisApi {
                                 each.faults().stream().map(FaultOut::of).toList()))
                         .toList(),
                 analysis.contradictions(),
-                NotShown.of(asked.design(), readings, analysis).stream()
+                UntestedPairs.of(asked.design(), readings, analysis).stream()
                         .map(each -> new NotShownOut(each.kind(), each.reason(), each.text()))
                         .toList(),
                 analysis.untested().stream().map(AnalysisApi::pair).toList(),
@@ -280,7 +281,7 @@ class AnalysisApi {
                         .toList());
     }
 
-    private static PairOut pair(Partition.Joined pair) {
+    private static PairOut pair(Partition.JoinedPair pair) {
         return new PairOut(pair.a().name(), pair.b().name());
     }
 

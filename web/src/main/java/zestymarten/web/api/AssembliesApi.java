@@ -19,16 +19,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyJson;
+import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.AssemblyReader;
-import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
 import zestymarten.core.quantity.Problem;
+import zestymarten.web.assembly.Assemblies;
+import zestymarten.web.assembly.Revision;
+import zestymarten.web.assembly.WireSheet;
+import zestymarten.web.assembly.WiringLine;
 import zestymarten.web.platform.Refused;
-import zestymarten.web.wiring.Revision;
-import zestymarten.web.wiring.WireSheet;
-import zestymarten.web.wiring.WiringLine;
-import zestymarten.web.wiring.Wirings;
 
 /** Wirings over HTTP: taken in as a wire list, given out as a wire list or in the open format. */
 @RestController
@@ -38,22 +38,24 @@ class AssembliesApi {
 
     private static final String XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
-    private final Wirings wirings;
+    private final Assemblies wirings;
 
-    AssembliesApi(Wirings wirings) {
+    AssembliesApi(Assemblies wirings) {
         this.wirings = wirings;
     }
 
     /** What was stored, without its conductors. */
-    record Stored(long id, String name, String kind, int revision, int conductors, String href) {}
+    record StoredAssembly(long id, String name, String kind, int revision, int conductors, String href) {}
 
     @GetMapping
-    List<Stored> list(@RequestParam(defaultValue = "") String search, @RequestParam(defaultValue = "0") int page) {
+    List<StoredAssembly> list(
+            @RequestParam(defaultValue = "") String search, @RequestParam(defaultValue = "0") int page) {
         return wirings.page(search, page).stream().map(AssembliesApi::stored).toList();
     }
 
-    private static Stored stored(WiringLine line) {
-        return new Stored(line.id(), line.name(), line.kind(), line.number(), line.conductors(), href(line.id()));
+    private static StoredAssembly stored(WiringLine line) {
+        return new StoredAssembly(
+                line.id(), line.name(), line.kind(), line.number(), line.conductors(), href(line.id()));
     }
 
     private static String href(long id) {
@@ -61,7 +63,7 @@ class AssembliesApi {
     }
 
     @PostMapping(consumes = {"text/csv", "text/tab-separated-values", "text/plain"})
-    ResponseEntity<Stored> create(
+    ResponseEntity<StoredAssembly> create(
             @RequestBody String list,
             @RequestParam String name,
             @RequestParam(defaultValue = "cable") String kind,
@@ -71,7 +73,7 @@ class AssembliesApi {
     }
 
     @PostMapping(consumes = XLSX)
-    ResponseEntity<Stored> create(
+    ResponseEntity<StoredAssembly> create(
             @RequestBody byte[] sheet,
             @RequestParam String name,
             @RequestParam(defaultValue = "cable") String kind,
@@ -81,17 +83,17 @@ class AssembliesApi {
     }
 
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<Stored> create(@RequestBody String json, Principal who) {
+    ResponseEntity<StoredAssembly> create(@RequestBody String json, Principal who) {
         List<Problem> problems = new ArrayList<>();
         Assembly assembly = AssemblyReader.read(json, problems).orElseThrow(() -> new Refused(problems));
         return created(wirings.create(assembly, who.getName()));
     }
 
-    private static ResponseEntity<Stored> created(Revision made) {
+    private static ResponseEntity<StoredAssembly> created(Revision made) {
         Assembly assembly = made.assembly();
         return ResponseEntity.created(URI.create(href(made.assemblyId())))
                 .eTag(tag(made))
-                .body(new Stored(
+                .body(new StoredAssembly(
                         made.assemblyId(),
                         assembly.name(),
                         assembly.kind().code(),
@@ -103,7 +105,7 @@ class AssembliesApi {
     private static Assembly assembly(String text, String name, String kind, String note) {
         WireList list = WireList.read(text);
         List<Problem> problems = new ArrayList<>(list.problems());
-        Optional<Kind> known = Kind.of(kind);
+        Optional<AssemblyKind> known = AssemblyKind.of(kind);
         if (known.isEmpty()) {
             problems.add(new Problem(
                     "kind", "“" + kind + "” is not accepted; expected harness, cable, lead, circuit or device."));
@@ -114,7 +116,7 @@ class AssembliesApi {
         if (!problems.isEmpty()) {
             throw new Refused(problems);
         }
-        return list.assembly(name.strip(), known.orElse(Kind.CABLE), note, Map.of());
+        return list.assembly(name.strip(), known.orElse(AssemblyKind.CABLE), note, Map.of());
     }
 
     @GetMapping(path = "/{id}", produces = MediaType.APPLICATION_JSON_VALUE)

@@ -14,17 +14,17 @@ import org.springframework.web.bind.annotation.RestController;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
-import zestymarten.core.assembly.Members;
+import zestymarten.core.assembly.JsonMembers;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.job.Effort;
-import zestymarten.core.job.MeasurementPlan;
 import zestymarten.core.network.Nets;
-import zestymarten.core.plan.Coverage;
-import zestymarten.core.plan.Measurement;
-import zestymarten.core.plan.Method;
 import zestymarten.core.quantity.Problem;
+import zestymarten.core.testplan.CoverageAnalysis;
+import zestymarten.core.testplan.ProbePlacement;
+import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testrun.EffortModel;
+import zestymarten.core.testrun.MeasurementPlan;
 import zestymarten.web.platform.Refused;
-import zestymarten.web.run.Runs;
+import zestymarten.web.testrun.TestRuns;
 
 /** What a method costs on an assembly and what it would miss, over HTTP; nothing is kept. */
 @RestController
@@ -56,19 +56,19 @@ class PlanApi {
             List<String> indistinguishable,
             List<String> blindSpots) {}
 
-    private static Effort.Pace pace(Members document) {
-        Optional<Members> given = document.object("prices");
-        Effort.Pace usual = Effort.Pace.USUAL;
-        Effort.Pace pace = new Effort.Pace(
+    private static EffortModel.Pace pace(JsonMembers document) {
+        Optional<JsonMembers> given = document.object("prices");
+        EffortModel.Pace usual = EffortModel.Pace.USUAL;
+        EffortModel.Pace pace = new EffortModel.Pace(
                 price(given, "touch_s", usual.touch()),
                 price(given, "move_s", usual.move()),
                 price(given, "setup_s", usual.setup()),
                 price(given, "walk_s", usual.walk()));
-        given.ifPresent(Members::done);
+        given.ifPresent(JsonMembers::done);
         return pace;
     }
 
-    private static double price(Optional<Members> given, String name, double usual) {
+    private static double price(Optional<JsonMembers> given, String name, double usual) {
         double seconds =
                 given.map(members -> members.number(name).orElse(usual)).orElse(usual);
         if (!(seconds >= 0 && seconds <= MOST_S)) {
@@ -81,10 +81,10 @@ class PlanApi {
     @PostMapping
     Planned plan(@RequestBody String body) {
         List<Problem> problems = new ArrayList<>();
-        Members document = Members.read(body, problems).orElseThrow(() -> new Refused(problems));
-        Method method = method(document);
-        Effort.Pace pace = pace(document);
-        Optional<Members> given = document.object("assembly");
+        JsonMembers document = JsonMembers.read(body, problems).orElseThrow(() -> new Refused(problems));
+        TestMethod method = method(document);
+        EffortModel.Pace pace = pace(document);
+        Optional<JsonMembers> given = document.object("assembly");
         if (given.isEmpty()) {
             document.problem("assembly", "Expected an assembly; it is missing.");
         }
@@ -96,24 +96,25 @@ class PlanApi {
         return planned(assembly.get(), method, pace);
     }
 
-    private static Method method(Members document) {
-        String code = document.text("method").orElse(Method.BOTH_ENDS.code());
-        Optional<Method> method = Method.of(code);
+    private static TestMethod method(JsonMembers document) {
+        String code = document.text("method").orElse(TestMethod.BOTH_ENDS.code());
+        Optional<TestMethod> method = TestMethod.of(code);
         if (method.isEmpty()) {
-            String known = Arrays.stream(Method.values()).map(Method::code).collect(Collectors.joining(", "));
+            String known =
+                    Arrays.stream(TestMethod.values()).map(TestMethod::code).collect(Collectors.joining(", "));
             document.problem("method", "“" + code + "” is not accepted; expected one of " + known + ".");
         }
         List<String> tools = document.texts("tools");
         if (!tools.isEmpty()) {
-            method.map(Method::tools).orElse(Set.of()).stream()
+            method.map(TestMethod::tools).orElse(Set.of()).stream()
                     .filter(tool -> !tools.contains(tool.code()))
                     .forEach(tool -> document.problem(
                             "tools", "The method " + code + " takes '" + tool.code() + "': " + tool.words() + "."));
         }
-        return method.orElse(Method.BOTH_ENDS);
+        return method.orElse(TestMethod.BOTH_ENDS);
     }
 
-    private static Planned planned(Assembly assembly, Method method, Effort.Pace pace) {
+    private static Planned planned(Assembly assembly, TestMethod method, EffortModel.Pace pace) {
         Nets nets = Nets.of(assembly);
         if (nets.all().size() > MOST_NETS) {
             throw new Refused(
@@ -121,8 +122,9 @@ class PlanApi {
                     "There are " + nets.all().size() + " nets; a plan is given measurement by measurement for at most "
                             + MOST_NETS + ". Plan a connector at a time.");
         }
-        MeasurementPlan plan = MeasurementPlan.of(Design.of(assembly, Runs.USUAL.ambientC()), method, Runs.USUAL);
-        Coverage coverage = plan.coverage();
+        MeasurementPlan plan =
+                MeasurementPlan.of(Design.of(assembly, TestRuns.USUAL.ambientC()), method, TestRuns.USUAL);
+        CoverageAnalysis coverage = plan.coverage();
         return new Planned(
                 method.code(),
                 plan.effort().touches(),
@@ -133,7 +135,7 @@ class PlanApi {
                 plan.effort().walks(),
                 plan.effort().seconds(pace),
                 plan.measurements().stream().map(PlanApi::step).toList(),
-                Arrays.stream(Coverage.Fault.values())
+                Arrays.stream(CoverageAnalysis.PossibleFault.values())
                         .filter(coverage.counts()::containsKey)
                         .map(kind -> covered(kind, coverage))
                         .toList(),
@@ -141,12 +143,12 @@ class PlanApi {
                 coverage.blindSpots());
     }
 
-    private static Covered covered(Coverage.Fault kind, Coverage coverage) {
-        Coverage.Count count = coverage.counts().getOrDefault(kind, new Coverage.Count(0, 0));
+    private static Covered covered(CoverageAnalysis.PossibleFault kind, CoverageAnalysis coverage) {
+        CoverageAnalysis.Count count = coverage.counts().getOrDefault(kind, new CoverageAnalysis.Count(0, 0));
         return new Covered(kind.code(), count.all(), count.seen());
     }
 
-    private static Step step(Measurement touch) {
+    private static Step step(ProbePlacement touch) {
         return new Step(
                 touch.black().name(),
                 touch.red().name(),

@@ -22,30 +22,30 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.job.Entry;
-import zestymarten.core.job.Found;
-import zestymarten.core.job.Job;
-import zestymarten.core.judge.Judgement;
-import zestymarten.core.meter.Conditions;
-import zestymarten.core.plan.Approach;
-import zestymarten.core.plan.Deed;
-import zestymarten.core.plan.Step;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Problem;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.Entry;
+import zestymarten.core.testrun.RunFinding;
+import zestymarten.core.testrun.TestRun;
+import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Refused;
-import zestymarten.web.run.ApproachForm;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.Runs;
-import zestymarten.web.wiring.Wirings;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestOptionsForm;
+import zestymarten.web.testrun.TestRuns;
 
 /** Runs over HTTP: started, read into, asked what was found. */
 @RestController
 @RequestMapping("/api/v1/runs")
 class RunsApi {
-    private final Runs runs;
-    private final Wirings wirings;
+    private final TestRuns runs;
+    private final Assemblies wirings;
 
-    RunsApi(Runs runs, Wirings wirings) {
+    RunsApi(TestRuns runs, Assemblies wirings) {
         this.wirings = wirings;
         this.runs = runs;
     }
@@ -53,9 +53,9 @@ class RunsApi {
     /**
      * Which unit to test, and how warm it is; meter and rules are as in the account's last run, or as usual.
      *
-     * @param approach how to go about it, by the fields of {@link ApproachForm}; ohms alone if it is absent
+     * @param approach how to go about it, by the fields of {@link TestOptionsForm}; ohms alone if it is absent
      */
-    record Start(
+    record StartPosted(
             @Nullable Long assemblyId,
             @Nullable String serial,
             @Nullable Double ambientC,
@@ -82,11 +82,11 @@ class RunsApi {
             @Nullable String skipReason) {}
 
     /** What became of a reading. */
-    record Kept(
+    record KeptAnswer(
             UUID id, int sequence, String understood, OptionalDouble correctedOhm, String judgement, String reason) {}
 
     /** A run as it stands. */
-    record Standing(
+    record RunState(
             long id,
             long assemblyId,
             int revision,
@@ -113,7 +113,7 @@ class RunsApi {
             Optional<String> subject) {}
 
     /** A finding in the open format. */
-    record Told(
+    record FindingAnswer(
             String kind,
             List<String> conductors,
             List<String> components,
@@ -126,49 +126,49 @@ class RunsApi {
             List<String> functionsLost) {}
 
     @PostMapping
-    ResponseEntity<Standing> start(@RequestBody Start start, Principal who) {
+    ResponseEntity<RunState> start(@RequestBody StartPosted start, Principal who) {
         if (start.assemblyId() == null || start.serial() == null) {
             throw new Refused("assembly_id, serial", "Both are needed: which assembly, and the serial of the unit.");
         }
-        double ambient = start.ambientC() == null ? Runs.USUAL.ambientC() : start.ambientC();
+        double ambient = start.ambientC() == null ? TestRuns.USUAL.ambientC() : start.ambientC();
         if (!(ambient >= -80 && ambient <= 200)) {
             throw new Refused("ambient_c", "Read " + ambient + "; expected -80 to 200 °C.");
         }
-        Conditions conditions =
-                runs.lastConditions(who.getName()).orElse(Runs.USUAL).at(ambient);
+        TestConditions conditions =
+                runs.lastConditions(who.getName()).orElse(TestRuns.USUAL).at(ambient);
         long id = runs.start(start.assemblyId(), start.serial(), conditions, approach(start), who.getName());
         return ResponseEntity.created(URI.create("/api/v1/runs/" + id)).body(standing(runs.find(id)));
     }
 
-    private Approach approach(Start start) {
+    private TestOptions approach(StartPosted start) {
         if (start.approach() == null) {
-            return Approach.QUICK;
+            return TestOptions.QUICK;
         }
         List<Problem> problems = start.approach().keySet().stream()
-                .filter(each -> !ApproachForm.NAMES.contains(each))
+                .filter(each -> !TestOptionsForm.NAMES.contains(each))
                 .sorted()
                 .map(each -> new Problem(
                         "approach." + each,
                         "Not known here; expected "
-                                + ApproachForm.NAMES.stream().sorted().collect(Collectors.joining(", ")) + "."))
+                                + TestOptionsForm.NAMES.stream().sorted().collect(Collectors.joining(", ")) + "."))
                 .toList();
         if (!problems.isEmpty()) {
             throw new Refused(problems);
         }
-        return new ApproachForm(start.approach())
+        return new TestOptionsForm(start.approach())
                 .approach(wirings.latest(Objects.requireNonNull(start.assemblyId()))
                         .assembly());
     }
 
     @GetMapping("/{id}")
-    ResponseEntity<Standing> one(@PathVariable long id) {
-        Run run = runs.find(id);
+    ResponseEntity<RunState> one(@PathVariable long id) {
+        RunSnapshot run = runs.find(id);
         return ResponseEntity.ok().eTag("\"" + run.pulse() + "\"").body(standing(run));
     }
 
-    private static Standing standing(Run run) {
-        Job job = run.job();
-        return new Standing(
+    private static RunState standing(RunSnapshot run) {
+        TestRun job = run.job();
+        return new RunState(
                 run.id(),
                 run.revision().assemblyId(),
                 run.revision().number(),
@@ -178,7 +178,7 @@ class RunsApi {
                 job.current().map(step -> due(job, step)));
     }
 
-    private static Due due(Job job, Step step) {
+    private static Due due(TestRun job, TestStep step) {
         return step.fold(
                 probes -> withoutTouch(code(probes.question().name()), none(), none()),
                 touch -> new Due(
@@ -217,52 +217,53 @@ class RunsApi {
     }
 
     @PostMapping("/{id}/readings")
-    ResponseEntity<Kept> read(@PathVariable long id, @RequestBody Posted posted, Principal who) {
+    ResponseEntity<KeptAnswer> read(@PathVariable long id, @RequestBody Posted posted, Principal who) {
         if (posted.id() == null || (posted.asTyped() == null) == (posted.skipReason() == null)) {
             throw new Refused(
                     "id, as_typed",
                     "Both are needed: an identifier of your own making, and what was read or a skip_reason.");
         }
-        Job job = runs.find(id).job();
+        TestRun job = runs.find(id).job();
         Optional<Entry> before = job.entry(posted.id());
-        Step step = before.map(Entry::step).filter(kept -> isOf(kept, posted)).orElseGet(() -> step(job, posted));
+        TestStep step =
+                before.map(Entry::step).filter(kept -> isOf(kept, posted)).orElseGet(() -> step(job, posted));
         int touch = before.map(Entry::touch).orElseGet(() -> job.nextTouch(step));
         OptionalInt meaning = posted.meaning() == null ? OptionalInt.empty() : OptionalInt.of(posted.meaning());
         String said = posted.asTyped() == null ? Objects.requireNonNull(posted.skipReason()) : posted.asTyped();
-        Runs.Sent sent = new Runs.Sent(posted.id(), step, touch, said, meaning);
-        Runs.Answer answer =
+        TestRuns.Sent sent = new TestRuns.Sent(posted.id(), step, touch, said, meaning);
+        TestRuns.EntryAnswer answer =
                 posted.asTyped() == null ? runs.skip(id, sent, who.getName()) : runs.enter(id, sent, who.getName());
-        if (answer instanceof Runs.Answer.Question question) {
+        if (answer instanceof TestRuns.EntryAnswer.MeaningQuestion question) {
             throw new Refused("as_typed", asked(question.ambiguous()));
         }
-        Runs.Answer.Kept kept = (Runs.Answer.Kept) answer;
+        TestRuns.EntryAnswer.EntryKept kept = (TestRuns.EntryAnswer.EntryKept) answer;
         return ResponseEntity.status(before.isPresent() ? 200 : 201)
                 .body(kept(kept.run().job(), kept.entry()));
     }
 
     /** Whether what is posted may be the same again: between the same terminals, or of the same deed. */
-    private static boolean isOf(Step kept, Posted posted) {
+    private static boolean isOf(TestStep kept, Posted posted) {
         if (posted.a() == null || posted.b() == null) {
-            return posted.deed() == null || kept instanceof Step.Act;
+            return posted.deed() == null || kept instanceof TestStep.ManualStep;
         }
-        return kept instanceof Step.Touch touch
+        return kept instanceof TestStep.Measurement touch
                 && touch.isOn(terminal("a", posted.a()))
                 && touch.isOn(terminal("b", posted.b()));
     }
 
-    private static Step step(Job job, Posted posted) {
+    private static TestStep step(TestRun job, Posted posted) {
         if (posted.deed() != null) {
             return deed(posted.deed(), posted.subject() == null ? "" : posted.subject());
         }
         if (posted.a() == null || posted.b() == null) {
             return job.current()
-                    .filter(step -> !(step instanceof Step.Touch))
+                    .filter(step -> !(step instanceof TestStep.Measurement))
                     .orElseThrow(() -> new Refused("a, b", "Both are needed: the terminals of the two probes."));
         }
         Terminal a = terminal("a", posted.a());
         Terminal b = terminal("b", posted.b());
         return job.current()
-                .filter(step -> step instanceof Step.Touch due && due.isOn(a) && due.isOn(b) && !a.equals(b))
+                .filter(step -> step instanceof TestStep.Measurement due && due.isOn(a) && due.isOn(b) && !a.equals(b))
                 .or(() -> job.touch(a, b))
                 .orElseThrow(() -> new Refused(
                         "a, b",
@@ -270,11 +271,11 @@ class RunsApi {
                                 + "”: no step of this test measures between those two."));
     }
 
-    private static Step deed(String name, String subject) {
-        return Stream.of(Deed.values())
-                .filter(each -> code(each.name()).equals(name) && each.answer() != Deed.Answer.REPAIR)
+    private static TestStep deed(String name, String subject) {
+        return Stream.of(ManualAction.values())
+                .filter(each -> code(each.name()).equals(name) && each.answer() != ManualAction.AnswerKind.REPAIR)
                 .findFirst()
-                .map(each -> new Step.Act(each, subject))
+                .map(each -> new TestStep.ManualStep(each, subject))
                 .orElseThrow(
                         () -> new Refused(
                                 "deed",
@@ -290,7 +291,7 @@ class RunsApi {
         }
     }
 
-    private static String asked(Understood.Ambiguous question) {
+    private static String asked(MeterReading.Ambiguous question) {
         return question.question() + " Post it again with 'meaning': "
                 + String.join(
                         ", ",
@@ -302,9 +303,9 @@ class RunsApi {
                 + ".";
     }
 
-    private static Kept kept(Job job, Entry entry) {
+    private static KeptAnswer kept(TestRun job, Entry entry) {
         Optional<Judgement> judgement = job.judgement(entry);
-        return new Kept(
+        return new KeptAnswer(
                 entry.id(),
                 entry.sequence(),
                 job.told(entry),
@@ -314,13 +315,13 @@ class RunsApi {
     }
 
     @GetMapping("/{id}/findings")
-    List<Told> findings(@PathVariable long id) {
+    List<FindingAnswer> findings(@PathVariable long id) {
         return runs.find(id).job().findings().stream().map(RunsApi::told).toList();
     }
 
-    private static Told told(Found found) {
+    private static FindingAnswer told(RunFinding found) {
         Finding finding = found.finding();
-        return new Told(
+        return new FindingAnswer(
                 finding.kind(),
                 finding.conductors(),
                 finding instanceof Finding.PartAtFault ? finding.named() : List.of(),

@@ -14,30 +14,30 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.check.Check;
 import zestymarten.core.check.CheckedItem;
-import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
-import zestymarten.web.desk.DeskForm;
-import zestymarten.web.desk.DeskSheets;
-import zestymarten.web.desk.Kept;
-import zestymarten.web.desk.Reckons;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.worksheet.SavedSheet;
+import zestymarten.web.worksheet.Worksheet;
+import zestymarten.web.worksheet.WorksheetForm;
+import zestymarten.web.worksheet.Worksheets;
 
 /** One thing checked by itself. All that was typed stands in the address: a reload or a passed-on link loses nothing. */
 @Controller
-class CheckController implements Reckons {
-    private static final Meter USUAL = new Meter("meter", 0.01, 0.1, 30, false, 20e6);
+class CheckController implements Worksheet {
+    private static final MeterProfile USUAL = new MeterProfile("meter", 0.01, 0.1, 30, false, 20e6);
 
     private static final double MOST_TAKEN_OHM = 500;
 
-    private final DeskSheets sheets;
+    private final Worksheets sheets;
     private final Meters meters;
     private final CheckWords words;
 
-    CheckController(DeskSheets sheets, Meters meters, CheckWords words) {
+    CheckController(Worksheets sheets, Meters meters, CheckWords words) {
         this.sheets = sheets;
         this.meters = meters;
         this.words = words;
@@ -45,7 +45,8 @@ class CheckController implements Reckons {
 
     @GetMapping("/check")
     String page(@RequestParam Map<String, String> fields, @RequestParam Optional<Long> sheet, Model model) {
-        Typed typed = DeskForm.typed(sheet.map(id -> sheets.fields(desk(), id)).orElse(fields));
+        Typed typed =
+                WorksheetForm.typed(sheet.map(id -> sheets.fields(tool(), id)).orElse(fields));
         CheckForm form = new CheckForm(typed);
         List<MeterRow> known = meters.all();
         Optional<CheckView> view = view(form, typed, known, LocaleContextHolder.getLocale());
@@ -60,12 +61,12 @@ class CheckController implements Reckons {
         model.addAttribute("meters", known.stream().map(MeterRow::name).toList());
         model.addAttribute("view", view);
         model.addAttribute("trouble", typed.problems());
-        model.addAttribute("kept", sheets.last(desk()));
+        model.addAttribute("kept", sheets.last(tool()));
         return "check/check";
     }
 
     private Optional<CheckView> view(CheckForm form, Typed typed, List<MeterRow> known, Locale locale) {
-        Conditions conditions = conditions(typed, known);
+        TestConditions conditions = conditions(typed, known);
         Optional<CheckedItem> item = form.item();
         return item.map(each -> words.view(Check.of(each, readings(typed), conditions), readings(typed), locale));
     }
@@ -81,8 +82,8 @@ class CheckController implements Reckons {
         return readings;
     }
 
-    private static Conditions conditions(Typed typed, List<MeterRow> known) {
-        Meter meter = known.stream()
+    private static TestConditions conditions(Typed typed, List<MeterRow> known) {
+        MeterProfile meter = known.stream()
                 .filter(each -> each.name().equals(typed.text("meter")))
                 .findFirst()
                 .or(() -> known.stream().findFirst())
@@ -93,7 +94,7 @@ class CheckController implements Reckons {
         OptionalDouble taken = leads.isEmpty() && line.isEmpty()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(leads.orElse(0) + line.orElse(0));
-        return new Conditions(20, meter, taken, LeadPolicy.FULL, false, Conditions.JOINED_BELOW_OHM);
+        return new TestConditions(20, meter, taken, LeadPolicy.FULL, false, TestConditions.JOINED_BELOW_OHM);
     }
 
     /** A resistance that is taken off each reading. */
@@ -107,17 +108,17 @@ class CheckController implements Reckons {
     }
 
     @Override
-    public Kept.Desk desk() {
-        return Kept.Desk.CHECK;
+    public SavedSheet.SavedTool tool() {
+        return SavedSheet.SavedTool.CHECK;
     }
 
     @Override
-    public Kept kept(Typed typed) {
+    public SavedSheet kept(Typed typed) {
         CheckForm form = new CheckForm(typed);
         CheckView view = view(form, typed, meters.all(), LocaleContextHolder.getLocale())
                 .orElseThrow(() -> new Refused(typed.problems()));
         String verdict = view.state().equals("doubtful") ? "untested" : view.state();
         String says = view.word() + ". " + view.told();
-        return new Kept(desk(), typed.text("name"), typed.fields(), says.strip(), verdict);
+        return new SavedSheet(tool(), typed.text("name"), typed.fields(), says.strip(), verdict);
     }
 }

@@ -27,8 +27,8 @@ import zestymarten.core.check.SingleWire;
 import zestymarten.core.check.SwitchContact;
 import zestymarten.core.check.ThreeWindings;
 import zestymarten.core.quantity.Celsius;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.Typed;
 
 /** What is checked, from the fields of the page. What makes no sense is said at its field; nothing typed is lost. */
@@ -189,7 +189,7 @@ final class CheckForm {
     }
 
     private static OptionalDouble ohm(String text) {
-        return new ReadingLanguage(false).understand(text) instanceof Understood.Value value && value.value() > 0
+        return new ReadingParser(false).understand(text) instanceof MeterReading.Value value && value.value() > 0
                 ? OptionalDouble.of(value.value())
                 : OptionalDouble.empty();
     }

@@ -13,10 +13,10 @@ import zestymarten.core.check.CheckQuestion;
 import zestymarten.core.check.CheckReading;
 import zestymarten.core.check.Conclusion;
 import zestymarten.core.check.GoodReading;
-import zestymarten.core.job.StepState;
-import zestymarten.core.judge.Judgement.Verdict;
-import zestymarten.core.quantity.Engineering;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.testrun.StepState;
 
 /** Puts a check into the words of {@code messages/check.properties}. */
 @Component
@@ -115,8 +115,8 @@ class CheckWords {
             return message(
                     "expect.forward",
                     locale,
-                    Engineering.text(forward.least(), "V"),
-                    Engineering.text(forward.most(), "V"));
+                    EngineeringFormat.text(forward.least(), "V"),
+                    EngineeringFormat.text(forward.most(), "V"));
         }
         return message(
                 question.expected() instanceof GoodReading.Blocks
@@ -126,19 +126,22 @@ class CheckWords {
     }
 
     private String read(CheckReading answer, Locale locale) {
-        if (answer.meaning() instanceof Understood.Ambiguous ambiguous) {
+        if (answer.meaning() instanceof MeterReading.Ambiguous ambiguous) {
             return ambiguous.question();
         }
-        if (answer.meaning() instanceof Understood.Refused refused) {
+        if (answer.meaning() instanceof MeterReading.Refused refused) {
             return refused.message();
         }
-        String figure = answer.meaning() instanceof Understood.OverRange
+        String figure = answer.meaning() instanceof MeterReading.OverRange
                 ? message("over_range", locale)
                 : answer.meaning().text();
         boolean corrected = answer.figure().isPresent()
                 && !answer.figure().equals(answer.meaning().figure());
         String less = corrected
-                ? message("less_leads", locale, Engineering.text(answer.figure().getAsDouble(), "Ω"))
+                ? message(
+                        "less_leads",
+                        locale,
+                        EngineeringFormat.text(answer.figure().getAsDouble(), "Ω"))
                 : "";
         String why = answer.verdict() == Verdict.PASS
                 ? ""

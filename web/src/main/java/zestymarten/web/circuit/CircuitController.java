@@ -15,35 +15,35 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.circuit.Circuit;
-import zestymarten.core.circuit.Compared;
-import zestymarten.core.circuit.Sheet;
+import zestymarten.core.circuit.CircuitComparison;
+import zestymarten.core.circuit.CircuitReport;
 import zestymarten.core.circuit.Spot;
-import zestymarten.web.desk.DeskForm;
-import zestymarten.web.desk.DeskSheets;
-import zestymarten.web.desk.Kept;
-import zestymarten.web.desk.Reckons;
 import zestymarten.web.drawing.CircuitDrawing;
 import zestymarten.web.platform.Csv;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.worksheet.SavedSheet;
+import zestymarten.web.worksheet.Worksheet;
+import zestymarten.web.worksheet.WorksheetForm;
+import zestymarten.web.worksheet.Worksheets;
 
 /** The desk of one circuit: everything stands in its form; the drawing carries the fields. */
 @Controller
-class CircuitController implements Reckons {
+class CircuitController implements Worksheet {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
 
-    private final DeskSheets sheets;
+    private final Worksheets sheets;
     private final Prints prints;
 
-    CircuitController(DeskSheets sheets, Prints prints) {
+    CircuitController(Worksheets sheets, Prints prints) {
         this.sheets = sheets;
         this.prints = prints;
     }
 
     @Override
-    public Kept.Desk desk() {
-        return Kept.Desk.CIRCUIT;
+    public SavedSheet.SavedTool tool() {
+        return SavedSheet.SavedTool.CIRCUIT;
     }
 
     /** A field beside those of the drawing: a reading that is asked for, or was. */
@@ -51,7 +51,8 @@ class CircuitController implements Reckons {
 
     @GetMapping("/circuit")
     String page(@RequestParam Optional<Long> sheet, Model model) {
-        return shown(sheet.map(id -> sheets.fields(Kept.Desk.CIRCUIT, id)).orElse(Map.of()), model);
+        return shown(
+                sheet.map(id -> sheets.fields(SavedSheet.SavedTool.CIRCUIT, id)).orElse(Map.of()), model);
     }
 
     @PostMapping("/circuit")
@@ -60,10 +61,10 @@ class CircuitController implements Reckons {
     }
 
     @Override
-    public Kept kept(Typed typed) {
-        Sheet sheet = sheet(typed);
-        return new Kept(
-                Kept.Desk.CIRCUIT,
+    public SavedSheet kept(Typed typed) {
+        CircuitReport sheet = sheet(typed);
+        return new SavedSheet(
+                SavedSheet.SavedTool.CIRCUIT,
                 typed.text("name"),
                 typed.fields(),
                 String.join(" ", sheet.says()),
@@ -72,8 +73,8 @@ class CircuitController implements Reckons {
 
     @PostMapping("/circuit/sheet.pdf")
     ResponseEntity<byte[]> pdf(@RequestParam Map<String, String> fields) {
-        Typed typed = DeskForm.typed(fields);
-        Sheet sheet = sheet(typed);
+        Typed typed = WorksheetForm.typed(fields);
+        CircuitReport sheet = sheet(typed);
         return named(typed, ".pdf")
                 .contentType(MediaType.APPLICATION_PDF)
                 .body(prints.pdf("circuit/print", Map.of("sheet", sheet, "typed", typed.fields())));
@@ -81,8 +82,8 @@ class CircuitController implements Reckons {
 
     @PostMapping("/circuit/sheet.csv")
     ResponseEntity<String> csv(@RequestParam Map<String, String> fields) {
-        Typed typed = DeskForm.typed(fields);
-        Sheet sheet = sheet(typed);
+        Typed typed = WorksheetForm.typed(fields);
+        CircuitReport sheet = sheet(typed);
         List<List<String>> rows = sheet.lines().stream()
                 .map(each -> List.of(
                         each.step(),
@@ -109,10 +110,10 @@ class CircuitController implements Reckons {
     }
 
     /** The sheet of a sound form; refused with everything that is wrong with it. */
-    private static Sheet sheet(Typed typed) {
+    private static CircuitReport sheet(Typed typed) {
         CircuitForm form = new CircuitForm(typed);
         Circuit circuit = form.circuit();
-        Sheet sheet = Sheet.of(form.tests(circuit), form.supply());
+        CircuitReport sheet = CircuitReport.of(form.tests(circuit), form.supply());
         if (!typed.isSound()) {
             throw new Refused(typed.problems());
         }
@@ -120,11 +121,11 @@ class CircuitController implements Reckons {
     }
 
     private String shown(Map<String, String> fields, Model model) {
-        Typed typed = DeskForm.typed(fields);
+        Typed typed = WorksheetForm.typed(fields);
         CircuitForm form = new CircuitForm(typed);
         Circuit circuit = form.circuit();
         boolean asDrawn = typed.isSound(); // nothing is concluded of a circuit that is not the one that was meant
-        Sheet sheet = Sheet.of(form.tests(circuit), form.supply());
+        CircuitReport sheet = CircuitReport.of(form.tests(circuit), form.supply());
         List<More> more = new ArrayList<>();
         form.more(circuit).stream()
                 .filter(spot -> typed.has(CircuitForm.field(spot)))
@@ -141,7 +142,7 @@ class CircuitController implements Reckons {
         model.addAttribute("more", more);
         model.addAttribute("next", next.map(CircuitController::more));
         model.addAttribute("focus", focus(typed, sheet, next));
-        model.addAttribute("kept", sheets.last(Kept.Desk.CIRCUIT));
+        model.addAttribute("kept", sheets.last(SavedSheet.SavedTool.CIRCUIT));
         return "circuit/circuit";
     }
 
@@ -154,13 +155,13 @@ class CircuitController implements Reckons {
     }
 
     /** Where to type next: what was refused, else the reading that tells most, else the first that is missing. */
-    private static String focus(Typed typed, Sheet sheet, Optional<Spot> next) {
+    private static String focus(Typed typed, CircuitReport sheet, Optional<Spot> next) {
         if (!typed.isSound()) {
             return typed.problems().get(0).where();
         }
         return next.map(CircuitForm::field)
                 .or(() -> sheet.compared().stream()
-                        .filter(one -> one.state() == Compared.State.UNTESTED)
+                        .filter(one -> one.state() == CircuitComparison.ComparisonState.UNTESTED)
                         .findFirst()
                         .map(one -> CircuitForm.field(one.spot())))
                 .orElse("");

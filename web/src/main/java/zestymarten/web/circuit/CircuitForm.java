@@ -13,27 +13,27 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import zestymarten.core.assembly.Section;
+import zestymarten.core.assembly.CrossSection;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.circuit.CableStretch;
 import zestymarten.core.circuit.Circuit;
+import zestymarten.core.circuit.CircuitReadings;
+import zestymarten.core.circuit.ConductorRole;
 import zestymarten.core.circuit.EarthFault;
 import zestymarten.core.circuit.Earthing;
 import zestymarten.core.circuit.Lengths;
 import zestymarten.core.circuit.Linked;
-import zestymarten.core.circuit.Readings;
-import zestymarten.core.circuit.Recognised;
-import zestymarten.core.circuit.Role;
+import zestymarten.core.circuit.RecognisedPattern;
 import zestymarten.core.circuit.Spot;
 import zestymarten.core.circuit.Spur;
-import zestymarten.core.circuit.Stretch;
 import zestymarten.core.circuit.Supply;
 import zestymarten.core.circuit.Tests;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.conductor.ResidualDevice;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Metres;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.Typed;
 
 /** Reads the form of the desk: the circuit as drawn, and every reading by the name of its spot. */
@@ -58,11 +58,11 @@ final class CircuitForm {
 
     /** The name of the field of a spot: short for those of the dead tests, spelled out for any other. */
     static String field(Spot spot) {
-        if (spot.equals(Spot.ends(Role.LINE))) {
+        if (spot.equals(Spot.ends(ConductorRole.LINE))) {
             return "end_L";
-        } else if (spot.equals(Spot.ends(Role.NEUTRAL))) {
+        } else if (spot.equals(Spot.ends(ConductorRole.NEUTRAL))) {
             return "end_N";
-        } else if (spot.equals(Spot.ends(Role.PROTECTIVE))) {
+        } else if (spot.equals(Spot.ends(ConductorRole.PROTECTIVE))) {
             return "end_P";
         } else if (spot.equals(Spot.at(Linked.LINE_NEUTRAL, spot.point()))) {
             return "n_" + spot.point();
@@ -95,7 +95,7 @@ final class CircuitForm {
     Circuit circuit() {
         double line = section("line", 2.5);
         double protective = section("protective", 1.5);
-        List<Stretch> stretches = new ArrayList<>();
+        List<CableStretch> stretches = new ArrayList<>();
         int outlets = outlets();
         for (int i = 1; i <= outlets + (ring() ? 1 : 0); i++) {
             stretches.add(stretch("s" + i, line, protective));
@@ -133,21 +133,21 @@ final class CircuitForm {
         return celsius;
     }
 
-    private Stretch stretch(String field, double line, double protective) {
+    private CableStretch stretch(String field, double line, double protective) {
         if (!typed.has(field)) {
-            return new Stretch(USUAL_M, line, protective);
+            return new CableStretch(USUAL_M, line, protective);
         }
         return cable(field, typed.text(field), line, protective).orElseGet(() -> {
             typed.refuse(
                     field,
                     "“" + typed.text(field)
                             + "” is not accepted; expected a length such as 6 or 20 ft, or a length and sections such as 6 4/2.5.");
-            return new Stretch(USUAL_M, line, protective);
+            return new CableStretch(USUAL_M, line, protective);
         });
     }
 
     /** Metres, and sections where they differ from the circuit's: {@code 6 4/2.5}. */
-    private Optional<Stretch> cable(String field, String text, double line, double protective) {
+    private Optional<CableStretch> cable(String field, String text, double line, double protective) {
         Matcher stretch = STRETCH.matcher(text);
         if (!stretch.matches()) {
             return Optional.empty();
@@ -156,11 +156,11 @@ final class CircuitForm {
             double metres = Metres.of(stretch.group(1)).orElse(Double.NaN);
             return Optional.of(
                     stretch.group(2) == null
-                            ? new Stretch(metres, line, protective)
-                            : new Stretch(metres, mm2(stretch.group(2)), mm2(stretch.group(3))));
+                            ? new CableStretch(metres, line, protective)
+                            : new CableStretch(metres, mm2(stretch.group(2)), mm2(stretch.group(3))));
         } catch (IllegalArgumentException e) {
             typed.refuse(field, "“" + text + "” is not accepted. " + e.getMessage());
-            return Optional.of(new Stretch(USUAL_M, line, protective));
+            return Optional.of(new CableStretch(USUAL_M, line, protective));
         }
     }
 
@@ -168,7 +168,7 @@ final class CircuitForm {
         List<Spur> spurs = new ArrayList<>();
         for (String each : typed.text("spurs").split("[;]|, +")) {
             Matcher spur = SPUR.matcher(each.strip());
-            Optional<Stretch> cable =
+            Optional<CableStretch> cable =
                     spur.matches() ? cable("spurs", spur.group(2), line, protective) : Optional.empty();
             int from = cable.isPresent() ? Integer.parseInt(spur.group(1)) : 0;
             long beside = spurs.stream().filter(one -> one.from() == from).count();
@@ -207,14 +207,14 @@ final class CircuitForm {
 
     /** A section; what is none is refused by the stretch with its range. */
     private static double mm2(String text) {
-        return Section.mm2(text).orElse(Double.NaN);
+        return CrossSection.mm2(text).orElse(Double.NaN);
     }
 
     /** Everything that was read, the leads taken off. */
-    Readings readings(Circuit circuit) {
+    CircuitReadings readings(Circuit circuit) {
         double leads = typed.figure("leads", 0);
         Map<Spot, OptionalDouble> ohms = new LinkedHashMap<>();
-        List<Spot> spots = new ArrayList<>(Recognised.steps(circuit));
+        List<Spot> spots = new ArrayList<>(RecognisedPattern.steps(circuit));
         spots.addAll(more(circuit));
         for (Spot spot : spots) {
             String field = field(spot);
@@ -222,7 +222,7 @@ final class CircuitForm {
                 read(field, leads).ifPresent(ohm -> ohms.put(spot, ohm));
             }
         }
-        return new Readings(ohms);
+        return new CircuitReadings(ohms);
     }
 
     /** Spots beside those of the dead tests for which the form has a field. */
@@ -251,13 +251,13 @@ final class CircuitForm {
     }
 
     private Optional<OptionalDouble> read(String field, double leads) {
-        Understood understood = new ReadingLanguage(false).understand(typed.text(field));
-        if (understood instanceof Understood.Value value && value.unit() == Understood.Unit.OHM) {
+        MeterReading understood = new ReadingParser(false).understand(typed.text(field));
+        if (understood instanceof MeterReading.Value value && value.unit() == MeterReading.Unit.OHM) {
             if (value.value() < leads - BELOW_LEADS_OHM) {
                 typed.refuse(
                         field,
                         "“" + typed.text(field) + "” is not accepted; expected at least the "
-                                + Engineering.text(leads, "Ω")
+                                + EngineeringFormat.text(leads, "Ω")
                                 + " of the leads. Short the probes and enter the leads again.");
                 return Optional.empty();
             }
@@ -266,14 +266,14 @@ final class CircuitForm {
                             ? OptionalDouble.empty()
                             : OptionalDouble.of(Math.max(0, value.value() - leads)));
         }
-        if (understood instanceof Understood.OverRange
-                || understood instanceof Understood.Silent
-                || (understood instanceof Understood.Above above && above.value() >= 100)) {
+        if (understood instanceof MeterReading.OverRange
+                || understood instanceof MeterReading.Silent
+                || (understood instanceof MeterReading.Above above && above.value() >= 100)) {
             return Optional.of(OptionalDouble.empty());
         }
         typed.refuse(
                 field,
-                understood instanceof Understood.Tone
+                understood instanceof MeterReading.Tone
                         ? "A tone is not a reading: the meter beeps on a loose joint as well. Read the resistance."
                         : "“" + typed.text(field)
                                 + "” is not accepted; expected a resistance such as 0.22, or OL if the meter shows open.");
@@ -282,10 +282,10 @@ final class CircuitForm {
 
     /** All dead tests as far as they were typed. */
     Tests tests(Circuit circuit) {
-        Map<Tests.Pair, Understood> insulation = new EnumMap<>(Tests.Pair.class);
-        for (Tests.Pair pair : Tests.Pair.values()) {
+        Map<Tests.TestPair, MeterReading> insulation = new EnumMap<>(Tests.TestPair.class);
+        for (Tests.TestPair pair : Tests.TestPair.values()) {
             String field = "i_" + pair;
-            Understood shown = new ReadingLanguage(false).understand(typed.text(field));
+            MeterReading shown = new ReadingParser(false).understand(typed.text(field));
             if (shown.figure().isPresent()) {
                 insulation.put(pair, shown);
             } else if (typed.has(field)) {

@@ -13,33 +13,33 @@ import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.conductor.DeadShort;
 import zestymarten.core.conductor.Feeder;
+import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.conductor.Protection;
-import zestymarten.core.conductor.Wire;
-import zestymarten.core.quantity.Engineering;
-import zestymarten.web.desk.DeskForm;
-import zestymarten.web.desk.DeskSheets;
-import zestymarten.web.desk.Kept;
-import zestymarten.web.desk.Reckons;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.web.drawing.ConductorDrawing;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.worksheet.SavedSheet;
+import zestymarten.web.worksheet.Worksheet;
+import zestymarten.web.worksheet.WorksheetForm;
+import zestymarten.web.worksheet.Worksheets;
 
 /** One conductor: what was typed stands in the address, so that it can be kept and passed on. */
 @Controller
-class ConductorController implements Reckons {
+class ConductorController implements Worksheet {
     /** A figure with its unit and where it comes from. */
     record Fact(String name, String value, String source) {}
 
-    private final DeskSheets sheets;
+    private final Worksheets sheets;
 
-    ConductorController(DeskSheets sheets) {
+    ConductorController(Worksheets sheets) {
         this.sheets = sheets;
     }
 
     @GetMapping("/conductor")
     String page(@RequestParam Map<String, String> fields, @RequestParam Optional<Long> sheet, Model model) {
-        Typed typed = DeskForm.typed(
-                sheet.map(id -> sheets.fields(Kept.Desk.CONDUCTOR, id)).orElse(fields));
+        Typed typed = WorksheetForm.typed(sheet.map(id -> sheets.fields(SavedSheet.SavedTool.CONDUCTOR, id))
+                .orElse(fields));
         model.addAttribute("typed", typed.fields());
         model.addAttribute("metals", Metal.codes());
         model.addAttribute("classes", StrandClass.values());
@@ -54,17 +54,17 @@ class ConductorController implements Reckons {
                 "section", feeder.map(each -> ConductorDrawing.section(each.areaMm2(), each.effectiveMm2())));
         model.addAttribute("band", dead.flatMap(each -> each.protection().map(by -> ConductorDrawing.band(by, each))));
         model.addAttribute("trouble", typed.problems());
-        model.addAttribute("kept", sheets.last(Kept.Desk.CONDUCTOR));
+        model.addAttribute("kept", sheets.last(SavedSheet.SavedTool.CONDUCTOR));
         return "conductor/conductor";
     }
 
     @Override
-    public Kept.Desk desk() {
-        return Kept.Desk.CONDUCTOR;
+    public SavedSheet.SavedTool tool() {
+        return SavedSheet.SavedTool.CONDUCTOR;
     }
 
     @Override
-    public Kept kept(Typed typed) {
+    public SavedSheet kept(Typed typed) {
         Optional<Feeder> feeder = feeder(typed);
         Optional<DeadShort> dead = feeder.flatMap(each -> dead(each, typed));
         if (!typed.isSound() || feeder.isEmpty()) {
@@ -74,7 +74,7 @@ class ConductorController implements Reckons {
                 || dead.filter(each -> !each.isCutOff()).isPresent();
         String verdict = bad ? "fault" : feeder.get().fit() == Feeder.Fit.TOO_FEW_OHMS ? "watch" : "good";
         String says = feeder.get().says() + dead.map(each -> " " + each.says()).orElse("");
-        return new Kept(Kept.Desk.CONDUCTOR, typed.text("name"), typed.fields(), says, verdict);
+        return new SavedSheet(SavedSheet.SavedTool.CONDUCTOR, typed.text("name"), typed.fields(), says, verdict);
     }
 
     private static Optional<Feeder> feeder(Typed typed) {
@@ -116,7 +116,7 @@ class ConductorController implements Reckons {
             return Optional.empty();
         }
         try {
-            Wire.Insulation insulation =
+            FeederWire.Insulation insulation =
                     DeadShort.insulation(feeder.metal(), "xlpe".equals(typed.text("insulation", "pvc")));
             return Optional.of(
                     new DeadShort(feeder, volts.getAsDouble(), source.getAsDouble(), insulation, protection));
@@ -148,11 +148,13 @@ class ConductorController implements Reckons {
         List<Fact> facts = new ArrayList<>();
         feeder.ifPresent(each -> {
             facts.add(new Fact(
-                    "core measured", Engineering.text(each.pathM(), "m"), each.loop() ? "there and back" : "one way"));
+                    "core measured",
+                    EngineeringFormat.text(each.pathM(), "m"),
+                    each.loop() ? "there and back" : "one way"));
             each.mostOhm()
                     .ifPresent(most -> facts.add(new Fact(
                             "limit",
-                            Engineering.text(most, "Ω"),
+                            EngineeringFormat.text(most, "Ω"),
                             each.strandClass() == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228")));
             each.impliedCelsius()
                     .ifPresent(celsius -> facts.add(new Fact(
@@ -162,16 +164,16 @@ class ConductorController implements Reckons {
             joint(typed).ifPresent(facts::add);
         });
         dead.ifPresent(each -> {
-            facts.add(new Fact("dead short, cold", Engineering.text(each.coldA(), "A"), "U / (source + loop)"));
+            facts.add(new Fact("dead short, cold", EngineeringFormat.text(each.coldA(), "A"), "U / (source + loop)"));
             facts.add(new Fact(
                     "dead short, core at " + Math.round(each.hotCelsius()) + " °C",
-                    Engineering.text(each.hotA(), "A"),
-                    "loop " + Engineering.text(each.hotOhm(), "Ω")));
-            facts.add(new Fact("heat", Engineering.text(each.wattsPerMetre(), "W") + " a metre", "I² R"));
+                    EngineeringFormat.text(each.hotA(), "A"),
+                    "loop " + EngineeringFormat.text(each.hotOhm(), "Ω")));
+            facts.add(new Fact("heat", EngineeringFormat.text(each.wattsPerMetre(), "W") + " a metre", "I² R"));
             each.standsS()
                     .ifPresent(seconds -> facts.add(new Fact(
                             "its insulation stands that for about",
-                            Engineering.text(seconds, "s"),
+                            EngineeringFormat.text(seconds, "s"),
                             "adiabatic, IEC 60364-5-54")));
         });
         load(feeder, typed).ifPresent(facts::add);
@@ -185,7 +187,7 @@ class ConductorController implements Reckons {
         return ohm.isPresent() && amperes.isPresent()
                 ? Optional.of(new Fact(
                         "heat in the joint",
-                        Engineering.text(Wire.watts(amperes.getAsDouble(), ohm.getAsDouble()), "W"),
+                        EngineeringFormat.text(FeederWire.watts(amperes.getAsDouble(), ohm.getAsDouble()), "W"),
                         "I² R"))
                 : Optional.empty();
     }
@@ -198,11 +200,11 @@ class ConductorController implements Reckons {
             return Optional.empty();
         }
         double loop = feeder.get().ohms() * (feeder.get().loop() ? 1 : 2);
-        double drop = Wire.dropVolts(amperes.getAsDouble(), loop);
+        double drop = FeederWire.dropVolts(amperes.getAsDouble(), loop);
         String share = volts.isPresent() && volts.getAsDouble() > 0
                 ? Math.round(1000 * drop / volts.getAsDouble()) / 10.0 + " % of "
-                        + Engineering.text(volts.getAsDouble(), "V")
+                        + EngineeringFormat.text(volts.getAsDouble(), "V")
                 : "I R, there and back";
-        return Optional.of(new Fact("voltage lost", Engineering.text(drop, "V"), share));
+        return Optional.of(new Fact("voltage lost", EngineeringFormat.text(drop, "V"), share));
     }
 }

@@ -19,25 +19,25 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.AssemblyReader;
-import zestymarten.core.assembly.Face;
-import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.fault.Fault;
-import zestymarten.core.plan.Approach;
-import zestymarten.core.plan.Method;
 import zestymarten.core.quantity.Problem;
-import zestymarten.web.bench.Shelf;
+import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.web.assembly.Assemblies;
+import zestymarten.web.assembly.Revision;
 import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.meter.StandIns;
 import zestymarten.web.people.People;
-import zestymarten.web.people.Role;
-import zestymarten.web.run.Runs;
-import zestymarten.web.unit.Due;
+import zestymarten.web.people.PersonRole;
+import zestymarten.web.simulator.Shelf;
+import zestymarten.web.testrun.TestRuns;
+import zestymarten.web.unit.DueDate;
 import zestymarten.web.unit.Units;
-import zestymarten.web.wiring.Revision;
-import zestymarten.web.wiring.Wirings;
 
 /**
  * Fills an empty database with the workshop of the Kestrel Fen Tramway before the first page is served. A database that
@@ -52,8 +52,8 @@ class DemoData implements SmartInitializingSingleton {
     private static final int HALF = 22;
 
     private final People people;
-    private final Wirings wirings;
-    private final Runs runs;
+    private final Assemblies wirings;
+    private final TestRuns runs;
     private final Units units;
     private final Meters meters;
     private final DemoSheets sheets;
@@ -62,8 +62,8 @@ class DemoData implements SmartInitializingSingleton {
 
     DemoData(
             People people,
-            Wirings wirings,
-            Runs runs,
+            Assemblies wirings,
+            TestRuns runs,
             Units units,
             Meters meters,
             DemoSheets sheets,
@@ -89,10 +89,10 @@ class DemoData implements SmartInitializingSingleton {
     }
 
     private void load() {
-        people.addDemo("bench", PASSWORD, Role.TECHNICIAN);
-        people.addDemo("lead", PASSWORD, Role.LEAD);
-        people.addDemo("admin", PASSWORD, Role.ADMIN);
-        people.addDemo("viewer", PASSWORD, Role.VIEWER);
+        people.addDemo("bench", PASSWORD, PersonRole.TECHNICIAN);
+        people.addDemo("lead", PASSWORD, PersonRole.LEAD);
+        people.addDemo("admin", PASSWORD, PersonRole.ADMIN);
+        people.addDemo("viewer", PASSWORD, PersonRole.VIEWER);
         Technician bench = new Technician(runs, "bench");
         Technician lead = new Technician(runs, "lead");
         pendant(bench);
@@ -113,7 +113,7 @@ class DemoData implements SmartInitializingSingleton {
     /** The pendant cable of a hoist that does not lower, in the middle of the whole job. */
     private void wholeJob(Technician bench) {
         Revision cable = wirings.latest(wirings.page("Pendant", 0).get(0).id());
-        Approach whole = new Approach(Method.BOTH_ENDS, false, false, OptionalDouble.empty());
+        TestOptions whole = new TestOptions(TestMethod.BOTH_ENDS, false, false, OptionalDouble.empty());
         bench.test(cable, "PC-09", Shelf.faults("PC-09"), 21, ago(0, 2), WELL_UNDER_WAY, whole);
     }
 
@@ -185,9 +185,9 @@ class DemoData implements SmartInitializingSingleton {
         LocalDate today = LocalDate.now(clock);
         units.of(wirings.page("Shore", 0).get(0).id()).forEach(unit -> {
             if (unit.serial().equals("SL-01")) {
-                units.setDue(unit.id(), new Due(today.plusDays(12), null, null));
+                units.setDue(unit.id(), new DueDate(today.plusDays(12), null, null));
             } else if (unit.serial().equals("SL-02")) {
-                units.setDue(unit.id(), new Due(today.minusDays(3), null, null));
+                units.setDue(unit.id(), new DueDate(today.minusDays(3), null, null));
             }
         });
     }
@@ -195,10 +195,10 @@ class DemoData implements SmartInitializingSingleton {
     private void pendant(Technician bench) {
         Revision cable = wiring(
                 "Pendant control cable",
-                Kind.CABLE,
+                AssemblyKind.CABLE,
                 "Hangs from the hoist in the workshop; flexes where it leaves the pendant.",
                 "pendant.csv",
-                Map.of("J1", Face.grid(3, 4), "J2", Face.grid(3, 4)));
+                Map.of("J1", CavityLayout.grid(3, 4), "J2", CavityLayout.grid(3, 4)));
         bench.test(cable, "PC-01", List.of(), 20, ago(9, 7), ALL);
         bench.test(cable, "PC-02", List.of(), 20, ago(8, 9), ALL);
         bench.test(cable, "PC-04", Shelf.faults("PC-04"), 21, ago(3, 10), ALL);
@@ -208,10 +208,10 @@ class DemoData implements SmartInitializingSingleton {
     private void desk(Technician bench, Technician lead) {
         Revision harness = wiring(
                 "Driver's desk harness",
-                Kind.HARNESS,
+                AssemblyKind.HARNESS,
                 "Three connectors and the splice S1, which feeds both lamps.",
                 "desk.csv",
-                Map.of("J1", Face.grid(2, 6), "J2", Face.ring(7), "J3", Face.line(6)));
+                Map.of("J1", CavityLayout.grid(2, 6), "J2", CavityLayout.ring(7), "J3", CavityLayout.line(6)));
         lead.test(harness, "DH-21", List.of(), 19, ago(6, 8), ALL);
         bench.test(harness, "DH-22", Shelf.faults("DH-22"), 20, ago(2, 13), ALL);
     }
@@ -219,10 +219,10 @@ class DemoData implements SmartInitializingSingleton {
     private void shoreLead(Technician bench) {
         Revision lead = wiring(
                 "Shore-supply lead, five cores",
-                Kind.LEAD,
+                AssemblyKind.LEAD,
                 "Feeds a carriage in the depot. Insulation is a test of its own.",
                 "shore.csv",
-                Map.of("P1", Face.ring(5), "P2", Face.ring(5)));
+                Map.of("P1", CavityLayout.ring(5), "P2", CavityLayout.ring(5)));
         bench.test(lead, "SL-01", List.of(), 17, ago(5, 8), ALL);
         bench.test(lead, "SL-02", List.of(), 17, ago(5, 7), ALL);
         bench.test(lead, "SL-03", Shelf.faults("SL-03"), 17, ago(5, 6), ALL);
@@ -231,7 +231,7 @@ class DemoData implements SmartInitializingSingleton {
     private void hutCable(Technician lead) {
         Revision cable = wiring(
                 "Signal hut to platform cable",
-                Kind.CABLE,
+                AssemblyKind.CABLE,
                 "Seventeen cores, all of one colour; numbered sleeves at both ends.",
                 "hut.csv",
                 Map.of());
@@ -241,7 +241,7 @@ class DemoData implements SmartInitializingSingleton {
     private void drawPit(Technician bench) {
         Revision cable = wiring(
                 "Track-circuit cable, flooded draw pit",
-                Kind.CABLE,
+                AssemblyKind.CABLE,
                 "In the ground from the hut to the first insulated rail joint, through the pit that floods.",
                 "pit.csv",
                 Map.of());
@@ -251,7 +251,7 @@ class DemoData implements SmartInitializingSingleton {
     private void heater(Technician bench) {
         Revision cable = wiring(
                 "Points heater and sensor lead",
-                Kind.LEAD,
+                AssemblyKind.LEAD,
                 "Two heavy cores for the heater, two thin ones for its sensor; the armour is bonded to frame.",
                 "heater.csv",
                 Map.of());
@@ -261,7 +261,7 @@ class DemoData implements SmartInitializingSingleton {
     private void collector(Technician bench) {
         Revision chain = wiring(
                 "Collector chain of the tram",
-                Kind.DEVICE,
+                AssemblyKind.DEVICE,
                 "From the strip on the wire down to the motor's brush: six joints in a row, every one can be probed.",
                 "collector.csv",
                 Map.of());
@@ -281,7 +281,7 @@ class DemoData implements SmartInitializingSingleton {
         return wirings.withClock(Clock.fixed(ago(30, 0), ZoneOffset.UTC)).create(assembly, "lead");
     }
 
-    private Revision wiring(String name, Kind kind, String note, String file, Map<String, Face> faces) {
+    private Revision wiring(String name, AssemblyKind kind, String note, String file, Map<String, CavityLayout> faces) {
         Clock then = Clock.fixed(ago(30, 0), ZoneOffset.UTC);
         return wirings.withClock(then).create(WireList.read(read(file)).assembly(name, kind, note, faces), "lead");
     }

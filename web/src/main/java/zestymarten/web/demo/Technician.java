@@ -12,40 +12,40 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.fault.Fault;
 import zestymarten.core.fault.FaultyUnit;
 import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.fault.Probe;
-import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
-import zestymarten.core.plan.Approach;
-import zestymarten.core.plan.Step;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.Runs;
-import zestymarten.web.wiring.Revision;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.web.assembly.Revision;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
 
 /** Tests a unit as a technician would, at a moment in the past: types what the meter shows, step by step. */
 final class Technician {
-    private static final Meter METER = new Meter("bench meter 2", 0.008, 0.01, 30, false, 20e6);
+    private static final MeterProfile METER = new MeterProfile("bench meter 2", 0.008, 0.01, 30, false, 20e6);
     /** What the two leads and their contacts add to every reading. */
     private static final double LEADS_OHM = 0.3;
 
     private static final double UNLIKE = 0.02;
     private static final Duration PACE = Duration.ofSeconds(6);
 
-    private final Runs runs;
+    private final TestRuns runs;
     private final String name;
 
-    Technician(Runs runs, String name) {
+    Technician(TestRuns runs, String name) {
         this.runs = runs;
         this.name = name;
     }
 
     /** Tests until nothing is due, or until so many entries were made; ends the run only in the first case. */
     void test(Revision revision, String serial, List<Fault> faults, double ambientC, Instant from, int entries) {
-        test(revision, serial, faults, ambientC, from, entries, Approach.QUICK);
+        test(revision, serial, faults, ambientC, from, entries, TestOptions.QUICK);
     }
 
     /** The same in a way of its own. */
@@ -56,30 +56,30 @@ final class Technician {
             double ambientC,
             Instant from,
             int entries,
-            Approach approach) {
-        Conditions conditions = new Conditions(
-                ambientC, METER, OptionalDouble.empty(), LeadPolicy.FULL, false, Conditions.JOINED_BELOW_OHM);
-        Runs then = runs.withClock(ticking(from));
+            TestOptions approach) {
+        TestConditions conditions = new TestConditions(
+                ambientC, METER, OptionalDouble.empty(), LeadPolicy.FULL, false, TestConditions.JOINED_BELOW_OHM);
+        TestRuns then = runs.withClock(ticking(from));
         long id = then.start(revision.assemblyId(), serial, conditions, approach, name);
         Probe probe = probe(Design.of(revision.assembly(), ambientC), faults, conditions);
-        Run run = then.find(id);
+        RunSnapshot run = then.find(id);
         for (int i = 0; i < entries && run.job().current().isPresent(); i++) {
-            Step step = run.job().current().get();
+            TestStep step = run.job().current().get();
             String shown = step.fold(
-                    probes -> probes.question() == Step.Probes.Question.TONE ? "b" : "0.30",
+                    probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.30",
                     touch -> probe.shows(touch.black(), touch.red(), state(revision, touch), touch.ties()),
                     Technician::answer);
             UUID entry = new UUID(from.toEpochMilli(), i + 1L);
-            Runs.Sent sent = new Runs.Sent(entry, step, run.job().nextTouch(step), shown, OptionalInt.of(0));
-            run = ((Runs.Answer.Kept) then.enter(id, sent, name)).run();
+            TestRuns.Sent sent = new TestRuns.Sent(entry, step, run.job().nextTouch(step), shown, OptionalInt.of(0));
+            run = ((TestRuns.EntryAnswer.EntryKept) then.enter(id, sent, name)).run();
         }
         if (run.job().current().isEmpty()) {
             then.end(id, name);
         }
     }
 
-    private static State state(Revision revision, Step.Touch touch) {
-        List<State> states = revision.assembly().states();
+    private static SwitchState state(Revision revision, TestStep.Measurement touch) {
+        List<SwitchState> states = revision.assembly().states();
         return states.stream()
                 .filter(each -> each.id().equals(touch.state()))
                 .findFirst()
@@ -87,7 +87,7 @@ final class Technician {
     }
 
     /** A bench where everything is as it should be. */
-    private static String answer(Step.Act act) {
+    private static String answer(TestStep.ManualStep act) {
         return switch (act.deed()) {
             case LIVE_BEFORE, LIVE_AFTER -> "231";
             case DEAD, DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST -> "0";
@@ -99,7 +99,7 @@ final class Technician {
     }
 
     /** Two probes on a unit with faults; no two of its wires are alike, by a spread of a few percent that looks like chance. */
-    private static Probe probe(Design design, List<Fault> faults, Conditions conditions) {
+    private static Probe probe(Design design, List<Fault> faults, TestConditions conditions) {
         List<Conductor> wires = design.assembly().conductors();
         GoodUnit good = GoodUnit.spread(design, wire -> 1 + UNLIKE * Math.sin(7.3 * (wires.indexOf(wire) + 1)));
         return new Probe(FaultyUnit.of(good, faults), conditions.withLeads(LEADS_OHM), new SplittableRandom(7), 0);

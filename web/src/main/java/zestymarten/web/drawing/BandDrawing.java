@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judgement;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * The slot's scale: logarithmic, with the allowed stretch, this reading, and the like wires already read, so that an odd
@@ -21,7 +21,7 @@ public record BandDrawing(
         double from,
         double to,
         Word allowed,
-        List<Mark> marks,
+        List<BandMark> marks,
         List<Double> like,
         OptionalDouble needle) {
 
@@ -39,7 +39,7 @@ public record BandDrawing(
     }
 
     /** A decade on the scale; without a text where there is no room for one. */
-    public record Mark(double x, String text) {}
+    public record BandMark(double x, String text) {}
 
     /** The allowed stretch in words, and how the words lie to their place: {@code start}, {@code middle} or {@code end}. */
     public record Word(double x, String anchor, String text) {
@@ -52,7 +52,7 @@ public record BandDrawing(
         }
     }
 
-    private record Scale(double low, double high) {
+    private record BandScale(double low, double high) {
         double x(double ohm) {
             double share = Math.log10(Math.max(ohm, low) / low) / Math.log10(high / low);
             return Math.min(WIDTH - OPEN, Math.max(0, share * (WIDTH - OPEN)));
@@ -67,11 +67,11 @@ public record BandDrawing(
      */
     public static BandDrawing of(
             Expectation expectation, double joinedBelowOhm, List<Double> like, OptionalDouble reading) {
-        Scale scale = expectation.fold(
-                joined -> new Scale(
+        BandScale scale = expectation.fold(
+                joined -> new BandScale(
                         decade(joined.limit().high().value()) / 100,
                         decade(joined.limit().high().value()) * 1e4),
-                () -> new Scale(0.1, 1e8));
+                () -> new BandScale(0.1, 1e8));
         double from = expectation.fold(joined -> scale.x(joined.limit().low().value()), () -> scale.x(joinedBelowOhm));
         double to = expectation.fold(
                 joined ->
@@ -82,12 +82,13 @@ public record BandDrawing(
                         (joined.limit().low().value() > 0 ? joined.limit().low().text() + " to " : "up to ")
                                 + joined.limit().high().text(),
                 () -> "open");
-        List<Mark> marks = new ArrayList<>();
+        List<BandMark> marks = new ArrayList<>();
         boolean crowded = scale.high() / scale.low() > 1e7;
         for (double ohm = scale.low(); ohm <= scale.high() * 1.001; ohm *= 10) {
             boolean thousands = Math.round(Math.log10(ohm)) % 3 == 0;
             boolean last = ohm * 10 > scale.high() * 1.001;
-            marks.add(new Mark(scale.x(ohm), last || (crowded && !thousands) ? "" : Engineering.text(ohm, "Ω")));
+            marks.add(new BandMark(
+                    scale.x(ohm), last || (crowded && !thousands) ? "" : EngineeringFormat.text(ohm, "Ω")));
         }
         return new BandDrawing(
                 WIDTH,
@@ -106,7 +107,7 @@ public record BandDrawing(
                 : judgement.correctedOhm();
     }
 
-    private static double place(Scale scale, double ohm) {
+    private static double place(BandScale scale, double ohm) {
         return Double.isInfinite(ohm) ? WIDTH - OPEN / 2 : scale.x(ohm);
     }
 

@@ -9,7 +9,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.locate.WireChain;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * A chain stretched over the page to scale: how likely the fault is along it as its thickness, points that a probe reaches as
@@ -20,7 +20,12 @@ import zestymarten.core.quantity.Engineering;
  * @param names of the conductors and parts, over their middle
  */
 public record ChainDrawing(
-        double width, double height, double axis, List<Piece> pieces, List<Bead> beads, List<Name> names) {
+        double width,
+        double height,
+        double axis,
+        List<ChainPiece> pieces,
+        List<ChainBead> beads,
+        List<ChainName> names) {
     private static final double WIDTH = 1100;
     private static final double MARGIN = 50;
     private static final double AXIS = 74;
@@ -37,13 +42,13 @@ public record ChainDrawing(
     }
 
     /** Part of the chain; {@code out} if it is known not to hold the fault. */
-    public record Piece(double x, double width, double thickness, boolean out, boolean jumped) {}
+    public record ChainPiece(double x, double width, double thickness, boolean out, boolean jumped) {}
 
     /** A point: its name, whether a probe reaches it, whether it is next, and what was read there from the first one. */
-    public record Bead(double x, String name, boolean probed, boolean next, String reading) {}
+    public record ChainBead(double x, String name, boolean probed, boolean next, String reading) {}
 
     /** What a stretch is, and the zone it runs in with its length. */
-    public record Name(double x, String name, String zone) {}
+    public record ChainName(double x, String name, String zone) {}
 
     /**
      * Draws a chain.
@@ -68,9 +73,9 @@ public record ChainDrawing(
                 .filter(each -> each > 0)
                 .max()
                 .orElse(1);
-        List<Piece> pieces = new ArrayList<>();
-        List<Bead> beads = new ArrayList<>();
-        List<Name> names = new ArrayList<>();
+        List<ChainPiece> pieces = new ArrayList<>();
+        List<ChainBead> beads = new ArrayList<>();
+        List<ChainName> names = new ArrayList<>();
         double x = MARGIN;
         beads.add(bead(x, chain.start(), true, Optional.empty(), readings));
         for (WireChain.Part part : chain.parts()) {
@@ -80,16 +85,17 @@ public record ChainDrawing(
             double factor = factor(factors, part);
             boolean without = factor == 0;
             boolean exit = jumps.contains(part.to().connector());
-            pieces.add(new Piece(x, ENTRY, thickness(factor * part.entry(), densest), without, false));
-            pieces.add(new Piece(
+            pieces.add(new ChainPiece(x, ENTRY, thickness(factor * part.entry(), densest), without, false));
+            pieces.add(new ChainPiece(
                     x + ENTRY,
                     width - 2 * ENTRY,
                     thickness(factor * part.run(), densest),
                     without,
                     jumps.contains(part.zone())));
-            pieces.add(new Piece(x + width - ENTRY, ENTRY, thickness(factor * part.exit(), densest), without, exit));
-            String length = part.lengthM() > 0 ? Engineering.text(part.lengthM(), "m") : "";
-            names.add(new Name(
+            pieces.add(
+                    new ChainPiece(x + width - ENTRY, ENTRY, thickness(factor * part.exit(), densest), without, exit));
+            String length = part.lengthM() > 0 ? EngineeringFormat.text(part.lengthM(), "m") : "";
+            names.add(new ChainName(
                     x + width / 2,
                     part.name(),
                     Stream.of(part.zone(), length)
@@ -101,10 +107,10 @@ public record ChainDrawing(
         return new ChainDrawing(WIDTH, HEIGHT, AXIS, pieces, beads, names);
     }
 
-    private static Bead bead(
+    private static ChainBead bead(
             double x, Terminal at, boolean probed, Optional<String> next, Map<String, String> readings) {
         boolean isNext = next.filter(at.name()::equals).isPresent();
-        return new Bead(x, at.name(), probed, isNext, readings.getOrDefault(at.name(), ""));
+        return new ChainBead(x, at.name(), probed, isNext, readings.getOrDefault(at.name(), ""));
     }
 
     private static double factor(Map<String, Double> factors, WireChain.Part part) {

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import zestymarten.core.circuit.Circuit;
-import zestymarten.core.circuit.Compared;
+import zestymarten.core.circuit.CircuitComparison;
 import zestymarten.core.circuit.Linked;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * A circuit as a loop that leaves the origin at the left and comes back to it, or as a line that does not; under it what every
@@ -18,7 +18,7 @@ import zestymarten.core.quantity.Engineering;
  * @param stretches where the length of each is written
  */
 public record CircuitDrawing(
-        double width, double height, String cable, List<Seat> seats, List<Label> stretches, Chart chart) {
+        double width, double height, String cable, List<Seat> seats, List<CircuitLabel> stretches, Chart chart) {
     private static final double ORIGIN_X = 150;
     private static final double TOP_Y = 96;
     private static final double BOTTOM_Y = 300;
@@ -60,7 +60,7 @@ public record CircuitDrawing(
     }
 
     /** The middle of a stretch; a little above or below it is room for its length. */
-    public record Label(int number, double x, double y) {}
+    public record CircuitLabel(int number, double x, double y) {}
 
     /** Expected as thin lines, read as dots, on one axis. */
     public record Chart(
@@ -68,9 +68,9 @@ public record CircuitDrawing(
             double height,
             String lineNeutral,
             String lineProtective,
-            List<Dot> dots,
-            List<Tick> across,
-            List<Tick> up) {
+            List<CircuitDot> dots,
+            List<CircuitTick> across,
+            List<CircuitTick> up) {
         public Chart {
             dots = List.copyOf(dots);
             across = List.copyOf(across);
@@ -79,19 +79,19 @@ public record CircuitDrawing(
     }
 
     /** A reading; {@code square} for line to protective. Beyond the top it lies on the edge, marked open. */
-    public record Dot(double x, double y, boolean square, boolean open, String state, String title) {}
+    public record CircuitDot(double x, double y, boolean square, boolean open, String state, String title) {}
 
     /** A mark of a scale. */
-    public record Tick(double at, String text) {}
+    public record CircuitTick(double at, String text) {}
 
     /** Draws a circuit and its readings. */
-    public static CircuitDrawing of(Circuit circuit, List<Compared> compared) {
+    public static CircuitDrawing of(Circuit circuit, List<CircuitComparison> compared) {
         int outlets = circuit.outlets();
         int top = circuit.ring() ? (outlets + 1) / 2 : Math.min(outlets, LANE);
         double width = Math.max(LEAST_WIDTH, ORIGIN_X + MARGIN * 2 + Math.max(top, outlets - top) * LEAST_SEAT);
         boolean folded = outlets > top || circuit.ring();
         List<Seat> seats = new ArrayList<>();
-        List<Label> labels = new ArrayList<>();
+        List<CircuitLabel> labels = new ArrayList<>();
         double step = (width - ORIGIN_X - 2 * MARGIN) / top;
         double back = (width - ORIGIN_X - 2 * MARGIN) / Math.max(1, outlets - top);
         for (int i = 1; i <= outlets; i++) {
@@ -114,19 +114,19 @@ public record CircuitDrawing(
                 width, bottom, cable(circuit, seats, top, width), seats, labels, chart(circuit, compared));
     }
 
-    private static Label label(int stretch, List<Seat> seats, int outlets, int top, double width) {
+    private static CircuitLabel label(int stretch, List<Seat> seats, int outlets, int top, double width) {
         if (stretch == top && outlets >= top) {
             return stretch < outlets || seats.size() == outlets
-                    ? new Label(stretch + 1, width - 46, (TOP_Y + BOTTOM_Y) / 2)
-                    : new Label(stretch + 1, width - 46, TOP_Y);
+                    ? new CircuitLabel(stretch + 1, width - 46, (TOP_Y + BOTTOM_Y) / 2)
+                    : new CircuitLabel(stretch + 1, width - 46, TOP_Y);
         }
         double from = stretch == 0 ? ORIGIN_X - 30 : seats.get(stretch - 1).x();
         double to = stretch == outlets ? ORIGIN_X - 30 : seats.get(stretch).x();
         double y = stretch < top ? TOP_Y : BOTTOM_Y;
-        return new Label(stretch + 1, (from + to) / 2, y);
+        return new CircuitLabel(stretch + 1, (from + to) / 2, y);
     }
 
-    private static void spurs(Circuit circuit, List<Seat> seats, List<Compared> compared) {
+    private static void spurs(Circuit circuit, List<Seat> seats, List<CircuitComparison> compared) {
         for (int i = 0; i < circuit.spurs().size(); i++) {
             String point = circuit.spurPoint(i);
             Seat from = seats.get(circuit.spurs().get(i).from() - 1);
@@ -176,12 +176,12 @@ public record CircuitDrawing(
     }
 
     /** The worst of a point's readings. */
-    private static String state(List<Compared> compared, String point) {
+    private static String state(List<CircuitComparison> compared, String point) {
         return compared.stream()
                 .filter(each -> each.spot().point().equals(point))
-                .map(Compared::state)
+                .map(CircuitComparison::state)
                 .max(Enum::compareTo)
-                .map(Compared.State::word)
+                .map(CircuitComparison.ComparisonState::word)
                 .orElse("untested");
     }
 
@@ -190,7 +190,7 @@ public record CircuitDrawing(
     private static final double FLOOR = 170;
     private static final double CEILING = 24;
 
-    private static Chart chart(Circuit circuit, List<Compared> compared) {
+    private static Chart chart(Circuit circuit, List<CircuitComparison> compared) {
         double most = 1.15
                 * compared.stream()
                         .filter(each -> !each.spot().point().isEmpty())
@@ -198,22 +198,23 @@ public record CircuitDrawing(
                                 each.expectedOhm(), Math.min(each.readOhm().orElse(0), 4 * each.expectedOhm())))
                         .max()
                         .orElse(1);
-        List<Dot> dots = compared.stream()
-                .filter(each -> !each.spot().point().isEmpty() && each.state() != Compared.State.UNTESTED)
+        List<CircuitDot> dots = compared.stream()
+                .filter(each ->
+                        !each.spot().point().isEmpty() && each.state() != CircuitComparison.ComparisonState.UNTESTED)
                 .map(each -> dot(circuit, each, most))
                 .toList();
-        List<Tick> across = new ArrayList<>(List.of(new Tick(LEFT, "0 m")));
+        List<CircuitTick> across = new ArrayList<>(List.of(new CircuitTick(LEFT, "0 m")));
         for (int i = 1; i <= circuit.outlets(); i++) {
-            across.add(new Tick(x(circuit, circuit.metresTo(i)), String.valueOf(i)));
+            across.add(new CircuitTick(x(circuit, circuit.metresTo(i)), String.valueOf(i)));
         }
         if (circuit.ring()) {
-            across.add(new Tick(RIGHT, Engineering.text(circuit.metres(), "m")));
+            across.add(new CircuitTick(RIGHT, EngineeringFormat.text(circuit.metres(), "m")));
         }
-        List<Tick> up = new ArrayList<>();
+        List<CircuitTick> up = new ArrayList<>();
         double stride = Math.pow(10, Math.floor(Math.log10(most / 2)));
         stride = most / stride > 12 ? stride * 5 : most / stride > 5 ? stride * 2 : stride;
         for (double ohm = stride; ohm < most; ohm += stride) {
-            up.add(new Tick(y(ohm, most), Engineering.text(Math.round(ohm * 1e6) / 1e6, "Ω")));
+            up.add(new CircuitTick(y(ohm, most), EngineeringFormat.text(Math.round(ohm * 1e6) / 1e6, "Ω")));
         }
         return new Chart(
                 1180,
@@ -225,10 +226,10 @@ public record CircuitDrawing(
                 up);
     }
 
-    private static Dot dot(Circuit circuit, Compared each, double most) {
+    private static CircuitDot dot(Circuit circuit, CircuitComparison each, double most) {
         OptionalDouble ohm = each.readOhm();
         double shown = Math.min(ohm.orElse(most), most);
-        return new Dot(
+        return new CircuitDot(
                 x(circuit, metres(circuit, each.spot().point()))
                         + (each.spot().point().matches("\\d+") ? 0 : 14),
                 y(shown, most),
@@ -238,7 +239,7 @@ public record CircuitDrawing(
                 each.spot().words() + ": " + each.readText() + ", expected " + each.expectedText());
     }
 
-    private static String path(Circuit circuit, List<Compared> compared, Linked linked, double most) {
+    private static String path(Circuit circuit, List<CircuitComparison> compared, Linked linked, double most) {
         StringBuilder path = new StringBuilder();
         compared.stream()
                 .filter(each ->

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import zestymarten.core.conductor.DeadShort;
 import zestymarten.core.conductor.Protection;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * One wire drawn to thickness, declared outlined, implied filled; and what the protection does over the current, with the dead short
@@ -32,11 +32,11 @@ public final class ConductorDrawing {
     }
 
     /** A current on the scale. */
-    public record Mark(double x, String word) {}
+    public record ConductorMark(double x, String word) {}
 
     /** What the protection does, over the current in multiples of its rating, on a logarithmic scale. */
-    public record Band(double width, List<Zone> zones, List<Mark> marks, List<Mark> ticks) {
-        public Band {
+    public record TimeBand(double width, List<Zone> zones, List<ConductorMark> marks, List<ConductorMark> ticks) {
+        public TimeBand {
             zones = List.copyOf(zones);
             marks = List.copyOf(marks);
             ticks = List.copyOf(ticks);
@@ -52,7 +52,7 @@ public final class ConductorDrawing {
     }
 
     /** Draws what a protection does. */
-    public static Band band(Protection protection, DeadShort dead) {
+    public static TimeBand band(Protection protection, DeadShort dead) {
         List<Zone> zones = new ArrayList<>();
         String before = "";
         double from = LEFT;
@@ -66,16 +66,16 @@ public final class ConductorDrawing {
             before = does;
         }
         zones.add(new Zone(from, WIDTH - LEFT, before, zones.size()));
-        List<Mark> ticks = new ArrayList<>();
+        List<ConductorMark> ticks = new ArrayList<>();
         for (double times : new double[] {1, 2, 5, 10, 20}) {
-            ticks.add(new Mark(x(times), Engineering.text(times * protection.ratedA(), "A")));
+            ticks.add(new ConductorMark(x(times), EngineeringFormat.text(times * protection.ratedA(), "A")));
         }
-        return new Band(
+        return new TimeBand(
                 WIDTH,
                 zones,
                 List.of(
-                        new Mark(x(dead.hotA() / protection.ratedA()), "hot"),
-                        new Mark(x(dead.coldA() / protection.ratedA()), "cold")),
+                        new ConductorMark(x(dead.hotA() / protection.ratedA()), "hot"),
+                        new ConductorMark(x(dead.coldA() / protection.ratedA()), "cold")),
                 ticks);
     }
 

@@ -3,7 +3,7 @@ package zestymarten.web.drawing;
 import java.util.ArrayList;
 import java.util.List;
 import zestymarten.core.locate.Distance;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * One wire stretched over the page to scale, with where each way of reckoning finds the fault: a bar over its interval with a
@@ -19,9 +19,9 @@ public record DistanceDrawing(
         double left,
         double right,
         double wireY,
-        List<Tick> ticks,
-        List<Row> rows,
-        List<Row> together) {
+        List<DistanceTick> ticks,
+        List<DistanceRow> rows,
+        List<DistanceRow> together) {
     private static final double WIDTH = 1100;
     private static final double LEFT = 60;
     private static final double WIRE_Y = 46;
@@ -36,19 +36,20 @@ public record DistanceDrawing(
     }
 
     /** A mark of the scale. */
-    public record Tick(double x, String text) {}
+    public record DistanceTick(double x, String text) {}
 
     /** An interval with its best guess, and what it says. */
-    public record Row(double y, double from, double at, double to, String text) {}
+    public record DistanceRow(double y, double from, double at, double to, String text) {}
 
     /** Draws what several ways found on a run, and what they say together if that is anything. */
     public static DistanceDrawing of(double lengthM, List<Distance> found, List<Distance> together) {
-        List<Tick> ticks = new ArrayList<>();
+        List<DistanceTick> ticks = new ArrayList<>();
         for (int i = 0; i <= TICKS; i++) {
             double metres = lengthM * i / TICKS;
-            ticks.add(new Tick(x(metres, lengthM), metres == 0 ? "end 1" : Engineering.text(metres, "m")));
+            ticks.add(
+                    new DistanceTick(x(metres, lengthM), metres == 0 ? "end 1" : EngineeringFormat.text(metres, "m")));
         }
-        List<Row> rows = new ArrayList<>();
+        List<DistanceRow> rows = new ArrayList<>();
         for (Distance each : found) {
             rows.add(row(FIRST_ROW + ROW * rows.size(), each, each.by()));
         }
@@ -61,12 +62,12 @@ public record DistanceDrawing(
                 ticks,
                 rows,
                 together.stream()
-                        .map(each -> row(WIRE_Y, each, Engineering.text(each.metres(), "m") + " from end 1"))
+                        .map(each -> row(WIRE_Y, each, EngineeringFormat.text(each.metres(), "m") + " from end 1"))
                         .toList());
     }
 
-    private static Row row(double y, Distance distance, String text) {
-        return new Row(
+    private static DistanceRow row(double y, Distance distance, String text) {
+        return new DistanceRow(
                 y,
                 x(distance.from(), distance.lengthM()),
                 x(distance.metres(), distance.lengthM()),

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Connector;
-import zestymarten.core.assembly.Face;
 import zestymarten.core.assembly.Terminal;
 
 /**
@@ -43,7 +43,7 @@ public record FaceDrawing(
 
     public static FaceDrawing of(Connector connector, Set<Terminal> used, Room room) {
         String note = room.mating() ? "mating side" : "wire side";
-        if (connector.face().shape() == Face.Shape.RING) {
+        if (connector.face().shape() == CavityLayout.Shape.RING) {
             return ring(connector, used, room, note);
         }
         List<Slot> slots = slots(connector);
@@ -88,7 +88,7 @@ public record FaceDrawing(
     }
 
     private static List<Slot> slots(Connector connector) {
-        int columns = connector.face().shape() == Face.Shape.GRID
+        int columns = connector.face().shape() == CavityLayout.Shape.GRID
                 ? connector.face().columns()
                 : Math.min(LINE_WRAP, connector.face().columns());
         List<Slot> slots = new ArrayList<>();

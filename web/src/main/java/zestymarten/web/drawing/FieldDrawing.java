@@ -5,10 +5,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import zestymarten.core.job.Job;
-import zestymarten.core.job.StepState;
-import zestymarten.core.plan.Stage;
-import zestymarten.core.plan.Step;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.StepState;
+import zestymarten.core.testrun.TestRun;
 
 /**
  * The touch field of one stage: a mark for every touch in the shape of the work. A column for end to end, a triangle for
@@ -35,7 +35,7 @@ public record FieldDrawing(
     private record Cell(int column, int row, StepState state) {}
 
     /** The field of a stage; empty where there is nothing to draw or too much. */
-    public static Optional<FieldDrawing> of(Job job, Stage stage, Optional<Step> current) {
+    public static Optional<FieldDrawing> of(TestRun job, Stage stage, Optional<TestStep> current) {
         int pieces = job.pieces().all().size();
         if (job.size(stage) == 0 || pieces > MOST) {
             return Optional.empty();
@@ -44,8 +44,8 @@ public record FieldDrawing(
         return Optional.of(pairs ? triangle(job, current, pieces) : rows(job, stage, current));
     }
 
-    private static FieldDrawing rows(Job job, Stage stage, Optional<Step> current) {
-        List<Step> steps = job.steps(stage).toList();
+    private static FieldDrawing rows(TestRun job, Stage stage, Optional<TestStep> current) {
+        List<TestStep> steps = job.steps(stage).toList();
         int columns = Math.min(Math.max(1, steps.size()), 11);
         double cell = Math.min(LARGEST, WIDTH / columns);
         List<Cell> cells = new ArrayList<>();
@@ -60,15 +60,16 @@ public record FieldDrawing(
     }
 
     /** Row i holds the touches of piece i with each later one, so that the field visibly shrinks. */
-    private static FieldDrawing triangle(Job job, Optional<Step> current, int pieces) {
+    private static FieldDrawing triangle(TestRun job, Optional<TestStep> current, int pieces) {
         double cell = Math.max(1.5, Math.min(LARGEST, WIDTH / Math.max(1, pieces - 1)));
         List<Cell> cells = new ArrayList<>();
         Optional<Cell> now = Optional.empty();
-        List<Step> steps =
-                job.steps(Stage.SHORTS).filter(Step.Touch.class::isInstance).toList();
+        List<TestStep> steps = job.steps(Stage.SHORTS)
+                .filter(TestStep.Measurement.class::isInstance)
+                .toList();
         int row = 0;
         int column = 0;
-        for (Step step : steps) {
+        for (TestStep step : steps) {
             while (row < pieces - 1 && column >= pieces - 1 - row) {
                 row++;
                 column = 0;

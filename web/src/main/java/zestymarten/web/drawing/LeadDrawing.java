@@ -4,14 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import zestymarten.core.assembly.Colour;
-import zestymarten.core.batch.LeadCheck;
-import zestymarten.core.batch.LeadVerdict;
+import zestymarten.core.portable.LeadTest;
+import zestymarten.core.portable.LeadVerdict;
 
 /**
  * A lead of a batch between its plug and its socket, each item on a line of its own in the order in which it is asked for. Places
  * are in pixels of the drawing.
  */
-public record LeadDrawing(double width, double height, double bodyHeight, List<Row> rows) {
+public record LeadDrawing(double width, double height, double bodyHeight, List<LeadDrawingRow> rows) {
     private static final double FIRST_Y = 92;
     private static final double STEP = 58;
 
@@ -25,7 +25,7 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<R
      * @param kind look, core, fuse, apart or insulation
      * @param from pin at the plug, {@code to} at the socket; empty where it is no core
      */
-    public record Row(
+    public record LeadDrawingRow(
             String id,
             String kind,
             String name,
@@ -39,23 +39,23 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<R
             String expected) {}
 
     /** Draws a lead as far as it is judged. */
-    public static LeadDrawing of(LeadCheck check, LeadVerdict verdict) {
-        List<Row> rows = new ArrayList<>();
+    public static LeadDrawing of(LeadTest check, LeadVerdict verdict) {
+        List<LeadDrawingRow> rows = new ArrayList<>();
         double y = 34;
-        for (LeadCheck.Answer answer : verdict.answers()) {
+        for (LeadTest.ItemAnswer answer : verdict.answers()) {
             rows.add(row(check, answer, y));
             y = rows.size() == 1 ? FIRST_Y : y + STEP;
         }
         return new LeadDrawing(1000, y + 4, y - FIRST_Y - STEP + 4, rows);
     }
 
-    private static Row row(LeadCheck check, LeadCheck.Answer answer, double y) {
-        LeadCheck.Item item = answer.item();
+    private static LeadDrawingRow row(LeadTest check, LeadTest.ItemAnswer answer, double y) {
+        LeadTest.Item item = answer.item();
         String state = answer.judgement().map(each -> each.verdict().word()).orElse("untested");
         String expected = check.expected(item);
-        if (item instanceof LeadCheck.Item.Core core) {
+        if (item instanceof LeadTest.Item.Core core) {
             Optional<Colour> colour = core.wire().colour();
-            return new Row(
+            return new LeadDrawingRow(
                     item.id(),
                     "core",
                     core.wire().id(),
@@ -68,10 +68,10 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<R
                     state,
                     expected);
         }
-        String kind = item instanceof LeadCheck.Item.Fuse
+        String kind = item instanceof LeadTest.Item.Fuse
                 ? "fuse"
-                : item instanceof LeadCheck.Item.Apart ? "apart" : item.id();
-        return new Row(
+                : item instanceof LeadTest.Item.CoresApart ? "apart" : item.id();
+        return new LeadDrawingRow(
                 item.id(),
                 kind,
                 LeadVerdict.name(item),

@@ -11,7 +11,7 @@ final class PartSymbols {
     private PartSymbols() {}
 
     /** The symbol of a kind of part around a point. */
-    static String of(Component.Kind kind, Point middle) {
+    static String of(Component.ComponentKind kind, Point middle) {
         double left = middle.x() - WIDTH / 2;
         double right = middle.x() + WIDTH / 2;
         BiFunction<Double, Double, Point> at = (across, down) -> new Point(middle.x() + across, middle.y() + down);

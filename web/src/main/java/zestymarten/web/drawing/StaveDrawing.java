@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.judge.Quantity;
+import zestymarten.core.judgement.Quantity;
 import zestymarten.core.scan.Points;
 import zestymarten.core.scan.Taken;
 
@@ -15,7 +15,12 @@ import zestymarten.core.scan.Taken;
  * is on bus A and a hollow one for what is on bus B. Columns under voltage stand on a ground of their own.
  */
 public record StaveDrawing(
-        double width, double height, List<Row> rows, List<Column> columns, List<Ground> grounds, int leftOut) {
+        double width,
+        double height,
+        List<StaveRow> rows,
+        List<StaveColumn> columns,
+        List<Ground> grounds,
+        int leftOut) {
     /** More measurements than this are not drawn. */
     public static final int MOST = 160;
 
@@ -33,11 +38,11 @@ public record StaveDrawing(
     }
 
     /** A point: its number and its terminal. */
-    public record Row(double y, int point, String terminal) {}
+    public record StaveRow(double y, int point, String terminal) {}
 
     /** A measurement: the heads of both sides, and how far its stem reaches. */
-    public record Column(double x, double top, double bottom, List<Double> a, List<Double> b, String state) {
-        public Column {
+    public record StaveColumn(double x, double top, double bottom, List<Double> a, List<Double> b, String state) {
+        public StaveColumn {
             a = List.copyOf(a);
             b = List.copyOf(b);
         }
@@ -52,11 +57,12 @@ public record StaveDrawing(
      * @param states how those that were made ended, by their line: pass, watch, fault
      */
     public static StaveDrawing of(Points points, List<Taken> taken, Map<Integer, String> states) {
-        List<Row> rows = new ArrayList<>();
+        List<StaveRow> rows = new ArrayList<>();
         for (int i = 0; i < Math.min(MOST_POINTS, points.terminals().size()); i++) {
-            rows.add(new Row(TOP + ROW * i, i + 1, points.terminals().get(i).name()));
+            rows.add(
+                    new StaveRow(TOP + ROW * i, i + 1, points.terminals().get(i).name()));
         }
-        List<Column> columns = new ArrayList<>();
+        List<StaveColumn> columns = new ArrayList<>();
         List<Ground> grounds = new ArrayList<>();
         for (Taken each : taken.subList(0, Math.min(MOST, taken.size()))) {
             double x = LEFT + COLUMN * columns.size() + COLUMN / 2;
@@ -67,7 +73,7 @@ public record StaveDrawing(
             List<Double> b = heads(points, each.b());
             double top = Math.min(least(a), least(b));
             double bottom = Math.max(most(a), most(b));
-            columns.add(new Column(x, top, bottom, a, b, states.getOrDefault(each.line(), "")));
+            columns.add(new StaveColumn(x, top, bottom, a, b, states.getOrDefault(each.line(), "")));
         }
         return new StaveDrawing(
                 LEFT + COLUMN * Math.max(20, columns.size()) + FOOT,

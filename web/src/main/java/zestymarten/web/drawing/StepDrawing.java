@@ -10,7 +10,7 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.plan.Step;
+import zestymarten.core.testplan.TestStep;
 
 /**
  * What a technician needs to see at one touch: the faces concerned, the two pins, the two probes, and the wire between
@@ -93,7 +93,7 @@ public record StepDrawing(
                 .collect(Collectors.toSet());
     }
 
-    public static StepDrawing of(Assembly assembly, Step.Touch touch, List<Conductor> route, boolean mating) {
+    public static StepDrawing of(Assembly assembly, TestStep.Measurement touch, List<Conductor> route, boolean mating) {
         Set<Terminal> used = used(assembly);
         boolean together = touch.black().connector().equals(touch.red().connector());
         double width = together ? FACE_WIDTH * 2 : FACE_WIDTH;

@@ -3,7 +3,7 @@ package zestymarten.web.drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 
 /**
  * A quantity over time: a dot for each value on a level scale from zero, oldest left.
@@ -12,7 +12,7 @@ import zestymarten.core.quantity.Engineering;
  * @param line through them
  * @param marks of the scale, from zero up
  */
-public record TrendDrawing(double width, double height, List<Dot> points, String line, List<Mark> marks) {
+public record TrendDrawing(double width, double height, List<TrendDot> points, String line, List<TrendMark> marks) {
     private static final double WIDTH = 640;
     private static final double HEIGHT = 170;
     private static final double LEFT = 70;
@@ -25,36 +25,38 @@ public record TrendDrawing(double width, double height, List<Dot> points, String
     }
 
     /** A value at a place along the scale of time, with what it says when it is pointed at. */
-    public record Value(double at, double value, String title) {}
+    public record TrendValue(double at, double value, String title) {}
 
     /** A dot; its title is read when it is pointed at. */
-    public record Dot(double x, double y, String title) {}
+    public record TrendDot(double x, double y, String title) {}
 
     /** A mark of the scale. */
-    public record Mark(double y, String text) {}
+    public record TrendMark(double y, String text) {}
 
     /** Draws values in any order; none draw an empty scale. */
-    public static TrendDrawing of(List<Value> values, String unit) {
-        List<Value> ordered =
-                values.stream().sorted(Comparator.comparingDouble(Value::at)).toList();
+    public static TrendDrawing of(List<TrendValue> values, String unit) {
+        List<TrendValue> ordered = values.stream()
+                .sorted(Comparator.comparingDouble(TrendValue::at))
+                .toList();
         double top = Math.max(
-                1e-9, 1.2 * ordered.stream().mapToDouble(Value::value).max().orElse(1));
+                1e-9,
+                1.2 * ordered.stream().mapToDouble(TrendValue::value).max().orElse(1));
         double first = ordered.isEmpty() ? 0 : ordered.get(0).at();
         double span = ordered.isEmpty()
                 ? 1
                 : Math.max(1e-9, ordered.get(ordered.size() - 1).at() - first);
-        List<Dot> dots = new ArrayList<>();
+        List<TrendDot> dots = new ArrayList<>();
         StringBuilder line = new StringBuilder();
-        for (Value each : ordered) {
+        for (TrendValue each : ordered) {
             double x = LEFT + (WIDTH - LEFT - MARGIN) * (each.at() - first) / span;
             double y = y(each.value(), top);
-            dots.add(new Dot(x, y, each.title()));
+            dots.add(new TrendDot(x, y, each.title()));
             line.append(dots.size() == 1 ? Paths.move(x, y) : Paths.line(x, y));
         }
-        List<Mark> marks = new ArrayList<>();
+        List<TrendMark> marks = new ArrayList<>();
         for (int i = 0; i <= STEPS; i++) {
             double value = top * i / STEPS;
-            marks.add(new Mark(y(value, top), i == 0 ? "0 " + unit : Engineering.text(value, unit)));
+            marks.add(new TrendMark(y(value, top), i == 0 ? "0 " + unit : EngineeringFormat.text(value, unit)));
         }
         return new TrendDrawing(WIDTH, HEIGHT, dots, line.toString(), marks);
     }

@@ -14,10 +14,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.web.platform.PublicAddress;
 import zestymarten.web.platform.Qr;
-import zestymarten.web.run.FarEnd;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.Runs;
-import zestymarten.web.run.Speech;
+import zestymarten.web.testrun.FarEndPresence;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.Speech;
+import zestymarten.web.testrun.TestRuns;
 
 /** The far end of a test: for whoever has an account, and for whoever was given a link; and who else is on the test. */
 @Controller
@@ -25,13 +25,13 @@ class HelperController {
     private static final String HELPER = "helper";
     private static final String HELPING = "helper/helping";
 
-    private final Runs runs;
+    private final TestRuns runs;
     private final HelperLinks links;
     private final Presence presence;
     private final Speech speech;
     private final PublicAddress address;
 
-    HelperController(Runs runs, HelperLinks links, Presence presence, Speech speech, PublicAddress address) {
+    HelperController(TestRuns runs, HelperLinks links, Presence presence, Speech speech, PublicAddress address) {
         this.runs = runs;
         this.links = links;
         this.presence = presence;
@@ -47,7 +47,7 @@ class HelperController {
         return page(runs.find(id), Optional.empty(), model);
     }
 
-    private String page(Run run, Optional<Fresh> fresh, Model model) {
+    private String page(RunSnapshot run, Optional<Fresh> fresh, Model model) {
         shown(run, model);
         model.addAttribute("now", "/runs/" + run.id() + "/helper/now");
         model.addAttribute("links", links.of(run.id()));
@@ -61,8 +61,8 @@ class HelperController {
         return shown(runs.find(id), model);
     }
 
-    private String shown(Run run, Model model) {
-        FarEnd due = FarEnd.of(run);
+    private String shown(RunSnapshot run, Model model) {
+        FarEndPresence due = FarEndPresence.of(run);
         model.addAttribute("run", run);
         model.addAttribute(HELPER, due);
         model.addAttribute("say", speech.of(due, LocaleContextHolder.getLocale()));
@@ -71,7 +71,7 @@ class HelperController {
 
     @PostMapping("/runs/{id}/helper/links")
     String make(@PathVariable long id, Principal who, Model model) {
-        Run run = runs.find(id);
+        RunSnapshot run = runs.find(id);
         String url = address.of("/h/" + links.make(run, who.getName()));
         return page(run, Optional.of(new Fresh(url, Qr.of(url))), model);
     }
@@ -116,13 +116,13 @@ class HelperController {
         return forGuest(secret, holds, model, response).isEmpty() ? "helper/ended" : HELPING;
     }
 
-    private Optional<Run> forGuest(String secret, String holds, Model model, HttpServletResponse response) {
-        Optional<Run> run = links.run(secret);
+    private Optional<RunSnapshot> forGuest(String secret, String holds, Model model, HttpServletResponse response) {
+        Optional<RunSnapshot> run = links.run(secret);
         if (run.isEmpty()) {
             response.setStatus(HttpStatus.GONE.value());
             return run;
         }
-        FarEnd due = FarEnd.of(run.get());
+        FarEndPresence due = FarEndPresence.of(run.get());
         boolean held = !holds.isEmpty() && holds.equals(String.join(" ", due.pins()));
         presence.here(run.get().id(), "helper at the far end", held ? "holds " + holds : "");
         shown(run.get(), model);

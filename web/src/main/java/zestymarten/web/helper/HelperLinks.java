@@ -10,8 +10,8 @@ import org.springframework.transaction.annotation.Transactional;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Secret;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.Runs;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
 
 /**
  * Links by which somebody without an account sees what to hold at the far end of one test. A link is good until it is revoked
@@ -20,11 +20,11 @@ import zestymarten.web.run.Runs;
 @Service
 class HelperLinks {
     private final HelperMapper mapper;
-    private final Runs runs;
+    private final TestRuns runs;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    HelperLinks(HelperMapper mapper, Runs runs, ApplicationEventPublisher events, Clock clock) {
+    HelperLinks(HelperMapper mapper, TestRuns runs, ApplicationEventPublisher events, Clock clock) {
         this.mapper = mapper;
         this.runs = runs;
         this.events = events;
@@ -32,34 +32,34 @@ class HelperLinks {
     }
 
     /** A link that is still good. */
-    record Line(long id, String by, Instant at) {}
+    record HelperLinkLine(long id, String by, Instant at) {}
 
     @Transactional(readOnly = true)
-    public List<Line> of(long runId) {
+    public List<HelperLinkLine> of(long runId) {
         return mapper.links(runId);
     }
 
     /** Makes a link for a test and answers its secret, which is not shown again. */
     @Transactional
-    public String make(Run run, String by) {
+    public String make(RunSnapshot run, String by) {
         String secret = Secret.fresh();
         mapper.insert(run.id(), Secret.digest(secret), by, clock.instant());
-        events.publishEvent(new AuditEvent(AuditEvent.Kind.HELPER_LINK_MADE, run.serial(), "test " + run.id()));
+        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.HELPER_LINK_MADE, run.serial(), "test " + run.id()));
         return secret;
     }
 
     /** Makes a link good for nothing. */
     @Transactional
-    public void revoke(Run run, long link) {
+    public void revoke(RunSnapshot run, long link) {
         if (mapper.revoke(run.id(), link, clock.instant()) == 0) {
             throw new NotFound("That link is not one of this test, or was revoked before.");
         }
-        events.publishEvent(new AuditEvent(AuditEvent.Kind.HELPER_LINK_REVOKED, run.serial(), "test " + run.id()));
+        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.HELPER_LINK_REVOKED, run.serial(), "test " + run.id()));
     }
 
     /** The test that a secret is good for; empty once it is good for none. */
     @Transactional(readOnly = true)
-    public Optional<Run> run(String secret) {
+    public Optional<RunSnapshot> run(String secret) {
         return Optional.ofNullable(mapper.runOf(Secret.digest(secret))).map(runs::find);
     }
 }

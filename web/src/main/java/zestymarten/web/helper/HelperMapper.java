@@ -15,7 +15,7 @@ interface HelperMapper {
             @Param("by") String by,
             @Param("at") Instant at);
 
-    List<HelperLinks.Line> links(long runId);
+    List<HelperLinks.HelperLinkLine> links(long runId);
 
     /** The test that a link is good for; nothing once it was revoked or the test has ended. */
     @Nullable

@@ -9,7 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.web.drawing.TrendDrawing;
 import zestymarten.web.platform.Times;
 
@@ -37,13 +37,13 @@ class MeterController {
     private MeterView view(MeterRow row) {
         String ranges = row.meter().hasRanges()
                 ? "ranges " + MeterForm.of(row).ranges() + " Ω"
-                : "finds its range, up to " + Engineering.text(row.topOhm(), "Ω");
+                : "finds its range, up to " + EngineeringFormat.text(row.topOhm(), "Ω");
         return new MeterView(
                 row.id(),
                 row.name(),
-                Engineering.figure(row.accuracy() * 100) + " % of reading, "
-                        + Engineering.text(row.resolutionOhm(), "Ω")
-                        + " resolution, tone below " + Engineering.text(row.toneBelowOhm(), "Ω") + ", over-range "
+                EngineeringFormat.figure(row.accuracy() * 100) + " % of reading, "
+                        + EngineeringFormat.text(row.resolutionOhm(), "Ω")
+                        + " resolution, tone below " + EngineeringFormat.text(row.toneBelowOhm(), "Ω") + ", over-range "
                         + (row.oneIsOverRange() ? "1" : "OL"),
                 row.testVoltages().isEmpty() ? ranges : ranges + ", tests at " + row.testVoltages() + " V",
                 row.calibratedUntil() == null ? "no calibration date" : "calibrated until " + row.calibratedUntil(),
@@ -67,10 +67,10 @@ class MeterController {
                 "trend",
                 TrendDrawing.of(
                         meters.zeros(row.name()).stream()
-                                .map(zero -> new TrendDrawing.Value(
+                                .map(zero -> new TrendDrawing.TrendValue(
                                         zero.at().toEpochMilli(),
                                         zero.ohm(),
-                                        Engineering.text(zero.ohm(), "Ω") + ", " + Times.minute(zero.at())))
+                                        EngineeringFormat.text(zero.ohm(), "Ω") + ", " + Times.minute(zero.at())))
                                 .toList(),
                         "Ω"));
         return "meter/meter";

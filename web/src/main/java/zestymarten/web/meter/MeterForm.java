@@ -8,10 +8,10 @@ import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Problem;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.Refused;
 
 /** A meter as typed; every field is text, and every problem is told with what was read. */
@@ -56,9 +56,9 @@ record MeterForm(
     static MeterForm of(MeterRow row) {
         return new MeterForm(
                 row.name(),
-                Engineering.figure(row.accuracy() * 100),
-                Engineering.figure(row.resolutionOhm()),
-                Engineering.figure(row.toneBelowOhm()),
+                EngineeringFormat.figure(row.accuracy() * 100),
+                EngineeringFormat.figure(row.resolutionOhm()),
+                EngineeringFormat.figure(row.toneBelowOhm()),
                 row.oneIsOverRange() ? "1" : "OL",
                 short1(row.topOhm()),
                 row.meter().rangesOhm().stream().map(MeterForm::short1).collect(Collectors.joining(" ")),
@@ -70,8 +70,8 @@ record MeterForm(
 
     private static String short1(double ohm) {
         return ohm >= 1e6
-                ? Engineering.figure(ohm / 1e6) + "M"
-                : ohm >= 1e3 ? Engineering.figure(ohm / 1e3) + "k" : Engineering.figure(ohm);
+                ? EngineeringFormat.figure(ohm / 1e6) + "M"
+                : ohm >= 1e3 ? EngineeringFormat.figure(ohm / 1e3) + "k" : EngineeringFormat.figure(ohm);
     }
 
     /** The meter that is meant; refused with all problems at once. */
@@ -138,7 +138,7 @@ record MeterForm(
     }
 
     private static double figure(String field, String typed, List<Problem> problems) {
-        if (new ReadingLanguage(false).understand(typed) instanceof Understood.Value value) {
+        if (new ReadingParser(false).understand(typed) instanceof MeterReading.Value value) {
             return value.value();
         }
         problems.add(new Problem(

@@ -3,7 +3,7 @@ package zestymarten.web.meter;
 import java.time.Instant;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
 
 /**
  * A meter as stored.
@@ -29,7 +29,8 @@ public record MeterRow(
         Instant changedAt) {
 
     /** Its figures, as a run takes them over. */
-    public Meter meter() {
-        return new Meter(name, accuracy, resolutionOhm, toneBelowOhm, oneIsOverRange, topOhm, Meters.ranges(ranges));
+    public MeterProfile meter() {
+        return new MeterProfile(
+                name, accuracy, resolutionOhm, toneBelowOhm, oneIsOverRange, topOhm, Meters.ranges(ranges));
     }
 }

@@ -92,7 +92,7 @@ public class Meters {
             find(id);
             mapper.update(row);
         }
-        events.publishEvent(new AuditEvent(AuditEvent.Kind.METER, row.name(), id == 0 ? "new" : ""));
+        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.METER, row.name(), id == 0 ? "new" : ""));
     }
 
     java.time.Instant now() {

@@ -87,7 +87,7 @@ class AccountController {
     @PostMapping("/elsewhere")
     String elsewhere(Principal who, HttpServletRequest request, RedirectAttributes once) {
         signedIn.endOthers(who.getName(), session(request));
-        events.publishEvent(new AuditEvent(AuditEvent.Kind.SESSIONS_ENDED, who.getName(), ""));
+        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.SESSIONS_ENDED, who.getName(), ""));
         once.addFlashAttribute("done", "You are signed out everywhere else.");
         return PAGE;
     }

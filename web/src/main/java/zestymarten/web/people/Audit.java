@@ -32,7 +32,14 @@ class Audit {
     }
 
     /** A line of the list; the number counts up with time. */
-    record Line(long id, Instant at, String who, String address, AuditEvent.Kind kind, String subject, String detail) {}
+    record AuditLine(
+            long id,
+            Instant at,
+            String who,
+            String address,
+            AuditEvent.AuditKind kind,
+            String subject,
+            String detail) {}
 
     @EventListener
     void changed(AuditEvent event) {
@@ -44,12 +51,12 @@ class Audit {
     @EventListener
     void signedIn(InteractiveAuthenticationSuccessEvent event) {
         Authentication by = event.getAuthentication();
-        add(AuditEvent.Kind.SIGN_IN, by.getName(), address(by), by.getName(), "");
+        add(AuditEvent.AuditKind.SIGN_IN, by.getName(), address(by), by.getName(), "");
     }
 
     /** Keeps what nobody who is known did. */
     @Transactional
-    public void strange(AuditEvent.Kind kind, String address, String subject, String detail) {
+    public void strange(AuditEvent.AuditKind kind, String address, String subject, String detail) {
         add(kind, NOBODY, address, subject, detail);
     }
 
@@ -59,13 +66,13 @@ class Audit {
                 : "";
     }
 
-    private void add(AuditEvent.Kind kind, String who, String address, String subject, String detail) {
+    private void add(AuditEvent.AuditKind kind, String who, String address, String subject, String detail) {
         mapper.insert(clock.instant(), who, address, kind, subject, detail);
     }
 
     /** Lines before one of them, the newest first, that contain a text. */
     @Transactional(readOnly = true)
-    public List<Line> before(long id, String search, int most) {
+    public List<AuditLine> before(long id, String search, int most) {
         return mapper.before(id, search, most);
     }
 

@@ -26,7 +26,7 @@ class AuditController {
             @RequestParam(defaultValue = "") String search,
             @RequestParam(defaultValue = "" + Long.MAX_VALUE) long before,
             Model model) {
-        List<Audit.Line> lines = audit.before(before, search.strip(), Audit.PAGE + 1);
+        List<Audit.AuditLine> lines = audit.before(before, search.strip(), Audit.PAGE + 1);
         boolean more = lines.size() > Audit.PAGE;
         model.addAttribute("search", search);
         model.addAttribute("lines", more ? lines.subList(0, Audit.PAGE) : lines);

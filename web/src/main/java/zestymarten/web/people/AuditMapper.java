@@ -13,11 +13,11 @@ interface AuditMapper {
             @Param("at") Instant at,
             @Param("who") String who,
             @Param("address") String address,
-            @Param("kind") AuditEvent.Kind kind,
+            @Param("kind") AuditEvent.AuditKind kind,
             @Param("subject") String subject,
             @Param("detail") String detail);
 
-    List<Audit.Line> before(@Param("id") long id, @Param("search") String search, @Param("most") int most);
+    List<Audit.AuditLine> before(@Param("id") long id, @Param("search") String search, @Param("most") int most);
 
     Audit.Failures failures(
             @Param("name") String name, @Param("address") String address, @Param("since") Instant since);

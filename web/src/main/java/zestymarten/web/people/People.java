@@ -80,18 +80,18 @@ public class People implements UserDetailsService {
         PasswordRules.objection(name, password).ifPresent(objection -> {
             throw new Refused("password", objection);
         });
-        insert(name, password, Role.ADMIN, false, null);
+        insert(name, password, PersonRole.ADMIN, false, null);
     }
 
     /** Adds a person of the demonstration. */
     @Transactional
-    public void addDemo(String name, String password, Role role) {
+    public void addDemo(String name, String password, PersonRole role) {
         insert(name, password, role, true, null);
     }
 
     /** Adds a person and answers the password with which the person signs in once. */
     @Transactional
-    public String add(String typed, Role role) {
+    public String add(String typed, PersonRole role) {
         String name = typed.strip();
         mapper.lock();
         mustBeName(name);
@@ -100,7 +100,7 @@ public class People implements UserDetailsService {
         }
         String password = PasswordRules.oneTime();
         insert(name, password, role, false, clock.instant().plus(ONE_TIME));
-        events.publishEvent(new AuditEvent(AuditEvent.Kind.PERSON_ADDED, name, role.word()));
+        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.PERSON_ADDED, name, role.word()));
         return password;
     }
 
@@ -114,7 +114,7 @@ public class People implements UserDetailsService {
         }
     }
 
-    private void insert(String name, String password, Role role, boolean demo, @Nullable Instant oneTimeUntil) {
+    private void insert(String name, String password, PersonRole role, boolean demo, @Nullable Instant oneTimeUntil) {
         mapper.insert(new PersonRow(name, hash(password), role, demo, oneTimeUntil, null), clock.instant());
     }
 
@@ -124,7 +124,7 @@ public class People implements UserDetailsService {
 
     /** Gives a person another role; whoever is signed in by that name is signed out. */
     @Transactional
-    public void setRole(String name, Role role) {
+    public void setRole(String name, PersonRole role) {
         PersonRow person = hold(name);
         if (person.role() == role) {
             return;
@@ -133,7 +133,7 @@ public class People implements UserDetailsService {
         mapper.setRole(name, role);
         signedIn.endAll(name);
         events.publishEvent(
-                new AuditEvent(AuditEvent.Kind.ROLE, name, person.role().word() + " -> " + role.word()));
+                new AuditEvent(AuditEvent.AuditKind.ROLE, name, person.role().word() + " -> " + role.word()));
     }
 
     /** Keeps a person from signing in, or lets the person in again; what the person recorded stays. */
@@ -148,8 +148,8 @@ public class People implements UserDetailsService {
         }
         mapper.setDisabled(name, disabled ? clock.instant() : null);
         signedIn.endAll(name);
-        events.publishEvent(
-                new AuditEvent(disabled ? AuditEvent.Kind.PERSON_DISABLED : AuditEvent.Kind.PERSON_ENABLED, name, ""));
+        events.publishEvent(new AuditEvent(
+                disabled ? AuditEvent.AuditKind.PERSON_DISABLED : AuditEvent.AuditKind.PERSON_ENABLED, name, ""));
     }
 
     /** A new password for a person who cannot sign in any more, to be used once. */
@@ -159,7 +159,7 @@ public class People implements UserDetailsService {
         String password = PasswordRules.oneTime();
         mapper.setPassword(name, hash(password), clock.instant().plus(ONE_TIME));
         signedIn.endAll(name);
-        events.publishEvent(new AuditEvent(AuditEvent.Kind.PASSWORD_RESET, name, ""));
+        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.PASSWORD_RESET, name, ""));
         return password;
     }
 
@@ -181,7 +181,7 @@ public class People implements UserDetailsService {
         }
         mapper.setPassword(name, hash(fresh), null);
         signedIn.endOthers(name, sessionKept);
-        events.publishEvent(new AuditEvent(AuditEvent.Kind.PASSWORD_CHANGED, name, ""));
+        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.PASSWORD_CHANGED, name, ""));
     }
 
     private PersonRow hold(String name) {
@@ -194,7 +194,7 @@ public class People implements UserDetailsService {
     }
 
     private void mustLeaveAnAdministrator(PersonRow person) {
-        boolean counts = person.role() == Role.ADMIN && person.disabledAt() == null;
+        boolean counts = person.role() == PersonRole.ADMIN && person.disabledAt() == null;
         if (counts && mapper.administrators() == 1) {
             throw new Refused(
                     "name",

@@ -28,7 +28,7 @@ class PeopleController {
     @GetMapping
     String list(Model model) {
         model.addAttribute("people", people.all());
-        model.addAttribute("roles", Role.values());
+        model.addAttribute("roles", PersonRole.values());
         model.addAttribute("now", clock.instant());
         return "people/people";
     }
@@ -77,9 +77,9 @@ class PeopleController {
         return LIST;
     }
 
-    private static Role role(String code) {
-        return Role.of(code)
-                .orElseThrow(() ->
-                        new Refused("role", "“" + code + "” is not accepted; expected one of " + Role.codes() + "."));
+    private static PersonRole role(String code) {
+        return PersonRole.of(code)
+                .orElseThrow(() -> new Refused(
+                        "role", "“" + code + "” is not accepted; expected one of " + PersonRole.codes() + "."));
     }
 }

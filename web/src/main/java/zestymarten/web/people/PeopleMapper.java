@@ -27,7 +27,7 @@ interface PeopleMapper {
 
     void insert(@Param("person") PersonRow person, @Param("at") Instant at);
 
-    void setRole(@Param("name") String name, @Param("role") Role role);
+    void setRole(@Param("name") String name, @Param("role") PersonRole role);
 
     void setDisabled(@Param("name") String name, @Param("at") @Nullable Instant at);
 

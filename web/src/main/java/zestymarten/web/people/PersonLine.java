@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
 /** A person in the list, with the last sign-in if there was one. */
 record PersonLine(
         String name,
-        Role role,
+        PersonRole role,
         boolean demo,
         @Nullable Instant oneTimeUntil,
         @Nullable Instant disabledAt,

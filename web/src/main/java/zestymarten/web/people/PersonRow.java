@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 record PersonRow(
         String name,
         String passwordHash,
-        Role role,
+        PersonRole role,
         boolean demo,
         @Nullable Instant oneTimeUntil,
         @Nullable Instant disabledAt) {}

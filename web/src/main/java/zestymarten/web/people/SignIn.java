@@ -56,9 +56,9 @@ class SignIn implements AuthenticationProvider {
         try {
             return people.authenticate(typed);
         } catch (BadCredentialsException e) {
-            audit.strange(AuditEvent.Kind.SIGN_IN_FAILED, address, named, "");
+            audit.strange(AuditEvent.AuditKind.SIGN_IN_FAILED, address, named, "");
             if (failures.both() + 1 == MOST_FOR_BOTH) {
-                audit.strange(AuditEvent.Kind.SIGN_IN_SLOWED, address, named, "");
+                audit.strange(AuditEvent.AuditKind.SIGN_IN_SLOWED, address, named, "");
             }
             throw e;
         }

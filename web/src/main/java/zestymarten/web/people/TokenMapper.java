@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 /** Statements on tokens; see TokenMapper.xml. */
 @Mapper
 interface TokenMapper {
-    List<Tokens.Line> of(String person);
+    List<Tokens.TokenLine> of(String person);
 
     Tokens.@Nullable Holder holder(String digest);
 

@@ -39,7 +39,7 @@ class Tokens implements Bearers {
     }
 
     /** A token in the list of its person. */
-    record Line(
+    record TokenLine(
             long id,
             String name,
             boolean writes,
@@ -50,12 +50,12 @@ class Tokens implements Bearers {
     record Holder(
             long id,
             String person,
-            Role role,
+            PersonRole role,
             boolean writes,
             @Nullable Instant usedAt) {}
 
     @Transactional(readOnly = true)
-    public List<Line> of(String person) {
+    public List<TokenLine> of(String person) {
         return mapper.of(person);
     }
 
@@ -74,7 +74,8 @@ class Tokens implements Bearers {
         }
         String token = PREFIX + Secret.fresh();
         mapper.insert(person, name, Secret.digest(token), writes, clock.instant());
-        events.publishEvent(new AuditEvent(AuditEvent.Kind.TOKEN_MADE, name, writes ? "reads and writes" : "reads"));
+        events.publishEvent(
+                new AuditEvent(AuditEvent.AuditKind.TOKEN_MADE, name, writes ? "reads and writes" : "reads"));
         return token;
     }
 
@@ -85,7 +86,7 @@ class Tokens implements Bearers {
         if (name == null) {
             throw new NotFound("That token is not one of yours, or was revoked before.");
         }
-        events.publishEvent(new AuditEvent(AuditEvent.Kind.TOKEN_REVOKED, name, ""));
+        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.TOKEN_REVOKED, name, ""));
     }
 
     @Override
@@ -104,7 +105,7 @@ class Tokens implements Bearers {
     }
 
     private static String[] roles(Holder holder) {
-        Role most = holder.writes() ? Role.LEAD : Role.VIEWER;
+        PersonRole most = holder.writes() ? PersonRole.LEAD : PersonRole.VIEWER;
         return (holder.role().compareTo(most) < 0 ? holder.role() : most).included();
     }
 }

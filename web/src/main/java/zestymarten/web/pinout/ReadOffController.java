@@ -28,7 +28,7 @@ class ReadOffController {
     record AskView(String near, String far, String tie) {}
 
     /** A wire found. */
-    record WireView(String from, String to) {}
+    record FoundWireView(String from, String to) {}
 
     @GetMapping("/new")
     String form() {
@@ -84,10 +84,10 @@ class ReadOffController {
 
     @PostMapping("/{id}/wiring")
     String become(@PathVariable long id, Principal who) {
-        return "redirect:/wirings/" + readOffs.become(id, who.getName());
+        return "redirect:/assemblies/" + readOffs.become(id, who.getName());
     }
 
-    private static String shown(ReadOffs.Standing standing, String template, Model model) {
+    private static String shown(ReadOffs.ReadOffState standing, String template, Model model) {
         Optional<ReadOff.Ask> next = standing.state().next();
         model.addAttribute("row", standing.row());
         model.addAttribute("count", standing.answers().size());
@@ -99,8 +99,9 @@ class ReadOffController {
                                 ask.far().get(0).name(),
                                 ask.isTied() ? ReadOffs.names(ask.far()) : ""))
                         .orElse(null));
-        List<WireView> wires = standing.state().wires().entrySet().stream()
-                .map(each -> new WireView(each.getKey().name(), each.getValue().name()))
+        List<FoundWireView> wires = standing.state().wires().entrySet().stream()
+                .map(each ->
+                        new FoundWireView(each.getKey().name(), each.getValue().name()))
                 .toList();
         model.addAttribute("wires", wires);
         return template;

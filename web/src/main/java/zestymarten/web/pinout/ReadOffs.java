@@ -10,31 +10,31 @@ import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.Connector;
-import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.pinout.ReadOff;
+import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
-import zestymarten.web.wiring.Wirings;
 
 /** Read-offs: begun, answered touch by touch, made into a wiring. */
 @Service
 class ReadOffs {
     private final ReadOffMapper mapper;
-    private final Wirings wirings;
+    private final Assemblies wirings;
     private final Clock clock;
 
-    ReadOffs(ReadOffMapper mapper, Wirings wirings, Clock clock) {
+    ReadOffs(ReadOffMapper mapper, Assemblies wirings, Clock clock) {
         this.mapper = mapper;
         this.wirings = wirings;
         this.clock = clock;
     }
 
     /** A read-off with where it stands. */
-    record Standing(ReadOffRow row, ReadOff state, List<AnswerRow> answers) {}
+    record ReadOffState(ReadOffRow row, ReadOff state, List<AnswerRow> answers) {}
 
     @Transactional
     public long begin(ReadOffRow row) {
@@ -43,8 +43,8 @@ class ReadOffs {
         }
         try {
             state(row, List.of());
-            new Connector(row.nearId(), "", zestymarten.core.assembly.Face.line(1), List.of());
-            new Connector(row.farId(), "", zestymarten.core.assembly.Face.line(1), List.of());
+            new Connector(row.nearId(), "", zestymarten.core.assembly.CavityLayout.line(1), List.of());
+            new Connector(row.farId(), "", zestymarten.core.assembly.CavityLayout.line(1), List.of());
         } catch (IllegalArgumentException e) {
             throw new Refused("pins", String.valueOf(e.getMessage()));
         }
@@ -55,13 +55,13 @@ class ReadOffs {
     }
 
     @Transactional(readOnly = true)
-    public Standing find(long id) {
+    public ReadOffState find(long id) {
         ReadOffRow row = mapper.find(id);
         if (row == null) {
             throw new NotFound("There is no read-off number " + id + ".");
         }
         List<AnswerRow> answers = mapper.answers(id);
-        return new Standing(row, state(row, answers), answers);
+        return new ReadOffState(row, state(row, answers), answers);
     }
 
     private static ReadOff state(ReadOffRow row, List<AnswerRow> answers) {
@@ -70,7 +70,7 @@ class ReadOffs {
                 pins(row.farId(), row.farPins()),
                 row.tied(),
                 answers.stream()
-                        .map(each -> new ReadOff.Answer(
+                        .map(each -> new ReadOff.PairAnswer(
                                 new ReadOff.Ask(Terminal.of(each.near()), terminals(each.far())), each.joined()))
                         .toList());
     }
@@ -96,8 +96,8 @@ class ReadOffs {
      * @throws Conflict if somebody else has answered meanwhile
      */
     @Transactional
-    public Standing answer(long id, int count, boolean joined, String by) {
-        Standing standing = hold(id, count);
+    public ReadOffState answer(long id, int count, boolean joined, String by) {
+        ReadOffState standing = hold(id, count);
         ReadOff.Ask ask = standing.state().next().orElseThrow(() -> new Conflict("Everything is measured already."));
         AnswerRow row = new AnswerRow(count + 1, ask.near().name(), names(ask.far()), joined);
         mapper.insertAnswer(id, row, by, clock.instant().truncatedTo(ChronoUnit.MILLIS));
@@ -105,15 +105,15 @@ class ReadOffs {
     }
 
     @Transactional
-    public Standing takeBack(long id, int count) {
+    public ReadOffState takeBack(long id, int count) {
         hold(id, count);
         mapper.deleteAnswer(id, count);
         return find(id);
     }
 
-    private Standing hold(long id, int count) {
+    private ReadOffState hold(long id, int count) {
         mapper.lock(id);
-        Standing standing = find(id);
+        ReadOffState standing = find(id);
         if (standing.row().assemblyId() != null) {
             throw new Conflict("This read-off has become an assembly. Change that one.");
         }
@@ -127,7 +127,7 @@ class ReadOffs {
     @Transactional
     public long become(long id, String by) {
         mapper.lock(id);
-        Standing standing = find(id);
+        ReadOffState standing = find(id);
         if (standing.row().assemblyId() != null) {
             return standing.row().assemblyId();
         }
@@ -135,7 +135,7 @@ class ReadOffs {
             throw new Refused("", "The read-off is complete when everything is measured and a wire was found.");
         }
         Assembly assembly = WireList.read(standing.state().wireList())
-                .assembly(standing.row().name(), Kind.CABLE, "Read off a good unit.", Map.of());
+                .assembly(standing.row().name(), AssemblyKind.CABLE, "Read off a good unit.", Map.of());
         long made = wirings.create(assembly, by).assemblyId();
         mapper.setAssembly(id, made);
         return made;

@@ -6,7 +6,7 @@ package zestymarten.web.platform;
  * @param subject what it was done to: a person, a meter, an assembly, a unit; at most 200 characters are kept
  * @param detail what became of it; may be empty
  */
-public record AuditEvent(Kind kind, String subject, String detail) {
+public record AuditEvent(AuditKind kind, String subject, String detail) {
     private static final int LONGEST = 200;
 
     public AuditEvent {
@@ -19,7 +19,7 @@ public record AuditEvent(Kind kind, String subject, String detail) {
     }
 
     /** What happened, with the words for it. */
-    public enum Kind {
+    public enum AuditKind {
         SIGN_IN("signed in"),
         SIGN_IN_FAILED("wrong name or password"),
         SIGN_IN_SLOWED("sign-in slowed down"),
@@ -41,7 +41,7 @@ public record AuditEvent(Kind kind, String subject, String detail) {
 
         private final String words;
 
-        Kind(String words) {
+        AuditKind(String words) {
             this.words = words;
         }
 

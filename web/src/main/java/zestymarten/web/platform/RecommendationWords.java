@@ -6,7 +6,7 @@ import zestymarten.core.analysis.Recommendation;
 public final class RecommendationWords {
     private RecommendationWords() {}
 
-    public static String why(Recommendation.Measurement next) {
+    public static String why(Recommendation.RecommendedMeasurement next) {
         String fault = next.asks()
                 .map(each -> each.kind().replace('_', ' ') + " " + String.join(", ", each.named()))
                 .orElse("");

@@ -155,11 +155,11 @@ class SecurityRules {
                                 "/practice/**",
                                 "/circuit",
                                 "/circuit/sheet.*",
-                                "/family",
+                                "/compare-leads",
                                 "/code")
                         .authenticated()
                         .requestMatchers(
-                                HttpMethod.POST, "/wirings/*/sign-off", "/wirings/*/learnt", "/runs/*/sign-off")
+                                HttpMethod.POST, "/assemblies/*/sign-off", "/assemblies/*/learnt", "/runs/*/sign-off")
                         .hasRole(LEAD)
                         .anyRequest()
                         .hasRole(TECHNICIAN))

@@ -6,14 +6,14 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ModelAttribute;
-import zestymarten.core.job.Decision;
-import zestymarten.core.job.Outcome;
-import zestymarten.core.job.StepState;
+import zestymarten.core.testrun.Decision;
+import zestymarten.core.testrun.RunOutcome;
+import zestymarten.core.testrun.StepState;
 
 /** What every page may ask for: the chosen theme and the words for outcomes and moments. */
 @ControllerAdvice(annotations = Controller.class)
 class Surroundings {
-    private static final Words WORDS = new Words();
+    private static final PageWords WORDS = new PageWords();
 
     /** {@code light} or {@code dark} if it was chosen; empty to follow the system. */
     @ModelAttribute("theme")
@@ -22,22 +22,22 @@ class Surroundings {
     }
 
     @ModelAttribute("words")
-    Words words() {
+    PageWords words() {
         return WORDS;
     }
 
     /** Words for values that lists carry as they are stored. */
-    public static final class Words {
+    public static final class PageWords {
         /** The outcome of a run in words; empty while it is under way. */
         public String outcome(@Nullable String outcome) {
-            return outcome == null ? "under way" : Outcome.valueOf(outcome).word();
+            return outcome == null ? "under way" : RunOutcome.valueOf(outcome).word();
         }
 
         /** The state stroke of an outcome. */
         public String state(@Nullable String outcome) {
             return outcome == null
                     ? StepState.UNTESTED.code()
-                    : Outcome.valueOf(outcome).state().code();
+                    : RunOutcome.valueOf(outcome).state().code();
         }
 
         /** What was decided on a unit. */

@@ -4,13 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import zestymarten.core.assembly.Section;
+import zestymarten.core.assembly.CrossSection;
 import zestymarten.core.quantity.Celsius;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.Problem;
-import zestymarten.core.quantity.ReadingLanguage;
-import zestymarten.core.quantity.Understood;
+import zestymarten.core.quantity.ReadingParser;
 
 /** The fields of a form as they were typed, and what was wrong with those that were asked for so far. */
 public final class Typed {
@@ -63,7 +63,8 @@ public final class Typed {
 
     /** A figure, the usual one where nothing was typed or it made no sense, which is then said. */
     public double figure(String field, double usual) {
-        return above(field, "a figure such as " + Engineering.figure(usual), 0).orElse(usual);
+        return above(field, "a figure such as " + EngineeringFormat.figure(usual), 0)
+                .orElse(usual);
     }
 
     /** A temperature in °C, below zero too; the usual one where nothing was typed or it made no sense, which is then said. */
@@ -75,9 +76,9 @@ public final class Typed {
         return celsius.orElse(usual);
     }
 
-    /** A section, see {@link Section}; empty where nothing was typed or it made no sense, which is then said. */
+    /** A section, see {@link CrossSection}; empty where nothing was typed or it made no sense, which is then said. */
     public OptionalDouble section(String field) {
-        return read(field, Section.mm2(text(field)), Section.EXPECTED);
+        return read(field, CrossSection.mm2(text(field)), CrossSection.EXPECTED);
     }
 
     /** A length in metres, see {@link Metres}; empty where nothing was typed or it made no sense, which is then said. */
@@ -103,7 +104,7 @@ public final class Typed {
         if (text.isEmpty()) {
             return OptionalDouble.empty();
         }
-        if (new ReadingLanguage(false).understand(text) instanceof Understood.Value value && value.value() >= least) {
+        if (new ReadingParser(false).understand(text) instanceof MeterReading.Value value && value.value() >= least) {
             return OptionalDouble.of(value.value());
         }
         refuse(field, "“" + text + "” is not accepted; expected " + expected + ".");

@@ -16,15 +16,15 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import zestymarten.bench.practice.Act;
-import zestymarten.bench.practice.Exercises;
-import zestymarten.bench.practice.Replay;
-import zestymarten.bench.practice.Score;
-import zestymarten.bench.practice.Session;
+import zestymarten.simulator.practice.Act;
+import zestymarten.simulator.practice.Exercises;
+import zestymarten.simulator.practice.Replay;
+import zestymarten.simulator.practice.Score;
+import zestymarten.simulator.practice.Session;
+import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.RecommendationWords;
 import zestymarten.web.platform.Refused;
-import zestymarten.web.wiring.Wirings;
 
 /** The practice room. Whoever is signed in practises for themselves. */
 @Controller
@@ -35,9 +35,9 @@ class PracticeController {
     private static final double TOLD = 0.02;
 
     private final Practices practices;
-    private final Wirings wirings;
+    private final Assemblies wirings;
 
-    PracticeController(Practices practices, Wirings wirings) {
+    PracticeController(Practices practices, Assemblies wirings) {
         this.practices = practices;
         this.wirings = wirings;
     }
@@ -193,10 +193,10 @@ class PracticeController {
     }
 
     /** An act of a replay. */
-    record StepView(int number, String act, String answer, boolean chosen) {}
+    record PracticeStepView(int number, String act, String answer, boolean chosen) {}
 
     /** What it might have been, with its share. */
-    record SuspectView(String text, long percent) {}
+    record PracticeSuspectView(String text, long percent) {}
 
     /** What was certain before an act, and what would have told most. */
     @GetMapping("/{id}/replay")
@@ -206,9 +206,9 @@ class PracticeController {
         if (!session.isDone() || at < 1 || at > events.size()) {
             throw new NotFound("There is no such moment in this session, or it is not over yet.");
         }
-        List<StepView> steps = new ArrayList<>();
+        List<PracticeStepView> steps = new ArrayList<>();
         for (int i = 1; i <= events.size(); i++) {
-            steps.add(new StepView(
+            steps.add(new PracticeStepView(
                     i, events.get(i - 1).act().text(), events.get(i - 1).answer(), i == at));
         }
         Replay replay = Replay.before(session, at - 1);
@@ -222,7 +222,7 @@ class PracticeController {
                 "suspects",
                 replay.suspects().stream()
                         .filter(each -> each.probability() >= TOLD)
-                        .map(each -> new SuspectView(each.text(), Math.round(100 * each.probability())))
+                        .map(each -> new PracticeSuspectView(each.text(), Math.round(100 * each.probability())))
                         .toList());
         model.addAttribute("best", replay.best().map(RecommendationWords::why).orElse(""));
         model.addAttribute(

@@ -7,13 +7,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import zestymarten.bench.practice.Act;
-import zestymarten.bench.practice.Exercise;
-import zestymarten.bench.practice.Session;
 import zestymarten.core.assembly.Connector;
-import zestymarten.core.assembly.State;
+import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.job.Entry;
+import zestymarten.core.testrun.Entry;
+import zestymarten.simulator.practice.Act;
+import zestymarten.simulator.practice.Exercise;
+import zestymarten.simulator.practice.Session;
 import zestymarten.web.drawing.FaceDrawing;
 
 /**
@@ -191,7 +191,7 @@ public record PracticeView(
         exercise.standpoints().stream()
                 .filter(each -> !each.equals(session.place()))
                 .forEach(each -> presses.add(new Press("go " + each, "Go to the " + each)));
-        List<State> states = exercise.assembly().states();
+        List<SwitchState> states = exercise.assembly().states();
         if (states.size() > 1) {
             states.forEach(each -> presses.add(new Press("set " + each.id(), "Set to " + each.id())));
         }

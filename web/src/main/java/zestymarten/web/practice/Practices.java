@@ -8,17 +8,17 @@ import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import zestymarten.bench.practice.Act;
-import zestymarten.bench.practice.Chance;
-import zestymarten.bench.practice.Exercise;
-import zestymarten.bench.practice.Exercises;
-import zestymarten.bench.practice.Session;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.simulator.practice.Act;
+import zestymarten.simulator.practice.Chance;
+import zestymarten.simulator.practice.Exercise;
+import zestymarten.simulator.practice.Exercises;
+import zestymarten.simulator.practice.Session;
+import zestymarten.web.assembly.Assemblies;
+import zestymarten.web.assembly.Revision;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
-import zestymarten.web.wiring.Revision;
-import zestymarten.web.wiring.Wirings;
 
 /** Practice sessions: begun, done act by act, handed back. */
 @Service
@@ -28,17 +28,17 @@ class Practices {
     private static final int MOST_WIRES = 60;
 
     private final PracticeMapper mapper;
-    private final Wirings wirings;
+    private final Assemblies wirings;
     private final Clock clock;
 
-    Practices(PracticeMapper mapper, Wirings wirings, Clock clock) {
+    Practices(PracticeMapper mapper, Assemblies wirings, Clock clock) {
         this.mapper = mapper;
         this.wirings = wirings;
         this.clock = clock;
     }
 
     /** A session as it stands. */
-    record Standing(PracticeRow row, Session session) {}
+    record PracticeState(PracticeRow row, Session session) {}
 
     /** Begins an exercise. */
     @Transactional
@@ -84,13 +84,13 @@ class Practices {
      * @throws NotFound if it is none of theirs
      */
     @Transactional(readOnly = true)
-    public Standing find(long id, String trainee) {
+    public PracticeState find(long id, String trainee) {
         PracticeRow row = Optional.ofNullable(mapper.find(id))
                 .filter(each -> each.trainee().equals(trainee))
                 .orElseThrow(() -> new NotFound("You have no practice session number " + id + "."));
         List<Act> acts =
                 mapper.acts(id).stream().map(each -> Act.of(each).orElseThrow()).toList();
-        return new Standing(row, Session.of(exercise(row), acts));
+        return new PracticeState(row, Session.of(exercise(row), acts));
     }
 
     /**
@@ -101,9 +101,9 @@ class Practices {
      * @throws Conflict if the sender does not know all of them
      */
     @Transactional
-    public Standing act(long id, int count, String typed, String trainee) {
+    public PracticeState act(long id, int count, String typed, String trainee) {
         mapper.lock(id);
-        Standing before = find(id, trainee);
+        PracticeState before = find(id, trainee);
         int done = before.session().events().size();
         if (done != count) {
             throw new Conflict("Something was done in this session meanwhile. Reload the page.");
@@ -117,7 +117,7 @@ class Practices {
             throw new Refused("", objection);
         });
         mapper.insertAct(id, count + 1, act.text(), now());
-        Standing after = find(id, trainee);
+        PracticeState after = find(id, trainee);
         after.session().score().ifPresent(score -> mapper.finish(id, score.points(), now()));
         return after;
     }

@@ -30,18 +30,18 @@ final class Annex {
     private static final String ELLIPSIS = "…";
 
     /** Headings with their left edges in points. */
-    private static final List<Column> COLUMNS = List.of(
-            new Column("no.", 0, 28),
-            new Column("step", 30, 78),
-            new Column("black", 110, 58),
-            new Column("red", 170, 58),
-            new Column("as typed", 230, 52),
-            new Column("read as", 284, 76),
-            new Column("corrected", 362, 52),
-            new Column("limit", 416, 64),
-            new Column("judged", 482, 41));
+    private static final List<AnnexColumn> COLUMNS = List.of(
+            new AnnexColumn("no.", 0, 28),
+            new AnnexColumn("step", 30, 78),
+            new AnnexColumn("black", 110, 58),
+            new AnnexColumn("red", 170, 58),
+            new AnnexColumn("as typed", 230, 52),
+            new AnnexColumn("read as", 284, 76),
+            new AnnexColumn("corrected", 362, 52),
+            new AnnexColumn("limit", 416, 64),
+            new AnnexColumn("judged", 482, 41));
 
-    private record Column(String name, float left, float width) {}
+    private record AnnexColumn(String name, float left, float width) {}
 
     private final PDDocument document = new PDDocument();
     private final PDFont font;
@@ -82,7 +82,7 @@ final class Annex {
                 float top = PDRectangle.A4.getHeight() - MARGIN;
                 put(content, title, MARGIN, top - 12, 520, 9);
                 put(content, "page " + (page + 1) + " of " + pages, MARGIN, MARGIN - 14, 200, SIZE);
-                for (Column column : COLUMNS) {
+                for (AnnexColumn column : COLUMNS) {
                     put(content, column.name(), MARGIN + column.left(), top - 36, column.width(), SIZE);
                 }
                 int to = Math.min(lines.size(), (page + 1) * onAPage);
@@ -105,7 +105,7 @@ final class Annex {
                 line.limitText(),
                 line.takenBack() ? "taken back" : line.judgement());
         for (int i = 0; i < COLUMNS.size(); i++) {
-            Column column = COLUMNS.get(i);
+            AnnexColumn column = COLUMNS.get(i);
             put(content, cells.get(i), MARGIN + column.left(), y, column.width(), SIZE);
         }
     }

@@ -3,10 +3,10 @@ package zestymarten.web.record;
 import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
-import zestymarten.core.job.History;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.testrun.History;
 import zestymarten.web.platform.Times;
-import zestymarten.web.run.Run;
+import zestymarten.web.testrun.RunSnapshot;
 
 /**
  * What the wires of a unit read from test to test, as ready text.
@@ -15,29 +15,30 @@ import zestymarten.web.run.Run;
  * @param wires those that have risen first
  * @param leftOut how many more there are
  */
-record HistoryView(List<String> tests, List<WireView> wires, int leftOut) {
+record HistoryView(List<String> tests, List<WireHistoryView> wires, int leftOut) {
     private static final int SHOWN = 30;
 
     /** A wire with a figure for each test, empty where it was not read in ohms. */
-    record WireView(String wire, List<String> figures, boolean risen, String said) {}
+    record WireHistoryView(String wire, List<String> figures, boolean risen, String said) {}
 
-    static HistoryView of(List<Run> tests) {
-        History history = History.of(tests.stream().map(Run::job).toList());
-        List<WireView> wires = history.wires().stream()
+    static HistoryView of(List<RunSnapshot> tests) {
+        History history = History.of(tests.stream().map(RunSnapshot::job).toList());
+        List<WireHistoryView> wires = history.wires().stream()
                 .sorted(Comparator.comparing(each -> !each.risen()))
                 .limit(SHOWN)
                 .map(HistoryView::view)
                 .toList();
         return new HistoryView(
                 tests.stream()
-                        .map(each -> Times.minute(each.ended().map(Run.End::at).orElse(each.startedAt())))
+                        .map(each -> Times.minute(
+                                each.ended().map(RunSnapshot.RunEnd::at).orElse(each.startedAt())))
                         .toList(),
                 wires,
                 history.wires().size() - wires.size());
     }
 
-    private static WireView view(History.Wire wire) {
-        return new WireView(
+    private static WireHistoryView view(History.WireHistory wire) {
+        return new WireHistoryView(
                 wire.id(),
                 wire.ohms().stream().map(HistoryView::text).toList(),
                 wire.risen(),
@@ -45,6 +46,6 @@ record HistoryView(List<String> tests, List<WireView> wires, int leftOut) {
     }
 
     private static String text(OptionalDouble ohm) {
-        return ohm.isPresent() ? Engineering.text(ohm.getAsDouble(), "Ω") : "";
+        return ohm.isPresent() ? EngineeringFormat.text(ohm.getAsDouble(), "Ω") : "";
     }
 }

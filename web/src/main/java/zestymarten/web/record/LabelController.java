@@ -11,11 +11,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.PublicAddress;
 import zestymarten.web.platform.Qr;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
-import zestymarten.web.wiring.Wirings;
 
 /** Labels of a unit: one for itself with the way to its record, one for each end of every wire. */
 @Controller
@@ -23,11 +23,11 @@ class LabelController {
     private static final MediaType SVG = new MediaType("image", "svg+xml", StandardCharsets.UTF_8);
 
     private final Units units;
-    private final Wirings wirings;
+    private final Assemblies wirings;
     private final Certificates certificates;
     private final PublicAddress publicAddress;
 
-    LabelController(Units units, Wirings wirings, Certificates certificates, PublicAddress publicAddress) {
+    LabelController(Units units, Assemblies wirings, Certificates certificates, PublicAddress publicAddress) {
         this.publicAddress = publicAddress;
         this.units = units;
         this.wirings = wirings;

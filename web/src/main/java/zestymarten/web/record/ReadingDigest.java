@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.web.record.RecordResult.ReadingLine;
 
 /**
@@ -60,8 +60,8 @@ record ReadingDigest(List<ReadingLine> shown, List<Passed> passed, int all, int 
                 lines.size(),
                 least.isEmpty()
                         ? ""
-                        : Engineering.text(least.getAsDouble(), "Ω") + " to "
-                                + Engineering.text(most.getAsDouble(), "Ω"),
+                        : EngineeringFormat.text(least.getAsDouble(), "Ω") + " to "
+                                + EngineeringFormat.text(most.getAsDouble(), "Ω"),
                 lines.get(0).sequence() + " to " + lines.get(lines.size() - 1).sequence());
     }
 

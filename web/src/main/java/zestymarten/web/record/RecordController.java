@@ -15,15 +15,15 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
-import zestymarten.core.job.Decision;
-import zestymarten.web.desk.DeskSheets;
+import zestymarten.core.testrun.Decision;
+import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Csv;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.RunLine;
-import zestymarten.web.run.Runs;
+import zestymarten.web.testrun.RunLine;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
-import zestymarten.web.wiring.Wirings;
+import zestymarten.web.worksheet.Worksheets;
 
 /** Records: past runs, the history of a unit, and one run's certificate as page, PDF and CSV. */
 @Controller
@@ -34,22 +34,22 @@ class RecordController {
     /** Tests of a unit that are compared wire by wire. */
     private static final int COMPARED = 6;
 
-    private final Runs runs;
-    private final Wirings wirings;
+    private final TestRuns runs;
+    private final Assemblies wirings;
     private final Units units;
     private final SealedRecords records;
     private final Certificates certificates;
     private final Releases releases;
-    private final DeskSheets sheets;
+    private final Worksheets sheets;
 
     RecordController(
-            Runs runs,
+            TestRuns runs,
             Units units,
             SealedRecords records,
             Certificates certificates,
             Releases releases,
-            Wirings wirings,
-            DeskSheets sheets) {
+            Assemblies wirings,
+            Worksheets sheets) {
         this.sheets = sheets;
         this.wirings = wirings;
         this.releases = releases;
@@ -61,11 +61,12 @@ class RecordController {
 
     @GetMapping("/records")
     String list(@RequestParam(defaultValue = "") String search, @RequestParam Optional<Instant> before, Model model) {
-        List<RunLine> lines = runs.ended(search.strip(), before.orElse(Runs.ALL), Runs.PAGE);
+        List<RunLine> lines = runs.ended(search.strip(), before.orElse(TestRuns.ALL), TestRuns.PAGE);
         model.addAttribute("lines", lines);
         model.addAttribute("search", search.strip());
         model.addAttribute(
-                "older", lines.size() == Runs.PAGE ? lines.get(lines.size() - 1).endedAt() : null);
+                "older",
+                lines.size() == TestRuns.PAGE ? lines.get(lines.size() - 1).endedAt() : null);
         return "record/list";
     }
 
@@ -82,7 +83,7 @@ class RecordController {
 
     @GetMapping("/runs/{id}/record")
     String page(@PathVariable long id, @RequestParam(name = "seal", defaultValue = "") String paper, Model model) {
-        Run run = runs.find(id);
+        RunSnapshot run = runs.find(id);
         model.addAttribute("record", records.view(run));
         Optional<Seal> seal = records.seal(run);
         model.addAttribute("seal", seal);
@@ -96,7 +97,7 @@ class RecordController {
 
     @GetMapping("/runs/{id}/certificate.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable long id) {
-        Run run = runs.find(id);
+        RunSnapshot run = runs.find(id);
         RecordView view = records.view(run);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
@@ -107,7 +108,7 @@ class RecordController {
     /** Every reading of a test on paper: what a certificate of a long test leaves out. */
     @GetMapping("/runs/{id}/annex.pdf")
     void annex(@PathVariable long id, HttpServletResponse response) throws IOException {
-        Run run = runs.find(id);
+        RunSnapshot run = runs.find(id);
         RecordView view = records.view(run);
         response.setContentType(MediaType.APPLICATION_PDF_VALUE);
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, named(view, " readings.pdf", false));
@@ -133,7 +134,7 @@ class RecordController {
     }
 
     /** The run as a document: what stands on the certificate, and every reading. */
-    @GetMapping(path = "/runs/{id}/run.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    @GetMapping(path = "/runs/{id}/testrun.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<RunDocument> json(@PathVariable long id) {
         RecordView view = records.view(runs.find(id));
         return ResponseEntity.ok()

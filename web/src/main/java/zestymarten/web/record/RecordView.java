@@ -1,6 +1,6 @@
 package zestymarten.web.record;
 
-import zestymarten.web.drawing.WiringDrawing;
+import zestymarten.web.drawing.AssemblyDrawing;
 
 /** A certificate as ready text: the page, the PDF and the CSV are all printed from this one value. */
 record RecordView(
@@ -20,7 +20,7 @@ record RecordView(
         String verdictState,
         String method,
         RecordResult result,
-        WiringDrawing drawing) {
+        AssemblyDrawing drawing) {
     /** The readings as a certificate prints them. */
     public ReadingDigest digest() {
         return ReadingDigest.of(result.readings());

@@ -7,35 +7,35 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import zestymarten.core.analysis.Implied;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.job.Entry;
-import zestymarten.core.job.Found;
-import zestymarten.core.job.Job;
-import zestymarten.core.job.Outcome;
-import zestymarten.core.job.Rules;
-import zestymarten.core.job.StepState;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.judge.Judgement;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.Judgement;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.meter.Conditions;
-import zestymarten.core.meter.Meter;
-import zestymarten.core.plan.Stage;
-import zestymarten.core.plan.Step;
-import zestymarten.core.quantity.Engineering;
-import zestymarten.core.quantity.Understood;
-import zestymarten.web.drawing.WiringDrawing;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.Entry;
+import zestymarten.core.testrun.Rules;
+import zestymarten.core.testrun.RunFinding;
+import zestymarten.core.testrun.RunOutcome;
+import zestymarten.core.testrun.StepState;
+import zestymarten.core.testrun.TestRun;
+import zestymarten.web.drawing.AssemblyDrawing;
 import zestymarten.web.platform.Times;
-import zestymarten.web.run.Run;
+import zestymarten.web.testrun.RunSnapshot;
 
 /** Puts a run into the words and figures of its certificate. */
 @Component
 class RecordViews {
     private static final int MOST_IMPLIED = 200;
 
-    RecordView view(Run run, RecordResult result) {
-        Job job = run.job();
-        Outcome outcome = run.ended().map(Run.End::outcome).orElseGet(job::outcome);
-        Conditions conditions = job.conditions();
+    RecordView view(RunSnapshot run, RecordResult result) {
+        TestRun job = run.job();
+        RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(job::outcome);
+        TestConditions conditions = job.conditions();
         return new RecordView(
                 run.id(),
                 !run.isUnderWay(),
@@ -49,7 +49,7 @@ class RecordViews {
                 conditions.guarded()
                         ? "guarded: reading + U within the limit passes, reading - U beyond it fails"
                         : "simple: up to the limit passes, within U of it is 'marginal'",
-                Engineering.figure(conditions.ambientC()) + " °C",
+                EngineeringFormat.figure(conditions.ambientC()) + " °C",
                 Times.stamp(run.startedAt()) + " by " + run.startedBy(),
                 run.ended()
                         .map(end -> Times.stamp(end.at()) + " by " + end.by())
@@ -58,20 +58,20 @@ class RecordViews {
                 outcome.state().code(),
                 job.approach().method().title() + (job.approach().quick() ? "; resistance only" : ""),
                 result,
-                WiringDrawing.of(
+                AssemblyDrawing.of(
                         job.design().assembly(),
-                        job.findings().stream().map(Found::finding).toList()));
+                        job.findings().stream().map(RunFinding::finding).toList()));
     }
 
     /** What the record says was found, by the rules of today. */
-    RecordResult result(Run run) {
-        Job job = run.job();
-        List<Found> findings = job.findings();
-        Outcome outcome = run.ended().map(Run.End::outcome).orElseGet(job::outcome);
+    RecordResult result(RunSnapshot run) {
+        TestRun job = run.job();
+        List<RunFinding> findings = job.findings();
+        RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(job::outcome);
         return new RecordResult(
                 Rules.VERSION,
                 summary(outcome, findings.size(), job.left()),
-                NotShown.by(job),
+                NotShownWords.by(job),
                 job.implied(MOST_IMPLIED).stream().map(RecordViews::implied).toList(),
                 job.asFound().stream().map(RecordViews::finding).toList(),
                 findings.stream().map(RecordViews::finding).toList(),
@@ -86,20 +86,21 @@ class RecordViews {
                 + pair.from().stream().map(String::valueOf).collect(Collectors.joining(", "));
     }
 
-    private static String meter(Meter meter) {
-        return meter.name() + ": " + Engineering.figure(meter.accuracy() * 100) + " % of reading, "
-                + Engineering.text(meter.resolutionOhm(), "Ω") + " resolution, tone below about "
-                + Engineering.text(meter.toneBelowOhm(), "Ω") + ", up to " + Engineering.text(meter.topOhm(), "Ω");
+    private static String meter(MeterProfile meter) {
+        return meter.name() + ": " + EngineeringFormat.figure(meter.accuracy() * 100) + " % of reading, "
+                + EngineeringFormat.text(meter.resolutionOhm(), "Ω") + " resolution, tone below about "
+                + EngineeringFormat.text(meter.toneBelowOhm(), "Ω") + ", up to "
+                + EngineeringFormat.text(meter.topOhm(), "Ω");
     }
 
-    private static String leads(Conditions conditions) {
+    private static String leads(TestConditions conditions) {
         return conditions.leadsOhm().isEmpty()
                 ? "not read"
-                : Engineering.text(conditions.leadsOhm().getAsDouble(), "Ω") + "; "
+                : EngineeringFormat.text(conditions.leadsOhm().getAsDouble(), "Ω") + "; "
                         + conditions.policy().words();
     }
 
-    private static String summary(Outcome outcome, int findings, long left) {
+    private static String summary(RunOutcome outcome, int findings, long left) {
         String untested =
                 left == 0 ? "" : " " + left + (left == 1 ? " measurement was" : " measurements were") + " not made.";
         return switch (outcome) {
@@ -110,7 +111,7 @@ class RecordViews {
         };
     }
 
-    private static RecordResult.FindingLine finding(Found found) {
+    private static RecordResult.FindingLine finding(RunFinding found) {
         return new RecordResult.FindingLine(
                 found.finding().kind().replace('_', ' '),
                 found.finding().text(),
@@ -120,31 +121,36 @@ class RecordViews {
                 String.join(", ", found.functionsLost()));
     }
 
-    private static RecordResult.ReadingLine reading(Job job, Entry entry) {
+    private static RecordResult.ReadingLine reading(TestRun job, Entry entry) {
         Optional<Judgement> judgement = job.judgement(entry);
-        Optional<Limit> limit = entry.step() instanceof Step.Touch touch
+        Optional<Limit> limit = entry.step() instanceof TestStep.Measurement touch
                         && !touch.isUnderVoltage()
                         && job.expectation(touch) instanceof Expectation.Joined joined
                 ? Optional.of(joined.limit())
                 : Optional.empty();
         String corrected = judgement
                 .filter(each -> each.correctedOhm().isPresent())
-                .map(each -> Engineering.figure(each.correctedOhm().getAsDouble()))
+                .map(each -> EngineeringFormat.figure(each.correctedOhm().getAsDouble()))
                 .orElse("");
         Optional<Entry.Content.Reading> typed =
                 entry.content() instanceof Entry.Content.Reading reading ? Optional.of(reading) : Optional.empty();
-        Optional<InsulationLimit> least =
-                entry.step() instanceof Step.Touch touch && touch.isUnderVoltage() && touch.stage() != Stage.WITHSTAND
-                        ? Optional.of(job.least(touch))
-                        : Optional.empty();
-        boolean apart = entry.step() instanceof Step.Touch touch && !touch.isUnderVoltage() && limit.isEmpty();
+        Optional<InsulationLimit> least = entry.step() instanceof TestStep.Measurement touch
+                        && touch.isUnderVoltage()
+                        && touch.stage() != Stage.WITHSTAND
+                ? Optional.of(job.least(touch))
+                : Optional.empty();
+        boolean apart =
+                entry.step() instanceof TestStep.Measurement touch && !touch.isUnderVoltage() && limit.isEmpty();
         return new RecordResult.ReadingLine(
                 entry.sequence(),
                 entry.step().stage().title(),
                 entry.step().fold(probes -> "", touch -> touch.black().name(), RecordViews::deed),
-                entry.step() instanceof Step.Touch touch ? touch.red().name() : "",
+                entry.step() instanceof TestStep.Measurement touch ? touch.red().name() : "",
                 setup(entry.step()),
-                entry.step() instanceof Step.Touch touch && !touch.state().isEmpty() ? touch.state() : "rest",
+                entry.step() instanceof TestStep.Measurement touch
+                                && !touch.state().isEmpty()
+                        ? touch.state()
+                        : "rest",
                 typed.map(Entry.Content.Reading::asTyped).orElse(""),
                 job.told(entry),
                 typed.map(each -> figure(each.meaning())).orElse(""),
@@ -153,13 +159,13 @@ class RecordViews {
                 corrected,
                 judgement
                         .filter(each -> each.correctedOhm().isPresent())
-                        .map(each -> Engineering.text(each.correctedOhm().getAsDouble(), "Ω"))
+                        .map(each -> EngineeringFormat.text(each.correctedOhm().getAsDouble(), "Ω"))
                         .orElse(""),
-                limit.map(each -> Engineering.figure(each.low().value()))
+                limit.map(each -> EngineeringFormat.figure(each.low().value()))
                         .or(() -> least.map(
-                                each -> Engineering.figure(each.least().value())))
+                                each -> EngineeringFormat.figure(each.least().value())))
                         .orElse(""),
-                limit.map(each -> Engineering.figure(each.high().value())).orElse(""),
+                limit.map(each -> EngineeringFormat.figure(each.high().value())).orElse(""),
                 limit.map(each -> "maximum " + each.high().text())
                         .or(() -> least.map(each -> "minimum " + each.least().text()))
                         .orElse(apart ? "apart" : ""),
@@ -176,28 +182,30 @@ class RecordViews {
                 entry.by());
     }
 
-    private static Optional<String> withstand(Job job, Entry entry) {
-        boolean asked =
-                entry.step() instanceof Step.Touch touch && touch.isUnderVoltage() && touch.stage() == Stage.WITHSTAND;
+    private static Optional<String> withstand(TestRun job, Entry entry) {
+        boolean asked = entry.step() instanceof TestStep.Measurement touch
+                && touch.isUnderVoltage()
+                && touch.stage() == Stage.WITHSTAND;
         return asked
                 ? job.approach()
                         .withstand()
-                        .map(rule -> "Maximum " + Engineering.text(rule.mostA(), "A") + " of leakage at "
-                                + Engineering.text(rule.volts(), "V") + (rule.alternates() ? " AC" : " DC")
+                        .map(rule -> "Maximum " + EngineeringFormat.text(rule.mostA(), "A") + " of leakage at "
+                                + EngineeringFormat.text(rule.volts(), "V") + (rule.alternates() ? " AC" : " DC")
                                 + ": the figure given for this test.")
                 : Optional.empty();
     }
 
     /** What the readings over the time under voltage say of each piece. */
-    private static List<String> insulation(Job job) {
+    private static List<String> insulation(TestRun job) {
         return job.steps(Stage.INSULATION)
-                .filter(step -> step instanceof Step.Touch touch && touch.red().isFrame())
-                .map(Step.Touch.class::cast)
+                .filter(step -> step instanceof TestStep.Measurement touch
+                        && touch.red().isFrame())
+                .map(TestStep.Measurement.class::cast)
                 .filter(touch -> !job.absorption(touch).points().isEmpty())
                 .map(touch -> touch.black() + ": "
                         + job.absorption(touch).points().stream()
-                                .map(each -> Engineering.text(each.ohm(), "Ω") + " after "
-                                        + Engineering.text(each.seconds(), "s"))
+                                .map(each -> EngineeringFormat.text(each.ohm(), "Ω") + " after "
+                                        + EngineeringFormat.text(each.seconds(), "s"))
                                 .collect(Collectors.joining(", "))
                         + ". "
                         + String.join(
@@ -205,7 +213,7 @@ class RecordViews {
                 .toList();
     }
 
-    private static String complaint(Job job) {
+    private static String complaint(TestRun job) {
         if (!job.complaint().isOfSomething()) {
             return "none reported";
         }
@@ -213,7 +221,7 @@ class RecordViews {
         return left.isEmpty() ? "all of it explained" : "not explained: " + String.join(", ", left);
     }
 
-    static String deed(Step.Act act) {
+    static String deed(TestStep.ManualStep act) {
         String name = act.deed().name().toLowerCase(Locale.ROOT).replace('_', ' ');
         return act.subject().isEmpty() ? name : name + ": " + act.subject();
     }
@@ -222,36 +230,36 @@ class RecordViews {
         return entry.content() instanceof Entry.Content.Skip ? "skipped" : "done";
     }
 
-    private static String setup(Step step) {
-        return step instanceof Step.Touch touch
+    private static String setup(TestStep step) {
+        return step instanceof TestStep.Measurement touch
                 ? touch.ties().stream()
                         .map(tie -> tie.stream().map(Terminal::name).collect(Collectors.joining("+")))
                         .collect(Collectors.joining(" "))
                 : "";
     }
 
-    private static String unit(Understood meaning) {
-        Understood.Unit unit = meaning instanceof Understood.Value value ? value.unit() : Understood.Unit.OHM;
+    private static String unit(MeterReading meaning) {
+        MeterReading.Unit unit = meaning instanceof MeterReading.Value value ? value.unit() : MeterReading.Unit.OHM;
         return figure(meaning).isEmpty() ? "" : unit.name().toLowerCase(Locale.ROOT);
     }
 
-    private static RecordResult.RepairLine repair(Job job, Entry entry) {
+    private static RecordResult.RepairLine repair(TestRun job, Entry entry) {
         Entry.Content.Repair repair = (Entry.Content.Repair) entry.content();
         return new RecordResult.RepairLine(
                 "no. " + entry.sequence(),
-                ((Step.Act) entry.step()).subject() + ": " + job.told(entry),
+                ((TestStep.ManualStep) entry.step()).subject() + ": " + job.told(entry),
                 repair.cause(),
                 repair.prevention(),
                 entry.by());
     }
 
-    private static String figure(Understood meaning) {
+    private static String figure(MeterReading meaning) {
         return meaning.figure().isPresent()
-                ? Engineering.figure(meaning.figure().getAsDouble())
+                ? EngineeringFormat.figure(meaning.figure().getAsDouble())
                 : "";
     }
 
-    private static String qualifier(Understood meaning) {
-        return meaning instanceof Understood.Value ? "" : meaning.kind();
+    private static String qualifier(MeterReading meaning) {
+        return meaning instanceof MeterReading.Value ? "" : meaning.kind();
     }
 }

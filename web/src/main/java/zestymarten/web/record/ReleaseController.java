@@ -7,7 +7,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import zestymarten.core.job.Decision;
+import zestymarten.core.testrun.Decision;
 
 /** What happens to a unit after its test, and who signs for it. */
 @Controller

@@ -11,17 +11,17 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import zestymarten.core.job.Decision;
-import zestymarten.core.job.Outcome;
 import zestymarten.core.quantity.Problem;
+import zestymarten.core.testrun.Decision;
+import zestymarten.core.testrun.RunOutcome;
+import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.Refused;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.Runs;
-import zestymarten.web.unit.Due;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
+import zestymarten.web.unit.DueDate;
 import zestymarten.web.unit.Units;
-import zestymarten.web.wiring.Wirings;
 
 /** Decides what happens to units after their test, and takes the signature of a second role. */
 @Service
@@ -29,17 +29,17 @@ class Releases {
     private static final int LONGEST_NOTE = 500;
 
     private final ReleaseMapper mapper;
-    private final Runs runs;
+    private final TestRuns runs;
     private final Units units;
-    private final Wirings wirings;
+    private final Assemblies wirings;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
     Releases(
             ReleaseMapper mapper,
-            Runs runs,
+            TestRuns runs,
             Units units,
-            Wirings wirings,
+            Assemblies wirings,
             ApplicationEventPublisher events,
             Clock clock) {
         this.events = events;
@@ -51,7 +51,7 @@ class Releases {
     }
 
     /** How a run stands after its end. */
-    record Standing(
+    record ReleaseState(
             Decision suggested, boolean needsSignOff, Optional<ReleaseRow> release, Optional<SignOffRow> signOff) {
 
         /** Whether a lead hand still has to sign. */
@@ -61,23 +61,23 @@ class Releases {
     }
 
     @Transactional(readOnly = true)
-    Standing of(Run run) {
-        return new Standing(
+    ReleaseState of(RunSnapshot run) {
+        return new ReleaseState(
                 Decision.after(outcome(run)),
                 wirings.needsSignOff(run.revision().assemblyId()),
                 Optional.ofNullable(mapper.lastOf(run.id())),
                 Optional.ofNullable(mapper.signOffOf(run.id())));
     }
 
-    private static Outcome outcome(Run run) {
-        return run.ended().map(Run.End::outcome).orElse(Outcome.INCOMPLETE);
+    private static RunOutcome outcome(RunSnapshot run) {
+        return run.ended().map(RunSnapshot.RunEnd::outcome).orElse(RunOutcome.INCOMPLETE);
     }
 
     /** When a unit is due again, as typed. */
     record DueForm(String on, String hours, String cycles) {
-        Due read(LocalDate today) {
+        DueDate read(LocalDate today) {
             List<Problem> problems = new ArrayList<>();
-            Due due = new Due(date(today, problems), hours(problems), cycles(problems));
+            DueDate due = new DueDate(date(today, problems), hours(problems), cycles(problems));
             if (!problems.isEmpty()) {
                 throw new Refused(problems);
             }
@@ -135,8 +135,8 @@ class Releases {
      */
     @Transactional
     public void decide(long runId, Decision decision, DueForm form, String note, String by, boolean lead) {
-        Run run = held(runId);
-        Due due = form.read(LocalDate.now(clock));
+        RunSnapshot run = held(runId);
+        DueDate due = form.read(LocalDate.now(clock));
         decision.refusal(outcome(run), lead, due.isSaid()).ifPresent(reason -> {
             throw new Refused("decision", reason);
         });
@@ -158,8 +158,8 @@ class Releases {
     /** A lead hand, who did not make the test, signs for it. */
     @Transactional
     public void sign(long runId, String note, String by) {
-        Run run = held(runId);
-        Standing standing = of(run);
+        RunSnapshot run = held(runId);
+        ReleaseState standing = of(run);
         boolean own = by.equals(run.startedBy())
                 || run.ended().filter(end -> end.by().equals(by)).isPresent();
         if (own) {
@@ -179,21 +179,21 @@ class Releases {
         }
     }
 
-    private void tell(Run run, String what) {
+    private void tell(RunSnapshot run, String what) {
         events.publishEvent(new AuditEvent(
-                AuditEvent.Kind.RELEASE,
+                AuditEvent.AuditKind.RELEASE,
                 run.revision().assembly().name() + " " + run.serial(),
                 what + ", test " + run.id()));
     }
 
     /** The run, with its unit held until the transaction ends: of two decisions at once the last counts altogether. */
-    private Run held(long runId) {
+    private RunSnapshot held(long runId) {
         units.hold(runs.find(runId).unitId());
         return ended(runId);
     }
 
-    private Run ended(long runId) {
-        Run run = runs.find(runId);
+    private RunSnapshot ended(long runId) {
+        RunSnapshot run = runs.find(runId);
         if (run.isUnderWay()) {
             throw new Conflict("This test is still under way. End it first.");
         }

@@ -9,9 +9,9 @@ import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.RunEnded;
-import zestymarten.web.run.Runs;
+import zestymarten.web.testrun.RunEnded;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
 
 /** The records of ended tests, kept when the test ends and read as they were kept. */
 @Service
@@ -20,10 +20,10 @@ class SealedRecords {
 
     private final RecordMapper mapper;
     private final RecordViews views;
-    private final Runs runs;
+    private final TestRuns runs;
     private final JsonMapper json;
 
-    SealedRecords(RecordMapper mapper, RecordViews views, Runs runs, JsonMapper json) {
+    SealedRecords(RecordMapper mapper, RecordViews views, TestRuns runs, JsonMapper json) {
         this.mapper = mapper;
         this.views = views;
         this.runs = runs;
@@ -34,14 +34,14 @@ class SealedRecords {
 
     /** What the record of a test says: as it was kept, or of one under way as it stands now. */
     @Transactional(readOnly = true)
-    public RecordView view(Run run) {
+    public RecordView view(RunSnapshot run) {
         String kept = run.isUnderWay() ? null : mapper.document(run.id());
         return views.view(run, kept == null ? views.result(run) : json.readValue(kept, RecordResult.class));
     }
 
     /** The seal of an ended test, and whether its data are still those that were sealed; none for one under way. */
     @Transactional(readOnly = true)
-    public Optional<Seal> seal(Run run) {
+    public Optional<Seal> seal(RunSnapshot run) {
         return Optional.ofNullable(mapper.seal(run.id())).map(hash -> new Seal(hash, mapper.verify(run.id())));
     }
 
@@ -62,7 +62,7 @@ class SealedRecords {
         }
     }
 
-    private void keep(Run run) {
+    private void keep(RunSnapshot run) {
         RecordResult result = views.result(run);
         mapper.insert(run.id(), result.rules(), json.writeValueAsString(result));
     }

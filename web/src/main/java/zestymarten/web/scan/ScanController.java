@@ -20,19 +20,19 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.job.Job;
-import zestymarten.core.quantity.Engineering;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.scan.Points;
-import zestymarten.core.scan.Program;
+import zestymarten.core.scan.ProgramReview;
 import zestymarten.core.scan.ProgramText;
-import zestymarten.core.scan.Review;
+import zestymarten.core.scan.ScanProgram;
 import zestymarten.core.scan.Taken;
+import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.StaveDrawing;
 import zestymarten.web.meter.StandIns;
 import zestymarten.web.platform.Refused;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.Runs;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
 
 /** The scanning program of a run: shown, checked, changed as a file, carried out. */
 @Controller
@@ -41,22 +41,23 @@ class ScanController {
     private static final int LONGEST = 2_000_000;
     private static final double DWELL_S = 60;
 
-    private final Runs runs;
+    private final TestRuns runs;
     private final Scans scans;
 
-    ScanController(Runs runs, Scans scans) {
+    ScanController(TestRuns runs, Scans scans) {
         this.runs = runs;
         this.scans = scans;
     }
 
     /** What a form of the page carries; each empty where it was not said. */
-    record Form(String program, String zeros, String address, String dwell) {
-        static Form of(Map<String, String> fields) {
-            return new Form(
+    record ScanForm(String program, String zeros, String address, String dwell) {
+        static ScanForm of(Map<String, String> fields) {
+            return new ScanForm(
                     fields.getOrDefault("program", "").strip(),
                     fields.getOrDefault("zeros", "").strip(),
                     fields.getOrDefault("address", StandIns.SCANNER).strip(),
-                    fields.getOrDefault("dwell", Engineering.figure(DWELL_S)).strip());
+                    fields.getOrDefault("dwell", EngineeringFormat.figure(DWELL_S))
+                            .strip());
         }
 
         double dwellS() {
@@ -70,7 +71,7 @@ class ScanController {
             return seconds;
         }
 
-        Optional<Program> imported() {
+        Optional<ScanProgram> imported() {
             if (program.isEmpty()) {
                 return Optional.empty();
             }
@@ -96,13 +97,14 @@ class ScanController {
 
     @GetMapping
     String page(@PathVariable long id, @RequestParam Map<String, String> fields, Model model) {
-        return shown(runs.find(id), Form.of(fields), Optional.empty(), model);
+        return shown(runs.find(id), ScanForm.of(fields), Optional.empty(), model);
     }
 
     @GetMapping("/program.csv")
     ResponseEntity<byte[]> program(@PathVariable long id, @RequestParam Map<String, String> fields) {
-        Run run = runs.find(id);
-        String text = ProgramText.write(Program.of(run.job(), Form.of(fields).dwellS()));
+        RunSnapshot run = runs.find(id);
+        String text =
+                ProgramText.write(ScanProgram.of(run.job(), ScanForm.of(fields).dwellS()));
         String name = run.serial().replaceAll("[^A-Za-z0-9-]", "_") + "-program.csv";
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
@@ -115,39 +117,39 @@ class ScanController {
     /** A program of a file, or changed by hand, before it is carried out. */
     @PostMapping("/check")
     String check(@PathVariable long id, @RequestParam Map<String, String> fields, Model model) {
-        return shown(runs.find(id), Form.of(fields), Optional.empty(), model);
+        return shown(runs.find(id), ScanForm.of(fields), Optional.empty(), model);
     }
 
     @PostMapping("/zeros")
     String zeros(@PathVariable long id, @RequestParam Map<String, String> fields, Model model) {
-        Form form = Form.of(fields);
-        Zeros zeros = scans.zeros(id, form.address());
+        ScanForm form = ScanForm.of(fields);
+        ScanNulls zeros = scans.zeros(id, form.address());
         return shown(
                 runs.find(id),
-                new Form(form.program(), zeros.text(), form.address(), form.dwell()),
+                new ScanForm(form.program(), zeros.text(), form.address(), form.dwell()),
                 Optional.empty(),
                 model);
     }
 
     @PostMapping("/go")
     String go(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who, Model model) {
-        Form form = Form.of(fields);
-        Scans.Scan scan =
-                scans.scan(id, form.imported(), Zeros.of(form.zeros()), form.address(), form.dwellS(), who.getName());
+        ScanForm form = ScanForm.of(fields);
+        Scans.Scan scan = scans.scan(
+                id, form.imported(), ScanNulls.of(form.zeros()), form.address(), form.dwellS(), who.getName());
         return shown(runs.find(id), form, Optional.of(scan), model);
     }
 
-    private static String shown(Run run, Form form, Optional<Scans.Scan> scan, Model model) {
-        Job job = run.job();
+    private static String shown(RunSnapshot run, ScanForm form, Optional<Scans.Scan> scan, Model model) {
+        TestRun job = run.job();
         Points points = Points.of(job.design().assembly());
-        Program program = form.imported().orElseGet(() -> Program.of(job, form.dwellS()));
+        ScanProgram program = form.imported().orElseGet(() -> ScanProgram.of(job, form.dwellS()));
         Map<Integer, String> states = new HashMap<>();
-        List<Taken> drawn = scan.map(
-                        each -> each.reads().stream().map(Scans.Read::taken).toList())
+        List<Taken> drawn = scan.map(each ->
+                        each.reads().stream().map(Scans.ScanReading::taken).toList())
                 .orElseGet(() -> program.taken(points));
         if (scan.isPresent()) {
             List<Taken> numbered = new ArrayList<>();
-            for (Scans.Read each : scan.get().reads()) {
+            for (Scans.ScanReading each : scan.get().reads()) {
                 int number = numbered.size() + 1;
                 states.put(number, each.within() ? "good" : "fault");
                 numbered.add(new Taken(
@@ -161,39 +163,40 @@ class ScanController {
         }
         model.addAttribute("run", run);
         model.addAttribute("form", form);
-        model.addAttribute("zeroed", zeroed(Zeros.of(form.zeros())));
+        model.addAttribute("zeroed", zeroed(ScanNulls.of(form.zeros())));
         model.addAttribute("stave", StaveDrawing.of(points, drawn, states));
-        model.addAttribute("review", view(Review.of(program, job.design(), Review.Pace.USUAL)));
+        model.addAttribute("review", view(ProgramReview.of(program, job.design(), ProgramReview.ScanPace.USUAL)));
         model.addAttribute("empty", program.actions().isEmpty());
         model.addAttribute("text", ProgramText.write(program));
         model.addAttribute("left", job.left());
         model.addAttribute("stopped", scan.map(Scans.Scan::stopped).orElse(""));
         model.addAttribute("scanned", scan.isPresent());
-        String most = "more than " + Engineering.text(job.conditions().meter().topOhm(), "Ω");
+        String most =
+                "more than " + EngineeringFormat.text(job.conditions().meter().topOhm(), "Ω");
         model.addAttribute("reads", scan.map(each -> reads(each, most)).orElse(List.of()));
         return "scan/scan";
     }
 
-    private static String zeroed(Zeros zeros) {
+    private static String zeroed(ScanNulls zeros) {
         return zeros.areRead()
                 ? zeros.ohms().size() + " points zeroed: "
-                        + Engineering.text(
+                        + EngineeringFormat.text(
                                 zeros.ohms().stream()
                                         .mapToDouble(each -> each)
                                         .min()
                                         .orElse(0),
                                 "Ω") + " to "
-                        + Engineering.text(
+                        + EngineeringFormat.text(
                                 zeros.ohms().stream()
                                         .mapToDouble(each -> each)
                                         .max()
                                         .orElse(0),
                                 "Ω")
-                        + "; what is left is " + Engineering.text(zeros.residual(), "Ω")
+                        + "; what is left is " + EngineeringFormat.text(zeros.residual(), "Ω")
                 : "";
     }
 
-    private static ReviewView view(Review review) {
+    private static ReviewView view(ProgramReview review) {
         long more = review.neverCount() - review.never().size();
         boolean clean = review.problems().isEmpty()
                 && review.neverCount() == 0
@@ -215,7 +218,7 @@ class ScanController {
     /** @param most what an over-range mark says */
     private static List<ReadView> reads(Scans.Scan scan, String most) {
         List<ReadView> views = new ArrayList<>();
-        for (Scans.Read each : scan.reads()) {
+        for (Scans.ScanReading each : scan.reads()) {
             views.add(new ReadView(
                     views.size() + 1,
                     names(each.taken()),

@@ -15,24 +15,24 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import zestymarten.core.analysis.FarEnd;
+import zestymarten.core.analysis.LinkedFarEnds;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.job.Job;
-import zestymarten.core.job.StepState;
-import zestymarten.core.judge.Quantity;
-import zestymarten.core.plan.Deed;
-import zestymarten.core.plan.Stage;
-import zestymarten.core.plan.Step;
-import zestymarten.core.scan.Action;
-import zestymarten.core.scan.Contact;
+import zestymarten.core.judgement.Quantity;
 import zestymarten.core.scan.Points;
-import zestymarten.core.scan.Program;
+import zestymarten.core.scan.ScanAction;
+import zestymarten.core.scan.ScanContact;
+import zestymarten.core.scan.ScanProgram;
 import zestymarten.core.scan.Taken;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.StepState;
+import zestymarten.core.testrun.TestRun;
 import zestymarten.web.meter.Instruments;
 import zestymarten.web.meter.Talk;
 import zestymarten.web.platform.Refused;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.Runs;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
 
 /** Carries a program out on a scanning switch, and enters what it reads in the run. */
 @Service
@@ -52,10 +52,10 @@ class Scans {
     private static final String SET = "scanner, every point zeroed";
     private static final double TESTER_TOP_OHM = 2e9;
 
-    private final Runs runs;
+    private final TestRuns runs;
     private final Instruments instruments;
 
-    Scans(Runs runs, Instruments instruments) {
+    Scans(TestRuns runs, Instruments instruments) {
         this.runs = runs;
         this.instruments = instruments;
     }
@@ -66,17 +66,17 @@ class Scans {
      * @param shown as it was entered
      * @param kept whether it belongs to the run and was kept there
      */
-    record Read(Taken taken, String shown, boolean within, boolean kept) {}
+    record ScanReading(Taken taken, String shown, boolean within, boolean kept) {}
 
     /**
      * What came of a scan.
      *
      * @param stopped why it ended before the end; empty where it did not
      */
-    record Scan(List<Read> reads, String stopped) {}
+    record Scan(List<ScanReading> reads, String stopped) {}
 
     /** Reads the path of every point, with the plug on that joins all points. */
-    Zeros zeros(long runId, String address) {
+    ScanNulls zeros(long runId, String address) {
         Points points = Points.of(runs.find(runId).job().design().assembly());
         int count = points.terminals().size();
         if (count < FEWEST_POINTS) {
@@ -85,12 +85,12 @@ class Scans {
         }
         try (Talk talk = opened(address, runId, points)) {
             talk.hands(List.of("SIM:PLUG ON"));
-            List<FarEnd.Read> reads = new ArrayList<>();
+            List<LinkedFarEnds.LinkedReading> reads = new ArrayList<>();
             for (int point = 2; point <= count; point++) {
                 reads.add(pair(talk, 1, point));
             }
             reads.add(pair(talk, 2, 3));
-            FarEnd paths = FarEnd.of(count, reads);
+            LinkedFarEnds paths = LinkedFarEnds.of(count, reads);
             List<Double> ohms = new ArrayList<>();
             for (int i = 0; i < count; i++) {
                 ohms.add(paths.ohm(i)
@@ -99,15 +99,15 @@ class Scans {
             }
             double again = pair(talk, 1, 2).ohm().orElse(0);
             talk.hands(List.of("SIM:PLUG OFF"));
-            return new Zeros(Math.abs(again - ohms.get(0) - ohms.get(1)), ohms);
+            return new ScanNulls(Math.abs(again - ohms.get(0) - ohms.get(1)), ohms);
         }
     }
 
-    private static FarEnd.Read pair(Talk talk, int first, int second) {
+    private static LinkedFarEnds.LinkedReading pair(Talk talk, int first, int second) {
         talk.command("ROUT:OPEN:ALL;ROUT:CLOS (@A!" + first + ",B!" + second + ")");
         double ohm = talk.figure("MEAS:RES?");
         boolean through = ohm < OVER_RANGE;
-        return new FarEnd.Read(
+        return new LinkedFarEnds.LinkedReading(
                 first - 1, second - 1, through, through ? OptionalDouble.of(ohm) : OptionalDouble.empty());
     }
 
@@ -128,14 +128,14 @@ class Scans {
      * @param imported the program of a file; empty for that of the run
      * @throws Refused if nothing may be measured yet, or the scanner does not answer; what was read before is kept
      */
-    Scan scan(long runId, Optional<Program> imported, Zeros zeros, String address, double dwellS, String by) {
+    Scan scan(long runId, Optional<ScanProgram> imported, ScanNulls zeros, String address, double dwellS, String by) {
         mustBeAllowed(runs.find(runId));
         takeZero(runId, zeros, by);
-        List<Read> reads = new ArrayList<>();
+        List<ScanReading> reads = new ArrayList<>();
         String stopped = "";
         for (int pass = 0; pass < MOST_PASSES && stopped.isEmpty(); pass++) {
-            Job job = runs.find(runId).job();
-            Program program = imported.orElseGet(() -> Program.of(job, dwellS));
+            TestRun job = runs.find(runId).job();
+            ScanProgram program = imported.orElseGet(() -> ScanProgram.of(job, dwellS));
             if (program.actions().isEmpty() || (imported.isPresent() && pass > 0)) {
                 break;
             }
@@ -144,7 +144,7 @@ class Scans {
         return new Scan(reads, stopped);
     }
 
-    private static void mustBeAllowed(Run run) {
+    private static void mustBeAllowed(RunSnapshot run) {
         if (!run.isUnderWay()) {
             throw new Refused("", "This test was ended. Nothing more is measured in it.");
         }
@@ -156,21 +156,23 @@ class Scans {
     }
 
     /** Another set of leads than the technician's own, whose zero is what is left after every point's own is taken off. */
-    private void takeZero(long runId, Zeros zeros, String by) {
-        Job job = runs.find(runId).job();
+    private void takeZero(long runId, ScanNulls zeros, String by) {
+        TestRun job = runs.find(runId).job();
         if (!zeros.areRead() || job.accessories().equals(SET)) {
             return;
         }
-        job = enter(runId, job, new Step.Act(Deed.ACCESSORIES, SET), "", by);
-        job = enter(runId, job, new Step.Probes(Step.Probes.Question.TONE), "b", by);
-        enter(runId, job, new Step.Probes(Step.Probes.Question.OHMS), figure(zeros.residual()), by);
+        job = enter(runId, job, new TestStep.ManualStep(ManualAction.ACCESSORIES, SET), "", by);
+        job = enter(runId, job, new TestStep.LeadCheck(TestStep.LeadCheck.LeadQuestion.TONE), "b", by);
+        enter(runId, job, new TestStep.LeadCheck(TestStep.LeadCheck.LeadQuestion.OHMS), figure(zeros.residual()), by);
     }
 
     /** Enters what was read; the job as it is then. */
-    private Job enter(long runId, Job job, Step step, String typed, String by) {
-        Runs.Answer answer = runs.enter(
-                runId, new Runs.Sent(UUID.randomUUID(), step, job.nextTouch(step), typed, OptionalInt.empty()), by);
-        return answer instanceof Runs.Answer.Kept kept ? kept.run().job() : job;
+    private TestRun enter(long runId, TestRun job, TestStep step, String typed, String by) {
+        TestRuns.EntryAnswer answer = runs.enter(
+                runId, new TestRuns.Sent(UUID.randomUUID(), step, job.nextTouch(step), typed, OptionalInt.empty()), by);
+        return answer instanceof TestRuns.EntryAnswer.EntryKept kept
+                ? kept.run().job()
+                : job;
     }
 
     private static String figure(double ohm) {
@@ -184,27 +186,27 @@ class Scans {
     /** One program carried out once. */
     private final class Pass {
         private final long runId;
-        private final Zeros zeros;
-        private final Program program;
+        private final ScanNulls zeros;
+        private final ScanProgram program;
         private final String by;
         private final Points points;
-        private final Map<String, Step.Touch> steps = new HashMap<>();
-        private Job job;
+        private final Map<String, TestStep.Measurement> steps = new HashMap<>();
+        private TestRun job;
         private double waited;
         private boolean continuous = true;
 
-        Pass(long runId, Zeros zeros, Program program, String by) {
+        Pass(long runId, ScanNulls zeros, ScanProgram program, String by) {
             this.runId = runId;
             this.zeros = zeros;
             this.program = program;
             this.by = by;
             job = runs.find(runId).job();
             points = Points.of(job.design().assembly());
-            Program.touches(job)
+            ScanProgram.touches(job)
                     .forEach(each -> steps.putIfAbsent(
                             key(
-                                    Program.side(each, each.black()),
-                                    Program.side(each, each.red()),
+                                    ScanProgram.side(each, each.black()),
+                                    ScanProgram.side(each, each.red()),
                                     each.state(),
                                     each.isUnderVoltage()),
                             each));
@@ -222,15 +224,15 @@ class Scans {
         }
 
         /** Why it stopped before its end; empty where it did not. */
-        String on(String address, List<Read> reads) {
+        String on(String address, List<ScanReading> reads) {
             Iterator<Taken> taken = program.taken(points).iterator();
             try (Talk talk = opened(address, runId, points)) {
-                for (Action action : program.actions()) {
-                    if (action instanceof Action.Await await && !talk.isStandIn()) {
+                for (ScanAction action : program.actions()) {
+                    if (action instanceof ScanAction.Await await && !talk.isStandIn()) {
                         return "Set switches and relays to '" + await.state()
                                 + "', then scan again; what was read before is saved.";
                     }
-                    if (action instanceof Action.Measure measure) {
+                    if (action instanceof ScanAction.MeasureContacts measure) {
                         Taken now = taken.next();
                         if (measure.quantity() == Quantity.INSULATION && !continuous) {
                             return "Something has not passed its limits: no test voltage is switched on.";
@@ -245,7 +247,7 @@ class Scans {
             return "";
         }
 
-        private void prepare(Talk talk, Action action) {
+        private void prepare(Talk talk, ScanAction action) {
             action.fold(
                     close -> command(talk, "ROUT:CLOS (@" + channels(close.contacts()) + ")"),
                     open -> command(talk, "ROUT:OPEN (@" + channels(open.contacts()) + ")"),
@@ -261,11 +263,11 @@ class Scans {
             return true;
         }
 
-        private static String channels(List<Contact> contacts) {
-            return contacts.stream().map(Contact::toString).collect(Collectors.joining(","));
+        private static String channels(List<ScanContact> contacts) {
+            return contacts.stream().map(ScanContact::toString).collect(Collectors.joining(","));
         }
 
-        private Read measured(Talk talk, Action.Measure measure, Taken now) {
+        private ScanReading measured(Talk talk, ScanAction.MeasureContacts measure, Taken now) {
             boolean ohms = measure.quantity() == Quantity.RESISTANCE;
             double read = ohms ? talk.figure("MEAS:RES?") : underVoltage(talk, measure);
             double paths = ohms ? zeros.of(now.a(), points) + zeros.of(now.b(), points) : 0;
@@ -274,23 +276,24 @@ class Scans {
                     ? read >= OVER_RANGE ? "OL" : figure(value)
                     : (read >= OVER_RANGE ? ">" + figure(TESTER_TOP_OHM) : figure(value)) + "@"
                             + figure(measure.dwellS());
-            Optional<Step.Touch> step = Optional.ofNullable(steps.get(key(now.a(), now.b(), now.state(), !ohms)));
+            Optional<TestStep.Measurement> step =
+                    Optional.ofNullable(steps.get(key(now.a(), now.b(), now.state(), !ohms)));
             step.ifPresent(each -> job = enter(runId, job, each, shown, by));
             boolean within = step.isPresent()
                     ? isWell(step.get())
                     : value >= measure.lowOhm() * (ohms && measure.expectsWayThrough() ? 0 : 1)
                             && value <= measure.highOhm();
             continuous &= within || !ohms;
-            return new Read(now, shown, within, step.isPresent());
+            return new ScanReading(now, shown, within, step.isPresent());
         }
 
-        private boolean isWell(Step.Touch step) {
+        private boolean isWell(TestStep.Measurement step) {
             StepState state = job.state(step);
             return state != StepState.FAULT && state != StepState.DOUBTFUL;
         }
 
         /** On, held, read, off, and discharged for four times as long. */
-        private double underVoltage(Talk talk, Action.Measure measure) {
+        private double underVoltage(Talk talk, ScanAction.MeasureContacts measure) {
             talk.command("SOUR:VOLT " + measure.testV() + ";OUTP ON");
             double ohm;
             try {

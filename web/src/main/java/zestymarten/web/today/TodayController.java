@@ -6,11 +6,11 @@ import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import zestymarten.web.run.RunLine;
-import zestymarten.web.run.Runs;
+import zestymarten.web.assembly.Assemblies;
+import zestymarten.web.testrun.RunLine;
+import zestymarten.web.testrun.TestRuns;
 import zestymarten.web.unit.UnitLine;
 import zestymarten.web.unit.Units;
-import zestymarten.web.wiring.Wirings;
 
 /** What to do next: runs under way, units in quarantine, what was found last, and the way to a new test. */
 @Controller
@@ -18,12 +18,12 @@ class TodayController {
     private static final int SHOWN = 6;
     private static final int DAYS_AHEAD = 30;
 
-    private final Runs runs;
+    private final TestRuns runs;
     private final Units units;
-    private final Wirings wirings;
+    private final Assemblies wirings;
     private final Clock clock;
 
-    TodayController(Runs runs, Units units, Wirings wirings, Clock clock) {
+    TodayController(TestRuns runs, Units units, Assemblies wirings, Clock clock) {
         this.clock = clock;
         this.runs = runs;
         this.units = units;
@@ -38,7 +38,7 @@ class TodayController {
         model.addAttribute("quarantined", quarantined);
         model.addAttribute("due", units.due(DAYS_AHEAD, SHOWN));
         model.addAttribute("today", LocalDate.now(clock));
-        model.addAttribute("ended", runs.ended("", Runs.ALL, SHOWN));
+        model.addAttribute("ended", runs.ended("", TestRuns.ALL, SHOWN));
         return "today/today";
     }
 

@@ -38,7 +38,7 @@ interface UnitMapper {
 
     void insert(@Param("assemblyId") long assemblyId, @Param("serial") String serial, @Param("at") Instant at);
 
-    void setDue(@Param("id") long id, @Param("due") Due due);
+    void setDue(@Param("id") long id, @Param("due") DueDate due);
 
     void setState(@Param("id") long id, @Param("state") String state);
 }

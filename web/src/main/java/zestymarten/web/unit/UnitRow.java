@@ -15,7 +15,7 @@ public record UnitRow(
         @Nullable Integer dueCycles) {
 
     /** When it is to be tested again. */
-    public Due due() {
-        return new Due(dueOn, dueHours, dueCycles);
+    public DueDate due() {
+        return new DueDate(dueOn, dueHours, dueCycles);
     }
 }

@@ -57,7 +57,7 @@ public class Units {
 
     /** When the unit is to be tested again. */
     @Transactional
-    public void setDue(long id, Due due) {
+    public void setDue(long id, DueDate due) {
         mapper.setDue(id, due);
     }
 

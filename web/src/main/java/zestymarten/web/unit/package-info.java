@@ -1,7 +1,7 @@
 /**
  * Units: the physical pieces, their state and their history.
  *
- * <p>Doors: {@link zestymarten.web.unit.Units}, {@link zestymarten.web.unit.Due}.
+ * <p>Doors: {@link zestymarten.web.unit.Units}, {@link zestymarten.web.unit.DueDate}.
  */
 @NullMarked
 package zestymarten.web.unit;

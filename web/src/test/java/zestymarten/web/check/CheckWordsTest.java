@@ -24,20 +24,20 @@ import org.springframework.context.support.ResourceBundleMessageSource;
 import zestymarten.core.check.Check;
 import zestymarten.core.check.CheckQuestion;
 import zestymarten.core.check.Conclusion;
-import zestymarten.core.meter.Conditions;
 import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.Meter;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.web.platform.Typed;
 
 /** Every code has its words, and no word is left over. */
 class CheckWordsTest {
-    private static final Conditions CONDITIONS = new Conditions(
+    private static final TestConditions CONDITIONS = new TestConditions(
             20,
-            new Meter("meter", 0.008, 0.01, 30, false, 20e6),
+            new MeterProfile("meter", 0.008, 0.01, 30, false, 20e6),
             OptionalDouble.of(0.2),
             LeadPolicy.FULL,
             false,
-            Conditions.JOINED_BELOW_OHM);
+            TestConditions.JOINED_BELOW_OHM);
 
     private static Properties words() throws IOException {
         Properties words = new Properties();
@@ -62,7 +62,7 @@ class CheckWordsTest {
         Properties words = words();
         List<String> needed = new ArrayList<>();
         Stream.of(Conclusion.Code.values()).forEach(each -> needed.add("check.says." + each.code()));
-        Stream.of(CheckQuestion.ProbePlacement.values()).forEach(each -> needed.add("check.ask." + each.code()));
+        Stream.of(CheckQuestion.CheckMeasurement.values()).forEach(each -> needed.add("check.ask." + each.code()));
         Stream.of(Check.CheckOutcome.values())
                 .forEach(each -> needed.add("check.outcome." + each.name().toLowerCase(Locale.ROOT)));
         Stream.of(CheckForm.Thing.values()).forEach(each -> needed.add("check.thing." + each.code()));

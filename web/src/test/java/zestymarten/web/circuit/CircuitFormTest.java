@@ -9,13 +9,13 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import zestymarten.core.circuit.CableStretch;
 import zestymarten.core.circuit.Circuit;
+import zestymarten.core.circuit.CircuitReadings;
+import zestymarten.core.circuit.ConductorRole;
 import zestymarten.core.circuit.Linked;
-import zestymarten.core.circuit.Readings;
-import zestymarten.core.circuit.Role;
 import zestymarten.core.circuit.Spot;
 import zestymarten.core.circuit.Spur;
-import zestymarten.core.circuit.Stretch;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Typed;
 
@@ -42,16 +42,17 @@ class CircuitFormTest {
                 "1:3; 2:4 1.5/1.5"));
         Circuit circuit = circuit(typed);
         assertThat(circuit.stretches())
-                .containsExactly(new Stretch(6, 4, 2.5), new Stretch(7.5, 2.5, 1.5), new Stretch(6, 4, 2.5));
+                .containsExactly(
+                        new CableStretch(6, 4, 2.5), new CableStretch(7.5, 2.5, 1.5), new CableStretch(6, 4, 2.5));
         assertThat(circuit.spurs())
-                .containsExactly(new Spur(1, new Stretch(3, 4, 2.5)), new Spur(2, new Stretch(4, 1.5, 1.5)));
+                .containsExactly(new Spur(1, new CableStretch(3, 4, 2.5)), new Spur(2, new CableStretch(4, 1.5, 1.5)));
         assertThat(typed.isSound()).isTrue();
     }
 
     @Test
     void everySpotHasAFieldAndIsReadFromIt() {
         Spot more = Spot.at(Linked.LINE_PROTECTIVE_AT_A, "2");
-        assertThat(CircuitForm.field(Spot.ends(Role.NEUTRAL))).isEqualTo("end_N");
+        assertThat(CircuitForm.field(Spot.ends(ConductorRole.NEUTRAL))).isEqualTo("end_N");
         assertThat(CircuitForm.field(Spot.at(Linked.LINE_NEUTRAL, "2s"))).isEqualTo("n_2s");
         assertThat(CircuitForm.field(more)).isEqualTo("more_LINE_PROTECTIVE_AT_A.L.P.2");
         Typed typed = new Typed(Map.of(
@@ -67,8 +68,8 @@ class CircuitFormTest {
                 ">20M",
                 CircuitForm.field(more),
                 "0.35"));
-        Readings readings = new CircuitForm(typed).readings(circuit(typed));
-        assertThat(readings.ohm(Spot.ends(Role.LINE)).orElseThrow()).isCloseTo(0.34, within(1e-9));
+        CircuitReadings readings = new CircuitForm(typed).readings(circuit(typed));
+        assertThat(readings.ohm(Spot.ends(ConductorRole.LINE)).orElseThrow()).isCloseTo(0.34, within(1e-9));
         assertThat(readings.ohms()).containsEntry(Spot.at(Linked.LINE_PROTECTIVE, "3"), OptionalDouble.empty());
         assertThat(readings.ohms()).containsEntry(Spot.at(Linked.LINE_NEUTRAL, "1"), OptionalDouble.empty());
         assertThat(readings.ohm(more).orElseThrow()).isCloseTo(0.25, within(1e-9));

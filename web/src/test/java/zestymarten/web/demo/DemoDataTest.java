@@ -5,27 +5,27 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import zestymarten.core.job.Outcome;
+import zestymarten.core.testrun.RunOutcome;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.Runs;
-import zestymarten.web.wiring.Wirings;
+import zestymarten.web.assembly.Assemblies;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
 
 /** The workshop that a demonstration begins with. */
 @ExtendWith(Workshop.class)
 class DemoDataTest {
     private final Site site;
-    private final Runs runs;
+    private final TestRuns runs;
 
     DemoDataTest(Site site) {
         this.site = site;
-        runs = site.bean(Runs.class);
+        runs = site.bean(TestRuns.class);
     }
 
     private String told(long id) {
-        Run run = runs.find(id);
-        Outcome outcome = run.ended().map(Run.End::outcome).orElseGet(run.job()::outcome);
+        RunSnapshot run = runs.find(id);
+        RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(run.job()::outcome);
         List<String> findings = run.job().findings().stream()
                 .map(found -> found.finding().text())
                 .toList();
@@ -35,7 +35,7 @@ class DemoDataTest {
     @Test
     void hasSixWiringsWithGoodBadAndHalfFinishedUnits() {
         for (long id = 1; id <= 6; id++) {
-            assertThat(site.bean(Wirings.class).latest(id).assembly().conductors())
+            assertThat(site.bean(Assemblies.class).latest(id).assembly().conductors())
                     .hasSizeGreaterThan(4);
         }
         assertThat(java.util.stream.LongStream.rangeClosed(1, 12)
@@ -58,7 +58,7 @@ class DemoDataTest {
 
     @Test
     void lieInThePastAndInOrder() {
-        Run last = runs.find(11);
+        RunSnapshot last = runs.find(11);
         assertThat(last.startedAt()).isBefore(java.time.Instant.now().minusSeconds(3600));
         assertThat(last.job().entries()).isSortedAccordingTo(java.util.Comparator.comparing(entry -> entry.at()));
         assertThat(last.ended().orElseThrow().at())
@@ -67,8 +67,8 @@ class DemoDataTest {
 
     @Test
     void isLoadedOnceOnly() {
-        int before = site.bean(Wirings.class).page("", 0).size();
+        int before = site.bean(Assemblies.class).page("", 0).size();
         site.bean(DemoData.class).afterSingletonsInstantiated();
-        assertThat(site.bean(Wirings.class).page("", 0)).hasSize(before);
+        assertThat(site.bean(Assemblies.class).page("", 0)).hasSize(before);
     }
 }

@@ -11,26 +11,26 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.analysis.Design;
-import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.comparison.LeadComparison;
+import zestymarten.core.comparison.LeadList;
 import zestymarten.core.conductor.Breaker;
 import zestymarten.core.conductor.DeadShort;
 import zestymarten.core.conductor.Feeder;
-import zestymarten.core.conductor.Wire;
-import zestymarten.core.family.Alike;
-import zestymarten.core.family.LeadList;
+import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.locate.WireChain;
 import zestymarten.core.scan.Points;
-import zestymarten.core.scan.Program;
 import zestymarten.core.scan.ProgramText;
+import zestymarten.core.scan.ScanProgram;
 
 /** Charts are to scale: what is twice as much stands twice as far. */
 class ChartDrawingTest {
     private static final Design CHAIN = Design.of(
             WireList.read("wire,from,to,length_m,zone\nK1,A1.1,A2.1,2,\nK2,A2.1,A3.1,6,flexing\n")
-                    .assembly("Chain", Kind.DEVICE, "", Map.of()),
+                    .assembly("Chain", AssemblyKind.DEVICE, "", Map.of()),
             20);
 
     private static ChainDrawing chain(Map<String, Double> factors, Set<String> jumps) {
@@ -41,7 +41,7 @@ class ChartDrawingTest {
     @Test
     void aChainIsAsLongAsItsMetresAndAsThickAsTheFaultIsLikely() {
         ChainDrawing drawing = chain(Map.of(), Set.of());
-        assertThat(drawing.beads().stream().map(ChainDrawing.Bead::name)).containsExactly("A1.1", "A2.1", "A3.1");
+        assertThat(drawing.beads().stream().map(ChainDrawing.ChainBead::name)).containsExactly("A1.1", "A2.1", "A3.1");
         double first = drawing.beads().get(1).x() - drawing.beads().get(0).x();
         double second = drawing.beads().get(2).x() - drawing.beads().get(1).x();
         assertThat(second - first).as("three times the metres").isGreaterThan(first / 2);
@@ -58,7 +58,7 @@ class ChartDrawingTest {
     @Test
     void whatIsClearedFadesAndWhereItJumpedIsMarked() {
         ChainDrawing drawing = chain(Map.of("A2.1", 0.0), Set.of("flexing"));
-        assertThat(drawing.pieces().stream().map(ChainDrawing.Piece::out))
+        assertThat(drawing.pieces().stream().map(ChainDrawing.ChainPiece::out))
                 .containsExactly(true, true, true, false, false, false);
         assertThat(drawing.pieces().get(4).jumped()).isTrue();
     }
@@ -68,11 +68,11 @@ class ChartDrawingTest {
         Points points = Points.of(CHAIN.assembly());
         String lines = "action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state\nclose,A!1 B!2 B!3,,,,,,\n"
                 + "measure,,resistance,,1,,,\nmeasure,,insulation,1000,,500,1,\n";
-        Program program = ProgramText.read(lines, new ArrayList<>()).orElseThrow();
+        ScanProgram program = ProgramText.read(lines, new ArrayList<>()).orElseThrow();
         StaveDrawing drawing = StaveDrawing.of(points, program.taken(points), Map.of(3, "fault"));
-        assertThat(drawing.rows().stream().map(StaveDrawing.Row::terminal))
+        assertThat(drawing.rows().stream().map(StaveDrawing.StaveRow::terminal))
                 .containsExactly("A1.1", "A2.1", "A3.1", "FRAME");
-        StaveDrawing.Column first = drawing.columns().get(0);
+        StaveDrawing.StaveColumn first = drawing.columns().get(0);
         assertThat(first.a()).containsExactly(drawing.rows().get(0).y());
         assertThat(first.b())
                 .containsExactly(
@@ -102,8 +102,8 @@ class ChartDrawingTest {
                 true,
                 12);
         Breaker breaker = new Breaker(Breaker.Curve.C, 10);
-        DeadShort dead = new DeadShort(feeder, 120, 0.4, Wire.Insulation.COPPER_PVC, Optional.of(breaker));
-        ConductorDrawing.Band band = ConductorDrawing.band(breaker, dead);
+        DeadShort dead = new DeadShort(feeder, 120, 0.4, FeederWire.Insulation.COPPER_PVC, Optional.of(breaker));
+        ConductorDrawing.TimeBand band = ConductorDrawing.band(breaker, dead);
         assertThat(band.zones()).hasSize(6);
         for (int i = 1; i < band.zones().size(); i++) {
             assertThat(band.zones().get(i).from())
@@ -119,13 +119,16 @@ class ChartDrawingTest {
 
     @Test
     void alikeLeadsLieOnTheirLineAndTheOddOneBesideIt() {
-        List<LeadList.Line> leads = LeadList.read("1 1\n2 2\n3 3\n4 9 fourth\n5 5\n6 6\n", new ArrayList<>());
-        FamilyDrawing drawing = FamilyDrawing.of(Alike.of(leads, 0.001, 0.001, 0), OptionalDouble.of(7));
-        assertThat(drawing.dots().stream().filter(FamilyDrawing.Dot::odd).map(FamilyDrawing.Dot::name))
+        List<LeadList.LeadEntry> leads = LeadList.read("1 1\n2 2\n3 3\n4 9 fourth\n5 5\n6 6\n", new ArrayList<>());
+        ComparisonDrawing drawing =
+                ComparisonDrawing.of(LeadComparison.of(leads, 0.001, 0.001, 0), OptionalDouble.of(7));
+        assertThat(drawing.dots().stream()
+                        .filter(ComparisonDrawing.LeadDot::odd)
+                        .map(ComparisonDrawing.LeadDot::name))
                 .containsExactly("fourth");
-        FamilyDrawing.Dot first = drawing.dots().get(0);
-        FamilyDrawing.Dot second = drawing.dots().get(1);
-        FamilyDrawing.Dot next = drawing.next().orElseThrow();
+        ComparisonDrawing.LeadDot first = drawing.dots().get(0);
+        ComparisonDrawing.LeadDot second = drawing.dots().get(1);
+        ComparisonDrawing.LeadDot next = drawing.next().orElseThrow();
         assertThat((next.y() - first.y()) / (next.x() - first.x()))
                 .as("the prediction lies on the line of the good ones")
                 .isCloseTo((second.y() - first.y()) / (second.x() - first.x()), within(1e-6));

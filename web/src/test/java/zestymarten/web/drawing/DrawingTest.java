@@ -15,27 +15,27 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
-import zestymarten.core.assembly.Face;
-import zestymarten.core.assembly.Kind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.judge.Expectation;
-import zestymarten.core.limit.Limits;
-import zestymarten.core.plan.Stage;
-import zestymarten.core.plan.Step;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.limit.LimitRules;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
 
 /** The geometry of faces, strands, bands and probes. */
 class DrawingTest {
     private static final FaceDrawing.Room ROOM = new FaceDrawing.Room(290, 214, false, Optional.empty());
 
     private static Assembly assembly(String list) {
-        return WireList.read(list).assembly("Cable", Kind.CABLE, "", Map.of());
+        return WireList.read(list).assembly("Cable", AssemblyKind.CABLE, "", Map.of());
     }
 
-    private static Connector connector(Face face) {
+    private static Connector connector(CavityLayout face) {
         return new Connector(
                 "J1",
                 "",
@@ -52,7 +52,7 @@ class DrawingTest {
     @ParameterizedTest
     @ValueSource(strings = {"1", "7", "24", "3x4", "2x10", "ring 3", "ring 12"})
     void noTwoCavitiesOfAFaceTouchAndAllAreInside(String layout) {
-        FaceDrawing face = FaceDrawing.of(connector(Face.parse(layout).orElseThrow()), Set.of(), ROOM);
+        FaceDrawing face = FaceDrawing.of(connector(CavityLayout.parse(layout).orElseThrow()), Set.of(), ROOM);
         for (FaceDrawing.Cavity a : face.cavities()) {
             assertThat(a.x()).isBetween(face.radius(), face.width() - face.radius());
             assertThat(a.y()).isBetween(face.radius(), face.height() - face.radius());
@@ -67,7 +67,7 @@ class DrawingTest {
     @ParameterizedTest
     @ValueSource(strings = {"3x4", "5", "ring 6"})
     void theMatingSideIsTheWireSideMirrored(String layout) {
-        Connector connector = connector(Face.parse(layout).orElseThrow());
+        Connector connector = connector(CavityLayout.parse(layout).orElseThrow());
         FaceDrawing wire = FaceDrawing.of(connector, Set.of(), ROOM);
         FaceDrawing mating =
                 FaceDrawing.of(connector, Set.of(), new FaceDrawing.Room(290, 214, true, Optional.empty()));
@@ -85,14 +85,16 @@ class DrawingTest {
     void aLargeFaceIsCutToTheNeighbourhoodOfTheTouch() {
         Terminal focus = Terminal.of("J1.777");
         FaceDrawing face = FaceDrawing.of(
-                connector(Face.grid(30, 30)), Set.of(), new FaceDrawing.Room(290, 214, false, Optional.of(focus)));
+                connector(CavityLayout.grid(30, 30)),
+                Set.of(),
+                new FaceDrawing.Room(290, 214, false, Optional.of(focus)));
         assertThat(face.cut()).isTrue();
         assertThat(face.at(focus)).isPresent();
         assertThat(face.width()).isLessThanOrEqualTo(290);
         assertThat(face.at(Terminal.of("J1.1"))).isEmpty();
     }
 
-    private static long crossings(WiringDrawing drawing) {
+    private static long crossings(AssemblyDrawing drawing) {
         List<double[]> ends = drawing.strands().stream()
                 .map(strand -> strand.path().split("[MC ]+"))
                 .map(parts -> new double[] {Double.parseDouble(parts[2]), Double.parseDouble(parts[parts.length - 1])})
@@ -114,16 +116,20 @@ class DrawingTest {
                     .append(i * 7 % 12 + 1)
                     .append('\n');
         }
-        assertThat(crossings(WiringDrawing.of(assembly(list.toString()), List.of())))
+        assertThat(crossings(AssemblyDrawing.of(assembly(list.toString()), List.of())))
                 .isZero();
     }
 
     @Test
     void aCavityWithoutAWireStaysBesideItsNeighbour() {
         Assembly design = WireList.read("from,to\nJ1.1,J2.1\nJ1.2,J2.2\nJ1.4,J2.4\n")
-                .assembly("Cable", Kind.CABLE, "", Map.of("J1", Face.line(4), "J2", Face.line(4)));
-        WiringDrawing drawing = WiringDrawing.of(design, List.of());
-        assertThat(drawing.bodies().get(1).pins().stream().map(WiringDrawing.Pin::name))
+                .assembly(
+                        "Cable",
+                        AssemblyKind.CABLE,
+                        "",
+                        Map.of("J1", CavityLayout.line(4), "J2", CavityLayout.line(4)));
+        AssemblyDrawing drawing = AssemblyDrawing.of(design, List.of());
+        assertThat(drawing.bodies().get(1).pins().stream().map(AssemblyDrawing.Pin::name))
                 .containsExactly("1", "2", "3", "4");
         assertThat(drawing.bodies().get(1).pins().get(2).used()).isFalse();
     }
@@ -131,15 +137,15 @@ class DrawingTest {
     @Test
     void everyFaultIsAKnotAndMovedEndsAreSeenToMove() {
         Assembly design = assembly("wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\nW4,J1.4,J2.4\n");
-        Map<String, String> straight = paths(WiringDrawing.of(design, List.of()));
+        Map<String, String> straight = paths(AssemblyDrawing.of(design, List.of()));
         List<Finding> findings = List.of(
                 new Finding.Crossed(List.of(
                         new Finding.Move("W1", Terminal.of("J2.1"), Terminal.of("J2.2")),
                         new Finding.Move("W2", Terminal.of("J2.2"), Terminal.of("J2.1")))),
                 new Finding.Open("W3", Terminal.of("J1.3"), Terminal.of("J2.3")),
-                new Finding.FrameShort(
-                        List.of(new Finding.Piece(List.of("W4"), Terminal.of("J1.4"), Finding.Piece.Form.WIRES))));
-        WiringDrawing drawing = WiringDrawing.of(design, findings);
+                new Finding.FrameShort(List.of(
+                        new Finding.Piece(List.of("W4"), Terminal.of("J1.4"), Finding.Piece.DeviationForm.WIRES))));
+        AssemblyDrawing drawing = AssemblyDrawing.of(design, findings);
         Map<String, String> faulty = paths(drawing);
         assertThat(faulty.get("W1")).isNotEqualTo(straight.get("W1"));
         assertThat(faulty.get("W4")).isEqualTo(straight.get("W4"));
@@ -147,14 +153,14 @@ class DrawingTest {
                 .as("a gap: the pen is lifted once")
                 .contains("M", "L")
                 .matches("M[^M]+M[^M]+");
-        assertThat(drawing.knots().stream().map(WiringDrawing.Knot::kind)).containsExactly("open", "frame_short");
+        assertThat(drawing.knots().stream().map(AssemblyDrawing.Knot::kind)).containsExactly("open", "frame_short");
         assertThat(drawing.strands().stream()
-                        .collect(Collectors.toMap(WiringDrawing.Strand::id, WiringDrawing.Strand::fault)))
+                        .collect(Collectors.toMap(AssemblyDrawing.Strand::id, AssemblyDrawing.Strand::fault)))
                 .containsEntry("W1", "crossed")
                 .containsEntry("W3", "open");
     }
 
-    private static Map<String, String> paths(WiringDrawing drawing) {
+    private static Map<String, String> paths(AssemblyDrawing drawing) {
         Map<String, String> paths = new HashMap<>();
         drawing.strands().forEach(strand -> paths.put(strand.id(), strand.path()));
         return paths;
@@ -168,17 +174,18 @@ class DrawingTest {
                         .collect(Collectors.joining("\n"));
         Assembly design = assembly(list.replaceAll("J1\\.(\\d+),", "J1.$1,"));
         Conductor last = design.conductors().get(1999);
-        WiringDrawing drawing = WiringDrawing.of(design, List.of(new Finding.Open(last.id(), last.from(), last.to())));
-        assertThat(drawing.strands()).hasSize(WiringDrawing.MOST);
+        AssemblyDrawing drawing =
+                AssemblyDrawing.of(design, List.of(new Finding.Open(last.id(), last.from(), last.to())));
+        assertThat(drawing.strands()).hasSize(AssemblyDrawing.MOST);
         assertThat(drawing.leftOut()).isEqualTo(1700);
-        assertThat(drawing.strands()).extracting(WiringDrawing.Strand::id).contains(last.id());
+        assertThat(drawing.strands()).extracting(AssemblyDrawing.Strand::id).contains(last.id());
     }
 
     private static Expectation joined() {
         Conductor conductor = assembly("from,to,length_m,area_mm2\nJ1.1,J2.1,8.2,0.5\n")
                 .conductors()
                 .get(0);
-        return new Expectation.Joined(new Limits(20).of(conductor), false);
+        return new Expectation.Joined(new LimitRules(20).of(conductor), false);
     }
 
     @Test
@@ -199,7 +206,7 @@ class DrawingTest {
     @Test
     void probesStandOnTheirPinsAndTheStrandJoinsThem() {
         Assembly design = assembly("from,to\nJ1.1,J2.1\nJ1.2,J2.2\n");
-        Step.Touch touch = new Step.Touch(Stage.ENDS, Terminal.of("J1.2"), Terminal.of("J2.2"));
+        TestStep.Measurement touch = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.2"), Terminal.of("J2.2"));
         Design made = Design.of(design, 20);
         StepDrawing drawing = StepDrawing.of(design, touch, made.nets().route(touch.black(), touch.red()), false);
         assertThat(drawing.plates()).hasSize(2);
@@ -207,11 +214,11 @@ class DrawingTest {
         assertThat(drawing.plates().get(0).face().orElseThrow().at(touch.black()))
                 .contains(new Point(black.x(), black.y()));
         assertThat(drawing.strand()).isPresent();
-        Step.Touch apart = new Step.Touch(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J1.2"));
+        TestStep.Measurement apart = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J1.2"));
         StepDrawing one = StepDrawing.of(design, apart, List.of(), false);
         assertThat(one.plates()).as("both pins on one face").hasSize(1);
         assertThat(one.strand()).isEmpty();
-        Step.Touch frame = new Step.Touch(Stage.FRAME, Terminal.of("J1.1"), Terminal.FRAME);
+        TestStep.Measurement frame = new TestStep.Measurement(Stage.FRAME, Terminal.of("J1.1"), Terminal.FRAME);
         assertThat(StepDrawing.of(design, frame, List.of(), false).plates()).anyMatch(StepDrawing.Plate::frame);
     }
 }

@@ -37,7 +37,7 @@ class MeterPagesTest {
                 .see(".cards", "ranges 20 200 2k 20M Ω")
                 .see(".cards", "calibrated until 2020-05-31: overdue");
 
-        browser.open("/wirings/" + wiring + "/test").click("input[name=quick]");
+        browser.open("/assemblies/" + wiring + "/test").click("input[name=quick]");
         browser.run(
                 "const s = document.querySelector('select[name=kept_meter]');"
                         + "s.value = [...s.options].find((o) => o.textContent.trim() === arguments[0]).value;",

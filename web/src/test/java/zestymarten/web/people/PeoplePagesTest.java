@@ -49,12 +49,12 @@ class PeoplePagesTest {
                 .isEqualTo(422);
         signIn("rook", oneTime);
         browser.see("h1", "Your account");
-        browser.open("/wirings");
+        browser.open("/assemblies");
         assertThat(browser.text("h1")).isEqualTo("Your account");
         browser.fill("#old", oneTime);
         browser.fill("#fresh", CHOSEN).fill("#again", CHOSEN).click("main .do");
         browser.see("main .say.good", "Your password is changed.");
-        browser.open("/wirings");
+        browser.open("/assemblies");
         assertThat(browser.text("h1")).isEqualTo("Assemblies");
         assertThat(api("rook", CHOSEN)).isEqualTo(200);
         assertThat(api("rook", oneTime)).as("once only").isEqualTo(401);
@@ -65,7 +65,7 @@ class PeoplePagesTest {
     @Test
     void whoIsDisabledIsSignedOutAtOnceAndItsTokensAreGoodForNothing() {
         People people = site.bean(People.class);
-        String oneTime = people.add("siskin", Role.TECHNICIAN);
+        String oneTime = people.add("siskin", PersonRole.TECHNICIAN);
         people.changePassword("siskin", oneTime, CHOSEN, CHOSEN, "");
         String token = site.bean(Tokens.class).make("siskin", "rig", true);
         signIn("siskin", CHOSEN);
@@ -92,7 +92,7 @@ class PeoplePagesTest {
         assertThat(post(reads)).isEqualTo(403);
         assertThat(post(viewers)).isEqualTo(403);
         assertThat(post(writes)).isEqualTo(201);
-        assertThat(tokens.of("bench")).extracting(Tokens.Line::usedAt).doesNotContainNull();
+        assertThat(tokens.of("bench")).extracting(Tokens.TokenLine::usedAt).doesNotContainNull();
         tokens.revoke("bench", tokens.of("bench").get(0).id());
         assertThat(post(writes)).as("revoked").isEqualTo(401);
         assertThat(stored()).as("only a digest is stored").noneMatch(each -> each.contains(writes.substring(7)));
@@ -123,7 +123,7 @@ class PeoplePagesTest {
     @Test
     void guessingIsSlowedDownAndListed() {
         People people = site.bean(People.class);
-        String oneTime = people.add("finch", Role.VIEWER);
+        String oneTime = people.add("finch", PersonRole.VIEWER);
         people.changePassword("finch", oneTime, CHOSEN, CHOSEN, "");
         for (int guess = 1; guess <= 5; guess++) {
             assertThat(api("finch", "guess number " + guess)).isEqualTo(401);

@@ -29,7 +29,7 @@ class ReadOffPagesTest {
     private void begin(String name, String pins) {
         browser.desktop()
                 .signIn("bench")
-                .open("/wirings")
+                .open("/assemblies")
                 .click("a[href='/read-off/new']")
                 .waitForPath("/read-off/new");
         browser.fill("input[name=name]", name).fill("input[name=near_pins]", pins);
@@ -53,7 +53,7 @@ class ReadOffPagesTest {
         answer("b");
         browser.see(".sentence", "Black on J1.3, red on J2.3.");
         answer("b");
-        browser.see(".sentence", "Read off: 3 wires.").click("form .do").waitForPath("/wirings/\\d+");
+        browser.see(".sentence", "Read off: 3 wires.").click("form .do").waitForPath("/assemblies/\\d+");
         assertThat(browser.text("h1")).isEqualTo(name);
         assertThat(browser.texts(".wires tbody tr").get(0)).contains("W1", "J1.1", "J2.2");
         assertThat(browser.complaints()).isEmpty();

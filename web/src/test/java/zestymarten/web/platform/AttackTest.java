@@ -48,11 +48,11 @@ class AttackTest {
                 "/records?search=%00",
                 "/records?search=%ed%a0%80",
                 "/records?before=-1000000000-01-01T00:00:00Z",
-                "/wirings?page=42949673",
-                "/wirings?page=-9",
-                "/wirings?search=%25%27%22%3c",
-                "/test-day?sheet=x",
-                "/test-day?sheet=99999999999999999999",
+                "/assemblies?page=42949673",
+                "/assemblies?page=-9",
+                "/assemblies?search=%25%27%22%3c",
+                "/batch-test?sheet=x",
+                "/batch-test?sheet=99999999999999999999",
                 "/runs/1/mark?row=2000000000",
                 "/runs/999999999999",
                 "/runs/x",
@@ -98,7 +98,7 @@ class AttackTest {
     @Test
     void aControlCharacterIsLeftOutOfWhatIsKept() {
         long wiring = site.wiring(site.fresh("Odd letters"), "from,to\nJ1.1,J2.1\n");
-        browser.desktop().signIn("bench").open("/wirings/" + wiring + "/test");
+        browser.desktop().signIn("bench").open("/assemblies/" + wiring + "/test");
         assertThat(browser.post("/meters/0", "name=meter%0b%00+of+rook")).isLessThan(500);
     }
 

@@ -21,22 +21,22 @@ class PagesTest {
     private static final List<String> PAGES = List.of(
             "/",
             "/start",
-            "/wirings",
-            "/wirings/new",
-            "/wirings/1",
-            "/wirings/2",
-            "/wirings/1/change",
-            "/wirings/grid",
-            "/wirings/1/grid",
-            "/wirings/2/revisions",
+            "/assemblies",
+            "/assemblies/new",
+            "/assemblies/1",
+            "/assemblies/2",
+            "/assemblies/1/change",
+            "/assemblies/grid",
+            "/assemblies/1/grid",
+            "/assemblies/2/revisions",
             "/units",
             "/search?q=pendant",
             "/account",
             "/people",
             "/audit",
-            "/wirings/1/test",
+            "/assemblies/1/test",
             "/runs/4",
-            "/runs/3/wrong",
+            "/runs/3/diagnosis",
             "/runs/3/record",
             "/runs/4/complaint",
             "/runs/4/grid",
@@ -50,23 +50,23 @@ class PagesTest {
             "/read-off/new",
             "/records",
             "/units/2",
-            "/wirings/1/learnt",
-            "/wirings/2/connectors",
-            "/runs/3/where?wire=W4&VARLEY0=0.2&VARLEY1=0.55&MURRAY0=0.6",
-            "/runs/16/where?wire=core",
+            "/assemblies/1/learnt",
+            "/assemblies/2/connectors",
+            "/runs/3/locate?wire=W4&VARLEY0=0.2&VARLEY1=0.55&MURRAY0=0.6",
+            "/runs/16/locate?wire=core",
             "/runs/4/scan",
             "/practice",
             "/check?thing=relay&coil=96",
             "/check?thing=sensor&curve=table",
             "/conductor?length=38&area=0.75&ohm=7.62&class=2&volts=120&source=0.4&protection=C&rated=10",
-            "/family",
-            "/family?sheet=4",
+            "/compare-leads",
+            "/compare-leads?sheet=4",
             "/circuit",
             "/circuit?sheet=1",
             "/circuit?sheet=2",
-            "/bundle?sheet=5",
-            "/bundle?cores=3&return=yes&tags=100+220+470&method=TAGS&r1=221&part_low=300&part_high=320&w1=311",
-            "/test-day?row=6&each=0.2&k6=OL&k3=0.5");
+            "/identify-cores?sheet=5",
+            "/identify-cores?cores=3&return=yes&tags=100+220+470&method=TAGS&r1=221&part_low=300&part_high=320&w1=311",
+            "/batch-test?row=6&each=0.2&k6=OL&k3=0.5");
 
     private final Browser browser;
 
@@ -112,8 +112,8 @@ class PagesTest {
     @ValueSource(booleans = {false, true})
     void theEdgeOfAFieldCanBeSeen(boolean dark) {
         browser.desktop().dark(dark).signIn("admin");
-        for (String page :
-                List.of("/meters/1", "/check?thing=relay&coil=96", "/wirings/1/test", "/wirings/1/grid", "/people")) {
+        for (String page : List.of(
+                "/meters/1", "/check?thing=relay&coil=96", "/assemblies/1/test", "/assemblies/1/grid", "/people")) {
             browser.open(page).find("main");
             assertThat((List<?>) browser.run(FAINT_FIELDS)).as(page).isEmpty();
         }
@@ -180,7 +180,7 @@ class PagesTest {
 
     @Test
     void whatIsNotHereIsSaid() {
-        browser.desktop().signIn("viewer").open("/wirings/987654");
+        browser.desktop().signIn("viewer").open("/assemblies/987654");
         assertThat(browser.text("main")).contains("That is not here", "There is no assembly number 987654.");
         browser.open("/nowhere");
         assertThat(browser.text("main")).contains("That is not here", "The address leads nowhere.");

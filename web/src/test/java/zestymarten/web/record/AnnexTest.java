@@ -13,9 +13,9 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import zestymarten.core.assembly.Kind;
+import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.WireList;
-import zestymarten.web.drawing.WiringDrawing;
+import zestymarten.web.drawing.AssemblyDrawing;
 import zestymarten.web.record.RecordResult.ReadingLine;
 
 /** A test of many readings: the certificate stays readable, and the annex has every line. */
@@ -76,9 +76,9 @@ class AnnexTest {
                 "good",
                 "",
                 result,
-                WiringDrawing.of(
+                AssemblyDrawing.of(
                         WireList.read("wire,from,to\nW1,J1.1,J2.1\n")
-                                .assembly("Pendant", Kind.CABLE, "", java.util.Map.of()),
+                                .assembly("Pendant", AssemblyKind.CABLE, "", java.util.Map.of()),
                         List.of()));
     }
 

@@ -17,8 +17,8 @@ import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.platform.Csv;
-import zestymarten.web.run.RunLine;
-import zestymarten.web.run.Runs;
+import zestymarten.web.testrun.RunLine;
+import zestymarten.web.testrun.TestRuns;
 
 /** The record of a run as a page, as PDF and as CSV: the same figures in all three. */
 @ExtendWith(Workshop.class)
@@ -34,7 +34,7 @@ class RecordTest {
     }
 
     private RecordView view() {
-        return site.bean(SealedRecords.class).view(site.bean(Runs.class).find(CORRODED));
+        return site.bean(SealedRecords.class).view(site.bean(TestRuns.class).find(CORRODED));
     }
 
     private String pdf() throws IOException {
@@ -101,8 +101,8 @@ class RecordTest {
 
     @Test
     void listsTheLastEndedFirstPageByPage() {
-        Runs runs = site.bean(Runs.class);
-        List<RunLine> first = runs.ended("", Runs.ALL, 4);
+        TestRuns runs = site.bean(TestRuns.class);
+        List<RunLine> first = runs.ended("", TestRuns.ALL, 4);
         assertThat(first)
                 .extracting(line -> Objects.requireNonNull(line.endedAt()))
                 .isSortedAccordingTo(Comparator.reverseOrder());
@@ -120,7 +120,7 @@ class RecordTest {
         HttpResponse<String> answer = site.send(site.as("bench", "/api/v1/runs/" + run));
         assertThat(answer.body()).contains("\"serial\":\"=1+1\"");
         RecordView record =
-                site.bean(SealedRecords.class).view(site.bean(Runs.class).find(run));
+                site.bean(SealedRecords.class).view(site.bean(TestRuns.class).find(run));
         assertThat(Csv.write(ReadingsTable.COLUMNS, ReadingsTable.rows(record)))
                 .doesNotContain(",=")
                 .doesNotContain("\n=");

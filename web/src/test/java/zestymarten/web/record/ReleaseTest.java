@@ -19,14 +19,14 @@ import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import zestymarten.core.job.Decision;
-import zestymarten.core.plan.Step;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.Decision;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.platform.Qr;
-import zestymarten.web.run.Run;
-import zestymarten.web.run.Runs;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
 import zestymarten.web.unit.Units;
 
 /** What happens to a unit after its test. */
@@ -49,29 +49,29 @@ class ReleaseTest {
     }
 
     /** A run of one wire that is ended, whatever it read. */
-    private Run ended(String serial, String ohms) {
-        Runs runs = site.bean(Runs.class);
-        Run run = runs.find(site.run(wiring, serial));
+    private RunSnapshot ended(String serial, String ohms) {
+        TestRuns runs = site.bean(TestRuns.class);
+        RunSnapshot run = runs.find(site.run(wiring, serial));
         while (run.job().current().isPresent()) {
-            Step step = run.job().current().get();
+            TestStep step = run.job().current().get();
             String shown = step.fold(
-                    probes -> probes.question() == Step.Probes.Question.TONE ? "b" : "0.3",
+                    probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.3",
                     touch -> touch.red().isFrame() ? "n" : ohms,
                     act -> "");
-            Runs.Sent sent =
-                    new Runs.Sent(UUID.randomUUID(), step, run.job().nextTouch(step), shown, OptionalInt.of(0));
-            run = ((Runs.Answer.Kept) runs.enter(run.id(), sent, "bench")).run();
+            TestRuns.Sent sent =
+                    new TestRuns.Sent(UUID.randomUUID(), step, run.job().nextTouch(step), shown, OptionalInt.of(0));
+            run = ((TestRuns.EntryAnswer.EntryKept) runs.enter(run.id(), sent, "bench")).run();
         }
         return runs.end(run.id(), "bench");
     }
 
-    private String state(Run run) {
+    private String state(RunSnapshot run) {
         return site.bean(Units.class).find(run.unitId()).state();
     }
 
     @Test
     void aGoodUnitIsReleasedUntilItIsDueAgain() {
-        Run run = ended("R-1", "0.58");
+        RunSnapshot run = ended("R-1", "0.58");
         String due =
                 LocalDate.now(site.bean(java.time.Clock.class)).plusDays(20).toString();
         browser.open("/runs/" + run.id() + "/record")
@@ -85,7 +85,7 @@ class ReleaseTest {
 
     @Test
     void aDayThatIsPastIsNoDayToBeTestedAgain() {
-        Run run = ended("R-2", "0.58");
+        RunSnapshot run = ended("R-2", "0.58");
         browser.open("/runs/" + run.id() + "/record").fill("input[name=due_on]", "2020-01-31");
         browser.click(".release .do")
                 .see("#say", "“2020-01-31” is not accepted; expected a day to come, such as 2027-05-31.");
@@ -94,7 +94,7 @@ class ReleaseTest {
 
     @Test
     void aUnitWithAFaultStaysInQuarantineWhoeverAsks() {
-        Run run = ended("R-3", "OL");
+        RunSnapshot run = ended("R-3", "OL");
         assertThat(state(run)).isEqualTo("quarantined");
         browser.signIn("lead").open("/runs/" + run.id() + "/record");
         assertThat(browser.post("/runs/" + run.id() + "/release", "decision=RELEASE"))
@@ -104,13 +104,13 @@ class ReleaseTest {
 
     @Test
     void whereTheWiringAsksForItASecondRoleSigns() {
-        browser.open("/wirings/" + wiring);
-        assertThat(browser.post("/wirings/" + wiring + "/sign-off", "needed=true"))
+        browser.open("/assemblies/" + wiring);
+        assertThat(browser.post("/assemblies/" + wiring + "/sign-off", "needed=true"))
                 .as("a technician does not decide it")
                 .isEqualTo(403);
-        browser.signIn("lead").open("/wirings/" + wiring).click("main form .button");
+        browser.signIn("lead").open("/assemblies/" + wiring).click("main form .button");
         browser.see("main form", "A second role signs for every test.");
-        Run run = ended("R-4", "0.58");
+        RunSnapshot run = ended("R-4", "0.58");
         assertThat(state(run)).as("until somebody has signed").isEqualTo("on the bench");
         browser.open("/runs/" + run.id() + "/record")
                 .see(".release", "A lead hand has to sign for this assembly's tests.");
@@ -124,10 +124,10 @@ class ReleaseTest {
 
     @Test
     void nobodySignsForTheirOwnTest() {
-        Run run = ended("R-5", "0.58");
+        RunSnapshot run = ended("R-5", "0.58");
         site.bean(Releases.class).sign(run.id(), "", "lead");
         assertThat(site.bean(Releases.class).of(run).signOff()).isPresent();
-        Run own = ended("R-6", "0.58");
+        RunSnapshot own = ended("R-6", "0.58");
         org.assertj.core.api.Assertions.assertThatThrownBy(
                         () -> site.bean(Releases.class).sign(own.id(), "", "bench"))
                 .hasMessageContaining("You made this test yourself");
@@ -135,7 +135,7 @@ class ReleaseTest {
 
     @Test
     void theLabelLeadsToTheUnit() throws Exception {
-        Run run = ended("R-7", "0.58");
+        RunSnapshot run = ended("R-7", "0.58");
         Qr code = Qr.of(site.url() + "/units/" + run.unitId());
         assertThat(read(code)).isEqualTo(site.url() + "/units/" + run.unitId());
         browser.open("/units/" + run.unitId());
@@ -172,7 +172,7 @@ class ReleaseTest {
 
     @Test
     void theSpreadsheetHasTheFiguresOfTheCertificate() throws Exception {
-        Run run = ended("R-8", "0.58");
+        RunSnapshot run = ended("R-8", "0.58");
         RecordView view = site.bean(SealedRecords.class).view(run);
         try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(ReadingsXlsx.write(view)))) {
             assertThat(book.getSheetAt(0).getPhysicalNumberOfRows())
@@ -182,8 +182,8 @@ class ReleaseTest {
                     .isEqualTo(0.58);
         }
         browser.open("/runs/" + run.id() + "/record");
-        String json =
-                (String) browser.run("return fetch('/runs/" + run.id() + "/run.json').then((answer) => answer.text())");
+        String json = (String)
+                browser.run("return fetch('/runs/" + run.id() + "/testrun.json').then((answer) => answer.text())");
         assertThat(json).contains("\"format\":\"zesty-marten/run\"", "\"unit\":\"R-8\"", "\"as_typed\":\"0.58\"");
     }
 
@@ -192,7 +192,7 @@ class ReleaseTest {
     void twoDecisionsAtOnceLeaveTheUnitWhereTheLastSaysItIs() {
         Releases releases = site.bean(Releases.class);
         Units units = site.bean(Units.class);
-        Run run = ended("TW-1", "0.5");
+        RunSnapshot run = ended("TW-1", "0.5");
         String due = LocalDate.now(ZoneId.systemDefault()).plusDays(100).toString();
         for (int round = 0; round < 25; round++) {
             CompletableFuture.allOf(

@@ -9,22 +9,22 @@ import java.sql.Statement;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import zestymarten.core.job.Rules;
+import zestymarten.core.testrun.Rules;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
-import zestymarten.web.run.Runs;
+import zestymarten.web.testrun.TestRuns;
 
 /** The record of an ended test says what it said when the test ended. */
 @ExtendWith(Workshop.class)
 class SealedRecordsTest {
     private final Site site;
-    private final Runs runs;
+    private final TestRuns runs;
     private final SealedRecords records;
     private long run;
 
     SealedRecordsTest(Site site) {
         this.site = site;
-        runs = site.bean(Runs.class);
+        runs = site.bean(TestRuns.class);
         records = site.bean(SealedRecords.class);
     }
 

@@ -9,17 +9,17 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
-import zestymarten.core.job.Job;
-import zestymarten.core.job.Outcome;
-import zestymarten.core.plan.Approach;
-import zestymarten.core.plan.Method;
-import zestymarten.core.plan.Stage;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testrun.RunOutcome;
+import zestymarten.core.testrun.TestRun;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.meter.StandIns;
-import zestymarten.web.run.Runs;
-import zestymarten.web.wiring.Wirings;
+import zestymarten.web.testrun.TestRuns;
 
 /** A run on the scanning switch: its program, a zero for every point, what it finds. */
 @ExtendWith(Workshop.class)
@@ -49,8 +49,8 @@ class ScanPagesTest {
         assertThat(browser.complaints()).isEmpty();
     }
 
-    private Job job() {
-        return site.bean(Runs.class).find(run).job();
+    private TestRun job() {
+        return site.bean(TestRuns.class).find(run).job();
     }
 
     @Test
@@ -62,7 +62,7 @@ class ScanPagesTest {
         browser.click("button[formaction$='/zeros']").see("main", "5 points zeroed: 0.2");
         browser.click("main form .do").see("main", "Nothing is left to do in the test.");
         assertThat(browser.text(".reads")).contains("J1.1 – J2.1", "more than 20 MΩ", "good");
-        assertThat(job().outcome()).isEqualTo(Outcome.PASS);
+        assertThat(job().outcome()).isEqualTo(RunOutcome.PASS);
         assertThat(job().accessories()).isEqualTo("scanner, every point zeroed");
         browser.click("main .row-fields .do").see(".sentence", "All measurements are done.");
     }
@@ -112,11 +112,11 @@ class ScanPagesTest {
 
     @Test
     void aFaultyDemoUnitIsFoundByScanningAndNoVoltageComesOn() {
-        Runs runs = site.bean(Runs.class);
-        long cable = site.bean(Wirings.class).page("Pendant", 0).get(0).id();
-        Approach approach = new Approach(Method.EACH_TO_REST, false, true, OptionalDouble.of(500));
-        long faulty = runs.start(cable, "PC-04", Runs.USUAL, approach, "bench");
-        Zeros zeros = site.bean(Scans.class).zeros(faulty, StandIns.SCANNER);
+        TestRuns runs = site.bean(TestRuns.class);
+        long cable = site.bean(Assemblies.class).page("Pendant", 0).get(0).id();
+        TestOptions approach = new TestOptions(TestMethod.EACH_TO_REST, false, true, OptionalDouble.of(500));
+        long faulty = runs.start(cable, "PC-04", TestRuns.USUAL, approach, "bench");
+        ScanNulls zeros = site.bean(Scans.class).zeros(faulty, StandIns.SCANNER);
         Scans.Scan scan = site.bean(Scans.class).scan(faulty, Optional.empty(), zeros, StandIns.SCANNER, 60, "bench");
         assertThat(runs.find(faulty).job().findings())
                 .singleElement()
@@ -129,15 +129,15 @@ class ScanPagesTest {
 
     @Test
     void aGoodUnitGoesUnderVoltageAfterContinuity() {
-        Runs runs = site.bean(Runs.class);
+        TestRuns runs = site.bean(TestRuns.class);
         long cable = site.wiring(site.fresh("Two cores under voltage"), TWO_CORES);
-        Approach approach = new Approach(Method.EACH_TO_REST, false, true, OptionalDouble.of(500));
-        long good = runs.start(cable, "V-9", Runs.USUAL, approach, "bench");
+        TestOptions approach = new TestOptions(TestMethod.EACH_TO_REST, false, true, OptionalDouble.of(500));
+        long good = runs.start(cable, "V-9", TestRuns.USUAL, approach, "bench");
         Scans scans = site.bean(Scans.class);
-        Zeros zeros = scans.zeros(good, StandIns.SCANNER);
+        ScanNulls zeros = scans.zeros(good, StandIns.SCANNER);
         Scans.Scan first = scans.scan(good, Optional.empty(), zeros, StandIns.SCANNER, 60, "bench");
         assertThat(first.stopped()).isEmpty();
-        assertThat(first.reads().stream().map(Scans.Read::shown)).contains(">2000000000@60");
+        assertThat(first.reads().stream().map(Scans.ScanReading::shown)).contains(">2000000000@60");
         assertThat(runs.find(good).job().findings()).isEmpty();
     }
 }

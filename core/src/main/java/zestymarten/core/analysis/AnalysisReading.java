@@ -1,0 +1,75 @@
+package zestymarten.core.analysis;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import zestymarten.core.assembly.SwitchState;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judgement.Quantity;
+
+/**
+ * A reading as it was taken.
+ *
+ * @param a the black probe
+ * @param b the red probe
+ * @param asTyped what the meter showed
+ * @param ties groups of terminals that were tied together for it; none if all ends were free
+ * @param rangeTop the top of the range in use, where that is known
+ * @param quantity what it is a reading of
+ * @param testV test voltage in volts, above 0; needed for insulation and leakage
+ * @param since what was done since the same points were read before, as far as it was recorded
+ */
+public record AnalysisReading(
+        Terminal a,
+        Terminal b,
+        String asTyped,
+        SwitchState state,
+        List<List<Terminal>> ties,
+        OptionalDouble rangeTop,
+        Quantity quantity,
+        OptionalDouble testV,
+        Observation.Since since) {
+    public AnalysisReading {
+        ties = ties.stream().map(List::copyOf).toList();
+        if (a.equals(b)) {
+            throw new IllegalArgumentException("Both probes on " + a + " read nothing.");
+        }
+        if (quantity.needsTestVoltage() && !(testV.orElse(0) > 0)) {
+            throw new IllegalArgumentException(
+                    "A reading of " + quantity.code() + " needs its test voltage, above 0 V.");
+        }
+    }
+
+    /** Whether another one is of the same two terminals in the same state and setup. */
+    boolean repeats(AnalysisReading other) {
+        return Set.of(a, b).equals(Set.of(other.a, other.b))
+                && state.equals(other.state)
+                && ties.equals(other.ties)
+                && quantity == other.quantity;
+    }
+
+    /** The same, with what was done since the points were read before. */
+    public AnalysisReading since(Observation.Since done) {
+        return new AnalysisReading(a, b, asTyped, state, ties, rangeTop, quantity, testV, done);
+    }
+
+    /** A reading of ohms. */
+    public AnalysisReading(
+            Terminal a,
+            Terminal b,
+            String asTyped,
+            SwitchState state,
+            List<List<Terminal>> ties,
+            OptionalDouble rangeTop) {
+        this(
+                a,
+                b,
+                asTyped,
+                state,
+                ties,
+                rangeTop,
+                Quantity.RESISTANCE,
+                OptionalDouble.empty(),
+                Observation.Since.NOTHING);
+    }
+}

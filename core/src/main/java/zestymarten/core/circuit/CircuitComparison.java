@@ -1,0 +1,106 @@
+package zestymarten.core.circuit;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import zestymarten.core.quantity.EngineeringFormat;
+
+/**
+ * A reading beside what the drawn circuit should read there.
+ *
+ * <p>"Substantially the same" is asked of each reading against its own expected value: where sections differ, points of a good
+ * ring do not read alike. A common factor of the lengths, within a tenth, is taken out first. Within 5 % and 0.02 ohm it is good,
+ * within twice that it is watched: rule of thumb, named as such.
+ *
+ * @param expectedOhm with the lengths as drawn, times their common factor
+ * @param toleranceOhm how far off it may be and still be good
+ */
+public record CircuitComparison(
+        Spot spot, double expectedOhm, double toleranceOhm, ComparisonState state, OptionalDouble readOhm) {
+    /** What the rule of thumb says. */
+    public static final String SOURCE = "lengths and sections by IEC 60228, within 5 % and 0.02 Ω (rule of thumb)";
+
+    /** What the rule of thumb says where nobody knows the lengths. */
+    public static final String UNKNOWN_SOURCE =
+            "lengths by the readings, sections by IEC 60228, within 10 % and 0.02 Ω (rule of thumb)";
+
+    private static final double SHARE = 0.05;
+    private static final double UNKNOWN_SHARE = 0.1;
+    private static final double LEAST_OHM = 0.02;
+    private static final double FACTOR = 0.1;
+
+    /** How a reading compares. */
+    public enum ComparisonState {
+        UNTESTED,
+        GOOD,
+        WATCH,
+        FAULT;
+
+        /** Its word in styles and files. */
+        public String word() {
+            return name().toLowerCase(java.util.Locale.ROOT);
+        }
+
+        /** As a person reads it. */
+        public String result() {
+            return switch (this) {
+                case UNTESTED -> "not finished";
+                case GOOD -> "pass";
+                case WATCH -> "marginal";
+                case FAULT -> "fail";
+            };
+        }
+    }
+
+    /** All readings of the dead tests, taken or not, in their order. */
+    public static List<CircuitComparison> all(Circuit drawn, CircuitReadings readings) {
+        Circuit circuit = Lengths.sized(drawn, readings);
+        CircuitPrediction predicted = new CircuitPrediction(circuit);
+        double factor = factor(predicted, readings);
+        List<CircuitComparison> all = new ArrayList<>();
+        for (Spot spot : RecognisedPattern.steps(circuit)) {
+            double share = circuit.lengths() == Lengths.DRAWN ? SHARE : UNKNOWN_SHARE;
+            all.add(of(spot, predicted.good(spot).orElseThrow() * factor, share, readings));
+        }
+        return all;
+    }
+
+    private static CircuitComparison of(Spot spot, double expected, double share, CircuitReadings readings) {
+        double tolerance = share * expected + LEAST_OHM;
+        if (!readings.has(spot)) {
+            return new CircuitComparison(spot, expected, tolerance, ComparisonState.UNTESTED, OptionalDouble.empty());
+        }
+        OptionalDouble read = readings.ohm(spot);
+        double off = read.isPresent() ? Math.abs(read.getAsDouble() - expected) : Double.POSITIVE_INFINITY;
+        ComparisonState state = off <= tolerance
+                ? ComparisonState.GOOD
+                : off <= 2 * tolerance ? ComparisonState.WATCH : ComparisonState.FAULT;
+        return new CircuitComparison(spot, expected, tolerance, state, read);
+    }
+
+    /** The median of read over expected, kept within a tenth of 1. */
+    private static double factor(CircuitPrediction predicted, CircuitReadings readings) {
+        List<Double> ratios = readings.ohms().entrySet().stream()
+                .filter(each -> each.getValue().isPresent()
+                        && predicted.good(each.getKey()).orElse(0) > 0)
+                .map(each -> each.getValue().getAsDouble()
+                        / predicted.good(each.getKey()).getAsDouble())
+                .sorted()
+                .toList();
+        double median = ratios.isEmpty() ? 1 : ratios.get(ratios.size() / 2);
+        return Math.abs(median - 1) <= FACTOR ? median : 1;
+    }
+
+    /** Such as {@code 0.22 Ω}; {@code no way through}; empty when it was not read. */
+    public String readText() {
+        if (state == ComparisonState.UNTESTED) {
+            return "";
+        }
+        return readOhm.isPresent() ? EngineeringFormat.text(readOhm.getAsDouble(), "Ω") : "no continuity";
+    }
+
+    /** Such as {@code 0.224 Ω}. */
+    public String expectedText() {
+        return EngineeringFormat.text(Math.round(expectedOhm * 1000) / 1000.0, "Ω");
+    }
+}

@@ -1,0 +1,430 @@
+package zestymarten.core.circuit;
+
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.network.Change;
+import zestymarten.core.network.Network;
+import zestymarten.core.network.WhatIf;
+import zestymarten.core.quantity.Patience;
+
+/**
+ * What a circuit reads under a pattern.
+ *
+ * <p>Method: one network for each way to link the ends; a pattern is a few changes to its edges, see {@link WhatIf}. Cost: a
+ * pattern and a spot take the same time in a circuit of any size. Not for several threads: it remembers what a good circuit reads.
+ */
+public final class CircuitPrediction {
+    private static final Factor FACTOR = new Factor();
+
+    private final Circuit circuit;
+    private final Changes changes;
+    private final Map<Linked, Network> crossed = new EnumMap<>(Linked.class);
+    private final Map<Spot, OptionalDouble> good = new HashMap<>();
+    private final Map<Linked, Network> straight = new EnumMap<>(Linked.class);
+
+    public CircuitPrediction(Circuit circuit) {
+        this.circuit = circuit;
+        changes = new Changes(circuit);
+    }
+
+    Lengths lengths() {
+        return circuit.lengths();
+    }
+
+    private Network network(Linked linked, boolean crossing) {
+        boolean crosses = crossing || !circuit.ring();
+        return (crosses ? crossed : straight)
+                .computeIfAbsent(linked, any -> Network.of(circuit.links(linked, crosses)));
+    }
+
+    /** Ohms at a spot of a circuit as it is meant to be; empty where there is no way through. */
+    public OptionalDouble good(Spot spot) {
+        return good.computeIfAbsent(spot, any -> network(spot.linked(), true).nominal(spot.a(), spot.b()));
+    }
+
+    /** Ohms at a spot under a pattern; empty where there is no way through. */
+    public OptionalDouble of(Pattern pattern, Spot spot) {
+        if (pattern instanceof Pattern.OtherProtective other) {
+            return new CircuitPrediction(circuit.withProtective(other.mm2())).good(spot);
+        }
+        return pattern.fold(new Meets(spot)) ? changed(pattern, spot) : good(spot);
+    }
+
+    /** The same for many patterns at the same spots, where what they have in common is reckoned once. */
+    Many at(List<Spot> spots) {
+        return new Many(spots);
+    }
+
+    /** Predictions at some spots, as arrays in their order; NaN for no way through. */
+    final class Many {
+        private final List<Spot> spots;
+        private final List<Meets> meets;
+        private final double[] asDrawn;
+        private final Map<Pattern.ConductorBroken, Opened> opened = new HashMap<>();
+
+        private Many(List<Spot> spots) {
+            this.spots = List.copyOf(spots);
+            meets = spots.stream().map(Meets::new).toList();
+            asDrawn = each(CircuitPrediction.this::good);
+        }
+
+        private double[] each(Function<Spot, OptionalDouble> ohm) {
+            return spots.stream()
+                    .mapToDouble(spot -> ohm.apply(spot).orElse(Double.NaN))
+                    .toArray();
+        }
+
+        double[] of(Pattern pattern) {
+            if (pattern instanceof Pattern.Loose loose) {
+                return loose(loose);
+            }
+            Patience.check();
+            if (pattern instanceof Pattern.OtherProtective other) {
+                return new CircuitPrediction(circuit.withProtective(other.mm2())).at(spots).asDrawn;
+            }
+            double[] ohms = asDrawn.clone();
+            Map<Linked, WhatIf> under = new EnumMap<>(Linked.class);
+            for (int i = 0; i < ohms.length; i++) {
+                Spot spot = spots.get(i);
+                if (pattern.fold(meets.get(i))) {
+                    OptionalDouble ohm = under.computeIfAbsent(spot.linked(), linked -> changed(pattern, linked))
+                            .between(spot.a(), spot.b());
+                    ohms[i] = scaled(pattern, ohm).orElse(Double.NaN);
+                }
+            }
+            return ohms;
+        }
+
+        /**
+         * An edge of r ohm, with R between its ends, that gets x ohm more: of what opening it would add to a reading, the
+         * share {@code x / (x + r² / (r - R))} is added. Source: Sherman and Morrison's formula, its value at x over that at
+         * infinity.
+         */
+        private double[] loose(Pattern.Loose loose) {
+            double ohm = changes.ohm(loose.role(), loose.stretch());
+            Opened open = opened.computeIfAbsent(
+                    new Pattern.ConductorBroken(loose.role(), loose.stretch()), broken -> opened(broken, ohm));
+            double[] ohms = asDrawn.clone();
+            for (int i = 0; i < ohms.length; i++) {
+                if (Double.isNaN(open.ohms[i])) {
+                    ohms[i] += loose.ohm();
+                } else if (open.round[i] > 0) {
+                    // A bridge that the pair does not cross has no way round, and nothing is added.
+                    double share = loose.ohm() * open.round[i] / (loose.ohm() * open.round[i] + ohm * ohm);
+                    ohms[i] += (open.ohms[i] - ohms[i]) * share;
+                }
+            }
+            return ohms;
+        }
+
+        private Opened opened(Pattern.ConductorBroken broken, double ohm) {
+            double[] round = spots.stream()
+                    .mapToDouble(spot -> ohm
+                            - good(new Spot(
+                                            spot.linked(),
+                                            circuit.node(broken.role(), broken.stretch()),
+                                            circuit.node(broken.role(), broken.stretch() + 1)))
+                                    .orElseThrow())
+                    .toArray();
+            return new Opened(of(broken), round);
+        }
+    }
+
+    /** What opening an edge makes of the readings, and what its ohms are above those between its ends. */
+    private static final class Opened {
+        private final double[] ohms;
+        private final double[] round;
+
+        Opened(double[] ohms, double[] round) {
+            this.ohms = ohms;
+            this.round = round;
+        }
+    }
+
+    private OptionalDouble changed(Pattern pattern, Spot spot) {
+        return scaled(pattern, changed(pattern, spot.linked()).between(spot.a(), spot.b()));
+    }
+
+    /** The network under a pattern while something is linked, lengths as drawn. */
+    private WhatIf changed(Pattern pattern, Linked linked) {
+        boolean wrong = pattern instanceof Pattern.WrongWayTwice
+                || (pattern instanceof Pattern.WrongWay way && way.linked() == linked);
+        return WhatIf.of(network(linked, !wrong), pattern.fold(changes));
+    }
+
+    private static OptionalDouble scaled(Pattern pattern, OptionalDouble ohm) {
+        return ohm.isPresent() ? OptionalDouble.of(pattern.fold(FACTOR) * ohm.getAsDouble()) : ohm;
+    }
+
+    /**
+     * Ohms of line and another conductor, added, from the origin to a point, both ends in service: what a fault at the point
+     * adds to the supply's own.
+     */
+    public double inService(ConductorRole other, String point) {
+        Linked linked = other == ConductorRole.NEUTRAL ? Linked.LINE_NEUTRAL : Linked.LINE_PROTECTIVE;
+        Spot spot = Spot.at(linked, point);
+        // Every end of a ring linked to its own makes the two loops symmetric about the origin, as the busbars do.
+        return network(linked, false).nominal(spot.a(), spot.b()).orElseThrow();
+    }
+
+    /** The factor on all ohms: 1 but for a circuit of another length. */
+    private static final class Factor extends Same<Double> {
+        Factor() {
+            super(1.0);
+        }
+
+        @Override
+        public Double longer(Pattern.Longer pattern) {
+            return pattern.factor();
+        }
+    }
+
+    /** Whether a pattern can change what a spot reads: most name one conductor, or one point. */
+    private static final class Meets extends Same<Boolean> {
+        private final Spot spot;
+
+        Meets(Spot spot) {
+            super(true);
+            this.spot = spot;
+        }
+
+        private boolean meets(ConductorRole role) {
+            return role == ConductorRole.LINE
+                    || role == spot.linked().other()
+                    || spot.a().name().contains(role.letter())
+                    || spot.b().name().contains(role.letter());
+        }
+
+        @Override
+        public Boolean good() {
+            return false;
+        }
+
+        @Override
+        public Boolean broken(Pattern.ConductorBroken pattern) {
+            return meets(pattern.role());
+        }
+
+        @Override
+        public Boolean loose(Pattern.Loose pattern) {
+            return meets(pattern.role());
+        }
+
+        @Override
+        public Boolean parallelEarth(Pattern.ParallelEarth pattern) {
+            return meets(ConductorRole.PROTECTIVE);
+        }
+
+        @Override
+        public Boolean onSpur(Pattern.OnSpur pattern) {
+            return pattern.point().equals(spot.point());
+        }
+
+        @Override
+        public Boolean swapped(Pattern.Swapped pattern) {
+            return pattern.point().equals(spot.point());
+        }
+
+        @Override
+        public Boolean missing(Pattern.Missing pattern) {
+            return pattern.point().equals(spot.point());
+        }
+    }
+
+    /** What a pattern does to the edges. */
+    private static final class Changes extends Same<List<Change>> {
+        private static final double[] NONE = {};
+
+        private final Circuit circuit;
+
+        private final Map<ConductorRole, double[]> ohms = new EnumMap<>(ConductorRole.class);
+
+        Changes(Circuit circuit) {
+            super(List.of());
+            this.circuit = circuit;
+            for (ConductorRole role : ConductorRole.values()) {
+                ohms.put(
+                        role,
+                        circuit.stretches().stream()
+                                .mapToDouble(each -> each.ohm(role, circuit.celsius()))
+                                .toArray());
+            }
+        }
+
+        @Override
+        public List<Change> broken(Pattern.ConductorBroken pattern) {
+            return List.of(new Change.Removed(
+                    from(pattern.role(), pattern.stretch()),
+                    to(pattern.role(), pattern.stretch()),
+                    ohm(pattern.role(), pattern.stretch())));
+        }
+
+        @Override
+        public List<Change> cut(Pattern.CableCut pattern) {
+            return each(role -> new Change.Removed(
+                    from(role, pattern.stretch()), to(role, pattern.stretch()), ohm(role, pattern.stretch())));
+        }
+
+        @Override
+        public List<Change> parallelEarth(Pattern.ParallelEarth pattern) {
+            return List.of(new Change.Added(
+                    circuit.node(ConductorRole.PROTECTIVE, pattern.from()),
+                    circuit.node(ConductorRole.PROTECTIVE, pattern.to()),
+                    pattern.ohm()));
+        }
+
+        @Override
+        public List<Change> loose(Pattern.Loose pattern) {
+            double was = ohm(pattern.role(), pattern.stretch());
+            return List.of(new Change.Altered(
+                    from(pattern.role(), pattern.stretch()),
+                    to(pattern.role(), pattern.stretch()),
+                    was,
+                    was + pattern.ohm()));
+        }
+
+        @Override
+        public List<Change> onSpur(Pattern.OnSpur pattern) {
+            return each(role -> new Change.Altered(
+                    Circuit.behind(role, pattern.point()),
+                    Circuit.at(role, pattern.point()),
+                    Circuit.CONTACT_OHM,
+                    Circuit.CONTACT_OHM + cable(role, pattern.metres())));
+        }
+
+        @Override
+        public List<Change> interconnected(Pattern.Interconnected pattern) {
+            return each(role -> new Change.Added(
+                    circuit.node(role, pattern.from()),
+                    circuit.node(role, pattern.to()),
+                    cable(role, pattern.metres())));
+        }
+
+        @Override
+        public List<Change> swapped(Pattern.Swapped pattern) {
+            return List.of(
+                    contact(pattern.a(), pattern.point()),
+                    contact(pattern.b(), pattern.point()),
+                    new Change.Added(
+                            Circuit.behind(pattern.a(), pattern.point()),
+                            Circuit.at(pattern.b(), pattern.point()),
+                            Circuit.CONTACT_OHM),
+                    new Change.Added(
+                            Circuit.behind(pattern.b(), pattern.point()),
+                            Circuit.at(pattern.a(), pattern.point()),
+                            Circuit.CONTACT_OHM));
+        }
+
+        @Override
+        public List<Change> missing(Pattern.Missing pattern) {
+            return List.of(contact(pattern.role(), pattern.point()));
+        }
+
+        private static Change contact(ConductorRole role, String point) {
+            return new Change.Removed(Circuit.behind(role, point), Circuit.at(role, point), Circuit.CONTACT_OHM);
+        }
+
+        private static List<Change> each(Function<ConductorRole, Change> change) {
+            return List.of(
+                    change.apply(ConductorRole.LINE),
+                    change.apply(ConductorRole.NEUTRAL),
+                    change.apply(ConductorRole.PROTECTIVE));
+        }
+
+        private Terminal from(ConductorRole role, int stretch) {
+            return circuit.node(role, stretch);
+        }
+
+        private Terminal to(ConductorRole role, int stretch) {
+            return circuit.node(role, stretch + 1);
+        }
+
+        double ohm(ConductorRole role, int stretch) {
+            return ohms.getOrDefault(role, NONE)[stretch];
+        }
+
+        /** Cable that nobody drew is taken to be like the first stretch. */
+        private double cable(ConductorRole role, double metres) {
+            return ohm(role, 0) * metres / circuit.stretches().get(0).metres();
+        }
+    }
+
+    /** The same answer for every member, but for those that say otherwise. */
+    private abstract static class Same<T> implements Pattern.PatternCases<T> {
+        private final T answer;
+
+        Same(T answer) {
+            this.answer = answer;
+        }
+
+        @Override
+        public T good() {
+            return answer;
+        }
+
+        @Override
+        public T wrongWay(Pattern.WrongWay pattern) {
+            return answer;
+        }
+
+        @Override
+        public T wrongWayTwice(Pattern.WrongWayTwice pattern) {
+            return answer;
+        }
+
+        @Override
+        public T cut(Pattern.CableCut pattern) {
+            return answer;
+        }
+
+        @Override
+        public T broken(Pattern.ConductorBroken pattern) {
+            return answer;
+        }
+
+        @Override
+        public T loose(Pattern.Loose pattern) {
+            return answer;
+        }
+
+        @Override
+        public T onSpur(Pattern.OnSpur pattern) {
+            return answer;
+        }
+
+        @Override
+        public T interconnected(Pattern.Interconnected pattern) {
+            return answer;
+        }
+
+        @Override
+        public T swapped(Pattern.Swapped pattern) {
+            return answer;
+        }
+
+        @Override
+        public T missing(Pattern.Missing pattern) {
+            return answer;
+        }
+
+        @Override
+        public T otherProtective(Pattern.OtherProtective pattern) {
+            return answer;
+        }
+
+        @Override
+        public T parallelEarth(Pattern.ParallelEarth pattern) {
+            return answer;
+        }
+
+        @Override
+        public T longer(Pattern.Longer pattern) {
+            return answer;
+        }
+    }
+}

@@ -1,0 +1,35 @@
+package zestymarten.core.circuit;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.OptionalDouble;
+
+/**
+ * Readings of a circuit as they came in, in any order, the leads taken off: ohms, or empty where the meter found no way through.
+ * What was not read is not in it.
+ */
+public record CircuitReadings(Map<Spot, OptionalDouble> ohms) {
+    public CircuitReadings {
+        ohms = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(ohms));
+        ohms.forEach((spot, ohm) -> {
+            if (ohm.isPresent() && !(ohm.getAsDouble() >= 0 && ohm.getAsDouble() <= 1e9)) {
+                throw new IllegalArgumentException(
+                        "A reading (" + ohm.getAsDouble() + " Ω, " + spot.words() + ") must be from 0 to 10^9 Ω.");
+            }
+        });
+    }
+
+    public boolean isEmpty() {
+        return ohms.isEmpty();
+    }
+
+    /** What was read at a spot, if it was read. */
+    public boolean has(Spot spot) {
+        return ohms.containsKey(spot);
+    }
+
+    /** Ohms read at a spot; empty where it was not read or found no way through. */
+    public OptionalDouble ohm(Spot spot) {
+        return ohms.getOrDefault(spot, OptionalDouble.empty());
+    }
+}

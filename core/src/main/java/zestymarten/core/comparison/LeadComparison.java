@@ -1,0 +1,123 @@
+package zestymarten.core.comparison;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import zestymarten.core.quantity.EngineeringFormat;
+
+/**
+ * A set of alike leads compared with each other: the odd ones with the reasons, and how much the doubt in their lengths matters.
+ *
+ * <p>Rule: a lead is judged by the line of all; one that jumped, or on which something is seen, is condemned whatever it reads.
+ * The doubt in a length counts as the ohms that it would make.
+ *
+ * @param line level where all have one length; empty where there are too few leads
+ * @param leads in the order in which they were given
+ */
+public record LeadComparison(Optional<LeadLine> line, List<ComparedLead> leads) {
+    private static final double NEGLIGIBLE_OHM = 0.05;
+
+    public LeadComparison {
+        leads = List.copyOf(leads);
+    }
+
+    /**
+     * A lead with what the set makes of it.
+     *
+     * @param offOhm above the line, below it negative; 0 without a line
+     * @param reason why it is odd; empty where it is not
+     * @param lengthShare of its doubt that its length makes, 0 to 1
+     */
+    public record ComparedLead(LeadList.LeadEntry lead, double offOhm, String reason, double lengthShare) {
+        public boolean isOdd() {
+            return !reason.isEmpty();
+        }
+    }
+
+    /**
+     * Compares leads.
+     *
+     * @param accuracy of the meter as a share of the reading, {@code stepOhm} its finest step
+     * @param lengthDoubt of every length, as a share of it
+     */
+    public static LeadComparison of(
+            List<LeadList.LeadEntry> lines, double accuracy, double stepOhm, double lengthDoubt) {
+        List<LeadList.LeadEntry> joined =
+                lines.stream().filter(each -> !each.isOpen()).toList();
+        Optional<LeadLine> line = LeadLine.of(
+                joined.stream().map(each -> lead(each, accuracy, stepOhm)).toList());
+        return new LeadComparison(
+                line,
+                lines.stream()
+                        .map(each -> each.isOpen()
+                                ? new ComparedLead(each, 0, "there is no continuity through it", 0)
+                                : told(each, lead(each, accuracy, stepOhm), line, lengthDoubt))
+                        .toList());
+    }
+
+    private static LeadLine.Lead lead(LeadList.LeadEntry line, double accuracy, double stepOhm) {
+        return new LeadLine.Lead(line.lengthM(), line.ohm(), accuracy * line.ohm() + stepOhm);
+    }
+
+    private static ComparedLead told(
+            LeadList.LeadEntry line, LeadLine.Lead lead, Optional<LeadLine> family, double lengthDoubt) {
+        if (family.isEmpty()) {
+            return new ComparedLead(line, 0, line.isCondemned() ? seen(line) : "", 0);
+        }
+        LeadLine of = family.get();
+        double byLength = Math.abs(of.ohmPerMetre()) * lengthDoubt * line.lengthM();
+        double doubt = Math.hypot(byLength, lead.uncertaintyOhm());
+        LeadLine.Lead doubted = new LeadLine.Lead(line.lengthM(), line.ohm(), doubt);
+        double off = of.off(lead);
+        List<String> reasons = new ArrayList<>();
+        if (of.isOdd(doubted)) {
+            reasons.add(EngineeringFormat.text(Math.abs(off), "Ω")
+                    + (off > 0 ? " above" : " below")
+                    + (of.hasSlope() ? " the line; " : " the median; ")
+                    + why(of, line, off));
+        }
+        if (line.isCondemned()) {
+            reasons.add(seen(line));
+        }
+        double share = doubt > 0 ? byLength * byLength / (doubt * doubt) : 0;
+        return new ComparedLead(line, off, String.join("; ", reasons), share);
+    }
+
+    private static String why(LeadLine of, LeadList.LeadEntry line, double off) {
+        if (off <= 0) {
+            return "it is shorter, thicker, or something beside it carries the current";
+        }
+        return of.ohmPerMetre() > 0
+                ? "its length would have to be "
+                        + EngineeringFormat.text((line.ohm() - of.terminationOhm()) / of.ohmPerMetre(), "m")
+                        + ", or a termination is bad"
+                : "a termination is bad, or strands are broken";
+    }
+
+    private static String seen(LeadList.LeadEntry line) {
+        return "condemned by hand and eye: " + line.words();
+    }
+
+    /** Whether the set makes sense, so that a lead that is not named as different is like the others. */
+    public boolean isJudged() {
+        return line.filter(each -> each.ohmPerMetre() >= 0 && each.terminationOhm() >= -NEGLIGIBLE_OHM)
+                .isPresent();
+    }
+
+    /** How far the comparison can be trusted, in a sentence. */
+    public String trust() {
+        if (line.isEmpty()) {
+            return "Fewer than four leads with continuity: no verdict by comparison.";
+        }
+        if (!line.get().hasSlope()) {
+            return "All have one length, or none adds resistance: each is compared with the median of all.";
+        }
+        if (!isJudged()) {
+            return "Longer leads read less, or their ends less than nothing: the lengths or the test-lead resistance are wrong."
+                    + " Measure again before anything is judged.";
+        }
+        return line.get().confidence() == LeadLine.Confidence.WEAK
+                ? "Four leads only: the evidence is weak."
+                : leads.size() + " leads: the line holds as long as fewer than half of them are different.";
+    }
+}

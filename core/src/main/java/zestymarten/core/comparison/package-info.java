@@ -1,0 +1,10 @@
+/**
+ * Alike leads of different lengths without a specification: the line they lie on, and the one that does not.
+ *
+ * <p>Doors: {@link zestymarten.core.comparison.LeadComparison}, {@link zestymarten.core.comparison.LeadList}, {@link
+ * zestymarten.core.comparison.LeadLine}. Uses {@code quantity}.
+ */
+@NullMarked
+package zestymarten.core.comparison;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,94 @@
+package zestymarten.core.conductor;
+
+import zestymarten.core.assembly.Metal;
+
+/**
+ * Formulas of one conductor. Lengths in metres, sections in mm², resistances in ohms, temperatures in °C, currents in
+ * amperes, powers in watts. Every argument but temperatures must be above 0.
+ */
+public final class FeederWire {
+    /** Constants k of the adiabatic equation in A·s^½/mm², by metal and insulation. Source: IEC 60364-5-54, table A.54.4. */
+    public enum Insulation {
+        /** Copper in PVC, 70 to 160 °C. */
+        COPPER_PVC(115),
+        /** Copper in XLPE or EPR, 90 to 250 °C. */
+        COPPER_XLPE(143),
+        /** Aluminium in PVC, 70 to 160 °C. */
+        ALUMINIUM_PVC(76),
+        /** Aluminium in XLPE, 90 to 250 °C. */
+        ALUMINIUM_XLPE(94);
+
+        private final double k;
+
+        Insulation(double k) {
+            this.k = k;
+        }
+
+        private boolean isPvc() {
+            return this == COPPER_PVC || this == ALUMINIUM_PVC;
+        }
+
+        /** How hot the core may be in use, in °C. */
+        public double inUseCelsius() {
+            return isPvc() ? 70 : 90;
+        }
+
+        /** How hot the core may get in a short circuit before the insulation is lost, in °C. Source: IEC 60364-5-54. */
+        public double endCelsius() {
+            return isPvc() ? 160 : 250;
+        }
+    }
+
+    private FeederWire() {}
+
+    /** The section that a measured resistance implies: {@code A = rho20 (1 + a (t - 20)) L / R}, L the whole way measured. */
+    public static double impliedMm2(Metal metal, double lengthM, double ohm, double celsius) {
+        return metal.resistivity() * metal.factor(celsius) * above(lengthM, "length") / above(ohm, "resistance");
+    }
+
+    /** The same wire at another temperature, from its resistance at one. */
+    public static double ohmAt(Metal metal, double ohm, double celsius, double otherCelsius) {
+        return above(ohm, "resistance") * metal.factor(otherCelsius) / metal.factor(celsius);
+    }
+
+    /** Current of a dead short at the far end: {@code I = U / (R_source + R_loop)}. */
+    public static double shortAmperes(double volts, double sourceOhm, double loopOhm) {
+        return above(volts, "voltage") / (above(sourceOhm, "resistance of the source") + above(loopOhm, "loop"));
+    }
+
+    /** Heat in a resistance: {@code P = I² R}. */
+    public static double watts(double amperes, double ohm) {
+        return amperes * amperes * above(ohm, "resistance");
+    }
+
+    /** The most ohms that make no more than so much heat: {@code R = P / I²}. */
+    public static double ohmForWatts(double watts, double amperes) {
+        return above(watts, "heat") / (above(amperes, "current") * amperes);
+    }
+
+    /** Loss of voltage in a loop: {@code dU = I R}. */
+    public static double dropVolts(double amperes, double loopOhm) {
+        return above(amperes, "current") * above(loopOhm, "loop");
+    }
+
+    /**
+     * About how long a section stands a current before its insulation is lost: {@code t = (k A / I)²}. Holds for 0.1 to
+     * 5 s; shorter, the device's let-through decides; longer, heat gets away. Source: IEC 60364-5-54.
+     */
+    public static double adiabaticSeconds(Insulation insulation, double areaMm2, double amperes) {
+        double root = insulation.k * above(areaMm2, "section") / above(amperes, "current");
+        return root * root;
+    }
+
+    /** The section that stands a current for a time, {@code A = I √t / k}; see {@link #adiabaticSeconds}. */
+    public static double adiabaticMm2(Insulation insulation, double amperes, double seconds) {
+        return above(amperes, "current") * Math.sqrt(above(seconds, "time")) / insulation.k;
+    }
+
+    private static double above(double value, String what) {
+        if (!(value > 0 && value < Double.POSITIVE_INFINITY)) {
+            throw new IllegalArgumentException("The " + what + " (" + value + ") must be above 0 and finite.");
+        }
+        return value;
+    }
+}

@@ -1,0 +1,102 @@
+package zestymarten.core.coreid;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.network.Link;
+import zestymarten.core.network.Network;
+import zestymarten.core.network.Path;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Ohms;
+
+/** Which of several alike cores leads through a given part: dead, by the ohms; or by the step of a voltage in a state. */
+public final class ContinuityMatching {
+    /** Below that share of the supply nothing arrives, above the other all of it; between is stray. Rules of thumb. */
+    private static final double ABSENT = 0.05;
+
+    private static final double FULL = 0.8;
+
+    private ContinuityMatching() {}
+
+    /** What a core is. */
+    public enum CoreAnswer {
+        /** It leads through the part. */
+        THROUGH,
+        /** It leads elsewhere, or nowhere. */
+        NOT,
+        /** Something is there that does not decide: an induced voltage, or ohms of another path. */
+        STRAY
+    }
+
+    /** A core with its answer and why. */
+    public record CoreResult(int core, CoreAnswer answer, String why) {}
+
+    /**
+     * Ohms that a core reads that leads through the part: core, part and return, one after the other, by the network.
+     *
+     * @param coreOhm of core and return together, from 0 to so many
+     */
+    public static Path.Ohmic expected(double leastPartOhm, double mostPartOhm, double coreOhm) {
+        Terminal here = Terminal.of("HERE.1");
+        Terminal there = Terminal.of("THERE.1");
+        Terminal back = Terminal.of("HERE.R");
+        Network network = Network.of(List.of(
+                new Link(here, there, Ohms.of(0), Ohms.of(coreOhm / 2), Ohms.of(coreOhm)),
+                new Link(
+                        there,
+                        back,
+                        Ohms.of(leastPartOhm),
+                        Ohms.of((leastPartOhm + mostPartOhm) / 2),
+                        Ohms.of(mostPartOhm))));
+        return network.between(here, back).fold(ohmic -> ohmic, () -> {
+            throw new IllegalStateException("There is continuity through core and part.");
+        });
+    }
+
+    /** Each core by its ohms to the return; empty for no way through. */
+    public static List<CoreResult> byOhms(Path.Ohmic expected, List<OptionalDouble> read, double accuracy) {
+        List<CoreResult> told = new ArrayList<>();
+        for (int i = 0; i < read.size(); i++) {
+            told.add(byOhms(i + 1, expected, read.get(i), accuracy));
+        }
+        return told;
+    }
+
+    private static CoreResult byOhms(int core, Path.Ohmic expected, OptionalDouble read, double accuracy) {
+        if (read.isEmpty()) {
+            return new CoreResult(core, CoreAnswer.NOT, "no continuity");
+        }
+        double ohm = read.getAsDouble();
+        boolean fits = ohm >= expected.low().value() * (1 - accuracy)
+                && ohm <= expected.high().value() * (1 + accuracy);
+        String range = expected.low().text() + " to " + expected.high().text();
+        return fits
+                ? new CoreResult(core, CoreAnswer.THROUGH, EngineeringFormat.text(ohm, "Ω") + ", within " + range)
+                : new CoreResult(
+                        core,
+                        CoreAnswer.STRAY,
+                        EngineeringFormat.text(ohm, "Ω") + ", not within " + range + ": another path, or another part");
+    }
+
+    /** Each core by the volts that arrive when the part is switched on, less those when it is off. */
+    public static List<CoreResult> byVolts(double supplyV, List<Double> on, List<Double> off) {
+        if (!(supplyV > 0 && supplyV <= 1000) || on.size() != off.size()) {
+            throw new IllegalArgumentException("The supply (" + supplyV
+                    + " V) must be above 0 and at most 1000 V, with a reading on and off for each core.");
+        }
+        List<CoreResult> told = new ArrayList<>();
+        for (int i = 0; i < on.size(); i++) {
+            double step = Math.abs(on.get(i) - off.get(i));
+            String volts = EngineeringFormat.text(step, "V") + " of " + EngineeringFormat.text(supplyV, "V");
+            if (step >= FULL * supplyV) {
+                told.add(new CoreResult(i + 1, CoreAnswer.THROUGH, "full: " + volts));
+            } else if (step <= ABSENT * supplyV) {
+                told.add(new CoreResult(i + 1, CoreAnswer.NOT, "absent: " + volts));
+            } else {
+                told.add(new CoreResult(i + 1, CoreAnswer.STRAY, "stray: " + volts + "; load it and read again"));
+            }
+        }
+        return told;
+    }
+}

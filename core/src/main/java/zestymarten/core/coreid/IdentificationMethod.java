@@ -1,0 +1,116 @@
+package zestymarten.core.coreid;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A way to sort a bundle, with what it takes.
+ *
+ * @param kind of the method
+ * @param walks from one place to the other, one way each
+ * @param ties made and undone at both places
+ * @param touches at most
+ * @param cannot why it cannot be used; empty where it can
+ */
+public record IdentificationMethod(MethodKind kind, int walks, int ties, int touches, String cannot) {
+    private static final double TOUCH_S = 4;
+    private static final double TIE_S = 20;
+
+    /** The methods that are known. */
+    public enum MethodKind {
+        GROUPS("groups, one round trip", "Link groups here; find and link them by another plan there; find them here."),
+        PAIR_CHAIN("pair chain, one round trip", "Pairs here, the next pairs there; follow the chain here."),
+        TAGS("resistor tags, one way", "A resistor of its own on each core there; read the resistance here."),
+        PAIR_AND_EARTH("pair and earth", "One core to earth and two together there; find all three here; again."),
+        ONE_BY_ONE("one by one", "One core to earth there; find it here; again.");
+
+        private final String words;
+        private final String does;
+
+        MethodKind(String words, String does) {
+            this.words = words;
+            this.does = does;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** What is done, in a sentence. */
+        public String does() {
+            return does;
+        }
+    }
+
+    public boolean isPossible() {
+        return cannot.isEmpty();
+    }
+
+    /** Minutes it takes, with so many for a walk one way: 4 s a touch, 20 s a tie, rules of thumb. */
+    public double minutes(double walkMinutes) {
+        return walks * walkMinutes + (ties * TIE_S + touches * TOUCH_S) / 60;
+    }
+
+    /**
+     * All methods for a bundle, the ones that can be used first, the fewest walks first, then the least work. Whoever starts
+     * here ends here.
+     *
+     * @param cores to be sorted, from 2 to {@value GroupScheme#MOST}
+     * @param hasReturn whether a frame, an armour or a marked core leads back
+     * @param tags how many tags can be told apart, 0 for none
+     */
+    public static List<IdentificationMethod> all(int cores, boolean hasReturn, int tags) {
+        if (cores < 2 || cores > GroupScheme.MOST) {
+            throw new IllegalArgumentException(
+                    "A bundle (" + cores + " cores) must have from 2 to " + GroupScheme.MOST + " cores.");
+        }
+        List<IdentificationMethod> all =
+                new ArrayList<>(List.of(groups(cores, hasReturn), chain(cores), tags(cores, hasReturn, tags)));
+        String needs = hasReturn ? "" : "needs a return: a frame, an armour or a marked core";
+        int visits = MarkedVisits.of(MethodKind.PAIR_AND_EARTH, cores).visits().size();
+        all.add(new IdentificationMethod(
+                MethodKind.PAIR_AND_EARTH, 2 * visits, 4 * visits, visits * 3 * cores / 2, needs));
+        all.add(new IdentificationMethod(
+                MethodKind.ONE_BY_ONE, 2 * (cores - 1), 2 * (cores - 1), cores * (cores - 1) / 2, needs));
+        all.sort(Comparator.comparing((IdentificationMethod each) -> !each.isPossible())
+                .thenComparingInt(IdentificationMethod::walks)
+                .thenComparingDouble(each -> each.minutes(0)));
+        return all;
+    }
+
+    /** A return counts as one more core where the bundle alone has no scheme: it is tied and found like any other. */
+    private static IdentificationMethod groups(int cores, boolean hasReturn) {
+        int counted = Sorting.counted(MethodKind.GROUPS, cores, hasReturn);
+        Optional<GroupScheme> scheme = counted <= GroupScheme.MOST ? GroupScheme.of(counted) : Optional.empty();
+        if (scheme.isEmpty()) {
+            return new IdentificationMethod(
+                    MethodKind.GROUPS,
+                    2,
+                    0,
+                    0,
+                    counted + " cores cannot be identified by the sizes of groups alone"
+                            + (hasReturn ? "" : "; a known return would help")
+                            + (counted % 2 == 1 && counted > 2 ? "; the pair chain can" : ""));
+        }
+        GroupCodes here = scheme.get().tiedHere();
+        return new IdentificationMethod(
+                MethodKind.GROUPS, 2, 2 * (counted - here.groups().size()) * 2, 2 * here.touches(), "");
+    }
+
+    private static IdentificationMethod chain(int cores) {
+        if (cores % 2 == 0 || cores < 3) {
+            return new IdentificationMethod(MethodKind.PAIR_CHAIN, 2, 0, 0, "needs an odd number of cores");
+        }
+        int touches = PairChain.tiedHere(cores).touches();
+        return new IdentificationMethod(MethodKind.PAIR_CHAIN, 2, 2 * (cores - 1), 2 * touches, "");
+    }
+
+    private static IdentificationMethod tags(int cores, boolean hasReturn, int tags) {
+        String cannot = tags < cores
+                ? tags == 0 ? "needs resistors" : "only " + tags + " of the tags can be distinguished"
+                : !hasReturn && cores < 3 ? "two cores without a return cannot be identified" : "";
+        return new IdentificationMethod(MethodKind.TAGS, 1, 2 * cores, cores, cannot);
+    }
+}

@@ -1,0 +1,217 @@
+package zestymarten.core.coreid;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * One bundle being sorted in a round trip, as far as it has come: by groups or by the chain of pairs.
+ *
+ * @param cores that are sorted; with a return that is needed one more than the bundle has, the last one
+ * @param tiedHere what to tie before the walk
+ * @param tiedThere what to tie there; empty until it is known what was found there, or where a chain is broken
+ * @param there for each core here, by its place from 0, the core there; 0 where it is not told; empty until all is found
+ * @param whole whether every core is told and none is at fault
+ * @param says what it means, a sentence each, and what is to be done next where something is left
+ */
+public record Sorting(
+        IdentificationMethod.MethodKind kind,
+        int cores,
+        GroupCodes tiedHere,
+        Optional<GroupCodes> tiedThere,
+        List<Integer> there,
+        boolean whole,
+        List<String> says) {
+    public Sorting {
+        there = List.copyOf(there);
+        says = List.copyOf(says);
+    }
+
+    /** How many cores are sorted: a return is counted where the bundle alone has no scheme. */
+    public static int counted(IdentificationMethod.MethodKind kind, int cores, boolean hasReturn) {
+        return kind == IdentificationMethod.MethodKind.GROUPS
+                        && hasReturn
+                        && GroupScheme.of(cores).isEmpty()
+                ? cores + 1
+                : cores;
+    }
+
+    /**
+     * The sorting as far as it has come.
+     *
+     * @param kind groups or pair chain
+     * @param cores counted, see {@link #counted}
+     * @throws IllegalArgumentException where that method cannot sort so many
+     */
+    public static Sorting of(
+            IdentificationMethod.MethodKind kind,
+            int cores,
+            Optional<GroupCodes> foundThere,
+            Optional<GroupCodes> foundHere) {
+        return switch (kind) {
+            case GROUPS -> groups(cores, foundThere, foundHere);
+            case PAIR_CHAIN -> chain(cores, foundThere, foundHere);
+            case TAGS, PAIR_AND_EARTH, ONE_BY_ONE ->
+                throw new IllegalArgumentException("Only groups and the pair chain are sorted by groups.");
+        };
+    }
+
+    private static Sorting groups(int cores, Optional<GroupCodes> foundThere, Optional<GroupCodes> foundHere) {
+        GroupScheme scheme = GroupScheme.of(cores)
+                .orElseThrow(() -> new IllegalArgumentException(
+                        cores + " cores cannot be identified by the sizes of groups alone."));
+        GroupCodes tiedHere = scheme.tiedHere();
+        Optional<GroupCodes> tiedThere = foundThere.map(scheme::tiedThere);
+        if (foundThere.isEmpty() || tiedThere.isEmpty() || foundHere.isEmpty()) {
+            List<String> says = foundThere
+                    .filter(found -> !found.sizes().equals(tiedHere.sizes()))
+                    .map(found ->
+                            List.of("The groups found there do not add up to those linked here: a core is open, or two"
+                                    + " touch each other. Continue: the second finding says which."))
+                    .orElse(List.of());
+            return new Sorting(
+                    IdentificationMethod.MethodKind.GROUPS, cores, tiedHere, tiedThere, List.of(), false, says);
+        }
+        CoreMatching matched = CoreMatching.of(tiedHere, foundThere.get(), tiedThere.get(), foundHere.get());
+        return new Sorting(
+                IdentificationMethod.MethodKind.GROUPS,
+                cores,
+                tiedHere,
+                tiedThere,
+                matched.sure(),
+                matched.isComplete(),
+                says(matched, tiedHere, tiedThere.get()));
+    }
+
+    private static List<String> says(CoreMatching matched, GroupCodes tiedHere, GroupCodes tiedThere) {
+        List<CoreMatching.MatchingExplanation> ways = matched.explanations();
+        if (ways.isEmpty()) {
+            return List.of(
+                    "These groups fit neither a sound set of cores nor one broken core nor one short. Find the groups again"
+                            + " here and there; if they stay, more than one core is at fault.");
+        }
+        if (matched.isComplete()) {
+            return complete(matched, tiedHere, tiedThere);
+        }
+        List<String> says = new ArrayList<>();
+        broken(ways, matched.sure()).ifPresent(says::add);
+        shorted(ways).ifPresent(says::add);
+        if (ways.stream().anyMatch(each -> each.fault().isEmpty())) {
+            says.add("It may also be sound: a core that is linked nowhere at either end looks like a broken one.");
+        }
+        long open = matched.sure().stream().filter(each -> each == 0).count();
+        if (open > 0) {
+            says.add(open + " of " + matched.sure().size() + " cores are not identified yet.");
+        }
+        return says;
+    }
+
+    /** A core that is linked to nothing at either end showed continuity to nothing: an open one would look the same. */
+    private static List<String> complete(CoreMatching matched, GroupCodes tiedHere, GroupCodes tiedThere) {
+        for (int core = 1; core <= matched.sure().size(); core++) {
+            int there = matched.sure().get(core - 1);
+            if (tiedHere.of(core).size() == 1 && tiedThere.of(there).size() == 1) {
+                return List.of(
+                        "Every core is identified, and none is shorted.",
+                        "Core " + core + " here, " + there
+                                + " there, was linked to nothing at either end: it may be open. Link it to another core there and"
+                                + " measure it once.");
+            }
+        }
+        return List.of("Every core is identified, and none is open or shorted.");
+    }
+
+    private static Optional<String> broken(List<CoreMatching.MatchingExplanation> ways, List<Integer> sure) {
+        Set<Integer> here = new LinkedHashSet<>();
+        Set<Integer> there = new LinkedHashSet<>();
+        ways.forEach(way -> way.fault().ifPresent(fault -> {
+            if (fault instanceof CoreMatching.CoreFault.CoreBroken broken) {
+                here.add(broken.here());
+                there.add(broken.there());
+            }
+        }));
+        if (here.isEmpty()) {
+            return Optional.empty();
+        }
+        if (here.size() == 1 && there.size() == 1) {
+            return Optional.of(
+                    "Core " + list(here) + " here is open; its other end is core " + list(there) + " there.");
+        }
+        int known = 0;
+        while (known < sure.size() && sure.get(known) == 0) {
+            known++;
+        }
+        String confirm = known < sure.size()
+                ? " To find out: link " + there.iterator().next() + " there to core " + sure.get(known)
+                        + ", and touch " + list(here) + " here against core " + (known + 1)
+                        + ": one with continuity is sound and is that core; if none has continuity, that core is the open one's end."
+                : "";
+        return Optional.of(
+                "A core is open: here one of " + list(here) + ", there one of " + list(there) + "." + confirm);
+    }
+
+    private static Optional<String> shorted(List<CoreMatching.MatchingExplanation> ways) {
+        Set<Integer> all = new LinkedHashSet<>();
+        ways.forEach(way -> way.fault().ifPresent(fault -> {
+            if (fault instanceof CoreMatching.CoreFault.CoresShorted pair) {
+                all.addAll(pair.here());
+            }
+        }));
+        if (all.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                all.size() == 2
+                        ? "Cores " + list(all) + " here touch each other somewhere on the way."
+                        : "Two of the cores " + list(all)
+                                + " here touch each other. Free everything at both ends and touch these against each other:"
+                                + " the two with continuity are the ones.");
+    }
+
+    private static String list(Set<Integer> cores) {
+        return cores.stream().sorted().map(String::valueOf).collect(Collectors.joining(", "));
+    }
+
+    private static Sorting chain(int cores, Optional<GroupCodes> foundThere, Optional<GroupCodes> foundHere) {
+        GroupCodes tiedHere = PairChain.tiedHere(cores);
+        Optional<GroupCodes> tiedThere = foundThere.flatMap(PairChain::tiedThere);
+        if (foundThere.isPresent() && tiedThere.isEmpty()) {
+            return new Sorting(
+                    IdentificationMethod.MethodKind.PAIR_CHAIN,
+                    cores,
+                    tiedHere,
+                    Optional.empty(),
+                    List.of(),
+                    false,
+                    List.of(
+                            "There should be one single and pairs. More singles: a core is open among them; more than two"
+                                    + " together: two pairs touch each other. Measure again; if it stays, sort the rest one by one."));
+        }
+        if (foundHere.isEmpty() || tiedThere.isEmpty()) {
+            return new Sorting(
+                    IdentificationMethod.MethodKind.PAIR_CHAIN,
+                    cores,
+                    tiedHere,
+                    tiedThere,
+                    List.of(),
+                    false,
+                    List.of());
+        }
+        List<Integer> sorted = PairChain.sorted(foundThere.orElseThrow(), foundHere.get());
+        boolean whole = !sorted.contains(0);
+        return new Sorting(
+                IdentificationMethod.MethodKind.PAIR_CHAIN,
+                cores,
+                tiedHere,
+                tiedThere,
+                sorted,
+                whole,
+                List.of(
+                        whole
+                                ? "Every core is identified, and none is open or shorted."
+                                : "The chain stops: the core after the last one identified is open, or its link has come off."));
+    }
+}

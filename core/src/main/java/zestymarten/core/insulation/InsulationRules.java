@@ -1,0 +1,67 @@
+package zestymarten.core.insulation;
+
+import java.util.OptionalDouble;
+
+/** Formulas of insulation. Resistances in ohms, lengths in metres, temperatures in °C, capacitances in farads. */
+public final class InsulationRules {
+    /** Above this many ohms after a minute the polarisation index means nothing: 5 gigaohm. */
+    public static final double INDEX_UP_TO_OHM = 5e9;
+
+    private static final double LEAST_SHARE = 0.5;
+
+    private InsulationRules() {}
+
+    /** To 20 °C: {@code R20 = R x 2^((t - 20) / 10)}. A rule of thumb, and to be named as such. */
+    public static double at20(double ohm, double celsius) {
+        return above(ohm, "resistance") * Math.pow(2, (celsius - 20) / 10);
+    }
+
+    /** Dielectric absorption ratio: after 60 s to after 30 s. */
+    public static double absorption(double after60s, double after30s) {
+        return above(after60s, "reading after 60 s") / above(after30s, "reading after 30 s");
+    }
+
+    /** Polarisation index: after 600 s to after 60 s; empty where the reading after 60 s is above {@link #INDEX_UP_TO_OHM}. */
+    public static OptionalDouble polarisation(double after600s, double after60s) {
+        return above(after60s, "reading after 60 s") > INDEX_UP_TO_OHM
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(above(after600s, "reading after 600 s") / after60s);
+    }
+
+    /** Charging current of a cable under an alternating voltage in amperes: {@code Ic = 2 pi f C U}. */
+    public static double chargingAmperes(double volts, double hertz, double faradPerMetre, double lengthM) {
+        return 2
+                * Math.PI
+                * above(hertz, "frequency")
+                * above(faradPerMetre, "capacitance per metre")
+                * above(lengthM, "length")
+                * above(volts, "voltage");
+    }
+
+    /** Leakage in amperes from the total under alternating voltage, charging current taken off in quadrature. */
+    public static double leakageAmperes(double total, double charging) {
+        return Math.sqrt(Math.max(0, total * total - charging * charging));
+    }
+
+    /** Whether a current proves that the clips were on: at least half of the charging current that the length predicts. */
+    public static boolean provesConnection(double total, double predictedCharging) {
+        return total >= LEAST_SHARE * above(predictedCharging, "predicted charging current");
+    }
+
+    /** The usual withstand voltage in volts AC rms: {@code 2 U + 1000}. */
+    public static double withstandVolts(double nominalVolts) {
+        return 2 * above(nominalVolts, "nominal voltage") + 1000;
+    }
+
+    /** Seconds to discharge after a test: four times the time under voltage. */
+    public static double dischargeSeconds(double secondsUnderVoltage) {
+        return 4 * above(secondsUnderVoltage, "time under voltage");
+    }
+
+    private static double above(double value, String what) {
+        if (!(value > 0 && value < Double.POSITIVE_INFINITY)) {
+            throw new IllegalArgumentException("The " + what + " (" + value + ") must be above 0 and finite.");
+        }
+        return value;
+    }
+}

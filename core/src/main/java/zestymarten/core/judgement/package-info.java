@@ -1,0 +1,10 @@
+/**
+ * A reading against what is expected: judgement with its reason, and the doubts to raise before it is kept.
+ *
+ * <p>Doors: {@link zestymarten.core.judgement.ResistanceJudge}, {@link zestymarten.core.judgement.Judgement},
+ * {@link zestymarten.core.judgement.Expectation}. Uses {@code quantity}, {@code limit} and {@code meter}.
+ */
+@NullMarked
+package zestymarten.core.judgement;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,359 @@
+package zestymarten.core.limit;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Allowances;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Metal;
+import zestymarten.core.network.Link;
+import zestymarten.core.network.Path;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Ohms;
+
+/**
+ * Derives limits. Order of authority: the figure given for the wire, that of the assembly, the standard by length, section,
+ * metal, class and temperature, the handbook, the allowed heat or drop where the current is known, what good units read,
+ * the round figure. A heat or drop that would allow less than the chosen rule is said with it.
+ *
+ * <p>Sources: {@code R_max = r20 x L x (1 + a (t - 20))} with r20 from IEC 60228 or ISO 6722-1;
+ * {@code R_nominal = rho20 / A x L x (1 + a (t - 20))}. Where no low bound is given it is 0.8 times nominal.
+ */
+public final class LimitRules {
+    /** What a wire of which nothing is known may read. */
+    static final Ohms ROUND_FIGURE = Ohms.of(1);
+
+    private static final double ROUNDING = 1e-9;
+    private static final double LOW_SHARE = 0.8;
+    private static final double HANDBOOK_MARGIN = 1.15;
+    private static final double USUAL_CONTACT_OHM = 0.2;
+    private static final double USUAL_TOLERANCE = 0.1;
+    private static final double PLATINUM_TOLERANCE = 0.005;
+
+    private final double ambientC;
+    private final Allowances allowances;
+    private final Map<String, Learnt> learnt;
+
+    /** @param ambientC temperature of the conductors in °C, -80 to 200 */
+    public LimitRules(double ambientC) {
+        this(ambientC, Allowances.NONE, Map.of());
+    }
+
+    /**
+     * @param ambientC temperature of the conductors in °C, -80 to 200
+     * @param allowances figures of the assembly
+     * @param learnt what good units of the same type read, by conductor
+     */
+    public LimitRules(double ambientC, Allowances allowances, Map<String, Learnt> learnt) {
+        if (!(ambientC >= -80 && ambientC <= 200)) {
+            throw new IllegalArgumentException("Temperature (" + ambientC + " °C) must be from -80 to 200 °C.");
+        }
+        this.ambientC = ambientC;
+        this.allowances = allowances;
+        this.learnt = Map.copyOf(learnt);
+    }
+
+    /** The limit of one conductor from end to end. */
+    public Limit of(Conductor conductor) {
+        Optional<Allowed> allowed = allowed(conductor);
+        Limit chosen = chosen(conductor, nominal(conductor), allowed);
+        boolean tighter = allowed.isPresent() && allowed.get().ohms().compareTo(chosen.high()) < 0;
+        return tighter
+                ? new Limit(
+                        chosen.low(),
+                        chosen.nominal(),
+                        chosen.high(),
+                        chosen.lowGiven(),
+                        chosen.by()
+                                .and(" Its " + allowed.get().rule().words() + " is tighter: "
+                                        + allowed.get().ohms().text() + "."))
+                : chosen;
+    }
+
+    /** What its current allows a conductor to have. */
+    private record Allowed(Ohms ohms, Limit.Rule rule, Derivation by) {}
+
+    /** {@code R = P / I²} or {@code R = dU / I}, whichever is lower; empty where current or allowance is not known. */
+    private Optional<Allowed> allowed(Conductor conductor) {
+        double current = conductor.current().orElse(0);
+        Optional<Allowed> heat = current > 0 && allowances.heatW().isPresent()
+                ? Optional.of(allowed(
+                        Ohms.of(allowances.heatW().getAsDouble() / (current * current)),
+                        Limit.Rule.HEAT,
+                        EngineeringFormat.text(allowances.heatW().getAsDouble(), "W"),
+                        "P / I²",
+                        current))
+                : Optional.empty();
+        Optional<Allowed> drop = current > 0 && allowances.dropV().isPresent()
+                ? Optional.of(allowed(
+                        Ohms.of(allowances.dropV().getAsDouble() / current),
+                        Limit.Rule.DROP,
+                        EngineeringFormat.text(allowances.dropV().getAsDouble(), "V"),
+                        "dU / I",
+                        current))
+                : Optional.empty();
+        return Stream.of(heat, drop).flatMap(Optional::stream).min(Comparator.comparing(Allowed::ohms));
+    }
+
+    private static Allowed allowed(Ohms ohms, Limit.Rule rule, String figure, String formula, double current) {
+        String amperes = EngineeringFormat.text(current, "A");
+        return new Allowed(
+                ohms,
+                rule,
+                new Derivation(
+                        rule,
+                        List.of(
+                                new Derivation.LimitInput("allowed", figure),
+                                new Derivation.LimitInput("current", amperes)),
+                        formula,
+                        "the workshop",
+                        "Maximum " + ohms.text() + ": " + rule.words() + " of " + figure + " at " + amperes + ", "
+                                + formula + "."));
+    }
+
+    private Limit chosen(Conductor conductor, Optional<Ohms> nominal, Optional<Allowed> allowed) {
+        if (conductor.maxOhm().isPresent()) {
+            Ohms high = Ohms.of(conductor.maxOhm().getAsDouble());
+            String sentence = "Maximum " + high.text() + ": the figure given for " + conductor.id() + ".";
+            return limit(conductor, nominal, high, Derivation.plain(Limit.Rule.GIVEN, "the maker", sentence));
+        }
+        if (allowances.mostOhm().isPresent()) {
+            Ohms high = Ohms.of(allowances.mostOhm().getAsDouble());
+            String sentence = "Maximum " + high.text() + ": the figure given for every wire of the assembly.";
+            return limit(conductor, nominal, high, Derivation.plain(Limit.Rule.ASSEMBLY, "the assembly", sentence));
+        }
+        if (conductor.lengthM().isPresent() && conductor.areaMm2().isPresent()) {
+            return byLength(conductor, nominal);
+        }
+        if (allowed.isPresent()) {
+            return limit(conductor, nominal, allowed.get().ohms(), allowed.get().by());
+        }
+        Learnt learnt = this.learnt.get(conductor.id());
+        return learnt == null ? roundFigure(conductor, nominal) : learnt(conductor, learnt);
+    }
+
+    private Limit learnt(Conductor conductor, Learnt learnt) {
+        double factor = conductor.metal().factor(ambientC);
+        Ohms high = Ohms.of(learnt.most().value() * factor);
+        String sentence = "Maximum " + high.text() + ": learnt from " + learnt.units() + " good units, "
+                + learnt.meanOhm().text() + " with a spread of "
+                + learnt.spreadOhm().text() + (ambientC == 20 ? "" : warmth(conductor.metal())) + ".";
+        return limit(
+                conductor,
+                Optional.of(Ohms.of(learnt.meanOhm().value() * factor)),
+                high,
+                new Derivation(
+                        Limit.Rule.LEARNT,
+                        List.of(
+                                new Derivation.LimitInput("units", Integer.toString(learnt.units())),
+                                new Derivation.LimitInput(
+                                        "mean", learnt.meanOhm().text()),
+                                new Derivation.LimitInput(
+                                        "spread", learnt.spreadOhm().text())),
+                        "mean + the larger of 3 spreads and a tenth",
+                        "good units of the same type",
+                        sentence));
+    }
+
+    private Limit roundFigure(Conductor conductor, Optional<Ohms> nominal) {
+        Ohms most = allowances.roundOhm().isPresent()
+                ? Ohms.of(allowances.roundOhm().getAsDouble())
+                : ROUND_FIGURE;
+        String missing = conductor.lengthM().isPresent() ? "section" : "length";
+        String sentence = "Maximum " + most.text() + ": a round figure, because the " + missing + " of "
+                + conductor.id() + " is not known.";
+        return limit(conductor, nominal, most, Derivation.plain(Limit.Rule.ROUND_FIGURE, "custom", sentence))
+                .carrying(conductor.current());
+    }
+
+    private Limit byLength(Conductor conductor, Optional<Ohms> nominal) {
+        double length = conductor.lengthM().orElseThrow();
+        double area = conductor.areaMm2().orElseThrow();
+        Metal metal = conductor.metal();
+        Optional<ConductorTables.TableEntry> row = ConductorTables.row(conductor.strandClass(), metal, area);
+        if (row.isEmpty()) {
+            Ohms high = Ohms.of(nominal.orElseThrow().value() * HANDBOOK_MARGIN);
+            return limit(
+                    conductor,
+                    nominal,
+                    high,
+                    Derivation.plain(
+                            Limit.Rule.HANDBOOK,
+                            "a handbook",
+                            "Maximum " + high.text() + ": resistivity of " + metal.name() + " from a handbook ("
+                                    + EngineeringFormat.figure(metal.resistivity()) + " Ω·mm²/m), " + size(area) + ", "
+                                    + EngineeringFormat.text(length, "m") + warmth(metal)
+                                    + ", and 15 % more; no standard lists it."));
+        }
+        double perMetre = row.get().ohmPerMetre();
+        Ohms high = Ohms.of(perMetre * length * metal.factor(ambientC));
+        String sentence = "Maximum " + high.text() + ": " + row.get().source() + " " + what(conductor) + " "
+                + size(area) + listed(row.get(), area) + ", " + EngineeringFormat.text(perMetre, "Ω") + "/m × "
+                + EngineeringFormat.text(length, "m") + warmth(metal) + ".";
+        return limit(
+                conductor,
+                nominal,
+                high,
+                new Derivation(
+                        Limit.Rule.STANDARD,
+                        List.of(
+                                new Derivation.LimitInput("make", what(conductor)),
+                                new Derivation.LimitInput("section", size(area)),
+                                new Derivation.LimitInput("r20", EngineeringFormat.figure(perMetre * 1000) + " mΩ/m"),
+                                new Derivation.LimitInput("length", EngineeringFormat.text(length, "m")),
+                                new Derivation.LimitInput("temperature", EngineeringFormat.figure(ambientC) + " °C")),
+                        "r20 × L × (1 + a (t - 20))",
+                        row.get().source(),
+                        sentence));
+    }
+
+    private static String what(Conductor conductor) {
+        String metal = conductor.metal().code().equals("copper")
+                ? "plain copper"
+                : conductor.metal().name();
+        return conductor.strandClass().words() + ", " + metal;
+    }
+
+    private static String size(double areaMm2) {
+        return String.format(Locale.ROOT, "%s mm²", EngineeringFormat.figure(Math.round(areaMm2 * 1e4) / 1e4));
+    }
+
+    private static String listed(ConductorTables.TableEntry row, double area) {
+        return Math.abs(row.listedMm2() / area - 1) < 1e-6 ? "" : " (scaled from " + size(row.listedMm2()) + ")";
+    }
+
+    private String warmth(Metal metal) {
+        double factor = metal.factor(ambientC);
+        return ambientC == 20
+                ? " at 20 °C"
+                : String.format(Locale.ROOT, " × %.3f for %s", factor, EngineeringFormat.figure(ambientC)) + " °C";
+    }
+
+    private Limit limit(Conductor conductor, Optional<Ohms> nominal, Ohms high, Derivation by) {
+        OptionalDouble given = conductor.minOhm();
+        if (given.isPresent()) {
+            Ohms low = Ohms.of(Math.min(given.getAsDouble(), high.value()));
+            return new Limit(low, nominal, high, true, by.and(" At least " + low.text() + ": given too."));
+        }
+        Ohms low = Ohms.of(Math.min(high.value(), nominal.map(Ohms::value).orElse(0.0) * LOW_SHARE));
+        return new Limit(low, nominal, high, false, by);
+    }
+
+    private Optional<Ohms> nominal(Conductor conductor) {
+        if (conductor.lengthM().isEmpty() || conductor.areaMm2().isEmpty()) {
+            return Optional.empty();
+        }
+        Metal metal = conductor.metal();
+        return Optional.of(Ohms.of(metal.resistivity()
+                / conductor.areaMm2().getAsDouble()
+                * conductor.lengthM().getAsDouble()
+                * metal.factor(ambientC)));
+    }
+
+    /** The conductor as an edge of the network. Where nominal is not known, the low bound stands in for it. */
+    public Link link(Conductor conductor) {
+        Limit limit = of(conductor);
+        return new Link(
+                conductor.from(), conductor.to(), limit.low(), limit.nominal().orElse(limit.low()), limit.high());
+    }
+
+    /**
+     * The limit of a part at this temperature. A fuse, closed contact or bond of which nothing is said may have
+     * {@value #USUAL_CONTACT_OHM} ohm; a part without a tolerance gets {@value #USUAL_TOLERANCE} of its value, a platinum
+     * sensor {@value #PLATINUM_TOLERANCE}.
+     *
+     * @throws IllegalArgumentException for a diode, which has no resistance
+     */
+    public Limit of(Component component) {
+        return switch (component.kind()) {
+            case FUSE, SWITCH, RELAY_CONTACT, BREAKER, BOND -> {
+                Ohms most = Ohms.of(component.maxOhm().orElse(USUAL_CONTACT_OHM));
+                String sentence = "Maximum " + most.text() + ": "
+                        + (component.maxOhm().isPresent() ? "the figure given for " : "the usual figure for ")
+                        + component.id() + ".";
+                yield new Limit(
+                        Ohms.of(0), Optional.of(Ohms.of(most.value() / 2)), most, false, Limit.Rule.PART, sentence);
+            }
+            case NTC ->
+                around(
+                        component,
+                        Sensors.ntc(
+                                component.r25Ohm().orElseThrow(),
+                                component.betaK().orElseThrow(),
+                                ambientC),
+                        USUAL_TOLERANCE);
+            case PT100 -> around(component, Sensors.platinum(100, ambientC), PLATINUM_TOLERANCE);
+            case PT1000 -> around(component, Sensors.platinum(1000, ambientC), PLATINUM_TOLERANCE);
+            case RESISTOR, COIL, HEATER, WINDING, LAMP ->
+                around(component, component.ohm().orElseThrow(), USUAL_TOLERANCE);
+            case DIODE ->
+                throw new IllegalArgumentException(
+                        "Diode '" + component.id() + "' is judged by its forward voltage, not by resistance.");
+        };
+    }
+
+    private Limit around(Component component, double ohm, double usual) {
+        double tolerance = component.tolerance().orElse(usual);
+        Ohms low = Ohms.of(ohm * (1 - tolerance));
+        Ohms high = Ohms.of(ohm * (1 + tolerance));
+        String sentence = String.format(
+                Locale.ROOT,
+                "%s to %s: %s %s, %s ± %s %%%s.",
+                low.text(),
+                high.text(),
+                component.kind().code(),
+                component.id(),
+                EngineeringFormat.text(ohm, "Ω"),
+                EngineeringFormat.figure(tolerance * 100),
+                component.tolerance().isPresent() ? "" : " (usual)");
+        return new Limit(low, Optional.of(Ohms.of(ohm)), high, true, Limit.Rule.PART, sentence);
+    }
+
+    /** The component as an edge of the network. */
+    public Link link(Component component) {
+        Limit limit = of(component);
+        return new Link(
+                component.a(), component.b(), limit.low(), limit.nominal().orElse(limit.low()), limit.high());
+    }
+
+    /**
+     * The limit of a path, which is the network's bound: of a single conductor its own limit where nothing lies beside it.
+     *
+     * @param bounds what the network gives between the two terminals
+     * @param givenLow the least that figures given for the conductors allow; empty if none was given
+     */
+    public Limit along(List<Conductor> route, Path.Ohmic bounds, Optional<Ohms> givenLow) {
+        boolean known = route.stream().allMatch(each -> nominal(each).isPresent());
+        if (route.size() == 1 && isSame(of(route.get(0)).high(), bounds.high())) {
+            return of(route.get(0));
+        }
+        String parts = route.stream()
+                .map(each -> each.id() + " " + of(each).high().text())
+                .collect(Collectors.joining(", "));
+        Ohms low = givenLow.filter(each -> each.value() > 0).orElse(bounds.low());
+        return new Limit(
+                low.compareTo(bounds.high()) > 0 ? bounds.high() : low,
+                known ? Optional.of(bounds.nominal()) : Optional.empty(),
+                bounds.high(),
+                givenLow.filter(each -> each.value() > 0).isPresent(),
+                Limit.Rule.SUM,
+                "Maximum " + bounds.high().text() + ": the network of the limits on the way (" + parts
+                        + (isBeside(route, bounds) ? ", and what lies beside them" : "") + ").");
+    }
+
+    /** Whether the network's bound is below the sum of the way, because other conductors lead there too. */
+    private boolean isBeside(List<Conductor> route, Path.Ohmic bounds) {
+        double sum = route.stream().mapToDouble(each -> of(each).high().value()).sum();
+        return bounds.high().value() < sum * (1 - ROUNDING);
+    }
+
+    private static boolean isSame(Ohms one, Ohms other) {
+        return Math.abs(one.value() - other.value()) <= ROUNDING * one.value();
+    }
+}

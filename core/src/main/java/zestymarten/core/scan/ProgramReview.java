@@ -1,0 +1,334 @@
+package zestymarten.core.scan;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.SwitchState;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.Quantity;
+import zestymarten.core.network.Groups;
+import zestymarten.core.network.Net;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Problem;
+
+/**
+ * What a program does to a wiring: what is wrong with it, what it never tests, and how long it takes.
+ *
+ * <p>Method: the relays are followed line by line. A measurement with nothing on a bus was not connected; a contact that is
+ * closed twice, or opened while open, is a line too many; two measurements with the same nets on the same sides in the same
+ * state are electrically the same, whichever pins they use, but for a net's own two ends; a limit that a good unit misses by a
+ * factor near 1000 has its prefix wrong. Nets that no measurement has on opposite sides are never tested apart; nets whose
+ * ends no measurements join are never rung out. Cost: the contacts of all lines, and the square of the nets in bits.
+ *
+ * @param problems each with its line
+ * @param never pairs of nets that are never tested apart, the first {@value #MOST_TOLD}, each by a wire or terminal
+ * @param neverCount how many there are
+ * @param unrung wires that are never rung out
+ * @param relays how often a relay switches
+ * @param seconds by {@link ScanPace}
+ */
+public record ProgramReview(
+        List<Problem> problems,
+        List<String> never,
+        long neverCount,
+        List<String> unrung,
+        int measurements,
+        long relays,
+        double seconds) {
+    private static final int MOST_TOLD = 12;
+    private static final double PREFIX = 1000;
+    /** How far a limit may be from what is expected before another prefix is thought of. */
+    private static final double NEAR = 30;
+
+    public ProgramReview {
+        problems = List.copyOf(problems);
+        never = List.copyOf(never);
+        unrung = List.copyOf(unrung);
+    }
+
+    /** How long things take, in seconds: a row of relays, a reading in ohms, the rise of a test voltage. */
+    public record ScanPace(double switching, double reading, double ramp) {
+        public static final ScanPace USUAL = new ScanPace(0.02, 0.15, 1);
+
+        /** Under voltage, and then discharged for four times as long. */
+        double of(ScanAction action) {
+            return action.fold(
+                    close -> switching,
+                    open -> switching,
+                    await -> 0.0,
+                    measure -> measure.quantity() == Quantity.RESISTANCE
+                            ? reading
+                            : (ramp + measure.dwellS()) * (1 + 4) + reading);
+        }
+    }
+
+    /** Reviews a program for a wiring. */
+    public static ProgramReview of(ScanProgram program, Design design, ScanPace pace) {
+        return new Reviewer(program, design).review(pace);
+    }
+
+    private static final class Reviewer {
+        private final ScanProgram program;
+        private final Design design;
+        private final Points points;
+        private final List<Taken> taken;
+        private final List<Problem> problems = new ArrayList<>();
+        private final List<Net> nets;
+        private final Map<Terminal, Integer> netOf = new HashMap<>();
+        private final int frame;
+
+        Reviewer(ScanProgram program, Design design) {
+            this.program = program;
+            this.design = design;
+            points = Points.of(design.assembly());
+            taken = program.taken(points);
+            nets = design.nets().all();
+            for (int i = 0; i < nets.size(); i++) {
+                int number = i;
+                nets.get(i).ends().forEach(end -> netOf.put(end, number));
+            }
+            frame = nets.size();
+            netOf.putIfAbsent(Terminal.FRAME, frame);
+        }
+
+        ProgramReview review(ScanPace pace) {
+            long relays = follow();
+            same();
+            taken.forEach(this::limits);
+            voltageLast();
+            List<String> never = new ArrayList<>();
+            long count = never(never);
+            return new ProgramReview(
+                    problems,
+                    never,
+                    count,
+                    unrung(),
+                    taken.size(),
+                    relays,
+                    program.actions().stream().mapToDouble(pace::of).sum());
+        }
+
+        private void problem(int line, String text) {
+            problems.add(new Problem("line " + line, text));
+        }
+
+        /** Follows the relays; how many have switched. */
+        private long follow() {
+            Set<ScanContact> closed = new HashSet<>();
+            long switched = 0;
+            for (int i = 0; i < program.actions().size(); i++) {
+                int line = ScanProgram.line(i);
+                ScanAction action = program.actions().get(i);
+                if (action instanceof ScanAction.Close close) {
+                    for (ScanContact each : close.contacts()) {
+                        close(line, each, closed);
+                    }
+                    switched += close.contacts().size();
+                } else if (action instanceof ScanAction.OpenContact open) {
+                    for (ScanContact each : open.contacts()) {
+                        if (!closed.remove(each)) {
+                            problem(line, each + " is open already.");
+                        }
+                    }
+                    switched += open.contacts().size();
+                } else if (action instanceof ScanAction.MeasureContacts) {
+                    connected(line, closed);
+                }
+            }
+            return switched;
+        }
+
+        private void close(int line, ScanContact contact, Set<ScanContact> closed) {
+            if (points.terminal(contact.point()).isEmpty()) {
+                problem(
+                        line,
+                        "Point " + contact.point() + " is wired to nothing; there are "
+                                + points.terminals().size() + ".");
+            }
+            for (ScanContact.Bus bus : ScanContact.Bus.values()) {
+                if (bus != contact.bus() && closed.contains(new ScanContact(bus, contact.point()))) {
+                    problem(line, contact + ": the point is on bus " + bus + " too, which joins the two sides.");
+                }
+            }
+            if (!closed.add(contact)) {
+                problem(line, contact + " is closed already: the connection is made twice.");
+            }
+        }
+
+        private void connected(int line, Set<ScanContact> closed) {
+            for (ScanContact.Bus bus : List.of(ScanContact.Bus.A, ScanContact.Bus.B)) {
+                if (closed.stream().noneMatch(each -> each.bus() == bus)) {
+                    problem(line, "Nothing is connected to bus " + bus + ": a connection is forgotten before this.");
+                }
+            }
+        }
+
+        /** What the same lines of a table would hide: other pins, but the same nets. */
+        private void same() {
+            Map<String, Integer> first = new LinkedHashMap<>();
+            int voltages = 0; // ohms between two test voltages prove the connection of the next one
+            for (Taken each : taken) {
+                boolean ohms = each.measure().quantity() == Quantity.RESISTANCE;
+                voltages += ohms ? 0 : 1;
+                String key = each.state() + " " + (ohms ? "after " + voltages : "voltage") + " " + electrically(each);
+                Integer before = first.putIfAbsent(key, each.line());
+                if (before != null) {
+                    problem(each.line(), "Electrically the same as line " + before + ".");
+                }
+            }
+        }
+
+        private String electrically(Taken each) {
+            BitSet a = nets(each.a());
+            BitSet b = nets(each.b());
+            boolean within = a.intersects(b) || each.measure().expectsWayThrough();
+            if (within) {
+                return each.sides();
+            }
+            String one = a.toString();
+            String other = b.toString();
+            return one.compareTo(other) <= 0 ? one + other : other + one;
+        }
+
+        private BitSet nets(Set<Terminal> side) {
+            BitSet nets = new BitSet();
+            side.forEach(each -> {
+                Integer net = netOf.get(each);
+                if (net != null) {
+                    nets.set(net);
+                }
+            });
+            return nets;
+        }
+
+        private void limits(Taken each) {
+            if (each.a().size() != 1 || each.b().size() != 1 || each.measure().quantity() == Quantity.INSULATION) {
+                return;
+            }
+            Terminal a = each.a().iterator().next();
+            Terminal b = each.b().iterator().next();
+            if (a.equals(b)) {
+                return;
+            }
+            Expectation expected = design.expectation(a, b, state(each.state()), List.of());
+            if (expected instanceof Expectation.Joined joined) {
+                double most = joined.limit().high().value();
+                double ratio = each.measure().highOhm() / most;
+                if (!each.measure().expectsWayThrough()) {
+                    problem(each.line(), a + " and " + b + " are joined in a good unit, and no most is set.");
+                } else if (ratio > NEAR || ratio < 1 / NEAR) {
+                    problem(
+                            each.line(),
+                            "Maximum " + EngineeringFormat.text(each.measure().highOhm(), "Ω")
+                                    + " is set; a good unit may have " + EngineeringFormat.text(most, "Ω")
+                                    + prefix(ratio));
+                }
+            } else if (each.measure().expectsWayThrough()) {
+                problem(each.line(), a + " and " + b + " are apart in a good unit, and continuity is expected.");
+            }
+        }
+
+        private static String prefix(double ratio) {
+            double factor = Math.max(ratio, 1 / ratio);
+            double off = factor / PREFIX;
+            return off > 1 / NEAR && off < NEAR ? ". A factor of 1000 would fit: a prefix is wrong." : ".";
+        }
+
+        private SwitchState state(String id) {
+            return design.assembly().states().stream()
+                    .filter(each -> each.id().equals(id))
+                    .findFirst()
+                    .orElse(design.assembly().states().get(0));
+        }
+
+        private void voltageLast() {
+            int voltage = 0;
+            for (Taken each : taken) {
+                if (each.measure().quantity() == Quantity.INSULATION) {
+                    voltage = voltage == 0 ? each.line() : voltage;
+                } else if (voltage != 0 && each.measure().expectsWayThrough() && !wasReadBefore(each)) {
+                    problem(
+                            each.line(),
+                            "Continuity after the test voltage of line " + voltage
+                                    + ": high voltage comes after continuity has passed.");
+                    return;
+                }
+            }
+        }
+
+        /** What was read before is a proof of connection, no continuity test of its own. */
+        private boolean wasReadBefore(Taken each) {
+            return taken.stream()
+                    .anyMatch(other -> other.line() < each.line()
+                            && other.measure().quantity() == Quantity.RESISTANCE
+                            && other.sides().equals(each.sides()));
+        }
+
+        private long never(List<String> told) {
+            int count = nets.size() + (netOf.getOrDefault(Terminal.FRAME, frame) == frame ? 1 : 0);
+            List<BitSet> apart = new ArrayList<>();
+            for (int i = 0; i < count; i++) {
+                apart.add(new BitSet(count));
+            }
+            for (Taken each : taken) {
+                BitSet a = nets(each.a());
+                BitSet b = nets(each.b());
+                if (!a.intersects(b)) {
+                    a.stream().forEach(net -> apart.get(net).or(b));
+                    b.stream().forEach(net -> apart.get(net).or(a));
+                }
+            }
+            long never = 0;
+            for (int i = 0; i < count; i++) {
+                for (int j = apart.get(i).nextClearBit(i + 1);
+                        j < count;
+                        j = apart.get(i).nextClearBit(j + 1)) {
+                    never++;
+                    if (told.size() < MOST_TOLD) {
+                        told.add(name(i) + " and " + name(j));
+                    }
+                }
+            }
+            return never;
+        }
+
+        private String name(int net) {
+            return net == frame || nets.get(net).conductors().isEmpty()
+                    ? "the frame"
+                    : nets.get(net).conductors().get(0).id();
+        }
+
+        private List<String> unrung() {
+            List<String> unrung = new ArrayList<>();
+            for (Net net : nets) {
+                Map<Terminal, Integer> number = new HashMap<>();
+                net.ends().forEach(end -> number.put(end, number.size()));
+                Groups groups = new Groups(number.size());
+                for (Taken each : taken) {
+                    boolean one = each.a().size() == 1
+                            && each.b().size() == 1
+                            && each.measure().expectsWayThrough();
+                    Integer a = one ? number.get(each.a().iterator().next()) : null;
+                    Integer b = one ? number.get(each.b().iterator().next()) : null;
+                    if (a != null && b != null) {
+                        groups.join(a, b);
+                    }
+                }
+                long pieces =
+                        number.values().stream().map(groups::of).distinct().count();
+                if (pieces > 1) {
+                    unrung.add(net.conductors().stream().map(each -> each.id()).collect(Collectors.joining(" ")));
+                }
+            }
+            return unrung;
+        }
+    }
+}

@@ -1,0 +1,222 @@
+package zestymarten.core.scan;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judgement.Quantity;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.TestRun;
+
+/**
+ * What a scanning switch does, line by line: connect, then measure.
+ *
+ * <p>Method: each touch that is due becomes two sides; only what differs from the connections before it is
+ * switched. Touches of ohms in one state are taken in the order in which the next one needs the fewest relays, either way
+ * round, the earlier on a tie; of more than {@value #MOST_ORDERED} the order stays that of the plan. Insulation comes after all
+ * of them, in its own order. Cost: the square of the touches that are ordered.
+ */
+public record ScanProgram(List<ScanAction> actions) {
+    /** The most lines of a program. */
+    public static final int MOST_LINES = 20_000;
+
+    private static final int MOST_ORDERED = 600;
+
+    public ScanProgram {
+        actions = List.copyOf(actions);
+    }
+
+    /** A touch as the contacts of both sides. */
+    private record Sides(
+            String state,
+            SortedSet<ScanContact> contacts,
+            SortedSet<ScanContact> turned,
+            ScanAction.MeasureContacts measure) {
+        Sides turnedRound() {
+            return new Sides(state, /* contacts= */ turned, /* turned= */ contacts, measure);
+        }
+
+        int relays(Collection<ScanContact> now, boolean round) {
+            SortedSet<ScanContact> next = round ? turned : contacts;
+            int kept = 0;
+            for (ScanContact each : next) {
+                kept += now.contains(each) ? 1 : 0;
+            }
+            return now.size() + next.size() - 2 * kept;
+        }
+    }
+
+    /** The program of everything that a scanner can measure and a run has still to do. */
+    public static ScanProgram of(TestRun job, double dwellS) {
+        Points points = Points.of(job.design().assembly());
+        List<Sides> ohms = new ArrayList<>();
+        List<Sides> insulation = new ArrayList<>();
+        touches(job)
+                .forEach(touch -> sides(job, points, touch, dwellS)
+                        .forEach(each -> (touch.stage().isUnderVoltage() ? insulation : ohms).add(each)));
+        return new ScanProgram(switched(ohms.size() > MOST_ORDERED ? ohms : ordered(ohms), insulation));
+    }
+
+    /** The touches of a run that a scanner can make and that are not done. */
+    public static Stream<TestStep.Measurement> touches(TestRun job) {
+        return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS, Stage.INSULATION)
+                .flatMap(job::steps)
+                .filter(step -> step instanceof TestStep.Measurement && !job.isDone(step))
+                .map(TestStep.Measurement.class::cast);
+    }
+
+    /** The terminals on one side of a touch: that of its probe, and what is tied to it. */
+    public static Set<Terminal> side(TestStep.Measurement touch, Terminal probe) {
+        Set<Terminal> side = new HashSet<>(Set.of(probe));
+        touch.ties().stream().filter(tie -> tie.contains(probe)).forEach(side::addAll);
+        return side;
+    }
+
+    private static Stream<Sides> sides(TestRun job, Points points, TestStep.Measurement touch, double dwellS) {
+        Set<Terminal> black = side(touch, touch.black());
+        Set<Terminal> red = side(touch, touch.red());
+        boolean wired = Stream.concat(black.stream(), red.stream())
+                .allMatch(each -> points.of(each).isPresent());
+        boolean apart = black.stream().noneMatch(red::contains);
+        if (!wired || !apart) {
+            return Stream.empty();
+        }
+        return Stream.of(new Sides(
+                touch.state(),
+                contacts(points, black, red),
+                contacts(points, red, black),
+                measure(job, touch, dwellS)));
+    }
+
+    private static SortedSet<ScanContact> contacts(Points points, Set<Terminal> a, Set<Terminal> b) {
+        SortedSet<ScanContact> contacts = new TreeSet<>();
+        a.forEach(each ->
+                contacts.add(new ScanContact(ScanContact.Bus.A, points.of(each).orElseThrow())));
+        b.forEach(each ->
+                contacts.add(new ScanContact(ScanContact.Bus.B, points.of(each).orElseThrow())));
+        return contacts;
+    }
+
+    private static ScanAction.MeasureContacts measure(TestRun job, TestStep.Measurement touch, double dwellS) {
+        if (touch.isUnderVoltage()) {
+            return new ScanAction.MeasureContacts(
+                    Quantity.INSULATION,
+                    job.least(touch).least().value(),
+                    Double.POSITIVE_INFINITY,
+                    job.approach().insulation().orElseThrow().testV(),
+                    dwellS);
+        }
+        return job.expectation(touch)
+                .fold(
+                        joined -> ScanAction.MeasureContacts.ohms(
+                                joined.limit().low().value(),
+                                Math.max(
+                                        joined.limit().high().value(),
+                                        Math.nextUp(joined.limit().low().value()))),
+                        () -> ScanAction.MeasureContacts.ohms(
+                                job.conditions().joinedBelowOhm(), Double.POSITIVE_INFINITY));
+    }
+
+    private static List<Sides> ordered(List<Sides> touches) {
+        List<Sides> left = new ArrayList<>(touches);
+        List<Sides> ordered = new ArrayList<>();
+        SortedSet<ScanContact> now = new TreeSet<>();
+        String state = "";
+        while (!left.isEmpty()) {
+            Sides best = nearest(left, state, now);
+            left.remove(best);
+            boolean round = best.relays(now, true) < best.relays(now, false);
+            ordered.add(round ? best.turnedRound() : best);
+            now = ordered.get(ordered.size() - 1).contacts();
+            state = best.state();
+        }
+        return ordered;
+    }
+
+    /** The one that needs the fewest relays in this state; where there is none, the first in any other. */
+    private static Sides nearest(List<Sides> left, String state, SortedSet<ScanContact> now) {
+        Sides best = left.get(0);
+        int fewest = Integer.MAX_VALUE;
+        for (Sides each : left) {
+            int relays = Math.min(each.relays(now, false), each.relays(now, true));
+            if (each.state().equals(state) && relays < fewest) {
+                best = each;
+                fewest = relays;
+            }
+        }
+        return best;
+    }
+
+    private static List<ScanAction> switched(List<Sides> ohms, List<Sides> insulation) {
+        List<ScanAction> actions = new ArrayList<>();
+        SortedSet<ScanContact> now = new TreeSet<>();
+        String state = "";
+        for (Sides each : Stream.concat(ohms.stream(), insulation.stream()).toList()) {
+            if (!each.state().equals(state)) {
+                actions.add(new ScanAction.Await(each.state()));
+                state = each.state();
+            }
+            List<ScanContact> open = now.stream()
+                    .filter(contact -> !each.contacts().contains(contact))
+                    .toList();
+            SortedSet<ScanContact> before = now;
+            List<ScanContact> close = each.contacts().stream()
+                    .filter(contact -> !before.contains(contact))
+                    .toList();
+            if (!open.isEmpty()) {
+                actions.add(new ScanAction.OpenContact(open));
+            }
+            if (!close.isEmpty()) {
+                actions.add(new ScanAction.Close(close));
+            }
+            actions.add(each.measure());
+            now = each.contacts();
+        }
+        return actions;
+    }
+
+    /** The line on which an action stands in a file, from 2: the first one names the columns. */
+    static int line(int action) {
+        return action + 2;
+    }
+
+    /** The measurements as the relays stand when each is made, in order. */
+    public List<Taken> taken(Points points) {
+        List<Taken> taken = new ArrayList<>();
+        Set<ScanContact> closed = new HashSet<>();
+        String state = "";
+        for (int i = 0; i < actions.size(); i++) {
+            if (actions.get(i) instanceof ScanAction.Close close) {
+                closed.addAll(close.contacts());
+            } else if (actions.get(i) instanceof ScanAction.OpenContact open) {
+                open.contacts().forEach(closed::remove);
+            } else if (actions.get(i) instanceof ScanAction.Await await) {
+                state = await.state();
+            } else if (actions.get(i) instanceof ScanAction.MeasureContacts measure) {
+                taken.add(new Taken(
+                        line(i),
+                        on(ScanContact.Bus.A, closed, points),
+                        on(ScanContact.Bus.B, closed, points),
+                        state,
+                        measure));
+            }
+        }
+        return taken;
+    }
+
+    private static Set<Terminal> on(ScanContact.Bus bus, Set<ScanContact> closed, Points points) {
+        Set<Terminal> on = new HashSet<>();
+        for (ScanContact each : closed) {
+            if (each.bus() == bus) {
+                points.terminal(each.point()).ifPresent(on::add);
+            }
+        }
+        return on;
+    }
+}

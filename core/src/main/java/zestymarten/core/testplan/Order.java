@@ -1,0 +1,45 @@
+package zestymarten.core.testplan;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+
+/**
+ * In which order a run goes through its stages and its wires.
+ *
+ * @param movable every stage of {@link #MOVABLE} once; whatever is done before or after them has its fixed place, so that
+ *     insulation never comes before continuity, and the withstand test last
+ * @param first conductors that are rung out before all others, by their names
+ */
+public record Order(List<Stage> movable, List<String> first) {
+    /** The stages that may change places. */
+    public static final List<Stage> MOVABLE = List.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.BEND, Stage.PARTS);
+
+    /** The order of the job. */
+    public static final Order USUAL = new Order(MOVABLE, List.of());
+
+    public Order {
+        movable = List.copyOf(movable);
+        first = List.copyOf(first);
+        if (movable.size() != MOVABLE.size() || !new HashSet<>(movable).equals(new HashSet<>(MOVABLE))) {
+            throw new IllegalArgumentException("The order " + movable + " must name each of " + MOVABLE + " once.");
+        }
+        if (new HashSet<>(first).size() != first.size()) {
+            throw new IllegalArgumentException("The wires that come first " + first + " must be named once each.");
+        }
+    }
+
+    /** Every stage in this order. */
+    public List<Stage> stages() {
+        List<Stage> stages = new ArrayList<>(Arrays.asList(Stage.values()));
+        int at = stages.indexOf(MOVABLE.get(0));
+        stages.removeAll(MOVABLE);
+        stages.addAll(at, movable);
+        return stages;
+    }
+
+    boolean isBefore(Stage earlier, Stage later) {
+        return movable.indexOf(earlier) < movable.indexOf(later);
+    }
+}

@@ -1,0 +1,227 @@
+package zestymarten.core.testplan;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Terminal;
+
+/**
+ * The pieces of one run, and the touches between them.
+ *
+ * <p>Method: each to each takes n (n - 1) / 2 touches; each to the tied rest n - 1; by halves ceil(log2 n), one for every
+ * bit of the pieces' numbers. Where a touch of tied pieces finds a way through, the pairs in it follow. Pairs are walked,
+ * never stored.
+ */
+public final class PlanPieces {
+    private final List<Terminal> pieces;
+    private final List<TestStep.Measurement> cavities;
+    private final TestMethod method;
+    private final Map<Terminal, Integer> place = new HashMap<>();
+    private final Set<TestStep.Measurement> cavitySet;
+    private final Map<Terminal, Terminal> partOf;
+
+    /** @param partOf for each piece that parts join with others one of them; pieces that stand alone are absent */
+    PlanPieces(
+            List<Terminal> pieces,
+            List<TestStep.Measurement> cavities,
+            TestMethod method,
+            Map<Terminal, Terminal> partOf) {
+        this.partOf = Map.copyOf(partOf);
+        this.pieces = pieces;
+        this.cavities = List.copyOf(cavities);
+        this.method = method;
+        cavitySet = Set.copyOf(cavities);
+        for (int i = 0; i < pieces.size(); i++) {
+            place.put(pieces.get(i), i);
+        }
+    }
+
+    public List<Terminal> all() {
+        return pieces;
+    }
+
+    /** Touches of near ends in empty cavities, after the pairs. */
+    public List<TestStep.Measurement> cavities() {
+        return cavities;
+    }
+
+    /** Whether pieces are tied for the shorts stage. */
+    public boolean areTied() {
+        return pieces.size() > 2 && (method == TestMethod.EACH_TO_REST || method == TestMethod.BY_HALVES);
+    }
+
+    /**
+     * How many touches the shorts stage has.
+     *
+     * @param through whether a touch of tied pieces found a way through, so that its pairs follow
+     */
+    public long shortsCount(Predicate<TestStep.Measurement> through) {
+        return areTied() ? shorts(through).count() : pairs() + cavities.size();
+    }
+
+    /** How often a probe goes to another terminal for the pairs of free pieces, both for the first: without walking them. */
+    public long pairMoves() {
+        long n = pieces.size();
+        long shared = n > 2 ? 1 : 0; // the last two pairs have the red one in common
+        return n < 2 ? 0 : n * (n - 1) / 2 + (n - 1) - shared;
+    }
+
+    /** The touches of the shorts stage in order, made as they are asked for; see {@link #shortsCount}. */
+    public Stream<TestStep.Measurement> shorts(Predicate<TestStep.Measurement> through) {
+        return areTied() ? Stream.concat(tied(through), cavities.stream()) : pairsFrom(0);
+    }
+
+    /** How many pairs there are each to each, cavities aside. */
+    public long pairs() {
+        return (long) pieces.size() * (pieces.size() - 1) / 2;
+    }
+
+    /**
+     * The touches of free pieces without the first so many, in the order of {@link #shorts}. Cost: of the start linear in the
+     * pieces.
+     */
+    public Stream<TestStep.Measurement> pairsFrom(long skipped) {
+        long rest = skipped;
+        int first = 0;
+        while (first < pieces.size() && rest >= pieces.size() - 1 - first) {
+            rest -= pieces.size() - 1 - first;
+            first++;
+        }
+        int row = first;
+        int column = (int) (row + 1 + rest);
+        Stream<TestStep.Measurement> begun =
+                IntStream.range(column, pieces.size()).mapToObj(j -> pair(row, j));
+        Stream<TestStep.Measurement> others = IntStream.range(row + 1, pieces.size())
+                .boxed()
+                .flatMap(i -> IntStream.range(i + 1, pieces.size()).mapToObj(j -> pair(i, j)));
+        return Stream.of(row < pieces.size() ? begun : Stream.<TestStep.Measurement>empty(), others, cavities.stream())
+                .flatMap(each -> each);
+    }
+
+    private Stream<TestStep.Measurement> tied(Predicate<TestStep.Measurement> through) {
+        if (method == TestMethod.EACH_TO_REST) {
+            return eachToRest(through);
+        }
+        List<TestStep.Measurement> halves = halves();
+        boolean clean = halves.stream().noneMatch(through);
+        return clean ? halves.stream() : Stream.concat(halves.stream(), eachToRest(through));
+    }
+
+    private Stream<TestStep.Measurement> eachToRest(Predicate<TestStep.Measurement> through) {
+        return IntStream.range(0, pieces.size() - 1).boxed().flatMap(i -> {
+            TestStep.Measurement touch = toRest(i);
+            return !touch.isTied() || !through.test(touch)
+                    ? Stream.of(touch)
+                    : Stream.concat(
+                            Stream.of(touch),
+                            IntStream.range(i + 1, pieces.size()).mapToObj(j -> pair(i, j)));
+        });
+    }
+
+    /** A piece against all later ones, tied together. */
+    private TestStep.Measurement toRest(int first) {
+        List<Terminal> rest = pieces.subList(first + 1, pieces.size());
+        return new TestStep.Measurement(
+                Stage.SHORTS, pieces.get(first), rest.get(0), "", rest.size() < 2 ? List.of() : List.of(rest));
+    }
+
+    private List<TestStep.Measurement> halves() {
+        List<TestStep.Measurement> halves = new ArrayList<>();
+        for (int bit = 1; bit < pieces.size(); bit <<= 1) {
+            List<Terminal> zeros = new ArrayList<>();
+            List<Terminal> ones = new ArrayList<>();
+            for (int i = 0; i < pieces.size(); i++) {
+                ((i & bit) == 0 ? zeros : ones).add(pieces.get(i));
+            }
+            List<List<Terminal>> ties =
+                    Stream.of(zeros, ones).filter(half -> half.size() > 1).toList();
+            halves.add(new TestStep.Measurement(Stage.SHORTS, zeros.get(0), ones.get(0), "", ties));
+        }
+        return halves;
+    }
+
+    /** The touch of two pieces by their places in {@link #all}; the earlier gets the black probe. */
+    public TestStep.Measurement pair(int first, int second) {
+        return new TestStep.Measurement(
+                Stage.SHORTS, pieces.get(Math.min(first, second)), pieces.get(Math.max(first, second)));
+    }
+
+    /** The touches of the frame stage in order. */
+    public Stream<TestStep.Measurement> frame() {
+        return pieces.stream().map(piece -> new TestStep.Measurement(Stage.FRAME, piece, Terminal.FRAME));
+    }
+
+    /**
+     * The touches under the test voltage: of each piece through its own clips, to prove them, and then against all others
+     * and the frame, tied together.
+     *
+     * @param stage the insulation or the withstand test
+     * @param farEnd where the piece's own wire comes out
+     */
+    /** What parts join is one group: no test voltage ever lies across a part. */
+    private List<List<Terminal>> groups() {
+        Map<Terminal, List<Terminal>> groups = new LinkedHashMap<>();
+        pieces.forEach(each -> groups.computeIfAbsent(partOf.getOrDefault(each, each), any -> new ArrayList<>())
+                .add(each));
+        return List.copyOf(groups.values());
+    }
+
+    public Stream<TestStep.Measurement> underVoltage(Stage stage, Function<Terminal, Optional<Terminal>> farEnd) {
+        return groups().stream().flatMap(group -> {
+            Terminal first = group.get(0);
+            List<Terminal> others = Stream.concat(
+                            pieces.stream().filter(each -> !group.contains(each)), Stream.of(Terminal.FRAME))
+                    .toList();
+            List<List<Terminal>> links =
+                    Stream.of(group, others).filter(each -> each.size() > 1).toList();
+            Stream<TestStep.Measurement> connected = group.stream()
+                    .flatMap(piece ->
+                            farEnd.apply(piece).map(far -> new TestStep.Measurement(stage, piece, far)).stream());
+            return Stream.concat(
+                    connected, Stream.of(new TestStep.Measurement(stage, first, Terminal.FRAME, "", links)));
+        });
+    }
+
+    /** The touches in the water: each piece against it, all others free. */
+    public Stream<TestStep.Measurement> inWater() {
+        return pieces.stream().map(piece -> new TestStep.Measurement(Stage.WET, piece, Terminal.FRAME));
+    }
+
+    /** All pieces together against the frame, while the mist goes from zone to zone. */
+    public Stream<TestStep.Measurement> inMist() {
+        return pieces.isEmpty()
+                ? Stream.empty()
+                : Stream.of(new TestStep.Measurement(
+                        Stage.WET, pieces.get(0), Terminal.FRAME, "", pieces.size() < 2 ? List.of() : List.of(pieces)));
+    }
+
+    /** Whether a touch with free ends is one of the shorts or frame touches, or may become one. */
+    boolean isBetween(TestStep.Measurement touch) {
+        if (touch.stage() == Stage.FRAME) {
+            return touch.red().isFrame() && place.containsKey(touch.black());
+        }
+        Integer first = place.get(touch.black());
+        Integer second = place.get(touch.red());
+        return touch.stage() == Stage.SHORTS
+                && (cavitySet.contains(touch) || (first != null && second != null && first < second));
+    }
+
+    /** Whether a touch is one of the shorts or frame touches; see {@link #shorts}. */
+    public boolean contains(TestStep.Measurement touch, Predicate<TestStep.Measurement> through) {
+        if (!touch.state().isEmpty()) {
+            return false;
+        }
+        if (touch.stage() == Stage.SHORTS && areTied()) {
+            return shorts(through).anyMatch(touch::equals);
+        }
+        return !touch.isTied() && isBetween(touch);
+    }
+}

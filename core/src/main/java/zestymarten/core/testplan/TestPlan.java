@@ -1,0 +1,367 @@
+package zestymarten.core.testplan;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.SwitchState;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.network.Groups;
+import zestymarten.core.network.Net;
+import zestymarten.core.network.Nets;
+
+/**
+ * The steps of a run by its approach: what is done before, every net end to end, each piece against the later ones and the
+ * frame, what flexes moved, every part in every position.
+ *
+ * <p>Method: a net of k probe points takes k - 1 touches from its first one. Its first probe point stands for the whole
+ * net in the later stages. A touch of a net that was open adds its far end as a piece of its own to shorts and frame, and
+ * asks its near end against every empty cavity where the far end may have gone. Order: design order; added pieces last.
+ * Cost: linear in the nets to build; the pairs of the shorts stage are counted and walked, never stored.
+ */
+public final class TestPlan {
+    /** A zone of that name is moved along its length. */
+    private static final String FLEXING = "flexing";
+
+    private final Assembly assembly;
+    private final Nets nets;
+    private final TestOptions approach;
+    private final List<Terminal> emptyCavities;
+    private final List<Connector> priced;
+    private final List<TestStep.Measurement> direct = new ArrayList<>();
+    private final Map<Stage, List<TestStep>> steps = new EnumMap<>(Stage.class);
+    private final Set<TestStep> all = new HashSet<>();
+
+    private TestPlan(Assembly assembly, Nets nets, TestOptions approach) {
+        this.assembly = assembly;
+        this.nets = nets;
+        this.approach = approach;
+        emptyCavities = assembly.emptyCavities();
+        priced = assembly.connectors().stream()
+                .filter(each -> each.reach().isPriced())
+                .sorted(Comparator.comparing((Connector each) -> each.reach().harm())
+                        .thenComparing(each -> each.reach().minutes()))
+                .toList();
+        for (Net net : nets.all()) {
+            net.ends().stream()
+                    .skip(1)
+                    .forEach(far -> direct.add(
+                            new TestStep.Measurement(Stage.ENDS, net.ends().get(0), far)));
+        }
+        steps.put(Stage.PREPARE, approach.inPlace() ? prepare() : List.of());
+        steps.put(Stage.LOOK, approach.quick() ? List.of() : look());
+        steps.put(Stage.METER, meter());
+        steps.put(Stage.ENDS, ends());
+        steps.put(Stage.SHORTS, tiesFarEnds() ? around(ManualAction.WALKED_BACK, ManualAction.FREED) : List.of());
+        steps.put(
+                Stage.FRAME, approach.quick() ? List.of() : List.of(new TestStep.ManualStep(ManualAction.FRAME_PROOF)));
+        steps.put(Stage.BEND, approach.quick() ? List.of() : bend());
+        steps.put(Stage.PARTS, parts());
+        steps.put(Stage.WARM, approach.quick() ? List.of() : warm());
+        steps.values().forEach(all::addAll);
+    }
+
+    public static TestPlan of(Assembly assembly, Nets nets, TestOptions approach) {
+        return new TestPlan(assembly, nets, approach);
+    }
+
+    public TestOptions approach() {
+        return approach;
+    }
+
+    /** The steps of a stage that do not depend on what is read, in order. */
+    public List<TestStep> of(Stage stage) {
+        return steps.getOrDefault(stage, List.of());
+    }
+
+    /** Whether a step is among those of {@link #of(Stage)}. */
+    public boolean contains(TestStep step) {
+        return all.contains(step);
+    }
+
+    /** Every net end to end and what is bonded to the frame, in design order, however the run goes about it. */
+    public List<TestStep.Measurement> endToEnd() {
+        return Stream.concat(direct.stream(), bonds().stream()).toList();
+    }
+
+    public boolean tiesFarEnds() {
+        return approach.method().tiesFarEnds();
+    }
+
+    /** What is read against each other while the far ends are tied: the near ends, after the frame if that is tied too. */
+    public List<Terminal> readTied() {
+        return Stream.concat(returns(), heads().stream()).toList();
+    }
+
+    /** What is tied together at the far end. */
+    public List<Terminal> tiedFar() {
+        return Stream.concat(farEnds().stream(), returns()).toList();
+    }
+
+    private Stream<Terminal> returns() {
+        return approach.method() == TestMethod.FAR_END_TO_FRAME ? Stream.of(Terminal.FRAME) : Stream.empty();
+    }
+
+    /** The functions of the machine that the wiring serves, in design order. */
+    public List<String> functions() {
+        return assembly.conductors().stream()
+                .flatMap(each -> each.function().stream())
+                .distinct()
+                .toList();
+    }
+
+    private List<TestStep.Measurement> bonds() {
+        return assembly.terminals().stream()
+                .filter(assembly.bonded()::contains)
+                .map(terminal -> new TestStep.Measurement(Stage.ENDS, terminal, Terminal.FRAME))
+                .toList();
+    }
+
+    private List<TestStep> prepare() {
+        List<TestStep> prepare = new ArrayList<>(List.of(
+                new TestStep.ManualStep(ManualAction.LOCKED_OFF),
+                new TestStep.ManualStep(ManualAction.LIVE_BEFORE),
+                new TestStep.ManualStep(ManualAction.DEAD),
+                new TestStep.ManualStep(ManualAction.LIVE_AFTER)));
+        assembly.connectors().forEach(each -> prepare.add(new TestStep.ManualStep(ManualAction.UNPLUGGED, each.id())));
+        return prepare;
+    }
+
+    private List<TestStep> look() {
+        Stream<String> joints =
+                assembly.joints().stream().map(each -> each.terminal().name());
+        Stream<String> zones = assembly.conductors().stream().flatMap(each -> each.zone().stream());
+        return Stream.of(assembly.connectors().stream().map(Connector::id), joints, zones)
+                .flatMap(each -> each)
+                .distinct()
+                .<TestStep>map(subject -> new TestStep.ManualStep(ManualAction.LOOKED, subject))
+                .toList();
+    }
+
+    /** The check of the meter, before the readings or after them. */
+    public static List<TestStep> probes(Stage stage) {
+        return List.of(
+                new TestStep.LeadCheck(stage, TestStep.LeadCheck.LeadQuestion.TONE),
+                new TestStep.LeadCheck(stage, TestStep.LeadCheck.LeadQuestion.OHMS));
+    }
+
+    /** How warm it is elsewhere than at the first place, and at each sensor; then the probes. */
+    private List<TestStep> meter() {
+        Stream<String> places = assembly.connectors().stream()
+                .map(each -> each.reach().place())
+                .filter(each -> !each.isEmpty())
+                .distinct()
+                .skip(1);
+        Stream<String> warmths = approach.quick()
+                ? Stream.empty()
+                : Stream.concat(places, sensors().map(Component::id)).distinct();
+        return Stream.<TestStep>concat(
+                        warmths.<TestStep>map(each -> new TestStep.ManualStep(ManualAction.TEMPERATURE, each)),
+                        probes(Stage.METER).stream())
+                .toList();
+    }
+
+    private Stream<Component> sensors() {
+        return assembly.components().stream().filter(each -> each.kind().isSensor());
+    }
+
+    /** Each sensor once more when it is warmer: does it go the right way, and far enough? */
+    private List<TestStep> warm() {
+        return sensors()
+                .flatMap(each -> Stream.<TestStep>of(
+                        new TestStep.ManualStep(ManualAction.WARMED, each.id()),
+                        new TestStep.Measurement(Stage.WARM, each.a(), each.b())))
+                .toList();
+    }
+
+    private List<TestStep> ends() {
+        List<TestStep> ends = new ArrayList<>();
+        if (tiesFarEnds()) {
+            priced().forEach(each -> ends.add(new TestStep.ManualStep(ManualAction.ACCESS, each.id())));
+            ends.addAll(around(ManualAction.WALKED, ManualAction.TIED));
+            ends.addAll(bonds());
+        } else {
+            ends.addAll(reachedInTurn(
+                    Stream.concat(inOrder().stream(), bonds().stream()).toList()));
+        }
+        return List.copyOf(ends);
+    }
+
+    /** The wires that come first in this order, then all others. */
+    private List<TestStep.Measurement> inOrder() {
+        List<String> first = approach.order().first();
+        Set<TestStep.Measurement> ordered = new LinkedHashSet<>();
+        for (String conductor : first) {
+            direct.stream()
+                    .filter(touch -> nets.route(touch.black(), touch.red()).stream()
+                            .anyMatch(each -> each.id().equals(conductor)))
+                    .forEach(ordered::add);
+        }
+        ordered.addAll(direct);
+        return List.copyOf(ordered);
+    }
+
+    /** What needs no dismantling comes first; each cover is opened once, the cheapest first. */
+    private List<TestStep> reachedInTurn(List<TestStep.Measurement> touches) {
+        List<TestStep> steps = new ArrayList<>();
+        for (int rank = -1; rank < priced.size(); rank++) {
+            int now = rank;
+            if (rank >= 0) {
+                steps.add(new TestStep.ManualStep(
+                        ManualAction.ACCESS, priced.get(rank).id()));
+            }
+            touches.stream().filter(touch -> rank(touch) == now).forEach(steps::add);
+        }
+        return steps;
+    }
+
+    private int rank(TestStep.Measurement touch) {
+        int rank = -1;
+        for (int i = 0; i < priced.size(); i++) {
+            String connector = priced.get(i).id();
+            boolean needs = touch.black().connector().equals(connector)
+                    || touch.red().connector().equals(connector);
+            rank = needs ? i : rank;
+        }
+        return rank;
+    }
+
+    /** The connectors that take time or may do harm to reach, the cheapest first. */
+    public List<Connector> priced() {
+        return priced;
+    }
+
+    /** A deed at the far end, with the walk there and back. */
+    private List<TestStep> around(ManualAction walk, ManualAction deed) {
+        return List.of(
+                new TestStep.ManualStep(walk, "1 there"),
+                new TestStep.ManualStep(deed),
+                new TestStep.ManualStep(walk, "2 back"));
+    }
+
+    private List<TestStep> bend() {
+        return moved(assembly.conductors().stream()
+                        .filter(each -> each.zone().filter(FLEXING::equals).isPresent()))
+                .toList();
+    }
+
+    /** Wires read while they are moved, as far as both their ends can be probed. */
+    public static Stream<TestStep> moved(Stream<Conductor> wires) {
+        return wires.filter(each -> each.from().isPin() && each.to().isPin())
+                .map(each -> new TestStep.Measurement(Stage.BEND, each.from(), each.to()));
+    }
+
+    /**
+     * Every part where it conducts, every contact where it is open as well, state by state so that each is set once: a
+     * part in the first state that shows it.
+     */
+    private List<TestStep> parts() {
+        List<TestStep> parts = new ArrayList<>();
+        Set<String> shown = new HashSet<>();
+        SwitchState rest = assembly.states().get(0);
+        for (SwitchState state : assembly.states()) {
+            String name = state.equals(rest) ? "" : state.id();
+            List<TestStep> here = assembly.components().stream()
+                    .filter(part -> part.kind() != Component.ComponentKind.DIODE)
+                    .filter(part -> shown.add(part.id() + " " + part.conductsIn(state)))
+                    .<TestStep>map(part -> new TestStep.Measurement(Stage.PARTS, part.a(), part.b(), name, List.of()))
+                    .toList();
+            if (!here.isEmpty() && !name.isEmpty()) {
+                parts.add(new TestStep.ManualStep(ManualAction.POSITION, name));
+            }
+            parts.addAll(here);
+        }
+        return parts;
+    }
+
+    /** One probe point of every net that is clear of the frame: the near ends, in design order. */
+    public List<Terminal> heads() {
+        return nets.all().stream()
+                .filter(net -> !net.touchesFrame() && !net.ends().isEmpty())
+                .map(net -> net.ends().get(0))
+                .toList();
+    }
+
+    /** The ends that are tied together at the far side, in design order. */
+    public List<Terminal> farEnds() {
+        return nets.all().stream()
+                .filter(net -> !net.touchesFrame())
+                .flatMap(net -> net.ends().stream().skip(1))
+                .toList();
+    }
+
+    /** The far end of a near end: where its wire should come out. */
+    public Optional<Terminal> farEnd(Terminal head) {
+        return nets.of(head)
+                .flatMap(net ->
+                        net.ends().stream().filter(end -> !end.equals(head)).findFirst());
+    }
+
+    /**
+     * The pieces that shorts and frame are tested between: one probe point a net, then the far ends that were open.
+     *
+     * @param open touches of {@link #endToEnd} that were open
+     * @param refused connectors that nobody may open; another end of a net stands for it then, where there is one
+     * @param method by which shorts are looked for
+     */
+    public PlanPieces pieces(Collection<TestStep.Measurement> open, Set<String> refused, TestMethod method) {
+        LinkedHashSet<Terminal> pieces = new LinkedHashSet<>();
+        heads().forEach(head -> nets.of(head).map(Net::ends).orElse(List.of(head)).stream()
+                .filter(end -> !refused.contains(end.connector()))
+                .findFirst()
+                .ifPresent(pieces::add));
+        assembly.components()
+                .forEach(part -> Stream.of(part.a(), part.b())
+                        .filter(pin -> pin.isPin() && nets.of(pin).isEmpty() && !refused.contains(pin.connector()))
+                        .forEach(pieces::add));
+        List<TestStep.Measurement> cavities = new ArrayList<>();
+        for (TestStep.Measurement touch : endToEnd()) {
+            if (open.contains(touch)) {
+                Stream.of(touch.black(), touch.red())
+                        .filter(end -> !end.isFrame() && !refused.contains(end.connector()))
+                        .forEach(pieces::add);
+                cavities.addAll(intoEmptyCavities(touch));
+            }
+        }
+        return new PlanPieces(List.copyOf(pieces), cavities, method, joinedByParts(pieces));
+    }
+
+    /** For each piece that hangs together with others by parts, in whatever state, the first of them. */
+    private Map<Terminal, Terminal> joinedByParts(Set<Terminal> pieces) {
+        Map<Terminal, Integer> number = new HashMap<>();
+        assembly.terminals().forEach(each -> number.put(each, number.size()));
+        Groups groups = new Groups(number.size());
+        nets.all()
+                .forEach(net -> net.conductors()
+                        .forEach(wire ->
+                                groups.join(number.getOrDefault(wire.from(), 0), number.getOrDefault(wire.to(), 0))));
+        assembly.components()
+                .forEach(part -> groups.join(number.getOrDefault(part.a(), 0), number.getOrDefault(part.b(), 0)));
+        Map<Integer, Terminal> first = new HashMap<>();
+        Map<Terminal, Terminal> joined = new HashMap<>();
+        for (Terminal each : assembly.components().isEmpty() ? Set.<Terminal>of() : pieces) {
+            joined.put(each, first.computeIfAbsent(groups.of(number.getOrDefault(each, 0)), any -> each));
+        }
+        return joined;
+    }
+
+    private List<TestStep.Measurement> intoEmptyCavities(TestStep.Measurement open) {
+        return emptyCavities.stream()
+                .filter(cavity -> cavity.connector().equals(open.red().connector())
+                        && !open.black().isFrame())
+                .map(cavity -> new TestStep.Measurement(Stage.SHORTS, open.black(), cavity))
+                .toList();
+    }
+}

@@ -1,0 +1,164 @@
+package zestymarten.core.testrun;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
+
+/**
+ * What is still to do in a run, in actions; of a fresh one all that its way of testing takes on a good unit.
+ *
+ * @param touches readings of the wiring to take
+ * @param checks of the meter and its leads
+ * @param underVoltage how many of them are held for a minute under the test voltage
+ * @param moves how often a probe goes to another terminal, both for the first touch of each stage
+ * @param setups how often the ties change
+ * @param walks one way each
+ * @param deeds what is done or looked at besides tying
+ * @param accessMinutes of seconds, what covers and shells still take
+ */
+public record EffortModel(
+        long touches,
+        long checks,
+        long underVoltage,
+        long moves,
+        long setups,
+        long walks,
+        long deeds,
+        double accessMinutes) {
+    private static final double HELD_S = 60;
+    private static final double DEED_S = 10;
+
+    /**
+     * What one action costs, in seconds, each from 0 to an hour.
+     *
+     * @param touch to read and type
+     * @param move of one probe to another terminal
+     * @param setup to change what is tied
+     * @param walk to the other end, one way
+     */
+    public record Pace(double touch, double move, double setup, double walk) {
+        /** A bench technician's, roughly, until their own is known. */
+        public static final Pace USUAL = new Pace(3, 1.5, 20, 60);
+
+        private static final double HOUR = 3600;
+
+        public Pace {
+            for (double each : new double[] {touch, move, setup, walk}) {
+                if (!(each >= 0 && each <= HOUR)) {
+                    throw new IllegalArgumentException("A price (" + each + " s) must be from 0 to 3600 seconds.");
+                }
+            }
+        }
+    }
+
+    /** What is left of a run. Cost: linear in its steps, but for pairs each to each, which are counted. */
+    static EffortModel left(TestRun job) {
+        TestRun.Left left = job.remaining();
+        long underVoltage = Stream.of(Stage.values())
+                .filter(Stage::isUnderVoltage)
+                .mapToLong(job::left)
+                .sum();
+        return new EffortModel(
+                left.touches(),
+                left.checks(),
+                underVoltage,
+                moves(job),
+                job.plan().approach().method().needsTies() ? setups(job) : 0,
+                left.walks(),
+                left.deeds() - tyings(job),
+                job.accessMinutes() + job.substituteMinutes());
+    }
+
+    /** Measurements by themselves, in their order. */
+    static EffortModel of(List<TestStep.Measurement> touches) {
+        return new EffortModel(
+                touches.size(),
+                0,
+                touches.stream().filter(TestStep.Measurement::isUnderVoltage).count(),
+                moves(touches),
+                setups(touches),
+                0,
+                0,
+                0);
+    }
+
+    /** Seconds for all of it at a pace. */
+    public double seconds(Pace pace) {
+        return (touches + checks) * pace.touch()
+                + moves * pace.move()
+                + setups * pace.setup()
+                + walks * pace.walk()
+                + underVoltage * HELD_S
+                + deeds * DEED_S
+                + 60 * accessMinutes;
+    }
+
+    private static long moves(TestRun job) {
+        long moves = job.pieces().areTied() ? moves(job, Stage.SHORTS) : pairMoves(job);
+        for (Stage stage : Stage.values()) {
+            moves += stage == Stage.SHORTS ? 0 : moves(job, stage);
+        }
+        return moves;
+    }
+
+    /** Moves of pairs each to each, by the share of the pairs that is left. */
+    private static long pairMoves(TestRun job) {
+        long size = job.size(Stage.SHORTS);
+        return size == 0 ? 0 : Math.round((double) job.pieces().pairMoves() * job.left(Stage.SHORTS) / size);
+    }
+
+    private static long moves(TestRun job, Stage stage) {
+        return moves(left(job, stage).toList());
+    }
+
+    private static long moves(List<? extends TestStep> steps) {
+        Set<Terminal> now = Set.of();
+        long moves = 0;
+        for (TestStep step : steps) {
+            if (step instanceof TestStep.Measurement touch) {
+                Set<Terminal> next = Set.of(touch.black(), touch.red());
+                moves += next.stream().filter(Predicate.not(now::contains)).count();
+                now = next;
+            }
+        }
+        return moves;
+    }
+
+    private static Stream<TestStep> left(TestRun job, Stage stage) {
+        return job.steps(stage).filter(step -> !job.isDone(step));
+    }
+
+    /** Deeds that change the ties, which are counted as setups. */
+    private static long tyings(TestRun job) {
+        return Stream.of(Stage.ENDS, Stage.SHORTS)
+                .flatMap(stage -> job.plan().of(stage).stream())
+                .filter(step -> step instanceof TestStep.ManualStep act
+                        && (act.deed() == ManualAction.TIED || act.deed() == ManualAction.FREED))
+                .filter(step -> !job.isDone(step))
+                .count();
+    }
+
+    private static long setups(TestRun job) {
+        return setups(Stream.of(Stage.ENDS, Stage.SHORTS)
+                .flatMap(stage -> left(job, stage))
+                .toList());
+    }
+
+    private static long setups(List<? extends TestStep> steps) {
+        List<List<Terminal>> now = new ArrayList<>();
+        long setups = 0;
+        for (TestStep step : steps) {
+            if (step instanceof TestStep.Measurement touch && !touch.ties().equals(now)) {
+                now = touch.ties();
+                setups++;
+            }
+        }
+        return setups;
+    }
+}

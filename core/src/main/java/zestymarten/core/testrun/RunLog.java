@@ -1,0 +1,228 @@
+package zestymarten.core.testrun;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import org.pcollections.HashTreePMap;
+import org.pcollections.OrderedPMap;
+import org.pcollections.PMap;
+import org.pcollections.PVector;
+import org.pcollections.TreePVector;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
+
+/**
+ * What still stands of the entries of a run, step by step.
+ *
+ * <p>Rules: what was taken back does not count. A repair ends what was read before of everything that it concerns, see {@link
+ * RepairScope}: all that has to be shown again. What was read of the neighbours is set aside and not forgotten: a fault there is not repaired by it. A length
+ * of a broken wire that was mended ends its own reading alone. What is read against linked far ends asks for the links, and
+ * the trips to them, again. Everything else stays shown.
+ *
+ * <p>Method: persistent maps, so that one entry more shares all that went before. Cost: of one entry log n; of a repair the
+ * steps that were made.
+ */
+final class RunLog {
+    /** What is done anew where far ends have to be linked once more for a reading that a repair asks again. */
+    private static final Set<ManualAction> OF_LINKS =
+            EnumSet.of(ManualAction.WALKED, ManualAction.TIED, ManualAction.WALKED_BACK, ManualAction.FREED);
+
+    // Written before anybody else sees the object, and never again.
+    private final Design design;
+    private PVector<Entry> entries = TreePVector.empty();
+    private PVector<Entry> manual = TreePVector.empty();
+    private PVector<Entry> repairs = TreePVector.empty();
+    private PMap<UUID, Entry> byId = HashTreePMap.empty();
+    private PMap<TestStep, PVector<Entry>> byStep = HashTreePMap.empty();
+    private PMap<Stage, PVector<TestStep>> made = HashTreePMap.empty();
+    private PMap<TestStep, Integer> touches = HashTreePMap.empty();
+    private OrderedPMap<TestStep.Measurement, List<Entry>> setAside = OrderedPMap.empty();
+    private int takenBack;
+
+    RunLog(Design design, List<Entry> entries) {
+        this.design = design;
+        entries.forEach(this::add);
+    }
+
+    private RunLog(RunLog earlier) {
+        design = earlier.design;
+        entries = earlier.entries;
+        manual = earlier.manual;
+        repairs = earlier.repairs;
+        byId = earlier.byId;
+        byStep = earlier.byStep;
+        made = earlier.made;
+        touches = earlier.touches;
+        setAside = earlier.setAside;
+        takenBack = earlier.takenBack;
+    }
+
+    /** The same with one more entry. */
+    RunLog plus(Entry entry) {
+        RunLog more = new RunLog(this);
+        more.add(entry);
+        return more;
+    }
+
+    private void add(Entry entry) {
+        TestStep step = entry.step();
+        entries = entries.plus(entry);
+        byId = byId.plus(entry.id(), entry);
+        touches = touches.plus(step, touches.getOrDefault(step, 0) + 1);
+        if (!entry.stands()) {
+            takenBack++;
+            return;
+        }
+        PVector<Entry> before = byStep.get(step);
+        if (before == null) {
+            made = made.plus(
+                    step.stage(),
+                    made.getOrDefault(step.stage(), TreePVector.empty()).plus(step));
+        }
+        byStep = byStep.plus(step, (before == null ? TreePVector.<Entry>empty() : before).plus(entry));
+        if (step instanceof TestStep.Measurement touch) {
+            setAside = setAside.minus(touch);
+        } else {
+            manual = manual.plus(entry);
+        }
+        if (entry.content() instanceof Entry.Content.Repair) {
+            repairs = repairs.plus(entry);
+            forget((TestStep.ManualStep) step);
+        }
+    }
+
+    List<Entry> entries() {
+        return entries;
+    }
+
+    /** The last entry, taken back or not; there is one. */
+    Entry added() {
+        return entries.get(entries.size() - 1);
+    }
+
+    /** How many of the entries were taken back. */
+    int takenBack() {
+        return takenBack;
+    }
+
+    /** The entry of that identifier, taken back or not. */
+    Optional<Entry> entry(UUID id) {
+        return Optional.ofNullable(byId.get(id));
+    }
+
+    /** The entries that stand of all that is no measurement of the wiring, in their order. */
+    List<Entry> manual() {
+        return manual;
+    }
+
+    /** Steps of a stage with entries that stand, in the order in which they were first made. */
+    List<TestStep> steps(Stage stage) {
+        return made.getOrDefault(stage, TreePVector.empty());
+    }
+
+    /** Steps with entries that stand, by stage. */
+    Stream<TestStep> steps() {
+        return Stream.of(Stage.values()).flatMap(stage -> steps(stage).stream());
+    }
+
+    List<Entry> of(TestStep step) {
+        return byStep.getOrDefault(step, TreePVector.empty());
+    }
+
+    /** What was read beside a repair before it, of steps that are asked for again. */
+    Map<TestStep.Measurement, List<Entry>> setAside() {
+        return setAside;
+    }
+
+    /** The entries that show how a step stands, before a repair beside it if there are none since. */
+    List<Entry> shown(TestStep step) {
+        List<Entry> since = of(step);
+        return since.isEmpty() && step instanceof TestStep.Measurement touch
+                ? setAside.getOrDefault(touch, since)
+                : since;
+    }
+
+    Optional<Entry> last(TestStep step) {
+        List<Entry> all = of(step);
+        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
+    }
+
+    /** The number that the next entry of a step will have. */
+    int nextTouch(TestStep step) {
+        return touches.getOrDefault(step, 0) + 1;
+    }
+
+    /** The last entry that stands, which is the one to take back. */
+    Optional<Entry> last() {
+        for (int i = entries.size() - 1; i >= 0; i--) {
+            if (entries.get(i).stands()) {
+                return Optional.of(entries.get(i));
+            }
+        }
+        return Optional.empty();
+    }
+
+    List<Entry> repairs() {
+        return repairs;
+    }
+
+    private void forget(TestStep.ManualStep repair) {
+        if (RemainingLength.isOne(design, repair.subject())) {
+            TestStep length = new TestStep.ManualStep(ManualAction.REMAINING, repair.subject());
+            drop(length::equals);
+            return;
+        }
+        RepairScope scope = RepairScope.of(design, repair.subject());
+        List<TestStep> ends = steps(Stage.ENDS);
+        boolean linksAgain = byStep.containsKey(new TestStep.ManualStep(ManualAction.FREED))
+                && ends.stream()
+                        .anyMatch(step ->
+                                step instanceof TestStep.Measurement touch && touch.isTied() && scope.concerns(touch));
+        for (TestStep step : ends) {
+            if (step instanceof TestStep.Measurement touch && scope.concerns(touch)) {
+                setAside = setAside.plus(touch, of(touch));
+            }
+        }
+        List<TestStep.Measurement> own = setAside.keySet().stream()
+                .filter(touch -> scope.isOf(touch.black()) || scope.isOf(touch.red()))
+                .toList();
+        setAside = setAside.minusAll(own);
+        drop(step -> scope.concerns(step)
+                || (linksAgain && step instanceof TestStep.ManualStep act && OF_LINKS.contains(act.deed())));
+    }
+
+    private void drop(Predicate<TestStep> which) {
+        Map<Stage, PVector<TestStep>> kept = new HashMap<>();
+        List<TestStep> gone = new ArrayList<>();
+        made.forEach((stage, steps) -> {
+            gone.addAll(steps.stream().filter(which).toList());
+            kept.put(
+                    stage,
+                    TreePVector.from(steps.stream().filter(which.negate()).toList()));
+        });
+        byStep = byStep.minusAll(gone);
+        made = HashTreePMap.from(kept);
+    }
+
+    /** Whether a probe was put on the wiring after an entry was made. */
+    boolean wasTouchedAfter(Entry check) {
+        for (int i = entries.size() - 1; i >= 0 && entries.get(i).sequence() > check.sequence(); i--) {
+            Entry entry = entries.get(i);
+            if (entry.stands()
+                    && entry.step() instanceof TestStep.Measurement
+                    && !entry.step().stage().isUnderVoltage()) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,467 @@
+package zestymarten.core.testrun;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.SwitchState;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.insulation.Absorption;
+import zestymarten.core.insulation.InsulationRules;
+import zestymarten.core.insulation.TimedText;
+import zestymarten.core.insulation.WithstandJudge;
+import zestymarten.core.judgement.DiodeRule;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.InsulationJudge;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.judgement.Judgement.Contact;
+import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.judgement.PlausibilityCheck;
+import zestymarten.core.judgement.Quantity;
+import zestymarten.core.judgement.ResistanceJudge;
+import zestymarten.core.limit.InsulationLimit;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.ReadingParser;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
+
+/**
+ * How the readings of one run are understood and judged.
+ *
+ * <p>Rules: a reading is corrected by the leads as they were read last before it. Where a later check finds the zero moved
+ * by more than two counts and a tenth of the tightest limit, a reading in between that the later zero would judge otherwise
+ * is in doubt; so is an "apart" that nothing joined came after, where the last check finds the leads broken. Cost: a
+ * judgement an entry, each once.
+ */
+final class RunReadings {
+    private static final double TIGHT_COUNTS = 200;
+    private static final Set<String> TRIPPED = Set.of("trip", "tripped");
+
+    private final Design design;
+    private final TestOptions approach;
+    private final TestConditions before;
+    private final RunLog standing;
+    private final Map<Integer, Judgement> judged = new ConcurrentHashMap<>();
+    /** Judgements that no later measurement changes, shared by the states of a test while measurements are added. */
+    private Map<Integer, SettledReading> settled = new ConcurrentHashMap<>();
+    /** By the design and the temperatures, so that the states of a test share it while readings are added. */
+    private Map<TestStep.Measurement, Expectation> expected = new ConcurrentHashMap<>();
+
+    private final NullHistory zeros;
+    private final Temperatures warmth;
+    private Optional<AlikeWires> likes = Optional.empty();
+    private Optional<Integer> lastThrough = Optional.empty();
+
+    /** A judgement for good, and the very entry that it is of: another state of the test may have another under its number. */
+    private record SettledReading(Entry entry, Judgement judgement) {}
+
+    RunReadings(Design design, TestOptions approach, TestConditions before, RunLog standing) {
+        this.design = design;
+        this.approach = approach;
+        this.before = before;
+        this.standing = standing;
+        zeros = new NullHistory(before, standing);
+        warmth = new Temperatures(design, standing);
+    }
+
+    /**
+     * Takes over what was judged before one more entry was made. Another reading of ohms changes no judgement of an earlier
+     * one but of the wires that are compared with it, and of what is in doubt. Cost: the wires and what is in doubt.
+     */
+    void follow(RunReadings earlier, Entry added) {
+        if (!design.equals(earlier.design) || !(added.step() instanceof TestStep.Measurement touch)) {
+            return; // anything else may tell another temperature, or another zero
+        }
+        expected = earlier.expected;
+        settled = earlier.settled;
+        if (!touch.stage().isUnderVoltage()) {
+            earlier.judged.forEach((sequence, judgement) -> {
+                boolean compared = touch.stage() == Stage.ENDS
+                        && standing.entries().get(sequence - 1).step().stage() == Stage.ENDS;
+                if (!compared && judgement.verdict() != Verdict.DOUBTFUL) {
+                    judged.put(sequence, judgement);
+                }
+            });
+        }
+    }
+
+    Design design() {
+        return design;
+    }
+
+    /** Whether the limit of a touch is so low that a tenth of it is below twenty steps of the meter. */
+    boolean isTight(TestStep.Measurement touch) {
+        return expectation(touch)
+                .fold(
+                        joined -> joined.limit().high().value()
+                                < TIGHT_COUNTS * before.meter().resolutionOhm(),
+                        () -> false);
+    }
+
+    TestOptions approach() {
+        return approach;
+    }
+
+    /** The voltage of a touch under voltage, in volts. */
+    double testV(TestStep.Measurement touch) {
+        return touch.stage() == Stage.WITHSTAND
+                ? approach.withstand().orElseThrow().volts()
+                : approach.insulation().orElseThrow().testV();
+    }
+
+    /** The least that insulation may read at a touch. */
+    InsulationLimit least(TestStep.Measurement touch) {
+        return approach.insulation().orElseThrow().limit(design.lengthM(touch.black()));
+    }
+
+    static Quantity quantity(TestStep.Measurement touch) {
+        return touch.stage() == Stage.WITHSTAND ? Quantity.LEAKAGE : Quantity.INSULATION;
+    }
+
+    static MeterReading meaning(Entry entry) {
+        return entry.content() instanceof Entry.Content.Reading reading
+                ? reading.meaning()
+                : new MeterReading.Refused("No reading.");
+    }
+
+    /** The conditions with the leads' ohms as read last. */
+    TestConditions now() {
+        return zeros.now();
+    }
+
+    NullHistory zeros() {
+        return zeros;
+    }
+
+    SwitchState state(TestStep.Measurement touch) {
+        List<SwitchState> states = design.assembly().states();
+        return states.stream()
+                .filter(each -> each.id().equals(touch.state()))
+                .findFirst()
+                .orElse(states.get(0));
+    }
+
+    /** What a good unit shows at a touch. */
+    Expectation expectation(TestStep.Measurement touch) {
+        return expected.computeIfAbsent(
+                touch,
+                any -> design.at(warmth.of(touch)).expectation(touch.black(), touch.red(), state(touch), touch.ties()));
+    }
+
+    /** Whether a touch is read at another temperature than that of the run. */
+    boolean isElsewhere(TestStep.Measurement touch) {
+        return warmth.of(touch) != design.ambientC();
+    }
+
+    /** What was typed, as understood for a step, with the doubts it raises. */
+    MeterReading understand(TestStep step, String typed) {
+        boolean voltage = step instanceof TestStep.Measurement touched && touched.isUnderVoltage();
+        String figure = voltage ? TimedText.of(typed).reading() : typed;
+        MeterReading plain = TRIPPED.contains(figure.strip().toLowerCase(Locale.ROOT))
+                ? new MeterReading.Unstable(List.of())
+                : new ReadingParser(before.meter().oneIsOverRange()).understand(figure);
+        return step.fold(
+                probes -> LeadReadingCheck.understand(probes, plain),
+                touch -> touch.isUnderVoltage()
+                        ? inItsUnit(touch, plain)
+                        : PlausibilityCheck.raise(
+                                onItsRange(touch, plain), expectation(touch), now(), neighbours(touch)),
+                act -> ManualReadingCheck.understand(act, plain));
+    }
+
+    /** Ohms of an insulation tester, amperes of a withstand tester. */
+    private static MeterReading inItsUnit(TestStep.Measurement touch, MeterReading plain) {
+        boolean amperes = touch.stage() == Stage.WITHSTAND;
+        boolean other =
+                plain instanceof MeterReading.Value value && (value.unit() == MeterReading.Unit.AMPERE) != amperes;
+        boolean sound = plain instanceof MeterReading.Tone || plain instanceof MeterReading.Silent;
+        if (!other && !sound) {
+            return plain;
+        }
+        return new MeterReading.Refused(
+                amperes
+                        ? "Type the current with its unit, such as 3.4mA, or trip if it tripped."
+                        : "Enter the resistance that the insulation tester shows, such as 320M or >2G.");
+    }
+
+    /** The range to set for a touch; empty for a meter that finds it by itself. */
+    OptionalDouble range(TestStep.Measurement touch) {
+        if (!before.meter().hasRanges() || touch.isUnderVoltage()) {
+            return OptionalDouble.empty();
+        }
+        double high = expectation(touch)
+                .fold(
+                        joined ->
+                                joined.limit().high().value() + now().leadsOhm().orElse(0),
+                        () -> Double.POSITIVE_INFINITY);
+        double beyond = standing.of(touch).stream()
+                .mapToDouble(entry -> meaning(entry) instanceof MeterReading.Above above ? above.value() : 0)
+                .max()
+                .orElse(0);
+        return OptionalDouble.of(before.meter().rangeFor(high, beyond));
+    }
+
+    /** Over-range of a lower range than the highest says no more than "more than that range". */
+    private MeterReading onItsRange(TestStep.Measurement touch, MeterReading plain) {
+        OptionalDouble range = range(touch);
+        boolean lower =
+                range.isPresent() && range.getAsDouble() < before.meter().topOhm();
+        return plain instanceof MeterReading.OverRange && lower
+                ? new MeterReading.Above(range.getAsDouble(), MeterReading.Unit.OHM)
+                : plain;
+    }
+
+    /** Wires in the cavities beside the red probe, when a net is read end to end. */
+    private List<PlausibilityCheck.Neighbour> neighbours(TestStep.Measurement touch) {
+        if (touch.stage() != Stage.ENDS || !touch.red().isPin() || touch.isTied()) {
+            return List.of();
+        }
+        List<Terminal> pins = design.assembly()
+                .connector(touch.red().connector())
+                .map(Connector::terminals)
+                .orElse(List.of());
+        int place = pins.indexOf(touch.red());
+        return IntStream.of(place - 1, place + 1)
+                .filter(each -> each >= 0 && each < pins.size())
+                .mapToObj(pins::get)
+                .flatMap(pin -> design.conductorsAt(pin).stream().limit(1))
+                .map(each -> new PlausibilityCheck.Neighbour(
+                        each.id(), design.limits().of(each)))
+                .toList();
+    }
+
+    /** Seconds under voltage of a reading; empty where none were given. */
+    static OptionalDouble secondsOf(Entry entry) {
+        return entry.content() instanceof Entry.Content.Reading reading
+                        && entry.step() instanceof TestStep.Measurement touch
+                        && touch.isUnderVoltage()
+                ? TimedText.of(reading.asTyped()).seconds()
+                : OptionalDouble.empty();
+    }
+
+    /** The readings of a touch over the time under voltage. */
+    Absorption absorption(TestStep.Measurement touch) {
+        List<Absorption.AbsorptionPoint> points = new ArrayList<>();
+        for (Entry entry : standing.of(touch)) {
+            OptionalDouble seconds = secondsOf(entry);
+            if (seconds.isPresent() && meaning(entry) instanceof MeterReading.Value value && value.value() > 0) {
+                points.add(new Absorption.AbsorptionPoint(seconds.getAsDouble(), value.value()));
+            }
+        }
+        return new Absorption(points);
+    }
+
+    /** The judgement of a reading made now. */
+    Judgement judge(TestStep step, MeterReading meaning) {
+        return judge(step, meaning, now());
+    }
+
+    private Judgement judge(TestStep step, MeterReading meaning, TestConditions conditions) {
+        return step.fold(
+                probes -> LeadReadingCheck.judge(probes, meaning),
+                touch -> touch.isUnderVoltage() ? underVoltage(touch, meaning) : onOhms(touch, meaning, conditions),
+                act -> ManualReadingCheck.judge(design, act, meaning, conditions));
+    }
+
+    private Judgement onOhms(TestStep.Measurement touch, MeterReading meaning, TestConditions conditions) {
+        Judgement plain = ResistanceJudge.judge(meaning, expectation(touch), conditions);
+        return design.isBesideDiode(touch.black(), touch.red(), state(touch), touch.ties())
+                ? DiodeRule.applied(plain, expectation(touch))
+                : plain;
+    }
+
+    private Judgement underVoltage(TestStep.Measurement touch, MeterReading meaning) {
+        return touch.stage() == Stage.WITHSTAND
+                ? WithstandJudge.judge(meaning, approach.withstand().orElseThrow(), design.lengthM(touch.black()))
+                : InsulationJudge.judge(meaning, Quantity.INSULATION, testV(touch), least(touch));
+    }
+
+    /** The judgement of an entry as it stands among the others; empty for what is no reading. */
+    @SuppressWarnings("ReferenceEquality") // in another state of the test an entry may look the same and not be it
+    Optional<Judgement> judgement(Entry entry) {
+        if (!(entry.content() instanceof Entry.Content.Reading reading)) {
+            return Optional.empty();
+        }
+        SettledReading before = settled.get(entry.sequence());
+        if (before != null && before.entry() == entry) {
+            return Optional.of(before.judgement());
+        }
+        Judgement known = judged.get(entry.sequence());
+        if (known == null) {
+            known = watched(entry, doubted(entry, judge(entry.step(), reading.meaning(), zeros.at(entry))));
+            if (isForGood(entry.step(), known)) {
+                settled.put(entry.sequence(), new SettledReading(entry, known));
+            } else {
+                judged.put(entry.sequence(), known);
+            }
+        }
+        return Optional.of(known);
+    }
+
+    /** Whether no later measurement changes it: wires are compared with each other, and what is in doubt may be settled. */
+    private static boolean isForGood(TestStep step, Judgement judgement) {
+        return step instanceof TestStep.Measurement touch
+                && touch.stage() != Stage.ENDS
+                && !touch.isUnderVoltage()
+                && judgement.verdict() != Verdict.DOUBTFUL;
+    }
+
+    /** What passes but is odd is marginal: a wire among its likes, insulation that falls while the voltage is on. */
+    private Judgement watched(Entry entry, Judgement judgement) {
+        boolean falls = entry.step() instanceof TestStep.Measurement charged
+                && charged.isUnderVoltage()
+                && judgement.verdict() == Verdict.PASS
+                && absorption(charged).isFalling();
+        if (falls) {
+            return judgement.as(
+                    Verdict.WATCH,
+                    judgement.contact(),
+                    Judgement.Reason.INSULATION_FALLING,
+                    "It falls while the voltage is on, ten minutes against one: moisture or dirt is likely. Dry and clean it,"
+                            + " then read it again.");
+        }
+        boolean asked = entry.step().stage() == Stage.ENDS && judgement.verdict() == Verdict.PASS;
+        return asked && entry.step() instanceof TestStep.Measurement touch
+                ? likes().oddness(touch, judgement)
+                        .map(reason -> judgement.as(
+                                Verdict.WATCH, judgement.contact(), Judgement.Reason.UNLIKE_ITS_SET, reason))
+                        .orElse(judgement)
+                : judgement;
+    }
+
+    /** The wires that read alike, of the last reading of each. */
+    private synchronized AlikeWires likes() {
+        AlikeWires known = likes.orElseGet(() -> {
+            AlikeWires made = new AlikeWires(design);
+            for (TestStep step : standing.steps(Stage.ENDS)) {
+                if (step instanceof TestStep.Measurement touch) {
+                    standing.last(step)
+                            .filter(last -> last.content() instanceof Entry.Content.Reading)
+                            .ifPresent(last -> made.add(touch, judge(touch, meaning(last), zeros.at(last))));
+                }
+            }
+            return made;
+        });
+        likes = Optional.of(known);
+        return known;
+    }
+
+    private Judgement doubted(Entry entry, Judgement judgement) {
+        Optional<String> early = tooEarly(entry);
+        if (early.isPresent()) {
+            return inDoubt(judgement, early.get());
+        }
+        if (!(entry.step() instanceof TestStep.Measurement touch) || touch.isUnderVoltage()) {
+            return judgement;
+        }
+        Optional<String> doubt = warmth.tooLittle(touch).or(() -> byZero(entry, touch, judgement));
+        if (doubt.isEmpty() && judgement.contact() == Contact.APART) {
+            doubt = byBrokenLeads(entry);
+        }
+        return doubt.map(reason -> inDoubt(judgement, reason)).orElse(judgement);
+    }
+
+    private static Judgement inDoubt(Judgement judgement, String reason) {
+        return judgement.as(Verdict.DOUBTFUL, Contact.UNKNOWN, Judgement.Reason.NULL_MOVED, reason);
+    }
+
+    /** A discharge is over after four times the longest time under voltage, counted from the last reading under it. */
+    private Optional<String> tooEarly(Entry entry) {
+        if (!(entry.step() instanceof TestStep.ManualStep act) || !act.deed().isDischarge()) {
+            return Optional.empty();
+        }
+        return dischargedAt(act.deed())
+                .filter(end -> entry.at().isBefore(end))
+                .map(end -> "Too early: what was charged so long is discharged after another "
+                        + Duration.between(entry.at(), end).toSeconds()
+                        + " s. Keep it shorted, and read the volts again then.");
+    }
+
+    /** When what was under voltage may be taken for discharged; empty where no times under voltage were given. */
+    Optional<Instant> dischargedAt(ManualAction discharge) {
+        double longest = 0;
+        Optional<Instant> last = Optional.empty();
+        for (TestStep step : standing.steps(discharge.stage())) {
+            if (step instanceof TestStep.Measurement touch && touch.isUnderVoltage()) {
+                for (Entry entry : standing.of(step)) {
+                    longest = Math.max(longest, secondsOf(entry).orElse(0));
+                    last = last.filter(each -> each.isAfter(entry.at())).or(() -> Optional.of(entry.at()));
+                }
+            }
+        }
+        double wait = longest > 0 ? InsulationRules.dischargeSeconds(longest) : 0;
+        return wait > 0 ? last.map(each -> each.plusSeconds((long) Math.ceil(wait))) : Optional.empty();
+    }
+
+    /** The first check after an entry, if it finds the zero moved so far that the entry would be judged otherwise. */
+    private Optional<String> byZero(Entry entry, TestStep.Measurement touch, Judgement judgement) {
+        Optional<Entry> next = zeros.nextAfter(entry);
+        TestConditions then = zeros.at(entry);
+        if (next.isEmpty() || then.leadsOhm().isEmpty()) {
+            return Optional.empty();
+        }
+        TestConditions later = zeros.with(next);
+        double drift = Math.abs(later.leadsOhm().orElseThrow() - then.leadsOhm().getAsDouble());
+        boolean moved = new TestConditions.Zero(drift, 0, 0)
+                .isInDoubt(before.meter().resolutionOhm(), tightest().orElse(Double.MAX_VALUE));
+        if (!moved || judge(touch, meaning(entry), later).verdict() == judgement.verdict()) {
+            return Optional.empty();
+        }
+        return Optional.of("The zero of the leads moved from "
+                + new MeterReading.Value(then.leadsOhm().getAsDouble(), MeterReading.Unit.OHM).text() + " to "
+                + meaning(next.get()).text() + ", which would judge this otherwise. Read it again.");
+    }
+
+    /** The tightest limit of the wires that are read, in ohms. */
+    private OptionalDouble tightest() {
+        return design.assembly().conductors().stream()
+                .mapToDouble(each -> design.limits().of(each).high().value())
+                .min();
+    }
+
+    private Optional<String> byBrokenLeads(Entry entry) {
+        Optional<Entry> broken = standing.last(
+                        new TestStep.LeadCheck(Stage.CLOSE, TestStep.LeadCheck.LeadQuestion.TONE))
+                .filter(last -> last.sequence() > entry.sequence() && meaning(last) instanceof MeterReading.Silent);
+        boolean shownSince = broken.isPresent() && lastThroughBefore(broken.get()) > entry.sequence();
+        return broken.isEmpty() || shownSince
+                ? Optional.empty()
+                : Optional.of(
+                        "The leads were found broken afterwards, and nothing was read through them since: with broken"
+                                + " leads everything is apart. Read it again.");
+    }
+
+    /** The number of the last entry before one that showed a path through the leads; 0 if none did. */
+    private int lastThroughBefore(Entry broken) {
+        int known = lastThrough.orElseGet(() -> {
+            List<Entry> entries = standing.entries();
+            int last = broken.sequence() - 1;
+            while (last > 0 && !(entries.get(last - 1).stands() && showsAWayThrough(entries.get(last - 1)))) {
+                last--;
+            }
+            return last;
+        });
+        lastThrough = Optional.of(known);
+        return known;
+    }
+
+    private boolean showsAWayThrough(Entry entry) {
+        MeterReading meaning = meaning(entry);
+        boolean low = meaning instanceof MeterReading.Value value
+                && value.unit() == MeterReading.Unit.OHM
+                && value.value() < before.joinedBelowOhm();
+        return entry.step() instanceof TestStep.Measurement && (low || meaning instanceof MeterReading.Tone);
+    }
+}

@@ -1,0 +1,766 @@
+package zestymarten.core.testrun;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.Explanation;
+import zestymarten.core.analysis.Implied;
+import zestymarten.core.analysis.MeasurementCosts;
+import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.finding.Symptoms;
+import zestymarten.core.insulation.Absorption;
+import zestymarten.core.judgement.Expectation;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.judgement.Quantity;
+import zestymarten.core.limit.InsulationLimit;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.Celsius;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.Ohms;
+import zestymarten.core.testplan.CoverageAnalysis;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.PlanPieces;
+import zestymarten.core.testplan.ProbePlacement;
+import zestymarten.core.testplan.Purpose;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestPlan;
+import zestymarten.core.testplan.TestStep;
+
+/**
+ * One test of one unit as it stands: derived from the design, the approach, the conditions and the entries so far, and
+ * nothing else, so that leaving and coming back finds it the same.
+ *
+ * <p>Which steps there are is {@link StepSchedule}'s to say, how readings are judged {@link RunReadings}', what a repair undoes
+ * {@link RunLog}'s. Immutable, and safe to share between threads: what is computed late is computed once, under a lock. Cost
+ * linear in the entries.
+ */
+public final class TestRun {
+    /** How many touches are weighed to find some that belong to the plan. */
+    private static final int WEIGHED = 40;
+
+    /** What tells less of an unexpected reading can wait for its turn. */
+    private static final double SETTLES_BITS = 0.05;
+
+    private static final int SEVERAL = 2;
+
+    /** The stages that the diagnosis leads through where it leads. */
+    private static final Set<Stage> MEASURED =
+            EnumSet.of(Stage.LOOK, Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.BEND, Stage.PARTS, Stage.WARM);
+
+    private final Design designed;
+    private final Optional<Assembly> asBuilt;
+    private final Design design;
+    private final TestOptions approach;
+    private final TestConditions before;
+    private final RunLog standing;
+    private final RunReadings readings;
+    private final OpenItems ledger;
+    private final StepSchedule course;
+    private final Symptoms complaint;
+    private Optional<List<RunFinding>> findings = Optional.empty();
+    private Optional<RunAnalysis> conclusions = Optional.empty();
+    private Optional<Recommendation> recommendation = Optional.empty();
+
+    /** @param earlier the state before the last entry of those that stand; empty to count everything anew */
+    private TestRun(
+            Design designed, TestOptions approach, TestConditions before, RunLog standing, Optional<TestRun> earlier) {
+        this.designed = designed;
+        this.approach = approach;
+        this.before = before;
+        this.standing = standing;
+        asBuilt = AsBuilt.of(designed.assembly(), standing.repairs());
+        design = asBuilt.map(designed::with).orElse(designed);
+        readings = new RunReadings(design, approach, before, standing);
+        earlier.ifPresent(each -> readings.follow(each.readings, standing.added()));
+        ledger = new OpenItems(design.assembly(), standing);
+        course = new StepSchedule(design.plan(approach), standing, readings, ledger);
+        earlier.ifPresent(each -> course.follow(each.course, standing.added()));
+        complaint = RecordedSymptoms.complaint(standing);
+    }
+
+    /**
+     * The job as its entries leave it.
+     *
+     * @param conditions of the run; the leads' ohms are taken from the entries
+     * @param entries in the order in which they were made
+     */
+    public static TestRun of(Design design, TestOptions approach, TestConditions conditions, List<Entry> entries) {
+        return new TestRun(design, approach, conditions, new RunLog(design, entries), Optional.empty());
+    }
+
+    /**
+     * The same job with one more entry: equal in every answer to one made of all entries, but it counts only what is new.
+     * Cost: of a measurement linear in the wires, whatever was measured before.
+     */
+    public TestRun plus(Entry entry) {
+        return new TestRun(designed, approach, before, standing.plus(entry), Optional.of(this));
+    }
+
+    /** The wiring as it is now, with what repairs have made of it. */
+    public Design design() {
+        return design;
+    }
+
+    /** What repairs have made of the wiring of this unit; empty while it is as designed. */
+    public Optional<Assembly> asBuilt() {
+        return asBuilt;
+    }
+
+    public TestOptions approach() {
+        return approach;
+    }
+
+    public TestPlan plan() {
+        return design.plan(approach);
+    }
+
+    /** The conditions with the leads' ohms as read last, once they were. */
+    public TestConditions conditions() {
+        return readings.now();
+    }
+
+    /** How many entries were taken back. */
+    public int takenBack() {
+        return standing.takenBack();
+    }
+
+    /** The entry of that identifier, taken back or not. */
+    public Optional<Entry> entry(UUID id) {
+        return standing.entry(id);
+    }
+
+    /** Every entry, those taken back included. */
+    public List<Entry> entries() {
+        return standing.entries();
+    }
+
+    /** What the machine does and does not do, as far as it was told. */
+    public Symptoms complaint() {
+        return complaint;
+    }
+
+    /** What is out and has to be put back before the run ends. */
+    public List<String> ledger() {
+        return ledger.items();
+    }
+
+    /** The repairs of this run, in their order. */
+    public List<Entry> repairs() {
+        return List.copyOf(standing.repairs());
+    }
+
+    public PlanPieces pieces() {
+        return course.pieces();
+    }
+
+    /** Touches of the ring-out that stayed open, in design order. */
+    public List<TestStep.Measurement> open() {
+        return List.copyOf(course.open());
+    }
+
+    /** The last entry that stands, which is the one to take back. */
+    public Optional<Entry> last() {
+        return standing.last();
+    }
+
+    /** The entries of a step that stand, in the order in which they were made. */
+    public List<Entry> standing(TestStep step) {
+        return standing.of(step);
+    }
+
+    /** The number that the next entry of a step will have. */
+    public int nextTouch(TestStep step) {
+        return standing.nextTouch(step);
+    }
+
+    /** What a good unit shows at a touch. */
+    public Expectation expectation(TestStep.Measurement touch) {
+        return readings.expectation(touch);
+    }
+
+    /** The range to set on the meter for a touch, in ohms; empty for a meter that finds it by itself. */
+    public OptionalDouble range(TestStep.Measurement touch) {
+        return readings.range(touch);
+    }
+
+    /** The readings of a touch over the time under voltage; none where no times were given. */
+    public Absorption absorption(TestStep.Measurement touch) {
+        return readings.absorption(touch);
+    }
+
+    /** Whether a step belongs to this job as it stands. */
+    public boolean isPlanned(TestStep step) {
+        return course.isPlanned(step);
+    }
+
+    /** Whether a step may be entered now: nothing is measured on wiring that was not proved dead. */
+    public boolean isAllowed(TestStep step) {
+        boolean measures =
+                step.fold(probes -> false, touch -> true, act -> act.deed().answer() == ManualAction.AnswerKind.OHMS);
+        return !measures || course.isProvedDead();
+    }
+
+    /** What is expected instead of words that cannot be entered for a deed; empty where they can. */
+    public static Optional<String> expected(TestStep.ManualStep act, String words) {
+        boolean function = act.deed() == ManualAction.COMPLAINT || act.deed() == ManualAction.FUNCTION;
+        if (function && !RecordedSymptoms.isWord(words)) {
+            return Optional.of("one of " + String.join(", ", RecordedSymptoms.words()));
+        }
+        boolean purposeful = Purpose.of(words)
+                .filter(each ->
+                        (each == Purpose.RETEST) != Purpose.subject(words).isEmpty())
+                .isPresent();
+        if (act.deed() == ManualAction.PURPOSE && !purposeful) {
+            return Optional.of("one of everything, find_fault, or retest with the wires and parts that were repaired");
+        }
+        boolean tried = act.deed() == ManualAction.REPLUGGED || act.deed() == ManualAction.SUBSTITUTED;
+        if (tried && !words.isEmpty() && !RecordedSymptoms.isWord(words)) {
+            return Optional.of(
+                    "nothing if it is as before, else one of " + String.join(", ", RecordedSymptoms.words()));
+        }
+        if (act.deed() == ManualAction.SUBSTITUTE && !PartTrials.isPrice(words)) {
+            return Optional.of("the minutes that the change takes, 0 to " + PartTrials.MOST_MINUTES);
+        }
+        boolean warmth = act.deed().answer() == ManualAction.AnswerKind.CELSIUS && !words.isEmpty();
+        return warmth && Celsius.of(words).isEmpty() ? Optional.of(Celsius.EXPECTED) : Optional.empty();
+    }
+
+    /** The spare cores that have passed in this run, in design order. */
+    public List<Conductor> spares() {
+        return design.assembly().conductors().stream()
+                .filter(Conductor::spare)
+                .filter(this::hasPassed)
+                .toList();
+    }
+
+    private boolean hasPassed(Conductor wire) {
+        boolean faulty = findings().stream()
+                .anyMatch(found -> found.finding().conductors().contains(wire.id()));
+        return !faulty
+                && steps(Stage.ENDS)
+                        .anyMatch(step -> step instanceof TestStep.Measurement touch
+                                && touch.isOn(wire.from())
+                                && (touch.isTied() || touch.isOn(wire.to()))
+                                && isDone(step)
+                                && state(step) != StepState.SKIPPED
+                                && state(step) != StepState.IMPLIED);
+    }
+
+    /** The readings of what is left on either side of a break, for a finding that may be one that is seen. */
+    public List<TestStep.ManualStep> remainders(Finding finding) {
+        boolean broken = finding instanceof Finding.Open || finding instanceof Finding.Intermittent;
+        return broken && finding.conductors().size() == 1
+                ? RemainingLength.of(design.conductor(finding.conductors().get(0)))
+                : List.of();
+    }
+
+    /** Why something cannot be put right in that way now; empty if it can. */
+    public Optional<String> objection(TestStep.ManualStep mended, Entry.Content.Repair repair) {
+        if (!repair.spare().isEmpty()) {
+            boolean one = mended.subject().split(" ").length == 2;
+            boolean passed = spares().stream().anyMatch(each -> each.id().equals(repair.spare()));
+            return one && passed
+                    ? Optional.empty()
+                    : Optional.of("“" + repair.spare() + "” for “" + mended.subject()
+                            + "” is not accepted; expected a spare core that has passed in this test, for one wire.");
+        }
+        List<TestStep.ManualStep> unread = repair.way() != Entry.Way.SPLICE
+                ? List.of()
+                : findings().stream()
+                        .map(RunFinding::finding)
+                        .filter(finding ->
+                                String.join(" ", finding.conductors()).equals(mended.subject()))
+                        .flatMap(finding -> remainders(finding).stream())
+                        .filter(each -> !isDone(each))
+                        .toList();
+        Optional<TestStep.ManualStep> broken = repair.way() != Entry.Way.SPLICE
+                ? Optional.empty()
+                : standing.steps(Stage.REPAIR).stream()
+                        .filter(step -> step instanceof TestStep.ManualStep act
+                                && act.deed() == ManualAction.REMAINING
+                                && RemainingLength.conductor(act.subject()).equals(mended.subject())
+                                && state(act) == StepState.FAULT)
+                        .map(TestStep.ManualStep.class::cast)
+                        .findFirst();
+        if (broken.isPresent()) {
+            return Optional.of("The length '" + broken.get().subject()
+                    + "' is at fault too: a splice of the break that is seen would not do. Repair that length first and read"
+                    + " it again, or replace the wire.");
+        }
+        return unread.isEmpty()
+                ? Optional.empty()
+                : Optional.of("Before it is spliced, read each remaining length: "
+                        + unread.stream().map(TestStep.ManualStep::subject).collect(Collectors.joining(", "))
+                        + ". A wire can be broken twice.");
+    }
+
+    /** The planned measurements that nobody has to make, with the readings that they follow from, at most so many. */
+    public List<Implied.ImpliedPair> implied(int most) {
+        return course.implied().stream()
+                .flatMap(known -> Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME)
+                        .flatMap(this::steps)
+                        .filter(step -> standing.of(step).isEmpty()
+                                && course.state(step) == StepState.IMPLIED
+                                && step instanceof TestStep.Measurement)
+                        .map(TestStep.Measurement.class::cast)
+                        .flatMap(touch -> known.between(touch.black(), touch.red()).stream()))
+                .limit(most)
+                .toList();
+    }
+
+    /** How many touches would settle the shorts that are in doubt by halves; empty where that saves nothing. */
+    public OptionalInt byHalves() {
+        int pieces = pieces().all().size();
+        long doubtful = pieces < 3 || pieces().areTied() ? 0 : course.unsettledPairs();
+        int halves = Integer.SIZE - Integer.numberOfLeadingZeros(Math.max(0, pieces - 1));
+        return doubtful > halves ? OptionalInt.of(halves) : OptionalInt.empty();
+    }
+
+    /** When what was under voltage may be taken for discharged; empty where no times under voltage were given. */
+    public Optional<Instant> dischargedAt(ManualAction discharge) {
+        return readings.dischargedAt(discharge);
+    }
+
+    /** The set of clips and pins in use; empty for the leads with which the run began. */
+    public String accessories() {
+        return readings.zeros().set();
+    }
+
+    /** What is read at a touch. */
+    public Quantity quantity(TestStep.Measurement touch) {
+        return touch.isUnderVoltage() ? RunReadings.quantity(touch) : Quantity.RESISTANCE;
+    }
+
+    /** The test voltage of a touch, in volts; empty where none is on. */
+    public OptionalDouble testV(TestStep.Measurement touch) {
+        return touch.isUnderVoltage() ? OptionalDouble.of(readings.testV(touch)) : OptionalDouble.empty();
+    }
+
+    /** The least that insulation may read at a touch. */
+    public InsulationLimit least(TestStep.Measurement touch) {
+        return readings.least(touch);
+    }
+
+    /** The planned touch of two terminals that is not done, else any, in whichever stage and order they are touched together. */
+    public Optional<TestStep> touch(Terminal a, Terminal b) {
+        if (a.equals(b)) {
+            return Optional.empty();
+        }
+        List<TestStep> together = together(a, b).toList();
+        return together.stream()
+                .filter(step -> !isDone(step))
+                .findFirst()
+                .or(() -> together.stream().findFirst());
+    }
+
+    private Stream<TestStep> together(Terminal a, Terminal b) {
+        return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS).flatMap(stage -> together(stage, a, b));
+    }
+
+    private Stream<TestStep> together(Stage stage, Terminal a, Terminal b) {
+        boolean listed = stage == Stage.PARTS || stage == Stage.ENDS || pieces().areTied();
+        return listed
+                ? steps(stage)
+                        .filter(step -> step instanceof TestStep.Measurement touch && touch.isOn(a) && touch.isOn(b))
+                : Stream.<TestStep>of(new TestStep.Measurement(stage, a, b), new TestStep.Measurement(stage, b, a))
+                        .filter(this::isPlanned);
+    }
+
+    /** What was typed, as understood for a step, with the doubts it raises. */
+    public MeterReading understand(TestStep step, String typed) {
+        return readings.understand(step, typed);
+    }
+
+    /** The judgement of a reading at a step. */
+    public Judgement judge(TestStep step, MeterReading meaning) {
+        return readings.judge(step, meaning);
+    }
+
+    /** The judgement of an entry; empty for what is no reading. */
+    public Optional<Judgement> judgement(Entry entry) {
+        return readings.judgement(entry);
+    }
+
+    /** What an entry says, in words: the reading as understood on this meter, what was done, or why it was left out. */
+    public String told(Entry entry) {
+        if (entry.content() instanceof Entry.Content.Skip skip) {
+            return "skipped: " + skip.reason();
+        }
+        if (entry.content() instanceof Entry.Content.Done done) {
+            if (entry.step() instanceof TestStep.ManualStep act
+                    && act.deed().answer() == ManualAction.AnswerKind.CELSIUS) {
+                return EngineeringFormat.figure(Celsius.of(done.words()).orElse(design.ambientC())) + " °C";
+            }
+            return plainly((TestStep.ManualStep) entry.step(), done.words());
+        }
+        if (entry.content() instanceof Entry.Content.Repair repair) {
+            return repair.way().word()
+                    + (repair.spare().isEmpty() ? "" : " " + repair.spare())
+                    + (repair.colour().isEmpty() ? "" : ", now " + repair.colour());
+        }
+        Entry.Content.Reading reading = (Entry.Content.Reading) entry.content();
+        String text = reading.meaning() instanceof MeterReading.OverRange
+                ? "more than " + Ohms.of(before.meter().topOhm()).text()
+                : reading.meaning().text();
+        return reading.where().isEmpty() ? text : text + " at " + reading.where();
+    }
+
+    private static String plainly(TestStep.ManualStep act, String words) {
+        return switch (act.deed()) {
+            case LOOKED -> words.isEmpty() ? "nothing found" : words;
+            case REPLUGGED, SUBSTITUTED -> words.isEmpty() ? "nothing has changed by it" : words + " with it";
+            case PURPOSE ->
+                Purpose.of(words).map(Purpose::words).orElse(words)
+                        + (Purpose.subject(words).isEmpty() ? "" : ": " + Purpose.subject(words));
+            case SUBSTITUTE -> "planned, about " + words + " min";
+            default -> words.isEmpty() ? "done" : words;
+        };
+    }
+
+    /** Whether nothing more is asked at a step. */
+    public boolean isDone(TestStep step) {
+        return course.isDone(step);
+    }
+
+    /** Whether a wire has read open exactly once: it is touched again on clean metal, and both readings are kept. */
+    public boolean asksForCleanMetal(TestStep step) {
+        return course.asksForCleanMetal(step);
+    }
+
+    /** How a step stands. */
+    public StepState state(TestStep step) {
+        return course.state(step);
+    }
+
+    /** Every step in the order of the job, made as it is asked for. */
+    public Stream<TestStep> steps() {
+        return approach.order().stages().stream().flatMap(this::steps);
+    }
+
+    /** The steps of one stage in order, made as they are asked for. */
+    public Stream<TestStep> steps(Stage stage) {
+        return course.steps(stage);
+    }
+
+    /** Every step still to do, in the order of the job, made as it is asked for. */
+    public Stream<TestStep> undone() {
+        return approach.order().stages().stream().flatMap(this::undone);
+    }
+
+    /** The steps of one stage that are still to do, in order. */
+    public Stream<TestStep> undone(Stage stage) {
+        return course.undone(stage);
+    }
+
+    /** How many steps a stage has. */
+    public long size(Stage stage) {
+        return course.size(stage);
+    }
+
+    /** How many steps of a stage are still to do. */
+    public long left(Stage stage) {
+        return course.left(stage);
+    }
+
+    /** Steps still to do. */
+    public long left() {
+        return Stream.of(Stage.values()).mapToLong(this::left).sum();
+    }
+
+    /** What is still to do: measurements, checks of the meter, walks to the other end, and other deeds. */
+    public record Left(long touches, long checks, long walks, long deeds) {}
+
+    public Left remaining() {
+        List<TestStep> acts = Stream.of(Stage.values())
+                .flatMap(stage ->
+                        stage == Stage.SHORTS || stage == Stage.FRAME ? plan().of(stage).stream() : steps(stage))
+                .filter(step -> step instanceof TestStep.ManualStep && !isDone(step))
+                .toList();
+        long walks = acts.stream()
+                .filter(step -> ((TestStep.ManualStep) step).deed() == ManualAction.WALKED
+                        || ((TestStep.ManualStep) step).deed() == ManualAction.WALKED_BACK)
+                .count();
+        long checks = Stream.of(Stage.METER, Stage.CLOSE)
+                .flatMap(this::steps)
+                .filter(step -> step instanceof TestStep.LeadCheck && !isDone(step))
+                .count();
+        return new Left(left() - acts.size() - checks, checks, walks, acts.size() - walks);
+    }
+
+    /** Seconds that the steps still to do will take at the usual pace. */
+    public double secondsLeft() {
+        return EffortModel.left(this).seconds(EffortModel.Pace.USUAL);
+    }
+
+    /** Minutes that parts still to be tried in the place of others will take. */
+    double substituteMinutes() {
+        return course.substitutes().minutesLeft();
+    }
+
+    /** How many wires have so low a limit that this meter's steps are coarse for it. */
+    long tight() {
+        return plan().endToEnd().stream().filter(readings::isTight).count();
+    }
+
+    /** Minutes that covers and shells still to be opened will take. */
+    public double accessMinutes() {
+        return plan().priced().stream()
+                .filter(each -> !isDone(new TestStep.ManualStep(ManualAction.ACCESS, each.id())))
+                .mapToDouble(each -> each.reach().minutes())
+                .sum();
+    }
+
+    /** What it is for, as it was said last. */
+    public Purpose purpose() {
+        return Purpose.of(purposeSaid()).orElse(Purpose.EVERYTHING);
+    }
+
+    /** What a retest is to show again: wires and parts, with spaces between; empty for other purposes. */
+    public String retested() {
+        return Purpose.subject(purposeSaid());
+    }
+
+    private String purposeSaid() {
+        return standing.last(new TestStep.ManualStep(ManualAction.PURPOSE, ""))
+                .map(entry -> entry.content() instanceof Entry.Content.Done done ? done.words() : "")
+                .orElse("");
+    }
+
+    /**
+     * The step that is due; empty when all are done, or when the diagnosis that leads is at its end. Where everything is
+     * tested, what was not expected is settled before the plan goes on.
+     */
+    public Optional<TestStep> current() {
+        if (purpose() == Purpose.RETEST) {
+            RepairScope scope = RepairScope.of(design, retested());
+            return steps().filter(step -> !isDone(step) && scope.isRetested(step))
+                    .findFirst();
+        }
+        Optional<TestStep> planned = undone().findFirst();
+        boolean measures = !approach.method().tiesFarEnds() // what is linked there would be read as a fault
+                && planned.filter(step -> MEASURED.contains(step.stage())).isPresent();
+        if (!measures) {
+            return planned;
+        }
+        if (purpose() == Purpose.EVERYTHING) {
+            return settling().or(() -> planned);
+        }
+        return diagnosis() == Recommendation.Status.GO_ON
+                ? recommended().or(() -> planned)
+                : undone(Stage.CLOSE).findFirst();
+    }
+
+    /**
+     * The step that tells what unexpected readings mean, while several faults explain them. A single one is settled by the
+     * plan itself as it goes on.
+     */
+    private Optional<TestStep> settling() {
+        return course.unexpected() < SEVERAL
+                ? Optional.empty()
+                : recommendation().measurements().stream()
+                        .filter(TestRun::settles)
+                        .flatMap(next -> stepsOf(next).filter(step -> !isDone(step)))
+                        .findFirst()
+                        .map(this::reached);
+    }
+
+    private static boolean settles(Recommendation.RecommendedMeasurement next) {
+        return next.purpose() == Recommendation.MeasurementPurpose.TELLS_APART && next.bits() > SETTLES_BITS;
+    }
+
+    /** What a measurement tells of unexpected readings; empty for one that is made for another reason. */
+    public Optional<Recommendation.RecommendedMeasurement> settledBy(TestStep.Measurement touch) {
+        return course.unexpected() < SEVERAL
+                ? Optional.empty()
+                : recommendation().measurements().stream()
+                        .filter(next -> settles(next) && stepsOf(next).anyMatch(touch::equals))
+                        .findFirst();
+    }
+
+    /** Where the diagnosis stands: whether another measurement would tell. */
+    public Recommendation.Status diagnosis() {
+        return recommendation().status();
+    }
+
+    private synchronized Recommendation recommendation() {
+        if (recommendation.isEmpty()) {
+            MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), false);
+            recommendation = Optional.of(conclusions().unit().next(costs, WEIGHED));
+        }
+        return recommendation.orElseThrow();
+    }
+
+    /** The step of the measurement that tells most; one that is done only where it has to be made again. */
+    private Optional<TestStep> recommended() {
+        return recommendation().measurements().stream()
+                .flatMap(next -> stepsOf(next)
+                        .filter(step ->
+                                !isDone(step) || next.purpose() == Recommendation.MeasurementPurpose.READ_AGAIN))
+                .findFirst()
+                .map(this::reached);
+    }
+
+    /** The planned steps that make a recommended measurement, in its position of switches and relays. */
+    private Stream<TestStep> stepsOf(Recommendation.RecommendedMeasurement next) {
+        return together(next.black(), next.red())
+                .filter(step -> step instanceof TestStep.Measurement touch
+                        && !touch.isTied()
+                        && readings.state(touch).equals(next.state()));
+    }
+
+    /** A step, or the consent to the cover that it lies behind, which comes first. */
+    private TestStep reached(TestStep step) {
+        return plan().priced().stream()
+                .filter(cover -> step instanceof TestStep.Measurement touch
+                        && (touch.black().connector().equals(cover.id())
+                                || touch.red().connector().equals(cover.id())))
+                .<TestStep>map(cover -> new TestStep.ManualStep(ManualAction.ACCESS, cover.id()))
+                .filter(consent -> !isDone(consent))
+                .findFirst()
+                .orElse(step);
+    }
+
+    /** What may be wrong altogether, the likeliest first. */
+    public synchronized List<Explanation> explanations() {
+        return conclusions().unit().explanations();
+    }
+
+    /** The measurements still to make that tell most for their time, the best first. */
+    public synchronized List<BestMeasurement> best(int most) {
+        List<BestMeasurement> best = new ArrayList<>();
+        for (Recommendation.RecommendedMeasurement next : recommendation().measurements()) {
+            Optional<TestStep> step =
+                    stepsOf(next).filter(each -> !isDone(each)).findFirst();
+            if (best.size() < most && step.isPresent() && step.get() instanceof TestStep.Measurement touch) {
+                best.add(new BestMeasurement(touch, next));
+            }
+        }
+        return best;
+    }
+
+    /** A measurement still to make, and what it is expected to tell. */
+    public record BestMeasurement(TestStep.Measurement touch, Recommendation.RecommendedMeasurement worth) {}
+
+    /** What is wrong as far as the entries tell, in design order. */
+    public synchronized List<RunFinding> findings() {
+        if (findings.isEmpty() && course.isAsDesigned()) {
+            findings = Optional.of(List.of());
+        }
+        if (findings.isEmpty()) {
+            conclusions();
+        }
+        return findings.orElseThrow();
+    }
+
+    /** What was wrong before the first repair; none where nothing was repaired. */
+    public List<RunFinding> asFound() {
+        return standing.repairs().stream().mapToInt(Entry::sequence).min().stream()
+                .mapToObj(first -> entries().stream()
+                        .filter(entry -> entry.sequence() < first)
+                        .toList())
+                .flatMap(before -> of(designed, approach, this.before, before).findings().stream())
+                .toList();
+    }
+
+    private synchronized RunAnalysis conclusions() {
+        if (conclusions.isEmpty()) {
+            RunAnalysis made = new RunAnalysis(design, course, standing, readings);
+            findings = Optional.of(made.findings());
+            conclusions = Optional.of(made);
+        }
+        return conclusions.orElseThrow();
+    }
+
+    /** Functions that do not work and that no finding explains by its kind, by name. */
+    public List<String> unexplained() {
+        return new TreeMap<>(complaint.functions())
+                .entrySet().stream()
+                        .filter(each -> each.getValue() != Symptoms.Behaviour.WORKS)
+                        .filter(each -> !SymptomExplanation.explained(each.getKey(), each.getValue(), findings()))
+                        .map(Map.Entry::getKey)
+                        .toList();
+    }
+
+    /** Functions that do not work and that a finding explains by its kind. */
+    public List<String> explainedBy(RunFinding found) {
+        return new TreeMap<>(complaint.functions())
+                .entrySet().stream()
+                        .filter(each -> SymptomExplanation.explained(each.getKey(), each.getValue(), List.of(found)))
+                        .map(Map.Entry::getKey)
+                        .toList();
+    }
+
+    /** What it measures with an ohmmeter, in order: of a fresh job what a good unit takes. */
+    Stream<TestStep.Measurement> measurements() {
+        return steps().filter(step -> step instanceof TestStep.Measurement touch && !touch.isUnderVoltage())
+                .map(TestStep.Measurement.class::cast);
+    }
+
+    /** What it would measure under the test voltage once continuity has passed, each clip proved before. */
+    Stream<TestStep.Measurement> underVoltage() {
+        return pieces().underVoltage(Stage.INSULATION, plan()::farEnd);
+    }
+
+    /** A step as where the probes go and what is linked and set for it. */
+    ProbePlacement measurement(TestStep.Measurement touch) {
+        return new ProbePlacement(
+                touch.black(), touch.red(), touch.ties(), readings.state(touch), touch.isUnderVoltage());
+    }
+
+    /** What the measurements that were really made would show, and what not. */
+    public CoverageAnalysis coverage() {
+        List<ProbePlacement> made = new ArrayList<>();
+        standing.steps().forEach(step -> {
+            boolean read =
+                    standing.of(step).stream().anyMatch(entry -> entry.content() instanceof Entry.Content.Reading);
+            if (read && step instanceof TestStep.Measurement touch && !touch.isUnderVoltage()) {
+                made.add(measurement(touch));
+            }
+        });
+        return CoverageAnalysis.ofMade(design.assembly(), design.nets(), made);
+    }
+
+    /**
+     * Whether a leg of a splice could be broken without any measurement having shown it: behind linked far ends two legs of
+     * one net read like one.
+     */
+    private boolean hasUnseenLegs() {
+        boolean legs = approach.method().tiesFarEnds()
+                && design.nets().all().stream()
+                        .anyMatch(net -> !net.touchesFrame() && net.ends().size() > 2);
+        CoverageAnalysis.Count count = legs
+                ? coverage()
+                        .counts()
+                        .getOrDefault(CoverageAnalysis.PossibleFault.OPEN, new CoverageAnalysis.Count(0, 0))
+                : new CoverageAnalysis.Count(0, 0);
+        return count.seen() < count.all();
+    }
+
+    /** Where the test of the unit stands as a whole. */
+    public RunOutcome outcome() {
+        if (!findings().isEmpty() || course.isAny(StepState.FAULT)) {
+            return RunOutcome.FAIL;
+        }
+        if (left() > 0 || course.isAny(StepState.SKIPPED) || course.isAny(StepState.DOUBTFUL) || hasUnseenLegs()) {
+            return RunOutcome.INCOMPLETE;
+        }
+        return course.isAny(StepState.WATCH) ? RunOutcome.WATCH : RunOutcome.PASS;
+    }
+}

@@ -1,0 +1,51 @@
+package zestymarten.core.testrun;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
+
+/** What the wires of a run read by themselves, less the leads, reckoned to 20 °C: comparable from test to test. */
+final class WireOhms {
+    private WireOhms() {}
+
+    /**
+     * A wire's reading.
+     *
+     * @param ohm at 20 °C
+     * @param uncertaintyOhm expanded
+     */
+    record One(double ohm, double uncertaintyOhm) {}
+
+    /** By conductor, in design order; only wires that were read end to end in ohms and alone on their way. */
+    static Map<String, One> of(TestRun job) {
+        Map<String, One> ohms = new LinkedHashMap<>();
+        job.steps(Stage.ENDS).forEach(step -> {
+            if (step instanceof TestStep.Measurement touch && !touch.isTied()) {
+                List<Conductor> route = job.design().nets().route(touch.black(), touch.red());
+                if (route.size() == 1) {
+                    read(job, touch, route.get(0))
+                            .ifPresent(one -> ohms.put(route.get(0).id(), one));
+                }
+            }
+        });
+        return ohms;
+    }
+
+    private static Optional<One> read(TestRun job, TestStep.Measurement touch, Conductor wire) {
+        List<Entry> standing = job.standing(touch);
+        if (standing.isEmpty()) {
+            return Optional.empty();
+        }
+        double factor = wire.metal().factor(job.design().ambientC());
+        return job.judgement(standing.get(standing.size() - 1))
+                .filter(each -> each.correctedOhm().isPresent() && each.contact() == Judgement.Contact.JOINED)
+                .map(each -> new One(
+                        each.correctedOhm().getAsDouble() / factor,
+                        each.uncertaintyOhm().orElse(0) / factor));
+    }
+}

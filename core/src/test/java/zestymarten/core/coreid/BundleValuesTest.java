@@ -1,0 +1,105 @@
+package zestymarten.core.coreid;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+
+/** The values of a bundle at the ends of their ranges. */
+class BundleValuesTest {
+    @Test
+    void groupsHoldEveryCoreOnce() {
+        GroupCodes groups = new GroupCodes(List.of(List.of(4, 2), List.of(1), List.of(3)));
+        assertThat(groups.groups()).containsExactly(List.of(1), List.of(2, 4), List.of(3));
+        assertThat(groups.cores()).isEqualTo(4);
+        assertThat(groups.of(4)).containsExactly(2, 4);
+        assertThat(groups.without(2).groups()).containsExactly(List.of(1), List.of(2), List.of(3), List.of(4));
+        assertThat(groups.joined(0, 2).text()).isEqualTo("1+3, 2+4");
+        assertThat(groups.joined(1, 1)).isEqualTo(groups);
+        assertThatThrownBy(() -> new GroupCodes(List.of(List.of(1, 3))))
+                .hasMessage("Groups: each core from 1 to 2 must be in one group, read [1, 3].");
+        assertThatThrownBy(() -> groups.of(9)).hasMessage("There is no core 9.");
+    }
+
+    @Test
+    void touchesAreThoseOfFindingTheGroupsAtWorst() {
+        assertThat(GroupCodes.ofMarks(List.of("a", "a", "a")).touches()).isEqualTo(2);
+        assertThat(GroupCodes.ofMarks(List.of("", "", "")).touches()).isEqualTo(3);
+        assertThat(GroupCodes.ofMarks(List.of("", "a", "a")).touches()).isEqualTo(3);
+    }
+
+    @Test
+    void aBundleHasFromTwoTo200Cores() {
+        assertThatThrownBy(() -> GroupScheme.of(201)).hasMessage("A bundle (201 cores) must have from 1 to 200 cores.");
+        assertThatThrownBy(() -> IdentificationMethod.all(1, false, 0))
+                .hasMessage("A bundle (1 cores) must have from 2 to 200 cores.");
+        assertThat(IdentificationMethod.all(200, true, 0))
+                .filteredOn(IdentificationMethod::isPossible)
+                .hasSize(3);
+        assertThat(IdentificationMethod.all(3, false, 0).get(0).minutes(10)).isGreaterThan(20);
+    }
+
+    @Test
+    void theTriangleIsTheSchemeOfItsNumbers() {
+        assertThat(GroupScheme.of(6).orElseThrow().cells())
+                .containsExactly(
+                        new GroupScheme.CodeCell(1, 3),
+                        new GroupScheme.CodeCell(2, 2),
+                        new GroupScheme.CodeCell(2, 3),
+                        new GroupScheme.CodeCell(3, 1),
+                        new GroupScheme.CodeCell(3, 2),
+                        new GroupScheme.CodeCell(3, 3));
+        assertThat(GroupScheme.of(6).orElseThrow().tiedHere().text()).isEqualTo("2+3, 4+5+6");
+    }
+
+    @Test
+    void onlyGroupsAndPairsAreSortedByGroups() {
+        assertThatThrownBy(
+                        () -> Sorting.of(IdentificationMethod.MethodKind.TAGS, 5, Optional.empty(), Optional.empty()))
+                .hasMessage("Only groups and the pair chain are sorted by groups.");
+        assertThatThrownBy(
+                        () -> Sorting.of(IdentificationMethod.MethodKind.GROUPS, 9, Optional.empty(), Optional.empty()))
+                .hasMessage("9 cores cannot be identified by the sizes of groups alone.");
+        GroupCodes one = GroupCodes.ofMarks(List.of("a", "a", "", ""));
+        GroupCodes three = GroupCodes.ofMarks(List.of("", "", ""));
+        assertThatThrownBy(() -> CoreMatching.of(one, three, one, one))
+                .hasMessage("All four must be groups of the same 4 cores.");
+    }
+
+    @Test
+    void aBrokenChainIsSaidAndNotGuessed() {
+        Sorting chain = Sorting.of(
+                IdentificationMethod.MethodKind.PAIR_CHAIN,
+                5,
+                Optional.of(GroupCodes.ofMarks(List.of("", "", "", "a", "a"))),
+                Optional.empty());
+        assertThat(chain.tiedThere()).isEmpty();
+        assertThat(chain.says().get(0)).startsWith("There should be one single and pairs.");
+        Sorting half = Sorting.of(
+                IdentificationMethod.MethodKind.PAIR_CHAIN,
+                5,
+                Optional.of(GroupCodes.ofMarks(List.of("", "b", "b", "a", "a"))),
+                Optional.empty());
+        assertThat(half.tiedThere().orElseThrow().text()).isEqualTo("1+2, 3+4");
+        assertThat(half.says()).isEmpty();
+    }
+
+    @Test
+    void tagsAndPartsRefuseWhatCannotBe() {
+        assertThatThrownBy(() -> new Tags(List.of(), 0.05, 1))
+                .hasMessage("Tags must be above 0 and at most 10^7 ohm; read [].");
+        assertThatThrownBy(() -> new Tags(List.of(100.0), 1, 1))
+                .hasMessage(
+                        "The tags' tolerance (1.0) must be from 0 to below 1, the core's resistance (1.0) not below 0.");
+        assertThatThrownBy(() -> Tags.withoutReturn(List.of(OptionalDouble.of(3)), 2, 0.01))
+                .hasMessage("Without a return at least three cores are needed.");
+        assertThatThrownBy(() -> ContinuityMatching.byVolts(24, List.of(1.0), List.of()))
+                .hasMessage(
+                        "The supply (24.0 V) must be above 0 and at most 1000 V, with a reading on and off for each core.");
+        assertThatThrownBy(() -> MarkedVisits.of(IdentificationMethod.MethodKind.ONE_BY_ONE, 1))
+                .hasMessage("Two cores at least are sorted (read 1).");
+    }
+}

@@ -1,0 +1,230 @@
+package zestymarten.core.testrun;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyReader;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.quantity.Problem;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Order;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
+
+/** What a technician arranges around the readings: order, covers, clips, temperatures, what is seen and what is mended. */
+class ArrangementsTest {
+    private static final String CABLE = """
+            {"format": "zesty-marten/assembly", "version": 1, "name": "Heater cable", "kind": "cable",
+             "connectors": [
+               {"id": "J1", "name": "cab", "place": "cab", "mates_with": "J4", "pins": ["1", "2", "3"]},
+               {"id": "J2", "name": "box", "place": "roof", "access": {"minutes": 10, "harm": "open"}, "pins": ["1"]},
+               {"id": "J3", "name": "lamp", "place": "roof", "pins": ["1", "2"]},
+               {"id": "J4", "name": "desk", "place": "cab", "pins": ["9"]}],
+             "conductors": [
+               {"id": "W1", "from": "J1.1", "to": "J2.1", "length_m": 8, "area_mm2": 0.5},
+               {"id": "W2", "from": "J1.2", "to": "J3.1", "length_m": 8, "area_mm2": 0.5},
+               {"id": "W3", "from": "J1.3", "to": "J3.2", "length_m": 8, "area_mm2": 0.5}],
+             "components": [
+               {"id": "RT1", "kind": "pt100", "a": "J3.1", "b": "J3.2"}]}""";
+
+    private static final TestOptions WHOLE =
+            new TestOptions(TestMethod.BOTH_ENDS, false, false, OptionalDouble.empty());
+
+    private static Assembly cable() {
+        List<Problem> problems = new ArrayList<>();
+        Assembly read = AssemblyReader.read(CABLE, problems).orElseThrow();
+        assertThat(problems).isEmpty();
+        return read;
+    }
+
+    private static String steps(Bench bench, Stage stage) {
+        return bench.job().steps(stage).map(Bench::say).collect(Collectors.joining(", "));
+    }
+
+    private static String reason(Bench bench) {
+        List<Entry> entries = bench.job().entries();
+        return bench.job()
+                .judgement(entries.get(entries.size() - 1))
+                .map(Judgement::reason)
+                .orElseThrow();
+    }
+
+    @Test
+    void whatNeedsNoDismantlingIsTriedFirstAndACoverGoesOnTheLedger() {
+        Bench bench = Bench.of(cable(), TestOptions.QUICK).type("b", "0.30");
+        assertThat(steps(bench, Stage.ENDS)).isEqualTo("ENDS J1.2 J3.1, ENDS J1.3 J3.2, ACCESS J2, ENDS J1.1 J2.1");
+        assertThat(bench.job().accessMinutes()).isEqualTo(10);
+        assertThat(bench.job().secondsLeft()).isGreaterThan(600);
+        bench.type("0.6", "0.6").act("");
+        assertThat(bench.job().ledger()).containsExactly("the cover of J2");
+        assertThat(bench.job().accessMinutes()).isZero();
+        assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
+    }
+
+    @Test
+    void aCoverThatMayNotBeOpenedLeavesItsTouchesOutAndTheRunIncomplete() {
+        Bench bench = Bench.of(cable(), TestOptions.QUICK)
+                .type("b", "0.30", "0.6", "0.6")
+                .skip("sealed by the maker");
+        assertThat(steps(bench, Stage.ENDS)).isEqualTo("ENDS J1.2 J3.1, ENDS J1.3 J3.2, ACCESS J2");
+        while (bench.job().current().isPresent()) {
+            bench.type(
+                    bench.step().stage() == Stage.PARTS
+                            ? "108"
+                            : bench.sentence().contains("J1.2 J1.3") ? "108" : "n");
+        }
+        assertThat(bench.job().ledger()).isEmpty();
+        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
+    }
+
+    @Test
+    void theOrderChangesWithinWhatIsSafe() {
+        Order order = new Order(List.of(Stage.FRAME, Stage.ENDS, Stage.SHORTS, Stage.PARTS, Stage.BEND), List.of("W3"));
+        Bench bench = Bench.of(cable(), TestOptions.QUICK.in(order)).type("b", "0.30");
+        assertThat(bench.sentence()).isEqualTo("FRAME J1.1 FRAME");
+        assertThat(steps(bench, Stage.ENDS)).startsWith("ENDS J1.3 J3.2, ENDS J1.2 J3.1");
+        assertThat(order.stages().indexOf(Stage.INSULATION))
+                .isGreaterThan(order.stages().indexOf(Stage.BEND));
+        assertThat(order.stages()).endsWith(Stage.INSULATION, Stage.WET, Stage.WITHSTAND, Stage.REPAIR, Stage.CLOSE);
+        assertThatThrownBy(() -> new Order(List.of(Stage.ENDS, Stage.INSULATION), List.of()))
+                .hasMessageStartingWith("The order [ENDS, INSULATION] must name each of ");
+        Order shortsFirst =
+                new Order(List.of(Stage.SHORTS, Stage.ENDS, Stage.FRAME, Stage.BEND, Stage.PARTS), List.of());
+        assertThatThrownBy(() ->
+                        new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()).in(shortsFirst))
+                .hasMessageContaining("With the far ends linked, wires are rung out before");
+    }
+
+    @Test
+    void otherClipsNeedAZeroOfTheirOwnAndTheOldOnesKeepTheirs() {
+        Bench bench = Bench.of(cable(), TestOptions.QUICK).type("b", "0.30", "0.6");
+        bench.told(ManualAction.ACCESSORIES, "long clips", "");
+        assertThat(bench.sentence()).isEqualTo("METER OHMS");
+        bench.type("1.30", "1.6");
+        assertThat(bench.job().conditions().leadsOhm()).hasValue(1.3);
+        assertThat(reason(bench)).contains("0.3 Ω");
+        Entry first = bench.job().entries().get(2);
+        assertThat(bench.job().judgement(first).orElseThrow().verdict())
+                .as("the other set's zero says nothing of it")
+                .isEqualTo(Judgement.Verdict.PASS);
+        bench.told(ManualAction.ACCESSORIES, "", "");
+        assertThat(bench.job().accessories()).isEmpty();
+    }
+
+    @Test
+    void aMeterThatWandersIsZeroedBeforeEachTightReading() {
+        Bench bench = Bench.of(cable(), TestOptions.QUICK)
+                .with(new MeterProfile("old meter", 0.01, 0.1, 30, false, 20e6))
+                .type("b", "0.3", "0.6");
+        assertThat(bench.sentence()).isEqualTo("ENDS J1.3 J3.2");
+        bench.told(ManualAction.WANDERS, "", "");
+        assertThat(bench.sentence()).isEqualTo("METER OHMS");
+        bench.type("0.5", "0.8");
+        assertThat(reason(bench)).contains("0.3 Ω");
+        assertThat(bench.sentence()).as("the cover is opened before the zero").isEqualTo("METER OHMS");
+        bench.type("0.5").act("").type("0.8");
+        assertThat(bench.sentence())
+                .as("pairs that should be apart are not tight")
+                .isEqualTo("SHORTS J1.1 J1.2");
+    }
+
+    @Test
+    void everyPlaceAndSensorHasItsOwnTemperature() {
+        Bench bench = Bench.of(cable(), WHOLE).act("", "", "", "");
+        assertThat(steps(bench, Stage.METER)).isEqualTo("TEMPERATURE roof, TEMPERATURE RT1, METER TONE, METER OHMS");
+        bench.act("40", "104 F").type("b", "0.30");
+        assertThat(bench.job().told(bench.job().entries().get(5))).isEqualTo("40 °C");
+        TestStep.Measurement wire = (TestStep.Measurement) bench.step();
+        assertThat(bench.job()
+                        .expectation(wire)
+                        .fold(joined -> joined.limit().high().value(), () -> 0.0))
+                .as("39 mΩ/m over 8 m at the mean of cab and roof, 30 °C")
+                .isCloseTo(0.3243, within(1e-4));
+        TestStep.Measurement sensor =
+                (TestStep.Measurement) bench.job().steps(Stage.PARTS).toList().get(0);
+        assertThat(bench.job().expectation(sensor).fold(joined -> joined.limit().derivation(), () -> ""))
+                .contains("115 Ω");
+    }
+
+    @Test
+    void aSensorIsReadOnceMoreWarmerAndHasToGoTheRightWay() {
+        Bench bench = Bench.of(cable(), WHOLE)
+                .act("", "", "", "", "", "20")
+                .type("b", "0.30", "0.6", "0.6")
+                .act("")
+                .type("0.6");
+        while (bench.step().stage() != Stage.PARTS) {
+            bench.type(
+                    bench.sentence().contains("J1.2 J1.3")
+                            ? "108"
+                            : bench.sentence().equals("FRAME_PROOF") ? "0.4" : "n");
+        }
+        bench.type("108");
+        assertThat(steps(bench, Stage.WARM)).isEqualTo("WARMED RT1, WARM J3.1 J3.2");
+        bench.act("22").type("109");
+        assertThat(reason(bench)).startsWith("Only 2 °C away from the first reading");
+        bench.told(ManualAction.WARMED, "RT1", "60").type("108");
+        assertThat(bench.job().state(new TestStep.Measurement(Stage.WARM, Terminal.of("J3.1"), Terminal.of("J3.2"))))
+                .as("it did not follow")
+                .isEqualTo(StepState.FAULT);
+        assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.WARMED, "RT1"), "hot"))
+                .hasValue("-80 to 200 °C, or in °F with an F behind it");
+        expectsAsIfItHadBeenWarmFromTheFirst(bench.job());
+    }
+
+    /** One more entry, and what is expected is what it would be if all were read at once. */
+    private static void expectsAsIfItHadBeenWarmFromTheFirst(TestRun job) {
+        List<Entry> all = job.entries();
+        TestStep.Measurement sensor = new TestStep.Measurement(Stage.WARM, Terminal.of("J3.1"), Terminal.of("J3.2"));
+        for (int count = 0; count < all.size(); count++) {
+            TestRun before = TestRun.of(job.design(), job.approach(), Bench.CONDITIONS, all.subList(0, count));
+            before.expectation(sensor);
+            assertThat(before.plus(all.get(count)).expectation(sensor))
+                    .isEqualTo(TestRun.of(job.design(), job.approach(), Bench.CONDITIONS, all.subList(0, count + 1))
+                            .expectation(sensor));
+        }
+    }
+
+    @Test
+    void aMoltenConnectorCondemnsItsMate() {
+        Bench bench = Bench.of(cable(), WHOLE).act("", "", "", "");
+        assertThat(bench.sentence()).isEqualTo("TEMPERATURE roof");
+        bench.told(ManualAction.LOOKED, "J1", "melted: pin 2 into its neighbour");
+        assertThat(bench.sentence()).as("it was looked at before that was seen").isEqualTo("LOOKED J4");
+        bench.act("");
+        assertThat(bench.sentence()).isEqualTo("TEMPERATURE roof");
+        bench.told(ManualAction.LOOKED, "J3", "melted");
+        assertThat(bench.sentence()).as("its mate is no part of this assembly").isEqualTo("LOOKED the mate of J3");
+    }
+
+    @Test
+    void shortsInDoubtCanBeSettledByHalves() {
+        StringBuilder list = new StringBuilder("wire,from,to,length_m,area_mm2\n");
+        for (int i = 1; i <= 6; i++) {
+            list.append("W%d,J1.%d,J2.%d,8,0.5%n".formatted(i, i, i));
+        }
+        Bench bench = Bench.of(list.toString(), WHOLE).act("", "").type("b", "0.30");
+        while (bench.step().stage() != Stage.FRAME) {
+            bench.type(bench.step().stage() == Stage.ENDS ? "0.6" : "n");
+        }
+        bench.type("b", "n", "n", "n", "n", "n", "n", "n");
+        assertThat(bench.sentence()).as("everything apart is in doubt now").isEqualTo("SHORTS J1.1 J1.2");
+        assertThat(bench.job().left(Stage.SHORTS)).isEqualTo(15);
+        assertThat(bench.job().byHalves()).hasValue(3);
+        bench.told(ManualAction.HALVES, "", "");
+        assertThat(bench.job().left(Stage.SHORTS)).isEqualTo(3);
+        bench.type("n", "n", "n");
+        assertThat(bench.job().left(Stage.SHORTS)).isZero();
+    }
+}

@@ -1,0 +1,175 @@
+package zestymarten.core.testrun;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.CavityLayout;
+import zestymarten.core.assembly.WireList;
+import zestymarten.core.limit.Learnt;
+import zestymarten.core.meter.LeadPolicy;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
+
+/** A technician at the bench, for tests: types what the meter shows at whatever step is due. */
+final class Bench {
+    static final TestConditions CONDITIONS = new TestConditions(
+            20,
+            new MeterProfile("bench meter", 0.005, 0.01, 30, false, 20e6),
+            OptionalDouble.empty(),
+            LeadPolicy.FULL,
+            false,
+            TestConditions.JOINED_BELOW_OHM);
+
+    private final Design design;
+    private final TestOptions approach;
+    private TestConditions conditions = CONDITIONS;
+    private Instant now = Instant.EPOCH;
+    private final List<Entry> entries = new ArrayList<>();
+
+    private Bench(Design design, TestOptions approach) {
+        this.design = design;
+        this.approach = approach;
+    }
+
+    static Bench of(String wireList) {
+        return of(wireList, TestOptions.QUICK);
+    }
+
+    static Bench of(String wireList, TestOptions approach) {
+        return new Bench(
+                Design.of(WireList.read(wireList).assembly("Cable", AssemblyKind.CABLE, "", Map.of()), 20), approach);
+    }
+
+    static Bench of(String wireList, Map<String, Learnt> learnt) {
+        Assembly assembly = WireList.read(wireList).assembly("Cable", AssemblyKind.CABLE, "", Map.of());
+        return new Bench(Design.of(assembly, 20, learnt), TestOptions.QUICK);
+    }
+
+    static Bench of(Assembly assembly, TestOptions approach) {
+        return new Bench(Design.of(assembly, 20), approach);
+    }
+
+    static Bench withCavities(String wireList, String connector, int cavities) {
+        return new Bench(
+                Design.of(
+                        WireList.read(wireList)
+                                .assembly(
+                                        "Cable",
+                                        AssemblyKind.CABLE,
+                                        "",
+                                        Map.of(connector, CavityLayout.line(cavities))),
+                        20),
+                TestOptions.QUICK);
+    }
+
+    /** The same bench with another meter. */
+    Bench with(MeterProfile meter) {
+        conditions = new TestConditions(
+                20, meter, OptionalDouble.empty(), LeadPolicy.FULL, false, TestConditions.JOINED_BELOW_OHM);
+        return this;
+    }
+
+    /** The same bench under other conditions. */
+    Bench under(TestConditions others) {
+        conditions = others;
+        return this;
+    }
+
+    TestRun job() {
+        return TestRun.of(design, approach, conditions, entries);
+    }
+
+    TestStep step() {
+        return job().current().orElseThrow();
+    }
+
+    String sentence() {
+        return say(step());
+    }
+
+    static String say(TestStep step) {
+        return step.fold(
+                probes -> probes.stage() + " " + probes.question(),
+                touch -> touch.stage() + " " + touch.black() + " " + touch.red() + (touch.isTied() ? " linked" : ""),
+                act -> act.deed() + (act.subject().isEmpty() ? "" : " " + act.subject()));
+    }
+
+    String understood(String typed) {
+        MeterReading understood = job().understand(step(), typed);
+        return understood instanceof MeterReading.Ambiguous ambiguous ? ambiguous.question() : understood.text();
+    }
+
+    Bench type(String... readings) {
+        for (String reading : readings) {
+            at(step(), reading);
+        }
+        return this;
+    }
+
+    Bench at(TestStep step, String reading) {
+        return add(step, new Entry.Content.Reading(reading, job().understand(step, reading)));
+    }
+
+    /** Does what is due, or says what is seen there. */
+    Bench act(String... words) {
+        for (String each : words) {
+            add(step(), new Entry.Content.Done(each));
+        }
+        return this;
+    }
+
+    Bench told(ManualAction deed, String subject, String words) {
+        return add(new TestStep.ManualStep(deed, subject), new Entry.Content.Done(words));
+    }
+
+    Bench mend(String subject, Entry.Way way) {
+        return add(new TestStep.ManualStep(ManualAction.MENDED, subject), new Entry.Content.Repair(way, "", ""));
+    }
+
+    Bench mend(String subject, Entry.Content.Repair repair) {
+        return add(new TestStep.ManualStep(ManualAction.MENDED, subject), repair);
+    }
+
+    /** Lets so many seconds pass. */
+    Bench wait(int seconds) {
+        now = now.plusSeconds(seconds);
+        return this;
+    }
+
+    Bench skip(String reason) {
+        return add(step(), new Entry.Content.Skip(reason));
+    }
+
+    private Bench add(TestStep step, Entry.Content content) {
+        int sequence = entries.size() + 1;
+        entries.add(
+                new Entry(new UUID(0, sequence), sequence, step, job().nextTouch(step), content, false, "bench", now));
+        return this;
+    }
+
+    Bench takeBack() {
+        Entry last = job().last().orElseThrow();
+        entries.set(
+                last.sequence() - 1,
+                new Entry(
+                        last.id(),
+                        last.sequence(),
+                        last.step(),
+                        last.touch(),
+                        last.content(),
+                        true,
+                        last.by(),
+                        last.at()));
+        return this;
+    }
+}

@@ -1,0 +1,145 @@
+package zestymarten.core.testrun;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Purpose;
+import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
+
+/** A machine has a symptom: the diagnosis leads, and ends when one repair is as good as certain. */
+class FindTheFaultTest {
+    private static final int WIRES = 12;
+
+    private static Bench pendant() {
+        StringBuilder list = new StringBuilder("wire,from,to,function,length_m,area_mm2\n");
+        for (int i = 1; i <= WIRES; i++) {
+            list.append("W%d,J1.%d,J2.%d,function %d,8,0.5%n".formatted(i, i, i, i));
+        }
+        return Bench.of(list.toString()).told(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
+    }
+
+    private static Bench withSymptoms(Bench bench, Map<Integer, String> symptoms) {
+        for (int i = 1; i <= WIRES; i++) {
+            bench.told(ManualAction.COMPLAINT, "function " + i, symptoms.getOrDefault(i, RecordedSymptoms.WORKS));
+        }
+        return bench;
+    }
+
+    /** Measures what is due until nothing is; pairs that are not named read as a good unit does. */
+    private static int measure(Bench bench, Map<Set<String>, String> readings) {
+        int measurements = 0;
+        Optional<TestStep> due = bench.job().current();
+        while (due.isPresent()) {
+            TestStep step = due.get();
+            if (step instanceof TestStep.Measurement touch) {
+                bench.at(step, reading(bench.job(), touch, readings));
+                measurements++;
+            } else {
+                step.fold(
+                        probes -> bench.type(probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.2"),
+                        any -> bench,
+                        act -> bench.act(""));
+            }
+            assertThat(measurements).as("it never ends").isLessThan(200);
+            due = bench.job().current();
+        }
+        return measurements;
+    }
+
+    private static String reading(TestRun job, TestStep.Measurement touch, Map<Set<String>, String> readings) {
+        Set<String> pair = Set.of(name(touch.black()), name(touch.red()));
+        return Optional.ofNullable(readings.get(pair))
+                .orElseGet(() -> job.expectation(touch).fold(joined -> "0.48", () -> "OL"));
+    }
+
+    private static String name(Terminal terminal) {
+        return terminal.name();
+    }
+
+    @Test
+    void aDeadFunctionIsMeasuredFirstAndTheOpenWireTwiceBeforeItIsBelieved() {
+        Bench bench = withSymptoms(pendant(), Map.of(7, "dead"));
+        Map<Set<String>, String> open = new HashMap<>(Map.of(Set.of("J1.7", "J2.7"), "OL"));
+        int measurements = measure(bench, open);
+        assertThat(bench.job().diagnosis()).isEqualTo(Recommendation.Status.FINISHED);
+        assertThat(bench.job().findings())
+                .extracting(found -> found.finding().text())
+                .containsExactly("W7 is open between J1.7 and J2.7.");
+        long ofTheWire = bench.job().entries().stream()
+                .filter(entry -> entry.step() instanceof TestStep.Measurement touch
+                        && touch.isOn(Terminal.of("J1.7"))
+                        && touch.isOn(Terminal.of("J2.7")))
+                .count();
+        assertThat(ofTheWire).as("once more on clean metal").isGreaterThanOrEqualTo(2);
+        assertThat(measurements).as("of %d for everything", 90).isLessThan(45);
+        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.FAIL);
+        assertThat(bench.job().remaining().touches())
+                .as("what was not tested stays known")
+                .isPositive();
+    }
+
+    @Test
+    void nothingIsPassedBecauseTheDiagnosisIsAtItsEnd() {
+        Bench bench = withSymptoms(pendant(), Map.of());
+        measure(bench, Map.of());
+        assertThat(bench.job().findings()).isEmpty();
+        assertThat(bench.job().outcome()).isNotEqualTo(RunOutcome.PASS);
+    }
+
+    @Test
+    void thePurposeCanBeChangedInTheMiddleAndNothingMeasuredIsLost() {
+        Bench bench = withSymptoms(pendant(), Map.of(7, "dead"));
+        measure(bench, Map.of(Set.of("J1.7", "J2.7"), "OL"));
+        int entries = bench.job().entries().size();
+        bench.told(ManualAction.PURPOSE, "", Purpose.EVERYTHING.code());
+        assertThat(bench.job().purpose()).isEqualTo(Purpose.EVERYTHING);
+        assertThat(bench.job().entries()).hasSize(entries + 1);
+        assertThat(bench.job().current()).as("what was left out is due now").isPresent();
+    }
+
+    @Test
+    void onlyAKnownPurposeIsTaken() {
+        assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.PURPOSE, ""), "hurry"))
+                .contains("one of everything, find_fault, or retest with the wires and parts that were repaired");
+        assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.PURPOSE, ""), "find_fault"))
+                .isEmpty();
+    }
+
+    @Test
+    void whileFarEndsAreLinkedThePlanLeads() {
+        Bench bench = Bench.of(
+                "wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\n",
+                new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()));
+        bench.told(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code()).type("b", "0.2");
+        List<String> asked = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            asked.add(bench.sentence());
+            TestStep step = bench.job().current().orElseThrow();
+            if (step instanceof TestStep.Measurement) {
+                bench.type("0.9");
+            } else {
+                bench.act("");
+            }
+        }
+        assertThat(asked)
+                .containsExactly(
+                        "WALKED 1 there",
+                        "TIED",
+                        "WALKED 2 back",
+                        "ENDS J1.1 J1.2 linked",
+                        "ENDS J1.1 J1.3 linked",
+                        "ENDS J1.2 J1.3 linked");
+    }
+}

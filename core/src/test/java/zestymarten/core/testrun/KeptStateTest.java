@@ -1,0 +1,180 @@
+package zestymarten.core.testrun;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.WireList;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
+
+/** A test that follows its earlier state answers just as one that is made anew of all its entries. */
+class KeptStateTest {
+    private static final List<String> SHORTS =
+            List.of("OL", "OL", "OL", "OL", "OL", "OL", "0.4", "b", "3k", "n", "???");
+    private static final List<String> ENDS = List.of("0.6", "0.6", "0.6", "0.6", "0.61", "OL", "1.9", "b", "2k", "30");
+
+    private static Assembly assembly(int wires) {
+        StringBuilder list = new StringBuilder("wire,from,to,function,length_m,area_mm2\n");
+        for (int i = 1; i <= wires; i++) {
+            list.append("W" + i + ",J1." + i + ",J2." + i + ",f" + i % 3 + ",8,0.5\n");
+        }
+        return WireList.read(list.toString()).assembly("Cable", AssemblyKind.CABLE, "", Map.of());
+    }
+
+    private static Entry.Content content(TestRun job, TestStep step, Random random) {
+        if (random.nextInt(12) == 0 && !(step instanceof TestStep.LeadCheck)) {
+            return new Entry.Content.Skip("not in reach");
+        }
+        if (step instanceof TestStep.ManualStep) {
+            return new Entry.Content.Done("");
+        }
+        List<String> choice = step instanceof TestStep.LeadCheck
+                ? List.of("b", "0.30", "0.34")
+                : step.stage() == Stage.ENDS ? ENDS : SHORTS;
+        String typed = choice.get(random.nextInt(choice.size()));
+        return new Entry.Content.Reading(typed, job.understand(step, typed));
+    }
+
+    private static TestStep step(TestRun job, Random random) {
+        List<TestStep> due = job.undone().limit(6).toList();
+        if (!due.isEmpty() && random.nextInt(5) > 0) {
+            return due.get(random.nextInt(due.size()));
+        }
+        if (random.nextInt(6) == 0) {
+            return new TestStep.ManualStep(ManualAction.WANDERS);
+        }
+        List<TestStep> all = job.steps().limit(60).toList();
+        return all.get(random.nextInt(all.size()));
+    }
+
+    private static void answersAlike(TestRun kept, TestRun anew, String when) {
+        assertThat(kept.current()).as(when).isEqualTo(anew.current());
+        assertThat(kept.undone().toList())
+                .as(when)
+                .isEqualTo(anew.steps().filter(step -> !anew.isDone(step)).toList());
+        for (Stage stage : Stage.values()) {
+            assertThat(kept.left(stage))
+                    .as("%s, left of %s", when, stage)
+                    .isEqualTo(anew.left(stage))
+                    .isEqualTo(
+                            anew.steps(stage).filter(step -> !anew.isDone(step)).count());
+        }
+        for (Entry entry : anew.entries()) {
+            assertThat(kept.judgement(entry)).as(when).isEqualTo(anew.judgement(entry));
+            assertThat(kept.state(entry.step())).as(when).isEqualTo(anew.state(entry.step()));
+            assertThat(kept.entry(entry.id())).as(when).contains(entry);
+        }
+        if (anew.entries().size() % 8 > 0) {
+            return; // what was found costs a search among the faults each time
+        }
+        assertThat(kept.findings().stream().map(RunFinding::finding))
+                .as(when)
+                .isEqualTo(anew.findings().stream().map(RunFinding::finding).toList());
+        assertThat(kept.outcome()).as(when).isEqualTo(anew.outcome());
+        assertThat(kept.byHalves()).as(when).isEqualTo(anew.byHalves());
+        assertThat(kept.secondsLeft()).as(when).isEqualTo(anew.secondsLeft());
+    }
+
+    private static void play(TestMethod method, int wires, long seed) {
+        Random random = new Random(seed);
+        Design design = Design.of(assembly(wires), 20);
+        TestOptions approach = new TestOptions(method, false, random.nextBoolean(), OptionalDouble.empty());
+        List<Entry> entries = new ArrayList<>();
+        TestRun kept = TestRun.of(design, approach, Bench.CONDITIONS, entries);
+        for (int i = 1; i <= 40; i++) {
+            TestStep step = step(kept, random);
+            Entry entry = new Entry(
+                    new UUID(seed, i),
+                    i,
+                    step,
+                    kept.nextTouch(step),
+                    content(kept, step, random),
+                    false,
+                    "bench",
+                    Instant.EPOCH.plusSeconds(i));
+            if (random.nextInt(8) == 0) {
+                kept.plus(new Entry(
+                                new UUID(seed, -i),
+                                i,
+                                step,
+                                kept.nextTouch(step),
+                                content(kept, step, random),
+                                false,
+                                "rolled back",
+                                Instant.EPOCH))
+                        .left();
+            }
+            entries.add(entry);
+            kept = kept.plus(entry);
+            answersAlike(
+                    kept,
+                    TestRun.of(design, approach, Bench.CONDITIONS, entries),
+                    method + " " + seed + ", entry " + i + " at " + Bench.say(step));
+        }
+    }
+
+    @Test
+    void aKeptStateAnswersAsOneThatIsMadeAnewAfterEveryEntry() {
+        for (long seed = 1; seed <= 6; seed++) {
+            play(TestMethod.BOTH_ENDS, 5, seed);
+            play(TestMethod.EACH_TO_REST, 4, seed);
+            play(TestMethod.BY_HALVES, 5, seed);
+            play(TestMethod.FAR_END_JOINED, 4, seed);
+        }
+    }
+
+    /** With a margin, as other work on the machine may fall on either hundred. Made anew each time it took eight times as long. */
+    @Test
+    void oneReadingMoreCostsAsMuchAtTheTenthEntryAsAtTheThousandth() {
+        Bench bench = Bench.of(list(46)).type("b", "0.30");
+        for (int i = 0; i < 46; i++) {
+            bench.type("0.6");
+        }
+        TestRun job = bench.job();
+        long early = 0;
+        long late = 0;
+        for (int i = 1; i <= 1000; i++) {
+            TestStep step = job.current().orElseThrow();
+            long begun = System.nanoTime();
+            job = job.plus(new Entry(
+                    new UUID(1, i),
+                    job.entries().size() + 1,
+                    step,
+                    1,
+                    new Entry.Content.Reading("OL", job.understand(step, "OL")),
+                    false,
+                    "bench",
+                    Instant.EPOCH));
+            assertThat(job.current()).isPresent();
+            assertThat(job.findings()).isEmpty();
+            assertThat(job.left()).isPositive();
+            long taken = System.nanoTime() - begun;
+            early += i > 100 && i <= 200 ? taken : 0;
+            late += i > 900 ? taken : 0;
+        }
+        assertThat(late)
+                .as("ns of the last hundred, ns of the second hundred: %d", early)
+                .isLessThan(2 * early);
+    }
+
+    private static String list(int wires) {
+        StringBuilder list = new StringBuilder("wire,from,to,length_m,area_mm2\n");
+        for (int i = 1; i <= wires; i++) {
+            list.append("W" + i + ",J1." + i + ",J2." + i + ",8,0.5\n");
+        }
+        return list.toString();
+    }
+}

@@ -1,0 +1,158 @@
+package zestymarten.core.testrun;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import zestymarten.core.assembly.Colour;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
+
+/** Putting it right: what is read before a break is mended, and what a spare core makes of the unit. */
+class MendingTest {
+    private static final String CABLE = "wire,from,to,colour,function,length_m,area_mm2,spare\n"
+            + "W1,J1.1,J2.1,RD,raise,8,0.5,\nW2,J1.2,J2.2,BU,lower,8,0.5,\nSP1,J1.3,J2.3,GY,,8,0.75,true\n";
+
+    private static Bench broken() {
+        return Bench.of(CABLE).type("b", "0.30", "OL", "OL", "0.6", "0.5").type("n", "n", "n", "n", "n", "n", "n", "n");
+    }
+
+    private static Entry.Content.Repair bySpare(String spare) {
+        return new Entry.Content.Repair(Entry.Way.SPARE, "", "", spare, "");
+    }
+
+    @Test
+    void aSpareThatPassedCarriesTheWireFromThenOn() {
+        Bench bench = broken();
+        assertThat(bench.job().spares()).extracting(Conductor::id).containsExactly("SP1");
+        TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1");
+        assertThat(bench.job().objection(mended, bySpare("SP1"))).isEmpty();
+        bench.mend("W1 SP1", bySpare("SP1"));
+        assertThat(bench.job().asBuilt()).hasValueSatisfying(built -> {
+            assertThat(built.conductors()).extracting(Conductor::id).containsExactly("W1", "W2");
+            assertThat(built.conductors().get(0).colour()).hasValue(Colour.of("GY"));
+            assertThat(built.conductors().get(0).areaMm2()).hasValue(0.75);
+            assertThat(built.conductors().get(0).function()).hasValue("raise");
+        });
+        assertThat(bench.job()
+                        .steps(Stage.ENDS)
+                        .filter(step -> !bench.job().isDone(step))
+                        .map(Bench::say))
+                .as("the wire again; its neighbour may have been moved")
+                .containsExactly("ENDS J1.1 J2.1", "ENDS J1.2 J2.2");
+        bench.type("0.49", "0.6");
+        while (bench.job().current().isPresent() && bench.step() instanceof TestStep.Measurement) {
+            bench.type("n");
+        }
+        assertThat(bench.job().findings()).isEmpty();
+        bench.act("", "works", "works");
+        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+    }
+
+    @Test
+    void aSpareThatDidNotPassCarriesNothing() {
+        Bench bench = Bench.of(CABLE).type("b", "0.30", "OL", "OL", "0.6", "OL", "OL");
+        assertThat(bench.job().spares()).isEmpty();
+        assertThat(bench.job().objection(new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1"), bySpare("SP1")))
+                .hasValue(
+                        "“SP1” for “W1 SP1” is not accepted; expected a spare core that has passed in this test, for one wire.");
+        assertThatThrownBy(() -> new Entry.Content.Repair(Entry.Way.CLEAN, "", "", "SP1", ""))
+                .hasMessage("A spare core (SP1) is named only where it carries the wire, not where it is cleaned.");
+    }
+
+    @Test
+    void aNewColourChangesTheUnitToo() {
+        Bench bench = broken().mend("W1", new Entry.Content.Repair(Entry.Way.REPLACE, "", "", "", "WH"));
+        assertThat(bench.job().asBuilt().orElseThrow().conductors().get(0).colour())
+                .hasValue(Colour.of("WH"));
+        assertThat(bench.job().told(bench.job().repairs().get(0))).isEqualTo("replaced, now WH");
+        bench.takeBack();
+        assertThat(bench.job().asBuilt()).isEmpty();
+    }
+
+    @Test
+    void bothRemainingLengthsAreReadBeforeABreakIsSpliced() {
+        Bench bench = broken();
+        TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.MENDED, "W1");
+        Entry.Content.Repair splice = new Entry.Content.Repair(Entry.Way.SPLICE, "", "");
+        assertThat(bench.job().objection(mended, splice))
+                .hasValue("Before it is spliced, read each remaining length: W1 from J1.1, W1 from J2.1. A wire can be"
+                        + " broken twice.");
+        assertThat(bench.job().objection(mended, new Entry.Content.Repair(Entry.Way.CONTACT, "", "")))
+                .isEmpty();
+        List<TestStep.ManualStep> remainders =
+                bench.job().remainders(bench.job().findings().get(0).finding());
+        bench.at(remainders.get(0), "0.4").at(remainders.get(1), "OL");
+        assertThat(bench.job().state(remainders.get(0))).isEqualTo(StepState.GOOD);
+        assertThat(bench.job()
+                        .judgement(
+                                bench.job().entries().get(bench.job().entries().size() - 1))
+                        .map(Judgement::reason))
+                .hasValue("This length is broken as well: repairing the break that is seen would not do.");
+        assertThat(bench.job().objection(mended, splice).orElseThrow())
+                .startsWith("The length 'W1 from J2.1' is at fault too");
+        bench.takeBack().at(remainders.get(1), "0.4");
+        assertThat(bench.job().objection(mended, splice)).isEmpty();
+    }
+
+    @Test
+    void aSecondBreakIsAFindingOfItsOwnThatIsMendedAndProved() {
+        Bench bench = broken();
+        Entry.Content.Repair splice = new Entry.Content.Repair(Entry.Way.SPLICE, "", "");
+        List<TestStep.ManualStep> lengths =
+                bench.job().remainders(bench.job().findings().get(0).finding());
+        bench.at(lengths.get(0), "0.4").at(lengths.get(1), "OL");
+        assertThat(bench.job().findings())
+                .extracting(found -> found.finding().text())
+                .containsExactly(
+                        "W1 is open between J1.1 and J2.1.",
+                        "W1 is open a second time between J2.1 and the break that is seen.");
+        bench.mend("W1 from J2.1", splice);
+        assertThat(bench.job().findings())
+                .as("the break that is seen is still there, and the length is read again")
+                .extracting(found -> found.finding().text())
+                .containsExactly("W1 is open between J1.1 and J2.1.");
+        assertThat(bench.job().isDone(lengths.get(0))).isTrue();
+        assertThat(bench.job().objection(new TestStep.ManualStep(ManualAction.MENDED, "W1"), splice))
+                .hasValue(
+                        "Before it is spliced, read each remaining length: W1 from J2.1. A wire can be broken twice.");
+        bench.at(lengths.get(1), "0.4").mend("W1", splice);
+        assertThat(bench.job().findings()).isEmpty();
+        assertThat(bench.job().isDone(bench.job().current().orElseThrow()))
+                .as("the whole wire is read again")
+                .isFalse();
+    }
+
+    @Test
+    void aRepairLeavesTheFindingsOfItsNeighboursUntilTheyAreReadAgain() {
+        Bench bench = Bench.of("wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\n")
+                .type("b", "0.30", "OL", "OL")
+                .type("OL", "OL")
+                .at(new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3")), "0.5")
+                .mend("W1", Entry.Way.CONTACT);
+        assertThat(bench.job().findings())
+                .extracting(found -> found.finding().text())
+                .contains("W2 is open between J1.2 and J2.2.");
+        assertThat(bench.job().steps(Stage.ENDS).filter(step -> !bench.job().isDone(step)))
+                .as("it is read again all the same")
+                .hasSize(2);
+    }
+
+    @Test
+    void aRemainingLengthWithMoreThanTheWholeWireMayHaveIsAtFault() {
+        Bench bench = broken();
+        TestStep.ManualStep remainder =
+                bench.job().remainders(bench.job().findings().get(0).finding()).get(0);
+        bench.at(remainder, "0.9");
+        assertThat(bench.job().state(remainder)).isEqualTo(StepState.FAULT);
+        bench.mend("W1", Entry.Way.REPLACE);
+        assertThat(bench.job().standing(remainder))
+                .as("a new wire has no remains")
+                .isEmpty();
+    }
+}

@@ -1,0 +1,116 @@
+package zestymarten.core.testrun;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import zestymarten.core.analysis.Analysis;
+import zestymarten.core.analysis.AnalysisReading;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.RandomUnit;
+import zestymarten.core.assembly.SwitchState;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
+
+/** A test and a call for findings say the same of the same readings: judgements, findings, verdict. */
+class OneAnswerTest {
+    private static final int UNITS = 25;
+
+    private record Probed(Set<Terminal> ends, String state) {}
+
+    /** The answers of a unit, by what is probed in which state. */
+    private static Map<Probed, String> answers(RandomUnit unit) {
+        Map<Probed, String> answers = new HashMap<>();
+        for (AnalysisReading each : unit.everyPair()) {
+            answers.put(new Probed(Set.of(each.a(), each.b()), each.state().id()), each.asTyped());
+        }
+        return answers;
+    }
+
+    private static void testWhole(Bench bench, Map<Probed, String> answers) {
+        Optional<TestStep> due = bench.job().current();
+        while (due.isPresent()) {
+            due.get()
+                    .fold(
+                            probes ->
+                                    bench.type(probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.2"),
+                            touch -> bench.type(answers.getOrDefault(
+                                    new Probed(
+                                            Set.of(touch.black(), touch.red()),
+                                            touch.state().isEmpty() ? SwitchState.REST.id() : touch.state()),
+                                    "OL")),
+                            act -> bench.act(""));
+            due = bench.job().current();
+        }
+    }
+
+    private static List<AnalysisReading> readings(TestRun job) {
+        List<AnalysisReading> readings = new ArrayList<>();
+        for (Entry entry : job.entries()) {
+            if (entry.step() instanceof TestStep.Measurement touch
+                    && entry.content() instanceof Entry.Content.Reading read) {
+                SwitchState state = job.design().assembly().states().stream()
+                        .filter(each -> each.id().equals(touch.state()))
+                        .findFirst()
+                        .orElse(job.design().assembly().states().get(0));
+                readings.add(new AnalysisReading(
+                        touch.black(), touch.red(), read.asTyped(), state, touch.ties(), OptionalDouble.empty()));
+            }
+        }
+        return readings;
+    }
+
+    @ParameterizedTest
+    @EnumSource(RandomUnit.Family.class)
+    void aTestAndACallForFindingsAgree(RandomUnit.Family family) {
+        Random random = new Random(family.name().hashCode());
+        for (int i = 0; i < UNITS; i++) {
+            RandomUnit unit = RandomUnit.of(random, family).broken(random.nextInt(4));
+            Bench bench = Bench.of(unit.assembly(), TestOptions.QUICK).under(RandomUnit.CONDITIONS);
+            testWhole(bench, answers(unit));
+            TestRun job = bench.job();
+            Analysis called = Analysis.of(Design.of(unit.assembly(), 20), job.conditions(), readings(job));
+            assertThat(job.findings().stream().map(each -> each.finding().text()))
+                    .as("unit %d: %s", i, unit.truth())
+                    .containsExactlyElementsOf(called.findings().stream()
+                            .map(each -> each.finding().text())
+                            .toList());
+            assertThat(judgements(job))
+                    .as("unit %d", i)
+                    .containsExactlyElementsOf(called.judgements().stream()
+                            .map(each -> plain(each.judgement().verdict()))
+                            .toList());
+            assertThat(job.outcome())
+                    .as("unit %d: %s, untested %s", i, unit.truth(), called.untested())
+                    .isIn(
+                            switch (called.standing()) {
+                                case PASS -> Set.of(RunOutcome.PASS, RunOutcome.WATCH);
+                                case FAIL -> Set.of(RunOutcome.FAIL);
+                                case INCOMPLETE -> Set.of(RunOutcome.INCOMPLETE);
+                            });
+        }
+    }
+
+    private static List<Verdict> judgements(TestRun job) {
+        return job.entries().stream()
+                .filter(entry -> entry.step() instanceof TestStep.Measurement)
+                .flatMap(entry -> job.judgement(entry).stream())
+                .map(each -> plain(each.verdict()))
+                .toList();
+    }
+
+    /** A test knows a wire's likes besides, and watches one that passes but is odd among them. */
+    private static Verdict plain(Verdict verdict) {
+        return verdict == Verdict.WATCH ? Verdict.PASS : verdict;
+    }
+}

@@ -1,0 +1,125 @@
+package zestymarten.simulator.practice;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.Explanation;
+import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.analysis.UnitAnalysis;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.testrun.Entry;
+import zestymarten.core.testrun.RepairRules;
+
+/**
+ * Does an exercise as well as the diagnosis can: always the touch that tells most for its time, until it is certain.
+ *
+ * <p>Holds for faults that ohms show, with everything within reach. It never looks at the flaws. Cost: a diagnosis for each
+ * touch, at most {@value #MOST_TOUCHES}.
+ */
+final class Solver {
+    private static final int MOST_TOUCHES = 80;
+
+    private Solver() {}
+
+    static List<Act> solve(Exercise exercise) {
+        List<Act> acts = new ArrayList<>(List.of(new Act.Isolate(), new Act.Join()));
+        List<Finding> faults = List.of();
+        for (int i = 0; i < MOST_TOUCHES; i++) {
+            Session session = Session.of(exercise, acts);
+            UnitAnalysis analysis = Replay.analysis(session);
+            faults = analysis.explanations().stream()
+                    .findFirst()
+                    .map(Explanation::faults)
+                    .orElse(List.of());
+            Recommendation recommended = Replay.recommended(session, analysis);
+            boolean done = recommended.status() == Recommendation.Status.FINISHED && !faults.isEmpty();
+            Optional<Recommendation.RecommendedMeasurement> next = done
+                    ? Optional.empty()
+                    : recommended.measurements().stream().findFirst();
+            if (next.isEmpty()) {
+                break;
+            }
+            arrange(session, next.get(), acts);
+            acts.add(new Act.Touch(next.get().black(), next.get().red()));
+        }
+        conclude(
+                exercise,
+                faults.stream()
+                        .map(each ->
+                                Named.of(each, Session.of(exercise, List.of()).design()))
+                        .toList(),
+                acts);
+        return acts;
+    }
+
+    /** A fault as it is said, and the ways of repair that fit. */
+    private record Named(Act.Say said, List<Entry.Way> ways) {
+        static Named of(Finding finding, Design design) {
+            List<Finding.Piece> pieces = finding instanceof Finding.Shorted shorted
+                    ? shorted.pieces()
+                    : finding instanceof Finding.FrameShort toFrame ? toFrame.pieces() : List.of();
+            List<String> names = pieces.isEmpty()
+                    ? finding.named()
+                    : pieces.stream()
+                            .map(piece -> piece.conductors().isEmpty()
+                                    ? piece.terminal().name()
+                                    : piece.conductors().get(0))
+                            .toList();
+            return new Named(
+                    new Act.Say(finding.kind(), names, ""),
+                    RepairRules.of(design, finding).ways());
+        }
+    }
+
+    private static void arrange(Session session, Recommendation.RecommendedMeasurement next, List<Act> acts) {
+        String state = next.state().equals(session.design().assembly().states().get(0))
+                ? ""
+                : next.state().id();
+        boolean same = session.arranged().contains("set to '" + state + "'")
+                || (state.isEmpty() && session.arranged().isEmpty());
+        if (!same) {
+            acts.add(new Act.Set(state));
+        }
+    }
+
+    /** Says it, tries it against a neighbour, mends it, reads it again, hands it back. */
+    private static void conclude(Exercise exercise, List<Named> truths, List<Act> acts) {
+        List<Terminal> others = exercise.assembly().terminals();
+        for (Named each : truths) {
+            List<Terminal> ends = ends(exercise, each);
+            if (!ends.isEmpty()) {
+                Terminal end = ends.get(0);
+                Stream.concat(Stream.of(Terminal.FRAME), others.stream())
+                        .filter(other -> !ends.contains(other))
+                        .findFirst()
+                        .ifPresent(other -> acts.add(new Act.Touch(end, other)));
+            }
+        }
+        for (Named each : truths) {
+            acts.add(each.said());
+            acts.add(new Act.Mend(each.said().names(), each.ways().get(0)));
+        }
+        for (Named each : truths) {
+            List<Terminal> ends = ends(exercise, each);
+            if (ends.size() > 1) {
+                acts.add(new Act.Touch(ends.get(0), ends.get(1)));
+            }
+        }
+        acts.add(new Act.Done());
+    }
+
+    /** The ends of what is at fault that a probe reaches. */
+    private static List<Terminal> ends(Exercise exercise, Named named) {
+        List<String> names = named.said().names();
+        Stream<Terminal> wires = exercise.assembly().conductors().stream()
+                .filter(each -> names.get(0).equals(each.id()))
+                .flatMap(each -> Stream.of(each.from(), each.to()));
+        Stream<Terminal> parts = exercise.assembly().components().stream()
+                .filter(each -> names.get(0).equals(each.id()))
+                .flatMap(each -> Stream.of(each.a(), each.b()));
+        return Stream.concat(wires, parts).filter(each -> !each.isFrame()).toList();
+    }
+}

@@ -1,0 +1,247 @@
+package zestymarten.simulator.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.LongStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.WireList;
+
+class PracticeTest {
+    private static final Exercise LOWER = Exercises.find("dead-lower").orElseThrow();
+
+    private static Stream<Exercise> all() {
+        return Exercises.all().stream();
+    }
+
+    private static Session doing(Exercise exercise, String... acts) {
+        return Session.of(
+                exercise,
+                Stream.of(acts).map(each -> Act.of(each).orElseThrow()).toList());
+    }
+
+    private static String last(Session session) {
+        return session.events().get(session.events().size() - 1).answer();
+    }
+
+    @ParameterizedTest
+    @MethodSource("all")
+    void everyExerciseDoneWellHasAllPointsAndNothingInItIsRefused(Exercise exercise) {
+        List<Act> best = exercise.best();
+        for (int i = 0; i < best.size(); i++) {
+            assertThat(Session.of(exercise, best.subList(0, i)).objection(best.get(i)))
+                    .as(exercise.id() + ": " + best.get(i).text())
+                    .isEmpty();
+        }
+        Score score = Session.of(exercise, best).score().orElseThrow();
+        assertThat(score.habits()).as(exercise.id()).allMatch(Score.Habit::kept);
+        assertThat(score.points()).as(exercise.id() + " " + score).isEqualTo(100);
+    }
+
+    @Test
+    void thereAreExercisesOverTheWholeTradeInFourGrades() {
+        assertThat(Exercises.all()).hasSizeGreaterThanOrEqualTo(14);
+        assertThat(Exercises.all().stream().map(Exercise::id).collect(Collectors.toSet()))
+                .as("no two of one name")
+                .hasSize(Exercises.all().size());
+        assertThat(all().map(Exercise::grade).collect(Collectors.toSet())).isEqualTo(Set.of(1, 2, 3, 4));
+        assertThat(all().map(Exercise::trade).collect(Collectors.toSet()))
+                .contains("harness", "cable", "lead", "sensor", "winding", "ring", "wet cable", "bundle");
+    }
+
+    private static Assembly cable() {
+        StringBuilder list = new StringBuilder("wire,from,to,function,length_m,area_mm2\n");
+        for (int i = 1; i <= 8; i++) {
+            list.append("W%d,J1.%d,J2.%d,function %d,8,0.5\n".formatted(i, i, i, i));
+        }
+        return WireList.read(list.toString()).assembly("Any cable", AssemblyKind.CABLE, "", Map.of());
+    }
+
+    private static LongStream seeds() {
+        return LongStream.range(0, 15);
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void anExerciseByChanceIsSolvedFromItsReadingsAlone(long seed) {
+        Exercise exercise = Chance.on(cable(), seed);
+        Session solved = Session.of(exercise, exercise.best());
+        assertThat(solved.score().orElseThrow().points())
+                .as(exercise.flaws() + " " + solved.events())
+                .isEqualTo(100);
+        assertThat(exercise.flaws()).isEqualTo(Chance.on(cable(), seed).flaws());
+    }
+
+    @Test
+    void whatIsTouchedLiveReadsNothingAndCostsTheHabit() {
+        Session session = doing(LOWER, "J1.2 J2.2", "isolate", "join", "J1.2 J2.2");
+        assertThat(session.events().get(0).answer())
+                .isEqualTo(
+                        "It is live: the meter shows a voltage, and no resistance can be measured. Lock it off and prove it dead.");
+        assertThat(last(session)).isEqualTo("more than 20 MΩ");
+        assertThat(session.wasIsolatedFirst()).isFalse();
+    }
+
+    @Test
+    void whatIsNotInReachHasToBeWalkedTo() {
+        Exercise far = Exercises.find("dead-bell").orElseThrow();
+        Session session = doing(far, "isolate");
+        assertThat(session.place()).isEqualTo("hut");
+        assertThat(session.objection(Act.of("H1.1 F1.1").orElseThrow()))
+                .contains("F1.1 is at the platform and you are at the hut: go there, or link it there to something that"
+                        + " reaches here.");
+        assertThat(session.objection(Act.of("go moon").orElseThrow()))
+                .contains("“moon” is not accepted; expected a place of this unit: hut, platform.");
+        assertThat(session.objection(Act.of("go platform").orElseThrow())).isEmpty();
+        assertThat(session.objection(Act.of("J9.1 H1.1").orElseThrow()))
+                .contains("There is no terminal J9.1 on this unit.");
+    }
+
+    @Test
+    void theSameActsShowTheSame() {
+        String[] acts = {"isolate", "join", "J1.1 J2.1", "J1.3 J2.3"};
+        assertThat(doing(LOWER, acts).events()).isEqualTo(doing(LOWER, acts).events());
+    }
+
+    @Test
+    void aContactReadsOpenUntilItIsScraped() {
+        Exercise oxide = Exercises.find("dead-till-touched").orElseThrow();
+        assertThat(last(doing(oxide, "isolate", "J1.5 J3.3"))).isEqualTo("more than 20 MΩ");
+        assertThat(last(doing(oxide, "isolate", "scrape J3.3", "J1.5 J3.3")))
+                .endsWith(" Ω")
+                .doesNotContain("M");
+    }
+
+    @Test
+    void aBrokenCoreShowsOnlyWhereItIsBent() {
+        Exercise horn = Exercises.find("horn-now-and-then").orElseThrow();
+        assertThat(last(doing(horn, "isolate", "bend flexing", "J1.5 J2.5"))).doesNotContain("more than");
+        assertThat(last(doing(horn, "isolate", "bend J2", "J1.5 J2.5"))).isEqualTo("more than 20 MΩ");
+        assertThat(last(doing(horn, "isolate", "bend J2", "let go", "J1.5 J2.5")))
+                .doesNotContain("more than");
+        assertThat(last(doing(horn, "isolate", "say intermittent W5")))
+                .isEqualTo("That is it. But where? Say it once more with 'at' and the place.");
+    }
+
+    @Test
+    void wetInsulationFallsAndDryInsulationPasses() {
+        Exercise pit = Exercises.find("flooded-pit").orElseThrow();
+        assertThat(last(doing(pit, "isolate", "test R1.3 FRAME 500"))).startsWith("884");
+        assertThat(last(doing(pit, "isolate", "wet", "test R1.3 FRAME 500")))
+                .isEqualTo("360 kΩ after a minute at 500 V. Discharged.");
+    }
+
+    @Test
+    void aWrongDiagnosisCostsTenPointsAndARepairOfTheWrongThingMendsNothing() {
+        Session session = doing(
+                LOWER,
+                "isolate",
+                "join",
+                "say open W3",
+                "repair W3 splice",
+                "J1.2 J2.2",
+                "J1.2 J1.1",
+                "say open W2",
+                "repair W2 splice",
+                "J1.2 J2.2",
+                "done");
+        assertThat(session.events().get(2).answer()).isEqualTo("That is not it, or it is not all of it.");
+        assertThat(session.events().get(3).answer()).isEqualTo("That was repaired with care, and was not at fault.");
+        assertThat(session.events().get(7).answer())
+                .isEqualTo("Repaired: spliced. It holds today; something else would last.");
+        assertThat(session.events().get(8).answer()).as("mended").doesNotContain("more than");
+        Score score = session.score().orElseThrow();
+        assertThat(score.diagnosis()).isEqualTo(30);
+        assertThat(score.repair()).isZero();
+        assertThat(score.time()).isLessThan(20);
+        assertThat(session.objection(new Act.Join()))
+                .contains("It was handed back. Begin the exercise again to do it otherwise.");
+    }
+
+    @Test
+    void twoFaultsHaveBothToBeFound() {
+        Exercise two = Exercises.find("two-at-once").orElseThrow();
+        assertThat(last(doing(two, "say open W1"))).isEqualTo("That is it. It is not all that is wrong.");
+        Score score = doing(two, "isolate", "join", "say open W1", "repair W1 spare", "done")
+                .score()
+                .orElseThrow();
+        assertThat(score.diagnosis()).isEqualTo(20);
+        assertThat(score.repair()).isEqualTo(10);
+        assertThat(score.habits().stream().filter(Score.Habit::kept)).hasSize(2);
+    }
+
+    @Test
+    void theReplaySaysWhatWasCertainAndWhatWouldHaveToldMost() {
+        Session session = doing(LOWER, "isolate", "join", "J1.2 J2.2", "J1.2 J2.2", "J1.2 J2.2");
+        Replay first = Replay.before(session, 2);
+        assertThat(first.best().orElseThrow().black().name()).isEqualTo("J1.2");
+        double before = first.suspects().stream()
+                .filter(each ->
+                        each.faults().stream().anyMatch(fault -> fault.named().contains("W2")))
+                .mapToDouble(each -> each.probability())
+                .sum();
+        double after = Replay.before(session, 5).suspects().stream()
+                .filter(each ->
+                        each.faults().stream().anyMatch(fault -> fault.named().contains("W2")))
+                .mapToDouble(each -> each.probability())
+                .sum();
+        assertThat(after).isGreaterThan(before).isGreaterThan(0.8);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "isolate",
+                "join",
+                "J1.4 J2.4",
+                "link J1.1 J1.2 FRAME",
+                "unlink",
+                "set held",
+                "set",
+                "bend flexing",
+                "let go",
+                "scrape J1.3",
+                "wet",
+                "dry",
+                "go hut",
+                "test J1.3 FRAME 500",
+                "say open W4",
+                "say intermittent W5 at J2",
+                "repair W3 W4 move",
+                "done"
+            })
+    void whatIsTypedIsReadBack(String typed) {
+        assertThat(Act.of(typed).orElseThrow().text()).isEqualTo(typed);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "J1.4",
+                "J1.4 J1.4",
+                "J1.4 J2.4 J3.4",
+                "link J1.1",
+                "jump",
+                "say broken W4",
+                "say open",
+                "mend W4 glue",
+                "test J1.3 FRAME high",
+                "done now",
+                "scrape",
+                "walk",
+                "bend"
+            })
+    void whatIsNothingOfTheKindIsRefused(String typed) {
+        assertThat(Act.of(typed)).isEmpty();
+    }
+}

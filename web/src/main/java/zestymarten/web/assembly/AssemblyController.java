@@ -1,0 +1,200 @@
+package zestymarten.web.assembly;
+
+import java.nio.charset.StandardCharsets;
+import java.security.Principal;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyJson;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.assembly.WireList;
+import zestymarten.core.assembly.WireListWriter;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.unit.Units;
+
+/** Wirings: the list, one of them, a new one, a changed one, and the files they travel in. */
+@Controller
+@RequestMapping("/assemblies")
+class AssemblyController {
+    /** Lines of a preview that are shown; problems are shown whatever their line. */
+    private static final int SHOWN = 60;
+    /** Connectors whose faces the form asks for; more are drawn as lines. */
+    private static final int MOST_CONNECTORS = 12;
+
+    private final Assemblies wirings;
+    private final WiringViews views;
+    private final Units units;
+
+    AssemblyController(Assemblies wirings, WiringViews views, Units units) {
+        this.wirings = wirings;
+        this.views = views;
+        this.units = units;
+    }
+
+    @GetMapping
+    String list(
+            @RequestParam(defaultValue = "") String search,
+            @RequestParam(defaultValue = "0") int page,
+            @RequestParam(defaultValue = "false") boolean archived,
+            Model model) {
+        List<WiringLine> lines = wirings.page(search, page, archived);
+        model.addAttribute("archived", archived);
+        model.addAttribute("lines", lines);
+        model.addAttribute("search", search);
+        model.addAttribute("page", page);
+        model.addAttribute("more", lines.size() == Assemblies.PAGE);
+        return "assembly/list";
+    }
+
+    @GetMapping("/new")
+    String fresh(Model model) {
+        model.addAttribute(
+                "kinds",
+                List.of(AssemblyKind.values()).stream().map(AssemblyKind::code).toList());
+        return "assembly/new";
+    }
+
+    @GetMapping("/{id}")
+    String one(@PathVariable long id, Model model) {
+        model.addAttribute("wiring", views.view(wirings.latest(id)));
+        model.addAttribute("units", units.of(id));
+        model.addAttribute("signed", wirings.needsSignOff(id));
+        model.addAttribute("archived", wirings.isArchived(id));
+        return "assembly/assembly";
+    }
+
+    @GetMapping("/{id}/change")
+    String change(@PathVariable long id, Model model) {
+        Revision revision = wirings.latest(id);
+        model.addAttribute("wiring", revision);
+        model.addAttribute("list", WireListWriter.csv(revision.assembly()));
+        model.addAttribute("cavities", WiringForm.faces(revision.assembly()));
+        model.addAttribute(
+                "kinds",
+                List.of(AssemblyKind.values()).stream().map(AssemblyKind::code).toList());
+        return "assembly/change";
+    }
+
+    /** Each line as understood, with every problem; nothing is kept. */
+    @PostMapping("/preview")
+    String preview(
+            @RequestParam(defaultValue = "") String list,
+            @RequestParam MultiValueMap<String, String> fields,
+            Model model) {
+        WireList read = list.isBlank() ? new WireList(List.of(), List.of(), List.of()) : WireList.read(list);
+        WiringForm form = new WiringForm(fields);
+        Map<String, String> cavities = new LinkedHashMap<>();
+        for (Conductor conductor : read.conductors()) {
+            for (Terminal end : List.of(conductor.from(), conductor.to())) {
+                if (end.isPin() && cavities.size() < MOST_CONNECTORS && !form.asksForFaceOf(end.connector())) {
+                    cavities.put(end.connector(), form.face(end.connector()));
+                }
+            }
+        }
+        model.addAttribute("list", read);
+        model.addAttribute("lines", read.lines().stream().limit(SHOWN).toList());
+        model.addAttribute("problems", read.problems().stream().limit(SHOWN).toList());
+        model.addAttribute("cavities", cavities);
+        return "assembly/preview";
+    }
+
+    @PostMapping
+    ResponseEntity<Void> create(@RequestParam MultiValueMap<String, String> fields, Principal who) {
+        Revision made = wirings.create(new WiringForm(fields).fromList(), who.getName());
+        return goTo("/assemblies/" + made.assemblyId());
+    }
+
+    /** The quick way: made and straight on to the test of its first unit. */
+    @PostMapping("/straight-through")
+    ResponseEntity<Void> straightThrough(@RequestParam MultiValueMap<String, String> fields, Principal who) {
+        WiringForm form = new WiringForm(fields);
+        Revision made = wirings.create(form.straightThrough(), who.getName());
+        return goTo("/assemblies/" + made.assemblyId() + "/test");
+    }
+
+    @PostMapping("/{id}")
+    ResponseEntity<Void> revise(
+            @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Principal who) {
+        Assembly before = wirings.latest(id).assembly();
+        fields.set("name", before.name());
+        Revision made = wirings.revise(id, withParts(new WiringForm(fields).fromList(), before), who.getName());
+        return goTo("/assemblies/" + made.assemblyId());
+    }
+
+    /** The list is of wires; joints, components and states of the wiring stay as they are. */
+    private static Assembly withParts(Assembly changed, Assembly before) {
+        try {
+            return changed.withPartsOf(before);
+        } catch (IllegalArgumentException e) {
+            throw new Refused("list", e.getMessage() + " Keep a wire on that pin.");
+        }
+    }
+
+    /** Archived, or restored: it is in no list any more, or in the lists again. */
+    @PostMapping("/{id}/archived")
+    String archived(@PathVariable long id, @RequestParam(defaultValue = "false") boolean archived) {
+        wirings.setArchived(id, archived);
+        return "redirect:/assemblies/" + id;
+    }
+
+    @PostMapping("/{id}/name")
+    ResponseEntity<Void> rename(@PathVariable long id, @RequestParam(defaultValue = "") String name) {
+        wirings.rename(id, name);
+        return goTo("/assemblies/" + id);
+    }
+
+    /** Whether a second role has to sign for tests; the rules of the platform let only a lead hand decide it. */
+    @PostMapping("/{id}/sign-off")
+    String signOff(@PathVariable long id, @RequestParam(defaultValue = "false") boolean needed) {
+        wirings.setNeedsSignOff(id, needed);
+        return "redirect:/assemblies/" + id;
+    }
+
+    private static ResponseEntity<Void> goTo(String address) {
+        return ResponseEntity.ok().header("HX-Redirect", address).build();
+    }
+
+    @GetMapping("/{id}/wires.csv")
+    ResponseEntity<String> csv(@PathVariable long id) {
+        Revision revision = wirings.latest(id);
+        return file(
+                revision,
+                ".csv",
+                new MediaType("text", "csv", StandardCharsets.UTF_8),
+                WireListWriter.csv(revision.assembly()));
+    }
+
+    @GetMapping("/{id}/assembly.json")
+    ResponseEntity<String> json(@PathVariable long id) {
+        Revision revision = wirings.latest(id);
+        return file(revision, ".json", MediaType.APPLICATION_JSON, AssemblyJson.write(revision.assembly()));
+    }
+
+    private static ResponseEntity<String> file(Revision revision, String ending, MediaType type, String body) {
+        String name = revision.assembly().name() + " r" + revision.number() + ending;
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name, StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(body);
+    }
+}

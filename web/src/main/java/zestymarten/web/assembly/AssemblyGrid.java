@@ -1,0 +1,222 @@
+package zestymarten.web.assembly;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.json.JsonMapper;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyJson;
+import zestymarten.core.assembly.AssemblyReader;
+import zestymarten.core.assembly.CrossSection;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.Metres;
+import zestymarten.core.quantity.Problem;
+import zestymarten.core.quantity.ReadingParser;
+
+/**
+ * An assembly as rows of cells, as they were typed. It is read by the one reader of the open format, so that a grid, a file
+ * and a program are told the same; every problem comes back to the cell that it is about.
+ *
+ * @param fields by name: {@code name}, {@code kind}, {@code note}, {@code bonded}, and {@code wires.3.length_m} for a cell
+ */
+record AssemblyGrid(Map<String, String> fields) {
+    /** Rows of a table; larger assemblies are edited as a list. */
+    static final int MOST_ROWS = 400;
+
+    private static final Pattern CELL = Pattern.compile("([a-z]+)\\.([0-9]{1,4})\\.([a-z0-9_]+)");
+    private static final Pattern PATH = Pattern.compile("([a-z]+)\\[([0-9]+)\\](?:\\.(.+))?");
+    private static final double HUNDRED = 100;
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    AssemblyGrid {
+        fields = Map.copyOf(fields);
+    }
+
+    /** What a grid describes: an assembly, or what is wrong with which field. A problem of no field has an empty place. */
+    record GridResult(Optional<Assembly> assembly, List<Problem> problems) {}
+
+    /** An assembly as the cells that say it. */
+    static AssemblyGrid of(Assembly assembly) {
+        Map<String, String> fields = new HashMap<>();
+        Map<?, ?> root = JSON.readValue(AssemblyJson.write(assembly), Map.class);
+        for (String each : List.of("name", "kind", "note")) {
+            fields.put(each, text(root.get(each)));
+        }
+        fields.put(
+                "bonded",
+                assembly.bonded().stream().sorted().map(String::valueOf).collect(Collectors.joining(" ")));
+        // A connector that is laid out as its pins in use make it by themselves grows with the next wire.
+        Set<String> asUsed = WiringForm.faces(assembly).entrySet().stream()
+                .filter(each -> each.getValue().isEmpty())
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+        for (AssemblyTable table : AssemblyTable.values()) {
+            List<?> rows = root.get(table.member()) instanceof List<?> list ? list : List.of();
+            for (int row = 0; row < Math.min(rows.size(), MOST_ROWS); row++) {
+                Map<?, ?> members = (Map<?, ?>) rows.get(row);
+                for (AssemblyTable.TableColumn column : table.columns()) {
+                    Object value = members.get(column.member());
+                    if (value == null
+                            && members.get("face") instanceof Map<?, ?> face
+                            && !asUsed.contains(text(members.get("id")))) {
+                        value = face.get(column.member());
+                    }
+                    fields.put(cell(table, row, column), text(value));
+                }
+            }
+        }
+        return new AssemblyGrid(fields);
+    }
+
+    private static String text(@Nullable Object value) {
+        if (value instanceof List<?> list) {
+            return list.stream().map(String::valueOf).collect(Collectors.joining(" "));
+        }
+        if (value instanceof Double number) {
+            return new java.math.BigDecimal(String.valueOf(number))
+                    .stripTrailingZeros()
+                    .toPlainString();
+        }
+        return value == null || Boolean.FALSE.equals(value) ? "" : String.valueOf(value);
+    }
+
+    static String cell(AssemblyTable table, int row, AssemblyTable.TableColumn column) {
+        return table.code() + "." + row + "." + column.member();
+    }
+
+    public String field(String name) {
+        return fields.getOrDefault(name, "").strip();
+    }
+
+    /** The numbers of the rows of a table in which something stands. */
+    List<Integer> rows(AssemblyTable table) {
+        return fields.entrySet().stream()
+                .filter(each -> !each.getValue().isBlank())
+                .map(each -> CELL.matcher(each.getKey()))
+                .filter(cell -> cell.matches() && cell.group(1).equals(table.code()))
+                .filter(cell -> !isUsual(table, cell.group(3)))
+                .map(cell -> Integer.valueOf(cell.group(2)))
+                .filter(row -> row < MOST_ROWS)
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    /** A choice has always a value, which says nothing in a row that is empty otherwise. */
+    private static boolean isUsual(AssemblyTable table, String member) {
+        return table.columns().stream().anyMatch(each -> each.member().equals(member) && each.isChoice());
+    }
+
+    /** The assembly that the cells say. */
+    GridResult read() {
+        Map<AssemblyTable, List<Integer>> rows = new EnumMap<>(AssemblyTable.class);
+        Map<String, Object> root = new LinkedHashMap<>();
+        root.put("format", "zesty-marten/assembly");
+        root.put("version", 1);
+        for (String each : List.of("name", "kind", "note")) {
+            root.put(each, field(each));
+        }
+        for (AssemblyTable table : AssemblyTable.values()) {
+            List<Integer> filled = rows(table);
+            rows.put(table, filled);
+            root.put(
+                    table.member(),
+                    filled.stream().map(row -> members(table, row)).toList());
+        }
+        root.put("frame", Map.of("bonded", names(field("bonded"))));
+        List<Problem> problems = new ArrayList<>();
+        Optional<Assembly> read = AssemblyReader.read(JSON.writeValueAsString(root), problems);
+        return new GridResult(
+                read, problems.stream().map(each -> atItsCell(each, rows)).toList());
+    }
+
+    private Map<String, Object> members(AssemblyTable table, int row) {
+        Map<String, Object> members = new LinkedHashMap<>();
+        Map<String, Object> face = new LinkedHashMap<>();
+        for (AssemblyTable.TableColumn column : table.columns()) {
+            String typed = field(cell(table, row, column));
+            if (!typed.isEmpty()) {
+                boolean ofFace = table == AssemblyTable.CONNECTORS
+                        && List.of("shape", "rows", "columns").contains(column.member());
+                (ofFace ? face : members).put(column.member(), value(column, typed));
+            }
+        }
+        if (face.size() > 1) { // a layout without figures says nothing
+            members.put("face", face);
+        }
+        return members;
+    }
+
+    private static Object value(AssemblyTable.TableColumn column, String typed) {
+        return switch (column.holds()) {
+            case TEXT, CHOICE -> typed;
+            case FLAG -> true;
+            case LIST -> names(typed);
+            case NUMBER ->
+                number(column.member(), typed).<Object>map(each -> each).orElse(typed);
+        };
+    }
+
+    private static List<String> names(String typed) {
+        return Stream.of(typed.split("[\\s,;]+"))
+                .filter(each -> !each.isEmpty())
+                .toList();
+    }
+
+    /** A figure as it is usually written: 4.7k, 0,5, 5 %, 8 ft, 18 AWG; empty for what is none. */
+    private static Optional<Double> number(String member, String typed) {
+        String small = typed.toLowerCase(Locale.ROOT);
+        if (member.equals("area_mm2")) {
+            return CrossSection.mm2(typed).stream().boxed().findFirst();
+        }
+        if (member.equals("length_m")) {
+            return Metres.of(typed).stream().boxed().findFirst();
+        }
+        if (member.equals("tolerance") && small.endsWith("%")) {
+            return figure(small.substring(0, small.length() - 1).strip()).map(each -> each / HUNDRED);
+        }
+        return figure(typed);
+    }
+
+    private static Optional<Double> figure(String typed) {
+        return new ReadingParser(false).understand(typed) instanceof MeterReading.Value value
+                ? Optional.of(value.value())
+                : Optional.empty();
+    }
+
+    /** The column that a path within a row is about: a layout as a whole stands under its shape. */
+    private static String member(String path) {
+        String inFace = path.startsWith("face.") ? path.substring("face.".length()) : path;
+        return path.equals("face") ? "shape" : inFace.replaceAll("\\[.*", "");
+    }
+
+    private static Problem atItsCell(Problem problem, Map<AssemblyTable, List<Integer>> rows) {
+        Matcher path = PATH.matcher(problem.where());
+        if (!path.matches()) {
+            return problem.where().startsWith("frame") ? new Problem("bonded", problem.text()) : problem;
+        }
+        Optional<AssemblyTable> table = AssemblyTable.ofMember(path.group(1));
+        int row = Integer.parseInt(path.group(2));
+        if (table.isEmpty() || row >= rows.getOrDefault(table.get(), List.of()).size()) {
+            return new Problem("", problem.text());
+        }
+        String member = path.group(3) == null ? "" : member(path.group(3));
+        AssemblyTable.TableColumn column = table.get().columns().stream()
+                .filter(each -> each.member().equals(member))
+                .findFirst()
+                .orElse(table.get().columns().get(0));
+        int typed = rows.getOrDefault(table.get(), List.of()).get(row);
+        return new Problem(cell(table.get(), typed, column), problem.text());
+    }
+}

@@ -1,0 +1,191 @@
+package zestymarten.web.assembly;
+
+import java.security.Principal;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyChanges;
+import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.quantity.Problem;
+import zestymarten.web.drawing.AssemblyDrawing;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Typed;
+
+/** Describes an assembly in a grid: wires, parts, positions, joints and connectors, each in a table of its own. */
+@Controller
+class AssemblyGridController {
+    private static final int EMPTY_ROWS = 2;
+    private static final AssemblyGrid FRESH = new AssemblyGrid(Map.of("kind", AssemblyKind.HARNESS.code()));
+
+    private final Assemblies wirings;
+    private final WiringViews views;
+
+    AssemblyGridController(Assemblies wirings, WiringViews views) {
+        this.wirings = wirings;
+        this.views = views;
+    }
+
+    /** A cell with what was typed and what is wrong with it. */
+    record CellView(String name, AssemblyTable.TableColumn column, String value, String problem) {}
+
+    /** A table with its rows, the last ones empty. */
+    record TableView(
+            String code,
+            String title,
+            String help,
+            List<AssemblyTable.TableColumn> columns,
+            List<List<CellView>> rows) {}
+
+    @GetMapping("/assemblies/grid")
+    ModelAndView fresh() {
+        return page(0, 0, FRESH, List.of(), HttpStatus.OK);
+    }
+
+    @GetMapping("/assemblies/{id}/grid")
+    ModelAndView edit(@PathVariable long id) {
+        Revision revision = wirings.latest(id);
+        if (revision.assembly().conductors().size() > AssemblyGrid.MOST_ROWS) {
+            return new ModelAndView("redirect:/assemblies/" + id + "/change");
+        }
+        return page(id, revision.number(), AssemblyGrid.of(revision.assembly()), List.of(), HttpStatus.OK);
+    }
+
+    private static ModelAndView page(
+            long id, int base, AssemblyGrid grid, List<Problem> problems, HttpStatusCode status) {
+        Map<String, String> wrong = problems.stream()
+                .collect(Collectors.toMap(Problem::where, Problem::text, (first, next) -> first + " " + next));
+        ModelAndView page = new ModelAndView("assembly/grid");
+        page.setStatus(status);
+        page.addObject("title", id == 0 ? "New assembly" : "Edit " + grid.field("name"));
+        page.addObject("id", id);
+        page.addObject("base", base);
+        page.addObject("grid", grid);
+        page.addObject(
+                "tables",
+                List.of(AssemblyTable.values()).stream()
+                        .map(each -> view(each, grid, wrong))
+                        .toList());
+        page.addObject(
+                "kinds",
+                List.of(AssemblyKind.values()).stream().map(AssemblyKind::code).toList());
+        page.addObject(
+                "problems",
+                problems.stream().filter(each -> !each.where().contains(".")).toList());
+        page.addObject("count", problems.size());
+        return page;
+    }
+
+    private static TableView view(AssemblyTable table, AssemblyGrid grid, Map<String, String> wrong) {
+        List<Integer> filled = grid.rows(table);
+        int last = filled.isEmpty() ? -1 : filled.get(filled.size() - 1);
+        List<List<CellView>> rows = IntStream.rangeClosed(0, last + EMPTY_ROWS)
+                .mapToObj(row -> table.columns().stream()
+                        .map(column -> {
+                            String name = AssemblyGrid.cell(table, row, column);
+                            return new CellView(name, column, grid.field(name), wrong.getOrDefault(name, ""));
+                        })
+                        .toList())
+                .toList();
+        return new TableView(table.code(), table.title(), table.help(), table.columns(), rows);
+    }
+
+    /** What the grid says as it stands: the drawing and what each wire may read, or what is wrong. Nothing is saved. */
+    @PostMapping("/assemblies/grid/check")
+    String check(@RequestParam Map<String, String> fields, Model model) {
+        AssemblyGrid grid = new AssemblyGrid(fields);
+        AssemblyGrid.GridResult reading = grid.read();
+        model.addAttribute("problems", reading.problems());
+        model.addAttribute("drawing", reading.assembly().map(each -> AssemblyDrawing.of(each, List.of())));
+        model.addAttribute(
+                "limits", reading.assembly().map(each -> limits(grid, each)).orElse(Map.of()));
+        return "assembly/grid-check";
+    }
+
+    private Map<String, String> limits(AssemblyGrid grid, Assembly assembly) {
+        List<Integer> rows = grid.rows(AssemblyTable.WIRES);
+        List<AssemblyView.WireRow> wires = views.wires(assembly);
+        return IntStream.range(0, Math.min(rows.size(), wires.size()))
+                .boxed()
+                .collect(Collectors.toMap(
+                        each -> "wires." + rows.get(each),
+                        each -> "good " + wires.get(each).nominal() + ", max "
+                                + wires.get(each).limit()));
+    }
+
+    @PostMapping("/assemblies/grid")
+    ModelAndView create(@RequestParam Map<String, String> fields, Principal who) {
+        return saved(0, fields, assembly -> wirings.create(assembly, who.getName()));
+    }
+
+    /** Saves the next revision; if somebody saved one meanwhile, says what differs before it is saved over. */
+    @PostMapping("/assemblies/{id}/grid")
+    ModelAndView save(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who) {
+        Revision latest = wirings.latest(id);
+        int base = (int) Typed.number(fields.getOrDefault("base", ""));
+        if (base != latest.number()) {
+            AssemblyGrid grid = new AssemblyGrid(fields);
+            ModelAndView page = page(id, latest.number(), grid, grid.read().problems(), HttpStatus.CONFLICT);
+            page.addObject("meanwhile", latest);
+            page.addObject(
+                    "changes",
+                    grid.read()
+                            .assembly()
+                            .map(mine -> AssemblyChanges.between(latest.assembly(), mine)
+                                    .lines())
+                            .orElse(List.of()));
+            return page;
+        }
+        Assembly before = latest.assembly();
+        return saved(id, fields, assembly -> {
+            Assembly after = kept(assembly, before);
+            return after.equals(before) ? latest : wirings.revise(id, after, who.getName());
+        });
+    }
+
+    private ModelAndView saved(long id, Map<String, String> fields, Function<Assembly, Revision> saving) {
+        AssemblyGrid grid = new AssemblyGrid(fields);
+        AssemblyGrid.GridResult reading = grid.read();
+        int base = (int) Typed.number(fields.getOrDefault("base", ""));
+        Optional<Assembly> read = reading.assembly();
+        if (read.isEmpty()) {
+            return page(id, base, grid, reading.problems(), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        try {
+            return new ModelAndView(
+                    "redirect:/assemblies/" + saving.apply(read.get()).assemblyId());
+        } catch (Refused refused) {
+            return page(id, base, grid, refused.problems(), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+    }
+
+    /** What the grid does not ask for stays: how connectors are reached, and the limits of the assembly. */
+    private static Assembly kept(Assembly changed, Assembly before) {
+        Map<String, Connector> known =
+                before.connectors().stream().collect(Collectors.toMap(Connector::id, each -> each));
+        List<Connector> connectors = changed.connectors().stream()
+                .map(each -> new Connector(
+                        each.id(),
+                        each.name(),
+                        each.face(),
+                        each.pins(),
+                        Optional.ofNullable(known.get(each.id()))
+                                .map(Connector::reach)
+                                .orElse(each.reach())))
+                .toList();
+        return changed.withConnectors(connectors).withAllowances(before.allowances());
+    }
+}

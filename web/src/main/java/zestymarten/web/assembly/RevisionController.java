@@ -1,0 +1,68 @@
+package zestymarten.web.assembly;
+
+import java.security.Principal;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.assembly.AssemblyChanges;
+import zestymarten.web.platform.NotFound;
+
+/** The revisions of an assembly: the list, what differs between two, an old one made the newest again. */
+@Controller
+@RequestMapping("/assemblies/{id}/revisions")
+class RevisionController {
+    private final Assemblies wirings;
+
+    RevisionController(Assemblies wirings) {
+        this.wirings = wirings;
+    }
+
+    /** Compares the two newest unless others are asked for. */
+    @GetMapping
+    String list(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") int from,
+            @RequestParam(defaultValue = "0") int to,
+            Model model) {
+        List<RevisionLine> lines = wirings.revisions(id);
+        int newest = lines.get(0).number();
+        int before = lines.get(Math.min(1, lines.size() - 1)).number();
+        RevisionLine first = numbered(lines, from == 0 ? before : from);
+        RevisionLine last = numbered(lines, to == 0 ? newest : to);
+        Revision shown = wirings.latest(id);
+        model.addAttribute("wiring", shown);
+        model.addAttribute("lines", lines);
+        model.addAttribute("from", first.number());
+        model.addAttribute("to", last.number());
+        model.addAttribute(
+                "changes",
+                AssemblyChanges.between(
+                                wirings.revision(first.id()).assembly(),
+                                wirings.revision(last.id()).assembly())
+                        .lines());
+        return "assembly/revisions";
+    }
+
+    private static RevisionLine numbered(List<RevisionLine> lines, int number) {
+        return lines.stream()
+                .filter(each -> each.number() == number)
+                .findFirst()
+                .orElseThrow(() -> new NotFound("This assembly has no revision " + number + "."));
+    }
+
+    /** What a revision said becomes the newest one; nothing where it is that already. */
+    @PostMapping("/{number}/restore")
+    String restore(@PathVariable long id, @PathVariable int number, Principal who) {
+        Revision old = wirings.revision(numbered(wirings.revisions(id), number).id());
+        Optional.of(old.assembly())
+                .filter(each -> !each.equals(wirings.latest(id).assembly()))
+                .ifPresent(each -> wirings.revise(id, each, who.getName()));
+        return "redirect:/assemblies/" + id + "/revisions";
+    }
+}

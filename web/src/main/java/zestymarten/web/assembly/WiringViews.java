@@ -1,0 +1,120 @@
+package zestymarten.web.assembly;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Colour;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.limit.Limit;
+import zestymarten.core.limit.LimitRules;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.web.drawing.AssemblyDrawing;
+import zestymarten.web.drawing.FaceDrawing;
+import zestymarten.web.platform.Times;
+
+/** Puts a wiring into words and drawings for its page. */
+@Component
+class WiringViews {
+    /** The temperature at which limits are shown where no run gives another. */
+    static final double SHOWN_AT_C = 20;
+
+    private static final int MOST_LISTED = 300;
+    private static final FaceDrawing.Room FACE = new FaceDrawing.Room(230, 150, false, Optional.empty());
+
+    /** What each wire may read, in design order. */
+    List<AssemblyView.WireRow> wires(Assembly assembly) {
+        LimitRules limits = new LimitRules(SHOWN_AT_C, assembly.allowances(), Map.of());
+        Set<Terminal> shared = shared(assembly);
+        EngineeringFormat.FigureColumn column = EngineeringFormat.column(
+                assembly.conductors().stream()
+                        .limit(MOST_LISTED)
+                        .mapToDouble(each -> limits.of(each).high().value())
+                        .max()
+                        .orElse(1),
+                "Ω");
+        return assembly.conductors().stream()
+                .limit(MOST_LISTED)
+                .map(conductor -> wire(conductor, limits.of(conductor), column, shared))
+                .toList();
+    }
+
+    AssemblyView view(Revision revision) {
+        Assembly assembly = revision.assembly();
+        List<AssemblyView.WireRow> wires = wires(assembly);
+        return new AssemblyView(
+                revision.assemblyId(),
+                assembly.name(),
+                assembly.kind().code(),
+                revision.number(),
+                assembly.note(),
+                "revision " + revision.number() + ", " + Times.minute(revision.createdAt()) + ", by "
+                        + revision.createdBy(),
+                counted(assembly.conductors().size(), "wire") + ", "
+                        + counted(assembly.connectors().size(), "connector"),
+                wires,
+                assembly.conductors().size() - wires.size(),
+                AssemblyDrawing.of(assembly, List.of()),
+                assembly.connectors().stream()
+                        .limit(8)
+                        .map(connector -> FaceDrawing.of(connector, used(assembly), FACE))
+                        .toList());
+    }
+
+    private static String counted(int count, String what) {
+        return count + " " + what + (count == 1 ? "" : "s");
+    }
+
+    private static Set<Terminal> used(Assembly assembly) {
+        Set<Terminal> used = new HashSet<>();
+        assembly.conductors().forEach(each -> used.addAll(List.of(each.from(), each.to())));
+        return used;
+    }
+
+    private static Set<Terminal> shared(Assembly assembly) {
+        Set<Terminal> once = new HashSet<>();
+        Set<Terminal> twice = new HashSet<>();
+        for (Conductor conductor : assembly.conductors()) {
+            for (Terminal end : List.of(conductor.from(), conductor.to())) {
+                if (end.isPin() && !once.add(end)) {
+                    twice.add(end);
+                }
+            }
+        }
+        return twice;
+    }
+
+    private static AssemblyView.WireRow wire(
+            Conductor conductor, Limit limit, EngineeringFormat.FigureColumn column, Set<Terminal> shared) {
+        boolean isShared = shared.contains(conductor.from()) || shared.contains(conductor.to());
+        return new AssemblyView.WireRow(
+                conductor.id(),
+                conductor.from().name(),
+                conductor.to().name(),
+                conductor.colour().map(Colour::words).orElse(""),
+                conductor.colour().flatMap(Colour::base),
+                conductor.colour().flatMap(Colour::tracer),
+                conductor.function().orElse(""),
+                limit.nominal().map(nominal -> column.text(nominal.value())).orElse("not known"),
+                column.text(limit.high().value()),
+                sentence(conductor, limit) + (isShared ? " It shares a cavity with another wire." : ""),
+                conductor.spare(),
+                isShared);
+    }
+
+    private static String sentence(Conductor conductor, Limit limit) {
+        String expects = limit.nominal()
+                .map(nominal -> "A good unit reads about " + nominal.text() + ". ")
+                .orElse("");
+        String tone = conductor.carriesCurrent()
+                ? " It carries " + EngineeringFormat.text(conductor.current().orElse(0), "A")
+                        + ": a tone is not enough."
+                : " It is a signal: a tone may do.";
+        return conductor.id() + ", " + conductor.from() + " to " + conductor.to() + ". " + expects + limit.derivation()
+                + tone;
+    }
+}

@@ -1,0 +1,9 @@
+/**
+ * Wirings and their immutable revisions: taken in from a paste, a file or the quick form, shown, given out.
+ *
+ * <p>Doors: {@link zestymarten.web.assembly.Assemblies}, {@link zestymarten.web.assembly.WireSheet}.
+ */
+@NullMarked
+package zestymarten.web.assembly;
+
+import org.jspecify.annotations.NullMarked;

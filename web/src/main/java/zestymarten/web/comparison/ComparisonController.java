@@ -1,0 +1,235 @@
+package zestymarten.web.comparison;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.assembly.Metal;
+import zestymarten.core.assembly.StrandClass;
+import zestymarten.core.comparison.LeadComparison;
+import zestymarten.core.comparison.LeadLine;
+import zestymarten.core.comparison.LeadList;
+import zestymarten.core.conductor.FeederWire;
+import zestymarten.core.limit.StandardSections;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.web.drawing.ComparisonDrawing;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Typed;
+import zestymarten.web.worksheet.SavedSheet;
+import zestymarten.web.worksheet.Worksheet;
+import zestymarten.web.worksheet.WorksheetForm;
+import zestymarten.web.worksheet.Worksheets;
+
+/** Alike leads of different lengths whose papers are lost: typed or pasted, compared, the odd one named. */
+@Controller
+class ComparisonController implements Worksheet {
+    private static final int LONGEST = 100_000;
+    private static final double AMBIENT_C = 20;
+
+    private static final String NEXT = "the length of the next one in metres, such as 7";
+
+    /** What a standard allows a section beside what the leads have. */
+    record ClassView(String strands, String section, String most, boolean meets, String source) {}
+
+    /** A lead as ready text. */
+    record LeadView(String name, String length, String ohms, String off, String state, String reason, String share) {}
+
+    private final Worksheets sheets;
+
+    ComparisonController(Worksheets sheets) {
+        this.sheets = sheets;
+    }
+
+    @GetMapping("/compare-leads")
+    String page(@RequestParam Optional<Long> sheet, Model model) {
+        return shown(
+                WorksheetForm.typed(sheet.map(id -> sheets.fields(SavedSheet.SavedTool.COMPARISON, id))
+                        .orElse(Map.of())),
+                model);
+    }
+
+    @PostMapping("/compare-leads")
+    String compare(@RequestParam Map<String, String> fields, Model model) {
+        return shown(WorksheetForm.typed(fields), model);
+    }
+
+    @Override
+    public SavedSheet.SavedTool tool() {
+        return SavedSheet.SavedTool.COMPARISON;
+    }
+
+    @Override
+    public SavedSheet kept(Typed typed) {
+        Optional<LeadComparison> alike = alike(typed);
+        List<String> says =
+                alike.map(each -> says(each, typed.figure("next", NEXT), typed)).orElse(List.of());
+        if (!typed.isSound() || alike.isEmpty()) {
+            throw new Refused(typed.problems());
+        }
+        boolean odd = alike.get().leads().stream().anyMatch(LeadComparison.ComparedLead::isOdd);
+        return new SavedSheet(
+                SavedSheet.SavedTool.COMPARISON,
+                typed.text("name"),
+                typed.fields(),
+                String.join(" ", says) + " " + alike.get().trust(),
+                odd ? "fault" : alike.get().isJudged() ? "good" : "untested");
+    }
+
+    /** The leads compared; empty where something that was typed makes no sense, which is then said, or nothing was. */
+    private static Optional<LeadComparison> alike(Typed typed) {
+        String leads = typed.fields().getOrDefault("leads", "");
+        if (leads.length() > LONGEST) {
+            typed.refuse("leads", "That is longer than " + LONGEST + " characters.");
+            return Optional.empty();
+        }
+        if (leads.isBlank()) {
+            return Optional.empty();
+        }
+        List<LeadList.LeadEntry> lines = LeadList.read(leads, typed.problems());
+        double accuracy = typed.figure("accuracy", 0.8) / 100;
+        double doubt = typed.figure("doubt", 1) / 100;
+        double step = typed.figure("step", 0.01);
+        return typed.isSound() ? Optional.of(LeadComparison.of(lines, accuracy, step, doubt)) : Optional.empty();
+    }
+
+    private String shown(Typed typed, Model model) {
+        Optional<LeadComparison> alike = alike(typed);
+        OptionalDouble next = typed.figure("next", NEXT);
+        model.addAttribute("leads", typed.fields().getOrDefault("leads", ""));
+        model.addAttribute("typed", typed.fields());
+        model.addAttribute("trust", alike.map(LeadComparison::trust).orElse(""));
+        model.addAttribute("says", alike.map(each -> says(each, next, typed)).orElse(List.of()));
+        model.addAttribute("rows", alike.map(ComparisonController::rows).orElse(List.of()));
+        model.addAttribute(
+                "drawing", alike.filter(each -> !each.leads().isEmpty()).map(each -> ComparisonDrawing.of(each, next)));
+        model.addAttribute(
+                "classes",
+                alike.flatMap(LeadComparison::line)
+                        .map(ComparisonController::classes)
+                        .orElse(List.of()));
+        model.addAttribute("problems", typed.problems());
+        model.addAttribute("kept", sheets.last(SavedSheet.SavedTool.COMPARISON));
+        return "comparison/comparison";
+    }
+
+    /** What each class of the standard allows a metre for the listed sections beside what the line has. */
+    private static List<ClassView> classes(LeadLine line) {
+        if (!(line.ohmPerMetre() > 0)) {
+            return List.of();
+        }
+        double mm2 = FeederWire.impliedMm2(Metal.COPPER, 1, line.ohmPerMetre(), AMBIENT_C);
+        List<ClassView> views = new ArrayList<>();
+        for (StrandClass strands : StrandClass.values()) {
+            for (double listed : StandardSections.around(strands, Metal.COPPER, mm2)) {
+                double most = StandardSections.mostOhmPerMetre(strands, Metal.COPPER, listed)
+                        .orElseThrow();
+                views.add(new ClassView(
+                        strands.words(),
+                        EngineeringFormat.figure(listed) + " mm²",
+                        EngineeringFormat.text(most, "Ω") + " a metre",
+                        line.ohmPerMetre() <= most,
+                        strands == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228"));
+            }
+        }
+        return views;
+    }
+
+    private static List<LeadView> rows(LeadComparison alike) {
+        return alike.leads().stream()
+                .map(each -> new LeadView(
+                        each.lead().words().isEmpty()
+                                ? "no. " + each.lead().number()
+                                : each.lead().words(),
+                        EngineeringFormat.text(each.lead().lengthM(), "m"),
+                        each.lead().text(),
+                        alike.line().isEmpty()
+                                ? ""
+                                : (each.offOhm() < 0 ? "−" : "+")
+                                        + EngineeringFormat.text(Math.abs(each.offOhm()), "Ω"),
+                        each.isOdd() ? "fault" : alike.line().isEmpty() ? "untested" : "good",
+                        each.reason(),
+                        Math.round(100 * each.lengthShare()) + " %"))
+                .toList();
+    }
+
+    private static List<String> says(LeadComparison alike, OptionalDouble next, Typed typed) {
+        List<String> says = new ArrayList<>();
+        long odd = alike.leads().stream()
+                .filter(LeadComparison.ComparedLead::isOdd)
+                .count();
+        alike.line().ifPresent(line -> {
+            says.add(odd == 0 ? "None is different." : odd == 1 ? "One is different." : odd + " are different.");
+            says.add(set(line));
+            if (next.isPresent() && line.hasSlope() && line.predicted(next.getAsDouble()) > 0) {
+                says.add("The next one, " + EngineeringFormat.text(next.getAsDouble(), "m") + " long, should read "
+                        + EngineeringFormat.text(line.predicted(next.getAsDouble()), "Ω") + " ± "
+                        + EngineeringFormat.text(rounded(3.5 * line.scaleOhm()), "Ω") + ".");
+            }
+            known(line, typed).ifPresent(says::add);
+        });
+        return says;
+    }
+
+    /** An uncertainty to two figures: more are not known. */
+    private static double rounded(double value) {
+        return value == 0 ? 0 : new BigDecimal(value).round(new MathContext(2)).doubleValue();
+    }
+
+    /** What the set has in common. */
+    private static String set(LeadLine line) {
+        if (!line.hasSlope()) {
+            return "The median is " + EngineeringFormat.text(line.terminationOhm(), "Ω") + ", the spread "
+                    + EngineeringFormat.text(line.scaleOhm(), "Ω") + ".";
+        }
+        String ends = line.terminationOhm() < 0
+                ? ", and less than nothing in their terminations: the test-lead resistance was subtracted twice, or the"
+                        + " lengths are wrong; "
+                : " and " + EngineeringFormat.text(line.terminationOhm(), "Ω") + " in their terminations; ";
+        return "They have " + (line.ohmPerMetre() < 0 ? "−" : "")
+                + EngineeringFormat.text(Math.abs(line.ohmPerMetre()), "Ω") + " a metre" + ends + section(line);
+    }
+
+    /** What section of copper the slope is, and the listed ones beside it. */
+    private static String section(LeadLine line) {
+        if (!(line.ohmPerMetre() > 0)) {
+            return "which no metal explains.";
+        }
+        double mm2 = FeederWire.impliedMm2(Metal.COPPER, 1, line.ohmPerMetre(), AMBIENT_C);
+        List<Double> around = StandardSections.around(StrandClass.FIVE, Metal.COPPER, mm2);
+        String listed = around.size() < 2
+                ? ""
+                : " (IEC 60228 lists "
+                        + String.join(
+                                " and ",
+                                around.stream().map(EngineeringFormat::figure).toList())
+                        + ")";
+        return "as " + EngineeringFormat.figure(Math.round(mm2 * 10_000) / 10_000.0) + " mm² of copper would" + listed
+                + ".";
+    }
+
+    /** A new one that is surely good, of the same type. */
+    private static Optional<String> known(LeadLine line, Typed typed) {
+        OptionalDouble length = typed.metres("good_m");
+        OptionalDouble ohms = typed.figure("good_ohm", "the resistance of a new good one, such as 9.3");
+        if (length.isEmpty() || ohms.isEmpty()) {
+            return Optional.empty();
+        }
+        double metres = length.getAsDouble();
+        double ohm = ohms.getAsDouble();
+        double more = 100 * (line.predicted(metres) / ohm - 1);
+        return Optional.of(
+                "A new one of " + EngineeringFormat.text(metres, "m") + " has " + EngineeringFormat.text(ohm, "Ω")
+                        + "; by this line it would have "
+                        + EngineeringFormat.text(Math.max(0, line.predicted(metres)), "Ω") + ", "
+                        + Math.abs(Math.round(more)) + " % " + (more >= 0 ? "more" : "less") + "."
+                        + (more > 10 ? " All of them have aged together." : ""));
+    }
+}

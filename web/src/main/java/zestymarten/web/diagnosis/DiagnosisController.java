@@ -1,0 +1,202 @@
+package zestymarten.web.diagnosis;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.Entry;
+import zestymarten.core.testrun.RepairRules;
+import zestymarten.core.testrun.RunFinding;
+import zestymarten.core.testrun.TestRun;
+import zestymarten.web.drawing.AssemblyDrawing;
+import zestymarten.web.drawing.BandDrawing;
+import zestymarten.web.platform.RecommendationWords;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
+
+/** What is wrong with a unit, as far as its run tells: each finding with its readings, and the wiring with its knots. */
+@Controller
+class DiagnosisController {
+    private static final int SUSPECTS = 3;
+    private static final int NEXT = 2;
+    private static final int ALTERNATIVES = 4;
+    private static final double LIKELY = 0.05;
+
+    private final TestRuns runs;
+
+    DiagnosisController(TestRuns runs) {
+        this.runs = runs;
+    }
+
+    /** A finding as ready text. */
+    record FindingView(
+            String kind,
+            String text,
+            String conductors,
+            Optional<String> wire,
+            List<String> functionsLost,
+            List<String> explains,
+            String sure,
+            List<String> alternatives,
+            List<EvidenceView> evidence,
+            List<RepairWayView> ways,
+            List<String> minds,
+            List<String> remains,
+            List<String> spares) {}
+
+    /** A way to put it right. */
+    record RepairWayView(String code, String word) {}
+
+    /** A reading behind a finding, on its band. */
+    record EvidenceView(int sequence, String touch, String typed, String reason, Optional<BandDrawing> band) {}
+
+    /** A touch still to make that would tell much for its time. */
+    record NextView(String stage, String black, String red, String state, String why) {}
+
+    /** What was seen at a connector, a joint or a stretch. */
+    record SeenView(String place, String words) {}
+
+    /** What may be wrong, with its share. */
+    record ExplanationView(String share, String text) {}
+
+    @GetMapping("/runs/{id}/diagnosis")
+    String wrong(@PathVariable long id, Model model) {
+        RunSnapshot run = runs.find(id);
+        TestRun job = run.job();
+        List<RunFinding> findings = job.findings();
+        model.addAttribute("run", run);
+        model.addAttribute("left", job.left());
+        model.addAttribute("token", UUID.randomUUID());
+        model.addAttribute("unexplained", job.unexplained());
+        model.addAttribute("complained", job.complaint().isOfSomething());
+        model.addAttribute("outcome", job.outcome().word());
+        List<SeenView> seen = seen(job);
+        model.addAttribute("seen", seen);
+        model.addAttribute("parts", parts(job));
+        model.addAttribute(
+                "findings", findings.stream().map(found -> view(job, found)).toList());
+        boolean goesOn = run.isUnderWay() && job.left() > 0;
+        model.addAttribute("suspects", goesOn ? suspects(job) : List.of());
+        model.addAttribute("next", goesOn ? next(job) : List.of());
+        model.addAttribute(
+                "drawing",
+                AssemblyDrawing.of(
+                        job.design().assembly(),
+                        findings.stream().map(RunFinding::finding).toList(),
+                        seen.stream().map(SeenView::place).toList()));
+        return "diagnosis/diagnosis";
+    }
+
+    /** What was seen by eye, place by place. */
+    private static List<SeenView> seen(TestRun job) {
+        return job.steps(Stage.LOOK)
+                .flatMap(step -> job.standing(step).stream())
+                .filter(entry -> entry.content() instanceof Entry.Content.Done done
+                        && !done.words().isEmpty())
+                .map(entry -> new SeenView(((TestStep.ManualStep) entry.step()).subject(), job.told(entry)))
+                .toList();
+    }
+
+    /** What another one could be tried for: parts, then connectors, that were not planned yet. */
+    private static List<String> parts(TestRun job) {
+        return Stream.concat(
+                        job.design().assembly().components().stream().map(Component::id),
+                        job.design().assembly().connectors().stream().map(Connector::id))
+                .filter(each -> job.standing(new TestStep.ManualStep(ManualAction.SUBSTITUTE, each))
+                        .isEmpty())
+                .toList();
+    }
+
+    /** What may be wrong besides nothing, where that is likelier than one in twenty. */
+    private static List<ExplanationView> suspects(TestRun job) {
+        return job.explanations().stream()
+                .limit(SUSPECTS)
+                .filter(each -> !each.faults().isEmpty() && each.probability() > LIKELY)
+                .map(each -> new ExplanationView(Math.round(100 * each.probability()) + " %", each.text()))
+                .toList();
+    }
+
+    private static List<NextView> next(TestRun job) {
+        return job.best(NEXT).stream()
+                .map(each -> new NextView(
+                        each.touch().stage().name(),
+                        each.touch().black().name(),
+                        each.touch().red().name(),
+                        each.touch().state(),
+                        RecommendationWords.why(each.worth())))
+                .toList();
+    }
+
+    private static FindingView view(TestRun job, RunFinding found) {
+        RepairRules fitting = RepairRules.of(job.design(), found.finding());
+        return new FindingView(
+                found.finding().kind().replace('_', ' '),
+                found.finding().text(),
+                subject(found),
+                found.finding().conductors().stream().findFirst(),
+                found.functionsLost(),
+                job.explainedBy(found),
+                found.certain()
+                        ? ""
+                        : "About " + Math.round(100 * found.probability()) + " % likely from what was read.",
+                found.alternatives().stream()
+                        .limit(ALTERNATIVES)
+                        .map(Finding::text)
+                        .toList(),
+                found.evidence().stream().map(entry -> evidence(job, entry)).toList(),
+                fitting.ways().stream()
+                        .map(each -> new RepairWayView(each.name(), each.word()))
+                        .toList(),
+                fitting.minds(),
+                job.remainders(found.finding()).stream()
+                        .filter(each -> !job.isDone(each))
+                        .map(TestStep.ManualStep::subject)
+                        .toList(),
+                fitting.ways().contains(Entry.Way.SPARE)
+                                && found.finding().conductors().size() == 1
+                        ? job.spares().stream().map(Conductor::id).toList()
+                        : List.of());
+    }
+
+    /** What a repair of it concerns: its conductors, else its part, else its terminals. */
+    private static String subject(RunFinding found) {
+        Finding finding = found.finding();
+        List<String> names = finding.named().isEmpty()
+                ? finding.terminals().stream().map(Terminal::name).toList()
+                : finding.named();
+        return String.join(" ", names);
+    }
+
+    private static EvidenceView evidence(TestRun job, Entry entry) {
+        Optional<Judgement> judgement = job.judgement(entry);
+        boolean figure = judgement.map(each -> each.correctedOhm().isPresent()).orElse(false);
+        Optional<BandDrawing> band = figure && entry.step() instanceof TestStep.Measurement touch
+                ? Optional.of(BandDrawing.of(
+                        job.expectation(touch),
+                        job.conditions().joinedBelowOhm(),
+                        List.of(),
+                        judgement.map(BandDrawing::place).orElse(OptionalDouble.empty())))
+                : Optional.empty();
+        return new EvidenceView(
+                entry.sequence(),
+                entry.step()
+                        .fold(probes -> "probes", touch -> touch.black() + " – " + touch.red(), act -> act.subject()),
+                job.told(entry),
+                judgement.map(Judgement::reason).orElse(""),
+                band);
+    }
+}

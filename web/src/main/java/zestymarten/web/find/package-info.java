@@ -1,5 +1,0 @@
-/** Search over everything that has a page of its own: assemblies, units, records, meters. */
-@NullMarked
-package zestymarten.web.find;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,273 @@
+package zestymarten.web.locate;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.locate.Chain;
+import zestymarten.core.locate.ChainReadings;
+import zestymarten.core.locate.WireChain;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.Entry;
+import zestymarten.core.testrun.TestRun;
+import zestymarten.web.drawing.ChainDrawing;
+
+/** The chain of one wire of a run: what was read along it, where the fault can still be, where to probe next. */
+final class ChainViews {
+    private final TestRun job;
+    private final Map<String, String> typed;
+    private final List<String> trouble = new ArrayList<>();
+    private final Set<String> jumps;
+    private final WireChain wires;
+    private final Chain chain;
+    private final Map<String, Double> read = new HashMap<>();
+    private final ChainReadings known;
+
+    private ChainViews(TestRun job, Conductor wire, Map<String, String> typed) {
+        this.job = job;
+        this.typed = typed;
+        jumps = jumps(job, wire);
+        wires = WireChain.of(job.design(), wire, jumps);
+        chain = wires.chain();
+        job.entries().stream().filter(Entry::stands).forEach(this::take);
+        chain.stretches().forEach(each -> takeTyped(each.point()));
+        Map<Integer, Double> ohms = new HashMap<>();
+        for (int i = 0; i < chain.stretches().size(); i++) {
+            Double ohm = read.get(chain.stretches().get(i).point());
+            if (ohm != null) {
+                ohms.put(i, ohm);
+            }
+        }
+        MeterProfile meter = job.conditions().meter();
+        known = ChainReadings.of(chain, ohms, ohm -> meter.accuracy() * ohm + 2 * meter.resolutionOhm());
+    }
+
+    /** A way to go along the chain, with the probes it takes on the average. */
+    record ChainWayView(String code, String words, String expected, boolean chosen) {}
+
+    /** A point of the chain: the stretch before it, what it has by itself, what the way there may have, what was typed for it. */
+    record PointView(String point, String stretch, String own, String most, String typed, String share) {}
+
+    /**
+     * A chain as ready text.
+     *
+     * @param verdict where the fault can still be
+     * @param next where to probe next; empty where that is known
+     */
+    record ChainView(
+            String start,
+            ChainDrawing drawing,
+            List<PointView> points,
+            List<ChainWayView> ways,
+            String verdict,
+            String next,
+            List<String> trouble) {}
+
+    static ChainView of(TestRun job, Conductor wire, Map<String, String> typed) {
+        return new ChainViews(job, wire, typed).view();
+    }
+
+    /** Where readings on this wire jumped: its zone, and the connectors at its ends. */
+    private static Set<String> jumps(TestRun job, Conductor wire) {
+        Set<String> jumps = new HashSet<>();
+        for (Entry entry : job.entries()) {
+            boolean onIt = entry.stands()
+                    && entry.step() instanceof TestStep.Measurement touch
+                    && (touch.isOn(wire.from()) || touch.isOn(wire.to()));
+            if (onIt && entry.content() instanceof Entry.Content.Reading reading) {
+                Set<String> words = Set.of(reading.where().split("\\s+"));
+                wire.zone().filter(words::contains).ifPresent(jumps::add);
+                Stream.of(wire.from().connector(), wire.to().connector())
+                        .filter(words::contains)
+                        .forEach(jumps::add);
+            }
+        }
+        return jumps;
+    }
+
+    /** What the run has read from the first point of the chain, corrected. */
+    private void take(Entry entry) {
+        if (!(entry.step() instanceof TestStep.Measurement touch) || touch.isTied() || !touch.isOn(wires.start())) {
+            return;
+        }
+        String point = touch.black().equals(wires.start())
+                ? touch.red().name()
+                : touch.black().name();
+        job.judgement(entry).ifPresent(judgement -> {
+            if (judgement.correctedOhm().isPresent()) {
+                read.put(point, judgement.correctedOhm().getAsDouble());
+            } else if (judgement.contact() == Judgement.Contact.APART) {
+                read.put(point, Double.POSITIVE_INFINITY);
+            }
+        });
+    }
+
+    private void takeTyped(String point) {
+        String text = typed.getOrDefault("at." + point, "").strip();
+        MeterReading meaning = LocateFigures.understood(text);
+        if (meaning instanceof MeterReading.Value value) {
+            read.put(point, job.conditions().corrected(value.value()).value());
+        } else if (meaning instanceof MeterReading.OverRange) {
+            read.put(point, Double.POSITIVE_INFINITY);
+        } else if (!text.isEmpty()) {
+            trouble.add("At " + point + ": “" + text + "” is not accepted; expected a resistance such as 0.4, or OL.");
+        }
+    }
+
+    private Chain.ChainWay way() {
+        return Stream.of(Chain.ChainWay.values())
+                .filter(each -> each.name().equals(typed.getOrDefault("way", "")))
+                .findFirst()
+                .orElse(Chain.ChainWay.WEIGHED);
+    }
+
+    private ChainView view() {
+        Optional<String> next = known.next(way()).map(chain.stretches()::get).map(Chain.ChainStretch::point);
+        Map<String, String> readings =
+                read.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, each -> ohms(each.getValue())));
+        return new ChainView(
+                wires.start().name(),
+                ChainDrawing.of(wires, readings, next, factors(), jumps),
+                points(),
+                ways(),
+                verdict(),
+                next.orElse(""),
+                trouble);
+    }
+
+    private static String ohms(double ohm) {
+        return Double.isInfinite(ohm) ? "open" : EngineeringFormat.text(ohm, "\u03a9");
+    }
+
+    /** By the end of each part, how much likelier the fault is there than before anything was read. */
+    private Map<String, Double> factors() {
+        double all = chain.stretches().stream()
+                .mapToDouble(Chain.ChainStretch::likelihood)
+                .sum();
+        Map<String, Double> factors = new HashMap<>();
+        int stretch = 0;
+        for (WireChain.Part part : wires.parts()) {
+            Chain.ChainStretch here = chain.stretches().get(stretch);
+            factors.put(
+                    part.to().name(),
+                    here.likelihood() > 0 ? known.shares().get(stretch) * all / here.likelihood() : 0);
+            stretch += part.to().name().equals(here.point()) ? 1 : 0;
+        }
+        return factors;
+    }
+
+    private List<PointView> points() {
+        List<PointView> points = new ArrayList<>();
+        double before = 0;
+        for (Chain.ChainStretch each : chain.stretches()) {
+            double now = read.getOrDefault(each.point(), Double.NaN);
+            double own = Double.isInfinite(now) ? now : Math.max(0, now - before);
+            points.add(new PointView(
+                    each.point(),
+                    each.name(),
+                    Double.isNaN(own) ? "" : ohms(own),
+                    EngineeringFormat.text(chain.mostOhm(points.size()), "\u03a9"),
+                    typed.getOrDefault("at." + each.point(), ""),
+                    Math.round(100 * known.shares().get(points.size())) + " %"));
+            before = now;
+        }
+        return points;
+    }
+
+    private List<ChainWayView> ways() {
+        return Stream.of(Chain.ChainWay.values())
+                .map(each -> new ChainWayView(
+                        each.name(),
+                        each.words(),
+                        String.format(Locale.ROOT, "%.1f", chain.expectedProbes(each)),
+                        each == way()))
+                .toList();
+    }
+
+    private String verdict() {
+        if (chain.stretches().size() == 1 && known.tooMuch().isEmpty() && !known.isGood()) {
+            return "Between its two ends no probe reaches it. Move it, or calculate the distance below.";
+        }
+        if (!known.contradictions().isEmpty()) {
+            return known.contradictions().stream().map(this::contradiction).collect(Collectors.joining(" "));
+        }
+        List<String> says = new ArrayList<>();
+        known.tooMuch().forEach(each -> says.add(tooMuch(each)));
+        known.segments().stream()
+                .filter(each -> each.state() == ChainReadings.ChainState.UNKNOWN)
+                .forEach(each -> says.add(unknown(each)));
+        known.segments().forEach(each -> known.mayHide(each).ifPresent(hidden -> says.add(hidden(each, hidden))));
+        if (known.isGood()) {
+            says.add("No stretch has too much: each was read by itself and is within its limit.");
+        } else if (says.isEmpty()) {
+            says.add("What was read is within its limits, and no stretch has room to hide more.");
+        }
+        return String.join(" ", says);
+    }
+
+    private String names(ChainReadings.Segment segment) {
+        return chain.stretches().subList(segment.first(), segment.last() + 1).stream()
+                .map(Chain.ChainStretch::name)
+                .collect(Collectors.joining(", "));
+    }
+
+    private String from(int stretch) {
+        return stretch == 0
+                ? wires.start().name()
+                : chain.stretches().get(stretch - 1).point();
+    }
+
+    private String between(ChainReadings.Segment segment) {
+        return "between " + from(segment.first()) + " and "
+                + chain.stretches().get(segment.last()).point();
+    }
+
+    private String tooMuch(ChainReadings.Segment segment) {
+        double ohm = segment.ohm().orElseThrow();
+        String what = Double.isInfinite(ohm)
+                ? "open"
+                : EngineeringFormat.text(ohm, "\u03a9") + ", at most "
+                        + EngineeringFormat.text(segment.mostOhm(), "\u03a9");
+        return segment.isOne()
+                ? "It is in " + names(segment) + ", before "
+                        + chain.stretches().get(segment.last()).point() + ": " + what + "."
+                : "It is " + between(segment) + ": " + what + " together.";
+    }
+
+    private String unknown(ChainReadings.Segment segment) {
+        boolean behindAnOpen = segment.first() > 0 && Double.isInfinite(read.getOrDefault(from(segment.first()), 0.0));
+        if (behindAnOpen) {
+            return "Behind the open nothing is known of " + names(segment) + ": read them from the other end.";
+        }
+        return known.tooMuch().isEmpty()
+                ? (read.isEmpty() ? "It is " : "What was read is within its limits. If the whole has too much, it is ")
+                        + between(segment) + "."
+                : "Not read: " + names(segment) + ".";
+    }
+
+    private String hidden(ChainReadings.Segment segment, int stretch) {
+        return "The " + EngineeringFormat.text(segment.ohm().orElseThrow(), "\u03a9") + " " + between(segment)
+                + " are within their limit together, but "
+                + chain.stretches().get(stretch).name() + " alone may have at most "
+                + EngineeringFormat.text(chain.stretches().get(stretch).mostOhm(), "\u03a9")
+                + ": it can hide in what the others leave.";
+    }
+
+    private String contradiction(ChainReadings.Contradiction both) {
+        String nearer = chain.stretches().get(both.nearer()).point();
+        String farther = chain.stretches().get(both.farther()).point();
+        return "Contradiction: " + ohms(read.getOrDefault(nearer, 0.0)) + " at " + nearer + ", but "
+                + ohms(read.getOrDefault(farther, 0.0)) + " at " + farther + ", farther on. Measure both again.";
+    }
+}

@@ -1,0 +1,21 @@
+package zestymarten.web.portable;
+
+import java.time.Instant;
+
+/**
+ * A test day as it was begun.
+ *
+ * @param months until a lead that passes is due again
+ */
+record DayRow(
+        long id,
+        long revisionId,
+        String wiring,
+        long meterId,
+        double leadsOhm,
+        double ambientC,
+        double testV,
+        boolean onScrews,
+        int months,
+        String begunBy,
+        Instant begunAt) {}

@@ -1,4 +1,0 @@
-package zestymarten.web.run;
-
-/** A way of testing that is kept with a wiring under a name. */
-record KeptPlan(long id, String name, ApproachRow approach) {}

@@ -1,0 +1,66 @@
+package zestymarten.web.search;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URI;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import zestymarten.web.platform.PublicAddress;
+
+/** Scans the label of a unit or the code of a helper's link: by the camera, or from a picture. */
+@Controller
+class ScanCodeController {
+    private static final String PAGE = "search/code";
+
+    private final PublicAddress address;
+
+    ScanCodeController(PublicAddress address) {
+        this.address = address;
+    }
+
+    @GetMapping("/code")
+    String page(Model model) {
+        model.addAttribute("said", "");
+        return PAGE;
+    }
+
+    /** Goes where a code leads: one that the device has read itself, or one on a picture. */
+    @PostMapping("/code")
+    String go(
+            @RequestParam(defaultValue = "") String code,
+            @RequestParam(required = false) Optional<MultipartFile> picture,
+            @RequestHeader("Host") String host,
+            Model model,
+            HttpServletResponse response)
+            throws IOException {
+        String read = code;
+        if (read.isEmpty() && picture.isPresent()) {
+            read = Codes.read(picture.get().getBytes()).orElse("");
+        }
+        if (read.isEmpty()) {
+            return said(
+                    "No code can be read on this picture. Hold the camera straight and nearer, with light on the label.",
+                    model,
+                    response);
+        }
+        Optional<String> path = Codes.destination(
+                read, List.of(host, URI.create(address.of("/")).getAuthority()));
+        return path.isPresent()
+                ? "redirect:" + path.get()
+                : said("This code leads to another site and is not followed: " + read, model, response);
+    }
+
+    private static String said(String text, Model model, HttpServletResponse response) {
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        model.addAttribute("said", text);
+        return PAGE;
+    }
+}

@@ -1,0 +1,150 @@
+package zestymarten.web.testrun;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.StepState;
+import zestymarten.core.testrun.TestRun;
+
+/**
+ * The next steps of a test in the order of its plan with how each answer would be judged, for a page that is without network.
+ *
+ * <p>Nothing is judged by other rules: every verdict is that of the test itself, asked of each answer without a figure and along
+ * the scale of resistances, the places where it changes found by halving. Cost: a few hundred judgements a step.
+ *
+ * @param pulse of the test when this was made
+ * @param onlyOneIsOverRange whether a bare 1 may be the meter's over-range mark, which only the test itself can ask
+ */
+record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
+    private static final int MOST = 50;
+    private static final double LEAST_OHM = 1e-4;
+    private static final double MOST_OHM = 1e10;
+    private static final int A_DECADE = 12;
+    private static final int HALVINGS = 50;
+
+    /** What is entered at a step. */
+    enum AheadKind {
+        /** A reading of resistance, or a tone where that is an answer. */
+        READING,
+        /** Nothing, or a note: it is done, or as it should be. */
+        WORDS,
+        /** Something that only the page with its network can ask. */
+        OTHER
+    }
+
+    /**
+     * A step.
+     *
+     * @param touch which entry of the step the next one will be
+     * @param say the step as it is said aloud
+     * @param said the verdicts of answers without a figure: {@code tone}, {@code silent}, {@code over}
+     * @param bands the verdicts of figures, each up to a resistance; the last has no end
+     */
+    record AheadStep(
+            StepForm form,
+            int touch,
+            String sentence,
+            String why,
+            String say,
+            AheadKind kind,
+            Map<String, Said> said,
+            List<VerdictBand> bands) {}
+
+    /** A verdict: its state stroke and its word. */
+    record Said(String state, String word) {
+        private static Said of(Judgement judgement) {
+            return new Said(
+                    StepState.of(judgement.verdict()).code(),
+                    judgement.verdict().word());
+        }
+    }
+
+    /** A verdict of every figure up to a resistance in ohms, itself not included. */
+    record VerdictBand(double upToOhm, Said said) {}
+
+    static Ahead of(RunSnapshot run, Speech speech, Locale locale) {
+        TestRun job = run.job();
+        List<AheadStep> steps = job.undone()
+                .limit(MOST)
+                .map(step -> step(job, step, speech, locale))
+                .toList();
+        return new Ahead(run.pulse(), job.conditions().meter().oneIsOverRange(), steps);
+    }
+
+    private static AheadStep step(TestRun job, TestStep step, Speech speech, Locale locale) {
+        AheadKind kind = kind(step);
+        StepViews.StepWords words = StepViews.words(job, step);
+        return new AheadStep(
+                StepForm.of(step),
+                job.nextTouch(step),
+                words.sentence(),
+                words.why(),
+                speech.say(step, words.sentence(), locale),
+                kind,
+                kind == AheadKind.READING ? said(job, step) : Map.of(),
+                kind == AheadKind.READING ? bands(job, step) : List.of());
+    }
+
+    private static AheadKind kind(TestStep step) {
+        return step.fold(
+                probes -> AheadKind.READING,
+                touch -> touch.isUnderVoltage() ? AheadKind.OTHER : AheadKind.READING,
+                act -> act.deed().answer() == ManualAction.AnswerKind.WORDS
+                                && act.deed() != ManualAction.COMPLAINT
+                                && act.deed() != ManualAction.FUNCTION
+                        ? AheadKind.WORDS
+                        : AheadKind.OTHER);
+    }
+
+    private static Map<String, Said> said(TestRun job, TestStep step) {
+        Map<String, Said> said = new TreeMap<>();
+        said.put("tone", Said.of(job.judge(step, new MeterReading.Tone())));
+        said.put("silent", Said.of(job.judge(step, new MeterReading.Silent())));
+        said.put("over", Said.of(job.judge(step, new MeterReading.OverRange())));
+        return said;
+    }
+
+    private static Said at(TestRun job, TestStep step, double ohm) {
+        return Said.of(job.judge(step, MeterReading.Value.ohms(ohm)));
+    }
+
+    private static List<VerdictBand> bands(TestRun job, TestStep step) {
+        List<VerdictBand> bands = new ArrayList<>();
+        double before = 0;
+        Said said = at(job, step, 0);
+        int points = (int) Math.round(A_DECADE * Math.log10(MOST_OHM / LEAST_OHM));
+        for (int i = 0; i <= points; i++) {
+            double ohm = LEAST_OHM * Math.pow(10, (double) i / A_DECADE);
+            Said here = at(job, step, ohm);
+            while (!here.equals(said)) { // several may end between two points of the scale
+                before = change(job, step, before, ohm, said);
+                bands.add(new VerdictBand(before, said));
+                said = at(job, step, before);
+            }
+            before = ohm;
+        }
+        bands.add(new VerdictBand(Double.MAX_VALUE, said));
+        return bands;
+    }
+
+    /** Where a verdict ends between two figures, to the last bit that matters. */
+    private static double change(TestRun job, TestStep step, double from, double to, Said said) {
+        double low = from;
+        double high = to;
+        for (int i = 0; i < HALVINGS; i++) {
+            double middle = (low + high) / 2;
+            if (at(job, step, middle).equals(said)) {
+                low = middle;
+            } else {
+                high = middle;
+            }
+        }
+        return high;
+    }
+}

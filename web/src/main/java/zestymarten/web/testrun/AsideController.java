@@ -1,0 +1,165 @@
+package zestymarten.web.testrun;
+
+import java.nio.charset.StandardCharsets;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriUtils;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.Entry;
+import zestymarten.core.testrun.RecordedSymptoms;
+import zestymarten.core.testrun.TestRun;
+import zestymarten.web.platform.Refused;
+
+/** What is told beside the steps of a run: the complaint, a repair, the ledger. */
+@Controller
+@RequestMapping("/runs/{id}")
+class AsideController {
+    private static final int LONGEST_SET = 60;
+
+    private final TestRuns runs;
+
+    AsideController(TestRuns runs) {
+        this.runs = runs;
+    }
+
+    /** A function of the machine with what was told of it. */
+    record FunctionView(String name, String field, String told) {}
+
+    @GetMapping("/complaint")
+    String complaint(@PathVariable long id, Model model) {
+        RunSnapshot run = runs.find(id);
+        model.addAttribute("run", run);
+        model.addAttribute("words", RecordedSymptoms.words());
+        model.addAttribute("functions", functions(run.job()));
+        model.addAttribute("token", UUID.randomUUID());
+        return "testrun/complaint";
+    }
+
+    private static List<FunctionView> functions(TestRun job) {
+        List<FunctionView> views = new ArrayList<>();
+        for (String function : job.plan().functions()) {
+            views.add(new FunctionView(function, "f" + views.size(), told(job, function)));
+        }
+        return views;
+    }
+
+    private static String told(TestRun job, String function) {
+        List<Entry> told = job.standing(new TestStep.ManualStep(ManualAction.COMPLAINT, function));
+        return told.isEmpty() ? RecordedSymptoms.words().get(0) : job.told(told.get(told.size() - 1));
+    }
+
+    /** Keeps what changed; the token of the form makes it harmless to send it twice. */
+    @PostMapping("/complaint")
+    String tell(
+            @PathVariable long id, @RequestParam UUID token, @RequestParam Map<String, String> answers, Principal who) {
+        TestRun job = runs.find(id).job();
+        for (FunctionView function : functions(job)) {
+            String word = answers.getOrDefault(function.field(), function.told());
+            if (!word.equals(function.told())) {
+                TestStep step = new TestStep.ManualStep(ManualAction.COMPLAINT, function.name());
+                runs.enter(id, sent(token, step, job.nextTouch(step), word), who.getName());
+            }
+        }
+        return "redirect:/runs/" + id;
+    }
+
+    private static TestRuns.Sent sent(UUID token, TestStep step, int touch, String words) {
+        UUID entry = UUID.nameUUIDFromBytes((token + " " + step).getBytes(StandardCharsets.UTF_8));
+        return new TestRuns.Sent(entry, step, touch, words, OptionalInt.empty());
+    }
+
+    /** A repair, with the readings of what remains of a broken wire where they were taken for it. */
+    @PostMapping("/repairs")
+    String mend(
+            @PathVariable long id,
+            @RequestParam UUID token,
+            @RequestParam String subject,
+            @RequestParam Entry.Way way,
+            @RequestParam(defaultValue = "") String cause,
+            @RequestParam(defaultValue = "") String prevention,
+            @RequestParam(defaultValue = "") String spare,
+            @RequestParam(defaultValue = "") String colour,
+            @RequestParam(defaultValue = "") List<String> length,
+            @RequestParam(name = "length_ohm", defaultValue = "") List<String> lengthOhm,
+            Principal who) {
+        List<TestRuns.Sent> remains = new ArrayList<>();
+        TestRun job = runs.find(id).job();
+        for (int i = 0; i < Math.min(length.size(), lengthOhm.size()); i++) {
+            if (!lengthOhm.get(i).isBlank()) {
+                TestStep remaining = new TestStep.ManualStep(ManualAction.REMAINING, length.get(i));
+                remains.add(sent(token, remaining, job.nextTouch(remaining), lengthOhm.get(i)));
+            }
+        }
+        String carries = way == Entry.Way.SPARE ? spare : "";
+        String both = carries.isEmpty() ? subject : subject + " " + carries;
+        TestStep step = new TestStep.ManualStep(ManualAction.MENDED, both);
+        int touch = job.nextTouch(step);
+        Entry.Content.Repair repair =
+                new Entry.Content.Repair(way, cause.strip(), prevention.strip(), carries, colour.strip());
+        boolean kept = runs.repair(id, remains, sent(token, step, touch, ""), repair, who.getName());
+        return "redirect:/runs/" + id + (kept ? "" : "/diagnosis");
+    }
+
+    /** What changes how everything after it is read: other clips, a meter that drifts, shorts by halves, the purpose. */
+    @PostMapping("/asides")
+    String aside(
+            @PathVariable long id,
+            @RequestParam UUID token,
+            @RequestParam ManualAction deed,
+            @RequestParam(defaultValue = "") String what,
+            Principal who) {
+        String subject = what.strip();
+        boolean set = deed == ManualAction.ACCESSORIES;
+        boolean purpose = deed == ManualAction.PURPOSE;
+        if (!set && !purpose && deed != ManualAction.WANDERS && deed != ManualAction.HALVES) {
+            throw new Refused("", "The page sent something that cannot be entered beside the steps. Reload it.");
+        }
+        if (set && (subject.isEmpty() || subject.length() > LONGEST_SET)) {
+            throw new Refused("", "Say in a few words which clips, pins or extension are on the meter now.");
+        }
+        TestStep step = new TestStep.ManualStep(deed, set ? subject : "");
+        int touch = runs.find(id).job().nextTouch(step);
+        runs.enter(id, sent(token, step, touch, purpose ? subject : ""), who.getName());
+        return "redirect:/runs/" + id;
+    }
+
+    /** Another part is to be tried in the place of one. */
+    @PostMapping("/substitutes")
+    String substitute(
+            @PathVariable long id,
+            @RequestParam UUID token,
+            @RequestParam String part,
+            @RequestParam String minutes,
+            Principal who) {
+        TestStep step = new TestStep.ManualStep(ManualAction.SUBSTITUTE, part.strip());
+        int touch = runs.find(id).job().nextTouch(step);
+        runs.enter(id, sent(token, step, touch, minutes.strip()), who.getName());
+        String first = UriUtils.encodeQueryParam(part.strip(), StandardCharsets.UTF_8);
+        return "redirect:/runs/" + id + "?stage=REPAIR&question=" + ManualAction.REPLUGGED + "&subject=" + first;
+    }
+
+    /** Something that was opened, taken off or tied, and has to be put back. */
+    @PostMapping("/ledger")
+    String open(@PathVariable long id, @RequestParam UUID token, @RequestParam String what, Principal who) {
+        String subject = what.strip();
+        if (subject.isEmpty() || subject.length() > 80) {
+            throw new Refused("", "Enter in a few words what was opened, removed or linked.");
+        }
+        TestStep step = new TestStep.ManualStep(ManualAction.OPENED, subject);
+        int touch = runs.find(id).job().nextTouch(step);
+        runs.enter(id, sent(token, step, touch, ""), who.getName());
+        return "redirect:/runs/" + id;
+    }
+}

@@ -1,0 +1,83 @@
+package zestymarten.web.testrun;
+
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.limit.Learnt;
+import zestymarten.core.quantity.Ohms;
+import zestymarten.core.testrun.Learner;
+import zestymarten.web.platform.AuditEvent;
+import zestymarten.web.platform.Refused;
+
+/** What good units of a wiring teach about it, for wires of which nothing else says what they may read. */
+@Service
+class Learning {
+    private static final int MOST_UNITS = 30;
+    private static final int BATCH = 1000;
+
+    private final LearntMapper mapper;
+    private final TestRuns runs;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+
+    Learning(LearntMapper mapper, TestRuns runs, ApplicationEventPublisher events, Clock clock) {
+        this.mapper = mapper;
+        this.events = events;
+        this.runs = runs;
+        this.clock = clock;
+    }
+
+    /** What the good units of a wiring teach now, by conductor; nothing is kept. */
+    @Transactional(readOnly = true)
+    public Map<String, Learnt> taught(long assemblyId) {
+        return Learner.of(runs.all(mapper.goodRuns(assemblyId, MOST_UNITS)).stream()
+                .map(RunSnapshot::job)
+                .toList());
+    }
+
+    /** What is in force for a wiring: learnt before, and used by every run that starts from now on. */
+    @Transactional(readOnly = true)
+    public Map<String, Learnt> inForce(long assemblyId) {
+        Long latest = mapper.latest(assemblyId);
+        return latest == null ? Map.of() : read(mapper.wires(latest));
+    }
+
+    static Map<String, Learnt> read(List<LearntWire> wires) {
+        Map<String, Learnt> learnt = new LinkedHashMap<>();
+        wires.forEach(each -> learnt.put(
+                each.conductorId(), new Learnt(each.units(), Ohms.of(each.meanOhm()), Ohms.of(each.spreadOhm()))));
+        return learnt;
+    }
+
+    /**
+     * Puts in force what the good units teach now.
+     *
+     * @throws Refused if there are too few of them
+     */
+    @Transactional
+    public void learn(long assemblyId, String by) {
+        Map<String, Learnt> taught = taught(assemblyId);
+        if (taught.isEmpty()) {
+            throw new Refused("", "No wire was measured on three good units yet. Test more of them first.");
+        }
+        long id = mapper.insert(assemblyId, by, clock.instant());
+        List<LearntWire> wires = taught.entrySet().stream()
+                .map(each -> new LearntWire(
+                        each.getKey(),
+                        each.getValue().units(),
+                        each.getValue().meanOhm().value(),
+                        each.getValue().spreadOhm().value()))
+                .toList();
+        for (int first = 0; first < wires.size(); first += BATCH) {
+            mapper.insertWires(id, wires.subList(first, Math.min(wires.size(), first + BATCH)));
+        }
+        events.publishEvent(new AuditEvent(
+                AuditEvent.AuditKind.LIMITS,
+                "assembly " + assemblyId,
+                "learnt limits of " + wires.size() + " wires applied"));
+    }
+}

@@ -1,0 +1,95 @@
+package zestymarten.web.testrun;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.web.platform.Refused;
+
+/**
+ * A step as it travels between page, server and table; each part is empty where it does not apply.
+ *
+ * @param question of the joined probes, or the deed
+ * @param subject what a deed concerns
+ * @param ties groups of tied terminals, separated by semicolons, their terminals by spaces
+ */
+record StepForm(String stage, String question, String subject, String black, String red, String state, String ties) {
+    private static final int PARTS = 7;
+
+    static StepForm of(TestStep step) {
+        return step.fold(
+                probes -> new StepForm(probes.stage().name(), probes.question().name(), "", "", "", "", ""),
+                touch -> new StepForm(
+                        touch.stage().name(),
+                        "",
+                        "",
+                        touch.black().name(),
+                        touch.red().name(),
+                        touch.state(),
+                        written(touch.ties())),
+                act -> new StepForm(act.stage().name(), act.deed().name(), act.subject(), "", "", "", ""));
+    }
+
+    /** All parts in one text, as a grid sends them. */
+    String key() {
+        return String.join("\t", stage, question, subject, black, red, state, ties);
+    }
+
+    /** The parts of such a text; refused if they are not seven. */
+    static StepForm of(String key) {
+        String[] parts = key.split("\t", -1);
+        if (parts.length != PARTS) {
+            throw new Refused("", "The page sent a step that does not exist. Reload it.");
+        }
+        return new StepForm(parts[0], parts[1], parts[2], parts[3], parts[4], parts[5], parts[6]);
+    }
+
+    private static String written(List<List<Terminal>> ties) {
+        return ties.stream()
+                .map(tie -> tie.stream().map(Terminal::name).collect(Collectors.joining(" ")))
+                .collect(Collectors.joining(";"));
+    }
+
+    /** The step that is meant; refused if it is none. */
+    TestStep step() {
+        try {
+            if (question.isEmpty()) {
+                return new TestStep.Measurement(
+                        Stage.valueOf(stage), Terminal.of(black), Terminal.of(red), state, read(ties));
+            }
+            return question.equals("TONE") || question.equals("OHMS")
+                    ? new TestStep.LeadCheck(Stage.valueOf(stage), TestStep.LeadCheck.LeadQuestion.valueOf(question))
+                    : new TestStep.ManualStep(ManualAction.valueOf(question), subject);
+        } catch (IllegalArgumentException e) {
+            throw new Refused("", "The page sent a step that does not exist. Reload it; what you typed was not saved.");
+        }
+    }
+
+    private static List<List<Terminal>> read(String ties) {
+        return ties.isEmpty()
+                ? List.of()
+                : Arrays.stream(ties.split(";", -1))
+                        .map(tie -> Arrays.stream(tie.split(" ", -1))
+                                .map(Terminal::of)
+                                .toList())
+                        .toList();
+    }
+
+    /** A terminal by its name; refused if no terminal can be called so. */
+    static Terminal terminal(String name) {
+        try {
+            return Terminal.of(name.strip());
+        } catch (IllegalArgumentException e) {
+            throw new Refused("", String.valueOf(e.getMessage()));
+        }
+    }
+
+    /** The step that is meant, if any is named. */
+    Optional<TestStep> named() {
+        return stage.isEmpty() ? Optional.empty() : Optional.of(step());
+    }
+}

@@ -1,0 +1,239 @@
+package zestymarten.web.testrun;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.limit.InsulationRule;
+import zestymarten.core.limit.WithstandRule;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.Problem;
+import zestymarten.core.quantity.ReadingParser;
+import zestymarten.core.testplan.Moisture;
+import zestymarten.core.testplan.Order;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.web.platform.Refused;
+
+/**
+ * How a run goes about its unit, as the fields of a form; and the fields that say a way that is known.
+ *
+ * @param fields by their names; what is not there is empty
+ */
+public record TestOptionsForm(Map<String, String> fields) {
+    /** The fields that say an approach. */
+    public static final Set<String> NAMES = Set.of(
+            "method",
+            "in_place",
+            "quick",
+            "test_v",
+            "least",
+            "least_by",
+            "moisture",
+            "withstand_v",
+            "withstand_hz",
+            "withstand_pf",
+            "withstand_ma",
+            "withstand_s",
+            "order",
+            "first");
+
+    private static final double PICO = 1e-12;
+    private static final double MILLI = 1e-3;
+
+    /** The fields that say a known approach. */
+    static TestOptionsForm of(TestOptions approach) {
+        Optional<WithstandRule> withstand = approach.withstand();
+        return new TestOptionsForm(Map.ofEntries(
+                Map.entry("method", approach.method().code()),
+                Map.entry("in_place", String.valueOf(approach.inPlace())),
+                Map.entry("quick", String.valueOf(approach.quick())),
+                Map.entry(
+                        "test_v",
+                        approach.insulation().map(each -> figure(each.testV())).orElse("")),
+                Map.entry(
+                        "least",
+                        approach.insulation().map(TestOptionsForm::least).orElse("")),
+                Map.entry("least_by", leastBy(approach.insulation())),
+                Map.entry("moisture", approach.moisture().code()),
+                Map.entry(
+                        "withstand_v",
+                        withstand.map(each -> figure(each.volts())).orElse("")),
+                Map.entry(
+                        "withstand_hz",
+                        withstand.map(each -> figure(each.hertz(), 1)).orElse("50")),
+                Map.entry(
+                        "withstand_pf",
+                        withstand
+                                .map(each -> figure(each.faradPerMetre(), PICO))
+                                .orElse("")),
+                Map.entry(
+                        "withstand_ma",
+                        withstand.map(each -> figure(each.mostA() / MILLI)).orElse("1")),
+                Map.entry(
+                        "withstand_s",
+                        withstand.map(each -> figure(each.seconds())).orElse("60")),
+                Map.entry(
+                        "order",
+                        approach.order().movable().stream().map(Stage::name).collect(Collectors.joining(" "))),
+                Map.entry("first", String.join(" ", approach.order().first()))));
+    }
+
+    private static String leastBy(Optional<InsulationRule> rule) {
+        return rule.isPresent() && rule.get().leastOhm().isPresent()
+                ? "figure"
+                : rule.isPresent() && rule.get().megohmKm().isPresent() ? "length" : "standard";
+    }
+
+    private static String least(InsulationRule rule) {
+        return rule.leastOhm().isPresent() ? figure(rule.leastOhm(), 1e6) : figure(rule.megohmKm(), 1);
+    }
+
+    private static String figure(double value) {
+        return EngineeringFormat.figure(value);
+    }
+
+    private static String figure(OptionalDouble value, double unit) {
+        return value.isPresent() ? EngineeringFormat.figure(value.getAsDouble() / unit) : "";
+    }
+
+    /** What a field says; empty if it is not there. */
+    public String field(String name) {
+        return fields.getOrDefault(name, "").strip();
+    }
+
+    /** The stages in the order of the form, with their titles. */
+    public List<Stage> stages() {
+        return Arrays.stream(field("order").split(" ")).map(Stage::valueOf).toList();
+    }
+
+    /**
+     * The approach that the fields say.
+     *
+     * @param assembly whose wires may come first
+     * @param problems gains what makes no sense
+     */
+    Optional<TestOptions> approach(Assembly assembly, List<Problem> problems) {
+        int before = problems.size();
+        String code = field("method").isEmpty() ? TestMethod.BOTH_ENDS.code() : field("method");
+        Optional<TestMethod> method = TestMethod.of(code).filter(each -> each != TestMethod.INSULATION);
+        if (method.isEmpty()) {
+            problems.add(
+                    new Problem("method", "“" + code + "” is not accepted; expected a way of testing from the list."));
+        }
+        Optional<InsulationRule> insulation = insulation(problems);
+        Optional<WithstandRule> withstand = withstand(problems);
+        Optional<Moisture> moisture = Stream.of(Moisture.values())
+                .filter(each -> each.code().equals(field("moisture")))
+                .findFirst();
+        Optional<Order> order = order(assembly, problems);
+        if (problems.size() > before) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new TestOptions(
+                    method.orElseThrow(),
+                    field("in_place").equals("true"),
+                    field("quick").equals("true"),
+                    insulation,
+                    moisture.orElse(Moisture.NONE),
+                    withstand,
+                    order.orElse(Order.USUAL)));
+        } catch (IllegalArgumentException e) {
+            problems.add(new Problem("method", String.valueOf(e.getMessage())));
+            return Optional.empty();
+        }
+    }
+
+    /** The same, refused with every problem where it makes no sense. */
+    public TestOptions approach(Assembly assembly) {
+        List<Problem> problems = new ArrayList<>();
+        return approach(assembly, problems).orElseThrow(() -> new Refused(problems));
+    }
+
+    private Optional<InsulationRule> insulation(List<Problem> problems) {
+        OptionalDouble volts = number("test_v", "volts DC, 1 to 5000, or nothing for no test", 5000, problems);
+        if (volts.isEmpty()) {
+            return Optional.empty();
+        }
+        String by = field("least_by");
+        boolean asked = by.equals("figure") || by.equals("length");
+        OptionalDouble least = asked
+                ? number("least", by.equals("figure") ? "megohm, such as 100" : "megohm·km, such as 20", 1e6, problems)
+                : OptionalDouble.empty();
+        if (asked && least.isEmpty()) {
+            problems.add(new Problem("least", "Read nothing; expected the minimum insulation resistance."));
+            return Optional.empty();
+        }
+        return Optional.of(new InsulationRule(
+                volts.getAsDouble(),
+                by.equals("figure") ? OptionalDouble.of(least.orElse(0) * 1e6) : OptionalDouble.empty(),
+                by.equals("length") ? least : OptionalDouble.empty()));
+    }
+
+    private Optional<WithstandRule> withstand(List<Problem> problems) {
+        int before = problems.size();
+        OptionalDouble volts = number("withstand_v", "volts, 1 to 20 000, or nothing for no test", 20_000, problems);
+        if (volts.isEmpty()) {
+            return Optional.empty();
+        }
+        OptionalDouble hertz = number("withstand_hz", "hertz up to 400, or nothing for DC", 400, problems);
+        OptionalDouble pico = number("withstand_pf", "picofarad per metre, or nothing", 1e6, problems);
+        OptionalDouble most = number("withstand_ma", "milliampere up to 1000", 1000, problems);
+        OptionalDouble seconds = number("withstand_s", "seconds up to 3600", 3600, problems);
+        if (most.isEmpty() || seconds.isEmpty()) {
+            problems.add(
+                    new Problem("withstand_ma", "A withstand test needs the maximum leakage and how long it is held."));
+        }
+        return problems.size() > before
+                ? Optional.empty()
+                : Optional.of(new WithstandRule(
+                        volts.getAsDouble(),
+                        hertz,
+                        pico.isPresent() ? OptionalDouble.of(pico.getAsDouble() * PICO) : OptionalDouble.empty(),
+                        most.orElse(0) * MILLI,
+                        seconds.orElse(0)));
+    }
+
+    /** A bare figure above 0; nothing is no figure, anything else a problem. */
+    private OptionalDouble number(String name, String expected, double most, List<Problem> problems) {
+        String typed = field(name).toUpperCase(Locale.ROOT).replaceAll(" ?(V|HZ|MA|S)$", "");
+        if (typed.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        boolean figure = new ReadingParser(false).understand(typed) instanceof MeterReading.Value value
+                && value.value() > 0
+                && value.value() <= most;
+        if (!figure) {
+            problems.add(new Problem(name, "“" + field(name) + "” is not accepted; expected " + expected + "."));
+            return OptionalDouble.empty();
+        }
+        return new ReadingParser(false).understand(typed).figure();
+    }
+
+    private Optional<Order> order(Assembly assembly, List<Problem> problems) {
+        List<String> first = ApproachRow.words(field("first"));
+        Set<String> wires = assembly.conductors().stream().map(Conductor::id).collect(Collectors.toSet());
+        first.stream()
+                .filter(each -> !wires.contains(each))
+                .forEach(each -> problems.add(new Problem(
+                        "first", "“" + each + "” is not accepted; expected wires of this assembly, such as W3 W7.")));
+        try {
+            List<Stage> stages = field("order").isEmpty() ? Order.MOVABLE : stages();
+            return Optional.of(new Order(stages, first));
+        } catch (IllegalArgumentException e) {
+            problems.add(new Problem("order", String.valueOf(e.getMessage())));
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,610 @@
+package zestymarten.web.testrun;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.finding.Finding;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.limit.Learnt;
+import zestymarten.core.meter.LeadPolicy;
+import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.network.Nets;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Purpose;
+import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testplan.Tool;
+import zestymarten.core.testrun.EffortModel;
+import zestymarten.core.testrun.Entry;
+import zestymarten.core.testrun.PlanEstimate;
+import zestymarten.core.testrun.RunFinding;
+import zestymarten.core.testrun.RunOutcome;
+import zestymarten.core.testrun.StepState;
+import zestymarten.core.testrun.TestRun;
+import zestymarten.web.assembly.Assemblies;
+import zestymarten.web.assembly.Revision;
+import zestymarten.web.platform.Conflict;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.unit.UnitRow;
+import zestymarten.web.unit.Units;
+
+/** Runs: started, entered into, taken back from, ended. Every decision is the core's; here they are made to last. */
+@Service
+public class TestRuns {
+    /** Runs on one page of a list. */
+    public static final int PAGE = 50;
+
+    /** Later than any run ends: the beginning of a list of them. */
+    public static final Instant ALL = Instant.parse("9999-01-01T00:00:00Z");
+
+    private static final int LONGEST_REASON = 200;
+    private static final int LONGEST_WORDS = 500;
+    private static final int LONGEST_COLOUR = 40;
+    private static final int MOST_TIED = 200;
+
+    /** What an account begins with that has not tested yet: a plain meter at room temperature. */
+    public static final TestConditions USUAL = new TestConditions(
+            20,
+            new MeterProfile("bench meter", 0.008, 0.01, 30, false, 20e6),
+            OptionalDouble.empty(),
+            LeadPolicy.FULL,
+            false,
+            TestConditions.JOINED_BELOW_OHM);
+
+    private final RunMapper mapper;
+    private final LearntMapper learnt;
+    private final Assemblies wirings;
+    private final Units units;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+    private final Cache<DesignKey, Design> designs = Caffeine.newBuilder()
+            .maximumWeight(100_000)
+            .weigher(TestRuns::weight)
+            .build();
+
+    private final DerivedJobs derived;
+
+    private record DesignKey(long revisionId, double ambientC, long learntId) {}
+
+    private static final long NOTHING_LEARNT = 0;
+
+    TestRuns(
+            RunMapper mapper,
+            LearntMapper learnt,
+            Assemblies wirings,
+            Units units,
+            ApplicationEventPublisher events,
+            DerivedJobs derived,
+            Clock clock) {
+        this.mapper = mapper;
+        this.learnt = learnt;
+        this.wirings = wirings;
+        this.units = units;
+        this.events = events;
+        this.derived = derived;
+        this.clock = clock;
+    }
+
+    /** The same runs by another clock, for callers that hold a transaction and tell of the past. */
+    public TestRuns withClock(Clock other) {
+        return new TestRuns(mapper, learnt, wirings, units, events, derived, other);
+    }
+
+    private static int weight(DesignKey key, Design design) {
+        return 10 + design.assembly().conductors().size();
+    }
+
+    /**
+     * What was sent for a step.
+     *
+     * @param id made by the sender; sending it again changes nothing
+     * @param touch which touch of the step the sender believes it to be
+     * @param typed the reading, the words or the reason
+     * @param meaning which of the offered meanings was chosen, where there was a question
+     * @param where along the wire it happened; empty where that was not asked
+     */
+    public record Sent(UUID id, TestStep step, int touch, String typed, OptionalInt meaning, String where) {
+        public Sent(UUID id, TestStep step, int touch, String typed, OptionalInt meaning) {
+            this(id, step, touch, typed, meaning, "");
+        }
+    }
+
+    /** What became of it: kept, or a question to answer first. */
+    public sealed interface EntryAnswer {
+        record EntryKept(RunSnapshot run, Entry entry) implements EntryAnswer {}
+
+        record MeaningQuestion(MeterReading.Ambiguous ambiguous) implements EntryAnswer {}
+    }
+
+    /**
+     * Starts a run on the newest revision of a wiring, or finds the one that is under way on that unit.
+     *
+     * @throws Refused if the unit was scrapped, or has too many ends to tie
+     */
+    @Transactional
+    public long start(long assemblyId, String serial, TestConditions conditions, TestOptions approach, String by) {
+        UnitRow unit = units.takeToTheBench(assemblyId, serial);
+        Revision revision = wirings.ofUnit(unit.id()).orElseGet(() -> wirings.latest(assemblyId));
+        mustBeTied(revision, approach);
+        Long open = mapper.openRunOf(unit.id());
+        if (open != null) {
+            return open;
+        }
+        if (unit.state().equals("scrapped")) {
+            throw new Refused("serial", "Unit " + unit.serial() + " was scrapped and is not tested any more.");
+        }
+        units.setState(unit.id(), "on the bench");
+        MeterProfile meter = conditions.meter();
+        ApproachRow row = ApproachRow.of(approach);
+        return mapper.insert(
+                new RunRow(
+                        0,
+                        assemblyId,
+                        unit.id(),
+                        revision.id(),
+                        unit.serial(),
+                        conditions.ambientC(),
+                        meter.name(),
+                        meter.accuracy(),
+                        meter.resolutionOhm(),
+                        meter.toneBelowOhm(),
+                        meter.oneIsOverRange(),
+                        meter.topOhm(),
+                        meter.rangesOhm().stream().map(String::valueOf).collect(Collectors.joining(" ")),
+                        conditions.policy().code(),
+                        conditions.guarded(),
+                        row,
+                        learnt.latest(assemblyId),
+                        by,
+                        clock.instant(),
+                        null,
+                        null,
+                        null),
+                row);
+    }
+
+    /** The test that is under way on a unit of an assembly, by its serial; empty where there is none. */
+    @Transactional(readOnly = true)
+    public Optional<RunSnapshot> underWay(long assemblyId, String serial) {
+        return Optional.ofNullable(mapper.openRunAt(assemblyId, serial.strip())).map(this::find);
+    }
+
+    /** The same for a purpose, which a test that is under way on that unit takes over. */
+    @Transactional
+    public long start(
+            long assemblyId,
+            String serial,
+            TestConditions conditions,
+            TestOptions approach,
+            Purpose purpose,
+            String by) {
+        long id = start(assemblyId, serial, conditions, approach, by);
+        TestRun job = find(id).job();
+        if (job.purpose() != purpose) {
+            TestStep step = new TestStep.ManualStep(ManualAction.PURPOSE, "");
+            String said = purpose == Purpose.RETEST ? retest(find(id)) : purpose.code();
+            enter(id, new Sent(UUID.randomUUID(), step, job.nextTouch(step), said, OptionalInt.empty()), by);
+        }
+        return id;
+    }
+
+    /** A retest of what the last test of the unit has found. */
+    private String retest(RunSnapshot run) {
+        String found = lastOf(run.unitId(), 1).stream()
+                .flatMap(last -> last.job().findings().stream())
+                .map(RunFinding::finding)
+                .flatMap(finding -> finding.named().stream())
+                .distinct()
+                .collect(Collectors.joining(" "));
+        if (found.isEmpty()) {
+            throw new Refused(
+                    "purpose",
+                    "The last test of " + run.serial()
+                            + " has found nothing, or there is none. Choose Test everything, or Find" + " the fault.");
+        }
+        return Purpose.RETEST.code() + " " + found;
+    }
+
+    /** The ways in which the newest revision of a wiring can be tested, at the given prices. */
+    @Transactional(readOnly = true)
+    public List<PlanEstimate> offers(long assemblyId, EffortModel.Pace pace, Set<Tool> tools) {
+        Design design = design(wirings.latest(assemblyId), USUAL.ambientC(), NOTHING_LEARNT);
+        boolean few = design.nets().all().size() <= MOST_TIED;
+        return Stream.of(TestMethod.values())
+                .filter(method -> method != TestMethod.INSULATION && (few || !method.needsTies()))
+                .map(method -> new TestOptions(method, false, true, OptionalDouble.empty()))
+                .map(approach -> PlanEstimate.of(design, approach, USUAL, pace, tools))
+                .toList();
+    }
+
+    /** The job that a kept plan would be on a good unit of the newest revision. */
+    @Transactional(readOnly = true)
+    public TestRun planned(long assemblyId, KeptPlan plan) {
+        Long taught = learnt.latest(assemblyId);
+        Design design = design(wirings.latest(assemblyId), USUAL.ambientC(), taught == null ? NOTHING_LEARNT : taught);
+        return TestRun.of(design, plan.approach().approach(), USUAL, List.of());
+    }
+
+    private static void mustBeTied(Revision revision, TestOptions approach) {
+        int nets = Nets.of(revision.assembly()).all().size();
+        boolean ties = approach.method().needsTies() || approach.insulation().isPresent();
+        if (ties && nets > MOST_TIED) {
+            throw new Refused(
+                    "method",
+                    "This assembly has " + nets + " nets; at most " + MOST_TIED
+                            + " can be linked together. Choose each to each, without an insulation test.");
+        }
+    }
+
+    /** The conditions that this account tested under last, to begin the next run with. */
+    @Transactional(readOnly = true)
+    public Optional<TestConditions> lastConditions(String by) {
+        return Optional.ofNullable(mapper.lastOf(by)).map(RunRow::conditions);
+    }
+
+    @Transactional(readOnly = true)
+    public RunSnapshot find(long id) {
+        RunRow row = mapper.find(id);
+        if (row == null) {
+            throw new NotFound("There is no test number " + id + ".");
+        }
+        return derived.get(id, mapper.pulse(id)).map(job -> run(row, job)).orElseGet(() -> {
+            RunSnapshot run =
+                    run(row, mapper.entries(id).stream().map(EntryRows::entry).toList());
+            derived.put(id, run.pulse(), run.job());
+            return run;
+        });
+    }
+
+    /** Several runs at once, in the order of their numbers; a fixed number of queries. */
+    @Transactional(readOnly = true)
+    public List<RunSnapshot> all(List<Long> ids) {
+        if (ids.isEmpty()) {
+            return List.of();
+        }
+        Map<Long, List<Entry>> entries = mapper.entriesOf(ids).stream()
+                .collect(Collectors.groupingBy(
+                        RunEntryRow::runId,
+                        Collectors.mapping(each -> EntryRows.entry(each.entry()), Collectors.toList())));
+        return mapper.findAll(ids).stream()
+                .map(row -> run(row, entries.getOrDefault(row.id(), List.of())))
+                .toList();
+    }
+
+    /** The last tests of a unit that were ended, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<RunSnapshot> lastOf(long unitId, int most) {
+        return all(mapper.lastOfUnit(unitId, most));
+    }
+
+    private RunSnapshot run(RunRow row, List<Entry> entries) {
+        long taught = row.learntId() == null ? NOTHING_LEARNT : row.learntId();
+        Design design = design(wirings.revision(row.revisionId()), row.ambientC(), taught);
+        return run(row, TestRun.of(design, row.approach().approach(), row.conditions(), entries));
+    }
+
+    private RunSnapshot run(RunRow row, TestRun job) {
+        Revision revision = wirings.revision(row.revisionId());
+        Optional<RunSnapshot.RunEnd> end = row.outcome() == null
+                ? Optional.empty()
+                : Optional.of(new RunSnapshot.RunEnd(
+                        RunOutcome.valueOf(row.outcome()),
+                        Objects.requireNonNull(row.endedBy()),
+                        Objects.requireNonNull(row.endedAt())));
+        return new RunSnapshot(
+                row.id(),
+                row.unitId(),
+                row.serial(),
+                revision,
+                job,
+                row.startedBy(),
+                row.startedAt(),
+                pulse(job, end),
+                end);
+    }
+
+    private static String pulse(TestRun job, Optional<RunSnapshot.RunEnd> end) {
+        return job.entries().size() + "." + job.takenBack() + "." + (end.isPresent() ? 1 : 0);
+    }
+
+    /** Whether anything has changed since a run had that pulse. Costs one small query. */
+    @Transactional(readOnly = true)
+    public boolean hasChanged(long id, String pulse) {
+        return !pulse.equals(mapper.pulse(id));
+    }
+
+    /** A revision made ready for one temperature. */
+    private Design design(Revision revision, double ambientC, long taught) {
+        return designs.get(
+                new DesignKey(revision.id(), ambientC, taught),
+                any -> Design.of(revision.assembly(), ambientC, learnt(taught)));
+    }
+
+    private Map<String, Learnt> learnt(long taught) {
+        return taught == NOTHING_LEARNT ? Map.of() : Learning.read(learnt.wires(taught));
+    }
+
+    /**
+     * Keeps a reading, or asks what it means.
+     *
+     * @throws Refused if it is no reading
+     * @throws Conflict if the step was recorded meanwhile, or is not part of the run any more
+     */
+    @Transactional
+    public EntryAnswer enter(long runId, Sent sent, String by) {
+        return once(runId, sent, run -> {
+            if (takesWords(sent.step())) {
+                mustBeAccepted((TestStep.ManualStep) sent.step(), sent.typed().strip());
+                return keep(run, sent, new Entry.Content.Done(words(sent.typed(), LONGEST_WORDS)), by);
+            }
+            MeterReading understood = run.job().understand(sent.step(), sent.typed());
+            if (understood instanceof MeterReading.Refused refused) {
+                throw new Refused("", refused.message());
+            }
+            if (understood instanceof MeterReading.Ambiguous ambiguous) {
+                int choice = sent.meaning().orElse(-1);
+                if (choice < 0 || choice >= ambiguous.candidates().size()) {
+                    return new EntryAnswer.MeaningQuestion(ambiguous);
+                }
+                understood = ambiguous.candidates().get(choice);
+            }
+            Judgement judged = run.job().judge(sent.step(), understood);
+            String where = judged.verdict() == Judgement.Verdict.FAIL ? sent.where() : "";
+            return keep(run, sent, new Entry.Content.Reading(sent.typed().strip(), understood, where), by);
+        });
+    }
+
+    private static boolean takesWords(TestStep step) {
+        return step.fold(probes -> false, touch -> false, act -> act.deed().isByWords());
+    }
+
+    private static void mustBeAccepted(TestStep.ManualStep act, String words) {
+        TestRun.expected(act, words).ifPresent(expected -> {
+            throw new Refused("", "“" + words + "” is not accepted; expected " + expected + ".");
+        });
+    }
+
+    private static String words(String typed, int longest) {
+        String words = typed.strip();
+        if (words.length() > longest) {
+            throw new Refused("", "That is " + words.length() + " characters long; use at most " + longest + ".");
+        }
+        return words;
+    }
+
+    /**
+     * A repair with the readings of what remains of a broken wire: kept together, or nothing of it. Where a splice was meant
+     * and a length turns out to be at fault too, the readings are kept and the splice was not made.
+     *
+     * @param remains the readings, in their order
+     * @return whether the repair is kept
+     * @throws Refused if one of them or the repair is not possible; nothing is kept then
+     */
+    @Transactional
+    public boolean repair(long runId, List<Sent> remains, Sent sent, Entry.Content.Repair repair, String by) {
+        for (Sent each : remains) {
+            if (enter(runId, each, by) instanceof EntryAnswer.MeaningQuestion question) {
+                throw new Refused("length_ohm", question.ambiguous().question());
+            }
+        }
+        if (repair.way() == Entry.Way.SPLICE && !remains.isEmpty()) {
+            TestRun job = find(runId).job();
+            if (remains.stream().anyMatch(each -> job.state(each.step()) == StepState.FAULT)) {
+                return false;
+            }
+        }
+        mend(runId, sent, repair, by);
+        return true;
+    }
+
+    /** Keeps how something was put right, so that what it touched is asked for again. */
+    @Transactional
+    public EntryAnswer mend(long runId, Sent sent, Entry.Content.Repair repair, String by) {
+        words(repair.cause(), LONGEST_WORDS);
+        words(repair.prevention(), LONGEST_WORDS);
+        words(repair.colour(), LONGEST_COLOUR);
+        return once(runId, sent, run -> {
+            run.job().objection((TestStep.ManualStep) sent.step(), repair).ifPresent(objection -> {
+                throw new Refused("", objection);
+            });
+            return keep(run, sent, repair, by);
+        });
+    }
+
+    /** Leaves a step out, with the reason. */
+    @Transactional
+    public EntryAnswer skip(long runId, Sent sent, String by) {
+        return once(runId, sent, run -> {
+            String reason = sent.typed().strip();
+            if (reason.isEmpty() || reason.length() > LONGEST_REASON) {
+                throw new Refused("", "Say in a few words why this step is skipped; it is shown in the record.");
+            }
+            return keep(run, sent, new Entry.Content.Skip(reason), by);
+        });
+    }
+
+    /** Holds the run; what was sent before is found, a step that is not free is refused, all else is done. */
+    private EntryAnswer once(long runId, Sent sent, Function<RunSnapshot, EntryAnswer> entering) {
+        RunSnapshot run = hold(runId);
+        Optional<Entry> before = already(run, sent.id());
+        if (before.isPresent()) {
+            mustBeTheSame(before.get(), sent);
+            return new EntryAnswer.EntryKept(run, before.get());
+        }
+        mustBeFree(run, sent.step(), sent.touch());
+        return entering.apply(run);
+    }
+
+    /** Sending again changes nothing; sending something else under the same identifier is a mistake of the sender. */
+    private static void mustBeTheSame(Entry before, Sent sent) {
+        Entry.Content content = before.content();
+        String kept = content instanceof Entry.Content.Reading reading
+                ? reading.asTyped()
+                : content instanceof Entry.Content.Done done
+                        ? done.words()
+                        : content instanceof Entry.Content.Skip skip
+                                ? skip.reason()
+                                : sent.typed().strip();
+        if (!before.step().equals(sent.step()) || !kept.equals(sent.typed().strip())) {
+            throw new Conflict("Something else was saved under this identifier before: “" + kept + "”, entry "
+                    + before.sequence() + ". Send this as an entry of its own.");
+        }
+    }
+
+    private RunSnapshot hold(long runId) {
+        if (mapper.lock(runId) == null) {
+            throw new NotFound("There is no test number " + runId + ".");
+        }
+        return find(runId);
+    }
+
+    private Optional<Entry> already(RunSnapshot run, UUID id) {
+        Optional<Entry> here = run.job().entry(id);
+        if (here.isEmpty() && mapper.runOfEntry(id) != null) {
+            throw new Conflict("That reading belongs to another test. Reload the page and enter it again.");
+        }
+        return here;
+    }
+
+    private static void mustBeFree(RunSnapshot run, TestStep step, int touch) {
+        if (!run.isUnderWay()) {
+            throw new Conflict("This test was ended meanwhile. Nothing more can be entered in it.");
+        }
+        if (!run.job().isPlanned(step)) {
+            throw new Conflict(
+                    "This step is not part of the test any more; an earlier reading has changed. The page shows what"
+                            + " is due now.");
+        }
+        if (!run.job().isAllowed(step)) {
+            throw new Conflict(
+                    "It is not proved dead yet: no probe goes on it before that. The page shows what is due.");
+        }
+        if (run.job().nextTouch(step) != touch) {
+            List<Entry> standing = run.job().standing(step);
+            String who = standing.isEmpty()
+                    ? "someone"
+                    : standing.get(standing.size() - 1).by();
+            throw new Conflict("This step was recorded meanwhile by " + who
+                    + ". Your reading was not saved and is still in the slot; the page shows what is due now.");
+        }
+    }
+
+    private EntryAnswer keep(RunSnapshot run, Sent sent, Entry.Content content, String by) {
+        Entry entry = new Entry(
+                sent.id(),
+                run.job().entries().size() + 1,
+                sent.step(),
+                sent.touch(),
+                content,
+                false,
+                by,
+                clock.instant().truncatedTo(ChronoUnit.MILLIS));
+        mapper.insertEntry(run.id(), run.revision().id(), EntryRows.row(entry));
+        TestRun job = run.job().plus(entry);
+        derived.put(run.id(), pulse(job, run.ended()), job);
+        RunSnapshot after = new RunSnapshot(
+                run.id(),
+                run.unitId(),
+                run.serial(),
+                run.revision(),
+                job,
+                run.startedBy(),
+                run.startedAt(),
+                pulse(job, run.ended()),
+                run.ended());
+        return new EntryAnswer.EntryKept(after, entry);
+    }
+
+    /** Takes back the last entry that stands, which must be the one named, so that nobody takes back another's by chance. */
+    @Transactional
+    public RunSnapshot takeBack(long runId, UUID entryId, String by) {
+        RunSnapshot run = hold(runId);
+        Entry last = run.job().last().orElseThrow(() -> new Conflict("There is nothing to take back in this test."));
+        if (!run.isUnderWay()) {
+            throw new Conflict("This test was ended. Its readings stay as they are.");
+        }
+        boolean done = run.job().entry(entryId).filter(Entry::takenBack).isPresent();
+        if (done) {
+            return run;
+        }
+        if (!last.id().equals(entryId)) {
+            throw new Conflict("Another reading was entered meanwhile. The page shows it; take that one back first.");
+        }
+        mapper.insertTakenBack(entryId, by, clock.instant());
+        return find(runId);
+    }
+
+    /** Ends a run: its readings are closed, and the unit goes where the outcome sends it. */
+    @Transactional
+    public RunSnapshot end(long runId, String by) {
+        RunSnapshot run = hold(runId);
+        if (!run.isUnderWay()) {
+            return run;
+        }
+        if (!run.job().ledger().isEmpty()) {
+            throw new Refused(
+                    "",
+                    "Not everything is restored: " + String.join(", ", run.job().ledger())
+                            + ". The test can end when everything is restored.");
+        }
+        List<RunFinding> findings = run.job().findings();
+        RunOutcome outcome = run.job().outcome();
+        String summary = String.join(
+                " ",
+                findings.stream().map(RunFinding::finding).map(Finding::text).toList());
+        run.job()
+                .asBuilt()
+                .ifPresent(built -> wirings.reviseUnit(run.revision().assemblyId(), run.unitId(), built, by));
+        boolean signed = wirings.needsSignOff(run.revision().assemblyId());
+        mapper.insertEnd(runId, outcome.name(), summary, by, clock.instant());
+        units.setState(
+                run.unitId(),
+                switch (outcome) {
+                    case PASS, WATCH -> signed ? "on the bench" : "in service";
+                    case FAIL -> "quarantined";
+                    case INCOMPLETE -> "on the bench";
+                });
+        RunSnapshot ended = find(runId);
+        events.publishEvent(new RunEnded(ended));
+        return ended;
+    }
+
+    /** Runs under way, newest first. */
+    @Transactional(readOnly = true)
+    public List<RunLine> underWay(int limit) {
+        return mapper.underWay(limit);
+    }
+
+    /** Runs that ended before a moment, the last first, whose wiring or serial contains a text. */
+    @Transactional(readOnly = true)
+    public List<RunLine> ended(String search, Instant before, int limit) {
+        return mapper.ended(search, before, limit);
+    }
+
+    /** Runs of one unit, newest first. */
+    @Transactional(readOnly = true)
+    public List<RunLine> ofUnit(long unitId) {
+        return mapper.ofUnit(unitId, PAGE);
+    }
+}

@@ -1,0 +1,9 @@
+/**
+ * Runs: the guided test of one unit, entry by entry.
+ *
+ * <p>Door: {@link zestymarten.web.testrun.TestRuns}.
+ */
+@NullMarked
+package zestymarten.web.testrun;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-package zestymarten.web.wiring;
-
-/** A connector as stored. */
-record ConnectorRow(String id, String name, String faceShape, int faceRows, int faceColumns) {}

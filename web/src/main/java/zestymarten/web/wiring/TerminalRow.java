@@ -1,6 +1,0 @@
-package zestymarten.web.wiring;
-
-import org.jspecify.annotations.Nullable;
-
-/** A terminal as stored; the connector is absent for joints and the frame. */
-record TerminalRow(String name, @Nullable String connectorId) {}

@@ -1,0 +1,71 @@
+package zestymarten.web.worksheet;
+
+import java.util.Map;
+import java.util.stream.Stream;
+
+/**
+ * A sheet to be kept.
+ *
+ * @param title what it is of, 1 to 80 characters
+ * @param fields the form as it was typed: shown again, the tool calculates it anew
+ * @param says what the tool said, for whoever reads the record
+ * @param verdict good, watch, fault or untested
+ */
+public record SavedSheet(SavedTool tool, String title, Map<String, String> fields, String says, String verdict) {
+    private static final int LONGEST_TITLE = 80;
+
+    public SavedSheet {
+        fields = Map.copyOf(fields);
+        if (title.isBlank() || title.length() > LONGEST_TITLE) {
+            throw new IllegalArgumentException("“" + title + "” is not accepted; expected what the sheet is of, 1 to "
+                    + LONGEST_TITLE + " characters, such as 'Depot ring 2'.");
+        }
+    }
+
+    /** The tools that save sheets. */
+    public enum SavedTool {
+        CIRCUIT("circuit", "circuit", "Circuit"),
+        CONDUCTOR("conductor", "conductor", "Conductor check"),
+        CORE_ID("bundle", "identify-cores", "Identify cores"),
+        COMPARISON("family", "compare-leads", "Compare leads"),
+        BATCH_TEST("test-day", "batch-test", "Batch test"),
+        CHECK("check", "check", "Check one thing");
+
+        private final String code;
+        private final String path;
+        private final String title;
+
+        SavedTool(String code, String path, String title) {
+            this.code = code;
+            this.path = path;
+            this.title = title;
+        }
+
+        /** By which the database knows it; never changed, as sheets were saved under it. */
+        public String code() {
+            return code;
+        }
+
+        /** The address of its page, without the leading slash. */
+        public String path() {
+            return path;
+        }
+
+        /** What it is called in the navigation. */
+        public String title() {
+            return title;
+        }
+
+        /**
+         * The tool of a code.
+         *
+         * @throws java.util.NoSuchElementException if there is none
+         */
+        public static SavedTool ofCode(String code) {
+            return Stream.of(values())
+                    .filter(each -> each.code.equals(code))
+                    .findFirst()
+                    .orElseThrow();
+        }
+    }
+}

@@ -1,0 +1,39 @@
+package zestymarten.web.worksheet;
+
+import java.security.Principal;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Typed;
+
+/** Keeps the sheet of any desk, with a unit where it belongs to one. */
+@Controller
+class WorksheetController {
+    private final List<Worksheet> worksheets;
+    private final Worksheets sheets;
+
+    WorksheetController(List<Worksheet> worksheets, Worksheets sheets) {
+        this.worksheets = worksheets;
+        this.sheets = sheets;
+    }
+
+    @PostMapping("/{tool:circuit|conductor|identify-cores|compare-leads|check}/keep")
+    String keep(@PathVariable String tool, @RequestParam Map<String, String> fields, Principal who) {
+        Typed typed = WorksheetForm.typed(fields);
+        Worksheet worksheet = worksheets.stream()
+                .filter(each -> each.tool().path().equals(tool))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("There is no tool '" + tool + "'."));
+        try {
+            long kept = sheets.keep(worksheet.kept(typed), typed.text("serial"), who.getName());
+            return "redirect:/" + tool + "?sheet=" + kept;
+        } catch (IllegalArgumentException e) {
+            throw new Refused("name", String.valueOf(e.getMessage()));
+        }
+    }
+}

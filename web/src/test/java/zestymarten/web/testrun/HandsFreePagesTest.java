@@ -1,0 +1,155 @@
+package zestymarten.web.testrun;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
+import zestymarten.web.Browser;
+import zestymarten.web.Site;
+import zestymarten.web.Workshop;
+
+/** The meter's beep is heard, said back and saved, and nothing else is. */
+@ExtendWith(Workshop.class)
+class HandsFreePagesTest {
+    /** A microphone whose tone is switched by {@code window.beep(true)}. */
+    private static final String MICROPHONE = """
+            const context = new AudioContext();
+            const tone = new OscillatorNode(context, { frequency: 2300 });
+            const volume = new GainNode(context, { gain: 0 });
+            const ear = new MediaStreamAudioDestinationNode(context);
+            tone.connect(volume).connect(ear);
+            tone.start();
+            window.beep = (on) => { volume.gain.value = on ? 0.3 : 0; };
+            navigator.mediaDevices.getUserMedia = async () => ear.stream.clone();
+            return context.resume();
+            """;
+
+    private final Site site;
+    private final Browser browser;
+
+    HandsFreePagesTest(Site site, Browser browser) {
+        this.site = site;
+        this.browser = browser;
+    }
+
+    @AfterEach
+    void nothingWasRefusedByTheBrowser() {
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private void beep(boolean on) {
+        browser.run("window.beep(arguments[0])", on);
+    }
+
+    private void openWithMicrophone(String list) {
+        long wiring = site.wiring(site.fresh("Hands"), list);
+        long run = site.run(wiring, "H-1");
+        browser.desktop().signIn("bench").open("/runs/" + run);
+        browser.run(MICROPHONE);
+    }
+
+    private void learn() {
+        beep(true);
+        browser.click("#hands-free [data-open]")
+                .click("#hands-learn")
+                .see("#hands-state", "Listening for the beep of 2");
+    }
+
+    @Test
+    void aBeepIsSavedWhereAToneIsAnAnswerAndAStepThatNeedsAResistanceWaitsForIt() {
+        openWithMicrophone("wire,from,to,max_ohm\nW1,J1.1,J2.1,0.5\nW2,J1.2,J2.2,0.5\n");
+        learn();
+        assertThat(browser.text(".entries"))
+                .as("the beep that was learnt is no answer")
+                .isEmpty();
+        beep(false);
+        pause(400);
+        beep(true);
+        browser.see(".entries", "tone").see(".sentence", "Still together: what do the leads read?");
+        beep(false);
+        pause(400);
+        beep(true);
+        browser.see("#hands-state", "Read the resistance here: a tone does not tell. Nothing was saved.");
+        beep(false);
+        browser.keys("0.2", Keys.ENTER).see(".sentence", "Black on J1.1, red on J2.1.");
+        assertThat(browser.attribute("#work", "data-say"))
+                .isEqualTo("Black on J, Juliett one, pin one. Red on J, Juliett two, pin one.");
+        assertThat(browser.attribute("#work", "data-heard")).contains("0.2 Ω");
+        beep(true);
+        browser.see("#hands-state", "Read the resistance here");
+        beep(false);
+        browser.keys("0.4", Keys.ENTER).see(".sentence", "Black on J1.2, red on J2.2.");
+        browser.keys("0.4", Keys.ENTER).see(".sentence", "Black on J1.1, red on J1.2.");
+        pause(2600);
+        assertThat(browser.text(".entries")).as("silence alone says nothing").doesNotContain("J1.1 – J1.2");
+        browser.keys(Keys.PAGE_DOWN).see("#hands-state", "The probes are on").see(".entries", "J1.1 – J1.2");
+        assertThat(browser.text(".entries li")).contains("pass");
+        browser.click("#hands-stop");
+        assertThat(browser.text("#hands-state")).isEmpty();
+    }
+
+    private static void pause(long milliseconds) {
+        try {
+            Thread.sleep(milliseconds);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Test
+    void noiseIsRefusedAndAMicrophoneThatIsRefusedLeavesTheSteps() {
+        openWithMicrophone("wire,from,to\nW1,J1.1,J2.1\n");
+        beep(false);
+        browser.click("#hands-free [data-open]")
+                .click("#hands-learn")
+                .see("#hands-trouble", "No steady tone was heard.");
+        browser.run("navigator.mediaDevices.getUserMedia = () => Promise.reject(new Error('refused'))");
+        browser.click("#hands-learn").see("#hands-trouble", "The microphone is not there, or was refused.");
+        browser.run("document.getElementById('hands-silent').value = 'long'");
+        browser.click("#hands-learn").see("#hands-trouble", "“long” is not accepted; expected seconds from 0.5 to 20");
+        browser.click("#hands-only-speak").see("#hands-state", "The steps are said aloud.");
+    }
+
+    /** Beeps of several meters in made-up noises of a workshop, at a third of the beep's loudness and at the same. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void theBeepIsToldFromVoicesDrillsHissAndMusic() throws IOException {
+        browser.desktop().signIn("bench").open("/");
+        String trials;
+        try (var file = Objects.requireNonNull(getClass().getResourceAsStream("/sounds/beep-trials.js"))) {
+            trials = new String(file.readAllBytes(), StandardCharsets.UTF_8);
+        }
+        Map<String, Object> heard = (Map<String, Object>) browser.run("return import('/beep.js').then((beep) => { "
+                + trials + " return beepTrials(beep, [1000, 2300, 4000], [0.3, 1]); })");
+        Map<String, Map<String, Object>> rows =
+                (Map<String, Map<String, Object>>) Objects.requireNonNull(heard.get("rows"));
+        rows.forEach((kind, row) -> {
+            assertThat(row.get("falseBeeps")).as("false beeps, " + kind).isEqualTo(0L);
+            assertThat(row.get("steadyFromChopped"))
+                    .as("chopped taken for steady, " + kind)
+                    .isEqualTo(0L);
+            if (!kind.equals("hiss 1")) {
+                assertThat((Long) row.get("missed")).as("missed, " + kind).isLessThanOrEqualTo(1);
+            }
+        });
+        Map<String, Object> rules = (Map<String, Object>) Objects.requireNonNull(heard.get("rules"));
+        assertThat(rules)
+                .containsEntry("learntHz", List.of(1000L, 2300L, 4000L))
+                .containsEntry("refused", List.of("hiss", "drill", "voice", "music"))
+                .containsEntry("ongoing", List.of())
+                .containsEntry("armedSilence", List.of("silent"))
+                .containsEntry("unarmedSilence", List.of())
+                .containsEntry("armedThenBeep", List.of("joined"))
+                .containsEntry("chopped", List.of("unsteady"))
+                .containsEntry("otherMeter", List.of())
+                .containsEntry("distant", List.of());
+    }
+}
