@@ -32,6 +32,23 @@
   document.addEventListener("click", picked);
   document.addEventListener("focusin", picked);
 
+  const csrf = document.querySelector('meta[name="csrf"]');
+
+  /** A workbook as the server reads it; null where it is refused, with the reason below the field. */
+  const fromWorkbook = async (file) => {
+    const form = new FormData();
+    form.append("file", file);
+    const headers = { "HX-Request": "true", [csrf.dataset.header]: csrf.content };
+    const answer = await fetch("/assemblies/spreadsheet", { method: "POST", body: form, headers }).catch(() => null);
+    if (answer?.ok) {
+      return answer.text();
+    }
+    document.getElementById("preview").innerHTML = answer
+      ? await answer.text()
+      : "<p class='say fault'>The server did not answer. Choose the file once more.</p>";
+    return null;
+  };
+
   document.addEventListener("alpine:init", () => {
     window.Alpine.data("wireFile", () => ({
       async take(event) {
@@ -40,7 +57,12 @@
           return;
         }
         const field = document.getElementById("list");
-        field.value = await file.text();
+        const text = file.name.toLowerCase().endsWith(".xlsx") ? await fromWorkbook(file) : await file.text();
+        if (text === null) {
+          event.target.value = "";
+          return;
+        }
+        field.value = text;
         field.dispatchEvent(new Event("input", { bubbles: true }));
         event.target.value = "";
       },

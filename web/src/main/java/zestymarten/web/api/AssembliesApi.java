@@ -25,9 +25,9 @@ import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.assembly.Assemblies;
+import zestymarten.web.assembly.AssemblyLine;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.assembly.WireSheet;
-import zestymarten.web.assembly.WiringLine;
 import zestymarten.web.platform.Refused;
 
 /** Wirings over HTTP: taken in as a wire list, given out as a wire list or in the open format. */
@@ -38,10 +38,10 @@ class AssembliesApi {
 
     private static final String XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
 
-    AssembliesApi(Assemblies wirings) {
-        this.wirings = wirings;
+    AssembliesApi(Assemblies assemblies) {
+        this.assemblies = assemblies;
     }
 
     /** What was stored, without its conductors. */
@@ -50,10 +50,10 @@ class AssembliesApi {
     @GetMapping
     List<StoredAssembly> list(
             @RequestParam(defaultValue = "") String search, @RequestParam(defaultValue = "0") int page) {
-        return wirings.page(search, page).stream().map(AssembliesApi::stored).toList();
+        return assemblies.page(search, page).stream().map(AssembliesApi::stored).toList();
     }
 
-    private static StoredAssembly stored(WiringLine line) {
+    private static StoredAssembly stored(AssemblyLine line) {
         return new StoredAssembly(
                 line.id(), line.name(), line.kind(), line.number(), line.conductors(), href(line.id()));
     }
@@ -69,7 +69,7 @@ class AssembliesApi {
             @RequestParam(defaultValue = "cable") String kind,
             @RequestParam(defaultValue = "") String note,
             Principal who) {
-        return created(wirings.create(assembly(list, name, kind, note), who.getName()));
+        return created(assemblies.create(assembly(list, name, kind, note), who.getName()));
     }
 
     @PostMapping(consumes = XLSX)
@@ -86,7 +86,7 @@ class AssembliesApi {
     ResponseEntity<StoredAssembly> create(@RequestBody String json, Principal who) {
         List<Problem> problems = new ArrayList<>();
         Assembly assembly = AssemblyReader.read(json, problems).orElseThrow(() -> new Refused(problems));
-        return created(wirings.create(assembly, who.getName()));
+        return created(assemblies.create(assembly, who.getName()));
     }
 
     private static ResponseEntity<StoredAssembly> created(Revision made) {
@@ -121,13 +121,13 @@ class AssembliesApi {
 
     @GetMapping(path = "/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> json(@PathVariable long id) {
-        Revision revision = wirings.latest(id);
+        Revision revision = assemblies.latest(id);
         return given(revision, MediaType.APPLICATION_JSON, AssemblyJson.write(revision.assembly()));
     }
 
     @GetMapping(path = "/{id}", produces = "text/csv")
     ResponseEntity<String> csv(@PathVariable long id) {
-        Revision revision = wirings.latest(id);
+        Revision revision = assemblies.latest(id);
         return given(revision, CSV, WireListWriter.csv(revision.assembly()));
     }
 

@@ -43,10 +43,10 @@ import zestymarten.web.testrun.TestRuns;
 @RequestMapping("/api/v1/runs")
 class RunsApi {
     private final TestRuns runs;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
 
-    RunsApi(TestRuns runs, Assemblies wirings) {
-        this.wirings = wirings;
+    RunsApi(TestRuns runs, Assemblies assemblies) {
+        this.assemblies = assemblies;
         this.runs = runs;
     }
 
@@ -156,7 +156,8 @@ class RunsApi {
             throw new Refused(problems);
         }
         return new TestOptionsForm(start.approach())
-                .approach(wirings.latest(Objects.requireNonNull(start.assemblyId()))
+                .approach(assemblies
+                        .latest(Objects.requireNonNull(start.assemblyId()))
                         .assembly());
     }
 

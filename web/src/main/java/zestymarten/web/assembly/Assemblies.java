@@ -69,13 +69,13 @@ public class Assemblies {
 
     /** Wirings whose name contains a text, by name, one page of {@value #PAGE}. */
     @Transactional(readOnly = true)
-    public List<WiringLine> page(String search, int page) {
+    public List<AssemblyLine> page(String search, int page) {
         return page(search, page, false);
     }
 
     /** The same of those that are archived, or of those that are not. */
     @Transactional(readOnly = true)
-    public List<WiringLine> page(String search, int page, boolean archived) {
+    public List<AssemblyLine> page(String search, int page, boolean archived) {
         String text = search.replace("%", "\\%").replace("_", "\\_");
         return mapper.page(text, archived, PAGE, PAGE * Math.max(0, Math.min(page, LAST_PAGE)));
     }

@@ -1,10 +1,13 @@
 package zestymarten.web.assembly;
 
+import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -17,6 +20,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyJson;
 import zestymarten.core.assembly.AssemblyKind;
@@ -36,12 +40,12 @@ class AssemblyController {
     /** Connectors whose faces the form asks for; more are drawn as lines. */
     private static final int MOST_CONNECTORS = 12;
 
-    private final Assemblies wirings;
-    private final WiringViews views;
+    private final Assemblies assemblies;
+    private final AssemblyViews views;
     private final Units units;
 
-    AssemblyController(Assemblies wirings, WiringViews views, Units units) {
-        this.wirings = wirings;
+    AssemblyController(Assemblies assemblies, AssemblyViews views, Units units) {
+        this.assemblies = assemblies;
         this.views = views;
         this.units = units;
     }
@@ -52,7 +56,7 @@ class AssemblyController {
             @RequestParam(defaultValue = "0") int page,
             @RequestParam(defaultValue = "false") boolean archived,
             Model model) {
-        List<WiringLine> lines = wirings.page(search, page, archived);
+        List<AssemblyLine> lines = assemblies.page(search, page, archived);
         model.addAttribute("archived", archived);
         model.addAttribute("lines", lines);
         model.addAttribute("search", search);
@@ -71,19 +75,19 @@ class AssemblyController {
 
     @GetMapping("/{id}")
     String one(@PathVariable long id, Model model) {
-        model.addAttribute("wiring", views.view(wirings.latest(id)));
+        model.addAttribute("wiring", views.view(assemblies.latest(id)));
         model.addAttribute("units", units.of(id));
-        model.addAttribute("signed", wirings.needsSignOff(id));
-        model.addAttribute("archived", wirings.isArchived(id));
+        model.addAttribute("signed", assemblies.needsSignOff(id));
+        model.addAttribute("archived", assemblies.isArchived(id));
         return "assembly/assembly";
     }
 
     @GetMapping("/{id}/change")
     String change(@PathVariable long id, Model model) {
-        Revision revision = wirings.latest(id);
+        Revision revision = assemblies.latest(id);
         model.addAttribute("wiring", revision);
         model.addAttribute("list", WireListWriter.csv(revision.assembly()));
-        model.addAttribute("cavities", WiringForm.faces(revision.assembly()));
+        model.addAttribute("cavities", AssemblyForm.faces(revision.assembly()));
         model.addAttribute(
                 "kinds",
                 List.of(AssemblyKind.values()).stream().map(AssemblyKind::code).toList());
@@ -97,7 +101,7 @@ class AssemblyController {
             @RequestParam MultiValueMap<String, String> fields,
             Model model) {
         WireList read = list.isBlank() ? new WireList(List.of(), List.of(), List.of()) : WireList.read(list);
-        WiringForm form = new WiringForm(fields);
+        AssemblyForm form = new AssemblyForm(fields);
         Map<String, String> cavities = new LinkedHashMap<>();
         for (Conductor conductor : read.conductors()) {
             for (Terminal end : List.of(conductor.from(), conductor.to())) {
@@ -113,26 +117,37 @@ class AssemblyController {
         return "assembly/preview";
     }
 
+    /** A workbook as the text of a wire list, to be looked over in the field before anything is saved. */
+    @PostMapping("/spreadsheet")
+    ResponseEntity<String> spreadsheet(@RequestParam MultipartFile file) throws IOException {
+        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+        try (InputStream in = file.getInputStream()) {
+            return ResponseEntity.ok()
+                    .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                    .body(SpreadsheetText.read(name, in));
+        }
+    }
+
     @PostMapping
     ResponseEntity<Void> create(@RequestParam MultiValueMap<String, String> fields, Principal who) {
-        Revision made = wirings.create(new WiringForm(fields).fromList(), who.getName());
+        Revision made = assemblies.create(new AssemblyForm(fields).fromList(), who.getName());
         return goTo("/assemblies/" + made.assemblyId());
     }
 
     /** The quick way: made and straight on to the test of its first unit. */
     @PostMapping("/straight-through")
     ResponseEntity<Void> straightThrough(@RequestParam MultiValueMap<String, String> fields, Principal who) {
-        WiringForm form = new WiringForm(fields);
-        Revision made = wirings.create(form.straightThrough(), who.getName());
+        AssemblyForm form = new AssemblyForm(fields);
+        Revision made = assemblies.create(form.straightThrough(), who.getName());
         return goTo("/assemblies/" + made.assemblyId() + "/test");
     }
 
     @PostMapping("/{id}")
     ResponseEntity<Void> revise(
             @PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Principal who) {
-        Assembly before = wirings.latest(id).assembly();
+        Assembly before = assemblies.latest(id).assembly();
         fields.set("name", before.name());
-        Revision made = wirings.revise(id, withParts(new WiringForm(fields).fromList(), before), who.getName());
+        Revision made = assemblies.revise(id, withParts(new AssemblyForm(fields).fromList(), before), who.getName());
         return goTo("/assemblies/" + made.assemblyId());
     }
 
@@ -148,20 +163,20 @@ class AssemblyController {
     /** Archived, or restored: it is in no list any more, or in the lists again. */
     @PostMapping("/{id}/archived")
     String archived(@PathVariable long id, @RequestParam(defaultValue = "false") boolean archived) {
-        wirings.setArchived(id, archived);
+        assemblies.setArchived(id, archived);
         return "redirect:/assemblies/" + id;
     }
 
     @PostMapping("/{id}/name")
     ResponseEntity<Void> rename(@PathVariable long id, @RequestParam(defaultValue = "") String name) {
-        wirings.rename(id, name);
+        assemblies.rename(id, name);
         return goTo("/assemblies/" + id);
     }
 
     /** Whether a second role has to sign for tests; the rules of the platform let only a lead hand decide it. */
     @PostMapping("/{id}/sign-off")
     String signOff(@PathVariable long id, @RequestParam(defaultValue = "false") boolean needed) {
-        wirings.setNeedsSignOff(id, needed);
+        assemblies.setNeedsSignOff(id, needed);
         return "redirect:/assemblies/" + id;
     }
 
@@ -171,7 +186,7 @@ class AssemblyController {
 
     @GetMapping("/{id}/wires.csv")
     ResponseEntity<String> csv(@PathVariable long id) {
-        Revision revision = wirings.latest(id);
+        Revision revision = assemblies.latest(id);
         return file(
                 revision,
                 ".csv",
@@ -181,7 +196,7 @@ class AssemblyController {
 
     @GetMapping("/{id}/assembly.json")
     ResponseEntity<String> json(@PathVariable long id) {
-        Revision revision = wirings.latest(id);
+        Revision revision = assemblies.latest(id);
         return file(revision, ".json", MediaType.APPLICATION_JSON, AssemblyJson.write(revision.assembly()));
     }
 

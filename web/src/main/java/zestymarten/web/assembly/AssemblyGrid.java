@@ -57,7 +57,7 @@ record AssemblyGrid(Map<String, String> fields) {
                 "bonded",
                 assembly.bonded().stream().sorted().map(String::valueOf).collect(Collectors.joining(" ")));
         // A connector that is laid out as its pins in use make it by themselves grows with the next wire.
-        Set<String> asUsed = WiringForm.faces(assembly).entrySet().stream()
+        Set<String> asUsed = AssemblyForm.faces(assembly).entrySet().stream()
                 .filter(each -> each.getValue().isEmpty())
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toSet());

@@ -31,11 +31,11 @@ class AssemblyGridController {
     private static final int EMPTY_ROWS = 2;
     private static final AssemblyGrid FRESH = new AssemblyGrid(Map.of("kind", AssemblyKind.HARNESS.code()));
 
-    private final Assemblies wirings;
-    private final WiringViews views;
+    private final Assemblies assemblies;
+    private final AssemblyViews views;
 
-    AssemblyGridController(Assemblies wirings, WiringViews views) {
-        this.wirings = wirings;
+    AssemblyGridController(Assemblies assemblies, AssemblyViews views) {
+        this.assemblies = assemblies;
         this.views = views;
     }
 
@@ -57,7 +57,7 @@ class AssemblyGridController {
 
     @GetMapping("/assemblies/{id}/grid")
     ModelAndView edit(@PathVariable long id) {
-        Revision revision = wirings.latest(id);
+        Revision revision = assemblies.latest(id);
         if (revision.assembly().conductors().size() > AssemblyGrid.MOST_ROWS) {
             return new ModelAndView("redirect:/assemblies/" + id + "/change");
         }
@@ -128,13 +128,13 @@ class AssemblyGridController {
 
     @PostMapping("/assemblies/grid")
     ModelAndView create(@RequestParam Map<String, String> fields, Principal who) {
-        return saved(0, fields, assembly -> wirings.create(assembly, who.getName()));
+        return saved(0, fields, assembly -> assemblies.create(assembly, who.getName()));
     }
 
     /** Saves the next revision; if somebody saved one meanwhile, says what differs before it is saved over. */
     @PostMapping("/assemblies/{id}/grid")
     ModelAndView save(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who) {
-        Revision latest = wirings.latest(id);
+        Revision latest = assemblies.latest(id);
         int base = (int) Typed.number(fields.getOrDefault("base", ""));
         if (base != latest.number()) {
             AssemblyGrid grid = new AssemblyGrid(fields);
@@ -152,7 +152,7 @@ class AssemblyGridController {
         Assembly before = latest.assembly();
         return saved(id, fields, assembly -> {
             Assembly after = kept(assembly, before);
-            return after.equals(before) ? latest : wirings.revise(id, after, who.getName());
+            return after.equals(before) ? latest : assemblies.revise(id, after, who.getName());
         });
     }
 

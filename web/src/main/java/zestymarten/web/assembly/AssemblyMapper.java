@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 /** Statements on wirings; see WiringMapper.xml. */
 @Mapper
 interface AssemblyMapper {
-    List<WiringLine> page(
+    List<AssemblyLine> page(
             @Param("search") String search,
             @Param("archived") boolean archived,
             @Param("limit") int limit,

@@ -26,10 +26,10 @@ class ConnectorController {
     private static final double DAY = 24 * 60;
     private static final int LONGEST_PLACE = 60;
 
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
 
-    ConnectorController(Assemblies wirings) {
-        this.wirings = wirings;
+    ConnectorController(Assemblies assemblies) {
+        this.assemblies = assemblies;
     }
 
     /** A connector with what is known of it, as the fields of its row. */
@@ -38,7 +38,7 @@ class ConnectorController {
 
     @GetMapping("/assemblies/{id}/connectors")
     String form(@PathVariable long id, Model model) {
-        Revision revision = wirings.latest(id);
+        Revision revision = assemblies.latest(id);
         model.addAttribute("wiring", revision);
         model.addAttribute(
                 "connectors",
@@ -65,7 +65,7 @@ class ConnectorController {
     /** Keeps what changed as the wiring's next revision. */
     @PostMapping("/assemblies/{id}/connectors")
     String change(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Principal who) {
-        Assembly before = wirings.latest(id).assembly();
+        Assembly before = assemblies.latest(id).assembly();
         List<Problem> problems = new ArrayList<>();
         List<Connector> connectors = before.connectors().stream()
                 .map(each -> new Connector(
@@ -76,7 +76,7 @@ class ConnectorController {
         }
         Assembly after = before.withConnectors(connectors);
         if (!after.equals(before)) {
-            wirings.revise(id, after, who.getName());
+            assemblies.revise(id, after, who.getName());
         }
         return "redirect:/assemblies/" + id;
     }

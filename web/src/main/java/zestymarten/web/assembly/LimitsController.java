@@ -21,10 +21,10 @@ import zestymarten.web.platform.Typed;
 /** What the wires of an assembly may read where neither the maker nor a standard says. */
 @Controller
 class LimitsController {
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
 
-    LimitsController(Assemblies wirings) {
-        this.wirings = wirings;
+    LimitsController(Assemblies assemblies) {
+        this.assemblies = assemblies;
     }
 
     /**
@@ -81,7 +81,7 @@ class LimitsController {
 
     @GetMapping("/assemblies/{id}/limits")
     ModelAndView form(@PathVariable long id) {
-        Revision revision = wirings.latest(id);
+        Revision revision = assemblies.latest(id);
         Map<String, String> fields = new LinkedHashMap<>();
         for (LimitField field : LimitField.values()) {
             field.of(revision.assembly().allowances())
@@ -112,7 +112,7 @@ class LimitsController {
     /** Saves changed limits as the next revision, so that earlier tests keep theirs. */
     @PostMapping("/assemblies/{id}/limits")
     ModelAndView change(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who) {
-        Revision before = wirings.latest(id);
+        Revision before = assemblies.latest(id);
         Typed typed = new Typed(fields);
         Allowances allowances = new Allowances(
                 LimitField.MOST.typed(typed),
@@ -122,7 +122,7 @@ class LimitsController {
         if (!typed.isSound()) {
             return page(before, typed, HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        wirings.setAllowances(id, allowances, who.getName());
+        assemblies.setAllowances(id, allowances, who.getName());
         return new ModelAndView("redirect:/assemblies/" + id);
     }
 }

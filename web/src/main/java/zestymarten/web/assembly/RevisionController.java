@@ -17,10 +17,10 @@ import zestymarten.web.platform.NotFound;
 @Controller
 @RequestMapping("/assemblies/{id}/revisions")
 class RevisionController {
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
 
-    RevisionController(Assemblies wirings) {
-        this.wirings = wirings;
+    RevisionController(Assemblies assemblies) {
+        this.assemblies = assemblies;
     }
 
     /** Compares the two newest unless others are asked for. */
@@ -30,12 +30,12 @@ class RevisionController {
             @RequestParam(defaultValue = "0") int from,
             @RequestParam(defaultValue = "0") int to,
             Model model) {
-        List<RevisionLine> lines = wirings.revisions(id);
+        List<RevisionLine> lines = assemblies.revisions(id);
         int newest = lines.get(0).number();
         int before = lines.get(Math.min(1, lines.size() - 1)).number();
         RevisionLine first = numbered(lines, from == 0 ? before : from);
         RevisionLine last = numbered(lines, to == 0 ? newest : to);
-        Revision shown = wirings.latest(id);
+        Revision shown = assemblies.latest(id);
         model.addAttribute("wiring", shown);
         model.addAttribute("lines", lines);
         model.addAttribute("from", first.number());
@@ -43,8 +43,8 @@ class RevisionController {
         model.addAttribute(
                 "changes",
                 AssemblyChanges.between(
-                                wirings.revision(first.id()).assembly(),
-                                wirings.revision(last.id()).assembly())
+                                assemblies.revision(first.id()).assembly(),
+                                assemblies.revision(last.id()).assembly())
                         .lines());
         return "assembly/revisions";
     }
@@ -59,10 +59,11 @@ class RevisionController {
     /** What a revision said becomes the newest one; nothing where it is that already. */
     @PostMapping("/{number}/restore")
     String restore(@PathVariable long id, @PathVariable int number, Principal who) {
-        Revision old = wirings.revision(numbered(wirings.revisions(id), number).id());
+        Revision old =
+                assemblies.revision(numbered(assemblies.revisions(id), number).id());
         Optional.of(old.assembly())
-                .filter(each -> !each.equals(wirings.latest(id).assembly()))
-                .ifPresent(each -> wirings.revise(id, each, who.getName()));
+                .filter(each -> !each.equals(assemblies.latest(id).assembly()))
+                .ifPresent(each -> assemblies.revise(id, each, who.getName()));
         return "redirect:/assemblies/" + id + "/revisions";
     }
 }

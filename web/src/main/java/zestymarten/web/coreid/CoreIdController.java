@@ -30,12 +30,12 @@ import zestymarten.web.worksheet.Worksheets;
 @Controller
 class CoreIdController implements Worksheet {
     private final Worksheets sheets;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Prints prints;
 
-    CoreIdController(Worksheets sheets, Assemblies wirings, Prints prints) {
+    CoreIdController(Worksheets sheets, Assemblies assemblies, Prints prints) {
         this.sheets = sheets;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.prints = prints;
     }
 
@@ -100,7 +100,8 @@ class CoreIdController implements Worksheet {
                         AssemblyKind.CABLE,
                         "Sorted: " + view.kind().words() + ".",
                         Map.of());
-        return "redirect:/assemblies/" + wirings.create(assembly, who.getName()).assemblyId();
+        return "redirect:/assemblies/"
+                + assemblies.create(assembly, who.getName()).assemblyId();
     }
 
     /** The view of a form in which everything makes sense; refused with what does not. */

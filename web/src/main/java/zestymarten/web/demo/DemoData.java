@@ -52,7 +52,7 @@ class DemoData implements SmartInitializingSingleton {
     private static final int HALF = 22;
 
     private final People people;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final TestRuns runs;
     private final Units units;
     private final Meters meters;
@@ -62,7 +62,7 @@ class DemoData implements SmartInitializingSingleton {
 
     DemoData(
             People people,
-            Assemblies wirings,
+            Assemblies assemblies,
             TestRuns runs,
             Units units,
             Meters meters,
@@ -73,7 +73,7 @@ class DemoData implements SmartInitializingSingleton {
         this.units = units;
         this.meters = meters;
         this.people = people;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.runs = runs;
         this.transaction = transaction;
         this.clock = clock;
@@ -112,14 +112,14 @@ class DemoData implements SmartInitializingSingleton {
 
     /** The pendant cable of a hoist that does not lower, in the middle of the whole job. */
     private void wholeJob(Technician bench) {
-        Revision cable = wirings.latest(wirings.page("Pendant", 0).get(0).id());
+        Revision cable = assemblies.latest(assemblies.page("Pendant", 0).get(0).id());
         TestOptions whole = new TestOptions(TestMethod.BOTH_ENDS, false, false, OptionalDouble.empty());
         bench.test(cable, "PC-09", Shelf.faults("PC-09"), 21, ago(0, 2), WELL_UNDER_WAY, whole);
     }
 
     /** A pendant cable of which one core rises from test to test, and still passes. */
     private void rising(Technician bench) {
-        Revision cable = wirings.latest(wirings.page("Pendant", 0).get(0).id());
+        Revision cable = assemblies.latest(assemblies.page("Pendant", 0).get(0).id());
         bench.test(cable, "PC-02", List.of(), 18, ago(5, 3), ALL);
         bench.test(cable, "PC-02", List.of(new Fault.High("W6", 0.035)), 22, ago(1, 11), ALL);
     }
@@ -183,7 +183,7 @@ class DemoData implements SmartInitializingSingleton {
     /** When the shore leads are to be tested again: one soon, one days ago. */
     private void due() {
         LocalDate today = LocalDate.now(clock);
-        units.of(wirings.page("Shore", 0).get(0).id()).forEach(unit -> {
+        units.of(assemblies.page("Shore", 0).get(0).id()).forEach(unit -> {
             if (unit.serial().equals("SL-01")) {
                 units.setDue(unit.id(), new DueDate(today.plusDays(12), null, null));
             } else if (unit.serial().equals("SL-02")) {
@@ -278,12 +278,12 @@ class DemoData implements SmartInitializingSingleton {
         List<Problem> problems = new ArrayList<>();
         Assembly assembly = AssemblyReader.read(read(file), problems)
                 .orElseThrow(() -> new IllegalStateException(file + ": " + problems));
-        return wirings.withClock(Clock.fixed(ago(30, 0), ZoneOffset.UTC)).create(assembly, "lead");
+        return assemblies.withClock(Clock.fixed(ago(30, 0), ZoneOffset.UTC)).create(assembly, "lead");
     }
 
     private Revision wiring(String name, AssemblyKind kind, String note, String file, Map<String, CavityLayout> faces) {
         Clock then = Clock.fixed(ago(30, 0), ZoneOffset.UTC);
-        return wirings.withClock(then).create(WireList.read(read(file)).assembly(name, kind, note, faces), "lead");
+        return assemblies.withClock(then).create(WireList.read(read(file)).assembly(name, kind, note, faces), "lead");
     }
 
     private static String read(String file) {

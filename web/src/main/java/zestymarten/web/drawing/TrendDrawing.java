@@ -3,6 +3,8 @@ package zestymarten.web.drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import zestymarten.core.quantity.EngineeringFormat;
 
 /**
@@ -11,8 +13,15 @@ import zestymarten.core.quantity.EngineeringFormat;
  * @param points where the dots stand, with what they say
  * @param line through them
  * @param marks of the scale, from zero up
+ * @param limit where the limit stands; empty without one
  */
-public record TrendDrawing(double width, double height, List<TrendDot> points, String line, List<TrendMark> marks) {
+public record TrendDrawing(
+        double width,
+        double height,
+        List<TrendDot> points,
+        String line,
+        List<TrendMark> marks,
+        Optional<TrendMark> limit) {
     private static final double WIDTH = 640;
     private static final double HEIGHT = 170;
     private static final double LEFT = 70;
@@ -33,14 +42,25 @@ public record TrendDrawing(double width, double height, List<TrendDot> points, S
     /** A mark of the scale. */
     public record TrendMark(double y, String text) {}
 
-    /** Draws values in any order; none draw an empty scale. */
+    /** Draws values in any order without a limit; none draw an empty scale. */
     public static TrendDrawing of(List<TrendValue> values, String unit) {
+        return of(values, unit, OptionalDouble.empty());
+    }
+
+    /** Draws values in any order against a limit that stays in sight. */
+    public static TrendDrawing of(List<TrendValue> values, String unit, OptionalDouble limit) {
         List<TrendValue> ordered = values.stream()
                 .sorted(Comparator.comparingDouble(TrendValue::at))
                 .toList();
         double top = Math.max(
                 1e-9,
-                1.2 * ordered.stream().mapToDouble(TrendValue::value).max().orElse(1));
+                1.2
+                        * Math.max(
+                                limit.orElse(0),
+                                ordered.stream()
+                                        .mapToDouble(TrendValue::value)
+                                        .max()
+                                        .orElse(1)));
         double first = ordered.isEmpty() ? 0 : ordered.get(0).at();
         double span = ordered.isEmpty()
                 ? 1
@@ -58,7 +78,15 @@ public record TrendDrawing(double width, double height, List<TrendDot> points, S
             double value = top * i / STEPS;
             marks.add(new TrendMark(y(value, top), i == 0 ? "0 " + unit : EngineeringFormat.text(value, unit)));
         }
-        return new TrendDrawing(WIDTH, HEIGHT, dots, line.toString(), marks);
+        return new TrendDrawing(
+                WIDTH,
+                HEIGHT,
+                dots,
+                line.toString(),
+                marks,
+                limit.stream()
+                        .mapToObj(each -> new TrendMark(y(each, top), "limit " + EngineeringFormat.text(each, unit)))
+                        .findFirst());
     }
 
     private static double y(double value, double top) {

@@ -24,12 +24,12 @@ import zestymarten.web.platform.Refused;
 @Service
 class ReadOffs {
     private final ReadOffMapper mapper;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Clock clock;
 
-    ReadOffs(ReadOffMapper mapper, Assemblies wirings, Clock clock) {
+    ReadOffs(ReadOffMapper mapper, Assemblies assemblies, Clock clock) {
         this.mapper = mapper;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.clock = clock;
     }
 
@@ -136,7 +136,7 @@ class ReadOffs {
         }
         Assembly assembly = WireList.read(standing.state().wireList())
                 .assembly(standing.row().name(), AssemblyKind.CABLE, "Read off a good unit.", Map.of());
-        long made = wirings.create(assembly, by).assemblyId();
+        long made = assemblies.create(assembly, by).assemblyId();
         mapper.setAssembly(id, made);
         return made;
     }

@@ -22,7 +22,7 @@ import zestymarten.core.portable.LeadVerdict;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.assembly.Assemblies;
-import zestymarten.web.assembly.WiringLine;
+import zestymarten.web.assembly.AssemblyLine;
 import zestymarten.web.drawing.LeadDrawing;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.Prints;
@@ -35,14 +35,14 @@ import zestymarten.web.unit.Units;
 @Controller
 class BatchController {
     private final BatchTests days;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Meters meters;
     private final Units units;
     private final Prints prints;
 
-    BatchController(BatchTests days, Assemblies wirings, Meters meters, Units units, Prints prints) {
+    BatchController(BatchTests days, Assemblies assemblies, Meters meters, Units units, Prints prints) {
         this.days = days;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.meters = meters;
         this.units = units;
         this.prints = prints;
@@ -58,7 +58,7 @@ class BatchController {
             return "redirect:/batch-test/" + kept.get("day") + "?position=" + kept.get("position");
         }
         String search = fields.getOrDefault("search", "").strip();
-        List<WiringLine> all = wirings.page(search, 0).stream()
+        List<AssemblyLine> all = assemblies.page(search, 0).stream()
                 .sorted(Comparator.comparing(each -> !each.kind().equals("lead")))
                 .toList();
         boolean listed = all.stream().anyMatch(each -> each.id() == wiring);
@@ -134,7 +134,7 @@ class BatchController {
         long meter = (long) typed.figure("meter", 0);
         DayRow row = new DayRow(
                 0,
-                wirings.latest(wiring).id(),
+                assemblies.latest(wiring).id(),
                 "",
                 meters.find(meter).id(),
                 typed.figure("leads_ohm", 0),

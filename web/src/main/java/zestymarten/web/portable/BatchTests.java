@@ -35,15 +35,15 @@ class BatchTests {
     private static final int SOONER = 2;
 
     private final BatchMapper mapper;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Meters meters;
     private final Units units;
     private final Worksheets sheets;
     private final Clock clock;
 
-    BatchTests(BatchMapper mapper, Assemblies wirings, Meters meters, Units units, Worksheets sheets, Clock clock) {
+    BatchTests(BatchMapper mapper, Assemblies assemblies, Meters meters, Units units, Worksheets sheets, Clock clock) {
         this.mapper = mapper;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.meters = meters;
         this.units = units;
         this.sheets = sheets;
@@ -113,7 +113,7 @@ class BatchTests {
         if (row == null) {
             throw new NotFound("There is no batch test number " + id + ".");
         }
-        Revision wiring = wirings.revision(row.revisionId());
+        Revision wiring = assemblies.revision(row.revisionId());
         TestConditions conditions = new TestConditions(
                 row.ambientC(),
                 meters.find(row.meterId()).meter(),

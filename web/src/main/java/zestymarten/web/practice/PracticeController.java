@@ -35,11 +35,11 @@ class PracticeController {
     private static final double TOLD = 0.02;
 
     private final Practices practices;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
 
-    PracticeController(Practices practices, Assemblies wirings) {
+    PracticeController(Practices practices, Assemblies assemblies) {
         this.practices = practices;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
     }
 
     /** An exercise with how well it was done, as ready text. */
@@ -75,7 +75,7 @@ class PracticeController {
         model.addAttribute("allCount", Exercises.all().size());
         model.addAttribute("underWay", views(practices.underWay(who.getName())));
         model.addAttribute("last", views(practices.last(who.getName())));
-        model.addAttribute("wirings", wirings.page("", 0));
+        model.addAttribute("wirings", assemblies.page("", 0));
         boolean lead = who.getAuthorities().stream().anyMatch(each -> "ROLE_LEAD".equals(each.getAuthority()));
         model.addAttribute("trainees", lead ? trainees() : List.of());
         return "practice/room";

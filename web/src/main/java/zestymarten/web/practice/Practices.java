@@ -28,12 +28,12 @@ class Practices {
     private static final int MOST_WIRES = 60;
 
     private final PracticeMapper mapper;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Clock clock;
 
-    Practices(PracticeMapper mapper, Assemblies wirings, Clock clock) {
+    Practices(PracticeMapper mapper, Assemblies assemblies, Clock clock) {
         this.mapper = mapper;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.clock = clock;
     }
 
@@ -52,7 +52,7 @@ class Practices {
     /** Begins on a unit of a wiring, with a fault by chance. */
     @Transactional
     public long begin(long assemblyId, long seed, String trainee) {
-        Revision revision = wirings.latest(assemblyId);
+        Revision revision = assemblies.latest(assemblyId);
         Assembly assembly = revision.assembly();
         if (!Chance.isPossible(assembly) || assembly.conductors().size() > MOST_WIRES) {
             throw new Refused(
@@ -75,7 +75,7 @@ class Practices {
             return Exercises.find(name).orElseThrow(() -> new NotFound("The exercise '" + name + "' is gone."));
         }
         long revision = Objects.requireNonNull(row.revisionId());
-        return Chance.on(wirings.revision(revision).assembly(), Objects.requireNonNull(row.seed()));
+        return Chance.on(assemblies.revision(revision).assembly(), Objects.requireNonNull(row.seed()));
     }
 
     /**

@@ -23,14 +23,14 @@ class LabelController {
     private static final MediaType SVG = new MediaType("image", "svg+xml", StandardCharsets.UTF_8);
 
     private final Units units;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Certificates certificates;
     private final PublicAddress publicAddress;
 
-    LabelController(Units units, Assemblies wirings, Certificates certificates, PublicAddress publicAddress) {
+    LabelController(Units units, Assemblies assemblies, Certificates certificates, PublicAddress publicAddress) {
         this.publicAddress = publicAddress;
         this.units = units;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.certificates = certificates;
     }
 
@@ -55,7 +55,7 @@ class LabelController {
         UnitRow unit = units.find(id);
         String address = publicAddress.of("/units/" + id);
         List<EndLabel> ends = new ArrayList<>();
-        for (Conductor wire : wirings.latest(unit.assemblyId()).assembly().conductors()) {
+        for (Conductor wire : assemblies.latest(unit.assemblyId()).assembly().conductors()) {
             ends.add(end(wire, wire.from(), wire.to()));
             ends.add(end(wire, wire.to(), wire.from()));
         }

@@ -35,7 +35,7 @@ class RecordController {
     private static final int COMPARED = 6;
 
     private final TestRuns runs;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Units units;
     private final SealedRecords records;
     private final Certificates certificates;
@@ -48,10 +48,10 @@ class RecordController {
             SealedRecords records,
             Certificates certificates,
             Releases releases,
-            Assemblies wirings,
+            Assemblies assemblies,
             Worksheets sheets) {
         this.sheets = sheets;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.releases = releases;
         this.runs = runs;
         this.units = units;
@@ -76,7 +76,7 @@ class RecordController {
         model.addAttribute("unit", unit);
         model.addAttribute("lines", runs.ofUnit(id));
         model.addAttribute("history", HistoryView.of(runs.lastOf(id, COMPARED)));
-        model.addAttribute("own", wirings.ofUnit(id));
+        model.addAttribute("own", assemblies.ofUnit(id));
         model.addAttribute("sheets", sheets.ofUnit(id));
         return "record/unit";
     }

@@ -41,8 +41,16 @@ record RecordResult(
         return List.copyOf(Objects.requireNonNullElse(list, List.of()));
     }
 
-    /** A finding with what stands behind it. */
-    record FindingLine(String kind, String text, String evidence, String functionsLost) {}
+    /**
+     * A finding with what stands behind it.
+     *
+     * @param places the wires and parts that it names; none in records that were kept before these were
+     */
+    record FindingLine(String kind, String text, String evidence, String functionsLost, List<String> places) {
+        FindingLine {
+            places = kept(places);
+        }
+    }
 
     /** How something was put right. */
     record RepairLine(String number, String what, String cause, String prevention, String by) {}

@@ -118,7 +118,8 @@ class RecordViews {
                 found.evidence().stream()
                         .map(entry -> "no. " + entry.sequence())
                         .collect(Collectors.joining(", ")),
-                String.join(", ", found.functionsLost()));
+                String.join(", ", found.functionsLost()),
+                found.finding().named());
     }
 
     private static RecordResult.ReadingLine reading(TestRun job, Entry entry) {

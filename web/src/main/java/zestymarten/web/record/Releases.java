@@ -31,7 +31,7 @@ class Releases {
     private final ReleaseMapper mapper;
     private final TestRuns runs;
     private final Units units;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
@@ -39,14 +39,14 @@ class Releases {
             ReleaseMapper mapper,
             TestRuns runs,
             Units units,
-            Assemblies wirings,
+            Assemblies assemblies,
             ApplicationEventPublisher events,
             Clock clock) {
         this.events = events;
         this.mapper = mapper;
         this.runs = runs;
         this.units = units;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.clock = clock;
     }
 
@@ -64,7 +64,7 @@ class Releases {
     ReleaseState of(RunSnapshot run) {
         return new ReleaseState(
                 Decision.after(outcome(run)),
-                wirings.needsSignOff(run.revision().assemblyId()),
+                assemblies.needsSignOff(run.revision().assemblyId()),
                 Optional.ofNullable(mapper.lastOf(run.id())),
                 Optional.ofNullable(mapper.signOffOf(run.id())));
     }

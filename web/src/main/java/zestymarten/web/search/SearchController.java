@@ -17,13 +17,13 @@ import zestymarten.web.unit.Units;
 class SearchController {
     private static final int MOST_OF_A_KIND = 12;
 
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Units units;
     private final TestRuns runs;
     private final Meters meters;
 
-    SearchController(Assemblies wirings, Units units, TestRuns runs, Meters meters) {
-        this.wirings = wirings;
+    SearchController(Assemblies assemblies, Units units, TestRuns runs, Meters meters) {
+        this.assemblies = assemblies;
         this.units = units;
         this.runs = runs;
         this.meters = meters;
@@ -58,7 +58,7 @@ class SearchController {
     private Group assemblies(String text) {
         return Group.of(
                 "Assemblies",
-                wirings.page(text, 0).stream()
+                assemblies.page(text, 0).stream()
                         .map(each -> new Hit(
                                 each.name(), each.kind() + ", revision " + each.number(), "/assemblies/" + each.id())));
     }

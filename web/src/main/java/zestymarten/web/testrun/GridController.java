@@ -30,13 +30,13 @@ class GridController {
     private static final int MOST = 300;
 
     private final TestRuns runs;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Plans plans;
     private final Prints prints;
 
-    GridController(TestRuns runs, Assemblies wirings, Plans plans, Prints prints) {
+    GridController(TestRuns runs, Assemblies assemblies, Plans plans, Prints prints) {
         this.runs = runs;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.plans = plans;
         this.prints = prints;
     }
@@ -77,7 +77,7 @@ class GridController {
     @GetMapping("/assemblies/{id}/plans/{plan}/sheet.pdf")
     ResponseEntity<byte[]> sheet(@PathVariable long id, @PathVariable long plan) {
         KeptPlan kept = plans.find(id, plan);
-        return sheet(wirings.latest(id).assembly().name() + ", " + kept.name(), runs.planned(id, kept));
+        return sheet(assemblies.latest(id).assembly().name() + ", " + kept.name(), runs.planned(id, kept));
     }
 
     private ResponseEntity<byte[]> sheet(String title, TestRun job) {

@@ -19,11 +19,11 @@ import zestymarten.web.assembly.Assemblies;
 @Controller
 class LearntController {
     private final Learning learning;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
 
-    LearntController(Learning learning, Assemblies wirings) {
+    LearntController(Learning learning, Assemblies assemblies) {
         this.learning = learning;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
     }
 
     /** A wire's figures as ready text; empty where there are none. */
@@ -39,7 +39,7 @@ class LearntController {
         for (String wire : wires) {
             views.add(view(wire, Optional.ofNullable(taught.get(wire)), Optional.ofNullable(inForce.get(wire))));
         }
-        model.addAttribute("wiring", wirings.latest(id));
+        model.addAttribute("wiring", assemblies.latest(id));
         model.addAttribute("wires", views);
         model.addAttribute("teaches", !taught.isEmpty());
         return "testrun/learnt";

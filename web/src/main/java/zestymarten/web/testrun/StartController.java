@@ -50,16 +50,16 @@ class StartController {
     private static final Set<Tool> USUAL_TOOLS = EnumSet.complementOf(EnumSet.of(Tool.LOW_OHM_METER));
 
     private final TestRuns runs;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Units units;
     private final Meters meters;
     private final Plans plans;
 
-    StartController(TestRuns runs, Assemblies wirings, Units units, Meters meters, Plans plans) {
+    StartController(TestRuns runs, Assemblies assemblies, Units units, Meters meters, Plans plans) {
         this.plans = plans;
         this.meters = meters;
         this.runs = runs;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.units = units;
     }
 
@@ -99,7 +99,7 @@ class StartController {
         List<MeterRow> meters = this.meters.all();
         model.addAttribute("meters", meters);
         model.addAttribute("known", meters.stream().anyMatch(each -> each.name().equals(meter.name())));
-        model.addAttribute("wiring", wirings.latest(id));
+        model.addAttribute("wiring", assemblies.latest(id));
         model.addAttribute(
                 "serials", units.of(id).stream().map(UnitLine::serial).toList());
         model.addAttribute("serial", serial);
@@ -227,7 +227,7 @@ class StartController {
                             "test_v",
                             "An insulation test needs an insulation tester, which is not ticked. Tick it, or leave the volts empty."));
         }
-        Optional<TestOptions> approach = form.approach(wirings.latest(id).assembly(), problems);
+        Optional<TestOptions> approach = form.approach(assemblies.latest(id).assembly(), problems);
         if (!problems.isEmpty() || approach.isEmpty() || meter.isEmpty()) {
             throw new Refused(problems);
         }
@@ -257,7 +257,7 @@ class StartController {
     @PostMapping("/assemblies/{id}/plans")
     ResponseEntity<Void> keep(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who) {
         TestOptionsForm form = new TestOptionsForm(fields);
-        TestOptions approach = form.approach(wirings.latest(id).assembly());
+        TestOptions approach = form.approach(assemblies.latest(id).assembly());
         long plan = plans.keep(id, form.field("plan_name"), approach, who.getName());
         return ResponseEntity.ok()
                 .header("HX-Redirect", "/assemblies/" + id + "/test?plan=" + plan)

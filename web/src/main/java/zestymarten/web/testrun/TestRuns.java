@@ -74,7 +74,7 @@ public class TestRuns {
 
     private final RunMapper mapper;
     private final LearntMapper learnt;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Units units;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -92,14 +92,14 @@ public class TestRuns {
     TestRuns(
             RunMapper mapper,
             LearntMapper learnt,
-            Assemblies wirings,
+            Assemblies assemblies,
             Units units,
             ApplicationEventPublisher events,
             DerivedJobs derived,
             Clock clock) {
         this.mapper = mapper;
         this.learnt = learnt;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
         this.units = units;
         this.events = events;
         this.derived = derived;
@@ -108,7 +108,7 @@ public class TestRuns {
 
     /** The same runs by another clock, for callers that hold a transaction and tell of the past. */
     public TestRuns withClock(Clock other) {
-        return new TestRuns(mapper, learnt, wirings, units, events, derived, other);
+        return new TestRuns(mapper, learnt, assemblies, units, events, derived, other);
     }
 
     private static int weight(DesignKey key, Design design) {
@@ -145,7 +145,7 @@ public class TestRuns {
     @Transactional
     public long start(long assemblyId, String serial, TestConditions conditions, TestOptions approach, String by) {
         UnitRow unit = units.takeToTheBench(assemblyId, serial);
-        Revision revision = wirings.ofUnit(unit.id()).orElseGet(() -> wirings.latest(assemblyId));
+        Revision revision = assemblies.ofUnit(unit.id()).orElseGet(() -> assemblies.latest(assemblyId));
         mustBeTied(revision, approach);
         Long open = mapper.openRunOf(unit.id());
         if (open != null) {
@@ -229,7 +229,7 @@ public class TestRuns {
     /** The ways in which the newest revision of a wiring can be tested, at the given prices. */
     @Transactional(readOnly = true)
     public List<PlanEstimate> offers(long assemblyId, EffortModel.Pace pace, Set<Tool> tools) {
-        Design design = design(wirings.latest(assemblyId), USUAL.ambientC(), NOTHING_LEARNT);
+        Design design = design(assemblies.latest(assemblyId), USUAL.ambientC(), NOTHING_LEARNT);
         boolean few = design.nets().all().size() <= MOST_TIED;
         return Stream.of(TestMethod.values())
                 .filter(method -> method != TestMethod.INSULATION && (few || !method.needsTies()))
@@ -242,7 +242,8 @@ public class TestRuns {
     @Transactional(readOnly = true)
     public TestRun planned(long assemblyId, KeptPlan plan) {
         Long taught = learnt.latest(assemblyId);
-        Design design = design(wirings.latest(assemblyId), USUAL.ambientC(), taught == null ? NOTHING_LEARNT : taught);
+        Design design =
+                design(assemblies.latest(assemblyId), USUAL.ambientC(), taught == null ? NOTHING_LEARNT : taught);
         return TestRun.of(design, plan.approach().approach(), USUAL, List.of());
     }
 
@@ -300,12 +301,12 @@ public class TestRuns {
 
     private RunSnapshot run(RunRow row, List<Entry> entries) {
         long taught = row.learntId() == null ? NOTHING_LEARNT : row.learntId();
-        Design design = design(wirings.revision(row.revisionId()), row.ambientC(), taught);
+        Design design = design(assemblies.revision(row.revisionId()), row.ambientC(), taught);
         return run(row, TestRun.of(design, row.approach().approach(), row.conditions(), entries));
     }
 
     private RunSnapshot run(RunRow row, TestRun job) {
-        Revision revision = wirings.revision(row.revisionId());
+        Revision revision = assemblies.revision(row.revisionId());
         Optional<RunSnapshot.RunEnd> end = row.outcome() == null
                 ? Optional.empty()
                 : Optional.of(new RunSnapshot.RunEnd(
@@ -575,8 +576,8 @@ public class TestRuns {
                 findings.stream().map(RunFinding::finding).map(Finding::text).toList());
         run.job()
                 .asBuilt()
-                .ifPresent(built -> wirings.reviseUnit(run.revision().assemblyId(), run.unitId(), built, by));
-        boolean signed = wirings.needsSignOff(run.revision().assemblyId());
+                .ifPresent(built -> assemblies.reviseUnit(run.revision().assemblyId(), run.unitId(), built, by));
+        boolean signed = assemblies.needsSignOff(run.revision().assemblyId());
         mapper.insertEnd(runId, outcome.name(), summary, by, clock.instant());
         units.setState(
                 run.unitId(),

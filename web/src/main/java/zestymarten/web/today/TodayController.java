@@ -20,14 +20,14 @@ class TodayController {
 
     private final TestRuns runs;
     private final Units units;
-    private final Assemblies wirings;
+    private final Assemblies assemblies;
     private final Clock clock;
 
-    TodayController(TestRuns runs, Units units, Assemblies wirings, Clock clock) {
+    TodayController(TestRuns runs, Units units, Assemblies assemblies, Clock clock) {
         this.clock = clock;
         this.runs = runs;
         this.units = units;
-        this.wirings = wirings;
+        this.assemblies = assemblies;
     }
 
     @GetMapping("/")
@@ -45,7 +45,7 @@ class TodayController {
     /** Choosing what to test: a wiring that is there, or a new one in one form. */
     @GetMapping("/start")
     String start(Model model) {
-        model.addAttribute("wirings", wirings.page("", 0));
+        model.addAttribute("wirings", assemblies.page("", 0));
         return "today/start";
     }
 }

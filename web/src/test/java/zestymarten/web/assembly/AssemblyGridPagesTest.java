@@ -140,9 +140,9 @@ class AssemblyGridPagesTest {
     void whoSavesSecondSeesTheDifferenceFirst() {
         long id = site.wiring(site.fresh("Two at once"), "wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\n");
         browser.open("/assemblies/" + id + "/grid");
-        Assemblies wirings = site.bean(Assemblies.class);
-        Assembly before = wirings.latest(id).assembly();
-        wirings.revise(
+        Assemblies assemblies = site.bean(Assemblies.class);
+        Assembly before = assemblies.latest(id).assembly();
+        assemblies.revise(
                 id,
                 new Assembly(
                         before.name(),
@@ -162,7 +162,7 @@ class AssemblyGridPagesTest {
                 .see(".say.watch", "added: wire W2")
                 .see(".say.watch", "changed: wire W1");
         assertThat(saved().conductors()).hasSize(2);
-        assertThat(wirings.latest(id).number()).isEqualTo(3);
+        assertThat(assemblies.latest(id).number()).isEqualTo(3);
     }
 
     @Test

@@ -47,9 +47,9 @@ class AssemblyGridTest {
 
     @Test
     void everyAssemblyOfTheDemonstrationComesBackAsItWas(Site site) {
-        Assemblies wirings = site.bean(Assemblies.class);
-        for (WiringLine line : wirings.page("", 0)) {
-            Assembly assembly = wirings.latest(line.id()).assembly();
+        Assemblies assemblies = site.bean(Assemblies.class);
+        for (AssemblyLine line : assemblies.page("", 0)) {
+            Assembly assembly = assemblies.latest(line.id()).assembly();
             if (assembly.conductors().size() <= AssemblyGrid.MOST_ROWS) {
                 Assembly again = AssemblyGrid.of(assembly).read().assembly().orElseThrow();
                 assertThat(again.conductors()).as(assembly.name()).isEqualTo(assembly.conductors());

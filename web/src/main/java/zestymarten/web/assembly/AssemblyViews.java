@@ -19,7 +19,7 @@ import zestymarten.web.platform.Times;
 
 /** Puts a wiring into words and drawings for its page. */
 @Component
-class WiringViews {
+class AssemblyViews {
     /** The temperature at which limits are shown where no run gives another. */
     static final double SHOWN_AT_C = 20;
 

@@ -24,7 +24,7 @@ import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Refused;
 
 /** What the forms for a wiring send, read field by field so that every fault is reported with its place. */
-record WiringForm(MultiValueMap<String, String> fields) {
+record AssemblyForm(MultiValueMap<String, String> fields) {
     private static final String FACE = "face-";
 
     String text(String field) {

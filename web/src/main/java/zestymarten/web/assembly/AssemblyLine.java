@@ -1,0 +1,7 @@
+package zestymarten.web.assembly;
+
+import java.time.Instant;
+
+/** A wiring in a list. */
+public record AssemblyLine(
+        long id, String name, String kind, int number, int conductors, int units, Instant changedAt) {}

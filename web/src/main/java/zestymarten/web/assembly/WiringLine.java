@@ -1,6 +1,0 @@
-package zestymarten.web.assembly;
-
-import java.time.Instant;
-
-/** A wiring in a list. */
-public record WiringLine(long id, String name, String kind, int number, int conductors, int units, Instant changedAt) {}

@@ -1,0 +1,7 @@
+/**
+ * The guide and the glossary, served in the application as they stand in the documents: written once, read in both places.
+ */
+@NullMarked
+package zestymarten.web.help;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,59 @@
+package zestymarten.web.statistics;
+
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * What the tests of an assembly come to, as text and bars.
+ *
+ * @param any whether any test has ended
+ * @param basis which tests were counted
+ * @param firstPass how many units passed at their first test
+ * @param passed how many tests passed
+ * @param time the median time of a test
+ */
+public record StatisticsView(
+        boolean any, String basis, String firstPass, String passed, String time, List<Bar> kinds, List<Bar> places) {
+    private static final double MINUTES_OF_A_DAY = 24 * 60;
+
+    public StatisticsView {
+        kinds = List.copyOf(kinds);
+        places = List.copyOf(places);
+    }
+
+    /** A count against the tests that it is of: at most all of them. */
+    public record Bar(String name, int tests, int of, String said) {}
+
+    static StatisticsView of(TestCounts tests, List<FaultCount> kinds, List<FaultCount> places, int last) {
+        String basis = tests.tests() >= last
+                ? "The last " + last + " tests."
+                : tests.tests() == 1 ? "One test." : tests.tests() + " tests.";
+        return new StatisticsView(
+                tests.tests() > 0,
+                basis,
+                share(tests.firstPassed(), tests.units(), "unit", "units"),
+                share(tests.passed(), tests.tests(), "test", "tests"),
+                time(tests.minutes()),
+                bars(kinds, tests.tests()),
+                bars(places, tests.tests()));
+    }
+
+    /** Small numbers say no per cent: three of four is no rate. */
+    private static String share(int part, int all, String one, String many) {
+        String counted = part + " of " + all + " " + (all == 1 ? one : many);
+        return all < 20 ? counted : counted + ", " + Math.round(100.0 * part / all) + " %";
+    }
+
+    private static String time(double minutes) {
+        if (minutes >= MINUTES_OF_A_DAY) {
+            return "more than a day: tests stay open over night";
+        }
+        return minutes < 1 ? "below 1 min" : String.format(Locale.ROOT, "%.0f min", minutes);
+    }
+
+    private static List<Bar> bars(List<FaultCount> counts, int all) {
+        return counts.stream()
+                .map(each -> new Bar(each.name(), each.tests(), all, share(each.tests(), all, "test", "tests")))
+                .toList();
+    }
+}

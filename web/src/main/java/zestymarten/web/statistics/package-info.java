@@ -1,0 +1,8 @@
+/**
+ * What the tests of an assembly come to: how many units pass at their first test, which faults there were and where, how
+ * long a test takes. Reads the records of ended tests as they were kept; keeps nothing itself.
+ */
+@NullMarked
+package zestymarten.web.statistics;
+
+import org.jspecify.annotations.NullMarked;
