@@ -9,6 +9,16 @@
     }
   });
 
+  // An identifier of our own making, by which what is sent twice is kept once. By hand: without TLS browsers have no randomUUID.
+  const newId = () => {
+    const bytes = crypto.getRandomValues(new Uint8Array(16));
+    bytes[6] = (bytes[6] & 0x0f) | 0x40;
+    bytes[8] = (bytes[8] & 0x3f) | 0x80;
+    const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+    return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join("-");
+  };
+  window.marten = { newId };
+
   // A message in its place; false where the page has none.
   const tell = (text) => {
     const place = document.getElementById("say");

@@ -137,14 +137,6 @@ const start = async () => {
     return box;
   };
 
-  const newId = () => {
-    const bytes = crypto.getRandomValues(new Uint8Array(16));
-    bytes[6] = (bytes[6] & 0x0f) | 0x40;
-    bytes[8] = (bytes[8] & 0x3f) | 0x80;
-    const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
-    return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join("-");
-  };
-
   const sendAgain = async (item) => {
     const parts = Object.fromEntries(PARTS.map((part) => [part, item.values[part] ?? ""]));
     const answer = await fetch(`${base}/work?${new URLSearchParams(parts)}`, { headers: { "HX-Request": "true" } }).catch(() => null);
@@ -153,7 +145,7 @@ const start = async () => {
     }
     const page = new DOMParser().parseFromString(await answer.text(), "text/html");
     const touch = page.querySelector("#step [name=touch]")?.value ?? item.values.touch;
-    await db.put("queue", { ...item, refused: "", values: { ...item.values, touch, entry: newId() } });
+    await db.put("queue", { ...item, refused: "", values: { ...item.values, touch, entry: window.marten.newId() } });
     await flush();
   };
 

@@ -14,14 +14,6 @@
   let busy = false;
   let impatient = false;
 
-  const newId = () => {
-    const bytes = crypto.getRandomValues(new Uint8Array(16));
-    bytes[6] = (bytes[6] & 0x0f) | 0x40;
-    bytes[8] = (bytes[8] & 0x3f) | 0x80;
-    const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
-    return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join("-");
-  };
-
   const step = () =>
     Object.fromEntries([...document.querySelectorAll("#step input")].map((field) => [field.name, field.value]));
   const result = () => document.querySelector(".result");
@@ -149,7 +141,7 @@
     const now = JSON.stringify([typed, step(), more]);
     if (now !== attempt || !entryId) {
       attempt = now;
-      entryId = newId();
+      entryId = window.marten.newId();
     }
     sent = slot.value;
     const values = { ...step(), typed, entry: entryId, where: where(), ...more };
@@ -209,7 +201,7 @@
 
   const skip = () =>
     ask("skip-dialog", "reason", (reason) => {
-      entryId = newId();
+      entryId = window.marten.newId();
       send("POST", "/skips", { ...step(), reason, entry: entryId });
     });
 

@@ -23,6 +23,9 @@ public record TrendDrawing(
         List<TrendMark> marks,
         Optional<TrendMark> limit) {
     private static final double WIDTH = 640;
+    /** Of several charts side by side. */
+    private static final double NARROW = 380;
+
     private static final double HEIGHT = 170;
     private static final double LEFT = 70;
     private static final double MARGIN = 16;
@@ -44,11 +47,15 @@ public record TrendDrawing(
 
     /** Draws values in any order without a limit; none draw an empty scale. */
     public static TrendDrawing of(List<TrendValue> values, String unit) {
-        return of(values, unit, OptionalDouble.empty());
+        return drawn(values, unit, OptionalDouble.empty(), WIDTH);
     }
 
-    /** Draws values in any order against a limit that stays in sight. */
-    public static TrendDrawing of(List<TrendValue> values, String unit, OptionalDouble limit) {
+    /** Draws values in any order against a limit that stays in sight, for a place among other charts. */
+    public static TrendDrawing against(OptionalDouble limit, List<TrendValue> values, String unit) {
+        return drawn(values, unit, limit, NARROW);
+    }
+
+    private static TrendDrawing drawn(List<TrendValue> values, String unit, OptionalDouble limit, double width) {
         List<TrendValue> ordered = values.stream()
                 .sorted(Comparator.comparingDouble(TrendValue::at))
                 .toList();
@@ -68,25 +75,34 @@ public record TrendDrawing(
         List<TrendDot> dots = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (TrendValue each : ordered) {
-            double x = LEFT + (WIDTH - LEFT - MARGIN) * (each.at() - first) / span;
+            double x = LEFT + (width - LEFT - MARGIN) * (each.at() - first) / span;
             double y = y(each.value(), top);
             dots.add(new TrendDot(x, y, each.title()));
             line.append(dots.size() == 1 ? Paths.move(x, y) : Paths.line(x, y));
         }
         List<TrendMark> marks = new ArrayList<>();
-        for (int i = 0; i <= STEPS; i++) {
-            double value = top * i / STEPS;
-            marks.add(new TrendMark(y(value, top), i == 0 ? "0 " + unit : EngineeringFormat.text(value, unit)));
+        double step = roundStep(top / STEPS);
+        for (int i = 0; i * step <= top; i++) {
+            marks.add(new TrendMark(y(i * step, top), i == 0 ? "0 " + unit : EngineeringFormat.text(i * step, unit)));
         }
         return new TrendDrawing(
-                WIDTH,
+                width,
                 HEIGHT,
                 dots,
                 line.toString(),
                 marks,
                 limit.stream()
-                        .mapToObj(each -> new TrendMark(y(each, top), "limit " + EngineeringFormat.text(each, unit)))
+                        .mapToObj(each -> new TrendMark(
+                                y(each, top),
+                                "limit " + EngineeringFormat.column(each, unit).text(each)))
                         .findFirst());
+    }
+
+    /** The next 1, 2 or 5 of its power of ten. */
+    private static double roundStep(double least) {
+        double power = Math.pow(10, Math.floor(Math.log10(least)));
+        double share = least / power;
+        return power * (share <= 1 ? 1 : share <= 2 ? 2 : share <= 5 ? 5 : 10);
     }
 
     private static double y(double value, double top) {

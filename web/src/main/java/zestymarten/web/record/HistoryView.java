@@ -87,7 +87,7 @@ record HistoryView(List<String> tests, List<WireHistoryView> wires, List<Chart> 
                 wire.id(),
                 wire.risen(),
                 view(wire).said(),
-                TrendDrawing.of(values, "Ω", limit == null ? OptionalDouble.empty() : OptionalDouble.of(limit)));
+                TrendDrawing.against(limit == null ? OptionalDouble.empty() : OptionalDouble.of(limit), values, "Ω"));
     }
 
     private static Instant ended(RunSnapshot test) {
@@ -103,6 +103,8 @@ record HistoryView(List<String> tests, List<WireHistoryView> wires, List<Chart> 
     }
 
     private static String text(OptionalDouble ohm) {
-        return ohm.isPresent() ? EngineeringFormat.text(ohm.getAsDouble(), "Ω") : "";
+        return ohm.isPresent()
+                ? EngineeringFormat.column(ohm.getAsDouble(), "Ω").text(ohm.getAsDouble())
+                : "";
     }
 }

@@ -2,8 +2,16 @@ package zestymarten.web.assembly;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
+import org.apache.poi.xssf.usermodel.XSSFRow;
+import org.apache.poi.xssf.usermodel.XSSFSheet;
+import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -163,5 +171,27 @@ class AssemblyPagesTest {
         assertThat(browser.count("g.strand")).isEqualTo(4);
         assertThat(browser.texts("svg.wiring .body.left .pin")).containsExactly("1", "2", "3", "4");
         assertThat(browser.texts("svg.wiring .body.right .pin")).containsExactly("1", "2", "3", "4");
+    }
+
+    @Test
+    void aWorkbookIsReadIntoTheFieldAndOneThatIsNoneIsRefusedBesideIt() throws IOException {
+        Path file = Files.createTempFile("wires", ".xlsx");
+        try (XSSFWorkbook book = new XSSFWorkbook();
+                OutputStream out = Files.newOutputStream(file)) {
+            XSSFSheet sheet = book.createSheet();
+            for (List<String> cells : List.of(List.of("wire", "from", "to"), List.of("W1", "J1.1", "J2.1"))) {
+                XSSFRow row = sheet.createRow(sheet.getPhysicalNumberOfRows());
+                cells.forEach(
+                        each -> row.createCell(row.getPhysicalNumberOfCells()).setCellValue(each));
+            }
+            book.write(out);
+        }
+        browser.open("/assemblies/new").find("input[type=file]").sendKeys(file.toString());
+        browser.see("#preview", "J2.1");
+        Files.writeString(file, "no workbook");
+        browser.open("/assemblies/new").find("input[type=file]").sendKeys(file.toString());
+        browser.see("#preview", "cannot be read as a workbook");
+        Files.delete(file);
+        browser.complaints(); // the refusal of the server is one
     }
 }

@@ -133,4 +133,21 @@ class ChartDrawingTest {
                 .as("the prediction lies on the line of the good ones")
                 .isCloseTo((second.y() - first.y()) / (second.x() - first.x()), within(1e-6));
     }
+
+    @Test
+    void aTrendStandsAgainstItsLimitOnAScaleOfRoundSteps() {
+        TrendDrawing drawing = TrendDrawing.against(
+                OptionalDouble.of(0.32),
+                List.of(new TrendDrawing.TrendValue(2, 0.3, "later"), new TrendDrawing.TrendValue(1, 0.15, "first")),
+                "Ω");
+        double zero = drawing.marks().get(0).y();
+        double first = zero - drawing.points().get(0).y();
+        double later = zero - drawing.points().get(1).y();
+        assertThat(drawing.points().get(0).title()).isEqualTo("first");
+        assertThat(later).as("twice as much stands twice as high").isCloseTo(2 * first, within(1e-6));
+        assertThat(zero - drawing.limit().orElseThrow().y()).isCloseTo(later * 0.32 / 0.3, within(1e-6));
+        assertThat(drawing.limit().orElseThrow().text()).isEqualTo("limit 0.32 Ω");
+        assertThat(drawing.marks().stream().map(TrendDrawing.TrendMark::text))
+                .containsExactly("0 Ω", "0.1 Ω", "0.2 Ω", "0.3 Ω");
+    }
 }

@@ -29,6 +29,8 @@ class PagesTest {
             "/assemblies/grid",
             "/assemblies/1/grid",
             "/assemblies/2/revisions",
+            "/assemblies/1/statistics",
+            "/help",
             "/units",
             "/search?q=pendant",
             "/account",
