@@ -19,6 +19,18 @@
   };
   window.marten = { newId };
 
+  // Moments as the reader writes them, in the zone of the reader; what the server's clock said stays as their title.
+  const written = new Intl.DateTimeFormat(undefined, { dateStyle: "medium", timeStyle: "short" });
+  const showMoments = (place) => {
+    place.querySelectorAll("time[data-moment]").forEach((moment) => {
+      moment.title = `${moment.textContent.trim()} by the server's clock`;
+      moment.textContent = written.format(new Date(moment.dateTime));
+      delete moment.dataset.moment;
+    });
+  };
+  showMoments(document);
+  document.addEventListener("htmx:afterSettle", (event) => showMoments(event.target));
+
   // A message in its place; false where the page has none.
   const tell = (text) => {
     const place = document.getElementById("say");

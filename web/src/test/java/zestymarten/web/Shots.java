@@ -34,9 +34,9 @@ class Shots {
         browser.desktop().signIn("bench").find(".cards");
         take("today");
         browser.open("/assemblies/2").click("tr[data-wire=W6] td").find("g.strand.picked");
-        take("wiring");
+        take("assembly");
         browser.open("/assemblies/1/test").find(".offer");
-        take("ways");
+        take("methods");
         browser.open("/check?thing=relay&coil=96&leads=0.2&read.coil=96.2&read.contact_at_rest.making=OL"
                         + "&read.contact_operated.making=4.7")
                 .find("#said .state.fault");
@@ -44,17 +44,17 @@ class Shots {
         browser.open("/meters/1").find("svg.trend");
         take("meter");
         browser.open(WELL_UNDER_WAY).find("svg.step");
-        take("run");
+        take("test");
         browser.dark(true).open("/assemblies/8/grid").see("output[data-row='wires.0']", "max");
         take("grid-dark");
         browser.dark(false).phone().open(HALF_FINISHED).find(".keypad");
-        take("run-phone");
+        take("test-phone");
         browser.desktop().open(SWAPPED + "/diagnosis").find("svg.wiring");
-        take("what-is-wrong");
+        take("diagnosis");
         browser.open(SWAPPED + "/record").find(".certificate");
         take("record");
         browser.open(CHAIN + "/locate?wire=core").find("svg.chain");
-        take("where");
+        take("locate");
         browser.open(HALF_FINISHED + "/scan").find("svg.stave");
         take("scan");
         practice();
@@ -69,9 +69,9 @@ class Shots {
         browser.open("/conductor?sheet=3").find("svg.protection");
         take("conductor");
         browser.open("/compare-leads?sheet=4").find("svg.family-chart");
-        take("alike");
+        take("compare-leads");
         browser.open("/identify-cores?sheet=5").find(".both-places");
-        take("bundle");
+        take("identify-cores");
         browser.open("/batch-test?search=Shore");
         browser.run("document.querySelector('form[method=post] .do').click()");
         browser.waitForPath("/batch-test/\\d+");
@@ -80,7 +80,7 @@ class Shots {
                         + "document.querySelectorAll('.slot-in').forEach((each, i) => { each.value = typed[i]; });"
                         + "document.querySelector('main form .do').click()");
         browser.see("[role=status]", "SL-01");
-        take("test-day");
+        take("batch-test");
     }
 
     private void practice() throws IOException {

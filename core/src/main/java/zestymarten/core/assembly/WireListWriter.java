@@ -29,7 +29,13 @@ public final class WireListWriter {
         return out.toString();
     }
 
-    private static List<String> cells(Conductor conductor) {
+    /** The columns of the list, in order. */
+    public static List<String> columns() {
+        return WireListReader.COLUMNS;
+    }
+
+    /** A conductor as the cells of its line: none can be taken for a formula. */
+    public static List<String> cells(Conductor conductor) {
         return List.of(
                 CellText.safe(conductor.id()),
                 CellText.safe(conductor.from().name()),

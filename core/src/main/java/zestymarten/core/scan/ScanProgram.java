@@ -53,21 +53,21 @@ public record ScanProgram(List<ScanAction> actions) {
     }
 
     /** The program of everything that a scanner can measure and a run has still to do. */
-    public static ScanProgram of(TestRun job, double dwellS) {
-        Points points = Points.of(job.design().assembly());
+    public static ScanProgram of(TestRun test, double dwellS) {
+        Points points = Points.of(test.design().assembly());
         List<Sides> ohms = new ArrayList<>();
         List<Sides> insulation = new ArrayList<>();
-        touches(job)
-                .forEach(touch -> sides(job, points, touch, dwellS)
+        touches(test)
+                .forEach(touch -> sides(test, points, touch, dwellS)
                         .forEach(each -> (touch.stage().isUnderVoltage() ? insulation : ohms).add(each)));
         return new ScanProgram(switched(ohms.size() > MOST_ORDERED ? ohms : ordered(ohms), insulation));
     }
 
     /** The touches of a run that a scanner can make and that are not done. */
-    public static Stream<TestStep.Measurement> touches(TestRun job) {
+    public static Stream<TestStep.Measurement> touches(TestRun test) {
         return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS, Stage.INSULATION)
-                .flatMap(job::steps)
-                .filter(step -> step instanceof TestStep.Measurement && !job.isDone(step))
+                .flatMap(test::steps)
+                .filter(step -> step instanceof TestStep.Measurement && !test.isDone(step))
                 .map(TestStep.Measurement.class::cast);
     }
 
@@ -78,7 +78,7 @@ public record ScanProgram(List<ScanAction> actions) {
         return side;
     }
 
-    private static Stream<Sides> sides(TestRun job, Points points, TestStep.Measurement touch, double dwellS) {
+    private static Stream<Sides> sides(TestRun test, Points points, TestStep.Measurement touch, double dwellS) {
         Set<Terminal> black = side(touch, touch.black());
         Set<Terminal> red = side(touch, touch.red());
         boolean wired = Stream.concat(black.stream(), red.stream())
@@ -91,7 +91,7 @@ public record ScanProgram(List<ScanAction> actions) {
                 touch.state(),
                 contacts(points, black, red),
                 contacts(points, red, black),
-                measure(job, touch, dwellS)));
+                measure(test, touch, dwellS)));
     }
 
     private static SortedSet<ScanContact> contacts(Points points, Set<Terminal> a, Set<Terminal> b) {
@@ -103,16 +103,16 @@ public record ScanProgram(List<ScanAction> actions) {
         return contacts;
     }
 
-    private static ScanAction.MeasureContacts measure(TestRun job, TestStep.Measurement touch, double dwellS) {
+    private static ScanAction.MeasureContacts measure(TestRun test, TestStep.Measurement touch, double dwellS) {
         if (touch.isUnderVoltage()) {
             return new ScanAction.MeasureContacts(
                     Quantity.INSULATION,
-                    job.least(touch).least().value(),
+                    test.least(touch).least().value(),
                     Double.POSITIVE_INFINITY,
-                    job.approach().insulation().orElseThrow().testV(),
+                    test.approach().insulation().orElseThrow().testV(),
                     dwellS);
         }
-        return job.expectation(touch)
+        return test.expectation(touch)
                 .fold(
                         joined -> ScanAction.MeasureContacts.ohms(
                                 joined.limit().low().value(),
@@ -120,7 +120,7 @@ public record ScanProgram(List<ScanAction> actions) {
                                         joined.limit().high().value(),
                                         Math.nextUp(joined.limit().low().value()))),
                         () -> ScanAction.MeasureContacts.ohms(
-                                job.conditions().joinedBelowOhm(), Double.POSITIVE_INFINITY));
+                                test.conditions().joinedBelowOhm(), Double.POSITIVE_INFINITY));
     }
 
     private static List<Sides> ordered(List<Sides> touches) {

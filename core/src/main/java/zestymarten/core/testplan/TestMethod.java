@@ -11,9 +11,9 @@ public enum TestMethod {
     /** Both ends in reach, all ends free: each wire end to end, each net against each later one, each against the frame. */
     BOTH_ENDS("Both ends in reach, each to each", false, 0),
     /** Alone, ends far apart: far ends tied and each read against the first, then freed and each read against each. */
-    FAR_END_JOINED("Alone, ends far apart: linked there, then freed", true, 1),
+    FAR_END_JOINED("Alone, ends far apart: linked there, then unlinked", true, 1),
     /** Alone, ends far apart, with a frame that both ends reach: far ends tied to it and each read against it, then freed. */
-    FAR_END_TO_FRAME("Alone, ends far apart: linked to the frame there, then freed", true, 1),
+    FAR_END_TO_FRAME("Alone, ends far apart: linked to the frame there, then unlinked", true, 1),
     /** Both ends in reach: each wire end to end, then each net against all later ones and the frame, tied together. */
     EACH_TO_REST("Both ends in reach, each to all others linked", true, 0),
     /** Both ends in reach: each wire end to end, then all nets in two tied halves, once for each bit of their number. */

@@ -37,7 +37,7 @@ public record TestOptions(
         }
         if (method.tiesFarEnds() && !order.isBefore(Stage.ENDS, Stage.SHORTS)) {
             throw new IllegalArgumentException(
-                    "With the far ends linked, wires are rung out before shorts are looked for: only then they are freed.");
+                    "With the far ends linked, wires are measured end to end before short circuits are looked for: only then they are unlinked.");
         }
     }
 

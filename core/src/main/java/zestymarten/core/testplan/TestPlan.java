@@ -244,10 +244,10 @@ public final class TestPlan {
     }
 
     /** A deed at the far end, with the walk there and back. */
-    private List<TestStep> around(ManualAction walk, ManualAction deed) {
+    private List<TestStep> around(ManualAction walk, ManualAction action) {
         return List.of(
                 new TestStep.ManualStep(walk, "1 there"),
-                new TestStep.ManualStep(deed),
+                new TestStep.ManualStep(action),
                 new TestStep.ManualStep(walk, "2 back"));
     }
 

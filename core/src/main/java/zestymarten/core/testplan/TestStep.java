@@ -98,7 +98,7 @@ public sealed interface TestStep {
      *
      * @param subject what it concerns, empty where there is only one of its kind
      */
-    record ManualStep(ManualAction deed, String subject) implements TestStep {
+    record ManualStep(ManualAction action, String subject) implements TestStep {
         private static final int LONGEST_SUBJECT = 200;
 
         public ManualStep {
@@ -108,13 +108,13 @@ public sealed interface TestStep {
             }
         }
 
-        public ManualStep(ManualAction deed) {
-            this(deed, "");
+        public ManualStep(ManualAction action) {
+            this(action, "");
         }
 
         @Override
         public Stage stage() {
-            return deed.stage();
+            return action.stage();
         }
     }
 

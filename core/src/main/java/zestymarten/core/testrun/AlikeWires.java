@@ -72,8 +72,8 @@ final class AlikeWires {
                 * median(likes.stream().map(each -> Math.abs(each - median)).toList());
         double least = Math.max(SCALES * scale, 2 * judgement.uncertaintyOhm().orElse(0));
         return ohm - median > least
-                ? Optional.of(EngineeringFormat.text(ohm, "Ω") + " passes, but its " + (likes.size() - 1)
-                        + " likes read about " + EngineeringFormat.text(median, "Ω") + ": odd in its set.")
+                ? Optional.of(EngineeringFormat.text(ohm, "Ω") + " passes, but the " + (likes.size() - 1)
+                        + " other wires of its kind read about " + EngineeringFormat.text(median, "Ω") + ".")
                 : Optional.empty();
     }
 

@@ -19,7 +19,7 @@ import zestymarten.core.testplan.TestStep;
  * @param moves how often a probe goes to another terminal, both for the first touch of each stage
  * @param setups how often the ties change
  * @param walks one way each
- * @param deeds what is done or looked at besides tying
+ * @param actions what is done or looked at besides tying
  * @param accessMinutes of seconds, what covers and shells still take
  */
 public record EffortModel(
@@ -29,7 +29,7 @@ public record EffortModel(
         long moves,
         long setups,
         long walks,
-        long deeds,
+        long actions,
         double accessMinutes) {
     private static final double HELD_S = 60;
     private static final double DEED_S = 10;
@@ -58,21 +58,21 @@ public record EffortModel(
     }
 
     /** What is left of a run. Cost: linear in its steps, but for pairs each to each, which are counted. */
-    static EffortModel left(TestRun job) {
-        TestRun.Left left = job.remaining();
+    static EffortModel left(TestRun test) {
+        TestRun.Left left = test.remaining();
         long underVoltage = Stream.of(Stage.values())
                 .filter(Stage::isUnderVoltage)
-                .mapToLong(job::left)
+                .mapToLong(test::left)
                 .sum();
         return new EffortModel(
                 left.touches(),
                 left.checks(),
                 underVoltage,
-                moves(job),
-                job.plan().approach().method().needsTies() ? setups(job) : 0,
+                moves(test),
+                test.plan().approach().method().needsTies() ? setups(test) : 0,
                 left.walks(),
-                left.deeds() - tyings(job),
-                job.accessMinutes() + job.substituteMinutes());
+                left.actions() - tyings(test),
+                test.accessMinutes() + test.substituteMinutes());
     }
 
     /** Measurements by themselves, in their order. */
@@ -95,26 +95,26 @@ public record EffortModel(
                 + setups * pace.setup()
                 + walks * pace.walk()
                 + underVoltage * HELD_S
-                + deeds * DEED_S
+                + actions * DEED_S
                 + 60 * accessMinutes;
     }
 
-    private static long moves(TestRun job) {
-        long moves = job.pieces().areTied() ? moves(job, Stage.SHORTS) : pairMoves(job);
+    private static long moves(TestRun test) {
+        long moves = test.pieces().areTied() ? moves(test, Stage.SHORTS) : pairMoves(test);
         for (Stage stage : Stage.values()) {
-            moves += stage == Stage.SHORTS ? 0 : moves(job, stage);
+            moves += stage == Stage.SHORTS ? 0 : moves(test, stage);
         }
         return moves;
     }
 
     /** Moves of pairs each to each, by the share of the pairs that is left. */
-    private static long pairMoves(TestRun job) {
-        long size = job.size(Stage.SHORTS);
-        return size == 0 ? 0 : Math.round((double) job.pieces().pairMoves() * job.left(Stage.SHORTS) / size);
+    private static long pairMoves(TestRun test) {
+        long size = test.size(Stage.SHORTS);
+        return size == 0 ? 0 : Math.round((double) test.pieces().pairMoves() * test.left(Stage.SHORTS) / size);
     }
 
-    private static long moves(TestRun job, Stage stage) {
-        return moves(left(job, stage).toList());
+    private static long moves(TestRun test, Stage stage) {
+        return moves(left(test, stage).toList());
     }
 
     private static long moves(List<? extends TestStep> steps) {
@@ -130,23 +130,23 @@ public record EffortModel(
         return moves;
     }
 
-    private static Stream<TestStep> left(TestRun job, Stage stage) {
-        return job.steps(stage).filter(step -> !job.isDone(step));
+    private static Stream<TestStep> left(TestRun test, Stage stage) {
+        return test.steps(stage).filter(step -> !test.isDone(step));
     }
 
     /** Deeds that change the ties, which are counted as setups. */
-    private static long tyings(TestRun job) {
+    private static long tyings(TestRun test) {
         return Stream.of(Stage.ENDS, Stage.SHORTS)
-                .flatMap(stage -> job.plan().of(stage).stream())
+                .flatMap(stage -> test.plan().of(stage).stream())
                 .filter(step -> step instanceof TestStep.ManualStep act
-                        && (act.deed() == ManualAction.TIED || act.deed() == ManualAction.FREED))
-                .filter(step -> !job.isDone(step))
+                        && (act.action() == ManualAction.TIED || act.action() == ManualAction.FREED))
+                .filter(step -> !test.isDone(step))
                 .count();
     }
 
-    private static long setups(TestRun job) {
+    private static long setups(TestRun test) {
         return setups(Stream.of(Stage.ENDS, Stage.SHORTS)
-                .flatMap(stage -> left(job, stage))
+                .flatMap(stage -> left(test, stage))
                 .toList());
     }
 

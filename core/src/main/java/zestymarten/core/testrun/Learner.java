@@ -20,8 +20,8 @@ public final class Learner {
      */
     public static Map<String, Learnt> of(List<TestRun> good) {
         Map<String, List<Ohms>> read = new LinkedHashMap<>();
-        for (TestRun job : good) {
-            WireOhms.of(job)
+        for (TestRun test : good) {
+            WireOhms.of(test)
                     .forEach((wire, one) ->
                             read.computeIfAbsent(wire, any -> new ArrayList<>()).add(Ohms.of(one.ohm())));
         }

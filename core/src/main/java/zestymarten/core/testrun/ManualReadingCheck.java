@@ -26,7 +26,7 @@ final class ManualReadingCheck {
     private ManualReadingCheck() {}
 
     static MeterReading understand(TestStep.ManualStep act, MeterReading plain) {
-        return switch (act.deed().answer()) {
+        return switch (act.action().answer()) {
             case VOLTS -> volts(plain);
             case OHMS ->
                 plain instanceof MeterReading.Value || plain instanceof MeterReading.OverRange || isSound(plain)
@@ -56,7 +56,7 @@ final class ManualReadingCheck {
     }
 
     static Judgement judge(Design design, TestStep.ManualStep act, MeterReading meaning, TestConditions conditions) {
-        return switch (act.deed()) {
+        return switch (act.action()) {
             case LIVE_BEFORE, LIVE_AFTER -> live(meaning);
             case DEAD, DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST ->
                 InsulationJudge.judge(meaning, Quantity.VOLTAGE, 0, true);

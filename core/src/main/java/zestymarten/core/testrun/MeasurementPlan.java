@@ -29,30 +29,30 @@ public record MeasurementPlan(
         boolean insulation = method == TestMethod.INSULATION;
         TestOptions approach =
                 new TestOptions(insulation ? TestMethod.BOTH_ENDS : method, false, true, OptionalDouble.empty());
-        TestRun job = TestRun.of(design, approach, conditions, List.of());
+        TestRun test = TestRun.of(design, approach, conditions, List.of());
         List<TestStep.Measurement> touches =
-                insulation ? job.underVoltage().toList() : job.measurements().toList();
+                insulation ? test.underVoltage().toList() : test.measurements().toList();
         CoverageAnalysis coverage = insulation
                 ? CoverageAnalysis.of(
                         design.assembly(),
                         design.nets(),
                         sample -> fresh(design, approach, conditions, sample)
                                 .underVoltage()
-                                .map(job::measurement)
+                                .map(test::measurement)
                                 .toList())
                 : coverage(design, approach, conditions);
         return new MeasurementPlan(
                 method,
-                touches.stream().map(job::measurement).toList(),
-                insulation ? EffortModel.of(touches) : EffortModel.left(job),
+                touches.stream().map(test::measurement).toList(),
+                insulation ? EffortModel.of(touches) : EffortModel.left(test),
                 coverage);
     }
 
     /** Which faults the measurements of an approach would show, of a good unit with free ends and linked ones alike. */
     static CoverageAnalysis coverage(Design design, TestOptions approach, TestConditions conditions) {
         return CoverageAnalysis.of(design.assembly(), design.nets(), sample -> {
-            TestRun job = fresh(design, approach, conditions, sample);
-            return job.measurements().map(job::measurement).toList();
+            TestRun test = fresh(design, approach, conditions, sample);
+            return test.measurements().map(test::measurement).toList();
         });
     }
 

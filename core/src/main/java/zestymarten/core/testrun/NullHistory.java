@@ -35,7 +35,7 @@ final class NullHistory {
                 && RunReadings.meaning(entry) instanceof MeterReading.Value;
         if (zero) {
             zeros.add(new NullReading(entry, setAt(entry.sequence())));
-        } else if (entry.step() instanceof TestStep.ManualStep act && act.deed() == ManualAction.ACCESSORIES) {
+        } else if (entry.step() instanceof TestStep.ManualStep act && act.action() == ManualAction.ACCESSORIES) {
             changes.add(entry);
         }
     }

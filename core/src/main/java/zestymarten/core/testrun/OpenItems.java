@@ -31,7 +31,7 @@ final class OpenItems {
     }
 
     private void note(TestStep.ManualStep act) {
-        switch (act.deed()) {
+        switch (act.action()) {
             case TIED -> out.put(FAR_ENDS, true);
             case FREED -> out.put(FAR_ENDS, false);
             case ACCESS -> out.put(dismantled(act.subject()), true);

@@ -39,7 +39,7 @@ final class PartTrials {
 
     private List<TestStep.ManualStep> planned() {
         return standing.steps(Stage.REPAIR).stream()
-                .filter(step -> step instanceof TestStep.ManualStep act && act.deed() == ManualAction.SUBSTITUTE)
+                .filter(step -> step instanceof TestStep.ManualStep act && act.action() == ManualAction.SUBSTITUTE)
                 .map(TestStep.ManualStep.class::cast)
                 .filter(act -> words(act).isPresent())
                 .toList();

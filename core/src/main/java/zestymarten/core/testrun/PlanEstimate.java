@@ -32,8 +32,8 @@ public record PlanEstimate(
      */
     public static PlanEstimate of(
             Design design, TestOptions approach, TestConditions conditions, EffortModel.Pace pace, Set<Tool> tools) {
-        TestRun job = TestRun.of(design, approach, conditions, List.of());
-        EffortModel effort = EffortModel.left(job);
+        TestRun test = TestRun.of(design, approach, conditions, List.of());
+        EffortModel effort = EffortModel.left(test);
         CoverageAnalysis coverage = MeasurementPlan.coverage(design, approach, conditions);
         return new PlanEstimate(
                 approach.method(),
@@ -42,16 +42,16 @@ public record PlanEstimate(
                 approach.method().tools().stream()
                         .filter(each -> !tools.contains(each))
                         .toList(),
-                Stream.concat(ofThisMethod(coverage).stream(), withoutTools(job, tools))
+                Stream.concat(ofThisMethod(coverage).stream(), withoutTools(test, tools))
                         .toList());
     }
 
     /** What nobody can see without a tool, whatever the method. */
-    private static Stream<String> withoutTools(TestRun job, Set<Tool> tools) {
+    private static Stream<String> withoutTools(TestRun test, Set<Tool> tools) {
         Stream<String> insulation = tools.contains(Tool.INSULATION_TESTER)
                 ? Stream.empty()
                 : Stream.of("No insulation tester: damage that leads only under voltage is not found.");
-        long tight = tools.contains(Tool.LOW_OHM_METER) ? 0 : job.tight();
+        long tight = tools.contains(Tool.LOW_OHM_METER) ? 0 : test.tight();
         Stream<String> ohms = tight == 0
                 ? Stream.empty()
                 : Stream.of("No low-resistance meter: " + tight + (tight == 1 ? " wire has" : " wires have")

@@ -39,7 +39,7 @@ public final class RecordedSymptoms {
         Map<String, Symptoms.Behaviour> functions = new HashMap<>();
         for (Entry entry : standing.manual()) {
             boolean told = entry.step() instanceof TestStep.ManualStep act
-                    && act.deed() == ManualAction.COMPLAINT
+                    && act.action() == ManualAction.COMPLAINT
                     && entry.content() instanceof Entry.Content.Done;
             if (told) {
                 String function = ((TestStep.ManualStep) entry.step()).subject();

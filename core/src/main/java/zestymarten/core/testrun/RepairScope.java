@@ -85,10 +85,10 @@ final class RepairScope {
         return step.fold(
                 probes -> false,
                 this::concerns,
-                act -> act.deed() == ManualAction.FUNCTION
-                        || act.deed() == ManualAction.RESET
-                        || act.deed() == ManualAction.REMAINING
-                        || (act.deed() == ManualAction.LOOKED && named.contains(act.subject())));
+                act -> act.action() == ManualAction.FUNCTION
+                        || act.action() == ManualAction.RESET
+                        || act.action() == ManualAction.REMAINING
+                        || (act.action() == ManualAction.LOOKED && named.contains(act.subject())));
     }
 
     private boolean concerns(TestStep.Measurement touch) {
@@ -116,7 +116,7 @@ final class RepairScope {
                 probes -> true,
                 touch -> concerns(touch)
                         || (touch.stage() == Stage.ENDS && touch.red().isFrame() && !touch.isTied()),
-                act -> act.deed() != ManualAction.LOOKED || concerns(act) || isBesideIt(act.subject()));
+                act -> act.action() != ManualAction.LOOKED || concerns(act) || isBesideIt(act.subject()));
     }
 
     /** Whether an inspection is of a connector in which a repaired wire ends. */

@@ -54,7 +54,7 @@ final class RunAnalysis {
         standing.steps().forEach(step -> {
             if (step instanceof TestStep.Measurement touch && course.isDone(touch)) {
                 noteAll(touch, standing.of(touch));
-            } else if (step instanceof TestStep.ManualStep act && act.deed() == ManualAction.REMAINING) {
+            } else if (step instanceof TestStep.ManualStep act && act.action() == ManualAction.REMAINING) {
                 noteLength(act);
             }
         });

@@ -197,7 +197,7 @@ final class RunLog {
                 .toList();
         setAside = setAside.minusAll(own);
         drop(step -> scope.concerns(step)
-                || (linksAgain && step instanceof TestStep.ManualStep act && OF_LINKS.contains(act.deed())));
+                || (linksAgain && step instanceof TestStep.ManualStep act && OF_LINKS.contains(act.action())));
     }
 
     private void drop(Predicate<TestStep> which) {

@@ -379,10 +379,10 @@ final class RunReadings {
 
     /** A discharge is over after four times the longest time under voltage, counted from the last reading under it. */
     private Optional<String> tooEarly(Entry entry) {
-        if (!(entry.step() instanceof TestStep.ManualStep act) || !act.deed().isDischarge()) {
+        if (!(entry.step() instanceof TestStep.ManualStep act) || !act.action().isDischarge()) {
             return Optional.empty();
         }
-        return dischargedAt(act.deed())
+        return dischargedAt(act.action())
                 .filter(end -> entry.at().isBefore(end))
                 .map(end -> "Too early: what was charged so long is discharged after another "
                         + Duration.between(entry.at(), end).toSeconds()

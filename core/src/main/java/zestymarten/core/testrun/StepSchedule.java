@@ -446,7 +446,7 @@ final class StepSchedule {
 
     /** Deeds that nobody asks for but that can be told at any time. */
     private boolean isPossible(TestStep.ManualStep act) {
-        return switch (act.deed()) {
+        return switch (act.action()) {
             case COMPLAINT -> plan.functions().contains(act.subject());
             case OPENED, MENDED, ACCESSORIES -> !act.subject().isBlank();
             case WANDERS, HALVES, PURPOSE -> act.subject().isEmpty();
@@ -561,7 +561,7 @@ final class StepSchedule {
         if (!(step instanceof TestStep.ManualStep act) || last.content() instanceof Entry.Content.Skip) {
             return true;
         }
-        return switch (act.deed()) {
+        return switch (act.action()) {
             case PUT_BACK -> !ledger.isOut(act.subject());
             case LOOKED -> !look.isCondemnedAfter(act.subject(), last);
             default -> true;
@@ -684,13 +684,13 @@ final class StepSchedule {
     }
 
     private static StepState ofWords(TestStep step, String words) {
-        ManualAction deed = ((TestStep.ManualStep) step).deed();
-        if (deed == ManualAction.REPLUGGED || deed == ManualAction.SUBSTITUTED) {
+        ManualAction action = ((TestStep.ManualStep) step).action();
+        if (action == ManualAction.REPLUGGED || action == ManualAction.SUBSTITUTED) {
             return words.equals(RecordedSymptoms.WORKS) ? StepState.WATCH : StepState.GOOD;
         }
-        boolean told = deed.answer() == ManualAction.AnswerKind.CELSIUS || deed == ManualAction.ACCESS;
+        boolean told = action.answer() == ManualAction.AnswerKind.CELSIUS || action == ManualAction.ACCESS;
         boolean asItShouldBe = told || words.isEmpty() || words.equals(RecordedSymptoms.WORKS);
-        return asItShouldBe ? StepState.GOOD : deed == ManualAction.FUNCTION ? StepState.FAULT : StepState.WATCH;
+        return asItShouldBe ? StepState.GOOD : action == ManualAction.FUNCTION ? StepState.FAULT : StepState.WATCH;
     }
 
     PartTrials substitutes() {

@@ -33,8 +33,8 @@ final class Temperatures {
     double of(TestStep.Measurement touch) {
         Optional<Component> sensor = sensor(touch);
         if (sensor.isPresent()) {
-            ManualAction deed = touch.stage() == Stage.WARM ? ManualAction.WARMED : ManualAction.TEMPERATURE;
-            return told(deed, sensor.get().id()).orElseGet(() -> place(touch.black()));
+            ManualAction action = touch.stage() == Stage.WARM ? ManualAction.WARMED : ManualAction.TEMPERATURE;
+            return told(action, sensor.get().id()).orElseGet(() -> place(touch.black()));
         }
         return Stream.of(touch.black(), touch.red())
                 .filter(Terminal::isPin)
@@ -75,8 +75,8 @@ final class Temperatures {
                 .orElse(design.ambientC());
     }
 
-    private OptionalDouble told(ManualAction deed, String subject) {
-        List<Entry> told = standing.of(new TestStep.ManualStep(deed, subject));
+    private OptionalDouble told(ManualAction action, String subject) {
+        List<Entry> told = standing.of(new TestStep.ManualStep(action, subject));
         return told.isEmpty() || !(told.get(told.size() - 1).content() instanceof Entry.Content.Done done)
                 ? OptionalDouble.empty()
                 : Celsius.of(done.words());

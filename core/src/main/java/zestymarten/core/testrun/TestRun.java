@@ -213,13 +213,13 @@ public final class TestRun {
     /** Whether a step may be entered now: nothing is measured on wiring that was not proved dead. */
     public boolean isAllowed(TestStep step) {
         boolean measures =
-                step.fold(probes -> false, touch -> true, act -> act.deed().answer() == ManualAction.AnswerKind.OHMS);
+                step.fold(probes -> false, touch -> true, act -> act.action().answer() == ManualAction.AnswerKind.OHMS);
         return !measures || course.isProvedDead();
     }
 
     /** What is expected instead of words that cannot be entered for a deed; empty where they can. */
     public static Optional<String> expected(TestStep.ManualStep act, String words) {
-        boolean function = act.deed() == ManualAction.COMPLAINT || act.deed() == ManualAction.FUNCTION;
+        boolean function = act.action() == ManualAction.COMPLAINT || act.action() == ManualAction.FUNCTION;
         if (function && !RecordedSymptoms.isWord(words)) {
             return Optional.of("one of " + String.join(", ", RecordedSymptoms.words()));
         }
@@ -227,18 +227,18 @@ public final class TestRun {
                 .filter(each ->
                         (each == Purpose.RETEST) != Purpose.subject(words).isEmpty())
                 .isPresent();
-        if (act.deed() == ManualAction.PURPOSE && !purposeful) {
+        if (act.action() == ManualAction.PURPOSE && !purposeful) {
             return Optional.of("one of everything, find_fault, or retest with the wires and parts that were repaired");
         }
-        boolean tried = act.deed() == ManualAction.REPLUGGED || act.deed() == ManualAction.SUBSTITUTED;
+        boolean tried = act.action() == ManualAction.REPLUGGED || act.action() == ManualAction.SUBSTITUTED;
         if (tried && !words.isEmpty() && !RecordedSymptoms.isWord(words)) {
             return Optional.of(
                     "nothing if it is as before, else one of " + String.join(", ", RecordedSymptoms.words()));
         }
-        if (act.deed() == ManualAction.SUBSTITUTE && !PartTrials.isPrice(words)) {
+        if (act.action() == ManualAction.SUBSTITUTE && !PartTrials.isPrice(words)) {
             return Optional.of("the minutes that the change takes, 0 to " + PartTrials.MOST_MINUTES);
         }
-        boolean warmth = act.deed().answer() == ManualAction.AnswerKind.CELSIUS && !words.isEmpty();
+        boolean warmth = act.action().answer() == ManualAction.AnswerKind.CELSIUS && !words.isEmpty();
         return warmth && Celsius.of(words).isEmpty() ? Optional.of(Celsius.EXPECTED) : Optional.empty();
     }
 
@@ -294,7 +294,7 @@ public final class TestRun {
                 ? Optional.empty()
                 : standing.steps(Stage.REPAIR).stream()
                         .filter(step -> step instanceof TestStep.ManualStep act
-                                && act.deed() == ManualAction.REMAINING
+                                && act.action() == ManualAction.REMAINING
                                 && RemainingLength.conductor(act.subject()).equals(mended.subject())
                                 && state(act) == StepState.FAULT)
                         .map(TestStep.ManualStep.class::cast)
@@ -405,7 +405,7 @@ public final class TestRun {
         }
         if (entry.content() instanceof Entry.Content.Done done) {
             if (entry.step() instanceof TestStep.ManualStep act
-                    && act.deed().answer() == ManualAction.AnswerKind.CELSIUS) {
+                    && act.action().answer() == ManualAction.AnswerKind.CELSIUS) {
                 return EngineeringFormat.figure(Celsius.of(done.words()).orElse(design.ambientC())) + " °C";
             }
             return plainly((TestStep.ManualStep) entry.step(), done.words());
@@ -423,7 +423,7 @@ public final class TestRun {
     }
 
     private static String plainly(TestStep.ManualStep act, String words) {
-        return switch (act.deed()) {
+        return switch (act.action()) {
             case LOOKED -> words.isEmpty() ? "nothing found" : words;
             case REPLUGGED, SUBSTITUTED -> words.isEmpty() ? "nothing has changed by it" : words + " with it";
             case PURPOSE ->
@@ -485,7 +485,7 @@ public final class TestRun {
     }
 
     /** What is still to do: measurements, checks of the meter, walks to the other end, and other deeds. */
-    public record Left(long touches, long checks, long walks, long deeds) {}
+    public record Left(long touches, long checks, long walks, long actions) {}
 
     public Left remaining() {
         List<TestStep> acts = Stream.of(Stage.values())
@@ -494,8 +494,8 @@ public final class TestRun {
                 .filter(step -> step instanceof TestStep.ManualStep && !isDone(step))
                 .toList();
         long walks = acts.stream()
-                .filter(step -> ((TestStep.ManualStep) step).deed() == ManualAction.WALKED
-                        || ((TestStep.ManualStep) step).deed() == ManualAction.WALKED_BACK)
+                .filter(step -> ((TestStep.ManualStep) step).action() == ManualAction.WALKED
+                        || ((TestStep.ManualStep) step).action() == ManualAction.WALKED_BACK)
                 .count();
         long checks = Stream.of(Stage.METER, Stage.CLOSE)
                 .flatMap(this::steps)

@@ -34,7 +34,7 @@ final class VisualFindings {
     Map<TestStep.ManualStep, Finding.Defect> defects() {
         Map<TestStep.ManualStep, Finding.Defect> defects = new LinkedHashMap<>();
         for (TestStep step : standing.steps(Stage.LOOK)) {
-            if (step instanceof TestStep.ManualStep act && act.deed() == ManualAction.LOOKED) {
+            if (step instanceof TestStep.ManualStep act && act.action() == ManualAction.LOOKED) {
                 standing.last(act).flatMap(VisualFindings::defect).ifPresent(defect -> defects.put(act, defect));
             }
         }

@@ -22,13 +22,13 @@ final class WireOhms {
     record One(double ohm, double uncertaintyOhm) {}
 
     /** By conductor, in design order; only wires that were read end to end in ohms and alone on their way. */
-    static Map<String, One> of(TestRun job) {
+    static Map<String, One> of(TestRun test) {
         Map<String, One> ohms = new LinkedHashMap<>();
-        job.steps(Stage.ENDS).forEach(step -> {
+        test.steps(Stage.ENDS).forEach(step -> {
             if (step instanceof TestStep.Measurement touch && !touch.isTied()) {
-                List<Conductor> route = job.design().nets().route(touch.black(), touch.red());
+                List<Conductor> route = test.design().nets().route(touch.black(), touch.red());
                 if (route.size() == 1) {
-                    read(job, touch, route.get(0))
+                    read(test, touch, route.get(0))
                             .ifPresent(one -> ohms.put(route.get(0).id(), one));
                 }
             }
@@ -36,13 +36,13 @@ final class WireOhms {
         return ohms;
     }
 
-    private static Optional<One> read(TestRun job, TestStep.Measurement touch, Conductor wire) {
-        List<Entry> standing = job.standing(touch);
+    private static Optional<One> read(TestRun test, TestStep.Measurement touch, Conductor wire) {
+        List<Entry> standing = test.standing(touch);
         if (standing.isEmpty()) {
             return Optional.empty();
         }
-        double factor = wire.metal().factor(job.design().ambientC());
-        return job.judgement(standing.get(standing.size() - 1))
+        double factor = wire.metal().factor(test.design().ambientC());
+        return test.judgement(standing.get(standing.size() - 1))
                 .filter(each -> each.correctedOhm().isPresent() && each.contact() == Judgement.Contact.JOINED)
                 .map(each -> new One(
                         each.correctedOhm().getAsDouble() / factor,

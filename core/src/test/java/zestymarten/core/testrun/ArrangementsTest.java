@@ -49,12 +49,12 @@ class ArrangementsTest {
     }
 
     private static String steps(Bench bench, Stage stage) {
-        return bench.job().steps(stage).map(Bench::say).collect(Collectors.joining(", "));
+        return bench.test().steps(stage).map(Bench::say).collect(Collectors.joining(", "));
     }
 
     private static String reason(Bench bench) {
-        List<Entry> entries = bench.job().entries();
-        return bench.job()
+        List<Entry> entries = bench.test().entries();
+        return bench.test()
                 .judgement(entries.get(entries.size() - 1))
                 .map(Judgement::reason)
                 .orElseThrow();
@@ -64,11 +64,11 @@ class ArrangementsTest {
     void whatNeedsNoDismantlingIsTriedFirstAndACoverGoesOnTheLedger() {
         Bench bench = Bench.of(cable(), TestOptions.QUICK).type("b", "0.30");
         assertThat(steps(bench, Stage.ENDS)).isEqualTo("ENDS J1.2 J3.1, ENDS J1.3 J3.2, ACCESS J2, ENDS J1.1 J2.1");
-        assertThat(bench.job().accessMinutes()).isEqualTo(10);
-        assertThat(bench.job().secondsLeft()).isGreaterThan(600);
+        assertThat(bench.test().accessMinutes()).isEqualTo(10);
+        assertThat(bench.test().secondsLeft()).isGreaterThan(600);
         bench.type("0.6", "0.6").act("");
-        assertThat(bench.job().ledger()).containsExactly("the cover of J2");
-        assertThat(bench.job().accessMinutes()).isZero();
+        assertThat(bench.test().ledger()).containsExactly("the cover of J2");
+        assertThat(bench.test().accessMinutes()).isZero();
         assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
     }
 
@@ -78,14 +78,14 @@ class ArrangementsTest {
                 .type("b", "0.30", "0.6", "0.6")
                 .skip("sealed by the maker");
         assertThat(steps(bench, Stage.ENDS)).isEqualTo("ENDS J1.2 J3.1, ENDS J1.3 J3.2, ACCESS J2");
-        while (bench.job().current().isPresent()) {
+        while (bench.test().current().isPresent()) {
             bench.type(
                     bench.step().stage() == Stage.PARTS
                             ? "108"
                             : bench.sentence().contains("J1.2 J1.3") ? "108" : "n");
         }
-        assertThat(bench.job().ledger()).isEmpty();
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
+        assertThat(bench.test().ledger()).isEmpty();
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
     }
 
     @Test
@@ -103,7 +103,7 @@ class ArrangementsTest {
                 new Order(List.of(Stage.SHORTS, Stage.ENDS, Stage.FRAME, Stage.BEND, Stage.PARTS), List.of());
         assertThatThrownBy(() ->
                         new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()).in(shortsFirst))
-                .hasMessageContaining("With the far ends linked, wires are rung out before");
+                .hasMessageContaining("With the far ends linked, wires are measured end to end before");
     }
 
     @Test
@@ -112,14 +112,14 @@ class ArrangementsTest {
         bench.told(ManualAction.ACCESSORIES, "long clips", "");
         assertThat(bench.sentence()).isEqualTo("METER OHMS");
         bench.type("1.30", "1.6");
-        assertThat(bench.job().conditions().leadsOhm()).hasValue(1.3);
+        assertThat(bench.test().conditions().leadsOhm()).hasValue(1.3);
         assertThat(reason(bench)).contains("0.3 Ω");
-        Entry first = bench.job().entries().get(2);
-        assertThat(bench.job().judgement(first).orElseThrow().verdict())
+        Entry first = bench.test().entries().get(2);
+        assertThat(bench.test().judgement(first).orElseThrow().verdict())
                 .as("the other set's zero says nothing of it")
                 .isEqualTo(Judgement.Verdict.PASS);
         bench.told(ManualAction.ACCESSORIES, "", "");
-        assertThat(bench.job().accessories()).isEmpty();
+        assertThat(bench.test().accessories()).isEmpty();
     }
 
     @Test
@@ -144,16 +144,18 @@ class ArrangementsTest {
         Bench bench = Bench.of(cable(), WHOLE).act("", "", "", "");
         assertThat(steps(bench, Stage.METER)).isEqualTo("TEMPERATURE roof, TEMPERATURE RT1, METER TONE, METER OHMS");
         bench.act("40", "104 F").type("b", "0.30");
-        assertThat(bench.job().told(bench.job().entries().get(5))).isEqualTo("40 °C");
+        assertThat(bench.test().told(bench.test().entries().get(5))).isEqualTo("40 °C");
         TestStep.Measurement wire = (TestStep.Measurement) bench.step();
-        assertThat(bench.job()
+        assertThat(bench.test()
                         .expectation(wire)
                         .fold(joined -> joined.limit().high().value(), () -> 0.0))
                 .as("39 mΩ/m over 8 m at the mean of cab and roof, 30 °C")
                 .isCloseTo(0.3243, within(1e-4));
         TestStep.Measurement sensor =
-                (TestStep.Measurement) bench.job().steps(Stage.PARTS).toList().get(0);
-        assertThat(bench.job().expectation(sensor).fold(joined -> joined.limit().derivation(), () -> ""))
+                (TestStep.Measurement) bench.test().steps(Stage.PARTS).toList().get(0);
+        assertThat(bench.test()
+                        .expectation(sensor)
+                        .fold(joined -> joined.limit().derivation(), () -> ""))
                 .contains("115 Ω");
     }
 
@@ -175,23 +177,23 @@ class ArrangementsTest {
         bench.act("22").type("109");
         assertThat(reason(bench)).startsWith("Only 2 °C away from the first reading");
         bench.told(ManualAction.WARMED, "RT1", "60").type("108");
-        assertThat(bench.job().state(new TestStep.Measurement(Stage.WARM, Terminal.of("J3.1"), Terminal.of("J3.2"))))
+        assertThat(bench.test().state(new TestStep.Measurement(Stage.WARM, Terminal.of("J3.1"), Terminal.of("J3.2"))))
                 .as("it did not follow")
                 .isEqualTo(StepState.FAULT);
         assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.WARMED, "RT1"), "hot"))
                 .hasValue("-80 to 200 °C, or in °F with an F behind it");
-        expectsAsIfItHadBeenWarmFromTheFirst(bench.job());
+        expectsAsIfItHadBeenWarmFromTheFirst(bench.test());
     }
 
     /** One more entry, and what is expected is what it would be if all were read at once. */
-    private static void expectsAsIfItHadBeenWarmFromTheFirst(TestRun job) {
-        List<Entry> all = job.entries();
+    private static void expectsAsIfItHadBeenWarmFromTheFirst(TestRun test) {
+        List<Entry> all = test.entries();
         TestStep.Measurement sensor = new TestStep.Measurement(Stage.WARM, Terminal.of("J3.1"), Terminal.of("J3.2"));
         for (int count = 0; count < all.size(); count++) {
-            TestRun before = TestRun.of(job.design(), job.approach(), Bench.CONDITIONS, all.subList(0, count));
+            TestRun before = TestRun.of(test.design(), test.approach(), Bench.CONDITIONS, all.subList(0, count));
             before.expectation(sensor);
             assertThat(before.plus(all.get(count)).expectation(sensor))
-                    .isEqualTo(TestRun.of(job.design(), job.approach(), Bench.CONDITIONS, all.subList(0, count + 1))
+                    .isEqualTo(TestRun.of(test.design(), test.approach(), Bench.CONDITIONS, all.subList(0, count + 1))
                             .expectation(sensor));
         }
     }
@@ -220,11 +222,11 @@ class ArrangementsTest {
         }
         bench.type("b", "n", "n", "n", "n", "n", "n", "n");
         assertThat(bench.sentence()).as("everything apart is in doubt now").isEqualTo("SHORTS J1.1 J1.2");
-        assertThat(bench.job().left(Stage.SHORTS)).isEqualTo(15);
-        assertThat(bench.job().byHalves()).hasValue(3);
+        assertThat(bench.test().left(Stage.SHORTS)).isEqualTo(15);
+        assertThat(bench.test().byHalves()).hasValue(3);
         bench.told(ManualAction.HALVES, "", "");
-        assertThat(bench.job().left(Stage.SHORTS)).isEqualTo(3);
+        assertThat(bench.test().left(Stage.SHORTS)).isEqualTo(3);
         bench.type("n", "n", "n");
-        assertThat(bench.job().left(Stage.SHORTS)).isZero();
+        assertThat(bench.test().left(Stage.SHORTS)).isZero();
     }
 }

@@ -85,12 +85,12 @@ final class Bench {
         return this;
     }
 
-    TestRun job() {
+    TestRun test() {
         return TestRun.of(design, approach, conditions, entries);
     }
 
     TestStep step() {
-        return job().current().orElseThrow();
+        return test().current().orElseThrow();
     }
 
     String sentence() {
@@ -101,11 +101,11 @@ final class Bench {
         return step.fold(
                 probes -> probes.stage() + " " + probes.question(),
                 touch -> touch.stage() + " " + touch.black() + " " + touch.red() + (touch.isTied() ? " linked" : ""),
-                act -> act.deed() + (act.subject().isEmpty() ? "" : " " + act.subject()));
+                act -> act.action() + (act.subject().isEmpty() ? "" : " " + act.subject()));
     }
 
     String understood(String typed) {
-        MeterReading understood = job().understand(step(), typed);
+        MeterReading understood = test().understand(step(), typed);
         return understood instanceof MeterReading.Ambiguous ambiguous ? ambiguous.question() : understood.text();
     }
 
@@ -117,7 +117,7 @@ final class Bench {
     }
 
     Bench at(TestStep step, String reading) {
-        return add(step, new Entry.Content.Reading(reading, job().understand(step, reading)));
+        return add(step, new Entry.Content.Reading(reading, test().understand(step, reading)));
     }
 
     /** Does what is due, or says what is seen there. */
@@ -128,8 +128,8 @@ final class Bench {
         return this;
     }
 
-    Bench told(ManualAction deed, String subject, String words) {
-        return add(new TestStep.ManualStep(deed, subject), new Entry.Content.Done(words));
+    Bench told(ManualAction action, String subject, String words) {
+        return add(new TestStep.ManualStep(action, subject), new Entry.Content.Done(words));
     }
 
     Bench mend(String subject, Entry.Way way) {
@@ -153,12 +153,12 @@ final class Bench {
     private Bench add(TestStep step, Entry.Content content) {
         int sequence = entries.size() + 1;
         entries.add(
-                new Entry(new UUID(0, sequence), sequence, step, job().nextTouch(step), content, false, "bench", now));
+                new Entry(new UUID(0, sequence), sequence, step, test().nextTouch(step), content, false, "bench", now));
         return this;
     }
 
     Bench takeBack() {
-        Entry last = job().last().orElseThrow();
+        Entry last = test().last().orElseThrow();
         entries.set(
                 last.sequence() - 1,
                 new Entry(

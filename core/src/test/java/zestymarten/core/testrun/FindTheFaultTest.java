@@ -40,11 +40,11 @@ class FindTheFaultTest {
     /** Measures what is due until nothing is; pairs that are not named read as a good unit does. */
     private static int measure(Bench bench, Map<Set<String>, String> readings) {
         int measurements = 0;
-        Optional<TestStep> due = bench.job().current();
+        Optional<TestStep> due = bench.test().current();
         while (due.isPresent()) {
             TestStep step = due.get();
             if (step instanceof TestStep.Measurement touch) {
-                bench.at(step, reading(bench.job(), touch, readings));
+                bench.at(step, reading(bench.test(), touch, readings));
                 measurements++;
             } else {
                 step.fold(
@@ -53,15 +53,15 @@ class FindTheFaultTest {
                         act -> bench.act(""));
             }
             assertThat(measurements).as("it never ends").isLessThan(200);
-            due = bench.job().current();
+            due = bench.test().current();
         }
         return measurements;
     }
 
-    private static String reading(TestRun job, TestStep.Measurement touch, Map<Set<String>, String> readings) {
+    private static String reading(TestRun test, TestStep.Measurement touch, Map<Set<String>, String> readings) {
         Set<String> pair = Set.of(name(touch.black()), name(touch.red()));
         return Optional.ofNullable(readings.get(pair))
-                .orElseGet(() -> job.expectation(touch).fold(joined -> "0.48", () -> "OL"));
+                .orElseGet(() -> test.expectation(touch).fold(joined -> "0.48", () -> "OL"));
     }
 
     private static String name(Terminal terminal) {
@@ -73,19 +73,19 @@ class FindTheFaultTest {
         Bench bench = withSymptoms(pendant(), Map.of(7, "dead"));
         Map<Set<String>, String> open = new HashMap<>(Map.of(Set.of("J1.7", "J2.7"), "OL"));
         int measurements = measure(bench, open);
-        assertThat(bench.job().diagnosis()).isEqualTo(Recommendation.Status.FINISHED);
-        assertThat(bench.job().findings())
+        assertThat(bench.test().diagnosis()).isEqualTo(Recommendation.Status.FINISHED);
+        assertThat(bench.test().findings())
                 .extracting(found -> found.finding().text())
                 .containsExactly("W7 is open between J1.7 and J2.7.");
-        long ofTheWire = bench.job().entries().stream()
+        long ofTheWire = bench.test().entries().stream()
                 .filter(entry -> entry.step() instanceof TestStep.Measurement touch
                         && touch.isOn(Terminal.of("J1.7"))
                         && touch.isOn(Terminal.of("J2.7")))
                 .count();
         assertThat(ofTheWire).as("once more on clean metal").isGreaterThanOrEqualTo(2);
         assertThat(measurements).as("of %d for everything", 90).isLessThan(45);
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.FAIL);
-        assertThat(bench.job().remaining().touches())
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
+        assertThat(bench.test().remaining().touches())
                 .as("what was not tested stays known")
                 .isPositive();
     }
@@ -94,19 +94,19 @@ class FindTheFaultTest {
     void nothingIsPassedBecauseTheDiagnosisIsAtItsEnd() {
         Bench bench = withSymptoms(pendant(), Map.of());
         measure(bench, Map.of());
-        assertThat(bench.job().findings()).isEmpty();
-        assertThat(bench.job().outcome()).isNotEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().findings()).isEmpty();
+        assertThat(bench.test().outcome()).isNotEqualTo(RunOutcome.PASS);
     }
 
     @Test
     void thePurposeCanBeChangedInTheMiddleAndNothingMeasuredIsLost() {
         Bench bench = withSymptoms(pendant(), Map.of(7, "dead"));
         measure(bench, Map.of(Set.of("J1.7", "J2.7"), "OL"));
-        int entries = bench.job().entries().size();
+        int entries = bench.test().entries().size();
         bench.told(ManualAction.PURPOSE, "", Purpose.EVERYTHING.code());
-        assertThat(bench.job().purpose()).isEqualTo(Purpose.EVERYTHING);
-        assertThat(bench.job().entries()).hasSize(entries + 1);
-        assertThat(bench.job().current()).as("what was left out is due now").isPresent();
+        assertThat(bench.test().purpose()).isEqualTo(Purpose.EVERYTHING);
+        assertThat(bench.test().entries()).hasSize(entries + 1);
+        assertThat(bench.test().current()).as("what was left out is due now").isPresent();
     }
 
     @Test
@@ -126,7 +126,7 @@ class FindTheFaultTest {
         List<String> asked = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             asked.add(bench.sentence());
-            TestStep step = bench.job().current().orElseThrow();
+            TestStep step = bench.test().current().orElseThrow();
             if (step instanceof TestStep.Measurement) {
                 bench.type("0.9");
             } else {

@@ -15,7 +15,7 @@ class HistoryTest {
     private static final String UNKNOWN = "wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\n";
 
     private static TestRun test(String first, String second) {
-        return Bench.of(UNKNOWN).type("b", "0.30", first, second).job();
+        return Bench.of(UNKNOWN).type("b", "0.30", first, second).test();
     }
 
     @Test
@@ -53,7 +53,7 @@ class HistoryTest {
             assertThat(one.meanOhm().value()).isCloseTo(0.42, within(1e-9));
             assertThat(one.units()).isEqualTo(3);
         });
-        TestRun next = Bench.of(UNKNOWN, learnt).type("b", "0.30", "0.85").job();
+        TestRun next = Bench.of(UNKNOWN, learnt).type("b", "0.30", "0.85").test();
         assertThat(next.expectation((TestStep.Measurement) next.entries().get(2).step())
                         .fold(joined -> joined.limit().derivation(), () -> ""))
                 .contains("learnt from 3 good units, 0.42 Ω");

@@ -34,7 +34,7 @@ class KeptStateTest {
         return WireList.read(list.toString()).assembly("Cable", AssemblyKind.CABLE, "", Map.of());
     }
 
-    private static Entry.Content content(TestRun job, TestStep step, Random random) {
+    private static Entry.Content content(TestRun test, TestStep step, Random random) {
         if (random.nextInt(12) == 0 && !(step instanceof TestStep.LeadCheck)) {
             return new Entry.Content.Skip("not in reach");
         }
@@ -45,18 +45,18 @@ class KeptStateTest {
                 ? List.of("b", "0.30", "0.34")
                 : step.stage() == Stage.ENDS ? ENDS : SHORTS;
         String typed = choice.get(random.nextInt(choice.size()));
-        return new Entry.Content.Reading(typed, job.understand(step, typed));
+        return new Entry.Content.Reading(typed, test.understand(step, typed));
     }
 
-    private static TestStep step(TestRun job, Random random) {
-        List<TestStep> due = job.undone().limit(6).toList();
+    private static TestStep step(TestRun test, Random random) {
+        List<TestStep> due = test.undone().limit(6).toList();
         if (!due.isEmpty() && random.nextInt(5) > 0) {
             return due.get(random.nextInt(due.size()));
         }
         if (random.nextInt(6) == 0) {
             return new TestStep.ManualStep(ManualAction.WANDERS);
         }
-        List<TestStep> all = job.steps().limit(60).toList();
+        List<TestStep> all = test.steps().limit(60).toList();
         return all.get(random.nextInt(all.size()));
     }
 
@@ -143,24 +143,24 @@ class KeptStateTest {
         for (int i = 0; i < 46; i++) {
             bench.type("0.6");
         }
-        TestRun job = bench.job();
+        TestRun test = bench.test();
         long early = 0;
         long late = 0;
         for (int i = 1; i <= 1000; i++) {
-            TestStep step = job.current().orElseThrow();
+            TestStep step = test.current().orElseThrow();
             long begun = System.nanoTime();
-            job = job.plus(new Entry(
+            test = test.plus(new Entry(
                     new UUID(1, i),
-                    job.entries().size() + 1,
+                    test.entries().size() + 1,
                     step,
                     1,
-                    new Entry.Content.Reading("OL", job.understand(step, "OL")),
+                    new Entry.Content.Reading("OL", test.understand(step, "OL")),
                     false,
                     "bench",
                     Instant.EPOCH));
-            assertThat(job.current()).isPresent();
-            assertThat(job.findings()).isEmpty();
-            assertThat(job.left()).isPositive();
+            assertThat(test.current()).isPresent();
+            assertThat(test.findings()).isEmpty();
+            assertThat(test.left()).isPositive();
             long taken = System.nanoTime() - begun;
             early += i > 100 && i <= 200 ? taken : 0;
             late += i > 900 ? taken : 0;

@@ -29,36 +29,36 @@ class MendingTest {
     @Test
     void aSpareThatPassedCarriesTheWireFromThenOn() {
         Bench bench = broken();
-        assertThat(bench.job().spares()).extracting(Conductor::id).containsExactly("SP1");
+        assertThat(bench.test().spares()).extracting(Conductor::id).containsExactly("SP1");
         TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1");
-        assertThat(bench.job().objection(mended, bySpare("SP1"))).isEmpty();
+        assertThat(bench.test().objection(mended, bySpare("SP1"))).isEmpty();
         bench.mend("W1 SP1", bySpare("SP1"));
-        assertThat(bench.job().asBuilt()).hasValueSatisfying(built -> {
+        assertThat(bench.test().asBuilt()).hasValueSatisfying(built -> {
             assertThat(built.conductors()).extracting(Conductor::id).containsExactly("W1", "W2");
             assertThat(built.conductors().get(0).colour()).hasValue(Colour.of("GY"));
             assertThat(built.conductors().get(0).areaMm2()).hasValue(0.75);
             assertThat(built.conductors().get(0).function()).hasValue("raise");
         });
-        assertThat(bench.job()
+        assertThat(bench.test()
                         .steps(Stage.ENDS)
-                        .filter(step -> !bench.job().isDone(step))
+                        .filter(step -> !bench.test().isDone(step))
                         .map(Bench::say))
                 .as("the wire again; its neighbour may have been moved")
                 .containsExactly("ENDS J1.1 J2.1", "ENDS J1.2 J2.2");
         bench.type("0.49", "0.6");
-        while (bench.job().current().isPresent() && bench.step() instanceof TestStep.Measurement) {
+        while (bench.test().current().isPresent() && bench.step() instanceof TestStep.Measurement) {
             bench.type("n");
         }
-        assertThat(bench.job().findings()).isEmpty();
+        assertThat(bench.test().findings()).isEmpty();
         bench.act("", "works", "works");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
     @Test
     void aSpareThatDidNotPassCarriesNothing() {
         Bench bench = Bench.of(CABLE).type("b", "0.30", "OL", "OL", "0.6", "OL", "OL");
-        assertThat(bench.job().spares()).isEmpty();
-        assertThat(bench.job().objection(new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1"), bySpare("SP1")))
+        assertThat(bench.test().spares()).isEmpty();
+        assertThat(bench.test().objection(new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1"), bySpare("SP1")))
                 .hasValue(
                         "“SP1” for “W1 SP1” is not accepted; expected a spare core that has passed in this test, for one wire.");
         assertThatThrownBy(() -> new Entry.Content.Repair(Entry.Way.CLEAN, "", "", "SP1", ""))
@@ -68,11 +68,11 @@ class MendingTest {
     @Test
     void aNewColourChangesTheUnitToo() {
         Bench bench = broken().mend("W1", new Entry.Content.Repair(Entry.Way.REPLACE, "", "", "", "WH"));
-        assertThat(bench.job().asBuilt().orElseThrow().conductors().get(0).colour())
+        assertThat(bench.test().asBuilt().orElseThrow().conductors().get(0).colour())
                 .hasValue(Colour.of("WH"));
-        assertThat(bench.job().told(bench.job().repairs().get(0))).isEqualTo("replaced, now WH");
+        assertThat(bench.test().told(bench.test().repairs().get(0))).isEqualTo("replaced, now WH");
         bench.takeBack();
-        assertThat(bench.job().asBuilt()).isEmpty();
+        assertThat(bench.test().asBuilt()).isEmpty();
     }
 
     @Test
@@ -80,24 +80,25 @@ class MendingTest {
         Bench bench = broken();
         TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.MENDED, "W1");
         Entry.Content.Repair splice = new Entry.Content.Repair(Entry.Way.SPLICE, "", "");
-        assertThat(bench.job().objection(mended, splice))
+        assertThat(bench.test().objection(mended, splice))
                 .hasValue("Before it is spliced, read each remaining length: W1 from J1.1, W1 from J2.1. A wire can be"
                         + " broken twice.");
-        assertThat(bench.job().objection(mended, new Entry.Content.Repair(Entry.Way.CONTACT, "", "")))
+        assertThat(bench.test().objection(mended, new Entry.Content.Repair(Entry.Way.CONTACT, "", "")))
                 .isEmpty();
         List<TestStep.ManualStep> remainders =
-                bench.job().remainders(bench.job().findings().get(0).finding());
+                bench.test().remainders(bench.test().findings().get(0).finding());
         bench.at(remainders.get(0), "0.4").at(remainders.get(1), "OL");
-        assertThat(bench.job().state(remainders.get(0))).isEqualTo(StepState.GOOD);
-        assertThat(bench.job()
-                        .judgement(
-                                bench.job().entries().get(bench.job().entries().size() - 1))
+        assertThat(bench.test().state(remainders.get(0))).isEqualTo(StepState.GOOD);
+        assertThat(bench.test()
+                        .judgement(bench.test()
+                                .entries()
+                                .get(bench.test().entries().size() - 1))
                         .map(Judgement::reason))
                 .hasValue("This length is broken as well: repairing the break that is seen would not do.");
-        assertThat(bench.job().objection(mended, splice).orElseThrow())
+        assertThat(bench.test().objection(mended, splice).orElseThrow())
                 .startsWith("The length 'W1 from J2.1' is at fault too");
         bench.takeBack().at(remainders.get(1), "0.4");
-        assertThat(bench.job().objection(mended, splice)).isEmpty();
+        assertThat(bench.test().objection(mended, splice)).isEmpty();
     }
 
     @Test
@@ -105,25 +106,25 @@ class MendingTest {
         Bench bench = broken();
         Entry.Content.Repair splice = new Entry.Content.Repair(Entry.Way.SPLICE, "", "");
         List<TestStep.ManualStep> lengths =
-                bench.job().remainders(bench.job().findings().get(0).finding());
+                bench.test().remainders(bench.test().findings().get(0).finding());
         bench.at(lengths.get(0), "0.4").at(lengths.get(1), "OL");
-        assertThat(bench.job().findings())
+        assertThat(bench.test().findings())
                 .extracting(found -> found.finding().text())
                 .containsExactly(
                         "W1 is open between J1.1 and J2.1.",
                         "W1 is open a second time between J2.1 and the break that is seen.");
         bench.mend("W1 from J2.1", splice);
-        assertThat(bench.job().findings())
+        assertThat(bench.test().findings())
                 .as("the break that is seen is still there, and the length is read again")
                 .extracting(found -> found.finding().text())
                 .containsExactly("W1 is open between J1.1 and J2.1.");
-        assertThat(bench.job().isDone(lengths.get(0))).isTrue();
-        assertThat(bench.job().objection(new TestStep.ManualStep(ManualAction.MENDED, "W1"), splice))
+        assertThat(bench.test().isDone(lengths.get(0))).isTrue();
+        assertThat(bench.test().objection(new TestStep.ManualStep(ManualAction.MENDED, "W1"), splice))
                 .hasValue(
                         "Before it is spliced, read each remaining length: W1 from J2.1. A wire can be broken twice.");
         bench.at(lengths.get(1), "0.4").mend("W1", splice);
-        assertThat(bench.job().findings()).isEmpty();
-        assertThat(bench.job().isDone(bench.job().current().orElseThrow()))
+        assertThat(bench.test().findings()).isEmpty();
+        assertThat(bench.test().isDone(bench.test().current().orElseThrow()))
                 .as("the whole wire is read again")
                 .isFalse();
     }
@@ -135,10 +136,10 @@ class MendingTest {
                 .type("OL", "OL")
                 .at(new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3")), "0.5")
                 .mend("W1", Entry.Way.CONTACT);
-        assertThat(bench.job().findings())
+        assertThat(bench.test().findings())
                 .extracting(found -> found.finding().text())
                 .contains("W2 is open between J1.2 and J2.2.");
-        assertThat(bench.job().steps(Stage.ENDS).filter(step -> !bench.job().isDone(step)))
+        assertThat(bench.test().steps(Stage.ENDS).filter(step -> !bench.test().isDone(step)))
                 .as("it is read again all the same")
                 .hasSize(2);
     }
@@ -146,12 +147,13 @@ class MendingTest {
     @Test
     void aRemainingLengthWithMoreThanTheWholeWireMayHaveIsAtFault() {
         Bench bench = broken();
-        TestStep.ManualStep remainder =
-                bench.job().remainders(bench.job().findings().get(0).finding()).get(0);
+        TestStep.ManualStep remainder = bench.test()
+                .remainders(bench.test().findings().get(0).finding())
+                .get(0);
         bench.at(remainder, "0.9");
-        assertThat(bench.job().state(remainder)).isEqualTo(StepState.FAULT);
+        assertThat(bench.test().state(remainder)).isEqualTo(StepState.FAULT);
         bench.mend("W1", Entry.Way.REPLACE);
-        assertThat(bench.job().standing(remainder))
+        assertThat(bench.test().standing(remainder))
                 .as("a new wire has no remains")
                 .isEmpty();
     }

@@ -38,7 +38,7 @@ class OneAnswerTest {
     }
 
     private static void testWhole(Bench bench, Map<Probed, String> answers) {
-        Optional<TestStep> due = bench.job().current();
+        Optional<TestStep> due = bench.test().current();
         while (due.isPresent()) {
             due.get()
                     .fold(
@@ -50,19 +50,19 @@ class OneAnswerTest {
                                             touch.state().isEmpty() ? SwitchState.REST.id() : touch.state()),
                                     "OL")),
                             act -> bench.act(""));
-            due = bench.job().current();
+            due = bench.test().current();
         }
     }
 
-    private static List<AnalysisReading> readings(TestRun job) {
+    private static List<AnalysisReading> readings(TestRun test) {
         List<AnalysisReading> readings = new ArrayList<>();
-        for (Entry entry : job.entries()) {
+        for (Entry entry : test.entries()) {
             if (entry.step() instanceof TestStep.Measurement touch
                     && entry.content() instanceof Entry.Content.Reading read) {
-                SwitchState state = job.design().assembly().states().stream()
+                SwitchState state = test.design().assembly().states().stream()
                         .filter(each -> each.id().equals(touch.state()))
                         .findFirst()
-                        .orElse(job.design().assembly().states().get(0));
+                        .orElse(test.design().assembly().states().get(0));
                 readings.add(new AnalysisReading(
                         touch.black(), touch.red(), read.asTyped(), state, touch.ties(), OptionalDouble.empty()));
             }
@@ -78,19 +78,19 @@ class OneAnswerTest {
             RandomUnit unit = RandomUnit.of(random, family).broken(random.nextInt(4));
             Bench bench = Bench.of(unit.assembly(), TestOptions.QUICK).under(RandomUnit.CONDITIONS);
             testWhole(bench, answers(unit));
-            TestRun job = bench.job();
-            Analysis called = Analysis.of(Design.of(unit.assembly(), 20), job.conditions(), readings(job));
-            assertThat(job.findings().stream().map(each -> each.finding().text()))
+            TestRun test = bench.test();
+            Analysis called = Analysis.of(Design.of(unit.assembly(), 20), test.conditions(), readings(test));
+            assertThat(test.findings().stream().map(each -> each.finding().text()))
                     .as("unit %d: %s", i, unit.truth())
                     .containsExactlyElementsOf(called.findings().stream()
                             .map(each -> each.finding().text())
                             .toList());
-            assertThat(judgements(job))
+            assertThat(judgements(test))
                     .as("unit %d", i)
                     .containsExactlyElementsOf(called.judgements().stream()
                             .map(each -> plain(each.judgement().verdict()))
                             .toList());
-            assertThat(job.outcome())
+            assertThat(test.outcome())
                     .as("unit %d: %s, untested %s", i, unit.truth(), called.untested())
                     .isIn(
                             switch (called.standing()) {
@@ -101,10 +101,10 @@ class OneAnswerTest {
         }
     }
 
-    private static List<Verdict> judgements(TestRun job) {
-        return job.entries().stream()
+    private static List<Verdict> judgements(TestRun test) {
+        return test.entries().stream()
                 .filter(entry -> entry.step() instanceof TestStep.Measurement)
-                .flatMap(entry -> job.judgement(entry).stream())
+                .flatMap(entry -> test.judgement(entry).stream())
                 .map(each -> plain(each.verdict()))
                 .toList();
     }

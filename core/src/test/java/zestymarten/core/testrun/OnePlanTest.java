@@ -38,11 +38,11 @@ class OnePlanTest {
                         design, approach, RandomUnit.CONDITIONS, EffortModel.Pace.USUAL, EnumSet.allOf(Tool.class));
                 Bench bench = Bench.of(design.assembly(), approach).under(RandomUnit.CONDITIONS);
                 assertThat(offer.effort()).as("%s %d", method, i).isEqualTo(plan.effort());
-                assertThat(bench.job().secondsLeft()).isEqualTo(offer.seconds());
+                assertThat(bench.test().secondsLeft()).isEqualTo(offer.seconds());
                 assertThat(plan.effort().touches())
                         .isEqualTo(plan.measurements().size());
                 assertThat(asked(bench)).as("%s %d", method, i).containsExactlyElementsOf(plan.measurements());
-                assertThat(bench.job().outcome()).isNotEqualTo(RunOutcome.FAIL);
+                assertThat(bench.test().outcome()).isNotEqualTo(RunOutcome.FAIL);
             }
         }
     }
@@ -50,25 +50,25 @@ class OnePlanTest {
     /** Tests a good unit by what is due until nothing is. */
     private static List<ProbePlacement> asked(Bench bench) {
         List<ProbePlacement> asked = new ArrayList<>();
-        Optional<TestStep> due = bench.job().current();
+        Optional<TestStep> due = bench.test().current();
         while (due.isPresent()) {
             due.get()
                     .fold(
                             probes ->
                                     bench.type(probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.2"),
                             touch -> {
-                                asked.add(bench.job().measurement(touch));
-                                return bench.type(shown(bench.job(), touch));
+                                asked.add(bench.test().measurement(touch));
+                                return bench.type(shown(bench.test(), touch));
                             },
                             act -> bench.act(""));
-            due = bench.job().current();
+            due = bench.test().current();
         }
         return asked;
     }
 
-    private static String shown(TestRun job, TestStep.Measurement touch) {
-        double leads = job.conditions().leadsOhm().orElse(0);
-        return job.expectation(touch).fold(joined -> shown(joined, leads), () -> "OL");
+    private static String shown(TestRun test, TestStep.Measurement touch) {
+        double leads = test.conditions().leadsOhm().orElse(0);
+        return test.expectation(touch).fold(joined -> shown(joined, leads), () -> "OL");
     }
 
     private static String shown(Expectation.Joined joined, double leads) {

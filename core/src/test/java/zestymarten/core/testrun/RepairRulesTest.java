@@ -138,14 +138,14 @@ class RepairRulesTest {
             TestOptions approach = new TestOptions(method, false, true, OptionalDouble.empty());
             assertThat(offer(method, EffortModel.Pace.USUAL).seconds())
                     .as(method.code())
-                    .isEqualTo(Bench.of(DESIGN.assembly(), approach).job().secondsLeft());
+                    .isEqualTo(Bench.of(DESIGN.assembly(), approach).test().secondsLeft());
         }
     }
 
     @Test
     void aFreshTestTakesItsTouchesAndTheMovesBetweenThem() {
         TestOptions approach = new TestOptions(TestMethod.BOTH_ENDS, false, true, OptionalDouble.empty());
-        TestRun fresh = Bench.of(DESIGN.assembly(), approach).job();
+        TestRun fresh = Bench.of(DESIGN.assembly(), approach).test();
         assertThat(fresh.secondsLeft())
                 .as("11 measurements of 3 s, 14 moves of 1.5 s")
                 .isEqualTo(11 * 3 + 14 * 1.5);
@@ -167,15 +167,15 @@ class RepairRulesTest {
             for (int i = 1; i <= wires; i++) {
                 list.append("W" + i + ",J1." + i + ",J2." + i + "\n");
             }
-            TestRun job = Bench.of(list.toString()).job();
+            TestRun test = Bench.of(list.toString()).test();
             Set<Terminal> on = Set.of();
             long moves = 0;
-            for (TestStep step : job.steps(Stage.SHORTS).toList()) {
+            for (TestStep step : test.steps(Stage.SHORTS).toList()) {
                 Set<Terminal> next = Set.of(((TestStep.Measurement) step).black(), ((TestStep.Measurement) step).red());
                 moves += next.size() - next.stream().filter(on::contains).count();
                 on = next;
             }
-            assertThat(job.pieces().pairMoves()).as(wires + " wires").isEqualTo(moves);
+            assertThat(test.pieces().pairMoves()).as(wires + " wires").isEqualTo(moves);
         }
     }
 

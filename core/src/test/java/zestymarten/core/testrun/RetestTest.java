@@ -29,13 +29,13 @@ class RetestTest {
 
     private static List<TestStep.Measurement> measured(Bench bench, String joined) {
         List<TestStep.Measurement> made = new ArrayList<>();
-        for (Optional<TestStep> due = bench.job().current();
+        for (Optional<TestStep> due = bench.test().current();
                 due.isPresent();
-                due = bench.job().current()) {
+                due = bench.test().current()) {
             TestStep step = due.get();
             assertThat(made).as("it never ends").hasSizeLessThan(100);
             if (step instanceof TestStep.Measurement touch) {
-                boolean through = bench.job().expectation(touch).fold(any -> true, () -> false);
+                boolean through = bench.test().expectation(touch).fold(any -> true, () -> false);
                 bench.at(step, through ? joined : "OL");
                 made.add(touch);
             } else {
@@ -61,16 +61,16 @@ class RetestTest {
                 .allMatch(each ->
                         each.black().name().endsWith(".4") || each.red().name().endsWith(".4"));
         assertThat(made).hasSizeLessThan(12);
-        assertThat(bench.job().findings()).isEmpty();
-        assertThat(bench.job().retested()).isEqualTo("W4");
-        assertThat(bench.job().outcome()).as("not everything was measured").isEqualTo(RunOutcome.INCOMPLETE);
+        assertThat(bench.test().findings()).isEmpty();
+        assertThat(bench.test().retested()).isEqualTo("W4");
+        assertThat(bench.test().outcome()).as("not everything was measured").isEqualTo(RunOutcome.INCOMPLETE);
     }
 
     @Test
     void whatIsStillWrongFails() {
         Bench bench = retest("W4");
         measured(bench, "9");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.FAIL);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
     }
 
     @Test
@@ -79,7 +79,7 @@ class RetestTest {
         int before = measured(bench, "0.5").size();
         bench.told(ManualAction.PURPOSE, "", Purpose.EVERYTHING.code());
         int after = measured(bench, "0.5").size();
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
         Bench whole = Bench.of(TEN);
         assertThat(before + after).isEqualTo(measured(whole, "0.5").size());
     }

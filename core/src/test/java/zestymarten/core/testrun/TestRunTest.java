@@ -13,8 +13,8 @@ class TestRunTest {
     private static final String THREE_CORES = "wire,from,to,function,length_m,area_mm2,current_a\n"
             + "W1,J1.1,J2.1,up,8,0.5,\nW2,J1.2,J2.2,down,8,0.5,2\nW3,J1.3,J2.3,horn,8,0.5,\n";
 
-    private static List<String> told(TestRun job) {
-        return job.findings().stream().map(found -> found.finding().text()).toList();
+    private static List<String> told(TestRun test) {
+        return test.findings().stream().map(found -> found.finding().text()).toList();
     }
 
     @Test
@@ -28,23 +28,23 @@ class TestRunTest {
         bench.type("OL", "OL");
         assertThat(bench.sentence()).isEqualTo("SHORTS J1.2 J1.3");
         bench.type("OL");
-        assertThat(bench.job().left()).isEqualTo(3);
+        assertThat(bench.test().left()).isEqualTo(3);
         bench.type("n", "n", "n");
-        assertThat(bench.job().current()).isEmpty();
-        assertThat(bench.job().left()).isZero();
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().current()).isEmpty();
+        assertThat(bench.test().left()).isZero();
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
     @Test
     void asksForCleanMetalBeforeItBelievesAnOpenAndKeepsBothReadings() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "OL");
         assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
-        assertThat(bench.job().asksForCleanMetal(bench.step())).isTrue();
-        assertThat(told(bench.job())).isEmpty();
+        assertThat(bench.test().asksForCleanMetal(bench.step())).isTrue();
+        assertThat(told(bench.test())).isEmpty();
         TestStep first = bench.step();
         bench.type("0.6");
-        assertThat(bench.job().standing(first)).hasSize(2);
-        assertThat(bench.job().state(first)).isEqualTo(StepState.WATCH);
+        assertThat(bench.test().standing(first)).hasSize(2);
+        assertThat(bench.test().state(first)).isEqualTo(StepState.WATCH);
         assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
     }
 
@@ -55,16 +55,16 @@ class TestRunTest {
         TestStep current = bench.step();
         bench.type("b");
         assertThat(bench.step()).isEqualTo(current);
-        assertThat(bench.job().state(current)).isEqualTo(StepState.DOUBTFUL);
+        assertThat(bench.test().state(current)).isEqualTo(StepState.DOUBTFUL);
         bench.type("0.6");
-        assertThat(bench.job().state(current)).isEqualTo(StepState.GOOD);
+        assertThat(bench.test().state(current)).isEqualTo(StepState.GOOD);
     }
 
     @Test
     void anOpenWireBringsItsFarEndIntoShortsAndFrame() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "OL", "OL", "0.6");
-        assertThat(told(bench.job())).containsExactly("W2 is open between J1.2 and J2.2.");
-        assertThat(bench.job().steps(Stage.SHORTS).map(Bench::say))
+        assertThat(told(bench.test())).containsExactly("W2 is open between J1.2 and J2.2.");
+        assertThat(bench.test().steps(Stage.SHORTS).map(Bench::say))
                 .containsExactly(
                         "SHORTS J1.1 J1.2",
                         "SHORTS J1.1 J1.3",
@@ -72,15 +72,15 @@ class TestRunTest {
                         "SHORTS J1.2 J1.3",
                         "SHORTS J1.2 J2.2",
                         "SHORTS J1.3 J2.2");
-        assertThat(bench.job().steps(Stage.FRAME)).hasSize(4);
-        assertThat(bench.job().left(Stage.SHORTS))
+        assertThat(bench.test().steps(Stage.FRAME)).hasSize(4);
+        assertThat(bench.test().left(Stage.SHORTS))
                 .as("its own two ends were read already")
                 .isEqualTo(5);
         bench.type("OL", "OL", "OL", "OL");
         assertThat(bench.sentence()).isEqualTo("SHORTS J1.3 J2.2");
-        assertThat(bench.job().findings().get(0).functionsLost()).containsExactly("down");
-        assertThat(bench.job().findings().get(0).evidence()).hasSize(2);
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.FAIL);
+        assertThat(bench.test().findings().get(0).functionsLost()).containsExactly("down");
+        assertThat(bench.test().findings().get(0).evidence()).hasSize(2);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
     }
 
     @Test
@@ -89,23 +89,23 @@ class TestRunTest {
         assertThat(bench.sentence())
                 .as("what was not expected is settled before the third wire is read")
                 .isIn("SHORTS J1.1 J2.2", "SHORTS J1.2 J2.1");
-        assertThat(told(bench.job()))
+        assertThat(told(bench.test()))
                 .as("one crossing is likelier than two breaks")
                 .containsExactly("W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.");
-        RunFinding crossed = bench.job().findings().get(0);
+        RunFinding crossed = bench.test().findings().get(0);
         assertThat(crossed.certain()).isFalse();
         assertThat(crossed.probability()).isLessThan(1);
         assertThat(crossed.alternatives().stream().map(each -> each.kind() + each.conductors()))
                 .contains("open[W1]", "open[W2]");
-        List<TestStep.Measurement> cross = best(bench.job());
+        List<TestStep.Measurement> cross = best(bench.test());
         assertThat(cross.stream().map(Bench::say)).containsAnyOf("SHORTS J1.1 J2.2", "SHORTS J1.2 J2.1");
         TestStep.Measurement one = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J2.2"));
         TestStep.Measurement other = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.2"), Terminal.of("J2.1"));
         bench.at(one, "0.6").at(other, "0.6");
-        assertThat(told(bench.job())).containsExactly("W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.");
-        assertThat(bench.job().findings().get(0).evidence()).hasSize(6);
-        assertThat(bench.job().findings().get(0).certain()).isTrue();
-        assertThat(best(bench.job())).doesNotContain(one, other);
+        assertThat(told(bench.test())).containsExactly("W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.");
+        assertThat(bench.test().findings().get(0).evidence()).hasSize(6);
+        assertThat(bench.test().findings().get(0).certain()).isTrue();
+        assertThat(best(bench.test())).doesNotContain(one, other);
         assertThat(bench.sentence()).as("now the plan goes on").isEqualTo("ENDS J1.3 J2.3");
     }
 
@@ -119,25 +119,25 @@ class TestRunTest {
                 .at(other, "0.6")
                 .type("0.6");
         assertThat(bench.sentence()).isEqualTo("SHORTS J1.1 J1.3");
-        assertThat(bench.job().left(Stage.SHORTS))
+        assertThat(bench.test().left(Stage.SHORTS))
                 .as("of ten pairs two were read, four follow")
                 .isEqualTo(4);
         bench.type("OL", "OL");
         assertThat(bench.sentence()).as("two more follow from these").isEqualTo("FRAME J1.1 FRAME");
-        assertThat(bench.job().left(Stage.SHORTS)).isZero();
+        assertThat(bench.test().left(Stage.SHORTS)).isZero();
         bench.type("OL", "OL", "OL");
-        assertThat(bench.job().left()).isZero();
+        assertThat(bench.test().left()).isZero();
         TestStep pair = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J1.2"));
-        assertThat(bench.job().state(pair)).isEqualTo(StepState.IMPLIED);
-        assertThat(bench.job().implied(100)).hasSize(8).allSatisfy(each -> {
+        assertThat(bench.test().state(pair)).isEqualTo(StepState.IMPLIED);
+        assertThat(bench.test().implied(100)).hasSize(8).allSatisfy(each -> {
             assertThat(each.joined()).isFalse();
             assertThat(each.from()).isNotEmpty();
         });
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.FAIL);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
     }
 
-    private static List<TestStep.Measurement> best(TestRun job) {
-        return job.best(2).stream().map(TestRun.BestMeasurement::touch).toList();
+    private static List<TestStep.Measurement> best(TestRun test) {
+        return test.best(2).stream().map(TestRun.BestMeasurement::touch).toList();
     }
 
     @Test
@@ -146,7 +146,7 @@ class TestRunTest {
         TestStep.Measurement one = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J2.2"));
         TestStep.Measurement other = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.2"), Terminal.of("J2.1"));
         bench.at(one, "9.3").at(other, "0.6");
-        assertThat(told(bench.job()))
+        assertThat(told(bench.test()))
                 .containsExactly(
                         "W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.",
                         "W1 has a high resistance: 9 Ω from J1.1 to J2.1, limit 0.312 Ω.");
@@ -155,32 +155,32 @@ class TestRunTest {
     @Test
     void namesACorrodedJointAShortAndAFrameShort() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "3.9", "0.6", "0.6", "OL", "OL", "2.1", "OL", "1.4");
-        assertThat(told(bench.job()))
+        assertThat(told(bench.test()))
                 .containsExactly(
                         "W1 has a high resistance: 3.6 Ω from J1.1 to J2.1, limit 0.312 Ω.",
                         "W2 and W3 are shorted to the frame.");
-        assertThat(bench.job().findings().get(1).functionsLost()).containsExactly("down", "horn");
+        assertThat(bench.test().findings().get(1).functionsLost()).containsExactly("down", "horn");
     }
 
     @Test
     void findsAWireInAnEmptyCavity() {
         Bench bench = Bench.withCavities(THREE_CORES, "J2", 4).type("b", "0.30", "0.6", "OL", "OL", "0.6");
-        assertThat(bench.job().steps(Stage.SHORTS).map(Bench::say)).contains("SHORTS J1.2 J2.4");
+        assertThat(bench.test().steps(Stage.SHORTS).map(Bench::say)).contains("SHORTS J1.2 J2.4");
         bench.at(
                 new TestStep.Measurement(
                         Stage.SHORTS,
                         zestymarten.core.assembly.Terminal.of("J1.2"),
                         zestymarten.core.assembly.Terminal.of("J2.4")),
                 "0.6");
-        assertThat(told(bench.job())).containsExactly("W2 is in the wrong cavity: J2.4 instead of J2.2.");
+        assertThat(told(bench.test())).containsExactly("W2 is in the wrong cavity: J2.4 instead of J2.2.");
     }
 
     @Test
     void takingBackUndoesAndErasesNothing() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6").takeBack();
         assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
-        assertThat(bench.job().entries()).hasSize(3);
-        assertThat(bench.job().nextTouch(bench.step())).isEqualTo(2);
+        assertThat(bench.test().entries()).hasSize(3);
+        assertThat(bench.test().nextTouch(bench.step())).isEqualTo(2);
         bench.type("0.61");
         assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
     }
@@ -191,14 +191,14 @@ class TestRunTest {
                 .type("b", "0.30")
                 .skip("pin bent")
                 .type("0.6", "0.6", "OL", "OL", "OL", "n", "n", "n");
-        assertThat(bench.job().current()).isEmpty();
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
+        assertThat(bench.test().current()).isEmpty();
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
     }
 
     @Test
     void namesALeakAndAJumpingReading() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "~0.4..OL", "0.6", "820k");
-        assertThat(told(bench.job()))
+        assertThat(told(bench.test()))
                 .containsExactly(
                         "Leakage between J1.1 and J1.2: 820 kΩ. It is not a short circuit; measure it with an insulation tester.",
                         "W2 is intermittent between J1.2 and J2.2: the conductor may be broken with its ends still touching.");
@@ -238,19 +238,19 @@ class TestRunTest {
         bench.type("0.5");
         assertThat(bench.sentence()).isEqualTo("FRAME J1.1 FRAME");
         bench.type("OL");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
     @Test
     void asPlayedTheJobIsTheSameWhoeverAsks() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "OL", "OL");
         TestRun again = TestRun.of(
-                bench.job().design(),
+                bench.test().design(),
                 TestOptions.QUICK,
                 Bench.CONDITIONS,
-                bench.job().entries());
-        assertThat(again.current()).isEqualTo(bench.job().current());
-        assertThat(told(again)).isEqualTo(told(bench.job()));
-        assertThat(again.secondsLeft()).isEqualTo(bench.job().secondsLeft()).isPositive();
+                bench.test().entries());
+        assertThat(again.current()).isEqualTo(bench.test().current());
+        assertThat(told(again)).isEqualTo(told(bench.test()));
+        assertThat(again.secondsLeft()).isEqualTo(bench.test().secondsLeft()).isPositive();
     }
 }

@@ -36,8 +36,8 @@ class VoltageStagesTest {
     }
 
     private static String reason(Bench bench) {
-        List<Entry> entries = bench.job().entries();
-        return bench.job()
+        List<Entry> entries = bench.test().entries();
+        return bench.test()
                 .judgement(entries.get(entries.size() - 1))
                 .map(Judgement::reason)
                 .orElseThrow();
@@ -49,7 +49,7 @@ class VoltageStagesTest {
                 rungOut(approach(BY_LENGTH, Moisture.NONE, Optional.empty())).type("4.3", "57M");
         assertThat(reason(bench)).isEqualTo("57 MΩ is too little. At least 57.14 MΩ: 20 MΩ·km over 350 m.");
         bench.type("4.3", "58M", "0");
-        assertThat(bench.job().findings())
+        assertThat(bench.test().findings())
                 .singleElement()
                 .satisfies(found -> assertThat(found.finding().kind()).isEqualTo("insulation_low"));
     }
@@ -70,10 +70,10 @@ class VoltageStagesTest {
                 rungOut(approach(BY_LENGTH, Moisture.NONE, Optional.empty())).type("4.3");
         TestStep charged = bench.step();
         bench.type("300M@60").at(charged, "250M@600");
-        assertThat(bench.job().state(charged)).isEqualTo(StepState.WATCH);
+        assertThat(bench.test().state(charged)).isEqualTo(StepState.WATCH);
         assertThat(reason(bench)).startsWith("It falls while the voltage is on");
         bench.takeBack().at(charged, "700M@600");
-        assertThat(bench.job().state(charged)).isEqualTo(StepState.GOOD);
+        assertThat(bench.test().state(charged)).isEqualTo(StepState.GOOD);
     }
 
     @Test
@@ -89,15 +89,15 @@ class VoltageStagesTest {
         bench.wait(140).type("48");
         assertThat(bench.sentence()).as("still charged").isEqualTo("DISCHARGED");
         bench.type("0");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
     @Test
     void withstandComesLastAndOnlyAfterInsulationHasPassed() {
         Bench bench = rungOut(approach(BY_LENGTH, Moisture.NONE, Optional.of(AC)));
-        assertThat(bench.job().size(Stage.WITHSTAND)).isZero();
+        assertThat(bench.test().size(Stage.WITHSTAND)).isZero();
         bench.type("4.3", "300M", "4.3", "300M", "0");
-        assertThat(bench.job().steps(Stage.WITHSTAND).map(Bench::say))
+        assertThat(bench.test().steps(Stage.WITHSTAND).map(Bench::say))
                 .containsExactly(
                         "WITHSTAND J1.1 J2.1",
                         "WITHSTAND J1.1 FRAME linked",
@@ -112,7 +112,7 @@ class VoltageStagesTest {
         bench.type("3.31mA");
         assertThat(reason(bench)).contains("which does not settle it: the charging current hides it. Use DC for that.");
         bench.type("4.3", "trip");
-        assertThat(bench.job().findings())
+        assertThat(bench.test().findings())
                 .singleElement()
                 .satisfies(found -> assertThat(found.finding().kind()).isEqualTo("withstand"));
     }
@@ -143,16 +143,16 @@ class VoltageStagesTest {
     void theWaterIsProvedBeforeItProvesAnythingAndALiftSaysWhereTheDamageIs() {
         Bench bench =
                 rungOut(approach(BY_LENGTH, Moisture.WATER, Optional.empty())).type("4.3", "300M", "4.3", "300M", "0");
-        assertThat(bench.job().steps(Stage.WET).map(Bench::say))
+        assertThat(bench.test().steps(Stage.WET).map(Bench::say))
                 .containsExactly("WATER", "DRY_ENDS", "WET J1.1 FRAME", "WET J1.2 FRAME", "DISCHARGED_WET");
         bench.type("OL");
         assertThat(bench.sentence()).as("an electrode that hangs dry").isEqualTo("WATER");
         bench.type("4k").act("").type("2M");
         assertThat(bench.sentence()).isEqualTo("LIFTED J1.1");
         bench.act("well again with 212 m out of the water").type("300M", "0");
-        RunFinding found = bench.job().findings().get(0);
+        RunFinding found = bench.test().findings().get(0);
         assertThat(found.finding().kind()).isEqualTo("insulation_low");
-        assertThat(found.evidence().stream().map(bench.job()::told))
+        assertThat(found.evidence().stream().map(bench.test()::told))
                 .containsExactly("2 MΩ", "well again with 212 m out of the water");
     }
 
@@ -160,13 +160,13 @@ class VoltageStagesTest {
     void mistGoesFromZoneToZoneWithAllWiresTogether() {
         Bench bench =
                 rungOut(approach(BY_LENGTH, Moisture.MIST, Optional.empty())).type("4.3", "300M", "4.3", "300M", "0");
-        assertThat(bench.job().steps(Stage.WET).map(Bench::say))
+        assertThat(bench.test().steps(Stage.WET).map(Bench::say))
                 .containsExactly("WET J1.1 FRAME linked", "DISCHARGED_WET");
         bench.type("2M");
-        assertThat(bench.job().findings().get(0).finding().text())
+        assertThat(bench.test().findings().get(0).finding().text())
                 .startsWith("Low insulation resistance: 2 MΩ between W1 and W2 together and FRAME at 500 V");
         bench.takeBack().type("300M", "0");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
     @Test
@@ -199,6 +199,6 @@ class VoltageStagesTest {
     void whatDischargesHasATimeOnlyWhereTimesWereGiven() {
         Bench bench =
                 rungOut(approach(BY_LENGTH, Moisture.NONE, Optional.empty())).type("4.3", "300M");
-        assertThat(bench.job().dischargedAt(ManualAction.DISCHARGED)).isEmpty();
+        assertThat(bench.test().dischargedAt(ManualAction.DISCHARGED)).isEmpty();
     }
 }

@@ -26,7 +26,7 @@ class WholeJobTest {
     private static final TestOptions WHOLE = approach(TestMethod.BOTH_ENDS, false);
 
     private static List<String> told(Bench bench) {
-        return bench.job().findings().stream()
+        return bench.test().findings().stream()
                 .map(found -> found.finding().text())
                 .toList();
     }
@@ -38,7 +38,7 @@ class WholeJobTest {
     @Test
     void looksChecksMovesAndPutsBackInTheOrderOfTheJob() {
         Bench bench = Bench.of(THREE_CORES, WHOLE);
-        assertThat(bench.job().steps().map(Bench::say))
+        assertThat(bench.test().steps().map(Bench::say))
                 .containsExactly(
                         "LOOKED J1",
                         "LOOKED J2",
@@ -60,16 +60,16 @@ class WholeJobTest {
                         "CLOSE TONE",
                         "CLOSE OHMS");
         untilRungOut(bench).type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b", "0.30");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
     @Test
     void whatIsSeenByEyeIsKeptAndWatched() {
         Bench bench = Bench.of(THREE_CORES, WHOLE).act("", "pin 2 is pushed back", "");
         TestStep.ManualStep seen = new TestStep.ManualStep(ManualAction.LOOKED, "J2");
-        assertThat(bench.job().state(seen)).isEqualTo(StepState.WATCH);
-        assertThat(bench.job().told(bench.job().standing(seen).get(0))).isEqualTo("pin 2 is pushed back");
-        assertThat(bench.job().told(bench.job().entries().get(0))).isEqualTo("nothing found");
+        assertThat(bench.test().state(seen)).isEqualTo(StepState.WATCH);
+        assertThat(bench.test().told(bench.test().standing(seen).get(0))).isEqualTo("pin 2 is pushed back");
+        assertThat(bench.test().told(bench.test().entries().get(0))).isEqualTo("nothing found");
     }
 
     @Test
@@ -78,7 +78,7 @@ class WholeJobTest {
                 Bench.of(THREE_CORES, approach(TestMethod.BOTH_ENDS, true)).act("");
         TestStep touch = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.1"), Terminal.of("J2.1"));
         assertThat(bench.sentence()).isEqualTo("LIVE_BEFORE");
-        assertThat(bench.job().isAllowed(touch)).isFalse();
+        assertThat(bench.test().isAllowed(touch)).isFalse();
         bench.type("3");
         assertThat(bench.sentence())
                 .as("a tester that shows nothing on a live source")
@@ -87,10 +87,10 @@ class WholeJobTest {
         assertThat(bench.sentence()).as("still live").isEqualTo("DEAD");
         bench.type("0.2", "231");
         assertThat(bench.sentence()).isEqualTo("UNPLUGGED J1");
-        assertThat(bench.job().isAllowed(touch)).isFalse();
+        assertThat(bench.test().isAllowed(touch)).isFalse();
         bench.act("", "");
-        assertThat(bench.job().isAllowed(touch)).isTrue();
-        assertThat(bench.job().ledger()).containsExactly("J1", "J2");
+        assertThat(bench.test().isAllowed(touch)).isTrue();
+        assertThat(bench.test().ledger()).containsExactly("J1", "J2");
     }
 
     @Test
@@ -100,16 +100,16 @@ class WholeJobTest {
                 .type("231", "0", "231")
                 .act("", "")
                 .told(ManualAction.OPENED, "cover under the desk", "");
-        assertThat(bench.job().steps(Stage.CLOSE).map(Bench::say))
+        assertThat(bench.test().steps(Stage.CLOSE).map(Bench::say))
                 .containsExactly(
                         "CLOSE TONE", "CLOSE OHMS", "PUT_BACK J1", "PUT_BACK J2", "PUT_BACK cover under the desk");
         bench.told(ManualAction.PUT_BACK, "J1", "").told(ManualAction.PUT_BACK, "J2", "");
-        assertThat(bench.job().ledger()).containsExactly("cover under the desk");
+        assertThat(bench.test().ledger()).containsExactly("cover under the desk");
         bench.told(ManualAction.PUT_BACK, "cover under the desk", "");
-        assertThat(bench.job().ledger()).isEmpty();
+        assertThat(bench.test().ledger()).isEmpty();
         bench.told(ManualAction.OPENED, "J1", "");
-        assertThat(bench.job().ledger()).containsExactly("J1");
-        assertThat(bench.job().isDone(new TestStep.ManualStep(ManualAction.PUT_BACK, "J1")))
+        assertThat(bench.test().ledger()).containsExactly("J1");
+        assertThat(bench.test().isDone(new TestStep.ManualStep(ManualAction.PUT_BACK, "J1")))
                 .isFalse();
     }
 
@@ -131,7 +131,7 @@ class WholeJobTest {
                 .type("n", "n", "n", "0.4", "n", "n", "n")
                 .type("0.6", "jumps");
         assertThat(told(bench)).singleElement().asString().contains("intermittent between J1.2 and J2.2");
-        assertThat(bench.job().findings().get(0).finding().kind()).isEqualTo("intermittent");
+        assertThat(bench.test().findings().get(0).finding().kind()).isEqualTo("intermittent");
     }
 
     @Test
@@ -140,11 +140,11 @@ class WholeJobTest {
                 .told(ManualAction.COMPLAINT, "lamp", "sometimes")
                 .type("b", "0.30", "0.5", "0.5", "n", "n", "n");
         assertThat(bench.sentence()).isEqualTo("BEND J1.1 J2.1");
-        assertThat(bench.job().outcome()).as("not yet moved").isEqualTo(RunOutcome.INCOMPLETE);
-        assertThat(bench.type("0.4").job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().outcome()).as("not yet moved").isEqualTo(RunOutcome.INCOMPLETE);
+        assertThat(bench.type("0.4").test().outcome()).isEqualTo(RunOutcome.PASS);
         bench.takeBack().type("jumps");
-        assertThat(bench.job().findings().get(0).finding().kind()).isEqualTo("intermittent");
-        assertThat(bench.job().unexplained()).isEmpty();
+        assertThat(bench.test().findings().get(0).finding().kind()).isEqualTo("intermittent");
+        assertThat(bench.test().unexplained()).isEmpty();
     }
 
     @Test
@@ -153,13 +153,16 @@ class WholeJobTest {
                 untilRungOut(Bench.of(THREE_CORES, WHOLE)).type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b");
         bench.at(new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.2"), Terminal.of("J2.2")), "0.5");
         bench.type("b", "0.05");
-        assertThat(bench.job().steps().filter(step -> !bench.job().isDone(step)).map(Bench::say))
+        assertThat(bench.test()
+                        .steps()
+                        .filter(step -> !bench.test().isDone(step))
+                        .map(Bench::say))
                 .as("0.6 less 0.05 is too much for these wires, 0.5 less 0.05 as well")
                 .containsExactly(
                         "ENDS J1.1 J2.1", "ENDS J1.2 J2.2", "ENDS J1.3 J2.3", "BEND J1.1 J2.1", "BEND J1.2 J2.2");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
         bench.type("0.35", "0.35", "0.35", "0.35", "0.35", "b", "0.05");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
     @Test
@@ -168,7 +171,10 @@ class WholeJobTest {
                 .type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6");
         bench.at(new TestStep.Measurement(Stage.FRAME, Terminal.of("J1.3"), Terminal.FRAME), "n")
                 .type("n");
-        assertThat(bench.job().steps().filter(step -> !bench.job().isDone(step)).map(Bench::say))
+        assertThat(bench.test()
+                        .steps()
+                        .filter(step -> !bench.test().isDone(step))
+                        .map(Bench::say))
                 .as("the moved wires were read through the leads after the other ones")
                 .containsExactly("FRAME J1.3 FRAME", "CLOSE OHMS");
     }
@@ -178,7 +184,7 @@ class WholeJobTest {
         Bench bench = Bench.of(THREE_CORES, approach(TestMethod.FAR_END_JOINED, false))
                 .act("", "", "");
         bench.type("b", "0.00");
-        assertThat(bench.job().steps(Stage.ENDS).map(Bench::say))
+        assertThat(bench.test().steps(Stage.ENDS).map(Bench::say))
                 .containsExactly(
                         "WALKED 1 there",
                         "TIED",
@@ -187,13 +193,13 @@ class WholeJobTest {
                         "ENDS J1.1 J1.3 linked",
                         "ENDS J1.2 J1.3 linked");
         bench.act("", "", "").type("0.50", "1.40");
-        assertThat(bench.job().ledger()).containsExactly("the links at the far end");
+        assertThat(bench.test().ledger()).containsExactly("the links at the far end");
         assertThat(bench.sentence()).as("the closing pair").isEqualTo("ENDS J1.2 J1.3 linked");
         bench.type("1.40");
         assertThat(told(bench)).containsExactly("W3 has a high resistance: 1.15 Ω from J1.3 to J2.3, limit 0.312 Ω.");
         assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
         bench.act("", "", "");
-        assertThat(bench.job().ledger()).isEmpty();
+        assertThat(bench.test().ledger()).isEmpty();
         assertThat(bench.sentence()).isEqualTo("SHORTS J1.1 J1.2");
     }
 
@@ -206,14 +212,14 @@ class WholeJobTest {
         bench.mend("W3", Entry.Way.REPLACE);
         assertThat(bench.sentence()).isEqualTo("WALKED 1 there");
         bench.act("", "", "");
-        assertThat(bench.job().ledger()).containsExactly("the links at the far end");
+        assertThat(bench.test().ledger()).containsExactly("the links at the far end");
         while (bench.step().stage() == Stage.ENDS) {
             bench.type("0.50");
         }
         assertThat(told(bench)).isEmpty();
         assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
         bench.act("", "", "");
-        assertThat(bench.job().ledger()).isEmpty();
+        assertThat(bench.test().ledger()).isEmpty();
     }
 
     @Test
@@ -221,7 +227,7 @@ class WholeJobTest {
         Bench bench = Bench.of(THREE_CORES, approach(TestMethod.FAR_END_TO_FRAME, false))
                 .act("", "", "");
         bench.type("b", "0.00").act("", "", "").type("0.30", "OL", "OL", "1.27");
-        assertThat(bench.job()
+        assertThat(bench.test()
                         .steps(Stage.ENDS)
                         .filter(TestStep.Measurement.class::isInstance)
                         .map(Bench::say))
@@ -237,7 +243,7 @@ class WholeJobTest {
                         "W2 is open between J1.2 and J2.2.",
                         "W3 has a high resistance: 1.26 Ω from J1.3 to J2.3, limit 0.312 Ω.");
         bench.act("", "", "");
-        assertThat(bench.job().ledger()).isEmpty();
+        assertThat(bench.test().ledger()).isEmpty();
     }
 
     @Test
@@ -245,16 +251,16 @@ class WholeJobTest {
         Bench bench = Bench.of(THREE_CORES, WHOLE);
         TestStep.ManualStep plan = new TestStep.ManualStep(ManualAction.SUBSTITUTE, "J1");
         assertThat(TestRun.expected(plan, "ten")).contains("the minutes that the change takes, 0 to 600");
-        double before = bench.job().secondsLeft();
+        double before = bench.test().secondsLeft();
         bench.told(ManualAction.SUBSTITUTE, "J1", "10");
-        assertThat(bench.job().steps(Stage.REPAIR).map(Bench::say)).containsExactly("REPLUGGED J1", "SUBSTITUTED J1");
-        assertThat(bench.job().secondsLeft() - before).as("a price of its own").isGreaterThanOrEqualTo(600);
+        assertThat(bench.test().steps(Stage.REPAIR).map(Bench::say)).containsExactly("REPLUGGED J1", "SUBSTITUTED J1");
+        assertThat(bench.test().secondsLeft() - before).as("a price of its own").isGreaterThanOrEqualTo(600);
         bench.told(ManualAction.REPLUGGED, "J1", "");
         bench.told(ManualAction.SUBSTITUTED, "J1", "works");
-        assertThat(bench.job().state(new TestStep.ManualStep(ManualAction.SUBSTITUTED, "J1")))
+        assertThat(bench.test().state(new TestStep.ManualStep(ManualAction.SUBSTITUTED, "J1")))
                 .isEqualTo(StepState.WATCH);
-        assertThat(bench.job().findings()).as("no diagnosis").isEmpty();
-        assertThat(bench.job().ledger()).containsExactly("the stand-in for J1");
+        assertThat(bench.test().findings()).as("no diagnosis").isEmpty();
+        assertThat(bench.test().ledger()).containsExactly("the stand-in for J1");
     }
 
     @Test
@@ -262,8 +268,8 @@ class WholeJobTest {
         Bench bench = Bench.of(THREE_CORES, WHOLE);
         bench.told(ManualAction.SUBSTITUTE, "J1", "10");
         bench.told(ManualAction.REPLUGGED, "J1", "works");
-        assertThat(bench.job().steps(Stage.REPAIR).map(Bench::say)).containsExactly("REPLUGGED J1");
-        assertThat(bench.job().isPlanned(new TestStep.ManualStep(ManualAction.SUBSTITUTE, "Z9")))
+        assertThat(bench.test().steps(Stage.REPAIR).map(Bench::say)).containsExactly("REPLUGGED J1");
+        assertThat(bench.test().isPlanned(new TestStep.ManualStep(ManualAction.SUBSTITUTE, "Z9")))
                 .isFalse();
     }
 
@@ -275,16 +281,16 @@ class WholeJobTest {
         assertThat(bench.sentence()).as("another reference").isEqualTo("ENDS J1.2 J1.3 linked");
         bench.type("0.5");
         assertThat(told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
-        assertThat(bench.job().pieces().all().stream().map(Terminal::name)).contains("J2.1");
+        assertThat(bench.test().pieces().all().stream().map(Terminal::name)).contains("J2.1");
     }
 
     @Test
     void eachToTheRestFollowsAWayThroughIntoItsPairs() {
         Bench bench = untilRungOut(Bench.of(THREE_CORES, approach(TestMethod.EACH_TO_REST, false)));
-        assertThat(bench.job().steps(Stage.SHORTS).map(Bench::say))
+        assertThat(bench.test().steps(Stage.SHORTS).map(Bench::say))
                 .containsExactly("SHORTS J1.1 J1.2 linked", "SHORTS J1.2 J1.3");
         bench.type("0.8");
-        assertThat(bench.job().steps(Stage.SHORTS).map(Bench::say))
+        assertThat(bench.test().steps(Stage.SHORTS).map(Bench::say))
                 .containsExactly("SHORTS J1.1 J1.2 linked", "SHORTS J1.1 J1.2", "SHORTS J1.1 J1.3", "SHORTS J1.2 J1.3");
         bench.type("n", "0.8", "n");
         assertThat(told(bench)).containsExactly("Short circuit between W1 and W3.");
@@ -293,41 +299,41 @@ class WholeJobTest {
     @Test
     void aCleanSetOfHalvesIsAllThatIsAsked() {
         Bench bench = untilRungOut(Bench.of(THREE_CORES, approach(TestMethod.BY_HALVES, false)));
-        assertThat(bench.job().steps(Stage.SHORTS)).hasSize(2);
+        assertThat(bench.test().steps(Stage.SHORTS)).hasSize(2);
         bench.type("n", "n");
         assertThat(bench.sentence()).isEqualTo("FRAME_PROOF");
         bench.type("0.4", "n", "n", "n", "0.6", "0.6", "b", "0.30");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
     @Test
     void aRepairAsksAgainForTheWireItsNeighboursAndEveryFunction() {
         Bench bench = Bench.of(THREE_CORES, WHOLE).act("", "", "").type("b", "0.30", "OL", "OL", "0.6", "0.6");
-        while (bench.job().current().isPresent() && bench.step() instanceof TestStep.Measurement) {
+        while (bench.test().current().isPresent() && bench.step() instanceof TestStep.Measurement) {
             bench.type("n");
         }
         assertThat(told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
         bench.mend("W1", Entry.Way.CONTACT);
         assertThat(told(bench)).isEmpty();
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
-        assertThat(bench.job()
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
+        assertThat(bench.test()
                         .steps(Stage.ENDS)
-                        .filter(step -> !bench.job().isDone(step))
+                        .filter(step -> !bench.test().isDone(step))
                         .map(Bench::say))
                 .containsExactly("ENDS J1.1 J2.1", "ENDS J1.2 J2.2");
-        assertThat(bench.job()
+        assertThat(bench.test()
                         .steps(Stage.SHORTS)
-                        .filter(step -> !bench.job().isDone(step))
+                        .filter(step -> !bench.test().isDone(step))
                         .map(Bench::say))
                 .as("only against its neighbour")
                 .containsExactly("SHORTS J1.1 J1.2");
-        assertThat(bench.job().steps(Stage.REPAIR).map(Bench::say))
+        assertThat(bench.test().steps(Stage.REPAIR).map(Bench::say))
                 .containsExactly("RESET", "FUNCTION up", "FUNCTION down", "FUNCTION horn");
         bench.type("0.6", "0.6", "n", "0.4", "n", "n", "n", "0.6", "0.6").act("", "works", "works", "works");
         bench.type("b", "0.30");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
         bench.told(ManualAction.FUNCTION, "up", "dead");
-        assertThat(bench.job().outcome())
+        assertThat(bench.test().outcome())
                 .as("a function that does not work after all")
                 .isEqualTo(RunOutcome.FAIL);
     }
@@ -338,27 +344,27 @@ class WholeJobTest {
                 .told(ManualAction.COMPLAINT, "up", "dead")
                 .told(ManualAction.COMPLAINT, "horn", "stays on")
                 .told(ManualAction.COMPLAINT, "down", "works");
-        assertThat(bench.job().complaint().functions())
+        assertThat(bench.test().complaint().functions())
                 .containsEntry("up", Symptoms.Behaviour.DEAD)
                 .containsEntry("horn", Symptoms.Behaviour.STAYS_ON)
                 .containsEntry("down", Symptoms.Behaviour.WORKS);
-        assertThat(bench.job().unexplained()).containsExactly("horn", "up");
+        assertThat(bench.test().unexplained()).containsExactly("horn", "up");
         bench.act("", "", "").type("b", "0.30", "OL", "OL", "0.6", "0.6");
-        assertThat(bench.job().explainedBy(bench.job().findings().get(0))).containsExactly("up");
-        assertThat(bench.job().unexplained())
+        assertThat(bench.test().explainedBy(bench.test().findings().get(0))).containsExactly("up");
+        assertThat(bench.test().unexplained())
                 .as("an open does not make a horn stay on")
                 .containsExactly("horn");
         bench.told(ManualAction.COMPLAINT, "horn", "not tried");
-        assertThat(bench.job().unexplained()).isEmpty();
+        assertThat(bench.test().unexplained()).isEmpty();
     }
 
     @Test
     void underTheTestVoltageGoesOnlyWhatHasPassedContinuity() {
         TestOptions approach = new TestOptions(TestMethod.BOTH_ENDS, false, true, OptionalDouble.of(500));
         Bench bench = Bench.of(THREE_CORES, approach).type("b", "0.30", "0.6", "0.6", "0.6");
-        assertThat(bench.job().size(Stage.INSULATION)).isZero();
+        assertThat(bench.test().size(Stage.INSULATION)).isZero();
         bench.type("n", "n", "n", "n", "n", "n");
-        assertThat(bench.job().steps(Stage.INSULATION).map(Bench::say))
+        assertThat(bench.test().steps(Stage.INSULATION).map(Bench::say))
                 .containsExactly(
                         "BARRIERS",
                         "INSULATION J1.1 J2.1",
@@ -370,7 +376,7 @@ class WholeJobTest {
                         "DISCHARGED");
         bench.act("").type("0.6", ">999M", "0.6", "0.4M", "0.6", ">999M", "0");
         assertThat(told(bench)).singleElement().asString().contains("J1.2", "400 kΩ");
-        assertThat(bench.job().outcome()).isEqualTo(RunOutcome.FAIL);
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
     }
 
     @Test
@@ -379,23 +385,23 @@ class WholeJobTest {
                 .with(new MeterProfile("old meter", 0.01, 0.1, 30, true, 20e6, List.of(200.0, 2000.0, 20e3, 20e6)))
                 .type("b", "0.3");
         TestStep.Measurement first = (TestStep.Measurement) bench.step();
-        assertThat(bench.job().range(first)).hasValue(200);
+        assertThat(bench.test().range(first)).hasValue(200);
         bench.type("OL");
         assertThat(bench.step()).as("more than 200 ohm is not open").isEqualTo(first);
-        assertThat(bench.job().range(first)).hasValue(2000);
+        assertThat(bench.test().range(first)).hasValue(2000);
         bench.type("OL");
-        assertThat(bench.job().range(first)).hasValue(20e3);
+        assertThat(bench.test().range(first)).hasValue(20e3);
         assertThat(told(bench)).isEmpty();
         bench.type("OL");
-        assertThat(bench.job().asksForCleanMetal(first)).isTrue();
+        assertThat(bench.test().asksForCleanMetal(first)).isTrue();
         bench.type("OL");
         assertThat(told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
         bench.type("0.6", "0.6");
-        assertThat(bench.job().range((TestStep.Measurement) bench.step()))
+        assertThat(bench.test().range((TestStep.Measurement) bench.step()))
                 .as("what should be apart is read on the highest range")
                 .hasValue(20e6);
         bench.type("OL");
-        assertThat(bench.job().state(new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J1.2"))))
+        assertThat(bench.test().state(new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J1.2"))))
                 .isEqualTo(StepState.GOOD);
     }
 
@@ -411,9 +417,9 @@ class WholeJobTest {
         assertThat(bench.step()).as("still charging").isEqualTo(first);
         bench.type("380M@60");
         assertThat(bench.sentence()).isEqualTo("INSULATION J1.2 J2.2");
-        assertThat(bench.job().absorption(first).points()).hasSize(3);
+        assertThat(bench.test().absorption(first).points()).hasSize(3);
         bench.at(first, "900M@10min");
-        assertThat(bench.job().absorption(first).said(20)).contains("PI (10 min to 1 min) 2.37.");
+        assertThat(bench.test().absorption(first).said(20)).contains("PI (10 min to 1 min) 2.37.");
         assertThat(told(bench)).isEmpty();
     }
 
@@ -426,28 +432,28 @@ class WholeJobTest {
         Bench bench = Bench.of(list.toString(), TestOptions.QUICK).type("b", "0.30");
         bench.type("0.55", "0.56", "0.60", "0.55");
         TestStep.Measurement odd = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
-        assertThat(bench.job().state(odd)).as("three likes and itself").isEqualTo(StepState.WATCH);
+        assertThat(bench.test().state(odd)).as("three likes and itself").isEqualTo(StepState.WATCH);
         bench.type("0.56", "0.55");
-        Entry entry = bench.job().standing(odd).get(0);
-        assertThat(bench.job().judgement(entry).orElseThrow().reason())
-                .isEqualTo("0.3 Ω passes, but its 5 likes read about 0.255 Ω: odd in its set.");
-        assertThat(bench.job().findings()).isEmpty();
+        Entry entry = bench.test().standing(odd).get(0);
+        assertThat(bench.test().judgement(entry).orElseThrow().reason())
+                .isEqualTo("0.3 Ω passes, but the 5 other wires of its kind read about 0.255 Ω.");
+        assertThat(bench.test().findings()).isEmpty();
     }
 
     @Test
     void fewWiresHaveNoLikesToBeOddAmong() {
         Bench bench = Bench.of(THREE_CORES, TestOptions.QUICK).type("b", "0.30", "0.55", "0.55", "0.60");
         TestStep.Measurement last = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
-        assertThat(bench.job().state(last)).isEqualTo(StepState.GOOD);
+        assertThat(bench.test().state(last)).isEqualTo(StepState.GOOD);
     }
 
     @Test
     void aRepairBetweenTwoCavitiesAsksForThemAgain() {
         Bench bench = Bench.of(THREE_CORES, TestOptions.QUICK).type("b", "0.30", "0.6", "0.6", "0.6", "n", "0.8", "n");
         bench.mend("J1.1 J1.3", Entry.Way.CLEAN);
-        assertThat(bench.job()
+        assertThat(bench.test()
                         .steps(Stage.SHORTS)
-                        .filter(step -> !bench.job().isDone(step))
+                        .filter(step -> !bench.test().isDone(step))
                         .map(Bench::say))
                 .contains("SHORTS J1.1 J1.3");
         assertThat(told(bench)).isEmpty();

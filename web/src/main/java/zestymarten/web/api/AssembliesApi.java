@@ -29,14 +29,13 @@ import zestymarten.web.assembly.AssemblyLine;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.assembly.WireSheet;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Workbook;
 
 /** Wirings over HTTP: taken in as a wire list, given out as a wire list or in the open format. */
 @RestController
 @RequestMapping("/api/v1/assemblies")
 class AssembliesApi {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
-
-    private static final String XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
     private final Assemblies assemblies;
 
@@ -72,7 +71,7 @@ class AssembliesApi {
         return created(assemblies.create(assembly(list, name, kind, note), who.getName()));
     }
 
-    @PostMapping(consumes = XLSX)
+    @PostMapping(consumes = Workbook.MEDIA_TYPE)
     ResponseEntity<StoredAssembly> create(
             @RequestBody byte[] sheet,
             @RequestParam String name,

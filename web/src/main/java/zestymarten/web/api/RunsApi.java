@@ -168,18 +168,18 @@ class RunsApi {
     }
 
     private static RunState standing(RunSnapshot run) {
-        TestRun job = run.job();
+        TestRun test = run.test();
         return new RunState(
                 run.id(),
                 run.revision().assemblyId(),
                 run.revision().number(),
                 run.serial(),
-                job.outcome().word(),
-                job.remaining().touches(),
-                job.current().map(step -> due(job, step)));
+                test.outcome().word(),
+                test.remaining().touches(),
+                test.current().map(step -> due(test, step)));
     }
 
-    private static Due due(TestRun job, TestStep step) {
+    private static Due due(TestRun test, TestStep step) {
         return step.fold(
                 probes -> withoutTouch(code(probes.question().name()), none(), none()),
                 touch -> new Due(
@@ -188,7 +188,7 @@ class RunsApi {
                         Optional.of(touch.red().name()),
                         Optional.of(
                                 touch.state().isEmpty()
-                                        ? job.design()
+                                        ? test.design()
                                                 .assembly()
                                                 .states()
                                                 .get(0)
@@ -197,12 +197,12 @@ class RunsApi {
                         touch.ties().stream()
                                 .map(link -> link.stream().map(Terminal::name).toList())
                                 .toList(),
-                        Optional.of(job.quantity(touch).code()),
-                        job.testV(touch),
+                        Optional.of(test.quantity(touch).code()),
+                        test.testV(touch),
                         none(),
                         none()),
                 act -> withoutTouch(
-                        code(act.stage().name()), Optional.of(code(act.deed().name())), Optional.of(act.subject())));
+                        code(act.stage().name()), Optional.of(code(act.action().name())), Optional.of(act.subject())));
     }
 
     private static Due withoutTouch(String stage, Optional<String> deed, Optional<String> subject) {
@@ -224,11 +224,11 @@ class RunsApi {
                     "id, as_typed",
                     "Both are needed: an identifier of your own making, and what was read or a skip_reason.");
         }
-        TestRun job = runs.find(id).job();
-        Optional<Entry> before = job.entry(posted.id());
+        TestRun test = runs.find(id).test();
+        Optional<Entry> before = test.entry(posted.id());
         TestStep step =
-                before.map(Entry::step).filter(kept -> isOf(kept, posted)).orElseGet(() -> step(job, posted));
-        int touch = before.map(Entry::touch).orElseGet(() -> job.nextTouch(step));
+                before.map(Entry::step).filter(kept -> isOf(kept, posted)).orElseGet(() -> step(test, posted));
+        int touch = before.map(Entry::touch).orElseGet(() -> test.nextTouch(step));
         OptionalInt meaning = posted.meaning() == null ? OptionalInt.empty() : OptionalInt.of(posted.meaning());
         String said = posted.asTyped() == null ? Objects.requireNonNull(posted.skipReason()) : posted.asTyped();
         TestRuns.Sent sent = new TestRuns.Sent(posted.id(), step, touch, said, meaning);
@@ -239,7 +239,7 @@ class RunsApi {
         }
         TestRuns.EntryAnswer.EntryKept kept = (TestRuns.EntryAnswer.EntryKept) answer;
         return ResponseEntity.status(before.isPresent() ? 200 : 201)
-                .body(kept(kept.run().job(), kept.entry()));
+                .body(kept(kept.run().test(), kept.entry()));
     }
 
     /** Whether what is posted may be the same again: between the same terminals, or of the same deed. */
@@ -252,20 +252,20 @@ class RunsApi {
                 && touch.isOn(terminal("b", posted.b()));
     }
 
-    private static TestStep step(TestRun job, Posted posted) {
+    private static TestStep step(TestRun test, Posted posted) {
         if (posted.deed() != null) {
             return deed(posted.deed(), posted.subject() == null ? "" : posted.subject());
         }
         if (posted.a() == null || posted.b() == null) {
-            return job.current()
+            return test.current()
                     .filter(step -> !(step instanceof TestStep.Measurement))
                     .orElseThrow(() -> new Refused("a, b", "Both are needed: the terminals of the two probes."));
         }
         Terminal a = terminal("a", posted.a());
         Terminal b = terminal("b", posted.b());
-        return job.current()
+        return test.current()
                 .filter(step -> step instanceof TestStep.Measurement due && due.isOn(a) && due.isOn(b) && !a.equals(b))
-                .or(() -> job.touch(a, b))
+                .or(() -> test.touch(a, b))
                 .orElseThrow(() -> new Refused(
                         "a, b",
                         "“" + posted.a() + "” and “" + posted.b()
@@ -304,12 +304,12 @@ class RunsApi {
                 + ".";
     }
 
-    private static KeptAnswer kept(TestRun job, Entry entry) {
-        Optional<Judgement> judgement = job.judgement(entry);
+    private static KeptAnswer kept(TestRun test, Entry entry) {
+        Optional<Judgement> judgement = test.judgement(entry);
         return new KeptAnswer(
                 entry.id(),
                 entry.sequence(),
-                job.told(entry),
+                test.told(entry),
                 judgement.map(Judgement::correctedOhm).orElse(OptionalDouble.empty()),
                 judgement.map(each -> each.verdict().word()).orElse("skipped"),
                 judgement.map(Judgement::reason).orElse(""));
@@ -317,7 +317,7 @@ class RunsApi {
 
     @GetMapping("/{id}/findings")
     List<FindingAnswer> findings(@PathVariable long id) {
-        return runs.find(id).job().findings().stream().map(RunsApi::told).toList();
+        return runs.find(id).test().findings().stream().map(RunsApi::told).toList();
     }
 
     private static FindingAnswer told(RunFinding found) {

@@ -1,13 +1,11 @@
 package zestymarten.web.assembly;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -28,7 +26,9 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
+import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Workbook;
 import zestymarten.web.unit.Units;
 
 /** Wirings: the list, one of them, a new one, a changed one, and the files they travel in. */
@@ -43,8 +43,10 @@ class AssemblyController {
     private final Assemblies assemblies;
     private final AssemblyViews views;
     private final Units units;
+    private final Prints prints;
 
-    AssemblyController(Assemblies assemblies, AssemblyViews views, Units units) {
+    AssemblyController(Assemblies assemblies, AssemblyViews views, Units units, Prints prints) {
+        this.prints = prints;
         this.assemblies = assemblies;
         this.views = views;
         this.units = units;
@@ -120,12 +122,9 @@ class AssemblyController {
     /** A workbook as the text of a wire list, to be looked over in the field before anything is saved. */
     @PostMapping("/spreadsheet")
     ResponseEntity<String> spreadsheet(@RequestParam MultipartFile file) throws IOException {
-        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
-        try (InputStream in = file.getInputStream()) {
-            return ResponseEntity.ok()
-                    .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                    .body(SpreadsheetText.read(name, in));
-        }
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "plain", StandardCharsets.UTF_8))
+                .body(WireSheet.text(file.getBytes()));
     }
 
     @PostMapping
@@ -194,13 +193,34 @@ class AssemblyController {
                 WireListWriter.csv(revision.assembly()));
     }
 
+    @GetMapping("/{id}/wires.xlsx")
+    ResponseEntity<byte[]> xlsx(@PathVariable long id) {
+        Revision revision = assemblies.latest(id);
+        return file(
+                revision,
+                ".xlsx",
+                Workbook.TYPE,
+                Workbook.write(
+                        "Wires",
+                        WireListWriter.columns(),
+                        revision.assembly().conductors().stream().map(WireListWriter::cells)));
+    }
+
+    /** The wires and what each may read, on paper. */
+    @GetMapping("/{id}/sheet.pdf")
+    ResponseEntity<byte[]> sheet(@PathVariable long id) {
+        Revision revision = assemblies.latest(id);
+        byte[] pdf = prints.pdf("assembly/sheet", Map.of("sheet", WiringSheet.of(revision)));
+        return file(revision, ".pdf", MediaType.APPLICATION_PDF, pdf);
+    }
+
     @GetMapping("/{id}/assembly.json")
     ResponseEntity<String> json(@PathVariable long id) {
         Revision revision = assemblies.latest(id);
         return file(revision, ".json", MediaType.APPLICATION_JSON, AssemblyJson.write(revision.assembly()));
     }
 
-    private static ResponseEntity<String> file(Revision revision, String ending, MediaType type, String body) {
+    private static <T> ResponseEntity<T> file(Revision revision, String ending, MediaType type, T body) {
         String name = revision.assembly().name() + " r" + revision.number() + ending;
         return ResponseEntity.ok()
                 .contentType(type)

@@ -63,17 +63,17 @@ final class Technician {
         long id = then.start(revision.assemblyId(), serial, conditions, approach, name);
         Probe probe = probe(Design.of(revision.assembly(), ambientC), faults, conditions);
         RunSnapshot run = then.find(id);
-        for (int i = 0; i < entries && run.job().current().isPresent(); i++) {
-            TestStep step = run.job().current().get();
+        for (int i = 0; i < entries && run.test().current().isPresent(); i++) {
+            TestStep step = run.test().current().get();
             String shown = step.fold(
                     probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.30",
                     touch -> probe.shows(touch.black(), touch.red(), state(revision, touch), touch.ties()),
                     Technician::answer);
             UUID entry = new UUID(from.toEpochMilli(), i + 1L);
-            TestRuns.Sent sent = new TestRuns.Sent(entry, step, run.job().nextTouch(step), shown, OptionalInt.of(0));
+            TestRuns.Sent sent = new TestRuns.Sent(entry, step, run.test().nextTouch(step), shown, OptionalInt.of(0));
             run = ((TestRuns.EntryAnswer.EntryKept) then.enter(id, sent, name)).run();
         }
-        if (run.job().current().isEmpty()) {
+        if (run.test().current().isEmpty()) {
             then.end(id, name);
         }
     }
@@ -88,7 +88,7 @@ final class Technician {
 
     /** A bench where everything is as it should be. */
     private static String answer(TestStep.ManualStep act) {
-        return switch (act.deed()) {
+        return switch (act.action()) {
             case LIVE_BEFORE, LIVE_AFTER -> "231";
             case DEAD, DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST -> "0";
             case WARMED -> "40";

@@ -76,62 +76,62 @@ class DiagnosisController {
     @GetMapping("/runs/{id}/diagnosis")
     String wrong(@PathVariable long id, Model model) {
         RunSnapshot run = runs.find(id);
-        TestRun job = run.job();
-        List<RunFinding> findings = job.findings();
+        TestRun test = run.test();
+        List<RunFinding> findings = test.findings();
         model.addAttribute("run", run);
-        model.addAttribute("left", job.left());
+        model.addAttribute("left", test.left());
         model.addAttribute("token", UUID.randomUUID());
-        model.addAttribute("unexplained", job.unexplained());
-        model.addAttribute("complained", job.complaint().isOfSomething());
-        model.addAttribute("outcome", job.outcome().word());
-        List<SeenView> seen = seen(job);
+        model.addAttribute("unexplained", test.unexplained());
+        model.addAttribute("complained", test.complaint().isOfSomething());
+        model.addAttribute("outcome", test.outcome().word());
+        List<SeenView> seen = seen(test);
         model.addAttribute("seen", seen);
-        model.addAttribute("parts", parts(job));
+        model.addAttribute("parts", parts(test));
         model.addAttribute(
-                "findings", findings.stream().map(found -> view(job, found)).toList());
-        boolean goesOn = run.isUnderWay() && job.left() > 0;
-        model.addAttribute("suspects", goesOn ? suspects(job) : List.of());
-        model.addAttribute("next", goesOn ? next(job) : List.of());
+                "findings", findings.stream().map(found -> view(test, found)).toList());
+        boolean goesOn = run.isUnderWay() && test.left() > 0;
+        model.addAttribute("suspects", goesOn ? suspects(test) : List.of());
+        model.addAttribute("next", goesOn ? next(test) : List.of());
         model.addAttribute(
                 "drawing",
                 AssemblyDrawing.of(
-                        job.design().assembly(),
+                        test.design().assembly(),
                         findings.stream().map(RunFinding::finding).toList(),
                         seen.stream().map(SeenView::place).toList()));
         return "diagnosis/diagnosis";
     }
 
     /** What was seen by eye, place by place. */
-    private static List<SeenView> seen(TestRun job) {
-        return job.steps(Stage.LOOK)
-                .flatMap(step -> job.standing(step).stream())
+    private static List<SeenView> seen(TestRun test) {
+        return test.steps(Stage.LOOK)
+                .flatMap(step -> test.standing(step).stream())
                 .filter(entry -> entry.content() instanceof Entry.Content.Done done
                         && !done.words().isEmpty())
-                .map(entry -> new SeenView(((TestStep.ManualStep) entry.step()).subject(), job.told(entry)))
+                .map(entry -> new SeenView(((TestStep.ManualStep) entry.step()).subject(), test.told(entry)))
                 .toList();
     }
 
     /** What another one could be tried for: parts, then connectors, that were not planned yet. */
-    private static List<String> parts(TestRun job) {
+    private static List<String> parts(TestRun test) {
         return Stream.concat(
-                        job.design().assembly().components().stream().map(Component::id),
-                        job.design().assembly().connectors().stream().map(Connector::id))
-                .filter(each -> job.standing(new TestStep.ManualStep(ManualAction.SUBSTITUTE, each))
+                        test.design().assembly().components().stream().map(Component::id),
+                        test.design().assembly().connectors().stream().map(Connector::id))
+                .filter(each -> test.standing(new TestStep.ManualStep(ManualAction.SUBSTITUTE, each))
                         .isEmpty())
                 .toList();
     }
 
     /** What may be wrong besides nothing, where that is likelier than one in twenty. */
-    private static List<ExplanationView> suspects(TestRun job) {
-        return job.explanations().stream()
+    private static List<ExplanationView> suspects(TestRun test) {
+        return test.explanations().stream()
                 .limit(SUSPECTS)
                 .filter(each -> !each.faults().isEmpty() && each.probability() > LIKELY)
                 .map(each -> new ExplanationView(Math.round(100 * each.probability()) + " %", each.text()))
                 .toList();
     }
 
-    private static List<NextView> next(TestRun job) {
-        return job.best(NEXT).stream()
+    private static List<NextView> next(TestRun test) {
+        return test.best(NEXT).stream()
                 .map(each -> new NextView(
                         each.touch().stage().name(),
                         each.touch().black().name(),
@@ -141,15 +141,15 @@ class DiagnosisController {
                 .toList();
     }
 
-    private static FindingView view(TestRun job, RunFinding found) {
-        RepairRules fitting = RepairRules.of(job.design(), found.finding());
+    private static FindingView view(TestRun test, RunFinding found) {
+        RepairRules fitting = RepairRules.of(test.design(), found.finding());
         return new FindingView(
                 found.finding().kind().replace('_', ' '),
                 found.finding().text(),
                 subject(found),
                 found.finding().conductors().stream().findFirst(),
                 found.functionsLost(),
-                job.explainedBy(found),
+                test.explainedBy(found),
                 found.certain()
                         ? ""
                         : "About " + Math.round(100 * found.probability()) + " % likely from what was read.",
@@ -157,18 +157,18 @@ class DiagnosisController {
                         .limit(ALTERNATIVES)
                         .map(Finding::text)
                         .toList(),
-                found.evidence().stream().map(entry -> evidence(job, entry)).toList(),
+                found.evidence().stream().map(entry -> evidence(test, entry)).toList(),
                 fitting.ways().stream()
                         .map(each -> new RepairWayView(each.name(), each.word()))
                         .toList(),
                 fitting.minds(),
-                job.remainders(found.finding()).stream()
-                        .filter(each -> !job.isDone(each))
+                test.remainders(found.finding()).stream()
+                        .filter(each -> !test.isDone(each))
                         .map(TestStep.ManualStep::subject)
                         .toList(),
                 fitting.ways().contains(Entry.Way.SPARE)
                                 && found.finding().conductors().size() == 1
-                        ? job.spares().stream().map(Conductor::id).toList()
+                        ? test.spares().stream().map(Conductor::id).toList()
                         : List.of());
     }
 
@@ -181,13 +181,13 @@ class DiagnosisController {
         return String.join(" ", names);
     }
 
-    private static EvidenceView evidence(TestRun job, Entry entry) {
-        Optional<Judgement> judgement = job.judgement(entry);
+    private static EvidenceView evidence(TestRun test, Entry entry) {
+        Optional<Judgement> judgement = test.judgement(entry);
         boolean figure = judgement.map(each -> each.correctedOhm().isPresent()).orElse(false);
         Optional<BandDrawing> band = figure && entry.step() instanceof TestStep.Measurement touch
                 ? Optional.of(BandDrawing.of(
-                        job.expectation(touch),
-                        job.conditions().joinedBelowOhm(),
+                        test.expectation(touch),
+                        test.conditions().joinedBelowOhm(),
                         List.of(),
                         judgement.map(BandDrawing::place).orElse(OptionalDouble.empty())))
                 : Optional.empty();
@@ -195,7 +195,7 @@ class DiagnosisController {
                 entry.sequence(),
                 entry.step()
                         .fold(probes -> "probes", touch -> touch.black() + " – " + touch.red(), act -> act.subject()),
-                job.told(entry),
+                test.told(entry),
                 judgement.map(Judgement::reason).orElse(""),
                 band);
     }

@@ -35,23 +35,23 @@ public record FieldDrawing(
     private record Cell(int column, int row, StepState state) {}
 
     /** The field of a stage; empty where there is nothing to draw or too much. */
-    public static Optional<FieldDrawing> of(TestRun job, Stage stage, Optional<TestStep> current) {
-        int pieces = job.pieces().all().size();
-        if (job.size(stage) == 0 || pieces > MOST) {
+    public static Optional<FieldDrawing> of(TestRun test, Stage stage, Optional<TestStep> current) {
+        int pieces = test.pieces().all().size();
+        if (test.size(stage) == 0 || pieces > MOST) {
             return Optional.empty();
         }
-        boolean pairs = stage == Stage.SHORTS && !job.pieces().areTied();
-        return Optional.of(pairs ? triangle(job, current, pieces) : rows(job, stage, current));
+        boolean pairs = stage == Stage.SHORTS && !test.pieces().areTied();
+        return Optional.of(pairs ? triangle(test, current, pieces) : rows(test, stage, current));
     }
 
-    private static FieldDrawing rows(TestRun job, Stage stage, Optional<TestStep> current) {
-        List<TestStep> steps = job.steps(stage).toList();
+    private static FieldDrawing rows(TestRun test, Stage stage, Optional<TestStep> current) {
+        List<TestStep> steps = test.steps(stage).toList();
         int columns = Math.min(Math.max(1, steps.size()), 11);
         double cell = Math.min(LARGEST, WIDTH / columns);
         List<Cell> cells = new ArrayList<>();
         Optional<Cell> now = Optional.empty();
         for (int i = 0; i < steps.size(); i++) {
-            Cell here = new Cell(i % columns, i / columns, job.state(steps.get(i)));
+            Cell here = new Cell(i % columns, i / columns, test.state(steps.get(i)));
             cells.add(here);
             now = current.equals(Optional.of(steps.get(i))) ? Optional.of(here) : now;
         }
@@ -60,11 +60,11 @@ public record FieldDrawing(
     }
 
     /** Row i holds the touches of piece i with each later one, so that the field visibly shrinks. */
-    private static FieldDrawing triangle(TestRun job, Optional<TestStep> current, int pieces) {
+    private static FieldDrawing triangle(TestRun test, Optional<TestStep> current, int pieces) {
         double cell = Math.max(1.5, Math.min(LARGEST, WIDTH / Math.max(1, pieces - 1)));
         List<Cell> cells = new ArrayList<>();
         Optional<Cell> now = Optional.empty();
-        List<TestStep> steps = job.steps(Stage.SHORTS)
+        List<TestStep> steps = test.steps(Stage.SHORTS)
                 .filter(TestStep.Measurement.class::isInstance)
                 .toList();
         int row = 0;
@@ -78,7 +78,7 @@ public record FieldDrawing(
                 row++;
                 column = 0;
             }
-            Cell here = new Cell(column, row, job.state(step));
+            Cell here = new Cell(column, row, test.state(step));
             cells.add(here);
             now = current.equals(Optional.of(step)) ? Optional.of(here) : now;
             column++;

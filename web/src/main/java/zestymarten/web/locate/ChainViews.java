@@ -25,7 +25,7 @@ import zestymarten.web.drawing.ChainDrawing;
 
 /** The chain of one wire of a run: what was read along it, where the fault can still be, where to probe next. */
 final class ChainViews {
-    private final TestRun job;
+    private final TestRun test;
     private final Map<String, String> typed;
     private final List<String> trouble = new ArrayList<>();
     private final Set<String> jumps;
@@ -34,13 +34,13 @@ final class ChainViews {
     private final Map<String, Double> read = new HashMap<>();
     private final ChainReadings known;
 
-    private ChainViews(TestRun job, Conductor wire, Map<String, String> typed) {
-        this.job = job;
+    private ChainViews(TestRun test, Conductor wire, Map<String, String> typed) {
+        this.test = test;
         this.typed = typed;
-        jumps = jumps(job, wire);
-        wires = WireChain.of(job.design(), wire, jumps);
+        jumps = jumps(test, wire);
+        wires = WireChain.of(test.design(), wire, jumps);
         chain = wires.chain();
-        job.entries().stream().filter(Entry::stands).forEach(this::take);
+        test.entries().stream().filter(Entry::stands).forEach(this::take);
         chain.stretches().forEach(each -> takeTyped(each.point()));
         Map<Integer, Double> ohms = new HashMap<>();
         for (int i = 0; i < chain.stretches().size(); i++) {
@@ -49,7 +49,7 @@ final class ChainViews {
                 ohms.put(i, ohm);
             }
         }
-        MeterProfile meter = job.conditions().meter();
+        MeterProfile meter = test.conditions().meter();
         known = ChainReadings.of(chain, ohms, ohm -> meter.accuracy() * ohm + 2 * meter.resolutionOhm());
     }
 
@@ -74,14 +74,14 @@ final class ChainViews {
             String next,
             List<String> trouble) {}
 
-    static ChainView of(TestRun job, Conductor wire, Map<String, String> typed) {
-        return new ChainViews(job, wire, typed).view();
+    static ChainView of(TestRun test, Conductor wire, Map<String, String> typed) {
+        return new ChainViews(test, wire, typed).view();
     }
 
     /** Where readings on this wire jumped: its zone, and the connectors at its ends. */
-    private static Set<String> jumps(TestRun job, Conductor wire) {
+    private static Set<String> jumps(TestRun test, Conductor wire) {
         Set<String> jumps = new HashSet<>();
-        for (Entry entry : job.entries()) {
+        for (Entry entry : test.entries()) {
             boolean onIt = entry.stands()
                     && entry.step() instanceof TestStep.Measurement touch
                     && (touch.isOn(wire.from()) || touch.isOn(wire.to()));
@@ -104,7 +104,7 @@ final class ChainViews {
         String point = touch.black().equals(wires.start())
                 ? touch.red().name()
                 : touch.black().name();
-        job.judgement(entry).ifPresent(judgement -> {
+        test.judgement(entry).ifPresent(judgement -> {
             if (judgement.correctedOhm().isPresent()) {
                 read.put(point, judgement.correctedOhm().getAsDouble());
             } else if (judgement.contact() == Judgement.Contact.APART) {
@@ -117,7 +117,7 @@ final class ChainViews {
         String text = typed.getOrDefault("at." + point, "").strip();
         MeterReading meaning = LocateFigures.understood(text);
         if (meaning instanceof MeterReading.Value value) {
-            read.put(point, job.conditions().corrected(value.value()).value());
+            read.put(point, test.conditions().corrected(value.value()).value());
         } else if (meaning instanceof MeterReading.OverRange) {
             read.put(point, Double.POSITIVE_INFINITY);
         } else if (!text.isEmpty()) {

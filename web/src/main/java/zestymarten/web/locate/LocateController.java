@@ -30,13 +30,13 @@ class LocateController {
     String where(
             @PathVariable long id, @RequestParam String wire, @RequestParam Map<String, String> typed, Model model) {
         RunSnapshot run = runs.find(id);
-        Conductor conductor = run.job().design().assembly().conductors().stream()
+        Conductor conductor = run.test().design().assembly().conductors().stream()
                 .filter(each -> each.id().equals(wire))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("There is no wire '" + wire + "' in this test."));
         Ways ways = new Ways(run, conductor, typed);
         model.addAttribute("run", run);
-        model.addAttribute("chain", ChainViews.of(run.job(), conductor, typed));
+        model.addAttribute("chain", ChainViews.of(run.test(), conductor, typed));
         model.addAttribute("wire", conductor);
         model.addAttribute("length", ways.lengthText());
         model.addAttribute("doubt", ways.doubtText());

@@ -154,8 +154,8 @@ final class Ways {
                 ? ""
                 : Stream.of(wire.from(), wire.to())
                         .flatMap(end ->
-                                run.job().standing(new TestStep.ManualStep(ManualAction.LIFTED, end.name())).stream())
-                        .map(entry -> run.job().told(entry))
+                                run.test().standing(new TestStep.ManualStep(ManualAction.LIFTED, end.name())).stream())
+                        .map(entry -> run.test().told(entry))
                         .filter(words -> LocateFigures.figure(words, CalculationMeasure.METRE)
                                 .isPresent())
                         .findFirst()
@@ -164,7 +164,7 @@ final class Ways {
 
     /** Ohms per metre of the wire as designed, at the temperature of the test. */
     private Optional<DistanceReading> perMetre() {
-        Limit limit = run.job().design().limits().of(wire);
+        Limit limit = run.test().design().limits().of(wire);
         return limit.nominal().isPresent() && wire.lengthM().isPresent()
                 ? Optional.of(limit.nominal().orElseThrow().value()
                                 / wire.lengthM().getAsDouble())

@@ -34,7 +34,7 @@ record HistoryView(List<String> tests, List<WireHistoryView> wires, List<Chart> 
     record Chart(String wire, boolean risen, String said, TrendDrawing drawing) {}
 
     static HistoryView of(List<RunSnapshot> tests) {
-        History history = History.of(tests.stream().map(RunSnapshot::job).toList());
+        History history = History.of(tests.stream().map(RunSnapshot::test).toList());
         List<WireHistoryView> wires = history.wires().stream()
                 .sorted(Comparator.comparing(each -> !each.risen()))
                 .limit(SHOWN)
@@ -51,7 +51,7 @@ record HistoryView(List<String> tests, List<WireHistoryView> wires, List<Chart> 
         if (tests.isEmpty()) {
             return List.of();
         }
-        Design design = tests.get(tests.size() - 1).job().design().at(REFERENCE_C);
+        Design design = tests.get(tests.size() - 1).test().design().at(REFERENCE_C);
         Map<String, Double> limits = new HashMap<>();
         design.assembly()
                 .conductors()

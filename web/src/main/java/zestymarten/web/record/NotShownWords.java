@@ -21,11 +21,11 @@ import zestymarten.core.testrun.TestRun;
 
 /** What a test cannot have seen, so that a pass is not read for more than it is. */
 final class NotShownWords {
-    private final TestRun job;
+    private final TestRun test;
     private final List<String> said = new ArrayList<>();
 
-    private NotShownWords(TestRun job) {
-        this.job = job;
+    private NotShownWords(TestRun test) {
+        this.test = test;
         insulation();
         method();
         matingFaces();
@@ -35,20 +35,20 @@ final class NotShownWords {
         skipped();
     }
 
-    static List<String> by(TestRun job) {
-        return List.copyOf(new NotShownWords(job).said);
+    static List<String> by(TestRun test) {
+        return List.copyOf(new NotShownWords(test).said);
     }
 
     private void insulation() {
-        boolean asked = job.approach().insulation().isPresent();
-        if (!asked || job.size(Stage.INSULATION) == 0) {
+        boolean asked = test.approach().insulation().isPresent();
+        if (!asked || test.size(Stage.INSULATION) == 0) {
             said.add("Insulation was not tested" + (asked ? ", because continuity did not pass" : "")
                     + ": an ohmmeter shows no more than that there is no short at its own few volts.");
         }
-        if (job.approach().moisture() != Moisture.NONE && job.size(Stage.WET) == 0) {
+        if (test.approach().moisture() != Moisture.NONE && test.size(Stage.WET) == 0) {
             said.add("Nothing was tested with water, because continuity did not pass.");
         }
-        if (job.approach().withstand().isPresent() && job.size(Stage.WITHSTAND) == 0) {
+        if (test.approach().withstand().isPresent() && test.size(Stage.WITHSTAND) == 0) {
             said.add(
                     "It was not tried whether the insulation withstands the higher voltage, because what comes before did not"
                             + " pass.");
@@ -56,7 +56,7 @@ final class NotShownWords {
     }
 
     private void method() {
-        CoverageAnalysis coverage = job.coverage();
+        CoverageAnalysis coverage = test.coverage();
         for (CoverageAnalysis.PossibleFault kind : CoverageAnalysis.PossibleFault.values()) {
             CoverageAnalysis.Count count = coverage.counts().getOrDefault(kind, new CoverageAnalysis.Count(0, 0));
             if (count.seen() < count.all()) {
@@ -64,18 +64,18 @@ final class NotShownWords {
                         + (count.seen() == 0 ? "none" : Integer.toString(count.seen())) + ".");
             }
         }
-        job.design().assembly().components().stream()
+        test.design().assembly().components().stream()
                 .filter(part -> part.kind() == Component.ComponentKind.DIODE)
                 .forEach(part -> said.add("Diode " + part.id()
                         + ": an ohm range proves nothing of it. Its forward voltage was not read."));
-        if (job.approach().quick()) {
+        if (test.approach().quick()) {
             said.add(
                     "Resistance only: nothing was inspected or moved, and the meter was not checked again at the end.");
         }
     }
 
     private void matingFaces() {
-        String back = job.design().assembly().connectors().stream()
+        String back = test.design().assembly().connectors().stream()
                 .filter(each -> each.reach()
                         .probing()
                         .filter(Access.Probing.BACK::equals)
@@ -88,7 +88,7 @@ final class NotShownWords {
     }
 
     private void tones() {
-        String threshold = EngineeringFormat.text(job.conditions().meter().toneBelowOhm(), "Ω");
+        String threshold = EngineeringFormat.text(test.conditions().meter().toneBelowOhm(), "Ω");
         long tones = count(Stage.ENDS, MeterReading.Tone.class::isInstance);
         if (tones > 0) {
             said.add("Passed on tone only: " + tones + (tones == 1 ? " wire" : " wires") + ". Resistance below about "
@@ -103,7 +103,7 @@ final class NotShownWords {
     }
 
     private long count(Stage stage, Predicate<MeterReading> meaning) {
-        return job.entries().stream()
+        return test.entries().stream()
                 .filter(entry -> entry.stands() && entry.step().stage() == stage)
                 .filter(entry ->
                         entry.content() instanceof Entry.Content.Reading reading && meaning.test(reading.meaning()))
@@ -111,11 +111,11 @@ final class NotShownWords {
     }
 
     private void leads() {
-        long small = job.entries().stream()
+        long small = test.entries().stream()
                 .filter(entry -> entry.stands()
                         && entry.step() instanceof TestStep.Measurement touch
-                        && job.expectation(touch) instanceof Expectation.Joined joined
-                        && job.conditions().leadsExceed(joined.limit().high()))
+                        && test.expectation(touch) instanceof Expectation.Joined joined
+                        && test.conditions().leadsExceed(joined.limit().high()))
                 .count();
         if (small > 0) {
             said.add("Measured with test leads of more resistance than the wire's limit: "
@@ -126,15 +126,15 @@ final class NotShownWords {
 
     /** A part that cures is no reading of the old one. */
     private void substitutes() {
-        for (Entry entry : job.entries()) {
+        for (Entry entry : test.entries()) {
             boolean cured = entry.stands()
                     && entry.step() instanceof TestStep.ManualStep act
-                    && (act.deed() == ManualAction.SUBSTITUTED || act.deed() == ManualAction.REPLUGGED)
-                    && job.state(act) == StepState.WATCH;
+                    && (act.action() == ManualAction.SUBSTITUTED || act.action() == ManualAction.REPLUGGED)
+                    && test.state(act) == StepState.WATCH;
             if (cured) {
                 String part = ((TestStep.ManualStep) entry.step()).subject();
                 said.add(
-                        ((TestStep.ManualStep) entry.step()).deed() == ManualAction.SUBSTITUTED
+                        ((TestStep.ManualStep) entry.step()).action() == ManualAction.SUBSTITUTED
                                 ? "Diagnosis of " + part
                                         + ": it works with another one, and no reading condemns the old"
                                         + " one until it is tested on the bench."
@@ -145,7 +145,7 @@ final class NotShownWords {
     }
 
     private void skipped() {
-        String skipped = job.entries().stream()
+        String skipped = test.entries().stream()
                 .filter(entry -> entry.stands() && entry.content() instanceof Entry.Content.Skip)
                 .map(entry -> where(entry.step()) + " (" + ((Entry.Content.Skip) entry.content()).reason() + ")")
                 .collect(Collectors.joining("; "));
@@ -160,6 +160,6 @@ final class NotShownWords {
                         ? "probes together, tone"
                         : "probes together, resistance",
                 touch -> touch.black() + " – " + touch.red(),
-                RecordViews::deed);
+                RecordViews::action);
     }
 }

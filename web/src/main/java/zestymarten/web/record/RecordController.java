@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.testrun.Decision;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Csv;
+import zestymarten.web.platform.Workbook;
 import zestymarten.web.testrun.RunLine;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
@@ -28,9 +29,6 @@ import zestymarten.web.worksheet.Worksheets;
 /** Records: past runs, the history of a unit, and one run's certificate as page, PDF and CSV. */
 @Controller
 class RecordController {
-    private static final MediaType XLSX =
-            MediaType.parseMediaType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
-
     /** Tests of a unit that are compared wire by wire. */
     private static final int COMPARED = 6;
 
@@ -128,13 +126,13 @@ class RecordController {
     ResponseEntity<byte[]> xlsx(@PathVariable long id) {
         RecordView view = records.view(runs.find(id));
         return ResponseEntity.ok()
-                .contentType(XLSX)
+                .contentType(Workbook.TYPE)
                 .header(HttpHeaders.CONTENT_DISPOSITION, named(view, ".xlsx", true))
-                .body(ReadingsXlsx.write(view));
+                .body(Workbook.write("Readings", ReadingsTable.COLUMNS, ReadingsTable.rows(view).stream()));
     }
 
     /** The run as a document: what stands on the certificate, and every reading. */
-    @GetMapping(path = "/runs/{id}/testrun.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    @GetMapping(path = "/runs/{id}/run.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<RunDocument> json(@PathVariable long id) {
         RecordView view = records.view(runs.find(id));
         return ResponseEntity.ok()

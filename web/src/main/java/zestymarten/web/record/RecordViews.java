@@ -33,9 +33,9 @@ class RecordViews {
     private static final int MOST_IMPLIED = 200;
 
     RecordView view(RunSnapshot run, RecordResult result) {
-        TestRun job = run.job();
-        RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(job::outcome);
-        TestConditions conditions = job.conditions();
+        TestRun test = run.test();
+        RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(test::outcome);
+        TestConditions conditions = test.conditions();
         return new RecordView(
                 run.id(),
                 !run.isUnderWay(),
@@ -56,29 +56,29 @@ class RecordViews {
                         .orElse("under way: not a certificate yet"),
                 outcome.word(),
                 outcome.state().code(),
-                job.approach().method().title() + (job.approach().quick() ? "; resistance only" : ""),
+                test.approach().method().title() + (test.approach().quick() ? "; resistance only" : ""),
                 result,
                 AssemblyDrawing.of(
-                        job.design().assembly(),
-                        job.findings().stream().map(RunFinding::finding).toList()));
+                        test.design().assembly(),
+                        test.findings().stream().map(RunFinding::finding).toList()));
     }
 
     /** What the record says was found, by the rules of today. */
     RecordResult result(RunSnapshot run) {
-        TestRun job = run.job();
-        List<RunFinding> findings = job.findings();
-        RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(job::outcome);
+        TestRun test = run.test();
+        List<RunFinding> findings = test.findings();
+        RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(test::outcome);
         return new RecordResult(
                 Rules.VERSION,
-                summary(outcome, findings.size(), job.left()),
-                NotShownWords.by(job),
-                job.implied(MOST_IMPLIED).stream().map(RecordViews::implied).toList(),
-                job.asFound().stream().map(RecordViews::finding).toList(),
+                summary(outcome, findings.size(), test.left()),
+                NotShownWords.by(test),
+                test.implied(MOST_IMPLIED).stream().map(RecordViews::implied).toList(),
+                test.asFound().stream().map(RecordViews::finding).toList(),
                 findings.stream().map(RecordViews::finding).toList(),
-                job.repairs().stream().map(each -> repair(job, each)).toList(),
-                complaint(job),
-                insulation(job),
-                job.entries().stream().map(entry -> reading(job, entry)).toList());
+                test.repairs().stream().map(each -> repair(test, each)).toList(),
+                complaint(test),
+                insulation(test),
+                test.entries().stream().map(entry -> reading(test, entry)).toList());
     }
 
     private static String implied(Implied.ImpliedPair pair) {
@@ -122,11 +122,11 @@ class RecordViews {
                 found.finding().named());
     }
 
-    private static RecordResult.ReadingLine reading(TestRun job, Entry entry) {
-        Optional<Judgement> judgement = job.judgement(entry);
+    private static RecordResult.ReadingLine reading(TestRun test, Entry entry) {
+        Optional<Judgement> judgement = test.judgement(entry);
         Optional<Limit> limit = entry.step() instanceof TestStep.Measurement touch
                         && !touch.isUnderVoltage()
-                        && job.expectation(touch) instanceof Expectation.Joined joined
+                        && test.expectation(touch) instanceof Expectation.Joined joined
                 ? Optional.of(joined.limit())
                 : Optional.empty();
         String corrected = judgement
@@ -138,14 +138,14 @@ class RecordViews {
         Optional<InsulationLimit> least = entry.step() instanceof TestStep.Measurement touch
                         && touch.isUnderVoltage()
                         && touch.stage() != Stage.WITHSTAND
-                ? Optional.of(job.least(touch))
+                ? Optional.of(test.least(touch))
                 : Optional.empty();
         boolean apart =
                 entry.step() instanceof TestStep.Measurement touch && !touch.isUnderVoltage() && limit.isEmpty();
         return new RecordResult.ReadingLine(
                 entry.sequence(),
                 entry.step().stage().title(),
-                entry.step().fold(probes -> "", touch -> touch.black().name(), RecordViews::deed),
+                entry.step().fold(probes -> "", touch -> touch.black().name(), RecordViews::action),
                 entry.step() instanceof TestStep.Measurement touch ? touch.red().name() : "",
                 setup(entry.step()),
                 entry.step() instanceof TestStep.Measurement touch
@@ -153,7 +153,7 @@ class RecordViews {
                         ? touch.state()
                         : "rest",
                 typed.map(Entry.Content.Reading::asTyped).orElse(""),
-                job.told(entry),
+                test.told(entry),
                 typed.map(each -> figure(each.meaning())).orElse(""),
                 typed.map(each -> unit(each.meaning())).orElse(""),
                 typed.map(each -> qualifier(each.meaning())).orElse(unread(entry)),
@@ -172,7 +172,7 @@ class RecordViews {
                         .orElse(apart ? "apart" : ""),
                 limit.map(Limit::derivation)
                         .or(() -> least.map(InsulationLimit::derivation))
-                        .or(() -> withstand(job, entry))
+                        .or(() -> withstand(test, entry))
                         .orElse(apart ? "The assembly joins them nowhere." : ""),
                 judgement.map(each -> each.verdict().word()).orElse(unread(entry)),
                 judgement
@@ -183,12 +183,12 @@ class RecordViews {
                 entry.by());
     }
 
-    private static Optional<String> withstand(TestRun job, Entry entry) {
+    private static Optional<String> withstand(TestRun test, Entry entry) {
         boolean asked = entry.step() instanceof TestStep.Measurement touch
                 && touch.isUnderVoltage()
                 && touch.stage() == Stage.WITHSTAND;
         return asked
-                ? job.approach()
+                ? test.approach()
                         .withstand()
                         .map(rule -> "Maximum " + EngineeringFormat.text(rule.mostA(), "A") + " of leakage at "
                                 + EngineeringFormat.text(rule.volts(), "V") + (rule.alternates() ? " AC" : " DC")
@@ -197,33 +197,34 @@ class RecordViews {
     }
 
     /** What the readings over the time under voltage say of each piece. */
-    private static List<String> insulation(TestRun job) {
-        return job.steps(Stage.INSULATION)
+    private static List<String> insulation(TestRun test) {
+        return test.steps(Stage.INSULATION)
                 .filter(step -> step instanceof TestStep.Measurement touch
                         && touch.red().isFrame())
                 .map(TestStep.Measurement.class::cast)
-                .filter(touch -> !job.absorption(touch).points().isEmpty())
+                .filter(touch -> !test.absorption(touch).points().isEmpty())
                 .map(touch -> touch.black() + ": "
-                        + job.absorption(touch).points().stream()
+                        + test.absorption(touch).points().stream()
                                 .map(each -> EngineeringFormat.text(each.ohm(), "Ω") + " after "
                                         + EngineeringFormat.text(each.seconds(), "s"))
                                 .collect(Collectors.joining(", "))
                         + ". "
                         + String.join(
-                                " ", job.absorption(touch).said(job.conditions().ambientC())))
+                                " ",
+                                test.absorption(touch).said(test.conditions().ambientC())))
                 .toList();
     }
 
-    private static String complaint(TestRun job) {
-        if (!job.complaint().isOfSomething()) {
+    private static String complaint(TestRun test) {
+        if (!test.complaint().isOfSomething()) {
             return "none reported";
         }
-        List<String> left = job.unexplained();
+        List<String> left = test.unexplained();
         return left.isEmpty() ? "all of it explained" : "not explained: " + String.join(", ", left);
     }
 
-    static String deed(TestStep.ManualStep act) {
-        String name = act.deed().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    static String action(TestStep.ManualStep act) {
+        String name = act.action().name().toLowerCase(Locale.ROOT).replace('_', ' ');
         return act.subject().isEmpty() ? name : name + ": " + act.subject();
     }
 
@@ -244,11 +245,11 @@ class RecordViews {
         return figure(meaning).isEmpty() ? "" : unit.name().toLowerCase(Locale.ROOT);
     }
 
-    private static RecordResult.RepairLine repair(TestRun job, Entry entry) {
+    private static RecordResult.RepairLine repair(TestRun test, Entry entry) {
         Entry.Content.Repair repair = (Entry.Content.Repair) entry.content();
         return new RecordResult.RepairLine(
                 "no. " + entry.sequence(),
-                ((TestStep.ManualStep) entry.step()).subject() + ": " + job.told(entry),
+                ((TestStep.ManualStep) entry.step()).subject() + ": " + test.told(entry),
                 repair.cause(),
                 repair.prevention(),
                 entry.by());

@@ -104,7 +104,7 @@ class ScanController {
     ResponseEntity<byte[]> program(@PathVariable long id, @RequestParam Map<String, String> fields) {
         RunSnapshot run = runs.find(id);
         String text =
-                ProgramText.write(ScanProgram.of(run.job(), ScanForm.of(fields).dwellS()));
+                ProgramText.write(ScanProgram.of(run.test(), ScanForm.of(fields).dwellS()));
         String name = run.serial().replaceAll("[^A-Za-z0-9-]", "_") + "-program.csv";
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
@@ -140,9 +140,9 @@ class ScanController {
     }
 
     private static String shown(RunSnapshot run, ScanForm form, Optional<Scans.Scan> scan, Model model) {
-        TestRun job = run.job();
-        Points points = Points.of(job.design().assembly());
-        ScanProgram program = form.imported().orElseGet(() -> ScanProgram.of(job, form.dwellS()));
+        TestRun test = run.test();
+        Points points = Points.of(test.design().assembly());
+        ScanProgram program = form.imported().orElseGet(() -> ScanProgram.of(test, form.dwellS()));
         Map<Integer, String> states = new HashMap<>();
         List<Taken> drawn = scan.map(each ->
                         each.reads().stream().map(Scans.ScanReading::taken).toList())
@@ -165,14 +165,14 @@ class ScanController {
         model.addAttribute("form", form);
         model.addAttribute("zeroed", zeroed(ScanNulls.of(form.zeros())));
         model.addAttribute("stave", StaveDrawing.of(points, drawn, states));
-        model.addAttribute("review", view(ProgramReview.of(program, job.design(), ProgramReview.ScanPace.USUAL)));
+        model.addAttribute("review", view(ProgramReview.of(program, test.design(), ProgramReview.ScanPace.USUAL)));
         model.addAttribute("empty", program.actions().isEmpty());
         model.addAttribute("text", ProgramText.write(program));
-        model.addAttribute("left", job.left());
+        model.addAttribute("left", test.left());
         model.addAttribute("stopped", scan.map(Scans.Scan::stopped).orElse(""));
         model.addAttribute("scanned", scan.isPresent());
         String most =
-                "more than " + EngineeringFormat.text(job.conditions().meter().topOhm(), "Ω");
+                "more than " + EngineeringFormat.text(test.conditions().meter().topOhm(), "Ω");
         model.addAttribute("reads", scan.map(each -> reads(each, most)).orElse(List.of()));
         return "scan/scan";
     }

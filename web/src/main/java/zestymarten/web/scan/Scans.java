@@ -77,7 +77,7 @@ class Scans {
 
     /** Reads the path of every point, with the plug on that joins all points. */
     ScanNulls zeros(long runId, String address) {
-        Points points = Points.of(runs.find(runId).job().design().assembly());
+        Points points = Points.of(runs.find(runId).test().design().assembly());
         int count = points.terminals().size();
         if (count < FEWEST_POINTS) {
             throw new Refused(
@@ -134,8 +134,8 @@ class Scans {
         List<ScanReading> reads = new ArrayList<>();
         String stopped = "";
         for (int pass = 0; pass < MOST_PASSES && stopped.isEmpty(); pass++) {
-            TestRun job = runs.find(runId).job();
-            ScanProgram program = imported.orElseGet(() -> ScanProgram.of(job, dwellS));
+            TestRun test = runs.find(runId).test();
+            ScanProgram program = imported.orElseGet(() -> ScanProgram.of(test, dwellS));
             if (program.actions().isEmpty() || (imported.isPresent() && pass > 0)) {
                 break;
             }
@@ -149,7 +149,7 @@ class Scans {
             throw new Refused("", "This test was ended. Nothing more is measured in it.");
         }
         boolean ready =
-                run.job().steps(Stage.PREPARE).allMatch(step -> run.job().isDone(step));
+                run.test().steps(Stage.PREPARE).allMatch(step -> run.test().isDone(step));
         if (!ready) {
             throw new Refused("", "It is not proved dead yet: nothing is connected to it before that.");
         }
@@ -157,22 +157,24 @@ class Scans {
 
     /** Another set of leads than the technician's own, whose zero is what is left after every point's own is taken off. */
     private void takeZero(long runId, ScanNulls zeros, String by) {
-        TestRun job = runs.find(runId).job();
-        if (!zeros.areRead() || job.accessories().equals(SET)) {
+        TestRun test = runs.find(runId).test();
+        if (!zeros.areRead() || test.accessories().equals(SET)) {
             return;
         }
-        job = enter(runId, job, new TestStep.ManualStep(ManualAction.ACCESSORIES, SET), "", by);
-        job = enter(runId, job, new TestStep.LeadCheck(TestStep.LeadCheck.LeadQuestion.TONE), "b", by);
-        enter(runId, job, new TestStep.LeadCheck(TestStep.LeadCheck.LeadQuestion.OHMS), figure(zeros.residual()), by);
+        test = enter(runId, test, new TestStep.ManualStep(ManualAction.ACCESSORIES, SET), "", by);
+        test = enter(runId, test, new TestStep.LeadCheck(TestStep.LeadCheck.LeadQuestion.TONE), "b", by);
+        enter(runId, test, new TestStep.LeadCheck(TestStep.LeadCheck.LeadQuestion.OHMS), figure(zeros.residual()), by);
     }
 
     /** Enters what was read; the job as it is then. */
-    private TestRun enter(long runId, TestRun job, TestStep step, String typed, String by) {
+    private TestRun enter(long runId, TestRun test, TestStep step, String typed, String by) {
         TestRuns.EntryAnswer answer = runs.enter(
-                runId, new TestRuns.Sent(UUID.randomUUID(), step, job.nextTouch(step), typed, OptionalInt.empty()), by);
+                runId,
+                new TestRuns.Sent(UUID.randomUUID(), step, test.nextTouch(step), typed, OptionalInt.empty()),
+                by);
         return answer instanceof TestRuns.EntryAnswer.EntryKept kept
-                ? kept.run().job()
-                : job;
+                ? kept.run().test()
+                : test;
     }
 
     private static String figure(double ohm) {
@@ -191,7 +193,7 @@ class Scans {
         private final String by;
         private final Points points;
         private final Map<String, TestStep.Measurement> steps = new HashMap<>();
-        private TestRun job;
+        private TestRun test;
         private double waited;
         private boolean continuous = true;
 
@@ -200,9 +202,9 @@ class Scans {
             this.zeros = zeros;
             this.program = program;
             this.by = by;
-            job = runs.find(runId).job();
-            points = Points.of(job.design().assembly());
-            ScanProgram.touches(job)
+            test = runs.find(runId).test();
+            points = Points.of(test.design().assembly());
+            ScanProgram.touches(test)
                     .forEach(each -> steps.putIfAbsent(
                             key(
                                     ScanProgram.side(each, each.black()),
@@ -278,7 +280,7 @@ class Scans {
                             + figure(measure.dwellS());
             Optional<TestStep.Measurement> step =
                     Optional.ofNullable(steps.get(key(now.a(), now.b(), now.state(), !ohms)));
-            step.ifPresent(each -> job = enter(runId, job, each, shown, by));
+            step.ifPresent(each -> test = enter(runId, test, each, shown, by));
             boolean within = step.isPresent()
                     ? isWell(step.get())
                     : value >= measure.lowOhm() * (ohms && measure.expectsWayThrough() ? 0 : 1)
@@ -288,7 +290,7 @@ class Scans {
         }
 
         private boolean isWell(TestStep.Measurement step) {
-            StepState state = job.state(step);
+            StepState state = test.state(step);
             return state != StepState.FAULT && state != StepState.DOUBTFUL;
         }
 

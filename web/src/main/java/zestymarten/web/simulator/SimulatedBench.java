@@ -83,7 +83,7 @@ class SimulatedBench implements StandIns {
 
     /** No two wires are quite alike, by a spread of a few percent that looks like chance. */
     private static BenchUnit made(RunSnapshot run) {
-        Design design = Design.of(run.revision().assembly(), run.job().design().ambientC());
+        Design design = Design.of(run.revision().assembly(), run.test().design().ambientC());
         List<Conductor> wires = design.assembly().conductors();
         GoodUnit good = GoodUnit.spread(design, wire -> 1 + UNLIKE * Math.sin(7.3 * (wires.indexOf(wire) + 1)));
         return new BenchUnit(

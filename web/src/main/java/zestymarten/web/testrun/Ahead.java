@@ -69,63 +69,63 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
     record VerdictBand(double upToOhm, Said said) {}
 
     static Ahead of(RunSnapshot run, Speech speech, Locale locale) {
-        TestRun job = run.job();
-        List<AheadStep> steps = job.undone()
+        TestRun test = run.test();
+        List<AheadStep> steps = test.undone()
                 .limit(MOST)
-                .map(step -> step(job, step, speech, locale))
+                .map(step -> step(test, step, speech, locale))
                 .toList();
-        return new Ahead(run.pulse(), job.conditions().meter().oneIsOverRange(), steps);
+        return new Ahead(run.pulse(), test.conditions().meter().oneIsOverRange(), steps);
     }
 
-    private static AheadStep step(TestRun job, TestStep step, Speech speech, Locale locale) {
+    private static AheadStep step(TestRun test, TestStep step, Speech speech, Locale locale) {
         AheadKind kind = kind(step);
-        StepViews.StepWords words = StepViews.words(job, step);
+        StepViews.StepWords words = StepViews.words(test, step);
         return new AheadStep(
                 StepForm.of(step),
-                job.nextTouch(step),
+                test.nextTouch(step),
                 words.sentence(),
                 words.why(),
                 speech.say(step, words.sentence(), locale),
                 kind,
-                kind == AheadKind.READING ? said(job, step) : Map.of(),
-                kind == AheadKind.READING ? bands(job, step) : List.of());
+                kind == AheadKind.READING ? said(test, step) : Map.of(),
+                kind == AheadKind.READING ? bands(test, step) : List.of());
     }
 
     private static AheadKind kind(TestStep step) {
         return step.fold(
                 probes -> AheadKind.READING,
                 touch -> touch.isUnderVoltage() ? AheadKind.OTHER : AheadKind.READING,
-                act -> act.deed().answer() == ManualAction.AnswerKind.WORDS
-                                && act.deed() != ManualAction.COMPLAINT
-                                && act.deed() != ManualAction.FUNCTION
+                act -> act.action().answer() == ManualAction.AnswerKind.WORDS
+                                && act.action() != ManualAction.COMPLAINT
+                                && act.action() != ManualAction.FUNCTION
                         ? AheadKind.WORDS
                         : AheadKind.OTHER);
     }
 
-    private static Map<String, Said> said(TestRun job, TestStep step) {
+    private static Map<String, Said> said(TestRun test, TestStep step) {
         Map<String, Said> said = new TreeMap<>();
-        said.put("tone", Said.of(job.judge(step, new MeterReading.Tone())));
-        said.put("silent", Said.of(job.judge(step, new MeterReading.Silent())));
-        said.put("over", Said.of(job.judge(step, new MeterReading.OverRange())));
+        said.put("tone", Said.of(test.judge(step, new MeterReading.Tone())));
+        said.put("silent", Said.of(test.judge(step, new MeterReading.Silent())));
+        said.put("over", Said.of(test.judge(step, new MeterReading.OverRange())));
         return said;
     }
 
-    private static Said at(TestRun job, TestStep step, double ohm) {
-        return Said.of(job.judge(step, MeterReading.Value.ohms(ohm)));
+    private static Said at(TestRun test, TestStep step, double ohm) {
+        return Said.of(test.judge(step, MeterReading.Value.ohms(ohm)));
     }
 
-    private static List<VerdictBand> bands(TestRun job, TestStep step) {
+    private static List<VerdictBand> bands(TestRun test, TestStep step) {
         List<VerdictBand> bands = new ArrayList<>();
         double before = 0;
-        Said said = at(job, step, 0);
+        Said said = at(test, step, 0);
         int points = (int) Math.round(A_DECADE * Math.log10(MOST_OHM / LEAST_OHM));
         for (int i = 0; i <= points; i++) {
             double ohm = LEAST_OHM * Math.pow(10, (double) i / A_DECADE);
-            Said here = at(job, step, ohm);
+            Said here = at(test, step, ohm);
             while (!here.equals(said)) { // several may end between two points of the scale
-                before = change(job, step, before, ohm, said);
+                before = change(test, step, before, ohm, said);
                 bands.add(new VerdictBand(before, said));
-                said = at(job, step, before);
+                said = at(test, step, before);
             }
             before = ohm;
         }
@@ -134,12 +134,12 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
     }
 
     /** Where a verdict ends between two figures, to the last bit that matters. */
-    private static double change(TestRun job, TestStep step, double from, double to, Said said) {
+    private static double change(TestRun test, TestStep step, double from, double to, Said said) {
         double low = from;
         double high = to;
         for (int i = 0; i < HALVINGS; i++) {
             double middle = (low + high) / 2;
-            if (at(job, step, middle).equals(said)) {
+            if (at(test, step, middle).equals(said)) {
                 low = middle;
             } else {
                 high = middle;

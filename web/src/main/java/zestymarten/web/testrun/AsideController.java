@@ -42,34 +42,34 @@ class AsideController {
         RunSnapshot run = runs.find(id);
         model.addAttribute("run", run);
         model.addAttribute("words", RecordedSymptoms.words());
-        model.addAttribute("functions", functions(run.job()));
+        model.addAttribute("functions", functions(run.test()));
         model.addAttribute("token", UUID.randomUUID());
         return "testrun/complaint";
     }
 
-    private static List<FunctionView> functions(TestRun job) {
+    private static List<FunctionView> functions(TestRun test) {
         List<FunctionView> views = new ArrayList<>();
-        for (String function : job.plan().functions()) {
-            views.add(new FunctionView(function, "f" + views.size(), told(job, function)));
+        for (String function : test.plan().functions()) {
+            views.add(new FunctionView(function, "f" + views.size(), told(test, function)));
         }
         return views;
     }
 
-    private static String told(TestRun job, String function) {
-        List<Entry> told = job.standing(new TestStep.ManualStep(ManualAction.COMPLAINT, function));
-        return told.isEmpty() ? RecordedSymptoms.words().get(0) : job.told(told.get(told.size() - 1));
+    private static String told(TestRun test, String function) {
+        List<Entry> told = test.standing(new TestStep.ManualStep(ManualAction.COMPLAINT, function));
+        return told.isEmpty() ? RecordedSymptoms.words().get(0) : test.told(told.get(told.size() - 1));
     }
 
     /** Keeps what changed; the token of the form makes it harmless to send it twice. */
     @PostMapping("/complaint")
     String tell(
             @PathVariable long id, @RequestParam UUID token, @RequestParam Map<String, String> answers, Principal who) {
-        TestRun job = runs.find(id).job();
-        for (FunctionView function : functions(job)) {
+        TestRun test = runs.find(id).test();
+        for (FunctionView function : functions(test)) {
             String word = answers.getOrDefault(function.field(), function.told());
             if (!word.equals(function.told())) {
                 TestStep step = new TestStep.ManualStep(ManualAction.COMPLAINT, function.name());
-                runs.enter(id, sent(token, step, job.nextTouch(step), word), who.getName());
+                runs.enter(id, sent(token, step, test.nextTouch(step), word), who.getName());
             }
         }
         return "redirect:/runs/" + id;
@@ -95,17 +95,17 @@ class AsideController {
             @RequestParam(name = "length_ohm", defaultValue = "") List<String> lengthOhm,
             Principal who) {
         List<TestRuns.Sent> remains = new ArrayList<>();
-        TestRun job = runs.find(id).job();
+        TestRun test = runs.find(id).test();
         for (int i = 0; i < Math.min(length.size(), lengthOhm.size()); i++) {
             if (!lengthOhm.get(i).isBlank()) {
                 TestStep remaining = new TestStep.ManualStep(ManualAction.REMAINING, length.get(i));
-                remains.add(sent(token, remaining, job.nextTouch(remaining), lengthOhm.get(i)));
+                remains.add(sent(token, remaining, test.nextTouch(remaining), lengthOhm.get(i)));
             }
         }
         String carries = way == Entry.Way.SPARE ? spare : "";
         String both = carries.isEmpty() ? subject : subject + " " + carries;
         TestStep step = new TestStep.ManualStep(ManualAction.MENDED, both);
-        int touch = job.nextTouch(step);
+        int touch = test.nextTouch(step);
         Entry.Content.Repair repair =
                 new Entry.Content.Repair(way, cause.strip(), prevention.strip(), carries, colour.strip());
         boolean kept = runs.repair(id, remains, sent(token, step, touch, ""), repair, who.getName());
@@ -117,20 +117,20 @@ class AsideController {
     String aside(
             @PathVariable long id,
             @RequestParam UUID token,
-            @RequestParam ManualAction deed,
+            @RequestParam ManualAction action,
             @RequestParam(defaultValue = "") String what,
             Principal who) {
         String subject = what.strip();
-        boolean set = deed == ManualAction.ACCESSORIES;
-        boolean purpose = deed == ManualAction.PURPOSE;
-        if (!set && !purpose && deed != ManualAction.WANDERS && deed != ManualAction.HALVES) {
+        boolean set = action == ManualAction.ACCESSORIES;
+        boolean purpose = action == ManualAction.PURPOSE;
+        if (!set && !purpose && action != ManualAction.WANDERS && action != ManualAction.HALVES) {
             throw new Refused("", "The page sent something that cannot be entered beside the steps. Reload it.");
         }
         if (set && (subject.isEmpty() || subject.length() > LONGEST_SET)) {
             throw new Refused("", "Say in a few words which clips, pins or extension are on the meter now.");
         }
-        TestStep step = new TestStep.ManualStep(deed, set ? subject : "");
-        int touch = runs.find(id).job().nextTouch(step);
+        TestStep step = new TestStep.ManualStep(action, set ? subject : "");
+        int touch = runs.find(id).test().nextTouch(step);
         runs.enter(id, sent(token, step, touch, purpose ? subject : ""), who.getName());
         return "redirect:/runs/" + id;
     }
@@ -144,7 +144,7 @@ class AsideController {
             @RequestParam String minutes,
             Principal who) {
         TestStep step = new TestStep.ManualStep(ManualAction.SUBSTITUTE, part.strip());
-        int touch = runs.find(id).job().nextTouch(step);
+        int touch = runs.find(id).test().nextTouch(step);
         runs.enter(id, sent(token, step, touch, minutes.strip()), who.getName());
         String first = UriUtils.encodeQueryParam(part.strip(), StandardCharsets.UTF_8);
         return "redirect:/runs/" + id + "?stage=REPAIR&question=" + ManualAction.REPLUGGED + "&subject=" + first;
@@ -158,7 +158,7 @@ class AsideController {
             throw new Refused("", "Enter in a few words what was opened, removed or linked.");
         }
         TestStep step = new TestStep.ManualStep(ManualAction.OPENED, subject);
-        int touch = runs.find(id).job().nextTouch(step);
+        int touch = runs.find(id).test().nextTouch(step);
         runs.enter(id, sent(token, step, touch, ""), who.getName());
         return "redirect:/runs/" + id;
     }

@@ -23,30 +23,30 @@ class DerivedJobs {
     private final Cache<Long, Derived> jobs = Caffeine.newBuilder()
             .maximumWeight(MOST_ENTRIES)
             .weigher((Long id, Derived derived) ->
-                    LEAST_WEIGHT + derived.job().entries().size())
+                    LEAST_WEIGHT + derived.test().entries().size())
             .expireAfterAccess(Duration.ofMinutes(30))
             .build();
 
-    private record Derived(String pulse, TestRun job) {}
+    private record Derived(String pulse, TestRun test) {}
 
     /** The test as it stands at a pulse; empty where this node has not derived it. */
     Optional<TestRun> get(long runId, @Nullable String pulse) {
         return Optional.ofNullable(jobs.getIfPresent(runId))
                 .filter(each -> each.pulse().equals(pulse))
-                .map(Derived::job);
+                .map(Derived::test);
     }
 
-    void put(long runId, String pulse, TestRun job) {
+    void put(long runId, String pulse, TestRun test) {
         boolean writes = TransactionSynchronizationManager.isSynchronizationActive()
                 && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
         if (!writes) {
-            jobs.put(runId, new Derived(pulse, job));
+            jobs.put(runId, new Derived(pulse, test));
             return;
         }
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-                jobs.put(runId, new Derived(pulse, job));
+                jobs.put(runId, new Derived(pulse, test));
             }
         });
     }

@@ -20,8 +20,8 @@ public record FarEndPresence(String sentence, List<String> pins, String why, boo
 
     /** By the step that is due. */
     public static FarEndPresence of(RunSnapshot run) {
-        TestRun job = run.job();
-        Optional<TestStep> due = run.isUnderWay() ? job.current() : Optional.empty();
+        TestRun test = run.test();
+        Optional<TestStep> due = run.isUnderWay() ? test.current() : Optional.empty();
         if (due.isEmpty()) {
             return new FarEndPresence(
                     "Nothing is left to do.", List.of(), "Keep your ends apart until you are asked.", true);
@@ -29,13 +29,13 @@ public record FarEndPresence(String sentence, List<String> pins, String why, boo
         return due.get()
                 .fold(
                         probes -> waits("The meter is being checked."),
-                        touch -> atFarEnd(job, touch),
-                        act -> act.deed() == ManualAction.TIED || act.deed() == ManualAction.FREED
+                        touch -> atFarEnd(test, touch),
+                        act -> act.action() == ManualAction.TIED || act.action() == ManualAction.FREED
                                 ? new FarEndPresence(
-                                        act.deed() == ManualAction.TIED
+                                        act.action() == ManualAction.TIED
                                                 ? "Link all these together:"
                                                 : "Free these, and keep them apart:",
-                                        job.plan().farEnds().stream()
+                                        test.plan().farEnds().stream()
                                                 .map(Terminal::name)
                                                 .toList(),
                                         "Say when it is done.",
@@ -43,9 +43,9 @@ public record FarEndPresence(String sentence, List<String> pins, String why, boo
                                 : waits("The other end is busy: " + ManualStepWords.shortly(act) + "."));
     }
 
-    private static FarEndPresence atFarEnd(TestRun job, TestStep.Measurement touch) {
+    private static FarEndPresence atFarEnd(TestRun test, TestStep.Measurement touch) {
         List<String> pins = List.of(touch.black(), touch.red()).stream()
-                .filter(job.plan().farEnds()::contains)
+                .filter(test.plan().farEnds()::contains)
                 .map(Terminal::name)
                 .toList();
         if (!pins.isEmpty()) {

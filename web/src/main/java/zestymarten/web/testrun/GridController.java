@@ -70,7 +70,7 @@ class GridController {
     @GetMapping("/runs/{id}/sheet.pdf")
     ResponseEntity<byte[]> sheet(@PathVariable long id) {
         RunSnapshot run = runs.find(id);
-        return sheet(run.serial() + ", " + run.assembly(), run.job());
+        return sheet(run.serial() + ", " + run.assembly(), run.test());
     }
 
     /** The sheet of a plan that is kept with a wiring, before there is a run of it. */
@@ -80,8 +80,8 @@ class GridController {
         return sheet(assemblies.latest(id).assembly().name() + ", " + kept.name(), runs.planned(id, kept));
     }
 
-    private ResponseEntity<byte[]> sheet(String title, TestRun job) {
-        byte[] pdf = prints.pdf("testrun/sheet", Map.of("title", title, "rows", rows(job, Map.of())));
+    private ResponseEntity<byte[]> sheet(String title, TestRun test) {
+        byte[] pdf = prints.pdf("testrun/sheet", Map.of("title", title, "rows", rows(test, Map.of())));
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(pdf);
     }
 
@@ -115,9 +115,9 @@ class GridController {
     private GridLeft enter(long id, UUID token, String key, String text, int meaning, String by) {
         TestStep step = StepForm.of(key).step();
         UUID entry = UUID.nameUUIDFromBytes((token + key + text + meaning).getBytes(StandardCharsets.UTF_8));
-        boolean ticked = step instanceof TestStep.ManualStep act && act.deed().isByWords() && isTick(text);
+        boolean ticked = step instanceof TestStep.ManualStep act && act.action().isByWords() && isTick(text);
         try {
-            int touch = runs.find(id).job().nextTouch(step);
+            int touch = runs.find(id).test().nextTouch(step);
             OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);
             TestRuns.EntryAnswer answer =
                     runs.enter(id, new TestRuns.Sent(entry, step, touch, ticked ? "" : text, choice), by);
@@ -142,23 +142,23 @@ class GridController {
 
     private static String shown(RunSnapshot run, Map<String, GridLeft> left, int kept, Model model) {
         model.addAttribute("run", run);
-        model.addAttribute("rows", rows(run.job(), left));
+        model.addAttribute("rows", rows(run.test(), left));
         model.addAttribute("kept", kept);
-        model.addAttribute("all", run.job().left());
+        model.addAttribute("all", run.test().left());
         model.addAttribute("token", UUID.randomUUID());
         return "testrun/grid";
     }
 
-    private static List<GridRow> rows(TestRun job, Map<String, GridLeft> left) {
+    private static List<GridRow> rows(TestRun test, Map<String, GridLeft> left) {
         List<GridRow> rows = new ArrayList<>();
-        job.undone().limit(MOST).forEach(step -> {
+        test.undone().limit(MOST).forEach(step -> {
             String key = StepForm.of(step).key();
             GridLeft here = left.getOrDefault(key, GridLeft.NOTHING);
             rows.add(new GridRow(
                     step.stage().title(),
                     key,
-                    words(job, step),
-                    expects(job, step),
+                    words(test, step),
+                    expects(test, step),
                     here.typed(),
                     here.meanings(),
                     here.trouble()));
@@ -166,16 +166,16 @@ class GridController {
         return rows;
     }
 
-    private static String words(TestRun job, TestStep step) {
+    private static String words(TestRun test, TestStep step) {
         return step.fold(
                 probes -> StepViews.shortly(probes),
                 touch -> (touch.state().isEmpty() ? "" : "'" + touch.state() + "': ") + StepViews.shortly(touch),
-                act -> ManualStepWords.of(job, act).sentence());
+                act -> ManualStepWords.of(test, act).sentence());
     }
 
-    private static String expects(TestRun job, TestStep step) {
+    private static String expects(TestRun test, TestStep step) {
         return step instanceof TestStep.Measurement touch
-                ? job.expectation(touch)
+                ? test.expectation(touch)
                         .fold(joined -> "maximum " + joined.limit().high().text(), () -> "apart")
                 : "";
     }

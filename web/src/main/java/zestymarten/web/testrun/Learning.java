@@ -35,7 +35,7 @@ class Learning {
     @Transactional(readOnly = true)
     public Map<String, Learnt> taught(long assemblyId) {
         return Learner.of(runs.all(mapper.goodRuns(assemblyId, MOST_UNITS)).stream()
-                .map(RunSnapshot::job)
+                .map(RunSnapshot::test)
                 .toList());
     }
 

@@ -31,10 +31,10 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                     Stream.of(Finding.Defect.values()).map(Finding.Defect::word), Stream.of("dirty: cleaned"))
             .toList();
 
-    static ManualStepWords of(TestRun job, TestStep.ManualStep act) {
-        Assembly assembly = job.design().assembly();
+    static ManualStepWords of(TestRun test, TestStep.ManualStep act) {
+        Assembly assembly = test.design().assembly();
         String subject = act.subject();
-        return switch (act.deed()) {
+        return switch (act.action()) {
             case COMPLAINT -> asks("How does " + subject + " behave?", "What the machine does is evidence.");
             case LOCKED_OFF ->
                 does(
@@ -62,7 +62,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                 new ManualStepWords("Look at " + place(assembly, subject) + ".", looking(assembly, subject), SEEN);
             case TEMPERATURE ->
                 does(
-                        "How warm is it at " + subject + "? Enter for " + ambient(job) + " °C.",
+                        "How warm is it at " + subject + "? Enter for " + ambient(test) + " °C.",
                         "Copper gains 4 % for every 10 °C, a sensor far more. °F with an F behind it.");
             case ACCESSORIES -> does("On the meter now: " + subject + ".", "");
             case PURPOSE -> does("What this test is for.", "");
@@ -92,11 +92,11 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                         subject.startsWith("1") ? "Go to the far end." : "Go back to the near end.",
                         subject.startsWith("1")
                                 ? "Take clips enough for every end. Far ends: "
-                                        + ends(job.plan().farEnds()) + "."
+                                        + ends(test.plan().farEnds()) + "."
                                 : "");
             case TIED ->
                 does(
-                        "Link all far ends together: " + ends(job.plan().tiedFar()) + ".",
+                        "Link all far ends together: " + ends(test.plan().tiedFar()) + ".",
                         "Each one caught? One that is not reads as a broken wire. The links go on the list to restore.");
             case FREED ->
                 does(
@@ -116,7 +116,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                 does(
                         "Discharge at least four times as long as the voltage was on: what voltage is left?",
                         "A long cable holds its charge. Do not touch before it reads 1 V or less."
-                                + job.dischargedAt(act.deed())
+                                + test.dischargedAt(act.action())
                                         .map(end -> " Not before " + Times.second(end) + ".")
                                         .orElse(""));
             case MENDED -> does("Repair: " + subject + ".", "");
@@ -130,7 +130,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
             case SUBSTITUTED ->
                 new ManualStepWords(
                         "A known good one in the place of " + title(assembly, subject) + ". What does the machine do?",
-                        substitute(job, subject)
+                        substitute(test, subject)
                                 + "If it works now, that condemns nothing yet: test the old one on the bench. The list to restore asks for"
                                 + " it at the end. Enter: nothing has changed.",
                         TRIED);
@@ -160,15 +160,15 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
     }
 
     /** The price of a substitute. */
-    private static String substitute(TestRun job, String subject) {
-        return job.standing(new TestStep.ManualStep(ManualAction.SUBSTITUTE, subject)).stream()
+    private static String substitute(TestRun test, String subject) {
+        return test.standing(new TestStep.ManualStep(ManualAction.SUBSTITUTE, subject)).stream()
                 .reduce((first, second) -> second)
-                .map(entry -> "It takes a" + job.told(entry).substring("planned, a".length()) + ". ")
+                .map(entry -> "It takes a" + test.told(entry).substring("planned, a".length()) + ". ")
                 .orElse("");
     }
 
-    private static String ambient(TestRun job) {
-        return EngineeringFormat.figure(job.design().ambientC());
+    private static String ambient(TestRun test) {
+        return EngineeringFormat.figure(test.design().ambientC());
     }
 
     private static ManualStepWords access(Assembly assembly, String subject) {
@@ -230,7 +230,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
 
     /** The deed shortly, as lists name it. */
     static String shortly(TestStep.ManualStep act) {
-        String name = switch (act.deed()) {
+        String name = switch (act.action()) {
             case COMPLAINT -> "symptom";
             case LOCKED_OFF -> "locked off";
             case LIVE_BEFORE -> "tester on live source, before";
@@ -265,7 +265,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
             case OPENED -> "opened";
             case PUT_BACK -> "restored";
         };
-        if (act.deed() == ManualAction.WALKED || act.deed() == ManualAction.WALKED_BACK) {
+        if (act.action() == ManualAction.WALKED || act.action() == ManualAction.WALKED_BACK) {
             return name + act.subject().substring(1); // without its number
         }
         return act.subject().isEmpty() ? name : name + " " + act.subject();

@@ -20,8 +20,8 @@ import zestymarten.web.drawing.BandDrawing;
 record Preview(String state, String understood, String text, Optional<BandDrawing> band) {
     static final Preview NOTHING = new Preview("", "", "", Optional.empty());
 
-    static Preview of(TestRun job, TestStep step, String typed) {
-        if (step instanceof TestStep.ManualStep act && act.deed().answer() == ManualAction.AnswerKind.CELSIUS) {
+    static Preview of(TestRun test, TestStep step, String typed) {
+        if (step instanceof TestStep.ManualStep act && act.action().answer() == ManualAction.AnswerKind.CELSIUS) {
             OptionalDouble celsius = Celsius.of(typed);
             return celsius.isPresent()
                     ? new Preview(
@@ -31,37 +31,38 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
                             Optional.empty())
                     : new Preview("refused", "", "expected " + Celsius.EXPECTED, Optional.empty());
         }
-        if (step instanceof TestStep.ManualStep act && act.deed().answer() == ManualAction.AnswerKind.WORDS) {
+        if (step instanceof TestStep.ManualStep act && act.action().answer() == ManualAction.AnswerKind.WORDS) {
             return new Preview(
                     "watch", "", "kept as a note; Enter on an empty slot says that nothing is wrong", Optional.empty());
         }
-        MeterReading understood = job.understand(step, typed);
+        MeterReading understood = test.understand(step, typed);
         if (understood instanceof MeterReading.Refused refused) {
-            return new Preview("refused", "", refused.message(), band(job, step, OptionalDouble.empty()));
+            return new Preview("refused", "", refused.message(), band(test, step, OptionalDouble.empty()));
         }
         if (understood instanceof MeterReading.Ambiguous ambiguous) {
-            return new Preview("doubtful", "", ambiguous.question(), band(job, step, OptionalDouble.empty()));
+            return new Preview("doubtful", "", ambiguous.question(), band(test, step, OptionalDouble.empty()));
         }
-        Judgement judgement = job.judge(step, understood);
+        Judgement judgement = test.judge(step, understood);
         return new Preview(
                 StepState.of(judgement.verdict()).code(),
-                said(understood, judgement, job, step),
+                said(understood, judgement, test, step),
                 judgement.verdict().word() + ": " + judgement.reason(),
-                band(job, step, BandDrawing.place(judgement)));
+                band(test, step, BandDrawing.place(judgement)));
     }
 
-    private static String said(MeterReading understood, Judgement judgement, TestRun job, TestStep step) {
+    private static String said(MeterReading understood, Judgement judgement, TestRun test, TestStep step) {
         boolean voltage = step instanceof TestStep.Measurement touch && touch.isUnderVoltage();
-        double off = job.conditions().policy().share(job.conditions().leadsOhm().orElse(0));
+        double off =
+                test.conditions().policy().share(test.conditions().leadsOhm().orElse(0));
         return judgement.correctedOhm().isEmpty() || off == 0 || voltage
                 ? understood.text()
                 : understood.text() + " − leads " + EngineeringFormat.text(off, "Ω") + " = "
                         + EngineeringFormat.text(judgement.correctedOhm().getAsDouble(), "Ω");
     }
 
-    private static Optional<BandDrawing> band(TestRun job, TestStep step, OptionalDouble place) {
+    private static Optional<BandDrawing> band(TestRun test, TestStep step, OptionalDouble place) {
         return step instanceof TestStep.Measurement touch && !touch.isUnderVoltage()
-                ? Optional.of(StepViews.band(job, touch, place))
+                ? Optional.of(StepViews.band(test, touch, place))
                 : Optional.empty();
     }
 }

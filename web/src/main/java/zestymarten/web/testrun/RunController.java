@@ -94,8 +94,8 @@ class RunController {
         RunSnapshot run = runs.find(id);
         long index = columns > 0
                 ? (long) row * columns + column
-                : triangleIndex(row, column, run.job().pieces().all().size());
-        Optional<TestStep> step = run.job()
+                : triangleIndex(row, column, run.test().pieces().all().size());
+        Optional<TestStep> step = run.test()
                 .steps(stage)
                 .filter(each -> columns > 0 || each instanceof TestStep.Measurement)
                 .skip(Math.max(0, index))
@@ -113,7 +113,7 @@ class RunController {
             @CookieValue(name = "faces", defaultValue = "wire") String faces,
             Model model) {
         RunSnapshot run = runs.find(id);
-        TestStep found = run.job()
+        TestStep found = run.test()
                 .touch(StepForm.terminal(black), StepForm.terminal(red))
                 .orElseThrow(() -> new Refused(
                         "", "“" + black + " " + red + "”: no step of this test measures between those two."));
@@ -125,7 +125,7 @@ class RunController {
     private void show(Model model, RunSnapshot run, Optional<TestStep> at, Optional<Entry> stays, String faces) {
         RunView view = views.view(run, at, stays, mating(faces));
         model.addAttribute("run", view);
-        model.addAttribute("spoken", speech.of(view, run.job(), LocaleContextHolder.getLocale()));
+        model.addAttribute("spoken", speech.of(view, run.test(), LocaleContextHolder.getLocale()));
     }
 
     private static long triangleIndex(int row, int column, int pieces) {
@@ -137,7 +137,7 @@ class RunController {
     }
 
     private static Optional<TestStep> planned(RunSnapshot run, Optional<TestStep> step) {
-        return step.filter(run.job()::isPlanned);
+        return step.filter(run.test()::isPlanned);
     }
 
     private static boolean mating(String faces) {
@@ -175,8 +175,8 @@ class RunController {
             Model model) {
         RunSnapshot run = runs.find(id);
         TestStep step = form.step();
-        boolean usable = !typed.isBlank() && run.job().isPlanned(step);
-        model.addAttribute("preview", usable ? Preview.of(run.job(), step, typed) : Preview.NOTHING);
+        boolean usable = !typed.isBlank() && run.test().isPlanned(step);
+        model.addAttribute("preview", usable ? Preview.of(run.test(), step, typed) : Preview.NOTHING);
         return "testrun/understood";
     }
 
@@ -228,11 +228,11 @@ class RunController {
         }
         TestRuns.EntryAnswer.EntryKept kept = (TestRuns.EntryAnswer.EntryKept) answer;
         RunSnapshot run = kept.run();
-        boolean stays = run.job().isDone(kept.entry().step())
-                && run.job().state(kept.entry().step()) != StepState.GOOD
-                && run.job().state(kept.entry().step()) != StepState.SKIPPED
+        boolean stays = run.test().isDone(kept.entry().step())
+                && run.test().state(kept.entry().step()) != StepState.GOOD
+                && run.test().state(kept.entry().step()) != StepState.SKIPPED
                 && kept.entry().content() instanceof Entry.Content.Reading;
-        boolean again = !run.job().isDone(kept.entry().step());
+        boolean again = !run.test().isDone(kept.entry().step());
         show(
                 model,
                 run,
@@ -251,7 +251,7 @@ class RunController {
             Principal who,
             Model model) {
         RunSnapshot run = runs.takeBack(id, entry, who.getName());
-        Optional<TestStep> step = run.job().entry(entry).map(Entry::step);
+        Optional<TestStep> step = run.test().entry(entry).map(Entry::step);
         show(model, run, planned(run, step), Optional.empty(), faces);
         return WORK;
     }

@@ -17,7 +17,7 @@ public record RunSnapshot(
         long unitId,
         String serial,
         Revision revision,
-        TestRun job,
+        TestRun test,
         String startedBy,
         Instant startedAt,
         String pulse,

@@ -35,47 +35,47 @@ class RunViews {
      * @param stays the entry whose result stays on the page
      */
     RunView view(RunSnapshot run, Optional<TestStep> at, Optional<Entry> stays, boolean mating) {
-        TestRun job = run.job();
-        Optional<TestStep> current = run.isUnderWay() ? at.or(job::current) : Optional.empty();
+        TestRun test = run.test();
+        Optional<TestStep> current = run.isUnderWay() ? at.or(test::current) : Optional.empty();
         Optional<TestStep> shown = stays.map(Entry::step).or(() -> current);
-        long left = job.left();
-        long all = Stream.of(Stage.values()).mapToLong(job::size).sum();
-        List<RunFinding> findings = job.findings();
+        long left = test.left();
+        long all = Stream.of(Stage.values()).mapToLong(test::size).sum();
+        List<RunFinding> findings = test.findings();
         return new RunView(
                 run.id(),
                 run.serial(),
                 run.assembly(),
                 run.revision().assemblyId(),
                 run.revision().number(),
-                meter(job),
-                EngineeringFormat.figure(job.conditions().ambientC()) + " °C",
+                meter(test),
+                EngineeringFormat.figure(test.conditions().ambientC()) + " °C",
                 run.pulse(),
                 run.isUnderWay(),
-                job.current().isEmpty(),
-                left(job.remaining()),
-                minutes(job.secondsLeft()),
+                test.current().isEmpty(),
+                left(test.remaining()),
+                minutes(test.secondsLeft()),
                 all == 0 ? 100 : (int) (100 * (all - left) / all),
-                stages(job, shown),
-                shown.map(step -> StepViews.view(job, step, stays, mating)),
-                stays.map(entry -> result(job, entry)),
-                last(job),
-                job.last().map(entry -> entry.id().toString()),
+                stages(test, shown),
+                shown.map(step -> StepViews.view(test, step, stays, mating)),
+                stays.map(entry -> result(test, entry)),
+                last(test),
+                test.last().map(entry -> entry.id().toString()),
                 findings.stream().map(RunFinding::finding).map(Finding::text).toList(),
-                proposals(job),
-                complaint(job),
-                job.ledger(),
-                run.isUnderWay() && job.byHalves().isPresent()
-                        ? job.byHalves().getAsInt() + " measurements instead of " + job.left(Stage.SHORTS)
+                proposals(test),
+                complaint(test),
+                test.ledger(),
+                run.isUnderWay() && test.byHalves().isPresent()
+                        ? test.byHalves().getAsInt() + " measurements instead of " + test.left(Stage.SHORTS)
                         : "",
-                purpose(job),
+                purpose(test),
                 run.ended().map(end -> end.outcome().word()).orElse(""));
     }
 
-    private static RunView.Purposed purpose(TestRun job) {
-        boolean leads = job.purpose() == Purpose.FIND_FAULT;
+    private static RunView.Purposed purpose(TestRun test) {
+        boolean leads = test.purpose() == Purpose.FIND_FAULT;
         List<RunView.Suspect> suspects = !leads
                 ? List.of()
-                : job.explanations().stream()
+                : test.explanations().stream()
                         .limit(SUSPECTS)
                         .map(each -> new RunView.Suspect(
                                 Math.round(100 * each.probability()),
@@ -83,31 +83,31 @@ class RunViews {
                         .filter(each -> each.percent() > 0)
                         .toList();
         return new RunView.Purposed(
-                job.purpose().words() + (job.retested().isEmpty() ? "" : " " + job.retested()),
-                ending(job, leads),
+                test.purpose().words() + (test.retested().isEmpty() ? "" : " " + test.retested()),
+                ending(test, leads),
                 suspects);
     }
 
-    private static String ending(TestRun job, boolean leads) {
-        if (job.purpose() == Purpose.RETEST && job.left() > 0) {
+    private static String ending(TestRun test, boolean leads) {
+        if (test.purpose() == Purpose.RETEST && test.left() > 0) {
             return "What the repair concerns was measured again: "
-                    + (job.findings().isEmpty() ? "nothing is wrong with it." : "something is still wrong.");
+                    + (test.findings().isEmpty() ? "nothing is wrong with it." : "something is still wrong.");
         }
-        if (!leads || job.left() == 0) {
+        if (!leads || test.left() == 0) {
             return "All measurements are done.";
         }
-        return job.diagnosis() == Recommendation.Status.CANNOT_BE_TOLD
+        return test.diagnosis() == Recommendation.Status.CANNOT_BE_TOLD
                 ? "Nothing more can be found out with these tools."
                 : "The diagnosis is finished.";
     }
 
-    private static String meter(TestRun job) {
-        TestConditions conditions = job.conditions();
+    private static String meter(TestRun test) {
+        TestConditions conditions = test.conditions();
         String leads = conditions.leadsOhm().isPresent()
                 ? ", leads " + EngineeringFormat.text(conditions.leadsOhm().getAsDouble(), "Ω") + ": "
                         + conditions.policy().words()
                 : ", leads not read yet";
-        return conditions.meter().name() + (job.accessories().isEmpty() ? "" : " with " + job.accessories()) + leads;
+        return conditions.meter().name() + (test.accessories().isEmpty() ? "" : " with " + test.accessories()) + leads;
     }
 
     private static String minutes(double seconds) {
@@ -117,19 +117,19 @@ class RunViews {
 
     private static String left(TestRun.Left left) {
         String touches = left.touches() == 1 ? "1 measurement" : left.touches() + " measurements";
-        long others = left.checks() + left.deeds();
-        String deeds = others == 0 ? "" : ", " + others + (others == 1 ? " other step" : " other steps");
+        long others = left.checks() + left.actions();
+        String actions = others == 0 ? "" : ", " + others + (others == 1 ? " other step" : " other steps");
         String walks = left.walks() == 0 ? "" : ", " + left.walks() + (left.walks() == 1 ? " trip" : " trips");
-        return touches + deeds + walks + " left";
+        return touches + actions + walks + " left";
     }
 
-    private static List<RunView.StageView> stages(TestRun job, Optional<TestStep> shown) {
+    private static List<RunView.StageView> stages(TestRun test, Optional<TestStep> shown) {
         List<RunView.StageView> views = new ArrayList<>();
         Optional<Stage> now = shown.map(TestStep::stage);
-        for (Stage stage : job.approach().order().stages()) {
-            long size = job.size(stage);
+        for (Stage stage : test.approach().order().stages()) {
+            long size = test.size(stage);
             if (size == 0) {
-                if (isAsked(job, stage)) {
+                if (isAsked(test, stage)) {
                     views.add(new RunView.StageView(
                             stage.name(),
                             stage.title(),
@@ -139,7 +139,7 @@ class RunViews {
                 }
                 continue;
             }
-            long left = job.left(stage);
+            long left = test.left(stage);
             boolean isNow = now.equals(Optional.of(stage));
             String state = isNow ? "now" : left == 0 ? "done" : "todo";
             views.add(new RunView.StageView(
@@ -147,74 +147,74 @@ class RunViews {
                     stage.title(),
                     (size - left) + " of " + size,
                     state,
-                    isNow && stage.isTouched() ? FieldDrawing.of(job, stage, shown) : Optional.empty()));
+                    isNow && stage.isTouched() ? FieldDrawing.of(test, stage, shown) : Optional.empty()));
         }
         return views;
     }
 
     /** Whether a stage is asked for that comes only once others have passed. */
-    private static boolean isAsked(TestRun job, Stage stage) {
+    private static boolean isAsked(TestRun test, Stage stage) {
         return switch (stage) {
-            case INSULATION -> job.approach().insulation().isPresent();
-            case WET -> job.approach().moisture() != Moisture.NONE;
-            case WITHSTAND -> job.approach().withstand().isPresent();
+            case INSULATION -> test.approach().insulation().isPresent();
+            case WET -> test.approach().moisture() != Moisture.NONE;
+            case WITHSTAND -> test.approach().withstand().isPresent();
             default -> false;
         };
     }
 
-    private static String complaint(TestRun job) {
-        long told = job.complaint().functions().size();
-        int all = job.plan().functions().size();
+    private static String complaint(TestRun test) {
+        long told = test.complaint().functions().size();
+        int all = test.plan().functions().size();
         return all == 0 ? "" : told == 0 ? "none entered yet" : told + " of " + all + " entered";
     }
 
-    private static RunView.ResultView result(TestRun job, Entry entry) {
-        Optional<Judgement> judgement = job.judgement(entry);
+    private static RunView.ResultView result(TestRun test, Entry entry) {
+        Optional<Judgement> judgement = test.judgement(entry);
         return new RunView.ResultView(
                 entry.id().toString(),
-                job.state(entry.step()).code(),
+                test.state(entry.step()).code(),
                 judgement.map(each -> each.verdict().word()).orElse("skipped"),
                 StepViews.shortly(entry.step()),
-                job.told(entry),
-                judgement.map(Judgement::reason).orElse(job.told(entry)));
+                test.told(entry),
+                judgement.map(Judgement::reason).orElse(test.told(entry)));
     }
 
-    private static StepState state(TestRun job, Entry entry) {
+    private static StepState state(TestRun test, Entry entry) {
         boolean skipped =
-                entry.content() instanceof Entry.Content.Skip || job.state(entry.step()) == StepState.UNTESTED;
-        return job.judgement(entry)
+                entry.content() instanceof Entry.Content.Skip || test.state(entry.step()) == StepState.UNTESTED;
+        return test.judgement(entry)
                 .map(each -> StepState.of(each.verdict()))
-                .orElseGet(() -> skipped ? StepState.SKIPPED : job.state(entry.step()));
+                .orElseGet(() -> skipped ? StepState.SKIPPED : test.state(entry.step()));
     }
 
-    private static List<RunView.EntryView> last(TestRun job) {
-        List<Entry> entries = job.entries();
+    private static List<RunView.EntryView> last(TestRun test) {
+        List<Entry> entries = test.entries();
         List<RunView.EntryView> views = new ArrayList<>();
         for (int i = entries.size() - 1; i >= Math.max(0, entries.size() - LAST_SHOWN); i--) {
             Entry entry = entries.get(i);
-            Optional<Judgement> judgement = job.judgement(entry);
+            Optional<Judgement> judgement = test.judgement(entry);
             views.add(new RunView.EntryView(
                     entry.sequence(),
                     StepViews.shortly(entry.step()),
-                    job.told(entry),
+                    test.told(entry),
                     judgement
                             .filter(each -> each.correctedOhm().isPresent())
                             .map(each ->
                                     EngineeringFormat.text(each.correctedOhm().getAsDouble(), "Ω"))
                             .orElse(""),
-                    state(job, entry).code(),
-                    state(job, entry).word(),
+                    state(test, entry).code(),
+                    state(test, entry).word(),
                     entry.takenBack(),
                     entry.by()));
         }
         return views;
     }
 
-    private static List<RunView.Proposal> proposals(TestRun job) {
-        if (job.open().size() < 2) {
+    private static List<RunView.Proposal> proposals(TestRun test) {
+        if (test.open().size() < 2) {
             return List.of(); // one wire that reads open is what the next steps are for anyway
         }
-        return job.best(2).stream()
+        return test.best(2).stream()
                 .map(best -> new RunView.Proposal(
                         StepForm.of(best.touch()),
                         best.touch().black() + " – " + best.touch().red() + ": "

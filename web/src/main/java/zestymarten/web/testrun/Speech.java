@@ -30,7 +30,7 @@ public class Speech {
      */
     record Spoken(String heard, String say, boolean beeps, boolean silences) {}
 
-    Spoken of(RunView view, TestRun job, Locale locale) {
+    Spoken of(RunView view, TestRun test, Locale locale) {
         String heard = view.last().isEmpty() ? "" : heard(view.last().get(0), locale);
         if (view.result().isPresent()) {
             RunView.ResultView result = view.result().get();
@@ -47,8 +47,8 @@ public class Speech {
         return new Spoken(
                 heard,
                 say(step, plain(view), locale),
-                isAnswer(job, step, new MeterReading.Tone()),
-                isAnswer(job, step, new MeterReading.Silent()));
+                isAnswer(test, step, new MeterReading.Tone()),
+                isAnswer(test, step, new MeterReading.Silent()));
     }
 
     /**
@@ -72,11 +72,11 @@ public class Speech {
         return view.step().orElseThrow().sentence().before();
     }
 
-    private static boolean isAnswer(TestRun job, TestStep step, MeterReading said) {
+    private static boolean isAnswer(TestRun test, TestStep step, MeterReading said) {
         return step.fold(
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE,
                 touch -> !touch.isUnderVoltage()
-                        && isClear(job.judge(touch, said).verdict()),
+                        && isClear(test.judge(touch, said).verdict()),
                 act -> false);
     }
 

@@ -248,7 +248,7 @@ class StartController {
         Purpose purpose = Purpose.of(form.field("purpose")).orElse(Purpose.EVERYTHING);
         long run = runs.start(id, form.field("serial"), conditions, approach.get(), purpose, who.getName());
         boolean symptoms = purpose == Purpose.FIND_FAULT
-                && !runs.find(run).job().plan().functions().isEmpty();
+                && !runs.find(run).test().plan().functions().isEmpty();
         response.setHeader("HX-Redirect", "/runs/" + run + (symptoms ? "/complaint" : ""));
         return "testrun/started";
     }

@@ -31,7 +31,7 @@ record StepForm(String stage, String question, String subject, String black, Str
                         touch.red().name(),
                         touch.state(),
                         written(touch.ties())),
-                act -> new StepForm(act.stage().name(), act.deed().name(), act.subject(), "", "", "", ""));
+                act -> new StepForm(act.stage().name(), act.action().name(), act.subject(), "", "", "", ""));
     }
 
     /** All parts in one text, as a grid sends them. */

@@ -38,43 +38,45 @@ final class StepViews {
 
     private StepViews() {}
 
-    static RunView.StepView view(TestRun job, TestStep step, Optional<Entry> stays, boolean mating) {
+    static RunView.StepView view(TestRun test, TestStep step, Optional<Entry> stays, boolean mating) {
         return step.fold(
-                probes -> probes(job, probes), touch -> touch(job, touch, stays, mating), act -> act(job, act, mating));
+                probes -> probes(test, probes),
+                touch -> touch(test, touch, stays, mating),
+                act -> act(test, act, mating));
     }
 
     /** A step in words alone: what to do, and why. */
     record StepWords(String sentence, String why) {}
 
-    static StepWords words(TestRun job, TestStep step) {
+    static StepWords words(TestRun test, TestStep step) {
         return step.fold(
-                probes -> of(probes(job, probes)),
+                probes -> of(probes(test, probes)),
                 touch -> {
                     RunView.Sentence said = sentence(touch);
-                    List<Conductor> route = job.design().nets().route(touch.black(), touch.red());
-                    return new StepWords(said.plain(), why(job, touch, route));
+                    List<Conductor> route = test.design().nets().route(touch.black(), touch.red());
+                    return new StepWords(said.plain(), why(test, touch, route));
                 },
                 act -> new StepWords(
-                        ManualStepWords.of(job, act).sentence(),
-                        ManualStepWords.of(job, act).why()));
+                        ManualStepWords.of(test, act).sentence(),
+                        ManualStepWords.of(test, act).why()));
     }
 
     private static StepWords of(RunView.StepView view) {
         return new StepWords(view.sentence().plain(), view.why());
     }
 
-    private static RunView.StepView act(TestRun job, TestStep.ManualStep act, boolean mating) {
-        ManualStepWords words = ManualStepWords.of(job, act);
-        boolean choice = act.deed() == ManualAction.COMPLAINT || act.deed() == ManualAction.FUNCTION;
-        boolean byWords = act.deed().isByWords() && !choice;
-        Optional<String> asks = job.isDone(act) ? Optional.empty() : lastReason(job, act);
+    private static RunView.StepView act(TestRun test, TestStep.ManualStep act, boolean mating) {
+        ManualStepWords words = ManualStepWords.of(test, act);
+        boolean choice = act.action() == ManualAction.COMPLAINT || act.action() == ManualAction.FUNCTION;
+        boolean byWords = act.action().isByWords() && !choice;
+        Optional<String> asks = test.isDone(act) ? Optional.empty() : lastReason(test, act);
         return new RunView.StepView(
                 StepForm.of(act),
-                job.nextTouch(act),
+                test.nextTouch(act),
                 new RunView.Sentence(words.sentence(), "", "", "", ""),
                 words.why(),
                 asks,
-                picture(job, act, mating),
+                picture(test, act, mating),
                 Optional.empty(),
                 Optional.empty(),
                 List.of(),
@@ -87,25 +89,25 @@ final class StepViews {
     private static String hint(TestStep.ManualStep act, boolean choice) {
         return choice
                 ? "a key, or the word"
-                : switch (act.deed().answer()) {
+                : switch (act.action().answer()) {
                     case WORDS -> "Enter: done, or a note";
                     case CELSIUS -> "°C, or °F with an F";
                     case VOLTS, OHMS, REPAIR -> READING;
                 };
     }
 
-    private static RunView.StepView probes(TestRun job, TestStep.LeadCheck probes) {
+    private static RunView.StepView probes(TestRun test, TestStep.LeadCheck probes) {
         boolean tone = probes.question() == TestStep.LeadCheck.LeadQuestion.TONE;
         return new RunView.StepView(
                 StepForm.of(probes),
-                job.nextTouch(probes),
+                test.nextTouch(probes),
                 tone
                         ? new RunView.Sentence("Touch the probes together. Does the meter beep?", "", "", "", "")
                         : new RunView.Sentence("Still together: what do the leads read?", "", "", "", ""),
                 tone
                         ? "Press b if it beeps, n if it does not. A meter that does not beep now would show every wire as open."
                         : "Every reading includes the test-lead resistance. In this test "
-                                + job.conditions().policy().words() + ". Flex the leads: the figure must not move.",
+                                + test.conditions().policy().words() + ". Flex the leads: the figure must not move.",
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -118,11 +120,11 @@ final class StepViews {
     }
 
     /** The face of the connector that a deed concerns; of the far end while it is tied and freed. */
-    private static Optional<StepDrawing> picture(TestRun job, TestStep.ManualStep act, boolean mating) {
-        Assembly assembly = job.design().assembly();
-        List<Terminal> far = job.plan().farEnds();
-        boolean tie = act.deed() == ManualAction.TIED;
-        String connector = (tie || act.deed() == ManualAction.FREED) && !far.isEmpty()
+    private static Optional<StepDrawing> picture(TestRun test, TestStep.ManualStep act, boolean mating) {
+        Assembly assembly = test.design().assembly();
+        List<Terminal> far = test.plan().farEnds();
+        boolean tie = act.action() == ManualAction.TIED;
+        String connector = (tie || act.action() == ManualAction.FREED) && !far.isEmpty()
                 ? far.get(0).connector()
                 : act.subject();
         return assembly.connector(connector)
@@ -130,37 +132,37 @@ final class StepViews {
     }
 
     private static RunView.StepView touch(
-            TestRun job, TestStep.Measurement touch, Optional<Entry> stays, boolean mating) {
-        Assembly assembly = job.design().assembly();
-        List<Conductor> route = job.design().nets().route(touch.black(), touch.red());
+            TestRun test, TestStep.Measurement touch, Optional<Entry> stays, boolean mating) {
+        Assembly assembly = test.design().assembly();
+        List<Conductor> route = test.design().nets().route(touch.black(), touch.red());
         OptionalDouble reading =
-                stays.flatMap(job::judgement).map(BandDrawing::place).orElse(OptionalDouble.empty());
+                stays.flatMap(test::judgement).map(BandDrawing::place).orElse(OptionalDouble.empty());
         return new RunView.StepView(
                 StepForm.of(touch),
-                job.nextTouch(touch),
+                test.nextTouch(touch),
                 sentence(touch),
-                why(job, touch, route),
-                asks(job, touch),
+                why(test, touch, route),
+                asks(test, touch),
                 Optional.of(StepDrawing.of(assembly, touch, route, mating)),
-                touch.isUnderVoltage() ? Optional.empty() : Optional.of(band(job, touch, reading)),
-                curve(job, touch),
+                touch.isUnderVoltage() ? Optional.empty() : Optional.of(band(test, touch, reading)),
+                curve(test, touch),
                 Stream.of(pad(assembly, "black", touch.black()), pad(assembly, "red", touch.red()))
                         .toList(),
                 false,
                 touch.isUnderVoltage() ? underVoltageHint(touch) : READING,
                 List.of(),
-                places(job, touch));
+                places(test, touch));
     }
 
     /** Where along the way something may happen, in the order in which it is tried. */
-    private static List<String> places(TestRun job, TestStep.Measurement touch) {
-        List<String> zones = job.design().assembly().conductors().stream()
+    private static List<String> places(TestRun test, TestStep.Measurement touch) {
+        List<String> zones = test.design().assembly().conductors().stream()
                 .filter(each -> touch.stage() == Stage.WET || touch.isOn(each.from()) || touch.isOn(each.to()))
                 .flatMap(each -> each.zone().stream())
                 .distinct()
                 .map(each -> "the " + each + " stretch")
                 .toList();
-        boolean mist = touch.stage() == Stage.WET && job.approach().moisture() == Moisture.MIST;
+        boolean mist = touch.stage() == Stage.WET && test.approach().moisture() == Moisture.MIST;
         return touch.stage() == Stage.BEND
                 ? Stream.of(
                                 Stream.of("the " + touch.black().connector() + " end"),
@@ -176,8 +178,8 @@ final class StepViews {
     }
 
     /** Ohms over the time under voltage, on a scale of its logarithm; from two readings on. */
-    private static Optional<TrendDrawing> curve(TestRun job, TestStep.Measurement touch) {
-        List<Absorption.AbsorptionPoint> points = job.absorption(touch).points();
+    private static Optional<TrendDrawing> curve(TestRun test, TestStep.Measurement touch) {
+        List<Absorption.AbsorptionPoint> points = test.absorption(touch).points();
         return points.size() < 2
                 ? Optional.empty()
                 : Optional.of(TrendDrawing.of(
@@ -213,24 +215,24 @@ final class StepViews {
     }
 
     /** The band of a touch with the like readings of its stage, and a reading on it. */
-    static BandDrawing band(TestRun job, TestStep.Measurement touch, OptionalDouble reading) {
-        List<Entry> entries = job.entries();
+    static BandDrawing band(TestRun test, TestStep.Measurement touch, OptionalDouble reading) {
+        List<Entry> entries = test.entries();
         List<Double> like = entries.subList(Math.max(0, entries.size() - RECENT), entries.size()).stream()
                 .filter(entry -> entry.stands()
                         && entry.step().stage() == touch.stage()
                         && !entry.step().equals(touch))
-                .flatMap(entry -> job.judgement(entry).stream())
+                .flatMap(entry -> test.judgement(entry).stream())
                 .filter(judgement -> judgement.correctedOhm().isPresent())
                 .map(judgement -> judgement.correctedOhm().getAsDouble())
                 .toList();
         return BandDrawing.of(
-                job.expectation(touch),
-                job.conditions().joinedBelowOhm(),
+                test.expectation(touch),
+                test.conditions().joinedBelowOhm(),
                 like.subList(Math.max(0, like.size() - 60), like.size()),
                 reading);
     }
 
-    private static String why(TestRun job, TestStep.Measurement touch, List<Conductor> route) {
+    private static String why(TestRun test, TestStep.Measurement touch, List<Conductor> route) {
         String ties = touch.ties().stream()
                 .map(tie -> "Linked: "
                         + tie.stream()
@@ -238,17 +240,17 @@ final class StepViews {
                                 .collect(Collectors.joining(" "))
                         + ". ")
                 .collect(Collectors.joining());
-        String range = job.range(touch).isPresent()
-                ? "Range " + EngineeringFormat.text(job.range(touch).getAsDouble(), "Ω") + ". "
+        String range = test.range(touch).isPresent()
+                ? "Range " + EngineeringFormat.text(test.range(touch).getAsDouble(), "Ω") + ". "
                 : "";
-        return range + ties + reason(job, touch, route);
+        return range + ties + reason(test, touch, route);
     }
 
-    private static String reason(TestRun job, TestStep.Measurement touch, List<Conductor> route) {
+    private static String reason(TestRun test, TestStep.Measurement touch, List<Conductor> route) {
         if (touch.isUnderVoltage()) {
-            return underVoltage(job, touch);
+            return underVoltage(test, touch);
         }
-        Expectation expectation = job.expectation(touch);
+        Expectation expectation = test.expectation(touch);
         if (expectation instanceof Expectation.Joined joined) {
             String expects = joined.limit()
                     .nominal()
@@ -259,43 +261,43 @@ final class StepViews {
                     : String.join(", ", route.stream().map(StepViews::described).toList());
             return named + "." + expects + " "
                     + joined.limit().derivation()
-                    + job.conditions()
+                    + test.conditions()
                             .leadsCaution(joined.limit().high())
                             .map(caution -> " " + caution)
                             .orElse("");
         }
         if (touch.stage() == Stage.FRAME) {
-            return described(job, touch.black())
+            return described(test, touch.black())
                     + " must be clear of the frame. Use bare metal: paint passes everything.";
         }
-        boolean stub = job.open().stream()
+        boolean stub = test.open().stream()
                 .anyMatch(open -> List.of(touch.black(), touch.red()).stream()
                         .anyMatch(end -> open.black().equals(end) || open.red().equals(end)));
-        return described(job, touch.black()) + " and " + described(job, touch.red()) + " must be apart."
+        return described(test, touch.black()) + " and " + described(test, touch.red()) + " must be apart."
                 + (touch.isTied() ? " Continuity anywhere shows here; the pairs follow only then." : "")
                 + (stub ? " One of them is a loose end of a wire that read open: did it go elsewhere?" : "");
     }
 
-    private static String underVoltage(TestRun job, TestStep.Measurement touch) {
+    private static String underVoltage(TestRun test, TestStep.Measurement touch) {
         if (touch.stage() == Stage.WITHSTAND) {
-            WithstandRule rule = job.approach().withstand().orElseThrow();
-            return described(job, touch.black()) + " against everything else and the frame at "
+            WithstandRule rule = test.approach().withstand().orElseThrow();
+            return described(test, touch.black()) + " against everything else and the frame at "
                     + EngineeringFormat.text(rule.volts(), "V") + (rule.alternates() ? " AC" : " DC")
                     + ". Bring it up over 5 s, hold "
                     + EngineeringFormat.text(rule.seconds(), "s")
                     + ", type the current at the end, bring it down. At most "
                     + EngineeringFormat.text(rule.mostA(), "A") + " of leakage: the figure given for this test."
-                    + WithstandJudge.charging(rule, job.design().lengthM(touch.black())).stream()
+                    + WithstandJudge.charging(rule, test.design().lengthM(touch.black())).stream()
                             .mapToObj(each ->
                                     " Its length alone takes " + EngineeringFormat.text(each, "A") + " to charge.")
                             .collect(Collectors.joining())
                     + " Nobody touches anything.";
         }
         String what = touch.stage() == Stage.INSULATION
-                ? described(job, touch.black()) + " against everything else and the frame at "
+                ? described(test, touch.black()) + " against everything else and the frame at "
                 : touch.isTied()
                         ? "All wires against the frame at "
-                        : described(job, touch.black()) + " against the water at ";
+                        : described(test, touch.black()) + " against the water at ";
         String how = touch.stage() == Stage.INSULATION
                 ? " DC. Hold until it is steady, a long cable a minute or more. The clips were proved just before; touch nothing. "
                 : touch.isTied()
@@ -303,17 +305,17 @@ final class StepViews {
                         : " DC. Nobody touches the water. ";
         return what
                 + EngineeringFormat.text(
-                        job.approach().insulation().orElseThrow().testV(), "V") + how
-                + job.least(touch).derivation() + " "
-                + String.join(" ", job.absorption(touch).said(job.conditions().ambientC()));
+                        test.approach().insulation().orElseThrow().testV(), "V") + how
+                + test.least(touch).derivation() + " "
+                + String.join(" ", test.absorption(touch).said(test.conditions().ambientC()));
     }
 
     private static String parts(Expectation.Joined joined) {
         return joined.isBridged() ? "Through " + String.join(", ", joined.parts()) : "Through the link";
     }
 
-    private static String described(TestRun job, Terminal terminal) {
-        return job.design().assembly().conductors().stream()
+    private static String described(TestRun test, Terminal terminal) {
+        return test.design().assembly().conductors().stream()
                 .filter(each -> each.from().equals(terminal) || each.to().equals(terminal))
                 .findFirst()
                 .map(StepViews::described)
@@ -332,22 +334,22 @@ final class StepViews {
         return text.toString();
     }
 
-    private static Optional<String> asks(TestRun job, TestStep.Measurement touch) {
-        if (job.asksForCleanMetal(touch)) {
+    private static Optional<String> asks(TestRun test, TestStep.Measurement touch) {
+        if (test.asksForCleanMetal(touch)) {
             return Optional.of(
                     "It read open. Scrape to clean metal and measure once more; both readings are recorded.");
         }
-        if (job.state(touch) == StepState.UNTESTED) {
-            return job.settledBy(touch)
+        if (test.state(touch) == StepState.UNTESTED) {
+            return test.settledBy(touch)
                     .map(next -> "What read otherwise than expected is settled first: this "
                             + RecommendationWords.why(next) + ".");
         }
-        if (job.state(touch) != StepState.DOUBTFUL || job.isDone(touch)) {
+        if (test.state(touch) != StepState.DOUBTFUL || test.isDone(touch)) {
             return Optional.empty();
         }
-        boolean doubted = job.standing(touch).stream()
+        boolean doubted = test.standing(touch).stream()
                 .reduce((first, last) -> last)
-                .flatMap(job::judgement)
+                .flatMap(test::judgement)
                 .filter(each -> each.verdict() == Judgement.Verdict.DOUBTFUL)
                 .isPresent();
         if (touch.isUnderVoltage() && !doubted) {
@@ -356,21 +358,21 @@ final class StepViews {
                             ? "The time is not over: hold on, and read it at the end."
                             : "Still charging: hold on, and read it after a minute, such as 320M@60.");
         }
-        boolean tone = job.standing(touch).stream()
+        boolean tone = test.standing(touch).stream()
                 .reduce((first, last) -> last)
                 .filter(last -> last.content() instanceof Entry.Content.Reading reading
                         && reading.meaning() instanceof MeterReading.Tone)
                 .isPresent();
         return tone
                 ? Optional.of("That did not settle it: this wire needs a figure. Enter the resistance.")
-                : lastReason(job, touch);
+                : lastReason(test, touch);
     }
 
     /** Why the last reading of a step does not settle it. */
-    private static Optional<String> lastReason(TestRun job, TestStep step) {
-        return job.standing(step).stream()
+    private static Optional<String> lastReason(TestRun test, TestStep step) {
+        return test.standing(step).stream()
                 .reduce((first, last) -> last)
-                .flatMap(job::judgement)
+                .flatMap(test::judgement)
                 .map(Judgement::reason);
     }
 

@@ -41,13 +41,13 @@ class Taking {
 
     /** Where the meter of a run answers; empty where its readings are typed. */
     Optional<String> address(RunSnapshot run) {
-        return meters.address(run.job().conditions().meter().name());
+        return meters.address(run.test().conditions().meter().name());
     }
 
     /** Whether any of its readings can be taken from an instrument. */
     boolean takes(RunSnapshot run) {
         return address(run).isPresent()
-                || (run.job().approach().insulation().isPresent()
+                || (run.test().approach().insulation().isPresent()
                         && meters.testerAddress().isPresent());
     }
 
@@ -77,8 +77,8 @@ class Taking {
     }
 
     private String touch(RunSnapshot run, TestStep.Measurement touch, String address) {
-        TestRun job = run.job();
-        String range = job.range(touch).isPresent() ? " " + job.range(touch).getAsDouble() : "";
+        TestRun test = run.test();
+        String range = test.range(touch).isPresent() ? " " + test.range(touch).getAsDouble() : "";
         return shown(instruments.ask(address, hands(run, touch), "MEAS:RES?" + range));
     }
 
@@ -91,7 +91,7 @@ class Taking {
                 .orElseThrow(() -> new Refused(
                         "", "No insulation tester has an address. Type what it shows, or give it one under Meters."));
         boolean high = touch.stage() == Stage.WITHSTAND;
-        TestOptions approach = run.job().approach();
+        TestOptions approach = run.test().approach();
         Optional<WithstandRule> withstand = approach.withstand().filter(each -> high);
         double volts = withstand
                 .map(WithstandRule::volts)

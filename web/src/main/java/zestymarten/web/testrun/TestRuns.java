@@ -200,11 +200,11 @@ public class TestRuns {
             Purpose purpose,
             String by) {
         long id = start(assemblyId, serial, conditions, approach, by);
-        TestRun job = find(id).job();
-        if (job.purpose() != purpose) {
+        TestRun test = find(id).test();
+        if (test.purpose() != purpose) {
             TestStep step = new TestStep.ManualStep(ManualAction.PURPOSE, "");
             String said = purpose == Purpose.RETEST ? retest(find(id)) : purpose.code();
-            enter(id, new Sent(UUID.randomUUID(), step, job.nextTouch(step), said, OptionalInt.empty()), by);
+            enter(id, new Sent(UUID.randomUUID(), step, test.nextTouch(step), said, OptionalInt.empty()), by);
         }
         return id;
     }
@@ -212,7 +212,7 @@ public class TestRuns {
     /** A retest of what the last test of the unit has found. */
     private String retest(RunSnapshot run) {
         String found = lastOf(run.unitId(), 1).stream()
-                .flatMap(last -> last.job().findings().stream())
+                .flatMap(last -> last.test().findings().stream())
                 .map(RunFinding::finding)
                 .flatMap(finding -> finding.named().stream())
                 .distinct()
@@ -270,10 +270,10 @@ public class TestRuns {
         if (row == null) {
             throw new NotFound("There is no test number " + id + ".");
         }
-        return derived.get(id, mapper.pulse(id)).map(job -> run(row, job)).orElseGet(() -> {
+        return derived.get(id, mapper.pulse(id)).map(test -> run(row, test)).orElseGet(() -> {
             RunSnapshot run =
                     run(row, mapper.entries(id).stream().map(EntryRows::entry).toList());
-            derived.put(id, run.pulse(), run.job());
+            derived.put(id, run.pulse(), run.test());
             return run;
         });
     }
@@ -305,7 +305,7 @@ public class TestRuns {
         return run(row, TestRun.of(design, row.approach().approach(), row.conditions(), entries));
     }
 
-    private RunSnapshot run(RunRow row, TestRun job) {
+    private RunSnapshot run(RunRow row, TestRun test) {
         Revision revision = assemblies.revision(row.revisionId());
         Optional<RunSnapshot.RunEnd> end = row.outcome() == null
                 ? Optional.empty()
@@ -318,15 +318,15 @@ public class TestRuns {
                 row.unitId(),
                 row.serial(),
                 revision,
-                job,
+                test,
                 row.startedBy(),
                 row.startedAt(),
-                pulse(job, end),
+                pulse(test, end),
                 end);
     }
 
-    private static String pulse(TestRun job, Optional<RunSnapshot.RunEnd> end) {
-        return job.entries().size() + "." + job.takenBack() + "." + (end.isPresent() ? 1 : 0);
+    private static String pulse(TestRun test, Optional<RunSnapshot.RunEnd> end) {
+        return test.entries().size() + "." + test.takenBack() + "." + (end.isPresent() ? 1 : 0);
     }
 
     /** Whether anything has changed since a run had that pulse. Costs one small query. */
@@ -359,7 +359,7 @@ public class TestRuns {
                 mustBeAccepted((TestStep.ManualStep) sent.step(), sent.typed().strip());
                 return keep(run, sent, new Entry.Content.Done(words(sent.typed(), LONGEST_WORDS)), by);
             }
-            MeterReading understood = run.job().understand(sent.step(), sent.typed());
+            MeterReading understood = run.test().understand(sent.step(), sent.typed());
             if (understood instanceof MeterReading.Refused refused) {
                 throw new Refused("", refused.message());
             }
@@ -370,14 +370,14 @@ public class TestRuns {
                 }
                 understood = ambiguous.candidates().get(choice);
             }
-            Judgement judged = run.job().judge(sent.step(), understood);
+            Judgement judged = run.test().judge(sent.step(), understood);
             String where = judged.verdict() == Judgement.Verdict.FAIL ? sent.where() : "";
             return keep(run, sent, new Entry.Content.Reading(sent.typed().strip(), understood, where), by);
         });
     }
 
     private static boolean takesWords(TestStep step) {
-        return step.fold(probes -> false, touch -> false, act -> act.deed().isByWords());
+        return step.fold(probes -> false, touch -> false, act -> act.action().isByWords());
     }
 
     private static void mustBeAccepted(TestStep.ManualStep act, String words) {
@@ -410,8 +410,8 @@ public class TestRuns {
             }
         }
         if (repair.way() == Entry.Way.SPLICE && !remains.isEmpty()) {
-            TestRun job = find(runId).job();
-            if (remains.stream().anyMatch(each -> job.state(each.step()) == StepState.FAULT)) {
+            TestRun test = find(runId).test();
+            if (remains.stream().anyMatch(each -> test.state(each.step()) == StepState.FAULT)) {
                 return false;
             }
         }
@@ -426,7 +426,7 @@ public class TestRuns {
         words(repair.prevention(), LONGEST_WORDS);
         words(repair.colour(), LONGEST_COLOUR);
         return once(runId, sent, run -> {
-            run.job().objection((TestStep.ManualStep) sent.step(), repair).ifPresent(objection -> {
+            run.test().objection((TestStep.ManualStep) sent.step(), repair).ifPresent(objection -> {
                 throw new Refused("", objection);
             });
             return keep(run, sent, repair, by);
@@ -481,7 +481,7 @@ public class TestRuns {
     }
 
     private Optional<Entry> already(RunSnapshot run, UUID id) {
-        Optional<Entry> here = run.job().entry(id);
+        Optional<Entry> here = run.test().entry(id);
         if (here.isEmpty() && mapper.runOfEntry(id) != null) {
             throw new Conflict("That reading belongs to another test. Reload the page and enter it again.");
         }
@@ -492,17 +492,17 @@ public class TestRuns {
         if (!run.isUnderWay()) {
             throw new Conflict("This test was ended meanwhile. Nothing more can be entered in it.");
         }
-        if (!run.job().isPlanned(step)) {
+        if (!run.test().isPlanned(step)) {
             throw new Conflict(
                     "This step is not part of the test any more; an earlier reading has changed. The page shows what"
                             + " is due now.");
         }
-        if (!run.job().isAllowed(step)) {
+        if (!run.test().isAllowed(step)) {
             throw new Conflict(
                     "It is not proved dead yet: no probe goes on it before that. The page shows what is due.");
         }
-        if (run.job().nextTouch(step) != touch) {
-            List<Entry> standing = run.job().standing(step);
+        if (run.test().nextTouch(step) != touch) {
+            List<Entry> standing = run.test().standing(step);
             String who = standing.isEmpty()
                     ? "someone"
                     : standing.get(standing.size() - 1).by();
@@ -514,7 +514,7 @@ public class TestRuns {
     private EntryAnswer keep(RunSnapshot run, Sent sent, Entry.Content content, String by) {
         Entry entry = new Entry(
                 sent.id(),
-                run.job().entries().size() + 1,
+                run.test().entries().size() + 1,
                 sent.step(),
                 sent.touch(),
                 content,
@@ -522,17 +522,17 @@ public class TestRuns {
                 by,
                 clock.instant().truncatedTo(ChronoUnit.MILLIS));
         mapper.insertEntry(run.id(), run.revision().id(), EntryRows.row(entry));
-        TestRun job = run.job().plus(entry);
-        derived.put(run.id(), pulse(job, run.ended()), job);
+        TestRun test = run.test().plus(entry);
+        derived.put(run.id(), pulse(test, run.ended()), test);
         RunSnapshot after = new RunSnapshot(
                 run.id(),
                 run.unitId(),
                 run.serial(),
                 run.revision(),
-                job,
+                test,
                 run.startedBy(),
                 run.startedAt(),
-                pulse(job, run.ended()),
+                pulse(test, run.ended()),
                 run.ended());
         return new EntryAnswer.EntryKept(after, entry);
     }
@@ -541,11 +541,11 @@ public class TestRuns {
     @Transactional
     public RunSnapshot takeBack(long runId, UUID entryId, String by) {
         RunSnapshot run = hold(runId);
-        Entry last = run.job().last().orElseThrow(() -> new Conflict("There is nothing to take back in this test."));
+        Entry last = run.test().last().orElseThrow(() -> new Conflict("There is nothing to take back in this test."));
         if (!run.isUnderWay()) {
             throw new Conflict("This test was ended. Its readings stay as they are.");
         }
-        boolean done = run.job().entry(entryId).filter(Entry::takenBack).isPresent();
+        boolean done = run.test().entry(entryId).filter(Entry::takenBack).isPresent();
         if (done) {
             return run;
         }
@@ -563,18 +563,19 @@ public class TestRuns {
         if (!run.isUnderWay()) {
             return run;
         }
-        if (!run.job().ledger().isEmpty()) {
+        if (!run.test().ledger().isEmpty()) {
             throw new Refused(
                     "",
-                    "Not everything is restored: " + String.join(", ", run.job().ledger())
+                    "Not everything is restored: "
+                            + String.join(", ", run.test().ledger())
                             + ". The test can end when everything is restored.");
         }
-        List<RunFinding> findings = run.job().findings();
-        RunOutcome outcome = run.job().outcome();
+        List<RunFinding> findings = run.test().findings();
+        RunOutcome outcome = run.test().outcome();
         String summary = String.join(
                 " ",
                 findings.stream().map(RunFinding::finding).map(Finding::text).toList());
-        run.job()
+        run.test()
                 .asBuilt()
                 .ifPresent(built -> assemblies.reviseUnit(run.revision().assemblyId(), run.unitId(), built, by));
         boolean signed = assemblies.needsSignOff(run.revision().assemblyId());

@@ -190,7 +190,7 @@ class AssemblyPagesTest {
         browser.see("#preview", "J2.1");
         Files.writeString(file, "no workbook");
         browser.open("/assemblies/new").find("input[type=file]").sendKeys(file.toString());
-        browser.see("#preview", "cannot be read as a workbook");
+        browser.see("#preview", "no spreadsheet that can be read");
         Files.delete(file);
         browser.complaints(); // the refusal of the server is one
     }

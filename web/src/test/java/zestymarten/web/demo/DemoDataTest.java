@@ -25,8 +25,8 @@ class DemoDataTest {
 
     private String told(long id) {
         RunSnapshot run = runs.find(id);
-        RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(run.job()::outcome);
-        List<String> findings = run.job().findings().stream()
+        RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(run.test()::outcome);
+        List<String> findings = run.test().findings().stream()
                 .map(found -> found.finding().text())
                 .toList();
         return run.serial() + " " + outcome.word() + " " + String.join(" ", findings);
@@ -60,9 +60,9 @@ class DemoDataTest {
     void lieInThePastAndInOrder() {
         RunSnapshot last = runs.find(11);
         assertThat(last.startedAt()).isBefore(java.time.Instant.now().minusSeconds(3600));
-        assertThat(last.job().entries()).isSortedAccordingTo(java.util.Comparator.comparing(entry -> entry.at()));
+        assertThat(last.test().entries()).isSortedAccordingTo(java.util.Comparator.comparing(entry -> entry.at()));
         assertThat(last.ended().orElseThrow().at())
-                .isAfter(last.job().entries().get(3).at());
+                .isAfter(last.test().entries().get(3).at());
     }
 
     @Test

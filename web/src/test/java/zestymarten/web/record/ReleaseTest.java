@@ -25,6 +25,7 @@ import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.platform.Qr;
+import zestymarten.web.platform.Workbook;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 import zestymarten.web.unit.Units;
@@ -52,14 +53,14 @@ class ReleaseTest {
     private RunSnapshot ended(String serial, String ohms) {
         TestRuns runs = site.bean(TestRuns.class);
         RunSnapshot run = runs.find(site.run(wiring, serial));
-        while (run.job().current().isPresent()) {
-            TestStep step = run.job().current().get();
+        while (run.test().current().isPresent()) {
+            TestStep step = run.test().current().get();
             String shown = step.fold(
                     probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.3",
                     touch -> touch.red().isFrame() ? "n" : ohms,
                     act -> "");
             TestRuns.Sent sent =
-                    new TestRuns.Sent(UUID.randomUUID(), step, run.job().nextTouch(step), shown, OptionalInt.of(0));
+                    new TestRuns.Sent(UUID.randomUUID(), step, run.test().nextTouch(step), shown, OptionalInt.of(0));
             run = ((TestRuns.EntryAnswer.EntryKept) runs.enter(run.id(), sent, "bench")).run();
         }
         return runs.end(run.id(), "bench");
@@ -174,7 +175,8 @@ class ReleaseTest {
     void theSpreadsheetHasTheFiguresOfTheCertificate() throws Exception {
         RunSnapshot run = ended("R-8", "0.58");
         RecordView view = site.bean(SealedRecords.class).view(run);
-        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(ReadingsXlsx.write(view)))) {
+        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(
+                Workbook.write("Readings", ReadingsTable.COLUMNS, ReadingsTable.rows(view).stream())))) {
             assertThat(book.getSheetAt(0).getPhysicalNumberOfRows())
                     .isEqualTo(view.result().readings().size() + 1);
             int value = ReadingsTable.COLUMNS.indexOf("value");
@@ -182,8 +184,8 @@ class ReleaseTest {
                     .isEqualTo(0.58);
         }
         browser.open("/runs/" + run.id() + "/record");
-        String json = (String)
-                browser.run("return fetch('/runs/" + run.id() + "/testrun.json').then((answer) => answer.text())");
+        String json =
+                (String) browser.run("return fetch('/runs/" + run.id() + "/run.json').then((answer) => answer.text())");
         assertThat(json).contains("\"format\":\"zesty-marten/run\"", "\"unit\":\"R-8\"", "\"as_typed\":\"0.58\"");
     }
 

@@ -49,21 +49,21 @@ class ScanPagesTest {
         assertThat(browser.complaints()).isEmpty();
     }
 
-    private TestRun job() {
-        return site.bean(TestRuns.class).find(run).job();
+    private TestRun test() {
+        return site.bean(TestRuns.class).find(run).test();
     }
 
     @Test
     void everyPointIsZeroedThenTheUnitScannedAndTheRunIsDone() {
         browser.open("/runs/" + run).click("a[href$='/scan']").waitForPath("/runs/\\d+/scan");
-        browser.see("main", "Every wire is rung out, every pair of nets tested apart, nothing twice.");
+        browser.see("main", "Every wire is measured end to end, every pair of nets against each other, nothing twice.");
         assertThat(browser.text(".head")).contains("5 measurements, 10 relays switched");
         assertThat(browser.texts(".stave .pin")).containsExactly("J1.1", "J1.2", "J2.1", "J2.2", "FRAME");
         browser.click("button[formaction$='/zeros']").see("main", "5 points zeroed: 0.2");
         browser.click("main form .do").see("main", "Nothing is left to do in the test.");
         assertThat(browser.text(".reads")).contains("J1.1 – J2.1", "more than 20 MΩ", "good");
-        assertThat(job().outcome()).isEqualTo(RunOutcome.PASS);
-        assertThat(job().accessories()).isEqualTo("scanner, every point zeroed");
+        assertThat(test().outcome()).isEqualTo(RunOutcome.PASS);
+        assertThat(test().accessories()).isEqualTo("scanner, every point zeroed");
         browser.click("main .row-fields .do").see(".sentence", "All measurements are done.");
     }
 
@@ -86,10 +86,11 @@ class ScanPagesTest {
                 .see(
                         ".problems",
                         "line 3 Maximum 312 Ω is set; a good unit may have 0.312 Ω. A factor of 1000 would fit");
-        assertThat(browser.text("main")).contains("Never tested apart: W1 and W2", "Never rung out: W2.");
+        assertThat(browser.text("main"))
+                .contains("Never measured against each other: W1 and W2", "Never measured end to end: W2.");
         browser.click("button[formaction$='/zeros']").see("main", "5 points zeroed");
         browser.click("main form .do").see(".reads", "not part of the test");
-        assertThat(job().left(Stage.ENDS)).isEqualTo(1);
+        assertThat(test().left(Stage.ENDS)).isEqualTo(1);
     }
 
     @Test
@@ -118,11 +119,11 @@ class ScanPagesTest {
         long faulty = runs.start(cable, "PC-04", TestRuns.USUAL, approach, "bench");
         ScanNulls zeros = site.bean(Scans.class).zeros(faulty, StandIns.SCANNER);
         Scans.Scan scan = site.bean(Scans.class).scan(faulty, Optional.empty(), zeros, StandIns.SCANNER, 60, "bench");
-        assertThat(runs.find(faulty).job().findings())
+        assertThat(runs.find(faulty).test().findings())
                 .singleElement()
                 .satisfies(each -> assertThat(each.finding().text())
                         .isEqualTo("W4 and W7 are crossed: W4 goes to J2.7 and W7 goes to J2.4."));
-        assertThat(runs.find(faulty).job().left(Stage.INSULATION)).isZero();
+        assertThat(runs.find(faulty).test().left(Stage.INSULATION)).isZero();
         assertThat(scan.reads()).noneMatch(each -> each.shown().contains("@"));
         runs.end(faulty, "bench");
     }
@@ -138,6 +139,6 @@ class ScanPagesTest {
         Scans.Scan first = scans.scan(good, Optional.empty(), zeros, StandIns.SCANNER, 60, "bench");
         assertThat(first.stopped()).isEmpty();
         assertThat(first.reads().stream().map(Scans.ScanReading::shown)).contains(">2000000000@60");
-        assertThat(runs.find(good).job().findings()).isEmpty();
+        assertThat(runs.find(good).test().findings()).isEmpty();
     }
 }

@@ -58,10 +58,10 @@ class OfflinePagesTest {
     }
 
     private List<String> typed(long run) {
-        return site.bean(TestRuns.class).find(run).job().entries().stream()
+        return site.bean(TestRuns.class).find(run).test().entries().stream()
                 .filter(each -> !each.takenBack())
                 .map(each -> StepViews.shortly(each.step()) + " "
-                        + site.bean(TestRuns.class).find(run).job().told(each))
+                        + site.bean(TestRuns.class).find(run).test().told(each))
                 .toList();
     }
 
@@ -104,7 +104,7 @@ class OfflinePagesTest {
         ladder.line().cut();
         browser.keys("0.4", Keys.ENTER).see("#offline", "Waiting to be sent: 1.");
         TestRuns runs = site.bean(TestRuns.class);
-        TestStep step = runs.find(run).job().current().orElseThrow();
+        TestStep step = runs.find(run).test().current().orElseThrow();
         runs.enter(
                 run,
                 new TestRuns.Sent(java.util.UUID.randomUUID(), step, 1, "0.31", java.util.OptionalInt.empty()),
@@ -124,7 +124,7 @@ class OfflinePagesTest {
                 site.fresh("Same"),
                 "wire,from,to,length_m,area_mm2,max_ohm\nW1,J1.1,J2.1,4,0.75,\nW2,J1.2,J2.2,,,0.5\nW3,J1.3,J2.3,80,0.5,\n");
         long run = site.run(wiring, "S-1");
-        TestRun job = site.bean(TestRuns.class).find(run).job();
+        TestRun test = site.bean(TestRuns.class).find(run).test();
         SplittableRandom random = new SplittableRandom(41);
         List<String> texts = new java.util.ArrayList<>(
                 List.of("b", "n", "OL", "0", "0R68", "15k8", "2.7M", "R33", ",5", "1.", "4m7"));
@@ -149,7 +149,7 @@ class OfflinePagesTest {
                 """, "/runs/" + run + "/ahead", texts));
         assertThat(told).hasSizeGreaterThan(1000);
         for (Map<String, Object> each : told) {
-            TestStep step = job.steps()
+            TestStep step = test.steps()
                     .filter(one -> one instanceof TestStep.Measurement touch
                             ? touch.black().name().equals(each.get("black"))
                                     && touch.red().name().equals(each.get("red"))
@@ -161,7 +161,7 @@ class OfflinePagesTest {
             MeterReading understood = new ReadingParser(false).understand(String.valueOf(each.get("text")));
             assertThat(each.get("word"))
                     .as(each.toString())
-                    .isEqualTo(job.judge(step, understood).verdict().word());
+                    .isEqualTo(test.judge(step, understood).verdict().word());
         }
     }
 }

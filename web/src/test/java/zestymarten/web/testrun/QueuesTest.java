@@ -50,7 +50,7 @@ class QueuesTest {
         for (int i = 0; i < RUNS; i++) {
             long run = site.run(wiring, "Q-" + i);
             List<TestStep> steps = runs.find(run)
-                    .job()
+                    .test()
                     .steps()
                     .filter(each -> each instanceof TestStep.Measurement)
                     .toList();
@@ -98,7 +98,7 @@ class QueuesTest {
             TestStep step = some.remove(random.nextInt(some.size()));
             boolean ends = step.stage() == Stage.ENDS; // nothing that would bring other steps
             String typed = (ends ? List.of("0.3", "0.41", "0.9") : List.of("OL", ">20M", "n")).get(random.nextInt(3));
-            int touch = runs.find(run).job().nextTouch(step);
+            int touch = runs.find(run).test().nextTouch(step);
             queue.add(new TestRuns.Sent(UUID.randomUUID(), step, touch, typed, OptionalInt.empty()));
         }
         return queue;
@@ -114,7 +114,7 @@ class QueuesTest {
 
     private static void everythingIsWhereTheModelHasIt(
             TestRuns runs, long run, Map<Place, UUID> saved, Map<UUID, TestRuns.Sent> sent) {
-        List<Entry> entries = runs.find(run).job().entries();
+        List<Entry> entries = runs.find(run).test().entries();
         Set<UUID> ids = new HashSet<>();
         for (Entry entry : entries) {
             assertThat(ids.add(entry.id())).as("twice").isTrue();

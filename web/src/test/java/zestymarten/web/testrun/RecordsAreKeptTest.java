@@ -43,9 +43,9 @@ class RecordsAreKeptTest {
     }
 
     private TestRuns.Sent sent(String typed) {
-        TestStep step = runs.find(run).job().current().orElseThrow();
+        TestStep step = runs.find(run).test().current().orElseThrow();
         return new TestRuns.Sent(
-                UUID.randomUUID(), step, runs.find(run).job().nextTouch(step), typed, OptionalInt.empty());
+                UUID.randomUUID(), step, runs.find(run).test().nextTouch(step), typed, OptionalInt.empty());
     }
 
     private Entry enter(String typed) {
@@ -86,7 +86,7 @@ class RecordsAreKeptTest {
                             () -> statement.execute("update entry set as_typed = 'n' where id = '" + kept.id() + "'"))
                     .hasMessageContaining("Table entry is a record");
         }
-        assertThat(runs.find(run).job().entries()).containsExactly(kept);
+        assertThat(runs.find(run).test().entries()).containsExactly(kept);
     }
 
     @Test
@@ -130,7 +130,7 @@ class RecordsAreKeptTest {
                 }
             }
             assertThat(kept).isEqualTo(1);
-            assertThat(runs.find(run).job().entries()).hasSize(3);
+            assertThat(runs.find(run).test().entries()).hasSize(3);
         } finally {
             two.shutdown();
         }
@@ -143,7 +143,7 @@ class RecordsAreKeptTest {
         assertThatThrownBy(() -> runs.takeBack(run, tone.id(), "bench"))
                 .hasMessage("Another reading was entered meanwhile. The page shows it; take that one back first.");
         runs.takeBack(run, leads.id(), "bench");
-        assertThat(runs.takeBack(run, leads.id(), "bench").job().entries())
+        assertThat(runs.takeBack(run, leads.id(), "bench").test().entries())
                 .as("twice is once")
                 .extracting(Entry::takenBack)
                 .containsExactly(false, true);
@@ -171,6 +171,6 @@ class RecordsAreKeptTest {
         enter("b");
         enter("0.0");
         Entry kept = enter(typed);
-        assertThat(runs.find(run).job().entries()).last().isEqualTo(kept);
+        assertThat(runs.find(run).test().entries()).last().isEqualTo(kept);
     }
 }

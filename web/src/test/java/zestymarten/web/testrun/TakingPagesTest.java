@@ -189,15 +189,15 @@ class TakingPagesTest {
                 .filter(each -> each.serial().equals(serial))
                 .forEach(each -> runs.end(each.id(), "bench"));
         long run = runs.start(assembly, serial, conditions, TestOptions.QUICK, "bench");
-        for (int i = 0; i < 400 && runs.find(run).job().current().isPresent(); i++) {
-            TestStep step = runs.find(run).job().current().orElseThrow();
+        for (int i = 0; i < 400 && runs.find(run).test().current().isPresent(); i++) {
+            TestStep step = runs.find(run).test().current().orElseThrow();
             String shown = step instanceof TestStep.ManualStep ? "" : taking.taken(run, step);
-            int touch = runs.find(run).job().nextTouch(step);
+            int touch = runs.find(run).test().nextTouch(step);
             runs.enter(run, new TestRuns.Sent(UUID.randomUUID(), step, touch, shown, OptionalInt.of(0)), "bench");
         }
-        List<RunFinding> found = runs.find(run).job().findings();
+        List<RunFinding> found = runs.find(run).test().findings();
         runs.end(run, "bench");
-        assertThat(runs.find(run).job().left()).isZero();
+        assertThat(runs.find(run).test().left()).isZero();
         if (finding == null) {
             assertThat(found).isEmpty();
         } else {
@@ -219,10 +219,10 @@ class TakingPagesTest {
                 Optional.of(new WithstandRule(1500, OptionalDouble.of(50), OptionalDouble.of(120e-12), 0.001, 60)),
                 Order.USUAL);
         long run = runs.start(wiring, site.fresh("U"), TestRuns.USUAL, approach, "bench");
-        for (int i = 0; i < 100 && runs.find(run).job().current().isPresent(); i++) {
-            TestStep step = runs.find(run).job().current().orElseThrow();
-            int touch = runs.find(run).job().nextTouch(step);
-            if (step instanceof TestStep.ManualStep act && act.deed().isDischarge()) {
+        for (int i = 0; i < 100 && runs.find(run).test().current().isPresent(); i++) {
+            TestStep step = runs.find(run).test().current().orElseThrow();
+            int touch = runs.find(run).test().nextTouch(step);
+            if (step instanceof TestStep.ManualStep act && act.action().isDischarge()) {
                 runs.skip(
                         run,
                         new TestRuns.Sent(
@@ -235,11 +235,11 @@ class TakingPagesTest {
                     each -> each.isUnderVoltage()
                             ? site.bean(Taking.class).taken(run, each)
                             : each.isOn(Terminal.of("J2.1")) || each.isOn(Terminal.of("J2.2")) ? "0.58" : "n",
-                    act -> act.deed().isByWords() ? "" : "0");
+                    act -> act.action().isByWords() ? "" : "0");
             runs.enter(run, new TestRuns.Sent(UUID.randomUUID(), step, touch, typed, OptionalInt.of(0)), "bench");
         }
-        assertThat(runs.find(run).job().findings()).isEmpty();
-        assertThat(runs.find(run).job().entries().stream()
+        assertThat(runs.find(run).test().findings()).isEmpty();
+        assertThat(runs.find(run).test().entries().stream()
                         .filter(each -> each.content() instanceof Entry.Content.Reading)
                         .map(each -> ((Entry.Content.Reading) each.content()).asTyped()))
                 .contains(">2000000000@60")

@@ -208,8 +208,8 @@ class WholeJobPagesTest {
         assertThat(browser.texts(".offer b"))
                 .containsExactly(
                         "Both ends in reach, each to each",
-                        "Alone, ends far apart: linked there, then freed",
-                        "Alone, ends far apart: linked to the frame there, then freed",
+                        "Alone, ends far apart: linked there, then unlinked",
+                        "Alone, ends far apart: linked to the frame there, then unlinked",
                         "Both ends in reach, each to all others linked",
                         "Both ends in reach, by linked halves");
         assertThat(browser.texts(".offer").get(1)).contains("4 trips", "Blind to crossed wires");

@@ -1,28 +1,41 @@
-package zestymarten.web.record;
+package zestymarten.web.platform;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.stream.Stream;
 import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.Row;
 import org.apache.poi.ss.usermodel.Sheet;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
+import org.springframework.http.MediaType;
 
-/** Writes the readings of a run as a spreadsheet: the columns of {@link ReadingsTable}, figures as figures. */
-final class ReadingsXlsx {
+/** Writes rows of text as a spreadsheet of one sheet: the first row stays in sight, figures are figures. */
+public final class Workbook {
+    /** What a browser takes it for. */
+    public static final String MEDIA_TYPE = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
+    /** The same as a type. */
+    public static final MediaType TYPE = MediaType.parseMediaType(MEDIA_TYPE);
+
     private static final int WIDTH = 14 * 256;
 
-    private ReadingsXlsx() {}
+    private Workbook() {}
 
-    static byte[] write(RecordView view) {
+    /**
+     * The bytes of an XLSX file. Texts are cells of text, so that none is ever taken for a formula.
+     *
+     * @param columns the first row
+     */
+    public static byte[] write(String title, List<String> columns, Stream<List<String>> rows) {
         try (XSSFWorkbook book = new XSSFWorkbook();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            Sheet sheet = book.createSheet("Readings");
-            row(sheet, ReadingsTable.COLUMNS);
-            ReadingsTable.rows(view).forEach(line -> row(sheet, line));
+            Sheet sheet = book.createSheet(title);
+            row(sheet, columns);
+            rows.forEach(line -> row(sheet, line));
             sheet.createFreezePane(0, 1);
-            for (int i = 0; i < ReadingsTable.COLUMNS.size(); i++) {
+            for (int i = 0; i < columns.size(); i++) {
                 sheet.setColumnWidth(i, WIDTH);
             }
             book.write(out);

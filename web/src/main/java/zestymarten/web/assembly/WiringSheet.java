@@ -1,0 +1,117 @@
+package zestymarten.web.assembly;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Colour;
+import zestymarten.core.assembly.Component;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Connector;
+import zestymarten.core.limit.Limit;
+import zestymarten.core.limit.LimitRules;
+import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.web.platform.Times;
+
+/**
+ * A revision on paper: every wire with what it may read and why, every part, every connector.
+ *
+ * @param made which revision it is, when and by whom it was made
+ * @param temperature for which the limits hold
+ */
+public record WiringSheet(
+        String name,
+        String made,
+        String temperature,
+        List<WireLineOnPaper> wires,
+        List<PartOnPaper> parts,
+        List<ConnectorOnPaper> connectors) {
+
+    public WiringSheet {
+        wires = List.copyOf(wires);
+        parts = List.copyOf(parts);
+        connectors = List.copyOf(connectors);
+    }
+
+    /** A wire: where it goes, what it is, what it may read at most, and where that comes from. */
+    public record WireLineOnPaper(
+            String wire,
+            String from,
+            String to,
+            String colour,
+            String function,
+            String size,
+            String limit,
+            String source) {}
+
+    /** A part between two terminals. */
+    public record PartOnPaper(String part, String kind, String a, String b) {}
+
+    /** A connector and its cavities. */
+    public record ConnectorOnPaper(String connector, String name, String layout, String pins) {}
+
+    static WiringSheet of(Revision revision) {
+        Assembly assembly = revision.assembly();
+        LimitRules limits = new LimitRules(AssemblyViews.SHOWN_AT_C, assembly.allowances(), Map.of());
+        EngineeringFormat.FigureColumn column = EngineeringFormat.column(
+                assembly.conductors().stream()
+                        .mapToDouble(each -> limits.of(each).high().value())
+                        .max()
+                        .orElse(1),
+                "Ω");
+        return new WiringSheet(
+                assembly.name(),
+                "Revision " + revision.number() + ", " + Times.minute(revision.createdAt()) + ", by "
+                        + revision.createdBy(),
+                EngineeringFormat.figure(AssemblyViews.SHOWN_AT_C) + " °C",
+                assembly.conductors().stream()
+                        .map(each -> wire(each, limits.of(each), column))
+                        .toList(),
+                assembly.components().stream().map(WiringSheet::part).toList(),
+                assembly.connectors().stream().map(WiringSheet::connector).toList());
+    }
+
+    private static WireLineOnPaper wire(Conductor wire, Limit limit, EngineeringFormat.FigureColumn column) {
+        return new WireLineOnPaper(
+                wire.id(),
+                wire.from().name(),
+                wire.to().name(),
+                wire.colour().map(Colour::text).orElse(""),
+                wire.function().orElse(wire.spare() ? "spare" : ""),
+                size(wire),
+                column.text(limit.high().value()),
+                limit.derivation());
+    }
+
+    private static String size(Conductor wire) {
+        List<String> size = new ArrayList<>();
+        figure(wire.lengthM(), "m").ifPresent(size::add);
+        figure(wire.areaMm2(), "mm²").ifPresent(size::add);
+        return String.join(", ", size);
+    }
+
+    private static Optional<String> figure(OptionalDouble value, String unit) {
+        return value.stream()
+                .mapToObj(each -> EngineeringFormat.figure(each) + " " + unit)
+                .findFirst();
+    }
+
+    private static PartOnPaper part(Component part) {
+        return new PartOnPaper(
+                part.id(),
+                part.kind().code().replace('_', ' '),
+                part.a().name(),
+                part.b().name());
+    }
+
+    private static ConnectorOnPaper connector(Connector connector) {
+        return new ConnectorOnPaper(
+                connector.id(),
+                connector.name(),
+                connector.face().text(),
+                connector.terminals().stream().map(each -> each.pin()).collect(Collectors.joining(" ")));
+    }
+}
