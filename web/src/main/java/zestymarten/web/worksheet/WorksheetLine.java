@@ -19,6 +19,17 @@ public record WorksheetLine(
         String verdict,
         String madeBy,
         Instant madeAt) {
+    /** The verdict as a person reads it. */
+    public String verdictWord() {
+        return switch (verdict) {
+            case "good" -> "pass";
+            case "watch" -> "marginal";
+            case "fault" -> "fail";
+            case "untested" -> "not finished";
+            default -> verdict;
+        };
+    }
+
     /** The tool that it was saved with. */
     public SavedSheet.SavedTool tool() {
         return SavedSheet.SavedTool.ofCode(desk);

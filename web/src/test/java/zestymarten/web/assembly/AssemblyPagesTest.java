@@ -194,4 +194,11 @@ class AssemblyPagesTest {
         Files.delete(file);
         browser.complaints(); // the refusal of the server is one
     }
+
+    @Test
+    void anAssemblyLeavesAsASpreadsheetAndOnPaper() {
+        for (String file : List.of("wires.xlsx", "wires.csv", "assembly.json", "sheet.pdf")) {
+            assertThat(browser.status("/assemblies/2/" + file)).as(file).isEqualTo(200);
+        }
+    }
 }

@@ -76,7 +76,7 @@ class CircuitPagesTest {
         assertThat(browser.count(".loop .seat.fault")).isGreaterThan(3);
         browser.fill("[name=serial]", "PC-01").click("button[formaction$=keep]").waitForPath("/circuit.*");
         assertThat(browser.text("main")).contains("The line is open between point 3 and point 4.");
-        browser.open("/units/1").see("main", "circuit: Depot ring 2");
+        browser.open("/units/1").see("main", "Circuit: Depot ring 2");
         assertThat(browser.post("/circuit/sheet.pdf", "name=x&end_L=OL")).isEqualTo(200);
         assertThat(browser.post("/circuit/sheet.csv", "name=x&end_L=OL")).isEqualTo(200);
         assertThat(browser.post("/circuit/keep", "name=x&serial=none-such")).isEqualTo(422);

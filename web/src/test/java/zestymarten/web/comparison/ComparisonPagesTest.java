@@ -65,6 +65,6 @@ class ComparisonPagesTest {
                 .click("button[formaction$=keep]")
                 .waitForPath("/compare-leads.*sheet=\\d+");
         assertThat(browser.text("main")).contains("None is different.");
-        browser.open("/units/1").see("main", "family: Tails");
+        browser.open("/units/1").see("main", "Compare leads: Tails");
     }
 }

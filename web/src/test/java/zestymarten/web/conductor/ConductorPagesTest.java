@@ -87,7 +87,7 @@ class ConductorPagesTest {
         browser.open("/conductor?length=38&area=0.75&ohm=7.62&class=2").see("main", "It is not what it says");
         browser.fill("[name=name]", "Feeder").fill("[name=serial]", "PC-01").click("form[action$=keep] button");
         browser.waitForPath("/conductor.*sheet=\\d+").see("main", "It is not what it says");
-        browser.open("/units/1").see("main", "conductor: Feeder");
+        browser.open("/units/1").see("main", "Conductor check: Feeder");
         assertThat(browser.post("/conductor/keep", "length=38&area=0.75&ohm=7.62&name="))
                 .isEqualTo(422);
         assertThat(browser.post("/conductor/keep", "length=38&area=0.75&ohm=7.62&name=x&serial=PC-999"))

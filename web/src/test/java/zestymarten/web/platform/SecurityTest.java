@@ -100,7 +100,7 @@ class SecurityTest {
     @Test
     void strangersAreSentToTheDoorEachInTheirWay() {
         assertThat(get("/assemblies").headers().firstValue("Location").orElse(""))
-                .isEqualTo("/sign-in?next=%2Fwirings");
+                .isEqualTo("/sign-in?next=%2Fassemblies");
         HttpResponse<String> htmx = site.send(site.request("/runs/1/work").header("HX-Request", "true"));
         assertThat(htmx.statusCode()).isEqualTo(401);
         assertThat(htmx.headers().firstValue("HX-Retarget"))

@@ -59,8 +59,8 @@ class BatchTestPagesTest {
         assertThat(browser.text("h1")).isEqualTo("All done");
         assertThat(browser.texts(".tags .state")).containsExactly("pass", "fail");
         browser.click("[role=status] a").see("main", "quarantined");
-        assertThat(browser.text("main")).contains("test-day: TD-2");
-        browser.click("a[href*='test-day?sheet']").see("h1", "TD-2");
+        assertThat(browser.text("main")).contains("Batch test: TD-2", "fail");
+        browser.click("a[href*='batch-test?sheet']").see("h1", "TD-2");
         assertThat(browser.attribute("[name=core_PE]", "value")).isEqualTo("OL");
         assertThat(browser.run(
                         "const r = new XMLHttpRequest(); r.open('GET', arguments[0], false); r.send(); return r.status",
