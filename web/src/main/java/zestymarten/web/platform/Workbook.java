@@ -3,6 +3,7 @@ package zestymarten.web.platform;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.stream.Stream;
 import org.apache.poi.ss.usermodel.Cell;
@@ -49,11 +50,17 @@ public final class Workbook {
         Row row = sheet.createRow(sheet.getPhysicalNumberOfRows());
         for (String text : cells) {
             Cell cell = row.createCell(row.getPhysicalNumberOfCells());
-            if (text.matches("-?[0-9]{1,15}(?:\\.[0-9]{1,12})?")) {
+            if (isFigure(text)) {
                 cell.setCellValue(Double.parseDouble(text));
             } else {
                 cell.setCellValue(text);
             }
         }
+    }
+
+    /** Whether a figure is written just so: 007 and 1.10 are names, and would come back as others. */
+    private static boolean isFigure(String text) {
+        return text.matches("-?[0-9]{1,15}(?:\\.[0-9]{1,12})?")
+                && new BigDecimal(text).stripTrailingZeros().toPlainString().equals(text);
     }
 }

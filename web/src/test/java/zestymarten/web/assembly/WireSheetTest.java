@@ -96,7 +96,7 @@ class WireSheetTest {
     void whatIsExportedComesBackTheSame() {
         Assembly assembly = WireList.read(
                         "wire,from,to,colour,function,length_m,area_mm2,class,current_a,spare,max_ohm,note\n"
-                                + "W1,J1.1,J2.1,BN,\"horn, left\",8.2,0.5,5,2,,0.4,=not a formula\nW2,J1.2,J2.2,WHRD,,8,0.75,2,,yes,,\n")
+                                + "W1,J1.1,J2.1,BN,\"horn, left\",8.2,0.5,5,2,,0.4,keep dry\nW2,J1.2,J2.2,WHRD,,8,0.75,2,,yes,,007\n3,J1.3,J2.3,,1.10,100,,,,,,\n")
                 .assembly("Cable", AssemblyKind.CABLE, "", Map.of());
         byte[] file = Workbook.write(
                 "Wires",
