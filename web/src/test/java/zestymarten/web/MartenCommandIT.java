@@ -65,7 +65,10 @@ class MartenCommandIT {
                 .redirectOutput(out.toFile())
                 .redirectError(wrong.toFile())
                 .start();
-        assertThat(process.waitFor(3, TimeUnit.MINUTES)).isTrue();
+        // The first word builds the application anew, which takes minutes on a busy machine.
+        assertThat(process.waitFor(10, TimeUnit.MINUTES))
+                .as("%s is done", command)
+                .isTrue();
         Said said = new Said(process.exitValue(), Files.readAllLines(out), Files.readString(wrong));
         Files.delete(out);
         Files.delete(wrong);
