@@ -83,7 +83,9 @@ public record WiringSheet(
                 wire.function().orElse(wire.spare() ? "spare" : ""),
                 size(wire),
                 column.text(limit.high().value()),
-                limit.derivation());
+                limit.by().source().isBlank()
+                        ? limit.rule().words()
+                        : limit.by().source());
     }
 
     private static String size(Conductor wire) {
