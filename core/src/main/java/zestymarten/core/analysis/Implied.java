@@ -12,6 +12,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BiConsumer;
+import org.pcollections.HashTreePMap;
+import org.pcollections.HashTreePSet;
+import org.pcollections.PMap;
+import org.pcollections.PSet;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Partition;
@@ -30,10 +34,10 @@ public final class Implied {
 
     private final Design design;
     private final Partition groups;
-    private final Map<Long, Observation> parting = new HashMap<>();
-    private final Map<Terminal, List<Observation>> joinedAt = new HashMap<>();
-    private final Set<Integer> unexpected = new HashSet<>();
-    private final Set<Set<Terminal>> read = new HashSet<>();
+    private final PMap<Long, Observation> parting;
+    private final Map<Terminal, List<Observation>> joinedAt;
+    private final Set<Integer> unexpected;
+    private final PSet<Set<Terminal>> read;
 
     /**
      * A pair that nobody has to read.
@@ -57,20 +61,45 @@ public final class Implied {
                                 .toList())
                 .steady();
         groups = new Connectivity(design, steady).groups();
+        joinedAt = new HashMap<>();
+        unexpected = new HashSet<>();
+        Map<Long, Observation> apart = new HashMap<>();
+        Set<Set<Terminal>> ends = new HashSet<>();
         for (Observation each : steady) {
-            read.add(Set.of(each.a(), each.b()));
+            ends.add(Set.of(each.a(), each.b()));
             if (each.isUnexpected()) {
                 unexpected.add(groups.group(each.a()));
                 unexpected.add(groups.group(each.b()));
             }
             if (isApart(each)) {
-                parting.putIfAbsent(groupsOf(each.a(), each.b()), each);
+                apart.putIfAbsent(groupsOf(each.a(), each.b()), each);
             }
             if (each.joins() && groups.joins(each.a(), each.b())) {
                 joinedAt.computeIfAbsent(each.a(), any -> new ArrayList<>()).add(each);
                 joinedAt.computeIfAbsent(each.b(), any -> new ArrayList<>()).add(each);
             }
         }
+        parting = HashTreePMap.from(apart);
+        read = HashTreePSet.from(ends);
+    }
+
+    private Implied(Implied earlier, Observation added) {
+        design = earlier.design;
+        groups = earlier.groups;
+        joinedAt = earlier.joinedAt;
+        unexpected = earlier.unexpected;
+        long pair = groupsOf(added.a(), added.b());
+        parting = earlier.parting.containsKey(pair) ? earlier.parting : earlier.parting.plus(pair, added);
+        read = earlier.read.plus(Set.of(added.a(), added.b()));
+    }
+
+    /**
+     * The same with one observation more of a unit at rest with free ends. Cost: that of one entry in a map.
+     *
+     * @param first apart as expected, and the first of its pair
+     */
+    public Implied with(Observation first) {
+        return new Implied(this, first);
     }
 
     /** What follows from observations of a unit, those that later ones repeat included. */

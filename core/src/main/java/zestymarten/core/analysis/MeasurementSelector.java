@@ -44,10 +44,12 @@ final class MeasurementSelector {
     private static final int MOST_REPEATS = 2;
     private static final double JUMPS_OPEN = 0.3;
 
-    private final UnitAnalysis analysis;
+    private final UnitScenes analysis;
+    private final double share;
     private final Design design;
     private final MeasurementCosts.Pricing costs;
     private final Priors priors;
+    private final List<Observation> all;
     private final Map<Observation.Key, Integer> made = new HashMap<>();
     private final Map<Observation.Key, RecommendedMeasurement> found = new LinkedHashMap<>();
     private final Set<String> named = new HashSet<>();
@@ -55,22 +57,39 @@ final class MeasurementSelector {
     private final Map<Terminal, Scene> inScenes = new HashMap<>();
     private double expectedElsewhere;
 
-    MeasurementSelector(UnitAnalysis analysis, MeasurementCosts costs) {
+    /**
+     * @param share how probable the connectors are to be wired as the scenes have them: no measurement tells that
+     * @param all every observation, those that later ones repeat included
+     */
+    MeasurementSelector(UnitScenes analysis, double share, List<Observation> all, MeasurementCosts costs) {
         this.analysis = analysis;
-        this.costs = costs.after(analysis.all());
+        this.share = share;
+        this.costs = costs.after(all);
         design = analysis.design();
         priors = analysis.priors().priors();
-        analysis.all().forEach(each -> made.merge(each.key(), 1, Integer::sum));
+        this.all = all;
         analysis.scenes()
                 .forEach(each -> each.scene().terminals().stream()
                         .filter(end -> !end.isFrame())
                         .forEach(end -> inScenes.putIfAbsent(end, each.scene())));
     }
 
+    /** The measurements that tell the sets of faults in the scenes apart. Cost: linear in the observations but for the scenes. */
+    List<RecommendedMeasurement> tellingApart(int most) {
+        all.stream()
+                .filter(each -> inScenes.containsKey(each.a()) || inScenes.containsKey(each.b()))
+                .forEach(each -> made.merge(each.key(), 1, Integer::sum));
+        analysis.scenes().forEach(this::inScene);
+        return bestOf(most).stream()
+                .filter(each -> each.purpose() == MeasurementPurpose.TELLS_APART)
+                .toList();
+    }
+
     Recommendation best(int most) {
-        double certainty = 1;
+        all.forEach(each -> made.merge(each.key(), 1, Integer::sum));
+        double certainty = share;
         takeSymptoms();
-        for (UnitAnalysis.Diagnosed scene : analysis.scenes()) {
+        for (UnitScenes.Diagnosed scene : analysis.scenes()) {
             certainty *= certainty(scene);
             if (found.size() < MOST_WEIGHED) {
                 inScene(scene);
@@ -80,21 +99,25 @@ final class MeasurementSelector {
         unreadParts();
         unreadPairs();
         certainty *= Math.exp(-expectedElsewhere);
-        List<RecommendedMeasurement> best = found.values().stream()
+        List<RecommendedMeasurement> best = bestOf(most);
+        Status status = certainty >= FINISHED ? Status.FINISHED : best.isEmpty() ? Status.CANNOT_BE_TOLD : Status.GO_ON;
+        return new Recommendation(status, certainty, best);
+    }
+
+    private List<RecommendedMeasurement> bestOf(int most) {
+        return found.values().stream()
                 .filter(each -> each.bits() > LEAST_BITS)
                 .sorted(Comparator.comparingDouble(RecommendedMeasurement::bitsPerSecond)
                         .reversed())
                 .limit(most)
                 .toList();
-        Status status = certainty >= FINISHED ? Status.FINISHED : best.isEmpty() ? Status.CANNOT_BE_TOLD : Status.GO_ON;
-        return new Recommendation(status, certainty, best);
     }
 
     /**
      * Probability of the likeliest repair of a scene: an open and a high wire are renewed alike. Nothing is taken apart on
      * one probe alone: bad contacts count as if they came at least as often as {@value #CAUTION}.
      */
-    private double certainty(UnitAnalysis.Diagnosed scene) {
+    private double certainty(UnitScenes.Diagnosed scene) {
         double likelier = Math.max(0, Math.log(CAUTION / priors.badContact()));
         double most = scene.sets().stream()
                 .mapToDouble(each -> each.cautiousWeight(likelier))
@@ -120,7 +143,7 @@ final class MeasurementSelector {
         return (renewed ? "renew" : finding.kind()) + new TreeSet<>(finding.named());
     }
 
-    private void inScene(UnitAnalysis.Diagnosed scene) {
+    private void inScene(UnitScenes.Diagnosed scene) {
         if (scene.sets().size() < 2 || scene.share(scene.sets().get(0)) > 1 - 1e-4) {
             return;
         }
@@ -162,7 +185,7 @@ final class MeasurementSelector {
                 .toList();
     }
 
-    private void weigh(UnitAnalysis.Diagnosed scene, List<Weighed> sets, Terminal a, Terminal b, SwitchState state) {
+    private void weigh(UnitScenes.Diagnosed scene, List<Weighed> sets, Terminal a, Terminal b, SwitchState state) {
         int times = made.getOrDefault(new Observation.Key(Set.of(a, b), state, List.of()), 0);
         if (times >= MOST_REPEATS) {
             return;
@@ -265,7 +288,7 @@ final class MeasurementSelector {
 
     /** The functions that do not work and that no wire explains which is named as faulty so far. */
     private void takeSymptoms() {
-        for (UnitAnalysis.Diagnosed scene : analysis.scenes()) {
+        for (UnitScenes.Diagnosed scene : analysis.scenes()) {
             analysis.names().of(scene.best()).keySet().forEach(finding -> named.addAll(finding.conductors()));
         }
         analysis.priors().complaint().functions().forEach((function, behaviour) -> {
@@ -318,7 +341,7 @@ final class MeasurementSelector {
         analysis.connectivity()
                 .piecesUnread()
                 .limit(MOST_UNREAD)
-                .filter(each -> !analysis.areTogether(each.a(), each.b()))
+                .filter(each -> !analysis.map().areTogether(each.a(), each.b()))
                 .forEach(each -> unread(
                         each.a(),
                         each.b(),

@@ -41,9 +41,15 @@ final class NamedFaults {
         }
     }
 
-    /** By what faults are told apart: unlike figures and unlike sides of a crossing are the same fault. */
+    /**
+     * By what faults are told apart: unlike figures and unlike sides of a crossing are the same fault. Of a whole connector
+     * it counts which one it is, as that one is taken apart.
+     */
     static Name name(Finding finding) {
         List<String> names = new ArrayList<>(finding.named());
+        if (finding instanceof Finding.Mirrored || finding instanceof Finding.Shifted) {
+            finding.moved().forEach(move -> names.add(move.designed().connector()));
+        }
         boolean whole = finding instanceof Finding.Misplaced || finding instanceof Finding.Extra;
         if (names.isEmpty() || whole) {
             finding.terminals().forEach(each -> names.add(each.name()));

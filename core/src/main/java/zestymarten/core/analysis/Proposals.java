@@ -118,11 +118,24 @@ final class Proposals {
                 add(new Effect.Stuck(element, true));
             }
         }
-        for (Terminal one : linked(seen, seen.a())) {
-            for (Terminal other : linked(seen, seen.b())) {
+        for (Terminal one : reached(seen, seen.a(), circuit)) {
+            for (Terminal other : reached(seen, seen.b(), circuit)) {
                 bridge(one, other, leaks);
             }
         }
+    }
+
+    /** A probe's terminal, those that were linked to it, and those that parts lead to: one of each piece. */
+    private List<Terminal> reached(Observation seen, Terminal probe, SolvedCircuit circuit) {
+        Map<Integer, Terminal> byPiece = new LinkedHashMap<>();
+        linked(seen, probe).forEach(each -> byPiece.put(pieces.number(each), each));
+        for (Terminal terminal : scene.terminals()) {
+            boolean isHere = terminal.isPin() && circuit.joins(scene.node(terminal), scene.node(probe));
+            if (isHere && byPiece.size() < MOST_PIECES) {
+                byPiece.putIfAbsent(pieces.number(terminal), terminal);
+            }
+        }
+        return List.copyOf(byPiece.values());
     }
 
     /** A probe's terminal and those that were linked to it, one of each piece. */
@@ -146,20 +159,25 @@ final class Proposals {
             add(new Effect.Leaking(one, other));
             return;
         }
+        Set<Finding.Piece> group = new LinkedHashSet<>();
+        List<Effect> effects = new ArrayList<>();
         for (Effect effect : assumed.effects()) {
-            if (effect instanceof Effect.Bridged bridged) {
-                boolean hasOne = bridged.pieces().contains(one);
-                if (hasOne != bridged.pieces().contains(other)) {
-                    List<Finding.Piece> wider = new ArrayList<>(bridged.pieces());
-                    wider.add(hasOne ? other : one);
-                    List<Effect> effects = new ArrayList<>(assumed.effects());
-                    effects.set(effects.indexOf(effect), new Effect.Bridged(wider));
-                    proposals.add(effects);
-                    return;
-                }
+            if (effect instanceof Effect.Bridged bridged
+                    && (bridged.pieces().contains(one) || bridged.pieces().contains(other))) {
+                group.addAll(bridged.pieces()); // what is joined to the same piece is one fault
+            } else {
+                effects.add(effect);
             }
         }
-        add(new Effect.Bridged(List.of(one, other)));
+        if (group.contains(one)
+                && group.contains(other)
+                && effects.size() == assumed.effects().size() - 1) {
+            return;
+        }
+        group.add(one);
+        group.add(other);
+        effects.add(new Effect.Bridged(List.copyOf(group)));
+        proposals.add(effects);
     }
 
     /** A path is expected, and its figure is another than what was read. */

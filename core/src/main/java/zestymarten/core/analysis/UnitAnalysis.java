@@ -2,92 +2,75 @@ package zestymarten.core.analysis;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
-import zestymarten.core.assembly.Component;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.FaultClassifier;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Partition;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.finding.Symptoms;
-import zestymarten.core.judgement.ResistanceJudge;
 import zestymarten.core.meter.TestConditions;
 
 /**
  * The only way from observations to what is wrong with a unit.
  *
- * <p>Method: what was read joined and apart is explained by the fewest faults of the joining, {@link FaultClassifier}. The
- * nets that hang together by parts or by an observation that a good unit would not give are one {@link Scene} and explained
- * by themselves: {@link ExplanationSearch} starts from those faults, adds what figures and parts ask for, and weighs every
- * set by {@link ObservationModel}. A finding is a fault of the likeliest set; its probability is the share of all sets that
- * hold it. Cost: linear in observations and conductors but for the scenes with something unexpected. Holds for: observations
- * on an ohm range; what was read under a test voltage is judged by itself.
+ * <p>Method: what was read joined and apart is explained by the fewest faults of the joining, {@link FaultClassifier}; what
+ * they leave to figures and parts is explained scene by scene, {@link UnitScenes}. Where whole connectors wired another way
+ * explain it equally well, each of them is followed to its end, and they are weighed against each other. A finding is a
+ * fault of the likeliest set; its probability is the share of all sets that hold it. Cost: linear in observations and
+ * conductors but for the scenes with something unexpected. Holds for: observations on an ohm range; what was read under a
+ * test voltage is judged by itself.
  */
 public final class UnitAnalysis {
-    private static final int MOST_STARTS = 24;
-    private static final int MOST_EXPLANATIONS = 20;
-    private static final int MOST_OPEN = 40;
-    private static final int MOST_PARTNERS = 40;
-    private static final double SMALL_JOINT_OHM = 1;
+    private static final int MOST_WAYS = 6;
+    private static final double SAME_NATS = 1e-6;
 
-    private final Design design;
-    private final TestConditions conditions;
     private final List<Observation> all;
     private final RepeatedReadings repeats;
-    private final List<Observation> observations;
-    private final Connectivity connectivity;
-    private final FaultPriors priors;
-    private final ObservationModel model;
-    private final NamedFaults names;
-    private final Optional<Finding> pattern;
-    private final FaultClassifier.Classification classification;
-    private final List<Diagnosed> scenes = new ArrayList<>();
-    private final SceneMap map;
-
-    /** A scene with the sets of faults that may be there, the likeliest first. */
-    record Diagnosed(Scene scene, List<Weighed> sets, double total) {
-        Weighed best() {
-            return sets.stream().filter(Weighed::explainsFaults).findFirst().orElse(sets.get(0));
-        }
-
-        double share(Weighed set) {
-            return Math.exp(set.logWeight() - sets.get(0).logWeight()) / total;
-        }
-    }
+    private final UnitScenes unit;
+    private final List<UnitScenes> equals = new ArrayList<>();
 
     private UnitAnalysis(
             Design design, TestConditions conditions, Priors priors, Symptoms complaint, List<Observation> all) {
-        this.conditions = conditions;
         this.all = all;
         repeats = new RepeatedReadings(design, all);
-        Connectivity seen = new Connectivity(design, repeats.standing());
-        classification = FaultClassifier.all(design.assembly(), seen.asTakenForWhole(), seen::isProbed).stream()
-                .min(Comparator.comparingLong(each -> unexpectedUnder(each, design)))
-                .orElseThrow();
-        pattern = classification.pattern();
-        this.design = pattern.isPresent() ? design.with(classification.base()) : design;
-        observations = pattern.isPresent() ? rebased(this.design) : repeats.standing();
-        connectivity = pattern.isPresent() ? new Connectivity(this.design, observations) : seen;
-        this.priors = new FaultPriors(this.design, priors, complaint);
-        model = new ObservationModel(conditions, this.priors);
-        names = new NamedFaults(this.design);
-        map = new SceneMap(this.design, observations, this.priors);
-        for (Scene scene : map.suspicious(connectivity, MOST_PARTNERS)) {
-            List<Weighed> sets = ExplanationSearch.of(model, scene, starts(scene));
-            double most = sets.get(0).logWeight();
-            double total = sets.stream()
-                    .mapToDouble(each -> Math.exp(each.logWeight() - most))
-                    .sum();
-            scenes.add(new Diagnosed(scene, sets, total));
-        }
+        List<Observation> standing = repeats.standing();
+        Connectivity seen = new Connectivity(design, standing);
+        FaultClassifier.all(design.assembly(), seen.asTakenForWhole(), seen::isProbed).stream()
+                .limit(MOST_WAYS)
+                .forEach(
+                        each -> equals.add(UnitScenes.of(design, conditions, priors, complaint, each, seen, standing)));
+        equals.sort(Comparator.comparingLong(each -> -Math.round(each.logWeight() / SAME_NATS)));
+        unit = equals.get(0);
+        equals.removeIf(each -> each.logWeight() < unit.logWeight() - ExplanationSearch.WORTH_TELLING);
+    }
+
+    private UnitAnalysis(UnitAnalysis earlier, Observation beside) {
+        List<Observation> more = new ArrayList<>(earlier.all);
+        more.add(beside);
+        all = List.copyOf(more);
+        repeats = earlier.repeats;
+        earlier.equals.forEach(each -> equals.add(each.with(beside)));
+        unit = equals.get(0);
+    }
+
+    /**
+     * The same with one more observation, if that changes nothing of what may be wrong: two terminals that are apart as they
+     * should be, were read together for the first time, and belong to no part of the unit that is suspected of anything.
+     *
+     * @param first read for the first time in its setup
+     */
+    public Optional<UnitAnalysis> with(Observation first) {
+        boolean asExpected = first.parts() && !first.isUnexpected() && !first.tied();
+        boolean beside = asExpected && equals.stream().allMatch(each -> each.isBeside(first.a(), first.b()));
+        return beside ? Optional.of(new UnitAnalysis(this, first)) : Optional.empty();
     }
 
     /**
@@ -105,118 +88,91 @@ public final class UnitAnalysis {
         return new UnitAnalysis(design, conditions, priors, complaint, List.copyOf(observations));
     }
 
-    /** How much a pattern leaves unexpected: at which side of alike wires it is follows from their figures alone. */
-    private long unexpectedUnder(FaultClassifier.Classification each, Design design) {
-        return each.pattern().isEmpty()
-                ? 0
-                : rebased(design.with(each.base())).stream()
-                        .filter(Observation::isUnexpected)
-                        .count();
-    }
-
-    /** The observations as a unit with the pattern would be judged by them. */
-    private List<Observation> rebased(Design design) {
-        return repeats.standing().stream()
-                .map(each -> {
-                    var expectation = design.expectation(each.a(), each.b(), each.state(), each.ties());
-                    return new Observation(
-                            each.number(),
-                            each.a(),
-                            each.b(),
-                            each.state(),
-                            expectation,
-                            ResistanceJudge.judge(each.meaning(), expectation, conditions),
-                            each.meaning(),
-                            each.ties(),
-                            each.since());
-                })
-                .toList();
-    }
-
-    /** What the joining says of a scene, each combination of its tangles, and the moves that partial evidence leaves open. */
-    private List<List<Effect>> starts(Scene scene) {
-        List<List<Effect>> starts = new ArrayList<>(List.of(List.of()));
-        List<List<List<Finding>>> tangles = new ArrayList<>(classification.tangles());
-        tangles.add(List.of(classification.fixed()));
-        for (List<List<Finding>> tangle : tangles) {
-            List<List<Effect>> more = new ArrayList<>();
-            for (List<Effect> start : starts) {
-                for (List<Finding> findings : tangle) {
-                    List<Effect> effects = new ArrayList<>(start);
-                    findings.forEach(finding -> NamedFaults.effect(finding, scene)
-                            .filter(effect -> !effects.contains(effect))
-                            .ifPresent(effects::add));
-                    if (more.size() < MOST_STARTS && !more.contains(effects)) {
-                        more.add(effects);
-                    }
-                }
-            }
-            starts = more;
-        }
-        List<List<Effect>> all = new ArrayList<>(starts);
-        all.addAll(PossibleMoves.beside(starts, PossibleMoves.of(scene, connectivity)));
-        all.addAll(map.ofSymptoms(scene));
-        return all;
-    }
-
-    Design design() {
-        return design;
-    }
-
-    /** Every observation, those that later ones repeat included. */
-    List<Observation> all() {
-        return all;
-    }
-
-    boolean areTogether(Terminal a, Terminal b) {
-        return map.areTogether(a, b);
-    }
-
     /** What to measure next, the {@code most} best. */
     public Recommendation next(MeasurementCosts costs, int most) {
-        return new MeasurementSelector(this, costs).best(most);
+        return new MeasurementSelector(unit, share(unit), all, costs).best(most);
     }
 
-    List<Diagnosed> scenes() {
-        return List.copyOf(scenes);
+    /** The measurements that tell the faults apart that may be there, the {@code most} best. */
+    public List<Recommendation.RecommendedMeasurement> tellingApart(MeasurementCosts costs, int most) {
+        return new MeasurementSelector(unit, share(unit), all, costs).tellingApart(most);
     }
 
-    Connectivity connectivity() {
-        return connectivity;
-    }
-
-    List<Observation> observations() {
-        return observations;
-    }
-
-    FaultPriors priors() {
-        return priors;
-    }
-
-    NamedFaults names() {
-        return names;
-    }
-
-    TestConditions conditions() {
-        return conditions;
+    /** How probable one of the ways of wiring whole connectors is: 1 where there is but one. */
+    private double share(UnitScenes one) {
+        double most = equals.stream().mapToDouble(UnitScenes::logWeight).max().orElse(0);
+        double total = equals.stream()
+                .mapToDouble(each -> Math.exp(each.logWeight() - most))
+                .sum();
+        return Math.exp(one.logWeight() - most) / total;
     }
 
     /** What is wrong: the faults of the best explanation, those of the joining in design order. */
     public List<Explained> findings() {
-        List<Explained> findings = new ArrayList<>();
-        pattern.ifPresent(each -> findings.add(
-                new Explained(each, 1, true, unexpectedOf(each), List.of(), design.functionsOf(each.conductors()))));
-        List<Explained> local = new ArrayList<>();
-        for (Diagnosed scene : scenes) {
-            local.addAll(findings(scene));
-        }
-        local.sort(Comparator.comparingInt(each -> names.place(each.finding())));
-        findings.addAll(local);
+        List<List<Explained>> each = equals.stream().map(this::under).toList();
+        List<Explained> findings = new ArrayList<>(each.size() == 1 ? each.get(0) : together(each));
         repeats.findings().stream()
-                .filter(each -> findings.stream()
-                        .noneMatch(other -> NamedFaults.name(other.finding()).equals(NamedFaults.name(each.finding()))))
+                .filter(repeated -> findings.stream()
+                        .noneMatch(other ->
+                                NamedFaults.name(other.finding()).equals(NamedFaults.name(repeated.finding()))))
                 .forEach(findings::add);
         return List.copyOf(findings);
+    }
+
+    private List<Explained> under(UnitScenes one) {
+        List<Explained> findings = new ArrayList<>();
+        one.pattern()
+                .ifPresent(pattern -> findings.add(new Explained(
+                        pattern,
+                        1,
+                        true,
+                        unexpectedOf(pattern),
+                        List.of(),
+                        one.design().functionsOf(pattern.conductors()))));
+        findings.addAll(new SceneFindings(one).findings());
+        return findings;
+    }
+
+    /** The findings of the first of several equal ways, each with what the others say in its place. */
+    private List<Explained> together(List<List<Explained>> ways) {
+        List<Map<NamedFaults.Name, Explained>> named = ways.stream()
+                .map(way -> way.stream()
+                        .collect(Collectors.toMap(
+                                each -> NamedFaults.name(each.finding()),
+                                each -> each,
+                                (one, other) -> one,
+                                LinkedHashMap::new)))
+                .collect(Collectors.toList());
+        return ways.get(0).stream()
+                .map(each -> together(each, NamedFaults.name(each.finding()), named))
+                .toList();
+    }
+
+    private Explained together(Explained first, NamedFaults.Name name, List<Map<NamedFaults.Name, Explained>> ways) {
+        double probability = 0;
+        boolean certain = true;
+        Map<NamedFaults.Name, Finding> instead = new LinkedHashMap<>();
+        first.alternatives().forEach(each -> instead.put(NamedFaults.name(each), each));
+        for (int i = 0; i < ways.size(); i++) {
+            Optional<Explained> here = Optional.ofNullable(ways.get(i).get(name));
+            probability +=
+                    share(equals.get(i)) * here.map(Explained::probability).orElse(0.0);
+            certain &= here.filter(Explained::certain).isPresent();
+            if (here.isEmpty()) {
+                ways.get(i).forEach((other, each) -> {
+                    if (!ways.get(0).containsKey(other)) {
+                        instead.putIfAbsent(other, each.finding());
+                    }
+                });
+            }
+        }
+        return new Explained(
+                first.finding(),
+                Math.min(1, probability),
+                certain,
+                first.evidence(),
+                List.copyOf(instead.values()),
+                first.functionsLost());
     }
 
     private List<Integer> unexpectedOf(Finding finding) {
@@ -227,151 +183,32 @@ public final class UnitAnalysis {
                 .toList();
     }
 
-    private List<Explained> findings(Diagnosed scene) {
-        Weighed best = scene.best();
-        Map<NamedFaults.Name, Double> share = new HashMap<>();
-        Map<Weighed, Set<NamedFaults.Name>> held = new LinkedHashMap<>();
-        for (Weighed set : scene.sets()) {
-            Set<NamedFaults.Name> holds = new LinkedHashSet<>();
-            names.of(set).keySet().forEach(each -> holds.add(NamedFaults.name(each)));
-            holds.forEach(each -> share.merge(each, scene.share(set), Double::sum));
-            held.put(set, holds);
-        }
-        List<Explained> findings = new ArrayList<>();
-        Map<Finding, List<Effect>> named = names.of(best);
-        named.forEach((finding, effects) -> {
-            NamedFaults.Name name = NamedFaults.name(finding);
-            List<Integer> evidence = evidence(best, effects);
-            if (evidence.isEmpty()) {
-                return; // what only the symptoms suggest is an explanation, not a finding
-            }
-            findings.add(new Explained(
-                    finding,
-                    Math.min(1, share.getOrDefault(name, 0.0)),
-                    rivals(scene, best)
-                            .allMatch(set -> held.getOrDefault(set, Set.of()).contains(name)),
-                    evidence,
-                    alternatives(scene, best, name, held),
-                    design.functionsOf(finding.conductors())));
-        });
-        return findings;
-    }
-
-    /** The sets that explain what a good unit would not give and are worth telling. */
-    private static Stream<Weighed> rivals(Diagnosed scene, Weighed best) {
-        return scene.sets().stream()
-                .filter(Weighed::explainsFaults)
-                .filter(set -> set.logWeight() > best.logWeight() - ExplanationSearch.WORTH_TELLING);
-    }
-
-    private List<Finding> alternatives(
-            Diagnosed scene, Weighed best, NamedFaults.Name name, Map<Weighed, Set<NamedFaults.Name>> held) {
-        Map<NamedFaults.Name, Finding> others = new LinkedHashMap<>();
-        rivals(scene, best)
-                .filter(set -> !held.getOrDefault(set, Set.of()).contains(name))
-                .forEach(set -> names.of(set).keySet().forEach(each -> {
-                    NamedFaults.Name other = NamedFaults.name(each);
-                    if (!held.getOrDefault(best, Set.of()).contains(other)) {
-                        others.putIfAbsent(other, each);
-                    }
-                }));
-        return others.values().stream().limit(MOST_EXPLANATIONS).toList();
-    }
-
-    /** The observations that would be explained worse without some of the faults. */
-    private List<Integer> evidence(Weighed best, List<Effect> effects) {
-        List<Effect> rest = new ArrayList<>(best.effects());
-        rest.removeAll(effects);
-        Weighed without = model.weighed(best.variation().scene(), rest);
-        List<Observation> seen = best.variation().scene().observations();
-        List<Integer> evidence = new ArrayList<>();
-        for (int i = 0; i < seen.size(); i++) {
-            if (without.misfits().get(i).nats() > best.misfits().get(i).nats() + 1) {
-                evidence.add(seen.get(i).number());
-            }
-        }
-        return evidence.stream().sorted().toList();
-    }
-
-    /** What may be wrong altogether, the likeliest first: at most {@value #MOST_EXPLANATIONS}. */
+    /** What may be wrong altogether, the likeliest first: at most {@value SceneFindings#MOST_EXPLANATIONS}. */
     public List<Explanation> explanations() {
-        List<Finding> sure = new ArrayList<>(pattern.stream().toList());
-        double probability = 1;
-        List<List<Explanation>> open = new ArrayList<>();
-        for (Diagnosed scene : scenes) {
-            List<Explanation> own = merged(scene);
-            if (own.size() > 1 && open.size() < MOST_OPEN) {
-                open.add(own);
-            } else {
-                sure.addAll(own.get(0).faults());
-                probability *= own.get(0).probability();
-            }
-        }
-        List<Explanation> combined = List.of(new Explanation(probability, List.of()));
-        for (List<Explanation> own : open) {
-            List<Explanation> more = new ArrayList<>();
-            for (Explanation each : combined) {
-                for (Explanation other : own) {
-                    List<Finding> faults = new ArrayList<>(each.faults());
-                    faults.addAll(other.faults());
-                    more.add(new Explanation(each.probability() * other.probability(), faults));
-                }
-            }
-            combined = worthTelling(more);
-        }
-        return combined.stream()
-                .map(each -> new Explanation(
-                        each.probability(),
-                        Stream.concat(sure.stream(), each.faults().stream())
-                                .sorted(Comparator.comparingInt(names::place))
-                                .toList()))
+        List<Explanation> explanations = equals.stream()
+                .flatMap(each -> new SceneFindings(each)
+                        .explanations().stream()
+                                .map(one -> new Explanation(share(each) * one.probability(), one.faults())))
                 .toList();
-    }
-
-    /** The sets of a scene as explanations; those that name the same faults are one. */
-    private List<Explanation> merged(Diagnosed scene) {
-        Map<Set<NamedFaults.Name>, Explanation> merged = new LinkedHashMap<>();
-        for (Weighed set : scene.sets()) {
-            Set<Finding> faults = names.of(set).keySet();
-            Set<NamedFaults.Name> key = new HashSet<>();
-            faults.forEach(each -> key.add(NamedFaults.name(each)));
-            merged.merge(
-                    key,
-                    new Explanation(scene.share(set), List.copyOf(faults)),
-                    (one, other) -> new Explanation(one.probability() + other.probability(), one.faults()));
-        }
-        return worthTelling(new ArrayList<>(merged.values()));
-    }
-
-    private static List<Explanation> worthTelling(List<Explanation> explanations) {
-        double most = explanations.stream()
-                .mapToDouble(Explanation::probability)
-                .max()
-                .orElse(0);
-        return explanations.stream()
-                .filter(each -> each.probability() * 100 >= most)
-                .sorted(Comparator.comparingDouble(Explanation::probability).reversed())
-                .limit(MOST_EXPLANATIONS)
-                .toList();
+        return SceneFindings.worthTelling(explanations);
     }
 
     /** Observations that the best explanation leaves unexplained: one of the probes made no contact, or was on a wrong pin. */
     public List<Integer> contradictions() {
-        List<Integer> numbers = new ArrayList<>();
-        for (Diagnosed scene : scenes) {
-            Weighed best = scene.best();
-            for (int i = 0; i < best.misfits().size(); i++) {
-                if (!best.misfits().get(i).isExplained()) {
-                    numbers.add(scene.scene().observations().get(i).number());
-                }
-            }
-        }
-        return numbers.stream().sorted().toList();
+        return unit.scenes().stream()
+                .flatMap(scene -> {
+                    List<Misfit> misfits = scene.best().misfits();
+                    return IntStream.range(0, misfits.size())
+                            .filter(i -> !misfits.get(i).isExplained())
+                            .mapToObj(i -> scene.scene().observations().get(i).number());
+                })
+                .sorted()
+                .toList();
     }
 
     /** Whether a limit is broken or a fault is shown. */
     public boolean isFaulty() {
-        return !findings().isEmpty() || observations.stream().anyMatch(Observation::isUnexpected);
+        return !findings().isEmpty() || unit.observations().stream().anyMatch(Observation::isUnexpected);
     }
 
     /**
@@ -381,68 +218,6 @@ public final class UnitAnalysis {
      * @param most how many to name at most; the pieces of a large unit have very many pairs
      */
     public List<Partition.JoinedPair> untested(int most) {
-        return Stream.of(connectivity.designedUnread(), partsUntested(), piecesUntested())
-                .flatMap(each -> each)
-                .limit(most)
-                .toList();
-    }
-
-    private Stream<Partition.JoinedPair> partsUntested() {
-        return design.assembly().components().stream()
-                .filter(part -> part.kind() != Component.ComponentKind.DIODE && !design.same(part.a(), part.b()))
-                .filter(part -> !isShown(part))
-                .map(part -> new Partition.JoinedPair(part.a(), part.b()));
-    }
-
-    /** Whether what was read would have been otherwise with the part open, and with a contact stuck either way. */
-    private boolean isShown(Component part) {
-        Scene scene = map.sceneOf(part.a());
-        Element element = scene.elements().stream()
-                .filter(each -> each.part().filter(part::equals).isPresent())
-                .findFirst()
-                .orElseThrow();
-        if (!element.isContact()) {
-            return changes(scene, new Effect.CutElement(element));
-        }
-        boolean closes = design.assembly().states().stream().anyMatch(part::conductsIn);
-        boolean opens = design.assembly().states().stream().anyMatch(state -> !part.conductsIn(state));
-        return (!closes || changes(scene, new Effect.Stuck(element, false)))
-                && (!opens || changes(scene, new Effect.Stuck(element, true)));
-    }
-
-    /** Whether a fault besides those found would leave something unexplained that now is not. */
-    private boolean changes(Scene scene, Effect effect) {
-        List<Effect> found = scenes.stream()
-                .filter(each -> each.scene().holds(scene.terminals().iterator().next()))
-                .findFirst()
-                .map(each -> each.best().effects())
-                .orElse(List.of());
-        if (found.contains(effect)) {
-            return true;
-        }
-        ObservationModel small = model.withJointsBelow(SMALL_JOINT_OHM);
-        Weighed now = small.weighed(
-                scene, found.stream().filter(each -> scene.holds(each)).toList());
-        List<Effect> more = new ArrayList<>(now.effects());
-        more.add(effect);
-        Weighed then = small.weighed(scene, more);
-        for (int i = 0; i < now.misfits().size(); i++) {
-            if (then.misfits().get(i).nats() > now.misfits().get(i).nats() + 3) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private Stream<Partition.JoinedPair> piecesUntested() {
-        return connectivity.piecesUnread().filter(pair -> !map.areTogether(pair.a(), pair.b()) || !isShown(pair));
-    }
-
-    private boolean isShown(Partition.JoinedPair pair) {
-        Scene scene = map.sceneOf(pair.a());
-        Variation plain = new Variation(scene, List.of(), Map.of(), SMALL_JOINT_OHM);
-        ObservedPieces pieces = new ObservedPieces(plain);
-        return pieces.number(pair.a()) == pieces.number(pair.b())
-                || changes(scene, new Effect.Bridged(List.of(pieces.of(pair.a()), pieces.of(pair.b()))));
+        return new UntestedPieces(unit).pairs().limit(most).toList();
     }
 }

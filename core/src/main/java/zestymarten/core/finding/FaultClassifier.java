@@ -30,6 +30,8 @@ import zestymarten.core.network.Groups;
  * gives the same groups again, and leaving one out does not.
  */
 public final class FaultClassifier {
+    private static final int MORE_FINDINGS = 2;
+
     private final Assembly assembly;
     private final Partition seen;
     private final Predicate<Terminal> probed;
@@ -72,11 +74,20 @@ public final class FaultClassifier {
             tangles = List.copyOf(tangles);
         }
 
-        /** How many findings it takes. */
+        /** How many findings it takes; ends that changed places in a long ring count as so many pairs. */
         int count() {
             return (pattern.isPresent() ? 1 : 0)
                     + fixed.size()
-                    + tangles.stream().mapToInt(each -> each.get(0).size()).sum();
+                    + tangles.stream()
+                            .flatMap(each -> each.get(0).stream())
+                            .mapToInt(Classification::exchanges)
+                            .sum();
+        }
+
+        private static int exchanges(Finding finding) {
+            return finding instanceof Finding.Crossed crossed
+                    ? Math.max(1, crossed.moves().size() / 2)
+                    : 1;
         }
 
         /** The findings of the first explanation of each tangle: the pattern, then the others in design order. */
@@ -106,25 +117,27 @@ public final class FaultClassifier {
         return all(assembly, seen, probed).get(0);
     }
 
-    /** The same where several patterns of whole connectors tie: all of them, at least one. */
+    /**
+     * The same with every pattern of whole connectors, and none, that takes at most {@value #MORE_FINDINGS} findings more
+     * than the best: figures may speak for it. The fewest findings first, of as many those without a pattern.
+     */
     public static List<Classification> all(Assembly assembly, Partition seen, Predicate<Terminal> probed) {
-        List<Classification> best = new ArrayList<>(List.of(new FaultClassifier(assembly, seen, probed).run()));
-        if (best.get(0).count() < 2) {
-            return best;
+        Classification plain = new FaultClassifier(assembly, seen, probed).run();
+        if (plain.count() < 2) {
+            return List.of(plain);
         }
+        List<Classification> possible = new ArrayList<>(List.of(plain));
+        int fewest = plain.count();
         for (ConnectorPattern pattern : ConnectorPattern.of(assembly, seen)) {
-            int fewest = best.get(0).count();
-            boolean ties = best.get(0).pattern().isPresent();
-            under(pattern, assembly, seen, probed, fewest)
-                    .filter(each -> each.count() < fewest || (ties && each.count() == fewest))
-                    .ifPresent(each -> {
-                        if (each.count() < fewest) {
-                            best.clear();
-                        }
-                        best.add(each);
-                    });
+            Optional<Classification> under = under(pattern, assembly, seen, probed, fewest);
+            under.ifPresent(possible::add);
+            fewest = Math.min(fewest, under.map(Classification::count).orElse(fewest));
         }
-        return best;
+        int most = fewest + MORE_FINDINGS;
+        return possible.stream()
+                .filter(each -> each.count() <= Math.min(most, plain.count()))
+                .sorted(Comparator.comparingInt(Classification::count))
+                .toList();
     }
 
     /** What a pattern leaves to be explained; empty if it holds for too few wires, or saves nothing against so many findings. */
@@ -132,7 +145,7 @@ public final class FaultClassifier {
             ConnectorPattern pattern, Assembly assembly, Partition seen, Predicate<Terminal> probed, int fewest) {
         Assembly wired = pattern.applied(assembly);
         FaultClassifier classifier = new FaultClassifier(wired, seen, probed);
-        if (1 + (classifier.away.size() + 1) / 2 > fewest) {
+        if (1 + (classifier.away.size() + 1) / 2 > fewest + MORE_FINDINGS) {
             return Optional.empty(); // two nets that are not home need a finding at least
         }
         Classification under = classifier.run();

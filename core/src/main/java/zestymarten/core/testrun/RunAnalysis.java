@@ -50,6 +50,19 @@ final class RunAnalysis {
         return unit.orElseThrow();
     }
 
+    /**
+     * The same after one more entry, if that is a pair that reads apart as it should and that changes nothing of what was found.
+     *
+     * @param course and the others as the entry leaves them
+     */
+    Optional<RunAnalysis> with(StepSchedule course, RunLog standing, RunReadings readings) {
+        return course.addedPair().flatMap(pair -> unit().with(pair)).map(more -> {
+            RunAnalysis after = new RunAnalysis(design, course, standing, readings);
+            after.unit = Optional.of(more);
+            return after;
+        });
+    }
+
     List<RunFinding> findings() {
         standing.steps().forEach(step -> {
             if (step instanceof TestStep.Measurement touch && course.isDone(touch)) {

@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Implied;
 import zestymarten.core.analysis.LinkedFarEnds;
+import zestymarten.core.analysis.Observation;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
@@ -63,6 +64,7 @@ final class StepSchedule {
     private long leading;
     private boolean leadingIsKnown;
     private volatile Optional<Known> known = Optional.empty();
+    private Optional<Observation> addedPair = Optional.empty();
 
     StepSchedule(TestPlan plan, RunLog standing, RunReadings readings, OpenItems ledger) {
         this.plan = plan;
@@ -104,8 +106,38 @@ final class StepSchedule {
                     ? before.without(added.step(), earlier.settled(added.step()))
                             .with(added.step(), settled(added.step()))
                     : before);
-            leading = earlier.leading;
+            addedPair = firstApart(added);
+            boolean stayDone = addedPair.isPresent()
+                    || earlier.known.filter(each -> each.unexpected() == 0).isPresent();
+            leading = stayDone ? earlier.leading : 0; // what followed from other readings may have to be read now
         }
+        known = addedPair.flatMap(pair -> earlier.known.map(
+                before -> new Known(before.unexpected(), before.implied().map(implied -> implied.with(pair)))));
+    }
+
+    /** The pair that was read last, if it was read for the first time and is apart as it should be. */
+    private Optional<Observation> firstApart(Entry added) {
+        TestStep step = added.step();
+        boolean isPair = (step.stage() == Stage.SHORTS || step.stage() == Stage.FRAME)
+                && step instanceof TestStep.Measurement touch
+                && !touch.isTied()
+                && touch.state().isEmpty()
+                && standing.of(step).size() == 1;
+        boolean asDesigned = isPair
+                && settled(step)
+                        .filter(each -> each.verdict() == Verdict.PASS && !each.isUnlike())
+                        .isPresent()
+                && contact(step) == Contact.APART
+                && isDone(step);
+        return asDesigned
+                ? TouchObservations.of((TestStep.Measurement) step, standing.of(step), readings).stream()
+                        .findFirst()
+                : Optional.empty();
+    }
+
+    /** The pair with which an earlier state was {@linkplain #follow followed}, if it is just what a good unit gives. */
+    Optional<Observation> addedPair() {
+        return addedPair;
     }
 
     /** How a pair is settled; empty while it is not, or was not read. */
@@ -189,13 +221,11 @@ final class StepSchedule {
                 .filter(step -> !isDone(step));
     }
 
-    /** How many pairs, counted from the first, were read and are done: an earlier state knew most of them. */
+    /** How many pairs, counted from the first, are done: an earlier state knew most of them. */
     private synchronized long leading() {
         if (!leadingIsKnown) {
             long known = tally().open().isEmpty() ? leading : 0; // none of those that were done is in doubt now
-            long more = pieces.pairsFrom(known)
-                    .takeWhile(pair -> !standing.of(pair).isEmpty() && isDone(pair))
-                    .count();
+            long more = pieces.pairsFrom(known).takeWhile(this::isDone).count();
             leading = Math.min(pieces.pairs(), known + more);
             leadingIsKnown = true;
         }

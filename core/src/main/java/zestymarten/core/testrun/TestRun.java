@@ -93,6 +93,14 @@ public final class TestRun {
         course = new StepSchedule(design.plan(approach), standing, readings, ledger);
         earlier.ifPresent(each -> course.follow(each.course, standing.added()));
         complaint = RecordedSymptoms.complaint(standing);
+        earlier.ifPresent(this::followFindings);
+    }
+
+    private void followFindings(TestRun earlier) {
+        synchronized (earlier) {
+            conclusions = earlier.conclusions.flatMap(each -> each.with(course, standing, readings));
+            findings = conclusions.flatMap(same -> earlier.findings);
+        }
     }
 
     /**
@@ -574,23 +582,23 @@ public final class TestRun {
     private Optional<TestStep> settling() {
         return course.unexpected() < SEVERAL
                 ? Optional.empty()
-                : recommendation().measurements().stream()
-                        .filter(TestRun::settles)
+                : settlingMeasurements()
                         .flatMap(next -> stepsOf(next).filter(step -> !isDone(step)))
                         .findFirst()
                         .map(this::reached);
     }
 
-    private static boolean settles(Recommendation.RecommendedMeasurement next) {
-        return next.purpose() == Recommendation.MeasurementPurpose.TELLS_APART && next.bits() > SETTLES_BITS;
+    private synchronized Stream<Recommendation.RecommendedMeasurement> settlingMeasurements() {
+        MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), false);
+        return conclusions().unit().tellingApart(costs, WEIGHED).stream().filter(next -> next.bits() > SETTLES_BITS);
     }
 
     /** What a measurement tells of unexpected readings; empty for one that is made for another reason. */
     public Optional<Recommendation.RecommendedMeasurement> settledBy(TestStep.Measurement touch) {
         return course.unexpected() < SEVERAL
                 ? Optional.empty()
-                : recommendation().measurements().stream()
-                        .filter(next -> settles(next) && stepsOf(next).anyMatch(touch::equals))
+                : settlingMeasurements()
+                        .filter(next -> stepsOf(next).anyMatch(touch::equals))
                         .findFirst();
     }
 

@@ -51,8 +51,21 @@ public final class RandomUnit {
         CONTACTS,
         DIODE,
         BONDED,
-        THREE_CONNECTORS
+        THREE_CONNECTORS,
+        RING,
+        MIXED
     }
+
+    private static final List<Family> TO_MIX = List.of(
+            Family.SPLICE,
+            Family.PARALLEL,
+            Family.CHAIN,
+            Family.LOADS,
+            Family.STAR,
+            Family.DELTA,
+            Family.CONTACTS,
+            Family.DIODE,
+            Family.RING);
 
     private final Random random;
     private final List<Conductor> wires = new ArrayList<>();
@@ -68,13 +81,17 @@ public final class RandomUnit {
     private final Map<String, Boolean> stuck = new HashMap<>();
     private final Set<String> toFrame = new TreeSet<>();
     private final Set<String> touched = new TreeSet<>();
+    private final Set<String> looped = new TreeSet<>();
     private final Family family;
+    private final boolean lengths;
     private List<SwitchState> states = List.of(SwitchState.REST);
     private Assembly assembly;
 
     private RandomUnit(Random random, Family family) {
         this.random = random;
         this.family = family;
+        lengths = Set.of(Family.LENGTHS, Family.PARALLEL, Family.RING, Family.MIXED)
+                .contains(family);
         build();
         assembly = assembled();
         wires.forEach(each -> {
@@ -110,21 +127,20 @@ public final class RandomUnit {
 
     private String wire(Terminal a, Terminal b) {
         String id = "W" + (wires.size() + 1);
-        boolean length = family == Family.LENGTHS || family == Family.PARALLEL;
         wires.add(new Conductor(
                 id,
                 a,
                 b,
                 Optional.empty(),
                 Optional.of("function " + id),
-                length ? OptionalDouble.of(10 + 20 * random.nextDouble()) : OptionalDouble.empty(),
-                length ? OptionalDouble.of(0.5) : OptionalDouble.empty(),
+                lengths ? OptionalDouble.of(10 + 20 * random.nextDouble()) : OptionalDouble.empty(),
+                lengths ? OptionalDouble.of(0.5) : OptionalDouble.empty(),
                 Metal.COPPER,
                 StrandClass.FIVE,
                 Optional.empty(),
                 OptionalDouble.of(1),
                 false,
-                length ? OptionalDouble.empty() : OptionalDouble.of(0.5),
+                lengths ? OptionalDouble.empty() : OptionalDouble.of(0.5),
                 OptionalDouble.empty(),
                 Optional.empty()));
         from.put(id, a);
@@ -160,7 +176,12 @@ public final class RandomUnit {
 
     private void build() {
         straight(3 + random.nextInt(3));
-        switch (family) {
+        add(family);
+        pins.replaceAll((connector, count) -> count + random.nextInt(2));
+    }
+
+    private void add(Family nets) {
+        switch (nets) {
             case SPLICE -> {
                 Terminal joint = Terminal.of("S1");
                 wire(pin("J1"), joint);
@@ -171,8 +192,13 @@ public final class RandomUnit {
             case PARALLEL -> {
                 Terminal a = pin("J1");
                 Terminal b = pin("J2");
-                wire(a, b);
-                wire(a, b);
+                looped.addAll(List.of(wire(a, b), wire(a, b)));
+            }
+            case RING -> {
+                List<Terminal> around = List.of(pin("J1"), pin("J2"), pin("J3"));
+                for (int i = 0; i < 3; i++) {
+                    looped.add(wire(around.get(i), around.get((i + 1) % 3)));
+                }
             }
             case CHAIN -> {
                 Terminal a = pin("J1");
@@ -208,18 +234,25 @@ public final class RandomUnit {
                 part(Component.ComponentKind.RESISTOR, far("W2"), far("W3"), 100);
                 states = List.of(
                         SwitchState.REST,
-                        new SwitchState("held", Set.of(parts.get(0).id())));
+                        new SwitchState(
+                                "held", Set.of(parts.get(parts.size() - 2).id())));
             }
             case DIODE -> {
                 part(Component.ComponentKind.COIL, far("W1"), far("W2"), 80);
                 part(Component.ComponentKind.DIODE, far("W2"), far("W1"), 0);
             }
             case BONDED -> bonded.add(from.get("W" + (1 + random.nextInt(3))));
+            case MIXED -> {
+                Family first = TO_MIX.get(random.nextInt(TO_MIX.size()));
+                add(first);
+                // both may hang on the first three wires, where parts of two families would lie beside each other
+                List<Family> apart = List.of(Family.SPLICE, Family.PARALLEL, Family.CHAIN, Family.RING);
+                add(apart.get(random.nextInt(apart.size())));
+            }
             default -> {
                 // plain wires are all there is
             }
         }
-        pins.replaceAll((connector, count) -> count + random.nextInt(2));
     }
 
     private Assembly assembled() {
@@ -235,6 +268,41 @@ public final class RandomUnit {
                 "Made up", AssemblyKind.HARNESS, "", connectors, List.of(), wires, parts, states, Set.copyOf(bonded));
     }
 
+    /** Turns the plug at one end around or sets it one cavity beside, and puts a short, a high resistance or nothing on top. */
+    public RandomUnit patterned() {
+        Map<String, Terminal> ends = random.nextBoolean() ? from : to;
+        String connector = ends.getOrDefault("W1", Terminal.FRAME).connector();
+        int cavities = pins.getOrDefault(connector, 0);
+        List<String> sitting = wires.stream()
+                .map(Conductor::id)
+                .filter(each ->
+                        ends.getOrDefault(each, Terminal.FRAME).connector().equals(connector))
+                .toList();
+        boolean shift = cavities > sitting.size();
+        if (!shift && sitting.size() < 4) {
+            return this;
+        }
+        for (String each : sitting) {
+            Terminal own = ends.getOrDefault(each, Terminal.FRAME);
+            int number = Integer.parseInt(own.pin());
+            Terminal now = Terminal.of(connector, Integer.toString(shift ? number + 1 : cavities + 1 - number));
+            ends.put(each, now);
+        }
+        truth.add((shift ? "shifted " : "mirrored ") + new TreeSet<>(sitting));
+        switch (random.nextInt(3)) {
+            case 0 -> shorted();
+            case 1 ->
+                any(false).ifPresent(each -> {
+                    ohm.merge(each.id(), 3 + 30 * random.nextDouble(), Double::sum);
+                    tell("high_resistance", each.id());
+                });
+            default -> {
+                // the plug alone
+            }
+        }
+        return this;
+    }
+
     /** Puts so many faults into it, each on wires and parts that have none yet. */
     public RandomUnit broken(int faults) {
         for (int i = 0; i < faults; i++) {
@@ -246,7 +314,7 @@ public final class RandomUnit {
                     });
                 case 1 ->
                     any(false).ifPresent(each -> {
-                        if (family != Family.PARALLEL || !isParallel(each)) {
+                        if (!looped.contains(each.id())) {
                             ohm.merge(each.id(), 3 + 30 * random.nextDouble(), Double::sum);
                             tell("high_resistance", each.id());
                         }
@@ -266,16 +334,10 @@ public final class RandomUnit {
         return this;
     }
 
-    private boolean isParallel(Conductor wire) {
-        return wires.stream()
-                        .filter(each ->
-                                each.from().equals(wire.from()) && each.to().equals(wire.to()))
-                        .count()
-                > 1;
-    }
-
     private Terminal end(Conductor wire) {
-        return wire.from().isPin() && (random.nextBoolean() || !wire.to().isPin()) ? wire.from() : wire.to();
+        boolean near =
+                wire.from().isPin() && (random.nextBoolean() || !wire.to().isPin());
+        return (near ? from : to).getOrDefault(wire.id(), Terminal.FRAME);
     }
 
     private String[] netOf(Conductor wire) {

@@ -50,6 +50,49 @@ class UnitAnalysisTest {
         }
     }
 
+    @ParameterizedTest
+    @EnumSource(
+            value = RandomUnit.Family.class,
+            names = {"PLAIN", "LENGTHS"})
+    void namesAPlugThatIsTurnedOrBesideItselfWithWhatElseIsWrong(RandomUnit.Family family) {
+        Random random = new Random(7 + family.name().hashCode());
+        for (int i = 0; i < UNITS; i++) {
+            RandomUnit unit = RandomUnit.of(random, family).patterned();
+            Analysis analysis = Analysis.of(Design.of(unit.assembly(), 20), RandomUnit.CONDITIONS, unit.everyPair());
+            List<String> named = new ArrayList<>(names(analysis));
+            analysis.findings().forEach(each -> each.alternatives().forEach(other -> named.add(name(other))));
+            assertThat(analysis.findings())
+                    .as("unit %d: %s", i, unit.truth())
+                    .hasSize(unit.truth().size());
+            assertThat(named).as("unit %d", i).containsAll(unit.truth());
+        }
+    }
+
+    /** Either plug may be the one that is turned, and each of them makes another wire the bad one: both are said. */
+    @Test
+    void aTurnedPlugWithABadWireMayBeEitherPlugAndEitherWire() {
+        Assembly cable = read(wires(
+                wire("A", "J1.1", "J2.1", ""),
+                wire("B", "J1.2", "J2.2", ""),
+                wire("C", "J1.3", "J2.3", ""),
+                wire("D", "J1.4", "J2.4", "")));
+        List<String> pairs = new ArrayList<>(List.of("J1.1-J2.4=0.4", "J1.2-J2.3=0.4", "J1.3-J2.2=0.4", "J1.4-J2.1=7"));
+        for (int i = 1; i <= 4; i++) {
+            pairs.add("J1.%d-J2.%d=OL".formatted(i, i));
+            for (int j = i + 1; j <= 4; j++) {
+                pairs.add("J1.%d-J1.%d=OL".formatted(i, j));
+            }
+        }
+        Analysis turned = analysis(cable, pairs.toArray(String[]::new));
+        assertThat(turned.findings()).hasSize(2).allSatisfy(each -> {
+            assertThat(each.probability()).isBetween(0.4, 0.6);
+            assertThat(each.certain()).isFalse();
+            assertThat(each.alternatives().stream().map(UnitAnalysisTest::name))
+                    .contains("mirrored [A, B, C, D]", "high_resistance [A]");
+        });
+        assertThat(turned.next().status()).isNotEqualTo(Recommendation.Status.FINISHED);
+    }
+
     private static Assembly read(String members) {
         return AssemblyReader.read(
                         "{\"format\": \"zesty-marten/assembly\", \"version\": 1, \"name\": \"Unit\","

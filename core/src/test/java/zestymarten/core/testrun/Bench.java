@@ -116,6 +116,19 @@ final class Bench {
         return this;
     }
 
+    /** Types a reading, and says that it is meant where that is asked. */
+    Bench typeAndMean(String reading) {
+        TestStep step = step();
+        MeterReading understood = test().understand(step, reading);
+        return add(
+                step,
+                new Entry.Content.Reading(
+                        reading,
+                        understood instanceof MeterReading.Ambiguous asked
+                                ? asked.candidates().get(0)
+                                : understood));
+    }
+
     Bench at(TestStep step, String reading) {
         return add(step, new Entry.Content.Reading(reading, test().understand(step, reading)));
     }

@@ -60,6 +60,18 @@ class KeptStateTest {
         return all.get(random.nextInt(all.size()));
     }
 
+    /** What was found, how probable it is and what it rests on. */
+    private static List<String> found(TestRun test) {
+        return test.findings().stream()
+                .map(each -> "%s %.6f %s %s"
+                        .formatted(
+                                each.finding(),
+                                each.probability(),
+                                each.alternatives(),
+                                each.evidence().stream().map(Entry::sequence).toList()))
+                .toList();
+    }
+
     private static void answersAlike(TestRun kept, TestRun anew, String when) {
         assertThat(kept.current()).as(when).isEqualTo(anew.current());
         assertThat(kept.undone().toList())
@@ -77,12 +89,12 @@ class KeptStateTest {
             assertThat(kept.state(entry.step())).as(when).isEqualTo(anew.state(entry.step()));
             assertThat(kept.entry(entry.id())).as(when).contains(entry);
         }
+        assertThat(found(kept)).as(when).isEqualTo(found(anew));
         if (anew.entries().size() % 8 > 0) {
-            return; // what was found costs a search among the faults each time
+            return; // what is to be measured next costs a search among the faults each time
         }
-        assertThat(kept.findings().stream().map(RunFinding::finding))
-                .as(when)
-                .isEqualTo(anew.findings().stream().map(RunFinding::finding).toList());
+        assertThat(kept.explanations()).as(when).hasSameSizeAs(anew.explanations());
+        assertThat(kept.best(5)).as(when).isEqualTo(anew.best(5));
         assertThat(kept.outcome()).as(when).isEqualTo(anew.outcome());
         assertThat(kept.byHalves()).as(when).isEqualTo(anew.byHalves());
         assertThat(kept.secondsLeft()).as(when).isEqualTo(anew.secondsLeft());

@@ -44,7 +44,7 @@ class OneAnswerTest {
                     .fold(
                             probes ->
                                     bench.type(probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.2"),
-                            touch -> bench.type(answers.getOrDefault(
+                            touch -> bench.typeAndMean(answers.getOrDefault(
                                     new Probed(
                                             Set.of(touch.black(), touch.red()),
                                             touch.state().isEmpty() ? SwitchState.REST.id() : touch.state()),
