@@ -40,6 +40,7 @@ public final class Study {
     /** Given up after so many touches a wire. */
     private static final int PATIENCE = 15;
 
+    private static final int UNITS_A_KIND = 715;
     private static final int KINDS = 6;
     private static final int MOST_FAULTS = 3;
 
@@ -66,6 +67,16 @@ public final class Study {
         line("ohms; meters of 0.5, 1 and 2 % in turn.");
         line("");
         complete(0);
+        line("## Nets of every kind, complete evidence, every measurement good");
+        line("");
+        line(
+                "Splices of 3 to 8 legs, wires in parallel and in rings, chains, lamps on a common return, windings in star and delta,");
+        line("switch contacts, a coil with a diode, a bonded wire, three connectors, and mixtures of these; 0 to 4 faults at either");
+        line("end. A quarter of the plain cables have a whole plug turned round or set one cavity beside, with a short or a bad wire");
+        line("on top. The readings come from a solver of its own. Among the alternatives: faults that read just the same.");
+        line("");
+        EveryKind.lines(UNITS_A_KIND).forEach(this::line);
+        line("");
         complete(BAD_TOUCH);
         line(
                 "A bad contact at the one reading that would have shown a short leaves it unseen: each to the linked rest asks every");
@@ -154,7 +165,47 @@ public final class Study {
         line(
                 "as likely here as anything else and one measurement asks one pair. Linked ends ask many pairs at once, but cost clips.");
         line("");
+        oneFault();
         toldWhatFails();
+    }
+
+    /** One fault, and the usual priors of a unit of which somebody says that something is wrong with it. */
+    private void oneFault() {
+        line("## One fault, nobody says what fails");
+        line("");
+        line("The same with one fault a unit and the usual priors. What is not finished counts with the measurements made.");
+        line("");
+        line("| wires | units | order | finished | right of those finished | measurements of all, mean | median | worst |");
+        line("|---|---|---|---|---|---|---|---|");
+        for (int[] size : ADAPTIVE) {
+            List<Run> best = new ArrayList<>();
+            List<Run> fixed = new ArrayList<>();
+            for (int i = 0; i < size[1]; i++) {
+                RandomHarness cable =
+                        RandomHarness.cable(new Random(4000L * size[0] + i), size[0]).sabotage(1);
+                best.add(run(cable, i, true, Symptoms.NONE, Priors.usual().withBadContact(BAD_TOUCH)));
+                fixed.add(run(cable, i, false, Symptoms.NONE, Priors.usual().withBadContact(BAD_TOUCH)));
+            }
+            allOf(size, "chosen", best);
+            allOf(size, "fixed", fixed);
+        }
+        line("");
+    }
+
+    private void allOf(int[] size, String order, List<Run> runs) {
+        int[] touches = runs.stream().mapToInt(Run::touches).sorted().toArray();
+        long finished = runs.stream().filter(Run::finished).count();
+        long right = runs.stream().filter(each -> each.finished() && each.right()).count();
+        line("| %d | %d | %s | %d | %d | %.1f | %d | %d |"
+                .formatted(
+                        size[0],
+                        size[1],
+                        order,
+                        finished,
+                        right,
+                        runs.stream().mapToInt(Run::touches).average().orElse(0),
+                        touches[touches.length / 2],
+                        touches[touches.length - 1]));
     }
 
     /** The same where a person says which functions work, which do not, and how. */
@@ -223,13 +274,17 @@ public final class Study {
     }
 
     private static Run run(RandomHarness cable, int seed, boolean chosen, Symptoms complaint) {
-        TestConditions conditions = Cables.conditions(ACCURACIES[seed % ACCURACIES.length]);
-        Probe probe = new Probe(cable.unit(), conditions, new Random(seed), BAD_TOUCH);
-        int wires = cable.assembly().conductors().size();
-        double share = 0.25 / wires;
+        double share = 0.25 / cable.assembly().conductors().size();
         Priors priors = complaint.isOfSomething()
                 ? Priors.usual().withBadContact(BAD_TOUCH)
                 : new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, BAD_TOUCH);
+        return run(cable, seed, chosen, complaint, priors);
+    }
+
+    private static Run run(RandomHarness cable, int seed, boolean chosen, Symptoms complaint, Priors priors) {
+        TestConditions conditions = Cables.conditions(ACCURACIES[seed % ACCURACIES.length]);
+        Probe probe = new Probe(cable.unit(), conditions, new Random(seed), BAD_TOUCH);
+        int wires = cable.assembly().conductors().size();
         List<Observation> made = new ArrayList<>();
         UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
         Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);

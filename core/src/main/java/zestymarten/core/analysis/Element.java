@@ -13,6 +13,12 @@ import zestymarten.core.assembly.Terminal;
  */
 record Element(
         Terminal a, Terminal b, Optional<Conductor> conductor, Optional<Component> part, NetworkFit.FitEdge bounds) {
+    /** By its ends alone: few edges have both in common, and sets of faults are looked up by the thousand. */
+    @Override
+    public int hashCode() {
+        return 31 * a.hashCode() + b.hashCode();
+    }
+
     boolean isBond() {
         return conductor.isEmpty() && part.isEmpty();
     }

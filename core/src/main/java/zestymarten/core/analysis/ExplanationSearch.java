@@ -82,11 +82,16 @@ final class ExplanationSearch {
         for (int place : next.unexplained()) {
             List<List<Effect>> proposals =
                     Proposals.of(next, scene.observations().get(place));
-            proposals.forEach(this::weigh);
+            proposals.stream().filter(this::isWorthWeighing).forEach(this::weigh);
             if (!proposals.isEmpty()) {
                 return;
             }
         }
+    }
+
+    /** Whether faults may come near the best: however well they explain what was read, they are no likelier than before it. */
+    private boolean isWorthWeighing(List<Effect> effects) {
+        return model.logPrior(effects) > best - WORTH_TELLING;
     }
 
     /** Those that explain everything, or all where none does. */

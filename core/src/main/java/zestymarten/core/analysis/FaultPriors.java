@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
@@ -113,6 +114,18 @@ final class FaultPriors {
                 * Math.pow(pair, Math.max(0, pieces.size() - 2))
                 * Math.pow(CAVITY, (double) cavities)
                 * staysOn(pieces);
+    }
+
+    /** Odds that two ends of unlike nets are joined, the frame being one: what works as it should hardly is. */
+    double joint(Terminal a, Terminal b) {
+        double odds = a.isFrame() || b.isFrame() ? priors.toFrame() : 2 * priors.shorted() / nets;
+        return odds
+                * Stream.of(a, b)
+                        .flatMap(end -> design.nets().of(end).stream())
+                        .flatMap(net -> net.conductors().stream())
+                        .mapToDouble(wire -> told(wire, Symptoms.Behaviour.STAYS_ON))
+                        .max()
+                        .orElse(1);
     }
 
     private double staysOn(List<Finding.Piece> pieces) {

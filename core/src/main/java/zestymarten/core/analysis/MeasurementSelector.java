@@ -337,7 +337,6 @@ final class MeasurementSelector {
 
     private void unreadPairs() {
         SwitchState rest = design.assembly().states().get(0);
-        double pair = 2 * priors.shorted() / Math.max(2, design.nets().all().size());
         analysis.connectivity()
                 .piecesUnread()
                 .limit(MOST_UNREAD)
@@ -348,6 +347,6 @@ final class MeasurementSelector {
                         rest,
                         suspicion(each.a())
                                 + suspicion(each.b())
-                                + (each.a().isFrame() || each.b().isFrame() ? priors.toFrame() : pair)));
+                                + analysis.priors().joint(each.a(), each.b())));
     }
 }

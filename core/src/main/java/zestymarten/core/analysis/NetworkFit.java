@@ -1,9 +1,17 @@
 package zestymarten.core.analysis;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
+import zestymarten.core.network.Groups;
 
 /**
  * Finds resistances of the edges of a small network, each within its bounds, that come nearest to what was read.
@@ -11,7 +19,8 @@ import org.ejml.dense.row.CommonOps_DDRM;
  * <p>Method: least squares by Gauss and Newton with Levenberg's damping, steps cut off at the bounds, figures far off
  * weighted down (Cauchy's function) so that a wrong one does not pull the others along. The derivative of an
  * effective resistance by an edge's own is the square of the edge's current for one ampere between the probes (Cohn's
- * theorem). Cost: for k figures and e edges about 10 steps of k e² + e³, and n³ for a component of n nodes with loops.
+ * theorem). Cost: for the k figures and e edges of each block that hangs together about 10 steps of k e² + e³, and n³ for n
+ * nodes of loops.
  * Source: Cohn, 1950; Levenberg, 1944; Holland and Welsch, 1977. Holds for: a network small enough to be solved densely.
  */
 final class NetworkFit {
@@ -72,6 +81,8 @@ final class NetworkFit {
     private final double[] ohm;
     private double[] read;
     private double[][] sensitivity;
+    private int[][] carrying = new int[0][];
+    private List<List<Integer>> figuresAt = List.of();
 
     private NetworkFit(List<FitEdge> edges, List<Figure> figures) {
         this.edges = edges;
@@ -110,6 +121,7 @@ final class NetworkFit {
                 System.arraycopy(before, 0, ohm, 0, ohm.length);
                 read = oldRead;
                 sensitivity = oldSensitivity;
+                rememberCarrying();
                 damping *= 10;
             }
         }
@@ -126,6 +138,7 @@ final class NetworkFit {
             double off = (read[k] - figure.ohm()) / figure.sigma();
             sum += FAR * FAR * Math.log1p(off * off / (FAR * FAR));
         }
+        rememberCarrying();
         for (int e = 0; e < at.length; e++) {
             double off = (at[e] - edges.get(e).nominal()) / edges.get(e).spread();
             sum += off * off;
@@ -133,30 +146,63 @@ final class NetworkFit {
         return sum;
     }
 
+    /** Which edges carry the current of which figure: few of many. */
+    private void rememberCarrying() {
+        carrying = new int[figures.size()][];
+        figuresAt = new ArrayList<>();
+        for (int e = 0; e < edges.size(); e++) {
+            figuresAt.add(new ArrayList<>());
+        }
+        for (int k = 0; k < figures.size(); k++) {
+            double[] row = sensitivity[k];
+            int[] some = new int[row.length];
+            int count = 0;
+            for (int e = 0; e < row.length; e++) {
+                if (row[e] != 0) {
+                    some[count++] = e;
+                    figuresAt.get(e).add(k);
+                }
+            }
+            carrying[k] = Arrays.copyOf(some, count);
+        }
+    }
+
     private double[] stepped(double damping) {
         int count = edges.size();
         double[] gradient = new double[count];
-        double[][] normal = new double[count][count];
+        double[] own = new double[count];
+        Groups blocks = new Groups(count);
         for (int k = 0; k < figures.size(); k++) {
             double sigma = figures.get(k).sigma();
             double off = (read[k] - figures.get(k).ohm()) / sigma;
-            double weight = 1 / (1 + off * off / (FAR * FAR));
-            double[] row = sensitivity[k];
-            for (int e = 0; e < count; e++) {
-                if (row[e] != 0) {
-                    gradient[e] += weight * off * row[e] / sigma;
-                    for (int f = 0; f < count; f++) {
-                        normal[e][f] += weight * row[e] * row[f] / (sigma * sigma);
-                    }
-                }
+            for (int e : carrying[k]) {
+                gradient[e] += weight(k) * off * sensitivity[k][e] / sigma;
+                blocks.join(carrying[k][0], e);
             }
         }
         for (int e = 0; e < count; e++) {
             double spread = edges.get(e).spread();
             gradient[e] += (ohm[e] - edges.get(e).nominal()) / (spread * spread);
-            normal[e][e] += 1 / (spread * spread);
+            own[e] = 1 / (spread * spread);
         }
-        return moved(free(gradient), gradient, normal, damping);
+        double[] next = ohm.clone();
+        blocks(blocks, gradient).forEach(block -> move(block, gradient, own, damping, next));
+        return next;
+    }
+
+    private double weight(int figure) {
+        double off =
+                (read[figure] - figures.get(figure).ohm()) / figures.get(figure).sigma();
+        return 1 / (1 + off * off / (FAR * FAR));
+    }
+
+    /** The free edges that figures have in common, each block by itself. */
+    private Collection<List<Integer>> blocks(Groups groups, double[] gradient) {
+        Map<Integer, List<Integer>> blocks = new LinkedHashMap<>();
+        free(gradient)
+                .forEach(e -> blocks.computeIfAbsent(groups.of(e), any -> new ArrayList<>())
+                        .add(e));
+        return blocks.values();
     }
 
     /** The edges that are not held at a bound by what was read. */
@@ -172,31 +218,43 @@ final class NetworkFit {
         return free;
     }
 
-    private double[] moved(List<Integer> free, double[] gradient, double[][] normal, double damping) {
-        double[] next = ohm.clone();
+    private void move(List<Integer> free, double[] gradient, double[] own, double damping, double[] next) {
         int size = free.size();
-        if (size == 0) {
-            return next;
-        }
+        Map<Integer, Integer> place = new HashMap<>();
+        free.forEach(e -> place.put(e, place.size()));
         DMatrixRMaj matrix = new DMatrixRMaj(size, size);
         DMatrixRMaj right = new DMatrixRMaj(size, 1);
-        for (int i = 0; i < size; i++) {
-            for (int j = 0; j < size; j++) {
-                matrix.set(i, j, normal[free.get(i)][free.get(j)]);
+        figuresOf(free).forEach(k -> {
+            double scale = weight(k) / (figures.get(k).sigma() * figures.get(k).sigma());
+            for (int e : carrying[k]) {
+                for (int f : carrying[k]) {
+                    if (place.containsKey(e) && place.containsKey(f)) {
+                        matrix.add(
+                                place.getOrDefault(e, 0),
+                                place.getOrDefault(f, 0),
+                                scale * sensitivity[k][e] * sensitivity[k][f]);
+                    }
+                }
             }
-            double own = normal[free.get(i)][free.get(i)];
-            matrix.set(i, i, own * (1 + damping) + 1e-12);
+        });
+        for (int i = 0; i < size; i++) {
+            matrix.set(i, i, (matrix.get(i, i) + own[free.get(i)]) * (1 + damping) + 1e-12);
             right.set(i, 0, -gradient[free.get(i)]);
         }
         DMatrixRMaj step = new DMatrixRMaj(size, 1);
         if (!CommonOps_DDRM.solve(matrix, right, step)) {
-            return next;
+            return;
         }
         for (int i = 0; i < size; i++) {
             FitEdge edge = edges.get(free.get(i));
             double to = ohm[free.get(i)] + step.get(i, 0);
             next[free.get(i)] = Double.isNaN(to) ? ohm[free.get(i)] : Math.max(edge.low(), Math.min(edge.high(), to));
         }
-        return next;
+    }
+
+    private Set<Integer> figuresOf(List<Integer> block) {
+        Set<Integer> numbers = new TreeSet<>();
+        block.forEach(e -> numbers.addAll(figuresAt.get(e)));
+        return numbers;
     }
 }

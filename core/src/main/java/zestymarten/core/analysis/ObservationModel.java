@@ -80,6 +80,11 @@ final class ObservationModel {
         return best;
     }
 
+    /** Natural logarithm of how likely faults are before anything was read: no weight of them is above it. */
+    double logPrior(List<Effect> effects) {
+        return effects.stream().mapToDouble(priors::log).sum();
+    }
+
     private static List<Finding.Piece> bridged(List<Effect> effects) {
         List<Finding.Piece> pieces = new ArrayList<>();
         effects.forEach(effect -> {
@@ -118,9 +123,7 @@ final class ObservationModel {
                             ? ofPath(variation, seen, fitted)
                             : ofFigure(variation, figures.get(number), fitted.read(number)));
         }
-        double prior = effects.stream().mapToDouble(priors::log).sum()
-                + priors.unexplained(scene, effects)
-                - unusual(variation, fitted);
+        double prior = logPrior(effects) + priors.unexplained(scene, effects) - unusual(variation, fitted);
         return new Weighed(effects, variation, prior, misfits, fitted);
     }
 

@@ -1,6 +1,7 @@
 package zestymarten.core.analysis;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -21,6 +22,9 @@ import zestymarten.core.quantity.MeterReading;
 final class Proposals {
     private static final double LEAST_SHARE = 1e-3;
     private static final int MOST_PIECES = 14;
+
+    /** Of two halves that were linked each piece may be joined to each: so many are tried. */
+    private static final int MOST_JOINTS = 240;
 
     private final Weighed assumed;
     private final Variation variation;
@@ -118,11 +122,38 @@ final class Proposals {
                 add(new Effect.Stuck(element, true));
             }
         }
+        List<PossibleJoint> joints = new ArrayList<>();
+        List<LinkedSides> linked = seen.tied() ? linkedSides() : List.of();
+        List<Terminal> others = reached(seen, seen.b(), circuit);
         for (Terminal one : reached(seen, seen.a(), circuit)) {
-            for (Terminal other : reached(seen, seen.b(), circuit)) {
-                bridge(one, other, leaks);
-            }
+            others.forEach(other -> joints.add(new PossibleJoint(
+                    one,
+                    other,
+                    linked.stream().mapToInt(each -> each.speaksFor(one, other)).sum())));
         }
+        joints.stream()
+                .sorted(Comparator.comparingInt(PossibleJoint::score).reversed())
+                .limit(MOST_JOINTS)
+                .forEach(each -> bridge(each.one(), each.other(), leaks));
+    }
+
+    /** A joint that would explain a reading, and how many readings of linked terminals speak for it. */
+    private record PossibleJoint(Terminal one, Terminal other, int score) {}
+
+    /** What was linked at either probe, and whether a way through was read. */
+    private record LinkedSides(Set<Terminal> near, Set<Terminal> far, boolean joins) {
+        int speaksFor(Terminal one, Terminal other) {
+            boolean between =
+                    (near.contains(one) && far.contains(other)) || (near.contains(other) && far.contains(one));
+            return between ? joins ? 1 : -1 : 0;
+        }
+    }
+
+    private List<LinkedSides> linkedSides() {
+        return scene.observations().stream()
+                .filter(Observation::tied)
+                .map(each -> new LinkedSides(each.withTies(each.a()), each.withTies(each.b()), !each.parts()))
+                .toList();
     }
 
     /** A probe's terminal, those that were linked to it, and those that parts lead to: one of each piece. */

@@ -2,6 +2,7 @@ package zestymarten.core.analysis;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -9,15 +10,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judgement.Expectation;
 import zestymarten.core.network.Groups;
 
 /**
  * Which nets of a unit are explained together.
  *
- * <p>Rules: nets hang together by the parts between them, and by every observation that a good unit would not give. The
- * frame joins nothing. Two wires that read open hang together until the ends that they may have exchanged were read apart;
+ * <p>Rules: nets hang together by the parts between them, and by every observation that a good unit would not give, with all
+ * that was linked for it. The frame joins nothing. Two wires that read open hang together until the ends that they may have exchanged were read apart;
  * a wire that reads open brings along the wires that nobody read yet. Cost: linear in conductors, parts and observations.
  */
 final class SceneMap {
@@ -44,7 +47,46 @@ final class SceneMap {
             join(together, each.a(), each.b());
             join(byParts, each.a(), each.b());
         });
-        observations.stream().filter(Observation::isUnexpected).forEach(each -> join(together, each.a(), each.b()));
+        Groups read = new Groups(number.size());
+        Set<Set<Terminal>> apart = new HashSet<>();
+        for (Observation each : observations) {
+            if (each.joins()) {
+                join(read, each.a(), each.b());
+            } else if (each.parts() && !each.tied()) {
+                apart.add(Set.of(each.a(), each.b()));
+            }
+        }
+        observations.stream().filter(Observation::isUnexpected).forEach(each -> joinAllOf(each, read, apart));
+    }
+
+    /**
+     * What was linked for a way through that should not be may be at either end of it, until the pair itself was read; but for
+     * what was read apart from all that is linked at the other end.
+     */
+    private void joinAllOf(Observation unexpected, Groups read, Set<Set<Terminal>> apart) {
+        join(together, unexpected.a(), unexpected.b());
+        if (!unexpected.tied() || !(unexpected.expectation() instanceof Expectation.Apart)) {
+            return;
+        }
+        Set<Terminal> near = unexpected.withTies(unexpected.a());
+        Set<Terminal> far = unexpected.withTies(unexpected.b());
+        Map<Integer, Terminal> nearGroups = new HashMap<>();
+        near.forEach(each -> nearGroups.putIfAbsent(read.of(number.getOrDefault(each, 0)), each));
+        Optional<Terminal> found = far.stream()
+                .filter(each -> nearGroups.containsKey(read.of(number.getOrDefault(each, 0))))
+                .findFirst();
+        if (found.isPresent()) {
+            int group = read.of(number.getOrDefault(found.get(), 0));
+            join(together, unexpected.a(), found.get());
+            join(together, unexpected.a(), nearGroups.getOrDefault(group, unexpected.a()));
+        } else {
+            possible(near, far, apart).forEach(each -> join(together, unexpected.a(), each));
+            possible(far, near, apart).forEach(each -> join(together, unexpected.a(), each));
+        }
+    }
+
+    private static Stream<Terminal> possible(Set<Terminal> ends, Set<Terminal> others, Set<Set<Terminal>> apart) {
+        return ends.stream().filter(end -> others.stream().anyMatch(other -> !apart.contains(Set.of(end, other))));
     }
 
     private void join(Groups groups, Terminal a, Terminal b) {

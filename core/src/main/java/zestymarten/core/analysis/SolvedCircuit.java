@@ -1,22 +1,30 @@
 package zestymarten.core.analysis;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
 
 /**
  * Which edges conduct in one state and setup, and what an ideal ohmmeter reads between its nodes.
  *
- * <p>Method: a component without loops is a sum along the only way; any other is solved by its grounded Laplacian. Cost:
- * linear to build; n³ once for each set of resistances of a component of n nodes with loops. Keeps the last solution.
+ * <p>Method: what merely hangs from loops, and a component without any, is a sum along the only way; the loops are solved by
+ * their grounded Laplacian. Cost: linear to build; n³ once for each set of resistances of n nodes in loops. Keeps the last
+ * solution.
  */
 final class SolvedCircuit {
     private final int[] merged;
     private final int[] component;
     private final List<Integer> sizes = new ArrayList<>();
     private final int[] place;
+    private final int[] hangsBy;
     private final int[] up;
     private final int[] upEdge;
     private final int[] depth;
@@ -35,6 +43,7 @@ final class SolvedCircuit {
         int nodes = merged.length;
         component = new int[nodes];
         place = new int[nodes];
+        hangsBy = new int[nodes];
         up = new int[nodes];
         upEdge = new int[nodes];
         depth = new int[nodes];
@@ -63,6 +72,7 @@ final class SolvedCircuit {
                 int own = merged[node];
                 component[node] = component[own];
                 place[node] = place[own];
+                hangsBy[node] = hangsBy[own];
                 up[node] = up[own];
                 upEdge[node] = upEdge[own];
                 depth[node] = depth[own];
@@ -79,7 +89,7 @@ final class SolvedCircuit {
         upEdge[root] = -1;
         for (int i = 0; i < members.size(); i++) {
             int node = members.get(i);
-            place[node] = i;
+            place[node] = -1;
             for (int edge : at.get(node)) {
                 if (from[edge] == node) {
                     inside.add(edge);
@@ -95,8 +105,44 @@ final class SolvedCircuit {
             }
         }
         boolean tree = inside.size() == members.size() - 1;
-        looped.add(tree ? List.of() : List.copyOf(inside));
-        sizes.add(members.size());
+        List<Integer> loops = tree ? List.of() : loops(inside, at);
+        int count = 0;
+        for (int edge : loops) {
+            for (int node : new int[] {from[edge], to[edge]}) {
+                if (place[node] < 0) {
+                    place[node] = count++;
+                }
+            }
+        }
+        looped.add(loops);
+        sizes.add(count);
+    }
+
+    /** The edges of a component that are left when all that merely hangs from it is taken off, end by end. */
+    private List<Integer> loops(List<Integer> inside, List<List<Integer>> at) {
+        Map<Integer, Integer> degree = new HashMap<>();
+        Set<Integer> left = new LinkedHashSet<>(inside);
+        for (int edge : inside) {
+            degree.merge(from[edge], 1, Integer::sum);
+            degree.merge(to[edge], 1, Integer::sum);
+        }
+        Deque<Integer> ends = new ArrayDeque<>();
+        degree.forEach((node, count) -> {
+            if (count == 1) {
+                ends.add(node);
+            }
+        });
+        while (!ends.isEmpty()) {
+            int end = ends.remove();
+            at.get(end).stream().filter(left::remove).findFirst().ifPresent(edge -> {
+                int inner = from[edge] == end ? to[edge] : from[edge];
+                hangsBy[end] = edge;
+                if (degree.merge(inner, -1, Integer::sum) == 1) {
+                    ends.add(inner);
+                }
+            });
+        }
+        return List.copyOf(left);
     }
 
     boolean joins(int a, int b) {
@@ -141,11 +187,46 @@ final class SolvedCircuit {
             }
             return sum;
         }
+        double hanging = 0;
+        Set<Integer> one = toLoops(merged[a]);
+        Set<Integer> other = toLoops(merged[b]);
+        for (Set<Integer> branch : List.of(one, other)) {
+            for (int edge : branch) {
+                if (!one.contains(edge) || !other.contains(edge)) { // what both have in common carries nothing
+                    hanging += ohm[edge];
+                    squares[edge] = 1;
+                }
+            }
+        }
+        int x = inLoops(merged[a], one);
+        int y = inLoops(merged[b], other);
+        return x == y ? hanging : hanging + betweenLooped(component[a], place[x], place[y], ohm, squares);
+    }
+
+    /** The edges by which a node hangs from the loops of its component, from the node on. */
+    private Set<Integer> toLoops(int node) {
+        Set<Integer> branch = new LinkedHashSet<>();
+        int at = node;
+        while (place[at] < 0) {
+            int edge = hangsBy[at];
+            branch.add(edge);
+            at = from[edge] == at ? to[edge] : from[edge];
+        }
+        return branch;
+    }
+
+    private int inLoops(int node, Set<Integer> branch) {
+        int at = node;
+        for (int edge : branch) {
+            at = from[edge] == at ? to[edge] : from[edge];
+        }
+        return at;
+    }
+
+    private double betweenLooped(int number, int x, int y, double[] ohm, double[] squares) {
         solve(ohm);
-        DMatrixRMaj potentials = inverse.get(component[a]);
-        int x = place[a];
-        int y = place[b];
-        for (int edge : inside) {
+        DMatrixRMaj potentials = inverse.get(number);
+        for (int edge : looped.get(number)) {
             int u = place[from[edge]];
             int v = place[to[edge]];
             double volts = potentials.get(u, x) - potentials.get(u, y) - potentials.get(v, x) + potentials.get(v, y);
