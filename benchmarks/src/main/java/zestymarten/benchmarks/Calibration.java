@@ -21,7 +21,7 @@ import zestymarten.core.meter.TestConditions;
 
 /** How often what is said with a probability is true: findings of half-finished diagnoses, in tenths of what was said. */
 final class Calibration {
-    private static final int UNITS = 2000;
+    private static final int UNITS = 6000;
     private static final int TENTHS = 10;
     private static final int MOST_FAULTS = 3;
 
@@ -56,8 +56,8 @@ final class Calibration {
         UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, Symptoms.NONE, made);
         Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         while (made.size() < most && !next.measurements().isEmpty()) {
-            Recommendation.RecommendedMeasurement best = next.measurements().get(0);
-            made.add(Study.observed(cable, conditions, made.size(), best.black(), best.red(), probe));
+            made.add(Study.observed(
+                    cable, conditions, made.size(), Study.placement(next.measurements().get(0)), probe));
             analysis = UnitAnalysis.of(cable.design(), conditions, priors, Symptoms.NONE, made);
             next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         }

@@ -29,6 +29,7 @@ import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Net;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.testplan.ProbePlacement;
 
 /** Tests thousands of made-up units and writes how often the verdict and the named faults are right. */
 public final class Study {
@@ -88,7 +89,7 @@ public final class Study {
         line("## How often what is said is true");
         line("");
         line(
-                "2,000 units of 4 to 9 wires with 1 to 3 faults, stopped at random after 1 to 27 chosen measurements, one in 50 without");
+                "6,000 units of 4 to 9 wires with 1 to 3 faults, stopped at random after 1 to 27 chosen measurements, one in 50 without");
         line("contact. Every finding of that moment by the probability that was said with it:");
         line("");
         Calibration.lines(BAD_TOUCH).forEach(this::line);
@@ -173,21 +174,22 @@ public final class Study {
     private void oneFault() {
         line("## One fault, nobody says what fails");
         line("");
-        line("The same with one fault a unit and the usual priors. What is not finished counts with the measurements made.");
+        line(
+                "The same with one fault a unit and the usual priors. What is not finished counts with the measurements made. With clips:");
+        line("the near ends not yet read may be linked, so that one reading asks many pairs; putting clips on and off has its price.");
         line("");
         line("| wires | units | order | finished | right of those finished | measurements of all, mean | median | worst |");
         line("|---|---|---|---|---|---|---|---|");
         for (int[] size : ADAPTIVE) {
-            List<Run> best = new ArrayList<>();
-            List<Run> fixed = new ArrayList<>();
-            for (int i = 0; i < size[1]; i++) {
-                RandomHarness cable =
-                        RandomHarness.cable(new Random(4000L * size[0] + i), size[0]).sabotage(1);
-                best.add(run(cable, i, true, Symptoms.NONE, Priors.usual().withBadContact(BAD_TOUCH)));
-                fixed.add(run(cable, i, false, Symptoms.NONE, Priors.usual().withBadContact(BAD_TOUCH)));
+            for (Order order : Order.values()) {
+                List<Run> runs = new ArrayList<>();
+                for (int i = 0; i < size[1]; i++) {
+                    RandomHarness cable =
+                            RandomHarness.cable(new Random(4000L * size[0] + i), size[0]).sabotage(1);
+                    runs.add(run(cable, i, order, Symptoms.NONE, Priors.usual().withBadContact(BAD_TOUCH)));
+                }
+                allOf(size, order.words, runs);
             }
-            allOf(size, "chosen", best);
-            allOf(size, "fixed", fixed);
         }
         line("");
     }
@@ -273,32 +275,49 @@ public final class Study {
         return Math.log(value) / Math.log(2);
     }
 
+    /** How the next measurement is found. */
+    private enum Order {
+        WITH_CLIPS("chosen, with clips"),
+        CHOSEN("chosen"),
+        FIXED("fixed");
+
+        private final String words;
+
+        Order(String words) {
+            this.words = words;
+        }
+    }
+
     private static Run run(RandomHarness cable, int seed, boolean chosen, Symptoms complaint) {
         double share = 0.25 / cable.assembly().conductors().size();
         Priors priors = complaint.isOfSomething()
                 ? Priors.usual().withBadContact(BAD_TOUCH)
                 : new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, BAD_TOUCH);
-        return run(cable, seed, chosen, complaint, priors);
+        return run(cable, seed, chosen ? Order.CHOSEN : Order.FIXED, complaint, priors);
     }
 
-    private static Run run(RandomHarness cable, int seed, boolean chosen, Symptoms complaint, Priors priors) {
+    private static Run run(RandomHarness cable, int seed, Order by, Symptoms complaint, Priors priors) {
+        boolean chosen = by != Order.FIXED;
+        List<ProbePlacement> linked = by == Order.WITH_CLIPS ? linkedNearEnds(cable) : List.of();
+        MeasurementCosts costs = MeasurementCosts.bench(cable.assembly(), !linked.isEmpty());
         TestConditions conditions = Cables.conditions(ACCURACIES[seed % ACCURACIES.length]);
         Probe probe = new Probe(cable.unit(), conditions, new Random(seed), BAD_TOUCH);
         int wires = cable.assembly().conductors().size();
         List<Observation> made = new ArrayList<>();
         UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
-        Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
+        Recommendation next = analysis.next(costs, 1, linked);
         List<Terminal[]> order = chosen ? List.of() : fixedOrder(cable);
         int most = chosen ? PATIENCE * wires : Math.min(PATIENCE * wires, order.size());
         while (next.status() != Recommendation.Status.FINISHED && made.size() < most) {
             if (chosen && next.measurements().isEmpty()) {
                 break;
             }
-            Terminal a = chosen ? next.measurements().get(0).black() : order.get(made.size())[0];
-            Terminal b = chosen ? next.measurements().get(0).red() : order.get(made.size())[1];
-            made.add(observed(cable, conditions, made.size(), a, b, probe));
+            ProbePlacement where = chosen
+                    ? placement(next.measurements().get(0))
+                    : placement(order.get(made.size())[0], order.get(made.size())[1]);
+            made.add(observed(cable, conditions, made.size(), where, probe));
             analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
-            next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
+            next = analysis.next(costs, 1, linked);
         }
         Set<String> named = new TreeSet<>();
         analysis.explanations().stream()
@@ -309,19 +328,42 @@ public final class Study {
                 made.size(), next.status() == Recommendation.Status.FINISHED, named.equals(namesOf(cable.told())));
     }
 
+    static ProbePlacement placement(Recommendation.RecommendedMeasurement next) {
+        return new ProbePlacement(next.black(), next.red(), next.links(), SwitchState.REST, false);
+    }
+
+    private static ProbePlacement placement(Terminal black, Terminal red) {
+        return new ProbePlacement(black, red, List.of(), SwitchState.REST, false);
+    }
+
+    /** Each near end against all later ones, linked. */
+    private static List<ProbePlacement> linkedNearEnds(RandomHarness cable) {
+        List<Terminal> near = cable.design().nets().all().stream()
+                .map(net -> net.ends().get(0))
+                .toList();
+        List<ProbePlacement> linked = new ArrayList<>();
+        for (int i = 0; i + 2 < near.size(); i++) {
+            List<Terminal> rest = near.subList(i + 1, near.size());
+            linked.add(new ProbePlacement(near.get(i), rest.get(0), List.of(rest), SwitchState.REST, false));
+        }
+        return linked;
+    }
+
     static Observation observed(
-            RandomHarness cable, TestConditions conditions, int number, Terminal a, Terminal b, Probe probe) {
-        MeterReading meaning = new ReadingParser(false).understand(probe.shows(a, b, SwitchState.REST, List.of()));
-        Expectation expectation = cable.design().expectation(a, b);
+            RandomHarness cable, TestConditions conditions, int number, ProbePlacement where, Probe probe) {
+        MeterReading meaning = new ReadingParser(false)
+                .understand(probe.shows(where.black(), where.red(), where.state(), where.ties()));
+        Expectation expectation =
+                cable.design().expectation(where.black(), where.red(), where.state(), where.ties());
         return new Observation(
                 number,
-                a,
-                b,
-                SwitchState.REST,
+                where.black(),
+                where.red(),
+                where.state(),
                 expectation,
                 ResistanceJudge.judge(meaning, expectation, conditions),
                 meaning,
-                List.of(),
+                where.ties(),
                 Observation.Since.PROBED_ANEW);
     }
 

@@ -23,6 +23,7 @@ import zestymarten.core.finding.Priors;
 import zestymarten.core.finding.Symptoms;
 import zestymarten.core.network.Net;
 import zestymarten.core.quantity.Patience;
+import zestymarten.core.testplan.ProbePlacement;
 
 /**
  * Chooses what to measure next: the largest expected drop of entropy per second.
@@ -85,7 +86,8 @@ final class MeasurementSelector {
                 .toList();
     }
 
-    Recommendation best(int most) {
+    /** @param linked how ends may be linked, for one measurement of many pairs */
+    Recommendation best(int most, List<ProbePlacement> linked) {
         all.forEach(each -> made.merge(each.key(), 1, Integer::sum));
         double certainty = share;
         takeSymptoms();
@@ -98,10 +100,21 @@ final class MeasurementSelector {
         unreadNets();
         unreadParts();
         unreadPairs();
+        linked.forEach(this::unreadLinked);
         certainty *= Math.exp(-expectedElsewhere);
         List<RecommendedMeasurement> best = bestOf(most);
-        Status status = certainty >= FINISHED ? Status.FINISHED : best.isEmpty() ? Status.CANNOT_BE_TOLD : Status.GO_ON;
-        return new Recommendation(status, certainty, best);
+        return new Recommendation(status(certainty, best), certainty, best);
+    }
+
+    /** That nothing is wrong is no repair: while nothing is found it goes on as long as there is anything to read. */
+    private Status status(double certainty, List<RecommendedMeasurement> best) {
+        boolean found = analysis.pattern().isPresent()
+                || analysis.scenes().stream()
+                        .anyMatch(each -> !each.best().effects().isEmpty());
+        if (certainty >= FINISHED && (found || best.isEmpty())) {
+            return Status.FINISHED;
+        }
+        return best.isEmpty() ? Status.CANNOT_BE_TOLD : Status.GO_ON;
     }
 
     private List<RecommendedMeasurement> bestOf(int most) {
@@ -250,10 +263,13 @@ final class MeasurementSelector {
             double bits,
             MeasurementPurpose purpose,
             Optional<Finding> asks) {
-        double seconds = costs.seconds(a, b, List.of());
+        add(new RecommendedMeasurement(a, b, state, List.of(), bits, costs.seconds(a, b, List.of()), purpose, asks));
+    }
+
+    private void add(RecommendedMeasurement next) {
         found.merge(
-                new Observation.Key(Set.of(a, b), state, List.of()),
-                new RecommendedMeasurement(a, b, state, List.of(), bits, seconds, purpose, asks),
+                new Observation.Key(Set.of(next.black(), next.red()), next.state(), next.links()),
+                next,
                 (one, other) -> other.bits() > one.bits() ? other : one);
     }
 
@@ -348,5 +364,38 @@ final class MeasurementSelector {
                         suspicion(each.a())
                                 + suspicion(each.b())
                                 + analysis.priors().joint(each.a(), each.b())));
+    }
+
+    /** Linked ends ask many pairs at once: that any two of them are joined is about as likely as all pairs together. */
+    private void unreadLinked(ProbePlacement placement) {
+        Connectivity seen = analysis.connectivity();
+        Set<Terminal> far = linkedWith(placement.red(), placement);
+        double odds = 0;
+        for (Terminal one : linkedWith(placement.black(), placement)) {
+            for (Terminal other : far) {
+                boolean unread = seen.isUnread(one, other) && !analysis.map().areTogether(one, other);
+                odds += unread ? analysis.priors().joint(one, other) : 0;
+            }
+        }
+        double share = odds / (1 + odds);
+        if (odds > 0) {
+            add(new RecommendedMeasurement(
+                    placement.black(),
+                    placement.red(),
+                    placement.state(),
+                    placement.ties(),
+                    entropy(List.of(share, 1 - share), 1),
+                    costs.seconds(placement.black(), placement.red(), placement.ties()),
+                    MeasurementPurpose.UNREAD,
+                    Optional.empty()));
+        }
+    }
+
+    private static Set<Terminal> linkedWith(Terminal probe, ProbePlacement placement) {
+        return placement.ties().stream()
+                .filter(tie -> tie.contains(probe))
+                .findFirst()
+                .<Set<Terminal>>map(LinkedHashSet::new)
+                .orElse(Set.of(probe));
     }
 }

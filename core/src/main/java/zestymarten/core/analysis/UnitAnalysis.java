@@ -17,6 +17,7 @@ import zestymarten.core.finding.Partition;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.finding.Symptoms;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.testplan.ProbePlacement;
 
 /**
  * The only way from observations to what is wrong with a unit.
@@ -35,7 +36,7 @@ public final class UnitAnalysis {
     private final List<Observation> all;
     private final RepeatedReadings repeats;
     private final UnitScenes unit;
-    private final List<UnitScenes> equals = new ArrayList<>();
+    private final List<UnitScenes> ways = new ArrayList<>();
 
     private UnitAnalysis(
             Design design, TestConditions conditions, Priors priors, Symptoms complaint, List<Observation> all) {
@@ -45,11 +46,10 @@ public final class UnitAnalysis {
         Connectivity seen = new Connectivity(design, standing);
         FaultClassifier.all(design.assembly(), seen.asTakenForWhole(), seen::isProbed).stream()
                 .limit(MOST_WAYS)
-                .forEach(
-                        each -> equals.add(UnitScenes.of(design, conditions, priors, complaint, each, seen, standing)));
-        equals.sort(Comparator.comparingLong(each -> -Math.round(each.logWeight() / SAME_NATS)));
-        unit = equals.get(0);
-        equals.removeIf(each -> each.logWeight() < unit.logWeight() - ExplanationSearch.WORTH_TELLING);
+                .forEach(each -> ways.add(UnitScenes.of(design, conditions, priors, complaint, each, seen, standing)));
+        ways.sort(Comparator.comparingLong(each -> -Math.round(each.logWeight() / SAME_NATS)));
+        unit = ways.get(0);
+        ways.removeIf(each -> each.logWeight() < unit.logWeight() - ExplanationSearch.WORTH_TELLING);
     }
 
     private UnitAnalysis(UnitAnalysis earlier, Observation beside) {
@@ -57,8 +57,8 @@ public final class UnitAnalysis {
         more.add(beside);
         all = List.copyOf(more);
         repeats = earlier.repeats;
-        earlier.equals.forEach(each -> equals.add(each.with(beside)));
-        unit = equals.get(0);
+        earlier.ways.forEach(each -> ways.add(each.with(beside)));
+        unit = ways.get(0);
     }
 
     /**
@@ -69,7 +69,7 @@ public final class UnitAnalysis {
      */
     public Optional<UnitAnalysis> with(Observation first) {
         boolean asExpected = first.parts() && !first.isUnexpected() && !first.tied();
-        boolean beside = asExpected && equals.stream().allMatch(each -> each.isBeside(first.a(), first.b()));
+        boolean beside = asExpected && ways.stream().allMatch(each -> each.isBeside(first.a(), first.b()));
         return beside ? Optional.of(new UnitAnalysis(this, first)) : Optional.empty();
     }
 
@@ -88,9 +88,18 @@ public final class UnitAnalysis {
         return new UnitAnalysis(design, conditions, priors, complaint, List.copyOf(observations));
     }
 
-    /** What to measure next, the {@code most} best. */
+    /** What to measure next with free ends, the {@code most} best. */
     public Recommendation next(MeasurementCosts costs, int most) {
-        return new MeasurementSelector(unit, share(unit), all, costs).best(most);
+        return next(costs, most, List.of());
+    }
+
+    /**
+     * What to measure next, the {@code most} best.
+     *
+     * @param linked how ends may be linked beside measurements with free ends: one reading then asks many pairs
+     */
+    public Recommendation next(MeasurementCosts costs, int most, List<ProbePlacement> linked) {
+        return new MeasurementSelector(unit, share(unit), all, costs).best(most, linked);
     }
 
     /** The measurements that tell the faults apart that may be there, the {@code most} best. */
@@ -100,8 +109,8 @@ public final class UnitAnalysis {
 
     /** How probable one of the ways of wiring whole connectors is: 1 where there is but one. */
     private double share(UnitScenes one) {
-        double most = equals.stream().mapToDouble(UnitScenes::logWeight).max().orElse(0);
-        double total = equals.stream()
+        double most = ways.stream().mapToDouble(UnitScenes::logWeight).max().orElse(0);
+        double total = ways.stream()
                 .mapToDouble(each -> Math.exp(each.logWeight() - most))
                 .sum();
         return Math.exp(one.logWeight() - most) / total;
@@ -109,7 +118,7 @@ public final class UnitAnalysis {
 
     /** What is wrong: the faults of the best explanation, those of the joining in design order. */
     public List<Explained> findings() {
-        List<List<Explained>> each = equals.stream().map(this::under).toList();
+        List<List<Explained>> each = ways.stream().map(this::under).toList();
         List<Explained> findings = new ArrayList<>(each.size() == 1 ? each.get(0) : together(each));
         repeats.findings().stream()
                 .filter(repeated -> findings.stream()
@@ -133,9 +142,9 @@ public final class UnitAnalysis {
         return findings;
     }
 
-    /** The findings of the first of several equal ways, each with what the others say in its place. */
-    private List<Explained> together(List<List<Explained>> ways) {
-        List<Map<NamedFaults.Name, Explained>> named = ways.stream()
+    /** The findings of the likeliest of several ways, each with what the others say in its place. */
+    private List<Explained> together(List<List<Explained>> found) {
+        List<Map<NamedFaults.Name, Explained>> named = found.stream()
                 .map(way -> way.stream()
                         .collect(Collectors.toMap(
                                 each -> NamedFaults.name(each.finding()),
@@ -143,24 +152,24 @@ public final class UnitAnalysis {
                                 (one, other) -> one,
                                 LinkedHashMap::new)))
                 .collect(Collectors.toList());
-        return ways.get(0).stream()
+        return found.get(0).stream()
                 .map(each -> together(each, NamedFaults.name(each.finding()), named))
                 .toList();
     }
 
-    private Explained together(Explained first, NamedFaults.Name name, List<Map<NamedFaults.Name, Explained>> ways) {
+    /** @param found the findings of each of {@link #ways}, by name */
+    private Explained together(Explained first, NamedFaults.Name name, List<Map<NamedFaults.Name, Explained>> found) {
         double probability = 0;
         boolean certain = true;
         Map<NamedFaults.Name, Finding> instead = new LinkedHashMap<>();
         first.alternatives().forEach(each -> instead.put(NamedFaults.name(each), each));
-        for (int i = 0; i < ways.size(); i++) {
-            Optional<Explained> here = Optional.ofNullable(ways.get(i).get(name));
-            probability +=
-                    share(equals.get(i)) * here.map(Explained::probability).orElse(0.0);
+        for (int i = 0; i < found.size(); i++) {
+            Optional<Explained> here = Optional.ofNullable(found.get(i).get(name));
+            probability += share(ways.get(i)) * here.map(Explained::probability).orElse(0.0);
             certain &= here.filter(Explained::certain).isPresent();
             if (here.isEmpty()) {
-                ways.get(i).forEach((other, each) -> {
-                    if (!ways.get(0).containsKey(other)) {
+                found.get(i).forEach((other, each) -> {
+                    if (!found.get(0).containsKey(other)) {
                         instead.putIfAbsent(other, each.finding());
                     }
                 });
@@ -185,7 +194,7 @@ public final class UnitAnalysis {
 
     /** What may be wrong altogether, the likeliest first: at most {@value SceneFindings#MOST_EXPLANATIONS}. */
     public List<Explanation> explanations() {
-        List<Explanation> explanations = equals.stream()
+        List<Explanation> explanations = ways.stream()
                 .flatMap(each -> new SceneFindings(each)
                         .explanations().stream()
                                 .map(one -> new Explanation(share(each) * one.probability(), one.faults())))

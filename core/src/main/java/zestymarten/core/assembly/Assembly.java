@@ -135,6 +135,15 @@ public record Assembly(
         this(name, kind, note, connectors, joints, conductors, components, states, bonded, Allowances.NONE);
     }
 
+    /**
+     * The same by another name.
+     *
+     * @throws IllegalArgumentException if it is no name, see {@link #LONGEST_NAME}
+     */
+    public Assembly withName(String other) {
+        return new Assembly(other, kind, note, connectors, joints, conductors, components, states, bonded, allowances);
+    }
+
     /** The same with other allowances for its wires. */
     public Assembly withAllowances(Allowances others) {
         return new Assembly(name, kind, note, connectors, joints, conductors, components, states, bonded, others);

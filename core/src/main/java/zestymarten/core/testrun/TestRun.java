@@ -609,10 +609,21 @@ public final class TestRun {
 
     private synchronized Recommendation recommendation() {
         if (recommendation.isEmpty()) {
-            MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), false);
-            recommendation = Optional.of(conclusions().unit().next(costs, WEIGHED));
+            List<ProbePlacement> linked = linkedPieces();
+            MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), !linked.isEmpty());
+            recommendation = Optional.of(conclusions().unit().next(costs, WEIGHED, linked));
         }
         return recommendation.orElseThrow();
+    }
+
+    /** Where the clips are at hand: how the plan links pieces that are still to be read. */
+    private List<ProbePlacement> linkedPieces() {
+        return pieces().areTied()
+                ? undone(Stage.SHORTS)
+                        .filter(step -> step instanceof TestStep.Measurement touch && touch.isTied())
+                        .map(step -> measurement((TestStep.Measurement) step))
+                        .toList()
+                : List.of();
     }
 
     /** The step of the measurement that tells most; one that is done only where it has to be made again. */
@@ -627,6 +638,13 @@ public final class TestRun {
 
     /** The planned steps that make a recommended measurement, in its position of switches and relays. */
     private Stream<TestStep> stepsOf(Recommendation.RecommendedMeasurement next) {
+        if (!next.links().isEmpty()) {
+            return steps(Stage.SHORTS)
+                    .filter(step -> step instanceof TestStep.Measurement touch
+                            && touch.black().equals(next.black())
+                            && touch.red().equals(next.red())
+                            && touch.ties().equals(next.links()));
+        }
         return together(next.black(), next.red())
                 .filter(step -> step instanceof TestStep.Measurement touch
                         && !touch.isTied()
@@ -650,12 +668,13 @@ public final class TestRun {
         return conclusions().unit().explanations();
     }
 
-    /** The measurements still to make that tell most for their time, the best first. */
+    /** The measurements with free ends still to make that tell most for their time, the best first. */
     public synchronized List<BestMeasurement> best(int most) {
         List<BestMeasurement> best = new ArrayList<>();
         for (Recommendation.RecommendedMeasurement next : recommendation().measurements()) {
-            Optional<TestStep> step =
-                    stepsOf(next).filter(each -> !isDone(each)).findFirst();
+            Optional<TestStep> step = next.links().isEmpty()
+                    ? stepsOf(next).filter(each -> !isDone(each)).findFirst()
+                    : Optional.empty();
             if (best.size() < most && step.isPresent() && step.get() instanceof TestStep.Measurement touch) {
                 best.add(new BestMeasurement(touch, next));
             }
