@@ -94,17 +94,32 @@ public class Assemblies {
     }
 
     /**
+     * Another assembly made of the latest revision of one.
+     *
+     * @throws Refused if the name is no name, or an assembly has it
+     */
+    @Transactional
+    public Revision duplicate(long assemblyId, String typed, String by) {
+        return create(latest(assemblyId).assembly().withName(named(typed)), by);
+    }
+
+    private static String named(String typed) {
+        String name = typed.strip();
+        if (name.isEmpty() || name.length() > Assembly.LONGEST_NAME) {
+            throw new Refused("name", "Give the assembly a name of 1 to " + Assembly.LONGEST_NAME + " characters.");
+        }
+        return name;
+    }
+
+    /**
      * Gives an assembly another name, in all of its revisions; certificates keep the name that they were made with.
      *
      * @throws Refused if the name is no name, or another assembly has it
      */
     @Transactional
     public void rename(long assemblyId, String typed) {
-        String name = typed.strip();
+        String name = named(typed);
         latest(assemblyId);
-        if (name.isEmpty() || name.length() > Assembly.LONGEST_NAME) {
-            throw new Refused("name", "Give the assembly a name of 1 to " + Assembly.LONGEST_NAME + " characters.");
-        }
         Long other = mapper.assemblyNamed(name);
         if (other != null && other != assemblyId) {
             throw new Refused("name", "“" + name + "” is an assembly already. Choose another name.");

@@ -72,6 +72,7 @@ class AssemblyController {
         model.addAttribute(
                 "kinds",
                 List.of(AssemblyKind.values()).stream().map(AssemblyKind::code).toList());
+        model.addAttribute("templates", AssemblyTemplate.values());
         return "assembly/new";
     }
 
@@ -170,6 +171,13 @@ class AssemblyController {
     ResponseEntity<Void> rename(@PathVariable long id, @RequestParam(defaultValue = "") String name) {
         assemblies.rename(id, name);
         return goTo("/assemblies/" + id);
+    }
+
+    /** Another assembly like the latest revision of this one, with a history of its own. */
+    @PostMapping("/{id}/duplicate")
+    ResponseEntity<Void> duplicate(@PathVariable long id, @RequestParam(defaultValue = "") String name, Principal who) {
+        return goTo(
+                "/assemblies/" + assemblies.duplicate(id, name, who.getName()).assemblyId());
     }
 
     /** Whether a second role has to sign for tests; the rules of the platform let only a lead hand decide it. */

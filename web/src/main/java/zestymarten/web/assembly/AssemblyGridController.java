@@ -50,9 +50,13 @@ class AssemblyGridController {
             List<AssemblyTable.TableColumn> columns,
             List<List<CellView>> rows) {}
 
+    /** @param from a template to begin from; empty, or any other text, for an empty grid */
     @GetMapping("/assemblies/grid")
-    ModelAndView fresh() {
-        return page(0, 0, FRESH, List.of(), HttpStatus.OK);
+    ModelAndView fresh(@RequestParam(defaultValue = "") String from) {
+        AssemblyGrid grid = AssemblyTemplate.of(from)
+                .map(template -> AssemblyGrid.of(template.assembly()).unnamed())
+                .orElse(FRESH);
+        return page(0, 0, grid, List.of(), HttpStatus.OK);
     }
 
     @GetMapping("/assemblies/{id}/grid")

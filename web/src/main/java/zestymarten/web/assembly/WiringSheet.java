@@ -6,18 +6,21 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Joint;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.LimitRules;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.web.platform.Times;
 
 /**
- * A revision on paper: every wire with what it may read and why, every part, every connector.
+ * A revision on paper: every wire with what it may read and why, every joint, part, position and connector.
  *
  * @param made which revision it is, when and by whom it was made
  * @param temperature for which the limits hold
@@ -27,12 +30,16 @@ public record WiringSheet(
         String made,
         String temperature,
         List<WireLineOnPaper> wires,
+        List<JointOnPaper> joints,
         List<PartOnPaper> parts,
+        List<PositionOnPaper> positions,
         List<ConnectorOnPaper> connectors) {
 
     public WiringSheet {
         wires = List.copyOf(wires);
+        joints = List.copyOf(joints);
         parts = List.copyOf(parts);
+        positions = List.copyOf(positions);
         connectors = List.copyOf(connectors);
     }
 
@@ -46,6 +53,12 @@ public record WiringSheet(
             String size,
             String limit,
             String source) {}
+
+    /** A joint: the wires that meet there, and whether a probe reaches it. */
+    public record JointOnPaper(String joint, String kind, String wires, String reach) {}
+
+    /** A position of switches and relays, and what is closed in it. */
+    public record PositionOnPaper(String position, String closed) {}
 
     /** A part between two terminals. */
     public record PartOnPaper(String part, String kind, String a, String b) {}
@@ -70,7 +83,9 @@ public record WiringSheet(
                 assembly.conductors().stream()
                         .map(each -> wire(each, limits.of(each), column))
                         .toList(),
+                joints(assembly),
                 assembly.components().stream().map(WiringSheet::part).toList(),
+                positions(assembly),
                 assembly.connectors().stream().map(WiringSheet::connector).toList());
     }
 
@@ -99,6 +114,48 @@ public record WiringSheet(
         return value.stream()
                 .mapToObj(each -> EngineeringFormat.figure(each) + " " + unit)
                 .findFirst();
+    }
+
+    /** Every point where wires meet beside a connector, and every bond to the frame. */
+    private static List<JointOnPaper> joints(Assembly assembly) {
+        Map<Terminal, Joint> known = assembly.joints().stream()
+                .collect(Collectors.toMap(Joint::terminal, each -> each, (one, other) -> one));
+        Stream<JointOnPaper> joints = assembly.jointTerminals().stream().map(point -> {
+            Optional<Joint> joint = Optional.ofNullable(known.get(point));
+            boolean reached = joint.filter(Joint::probe).isPresent();
+            return new JointOnPaper(
+                    point.name(),
+                    joint.map(Joint::kind).orElse("joint"),
+                    wiresAt(assembly, point),
+                    reached ? "a probe reaches it" : "closed");
+        });
+        Stream<JointOnPaper> bonds = assembly.terminals().stream()
+                .filter(assembly.bonded()::contains)
+                .map(pin -> new JointOnPaper(pin.name(), "bonded to the frame", wiresAt(assembly, pin), ""));
+        return Stream.concat(joints, bonds).toList();
+    }
+
+    private static String wiresAt(Assembly assembly, Terminal point) {
+        return assembly.conductors().stream()
+                .filter(wire -> wire.from().equals(point) || wire.to().equals(point))
+                .map(Conductor::id)
+                .collect(Collectors.joining(" "));
+    }
+
+    /** The positions by name; none where nothing is ever closed. */
+    private static List<PositionOnPaper> positions(Assembly assembly) {
+        return assembly.states().stream().allMatch(each -> each.closed().isEmpty())
+                ? List.of()
+                : assembly.states().stream()
+                        .map(each -> new PositionOnPaper(
+                                each.id(),
+                                each.closed().isEmpty()
+                                        ? "nothing closed"
+                                        : "closed: "
+                                                + each.closed().stream()
+                                                        .sorted()
+                                                        .collect(Collectors.joining(", "))))
+                        .toList();
     }
 
     private static PartOnPaper part(Component part) {

@@ -211,4 +211,27 @@ class AssemblyGridPagesTest {
                 .gone(".say.watch");
         browser.open("/assemblies?search=old+loom").see("main", name + " renamed");
     }
+
+    @Test
+    void aTemplateIsChangedSavedAndDuplicated() {
+        browser.open("/assemblies/new").click("a[href*='from=motor']");
+        String name = site.fresh("Pump motor");
+        type("name", name);
+        type("parts.0.ohm", "3.2");
+        Assembly motor = saved();
+        assertThat(motor.components()).hasSize(3);
+        assertThat(motor.components().get(0).ohm().orElse(0)).isEqualTo(3.2);
+        assertThat(motor.bonded()).hasSize(1);
+
+        String original = browser.path();
+        String other = site.fresh("Fan motor");
+        browser.run("document.querySelector('details.small').open = true");
+        browser.fill("form[hx-post$='/duplicate'] input[name=name]", name).click("form[hx-post$='/duplicate'] button");
+        browser.see("#say", "is an assembly already");
+        browser.fill("form[hx-post$='/duplicate'] input[name=name]", other).click("form[hx-post$='/duplicate'] button");
+        browser.see("h1", other);
+        assertThat(browser.path()).isNotEqualTo(original);
+        long id = Long.parseLong(browser.path().replaceAll("\\D", ""));
+        assertThat(site.bean(Assemblies.class).latest(id).assembly()).isEqualTo(motor.withName(other));
+    }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
@@ -17,6 +18,7 @@ import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
 import zestymarten.web.platform.Refused;
@@ -119,5 +121,29 @@ class WireSheetTest {
         assertThat(wire.limit()).endsWith(" Ω");
         assertThat(wire.source()).contains("IEC 60228");
         assertThat(sheet.connectors()).hasSize(2);
+    }
+
+    @Test
+    void theSheetOnPaperSaysWhichWiresMeetAndWhatIsClosedWhen() {
+        Assembly assembly = AssemblyReader.read("""
+                        {"format": "zesty-marten/assembly", "version": 1, "name": "Panel", "kind": "harness",
+                         "joints": [{"id": "S1", "kind": "splice", "probe": true}],
+                         "conductors": [{"id": "W1", "from": "J1.1", "to": "S1"}, {"id": "W2", "from": "S1", "to": "J2.1"},
+                                        {"id": "W3", "from": "S1", "to": "J2.2"}, {"id": "W4", "from": "J1.2", "to": "T9"},
+                                        {"id": "W5", "from": "T9", "to": "J2.3"}],
+                         "components": [{"id": "SW", "kind": "switch", "a": "J1.1", "b": "J1.2"}],
+                         "states": [{"id": "rest", "closed": []}, {"id": "held", "closed": ["SW"]}],
+                         "frame": {"bonded": ["J2.3"]}}
+                        """, new ArrayList<>()).orElseThrow();
+        WiringSheet sheet = WiringSheet.of(new Revision(1, 2, 3, "bench", java.time.Instant.EPOCH, assembly));
+        assertThat(sheet.joints())
+                .containsExactly(
+                        new WiringSheet.JointOnPaper("S1", "splice", "W1 W2 W3", "a probe reaches it"),
+                        new WiringSheet.JointOnPaper("T9", "joint", "W4 W5", "closed"),
+                        new WiringSheet.JointOnPaper("J2.3", "bonded to the frame", "W5", ""));
+        assertThat(sheet.positions())
+                .containsExactly(
+                        new WiringSheet.PositionOnPaper("rest", "nothing closed"),
+                        new WiringSheet.PositionOnPaper("held", "closed: SW"));
     }
 }
