@@ -128,6 +128,11 @@ final class FaultPriors {
                         .orElse(1);
     }
 
+    /** The same of two wires of which nothing is known but what the machine does as a whole. */
+    double usualJoint() {
+        return 2 * priors.shorted() / nets * (complaint.isOfSomething() ? CLEARED : 1);
+    }
+
     private double staysOn(List<Finding.Piece> pieces) {
         return pieces.stream()
                 .flatMap(piece -> piece.conductors().stream())

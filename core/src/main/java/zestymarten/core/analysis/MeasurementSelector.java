@@ -1,5 +1,6 @@
 package zestymarten.core.analysis;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -19,6 +20,7 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
+import zestymarten.core.finding.Partition;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.finding.Symptoms;
 import zestymarten.core.network.Net;
@@ -41,6 +43,10 @@ final class MeasurementSelector {
     private static final int MOST_SETS = 24;
     private static final int MOST_TERMINALS = 16;
     private static final int MOST_UNREAD = 400;
+
+    /** Beyond so many nets their pairs are too many to be walked for every recommendation. */
+    private static final int MOST_NETS_COUNTED = 300;
+
     private static final int MOST_WEIGHED = 2000;
     private static final int MOST_REPEATS = 2;
     private static final double JUMPS_OPEN = 0.3;
@@ -351,19 +357,32 @@ final class MeasurementSelector {
         }
     }
 
+    /** First the pairs of what does not work and is not explained; of the others only so many, the rest is counted. */
     private void unreadPairs() {
         SwitchState rest = design.assembly().states().get(0);
+        double pair = analysis.priors().usualJoint();
+        List<Partition.JoinedPair> others = new ArrayList<>();
+        boolean counted = design.nets().all().size() <= MOST_NETS_COUNTED;
         analysis.connectivity()
                 .piecesUnread()
-                .limit(MOST_UNREAD)
+                .limit(counted ? Long.MAX_VALUE : MOST_UNREAD)
                 .filter(each -> !analysis.map().areTogether(each.a(), each.b()))
-                .forEach(each -> unread(
-                        each.a(),
-                        each.b(),
-                        rest,
-                        suspicion(each.a())
-                                + suspicion(each.b())
-                                + analysis.priors().joint(each.a(), each.b())));
+                .forEach(each -> {
+                    double suspicion = unexplained.isEmpty() ? 0 : suspicion(each.a()) + suspicion(each.b());
+                    if (suspicion > 0) {
+                        unread(
+                                each.a(),
+                                each.b(),
+                                rest,
+                                suspicion + analysis.priors().joint(each.a(), each.b()));
+                    } else if (others.size() < MOST_UNREAD) {
+                        others.add(each);
+                    } else {
+                        expectedElsewhere += pair;
+                    }
+                });
+        others.forEach(
+                each -> unread(each.a(), each.b(), rest, analysis.priors().joint(each.a(), each.b())));
     }
 
     /** Linked ends ask many pairs at once: that any two of them are joined is about as likely as all pairs together. */
