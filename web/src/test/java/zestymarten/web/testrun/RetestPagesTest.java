@@ -62,8 +62,9 @@ class RetestPagesTest {
         browser.see(".sentence", "Black on J1.1, red on J2.1.").keys("0.4", Keys.ENTER);
         browser.see(".sentence", "Black on J1.2, red on J2.2.").keys("0.4", Keys.ENTER);
         browser.see(".sentence", "Black on J1.1, red on J1.2.").keys("OL", Keys.ENTER);
-        for (int i = 0; i < 12 && !browser.text(".sentence").startsWith("What the repair"); i++) {
-            String before = browser.text(".sentence");
+        for (String before = browser.text(".sentence");
+                !before.startsWith("What the repair");
+                before = browser.text(".sentence")) {
             browser.keys("OL", Keys.ENTER);
             browser.run(
                     "return new Promise((done) => { const wait = () => document.querySelector('.sentence').innerText.trim() !== arguments[0].trim() ? done() : setTimeout(wait, 50); wait(); })",
