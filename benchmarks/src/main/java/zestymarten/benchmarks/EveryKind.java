@@ -92,9 +92,4 @@ final class EveryKind {
     private String share(int count) {
         return String.format(Locale.ROOT, "%.2f %%", 100.0 * count / units);
     }
-
-    /** Runs this section alone. */
-    public static void main(String[] arguments) {
-        lines(Integer.parseInt(arguments[0])).forEach(System.out::println);
-    }
 }

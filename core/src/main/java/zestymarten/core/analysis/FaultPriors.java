@@ -43,9 +43,9 @@ final class FaultPriors {
 
     /** Odds that something is wrong with a wire by itself. */
     double anyOf(Conductor wire) {
-        return priors.open() * zone(wire) * told(wire, Symptoms.Behaviour.DEAD)
-                + priors.high() * told(wire, Symptoms.Behaviour.SOMETIMES)
-                + priors.open() * JUMPING * zone(wire) * told(wire, Symptoms.Behaviour.SOMETIMES)
+        return priors.open() * zone(wire) * fitting(wire, Symptoms.Behaviour.DEAD)
+                + priors.high() * fitting(wire, Symptoms.Behaviour.SOMETIMES)
+                + priors.open() * JUMPING * zone(wire) * fitting(wire, Symptoms.Behaviour.SOMETIMES)
                 + priors.crossed() / 2
                 + priors.misplaced() / 2;
     }
@@ -66,7 +66,7 @@ final class FaultPriors {
                     .map(part -> priors.part())
                     .orElseGet(() -> cut.element()
                             .conductor()
-                            .map(wire -> priors.open() * zone(wire) * told(wire, Symptoms.Behaviour.DEAD))
+                            .map(wire -> priors.open() * zone(wire) * fitting(wire, Symptoms.Behaviour.DEAD))
                             .orElse(priors.open()));
         } else if (effect instanceof Effect.Rewired rewired) {
             return rewired(rewired.moves());
@@ -77,7 +77,7 @@ final class FaultPriors {
                     ? priors.part() * OFF * PART_OHM
                     : altered.element()
                             .conductor()
-                            .map(wire -> priors.high() * told(wire, Symptoms.Behaviour.SOMETIMES) * FREE_OHM)
+                            .map(wire -> priors.high() * fitting(wire, Symptoms.Behaviour.SOMETIMES) * FREE_OHM)
                             .orElse(priors.high() * FREE_OHM);
         } else if (effect instanceof Effect.Bridged bridged) {
             return bridged(bridged.pieces());
@@ -87,13 +87,13 @@ final class FaultPriors {
         Effect.Jumping jumping = (Effect.Jumping) effect;
         return jumping.element()
                 .conductor()
-                .map(wire -> priors.open() * JUMPING * zone(wire) * told(wire, Symptoms.Behaviour.SOMETIMES))
+                .map(wire -> priors.open() * JUMPING * zone(wire) * fitting(wire, Symptoms.Behaviour.SOMETIMES))
                 .orElse(priors.part() * JUMPING);
     }
 
     private double rewired(List<Finding.Move> moves) {
         double dead = moves.stream()
-                .mapToDouble(move -> told(design.conductor(move.conductor()), Symptoms.Behaviour.DEAD))
+                .mapToDouble(move -> fitting(design.conductor(move.conductor()), Symptoms.Behaviour.DEAD))
                 .max()
                 .orElse(1);
         return moves.size() == 1
@@ -123,7 +123,7 @@ final class FaultPriors {
                 * Stream.of(a, b)
                         .flatMap(end -> design.nets().of(end).stream())
                         .flatMap(net -> net.conductors().stream())
-                        .mapToDouble(wire -> told(wire, Symptoms.Behaviour.STAYS_ON))
+                        .mapToDouble(wire -> fitting(wire, Symptoms.Behaviour.STAYS_ON))
                         .max()
                         .orElse(1);
     }
@@ -136,7 +136,7 @@ final class FaultPriors {
     private double staysOn(List<Finding.Piece> pieces) {
         return pieces.stream()
                 .flatMap(piece -> piece.conductors().stream())
-                .mapToDouble(id -> told(design.conductor(id), Symptoms.Behaviour.STAYS_ON))
+                .mapToDouble(id -> fitting(design.conductor(id), Symptoms.Behaviour.STAYS_ON))
                 .max()
                 .orElse(1);
     }
@@ -149,7 +149,7 @@ final class FaultPriors {
     }
 
     /** How much likelier what the machine does makes a kind of fault of a wire. */
-    private double told(Conductor wire, Symptoms.Behaviour fitting) {
+    private double fitting(Conductor wire, Symptoms.Behaviour fitting) {
         return wire.function()
                 .map(function -> complaint.functions().get(function))
                 .map(each -> each == Symptoms.Behaviour.WORKS ? CLEARED : each == fitting ? FITTING : 1.0)

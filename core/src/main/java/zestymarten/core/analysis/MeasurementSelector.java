@@ -388,33 +388,26 @@ final class MeasurementSelector {
     /** Linked ends ask many pairs at once: that any two of them are joined is about as likely as all pairs together. */
     private void unreadLinked(ProbePlacement placement) {
         Connectivity seen = analysis.connectivity();
-        Set<Terminal> far = linkedWith(placement.red(), placement);
+        SceneMap nets = analysis.map();
+        List<Terminal> far = placement.side(placement.red());
         double odds = 0;
-        for (Terminal one : linkedWith(placement.black(), placement)) {
+        for (Terminal one : placement.side(placement.black())) {
             for (Terminal other : far) {
-                boolean unread = seen.isUnread(one, other) && !analysis.map().areTogether(one, other);
+                boolean unread = seen.isUnread(one, other) && !nets.areTogether(one, other);
                 odds += unread ? analysis.priors().joint(one, other) : 0;
             }
         }
-        double share = odds / (1 + odds);
+        double joined = odds / (1 + odds);
         if (odds > 0) {
             add(new RecommendedMeasurement(
                     placement.black(),
                     placement.red(),
                     placement.state(),
                     placement.ties(),
-                    entropy(List.of(share, 1 - share), 1),
+                    entropy(List.of(joined, 1 - joined), 1),
                     costs.seconds(placement.black(), placement.red(), placement.ties()),
                     MeasurementPurpose.UNREAD,
                     Optional.empty()));
         }
-    }
-
-    private static Set<Terminal> linkedWith(Terminal probe, ProbePlacement placement) {
-        return placement.ties().stream()
-                .filter(tie -> tie.contains(probe))
-                .findFirst()
-                .<Set<Terminal>>map(LinkedHashSet::new)
-                .orElse(Set.of(probe));
     }
 }

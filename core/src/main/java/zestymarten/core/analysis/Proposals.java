@@ -140,7 +140,7 @@ final class Proposals {
     /** A joint that would explain a reading, and how many readings of linked terminals speak for it. */
     private record PossibleJoint(Terminal one, Terminal other, int score) {}
 
-    /** What was linked at either probe, and whether a way through was read. */
+    /** What was linked at either probe, and whether a path was read. */
     private record LinkedSides(Set<Terminal> near, Set<Terminal> far, boolean joins) {
         int speaksFor(Terminal one, Terminal other) {
             boolean between =

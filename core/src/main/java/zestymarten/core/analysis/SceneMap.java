@@ -20,8 +20,8 @@ import zestymarten.core.network.Groups;
  * Which nets of a unit are explained together.
  *
  * <p>Rules: nets hang together by the parts between them, and by every observation that a good unit would not give, with all
- * that was linked for it. The frame joins nothing. Two wires that read open hang together until the ends that they may have exchanged were read apart;
- * a wire that reads open brings along the wires that nobody read yet. Cost: linear in conductors, parts and observations.
+ * that was linked for it. The frame joins nothing. Two wires that read open hang together until the ends that they may have
+ * exchanged were read apart; a wire that reads open brings along the wires that nobody read yet. Cost: linear in conductors, parts and observations.
  */
 final class SceneMap {
     private static final int MOST_FAILING = 12;
@@ -47,6 +47,25 @@ final class SceneMap {
             join(together, each.a(), each.b());
             join(byParts, each.a(), each.b());
         });
+        List<Observation> linked = new ArrayList<>();
+        for (Observation each : observations) {
+            if (each.isUnexpected()) {
+                join(together, each.a(), each.b());
+                if (each.tied() && each.expectation() instanceof Expectation.Apart) {
+                    linked.add(each);
+                }
+            }
+        }
+        if (!linked.isEmpty()) {
+            joinLinked(linked);
+        }
+    }
+
+    /**
+     * What was linked for a path that should not be there may be at either end of it, until the pair itself was read; but for
+     * what was read apart from all that is linked at the other end.
+     */
+    private void joinLinked(List<Observation> unexpected) {
         Groups read = new Groups(number.size());
         Set<Set<Terminal>> apart = new HashSet<>();
         for (Observation each : observations) {
@@ -56,18 +75,10 @@ final class SceneMap {
                 apart.add(Set.of(each.a(), each.b()));
             }
         }
-        observations.stream().filter(Observation::isUnexpected).forEach(each -> joinAllOf(each, read, apart));
+        unexpected.forEach(each -> joinLinked(each, read, apart));
     }
 
-    /**
-     * What was linked for a way through that should not be may be at either end of it, until the pair itself was read; but for
-     * what was read apart from all that is linked at the other end.
-     */
-    private void joinAllOf(Observation unexpected, Groups read, Set<Set<Terminal>> apart) {
-        join(together, unexpected.a(), unexpected.b());
-        if (!unexpected.tied() || !(unexpected.expectation() instanceof Expectation.Apart)) {
-            return;
-        }
+    private void joinLinked(Observation unexpected, Groups read, Set<Set<Terminal>> apart) {
         Set<Terminal> near = unexpected.withTies(unexpected.a());
         Set<Terminal> far = unexpected.withTies(unexpected.b());
         Map<Integer, Terminal> nearGroups = new HashMap<>();

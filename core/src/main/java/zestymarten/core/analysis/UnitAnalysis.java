@@ -52,12 +52,12 @@ public final class UnitAnalysis {
         ways.removeIf(each -> each.logWeight() < unit.logWeight() - ExplanationSearch.WORTH_TELLING);
     }
 
-    private UnitAnalysis(UnitAnalysis earlier, Observation beside) {
+    private UnitAnalysis(UnitAnalysis earlier, List<UnitScenes> ways, Observation added) {
         List<Observation> more = new ArrayList<>(earlier.all);
-        more.add(beside);
+        more.add(added);
         all = List.copyOf(more);
         repeats = earlier.repeats;
-        earlier.ways.forEach(each -> ways.add(each.with(beside)));
+        this.ways.addAll(ways);
         unit = ways.get(0);
     }
 
@@ -68,9 +68,10 @@ public final class UnitAnalysis {
      * @param first read for the first time in its setup
      */
     public Optional<UnitAnalysis> with(Observation first) {
-        boolean asExpected = first.parts() && !first.isUnexpected() && !first.tied();
-        boolean beside = asExpected && ways.stream().allMatch(each -> each.isBeside(first.a(), first.b()));
-        return beside ? Optional.of(new UnitAnalysis(this, first)) : Optional.empty();
+        boolean apart = first.parts() && !first.isUnexpected() && !first.tied();
+        List<UnitScenes> after =
+                apart ? ways.stream().flatMap(each -> each.with(first).stream()).toList() : List.of();
+        return after.size() == ways.size() ? Optional.of(new UnitAnalysis(this, after, first)) : Optional.empty();
     }
 
     /**
@@ -107,7 +108,7 @@ public final class UnitAnalysis {
         return new MeasurementSelector(unit, share(unit), all, costs).tellingApart(most);
     }
 
-    /** How probable one of the ways of wiring whole connectors is: 1 where there is but one. */
+    /** How probable one of the ways is in which whole connectors may be wired: 1 where there is but one. */
     private double share(UnitScenes one) {
         double most = ways.stream().mapToDouble(UnitScenes::logWeight).max().orElse(0);
         double total = ways.stream()

@@ -12,7 +12,7 @@ import zestymarten.core.judgement.ResistanceJudge;
 import zestymarten.core.meter.TestConditions;
 
 /**
- * What may be wrong in each part of a unit, with one way of wiring whole connectors taken for granted.
+ * What may be wrong in each part of a unit, with whole connectors taken to be wired one way.
  *
  * <p>Method: the nets that hang together by parts or by an observation that a good unit would not give are one
  * {@link Scene} and explained by themselves. {@link ExplanationSearch} starts from the faults of the joining, adds what
@@ -116,7 +116,7 @@ final class UnitScenes {
                 wired, conditions, priors, complaint, classification, new Connectivity(wired, judged), judged);
     }
 
-    /** The observations as a unit of another wiring would be judged by them. */
+    /** The observations as a unit with its plugs wired another way would be judged by them. */
     private static List<Observation> judgedAs(
             Design design, TestConditions conditions, List<Observation> observations) {
         return observations.stream()
@@ -163,20 +163,24 @@ final class UnitScenes {
     }
 
     /**
-     * The same with one more observation that {@linkplain #isBeside is beside} all scenes; what is read of the unit as a whole
-     * is put together again when it is asked for.
+     * The same with one more observation, if that changes nothing of what may be wrong: as plugs wired so let expect it, and beside
+     * all scenes. What is read of the unit as a whole is put together again when it is asked for.
      */
-    UnitScenes with(Observation beside) {
+    Optional<UnitScenes> with(Observation more) {
+        Observation judged = pattern().isEmpty()
+                ? more
+                : judgedAs(design, conditions, List.of(more)).get(0);
+        if (judged.isUnexpected() || !isBeside(more.a()) || !isBeside(more.b())) {
+            return Optional.empty();
+        }
         List<Observation> all = new ArrayList<>(observations);
-        all.addAll(pattern().isEmpty() ? List.of(beside) : judgedAs(design, conditions, List.of(beside)));
-        return new UnitScenes(this, all);
+        all.add(judged);
+        return Optional.of(new UnitScenes(this, all));
     }
 
-    /** Whether neither of two terminals belongs to a scene; the frame belongs to none by itself. */
-    boolean isBeside(Terminal a, Terminal b) {
-        return scenes.stream()
-                .noneMatch(each -> (!a.isFrame() && each.scene().holds(a))
-                        || (!b.isFrame() && each.scene().holds(b)));
+    /** Whether a terminal belongs to no scene; the frame belongs to none by itself. */
+    private boolean isBeside(Terminal end) {
+        return end.isFrame() || scenes.stream().noneMatch(each -> each.scene().holds(end));
     }
 
     /** The design with the connectors wired as the pattern has them. */
@@ -222,7 +226,7 @@ final class UnitScenes {
 
     /** Natural logarithm of how well all that may be wrong explains what was read. */
     double logWeight() {
-        double wiring = pattern().isPresent() ? Math.log(priors.priors().connector()) : 0;
-        return wiring + scenes.stream().mapToDouble(Diagnosed::logWeight).sum();
+        double turned = pattern().isPresent() ? Math.log(priors.priors().connector()) : 0;
+        return turned + scenes.stream().mapToDouble(Diagnosed::logWeight).sum();
     }
 }

@@ -71,16 +71,9 @@ public record ScanProgram(List<ScanAction> actions) {
                 .map(TestStep.Measurement.class::cast);
     }
 
-    /** The terminals on one side of a touch: that of its probe, and what is tied to it. */
-    public static Set<Terminal> side(TestStep.Measurement touch, Terminal probe) {
-        Set<Terminal> side = new HashSet<>(Set.of(probe));
-        touch.ties().stream().filter(tie -> tie.contains(probe)).forEach(side::addAll);
-        return side;
-    }
-
     private static Stream<Sides> sides(TestRun test, Points points, TestStep.Measurement touch, double dwellS) {
-        Set<Terminal> black = side(touch, touch.black());
-        Set<Terminal> red = side(touch, touch.red());
+        Set<Terminal> black = Set.copyOf(touch.side(touch.black()));
+        Set<Terminal> red = Set.copyOf(touch.side(touch.red()));
         boolean wired = Stream.concat(black.stream(), red.stream())
                 .allMatch(each -> points.of(each).isPresent());
         boolean apart = black.stream().noneMatch(red::contains);

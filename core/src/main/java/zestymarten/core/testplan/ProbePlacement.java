@@ -19,4 +19,13 @@ public record ProbePlacement(
             throw new IllegalArgumentException("Both probes on " + black + " read nothing.");
         }
     }
+
+    /** What is one point with a probe's terminal by the links, itself included. */
+    public List<Terminal> side(Terminal probe) {
+        return side(probe, ties);
+    }
+
+    static List<Terminal> side(Terminal probe, List<List<Terminal>> ties) {
+        return ties.stream().filter(tie -> tie.contains(probe)).findFirst().orElse(List.of(probe));
+    }
 }

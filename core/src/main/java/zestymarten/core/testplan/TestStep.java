@@ -60,6 +60,11 @@ public sealed interface TestStep {
             return !ties.isEmpty();
         }
 
+        /** What is one point with a probe's terminal by the links, itself included. */
+        public List<Terminal> side(Terminal probe) {
+            return ProbePlacement.side(probe, ties);
+        }
+
         /** Whether the test voltage is on, rather than the meter. */
         public boolean isUnderVoltage() {
             return stage.isUnderVoltage() && red.isFrame();

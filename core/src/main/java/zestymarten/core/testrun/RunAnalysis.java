@@ -99,7 +99,7 @@ final class RunAnalysis {
             stepOf.put(last.sequence(), touch);
             UnderVoltage.finding(
                             design,
-                            tested(touch),
+                            touch.side(touch.black()),
                             touch.red(),
                             RunReadings.quantity(touch),
                             readings.testV(touch),
@@ -143,14 +143,6 @@ final class RunAnalysis {
             others.add(
                     Explained.shown(new Finding.Damaged(look.subject(), defect), List.of(seen.sequence()), List.of()));
         });
-    }
-
-    /** What was tested against the frame: one piece, or all of them together. */
-    private static List<Terminal> tested(TestStep.Measurement touch) {
-        return touch.ties().stream()
-                .filter(tie -> tie.contains(touch.black()))
-                .findFirst()
-                .orElse(List.of(touch.black()));
     }
 
     /** Where it read well again when it was lifted out of the water is evidence too: it says where the damage is. */

@@ -77,6 +77,7 @@ public final class TestRun {
     private Optional<List<RunFinding>> findings = Optional.empty();
     private Optional<RunAnalysis> conclusions = Optional.empty();
     private Optional<Recommendation> recommendation = Optional.empty();
+    private Optional<List<Recommendation.RecommendedMeasurement>> settling = Optional.empty();
 
     /** @param earlier the state before the last entry of those that stand; empty to count everything anew */
     private TestRun(
@@ -589,8 +590,13 @@ public final class TestRun {
     }
 
     private synchronized Stream<Recommendation.RecommendedMeasurement> settlingMeasurements() {
-        MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), false);
-        return conclusions().unit().tellingApart(costs, WEIGHED).stream().filter(next -> next.bits() > SETTLES_BITS);
+        if (settling.isEmpty()) {
+            MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), false);
+            settling = Optional.of(conclusions().unit().tellingApart(costs, WEIGHED).stream()
+                    .filter(next -> next.bits() > SETTLES_BITS)
+                    .toList());
+        }
+        return settling.orElseThrow().stream();
     }
 
     /** What a measurement tells of unexpected readings; empty for one that is made for another reason. */
@@ -621,6 +627,7 @@ public final class TestRun {
         return pieces().areTied()
                 ? undone(Stage.SHORTS)
                         .filter(step -> step instanceof TestStep.Measurement touch && touch.isTied())
+                        .limit(WEIGHED)
                         .map(step -> measurement((TestStep.Measurement) step))
                         .toList()
                 : List.of();

@@ -9,7 +9,7 @@ import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
 
-/** A way through linked ends is at one of them: which one is said once it was read, and not before. */
+/** A path through linked ends is at one of them: which one is said once it was read, and not before. */
 class LinkedReadingsTest {
     private static Bench bench(TestMethod method) {
         StringBuilder list = new StringBuilder("wire,from,to,max_ohm\n");

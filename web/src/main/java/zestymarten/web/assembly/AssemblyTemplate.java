@@ -1,18 +1,18 @@
 package zestymarten.web.assembly;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.core.io.ClassPathResource;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.quantity.Problem;
 
-/** Assemblies to begin a new one from: usual wiring with made-up lengths and values, to be changed in the grid. */
+/** Assemblies to begin a new one from: usual wires and parts with made-up lengths and values, to be changed in the grid. */
 enum AssemblyTemplate {
     EXTENSION_LEAD("extension-lead", "Extension lead", "three cores from a plug to a socket"),
     SPLICED_HARNESS("spliced-harness", "Harness with splices", "one supply and one return for two lamps"),
@@ -56,13 +56,11 @@ enum AssemblyTemplate {
     }
 
     private String text() {
-        try (InputStream file = AssemblyTemplate.class.getResourceAsStream("templates/" + code + ".json")) {
-            if (file == null) {
-                throw new IllegalStateException("Template " + code + " is missing.");
-            }
-            return new String(file.readAllBytes(), StandardCharsets.UTF_8);
+        try {
+            return new ClassPathResource("templates/" + code + ".json", AssemblyTemplate.class)
+                    .getContentAsString(StandardCharsets.UTF_8);
         } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            throw new UncheckedIOException("Template " + code + " cannot be read.", e);
         }
     }
 }

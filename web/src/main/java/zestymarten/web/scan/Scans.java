@@ -207,8 +207,8 @@ class Scans {
             ScanProgram.touches(test)
                     .forEach(each -> steps.putIfAbsent(
                             key(
-                                    ScanProgram.side(each, each.black()),
-                                    ScanProgram.side(each, each.red()),
+                                    Set.copyOf(each.side(each.black())),
+                                    Set.copyOf(each.side(each.red())),
                                     each.state(),
                                     each.isUnderVoltage()),
                             each));

@@ -270,12 +270,12 @@ final class StepViews {
             return described(test, touch.black())
                     + " must be clear of the frame. Use bare metal: paint passes everything.";
         }
-        boolean stub = test.open().stream()
+        boolean looseEnd = test.open().stream()
                 .anyMatch(open -> List.of(touch.black(), touch.red()).stream()
                         .anyMatch(end -> open.black().equals(end) || open.red().equals(end)));
         return described(test, touch.black()) + " and " + described(test, touch.red()) + " must be apart."
                 + (touch.isTied() ? " Continuity anywhere shows here; the pairs follow only then." : "")
-                + (stub ? " One of them is a loose end of a wire that read open: did it go elsewhere?" : "");
+                + (looseEnd ? " One of them is a loose end of a wire that read open: did it go elsewhere?" : "");
     }
 
     private static String underVoltage(TestRun test, TestStep.Measurement touch) {

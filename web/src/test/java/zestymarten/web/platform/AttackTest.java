@@ -199,13 +199,13 @@ class AttackTest {
     }
 
     @Test
-    void aSheetOfMoreRowsThanWiresCanBeIsRefusedWithoutBeingHeld() throws IOException {
+    void aSheetOfMillionsOfCellsIsRefusedWithoutBeingHeld() throws IOException {
         ByteArrayOutputStream file = new ByteArrayOutputStream();
         try (SXSSFWorkbook book = new SXSSFWorkbook(100)) {
             SXSSFSheet sheet = book.createSheet();
             for (int y = 0; y < 12_000; y++) {
                 SXSSFRow row = sheet.createRow(y);
-                for (int x = 0; x < 12; x++) {
+                for (int x = 0; x < 40; x++) {
                     row.createCell(x).setCellValue(1);
                 }
             }
