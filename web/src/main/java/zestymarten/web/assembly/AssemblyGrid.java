@@ -46,13 +46,6 @@ record AssemblyGrid(Map<String, String> fields) {
     /** What a grid describes: an assembly, or what is wrong with which field. A problem of no field has an empty place. */
     record GridResult(Optional<Assembly> assembly, List<Problem> problems) {}
 
-    /** The same without a name, for another assembly like it. */
-    AssemblyGrid unnamed() {
-        Map<String, String> others = new HashMap<>(fields);
-        others.put("name", "");
-        return new AssemblyGrid(others);
-    }
-
     /** An assembly as the cells that say it. */
     static AssemblyGrid of(Assembly assembly) {
         Map<String, String> fields = new HashMap<>();

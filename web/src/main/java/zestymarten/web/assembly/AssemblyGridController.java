@@ -54,7 +54,7 @@ class AssemblyGridController {
     @GetMapping("/assemblies/grid")
     ModelAndView fresh(@RequestParam(defaultValue = "") String from) {
         AssemblyGrid grid = AssemblyTemplate.of(from)
-                .map(template -> AssemblyGrid.of(template.assembly()).unnamed())
+                .map(template -> AssemblyGrid.of(template.assembly()))
                 .orElse(FRESH);
         return page(0, 0, grid, List.of(), HttpStatus.OK);
     }

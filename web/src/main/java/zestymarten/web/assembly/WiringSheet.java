@@ -127,7 +127,7 @@ public record WiringSheet(
                     point.name(),
                     joint.map(Joint::kind).orElse("joint"),
                     wiresAt(assembly, point),
-                    reached ? "a probe reaches it" : "closed");
+                    reached ? "a probe reaches it" : "no probe reaches it");
         });
         Stream<JointOnPaper> bonds = assembly.terminals().stream()
                 .filter(assembly.bonded()::contains)

@@ -20,10 +20,8 @@ class AssemblyTemplateTest {
 
     @ParameterizedTest
     @EnumSource(AssemblyTemplate.class)
-    void aNewAssemblyHasNoNameUntilItIsGivenOne(AssemblyTemplate template) {
+    void itIsKnownByItsCode(AssemblyTemplate template) {
         assertThat(AssemblyTemplate.of(template.code())).contains(template);
-        assertThat(AssemblyGrid.of(template.assembly()).unnamed().field("name")).isEmpty();
-        assertThat(AssemblyGrid.of(template.assembly()).unnamed().read().problems())
-                .isNotEmpty();
+        assertThat(AssemblyTemplate.of("no such template")).isEmpty();
     }
 }

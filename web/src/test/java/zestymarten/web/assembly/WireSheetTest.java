@@ -139,7 +139,7 @@ class WireSheetTest {
         assertThat(sheet.joints())
                 .containsExactly(
                         new WiringSheet.JointOnPaper("S1", "splice", "W1 W2 W3", "a probe reaches it"),
-                        new WiringSheet.JointOnPaper("T9", "joint", "W4 W5", "closed"),
+                        new WiringSheet.JointOnPaper("T9", "joint", "W4 W5", "no probe reaches it"),
                         new WiringSheet.JointOnPaper("J2.3", "bonded to the frame", "W5", ""));
         assertThat(sheet.positions())
                 .containsExactly(
