@@ -28,6 +28,8 @@ public record Metal(String code, String name, double resistivity, double coeffic
     /** Plain annealed copper: what a wire is taken for when nothing else is said. */
     public static final Metal COPPER = require("copper");
 
+    public static final Metal ALUMINIUM = require("aluminium");
+
     private static final String COATED = "copper-coated";
 
     public Metal {

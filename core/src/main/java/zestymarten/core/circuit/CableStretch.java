@@ -1,24 +1,35 @@
 package zestymarten.core.circuit;
 
-import java.util.OptionalDouble;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.limit.StandardSections;
 
 /**
- * Cable between two points of a circuit: line and neutral of one section, the protective conductor of its own.
+ * Cable between two points of a circuit: each of its conductors of a section of its own, all of one metal.
  *
  * @param metres above 0, at most 1000
- * @param lineMm2 section of line and neutral in mm², above 0, at most 1000
+ * @param lineMm2 section of the line in mm², above 0, at most 1000
+ * @param neutralMm2 section of the neutral in mm², above 0, at most 1000
  * @param protectiveMm2 section of the protective conductor in mm², above 0, at most 1000
+ * @param metal copper or aluminium
  */
-public record CableStretch(double metres, double lineMm2, double protectiveMm2) {
+public record CableStretch(double metres, double lineMm2, double neutralMm2, double protectiveMm2, Metal metal) {
     private static final double MOST = 1000;
 
     public CableStretch {
         require(metres, "length", "m");
         require(lineMm2, "section of the line", "mm²");
+        require(neutralMm2, "section of the neutral", "mm²");
         require(protectiveMm2, "section of the protective conductor", "mm²");
+        if (!metal.equals(Metal.COPPER) && !metal.equals(Metal.ALUMINIUM)) {
+            throw new IllegalArgumentException(
+                    "A cable of a building is of copper or aluminium, not of " + metal.name() + ".");
+        }
+    }
+
+    /** Copper, its neutral of the section of the line. */
+    public CableStretch(double metres, double lineMm2, double protectiveMm2) {
+        this(metres, lineMm2, lineMm2, protectiveMm2, Metal.COPPER);
     }
 
     private static void require(double value, String what, String unit) {
@@ -28,15 +39,30 @@ public record CableStretch(double metres, double lineMm2, double protectiveMm2) 
         }
     }
 
-    /** The same with a protective conductor of another section. */
-    CableStretch withProtective(double mm2) {
-        return new CableStretch(metres, lineMm2, mm2);
+    /** The same cable over another length. */
+    public CableStretch withMetres(double other) {
+        return new CableStretch(other, lineMm2, neutralMm2, protectiveMm2, metal);
     }
 
-    /** Ohms of one of its conductors, at most by IEC 60228 for plain copper of class 2, at a temperature in °C. */
+    /** The same with a protective conductor of another section. */
+    CableStretch withProtective(double mm2) {
+        return new CableStretch(metres, lineMm2, neutralMm2, mm2, metal);
+    }
+
+    /** Whether it is another length of the same cable. */
+    boolean isLike(CableStretch other) {
+        return withMetres(1).equals(other.withMetres(1));
+    }
+
+    /** Ohms of one of its conductors, at most by IEC 60228 for plain conductors of class 2, at a temperature in °C. */
     public double ohm(ConductorRole role, double celsius) {
-        double mm2 = role == ConductorRole.PROTECTIVE ? protectiveMm2 : lineMm2;
-        OptionalDouble perMetre = StandardSections.mostOhmPerMetre(StrandClass.TWO, Metal.COPPER, mm2);
-        return metres * perMetre.orElseThrow() * Metal.COPPER.factor(celsius);
+        double mm2 = switch (role) {
+            case LINE -> lineMm2;
+            case NEUTRAL -> neutralMm2;
+            case PROTECTIVE -> protectiveMm2;
+        };
+        double perMetre =
+                StandardSections.mostOhmPerMetre(StrandClass.TWO, metal, mm2).orElseThrow();
+        return metres * perMetre * metal.factor(celsius);
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Link;
 import zestymarten.core.quantity.Ohms;
@@ -61,10 +62,7 @@ public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spu
         return new Circuit(
                 ring,
                 IntStream.range(0, stretches.size())
-                        .mapToObj(i -> new CableStretch(
-                                Lengths.possible(metres.get(i)),
-                                stretches.get(i).lineMm2(),
-                                stretches.get(i).protectiveMm2()))
+                        .mapToObj(i -> stretches.get(i).withMetres(Lengths.possible(metres.get(i))))
                         .toList(),
                 spurs,
                 celsius,
@@ -80,12 +78,14 @@ public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spu
         return Stream.concat(stretches.stream(), spurs.stream().map(Spur::cable));
     }
 
-    /** Whether every cable has the same sections. */
+    /** Its metal; of both, aluminium, which gains more with heat and stands less of it. */
+    Metal metal() {
+        return cables().anyMatch(each -> each.metal().equals(Metal.ALUMINIUM)) ? Metal.ALUMINIUM : Metal.COPPER;
+    }
+
+    /** Whether every cable is of the same metal and sections. */
     boolean isOfOneCable() {
-        return cables().map(each -> List.of(each.lineMm2(), each.protectiveMm2()))
-                        .distinct()
-                        .count()
-                == 1;
+        return cables().allMatch(stretches.get(0)::isLike);
     }
 
     /** The same circuit with a protective conductor of another section all along. */

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
-import zestymarten.core.assembly.Metal;
 import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.quantity.EngineeringFormat;
@@ -294,8 +293,7 @@ public record CircuitReport(
                         unknown.get()));
                 return;
             }
-            Disconnection disconnection =
-                    new Disconnection(supply, worst.ohm, circuit.celsius(), circuit.protectiveMm2());
+            Disconnection disconnection = new Disconnection(supply, worst.ohm, circuit);
             says.add(disconnection.says());
             lines.addAll(disconnection.lines());
         }
@@ -354,7 +352,7 @@ public record CircuitReport(
                 return;
             }
             double load = supply.loadA().getAsDouble();
-            double hot = FeederWire.ohmAt(Metal.COPPER, drawn(ConductorRole.NEUTRAL), circuit.celsius(), HOT_C);
+            double hot = FeederWire.ohmAt(circuit.metal(), drawn(ConductorRole.NEUTRAL), circuit.celsius(), HOT_C);
             double drop = FeederWire.dropVolts(load, hot);
             double share = drop / supply.volts();
             lines.add(new ReportLine(

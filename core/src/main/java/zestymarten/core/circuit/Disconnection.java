@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
-import zestymarten.core.assembly.Metal;
 import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.conductor.ResidualDevice;
 import zestymarten.core.quantity.EngineeringFormat;
@@ -38,19 +37,18 @@ final class Disconnection {
     private final double hotLoopOhm;
     private final double loopImpedanceOhm;
     private final double protectiveMm2;
+    private final FeederWire.Insulation insulation;
     private final double mostSeconds;
 
-    /**
-     * @param coldOhm R1 + R2 at the farthest point, at {@code celsius}
-     * @param protectiveMm2 the smallest section of the protective conductor
-     */
-    Disconnection(Supply supply, double coldOhm, double celsius, double protectiveMm2) {
+    /** @param coldOhm R1 + R2 at the farthest point, at the temperature of the circuit as it was measured */
+    Disconnection(Supply supply, double coldOhm, Circuit circuit) {
         this.supply = supply;
         fault = supply.fault();
         supplyOhm = supply.ohm().orElseThrow();
         this.coldOhm = coldOhm;
-        this.protectiveMm2 = protectiveMm2;
-        hotLoopOhm = FeederWire.ohmAt(Metal.COPPER, coldOhm, celsius, HOT_C);
+        protectiveMm2 = circuit.protectiveMm2();
+        insulation = FeederWire.Insulation.pvc(circuit.metal());
+        hotLoopOhm = FeederWire.ohmAt(circuit.metal(), coldOhm, circuit.celsius(), HOT_C);
         double measured = fault.loopOhm().orElse(0) + hotLoopOhm - coldOhm;
         loopImpedanceOhm = Math.max(supplyOhm + hotLoopOhm, measured);
         mostSeconds = fault.earthing().longestSeconds(supply.volts(), fault.finalCircuit());
@@ -296,21 +294,21 @@ final class Disconnection {
             return Optional.empty();
         }
         boolean atOnce = seconds.getAsDouble() <= ADIABATIC_S;
-        double least = FeederWire.adiabaticMm2(FeederWire.Insulation.COPPER_PVC, leastFaultA(), seconds.getAsDouble());
-        return Optional.of(
-                new CircuitReport.ReportLine(
-                        "protective conductor",
-                        "its section against the heat of that fault",
-                        EngineeringFormat.text(protectiveMm2, "mm²"),
-                        atOnce ? "" : "minimum " + EngineeringFormat.text(least, "mm²"),
-                        atOnce
-                                ? CircuitComparison.ComparisonState.UNTESTED
-                                : protectiveMm2 >= least
-                                        ? CircuitComparison.ComparisonState.GOOD
-                                        : CircuitComparison.ComparisonState.FAULT,
-                        atOnce
-                                ? "cut off within 0.1 s: the device's let-through decides, which its maker gives"
-                                : "I √t / 115, IEC 60364-5-54, copper in PVC; nearer the origin the device's let-through decides"));
+        double least = FeederWire.adiabaticMm2(insulation, leastFaultA(), seconds.getAsDouble());
+        return Optional.of(new CircuitReport.ReportLine(
+                "protective conductor",
+                "its section against the heat of that fault",
+                EngineeringFormat.text(protectiveMm2, "mm²"),
+                atOnce ? "" : "minimum " + EngineeringFormat.text(least, "mm²"),
+                atOnce
+                        ? CircuitComparison.ComparisonState.UNTESTED
+                        : protectiveMm2 >= least
+                                ? CircuitComparison.ComparisonState.GOOD
+                                : CircuitComparison.ComparisonState.FAULT,
+                atOnce
+                        ? "cut off within 0.1 s: the device's let-through decides, which its maker gives"
+                        : "I √t / " + EngineeringFormat.figure(insulation.k()) + ", IEC 60364-5-54, "
+                                + insulation.words() + "; nearer the origin the device's let-through decides"));
     }
 
     /** Whether anything can be said: the supply is known, and something that cuts off. */

@@ -56,9 +56,9 @@ public enum Lengths {
     }
 
     private static Circuit radial(Circuit circuit, CircuitReadings readings) {
-        double ohmPerMetre = circuit.stretches().get(0).ohm(ConductorRole.LINE, circuit.celsius())
-                * 2
-                / circuit.stretches().get(0).metres();
+        CableStretch metre = circuit.stretches().get(0).withMetres(1);
+        double ohmPerMetre =
+                metre.ohm(ConductorRole.LINE, circuit.celsius()) + metre.ohm(ConductorRole.NEUTRAL, circuit.celsius());
         List<Double> metres = new ArrayList<>();
         double reached = 0;
         int since = 0;

@@ -24,6 +24,22 @@ public final class FeederWire {
             this.k = k;
         }
 
+        /** The metal in PVC: copper, or aluminium. */
+        public static Insulation pvc(Metal metal) {
+            return metal.equals(Metal.ALUMINIUM) ? ALUMINIUM_PVC : COPPER_PVC;
+        }
+
+        /** The constant k in A·s^½/mm². */
+        public double k() {
+            return k;
+        }
+
+        /** Such as {@code copper in PVC}. */
+        public String words() {
+            return (this == COPPER_PVC || this == COPPER_XLPE ? "copper in " : "aluminium in ")
+                    + (isPvc() ? "PVC" : "XLPE");
+        }
+
         private boolean isPvc() {
             return this == COPPER_PVC || this == ALUMINIUM_PVC;
         }

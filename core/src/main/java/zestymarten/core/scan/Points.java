@@ -4,6 +4,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Joint;
@@ -42,6 +44,13 @@ public final class Points {
     /** The point of a terminal; empty for a joint that no probe reaches. */
     public Optional<Integer> of(Terminal terminal) {
         return Optional.ofNullable(byTerminal.get(terminal));
+    }
+
+    /** The adapter's wiring as CSV: the columns {@code point,terminal}. */
+    public String csv() {
+        return IntStream.range(0, terminals.size())
+                .mapToObj(i -> (i + 1) + "," + terminals.get(i).name() + "\n")
+                .collect(Collectors.joining("", "point,terminal\n", ""));
     }
 
     /** The terminal at a point; empty where nothing is wired to it. */

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import zestymarten.core.analysis.Design;
@@ -54,9 +55,9 @@ public record ProgramReview(
         unrung = List.copyOf(unrung);
     }
 
-    /** How long things take, in seconds: a row of relays, a reading in ohms, the rise of a test voltage. */
-    public record ScanPace(double switching, double reading, double ramp) {
-        public static final ScanPace USUAL = new ScanPace(0.02, 0.15, 1);
+    /** How long things take, in seconds: a row of relays, a reading. What is under voltage says itself how long it is. */
+    public record ScanPace(double switching, double reading) {
+        public static final ScanPace USUAL = new ScanPace(0.02, 0.15);
 
         /** Under voltage, and then discharged for four times as long. */
         double of(ScanAction action) {
@@ -64,9 +65,10 @@ public record ProgramReview(
                     close -> switching,
                     open -> switching,
                     await -> 0.0,
-                    measure -> measure.quantity() == Quantity.RESISTANCE
-                            ? reading
-                            : (ramp + measure.dwellS()) * (1 + 4) + reading);
+                    measure -> reading
+                            + measure.voltage()
+                                    .map(each -> each.onS() + each.dischargeS())
+                                    .orElse(0.0));
         }
     }
 
@@ -174,16 +176,40 @@ public record ProgramReview(
         /** What the same lines of a table would hide: other pins, but the same nets. */
         private void same() {
             Map<String, Integer> first = new LinkedHashMap<>();
-            int voltages = 0; // ohms between two test voltages prove the connection of the next one
-            for (Taken each : taken) {
-                boolean ohms = each.measure().quantity() == Quantity.RESISTANCE;
+            int voltages = 0;
+            for (int i = 0; i < taken.size(); i++) {
+                Taken each = taken.get(i);
+                boolean ohms = each.measure().voltage().isEmpty();
                 voltages += ohms ? 0 : 1;
-                String key = each.state() + " " + (ohms ? "after " + voltages : "voltage") + " " + electrically(each);
-                Integer before = first.putIfAbsent(key, each.line());
+                String when = ohms ? (isProof(i) ? "proof " + voltages : "ohms") : under(each.measure());
+                Integer before = first.putIfAbsent(each.state() + " " + when + " " + electrically(each), each.line());
                 if (before != null) {
                     problem(each.line(), "Electrically the same as line " + before + ".");
                 }
             }
+        }
+
+        /** Whether a path is read on what is then set under voltage, with nothing else between: its connection is proved. */
+        private boolean isProof(int place) {
+            Taken proof = taken.get(place);
+            Optional<Taken> next = taken.subList(place, taken.size()).stream()
+                    .filter(each -> !each.measure().expectsWayThrough())
+                    .findFirst();
+            return proof.measure().expectsWayThrough()
+                    && next.filter(each -> each.measure().voltage().isPresent()
+                                    && each.state().equals(proof.state())
+                                    && isWithin(nets(proof.a()), nets(each.a()), nets(each.b())))
+                            .isPresent();
+        }
+
+        private static boolean isWithin(BitSet some, BitSet one, BitSet other) {
+            return some.stream().allMatch(one::get) || some.stream().allMatch(other::get);
+        }
+
+        /** Withstand and insulation, AC and DC, show different things between the same points. */
+        private static String under(ScanAction.MeasureContacts measure) {
+            return measure.quantity()
+                    + (measure.voltage().filter(ScanVoltage::alternates).isPresent() ? " AC" : " DC");
         }
 
         private String electrically(Taken each) {
@@ -210,7 +236,9 @@ public record ProgramReview(
         }
 
         private void limits(Taken each) {
-            if (each.a().size() != 1 || each.b().size() != 1 || each.measure().quantity() == Quantity.INSULATION) {
+            if (each.a().size() != 1
+                    || each.b().size() != 1
+                    || each.measure().voltage().isPresent()) {
                 return;
             }
             Terminal a = each.a().iterator().next();
@@ -252,7 +280,7 @@ public record ProgramReview(
         private void voltageLast() {
             int voltage = 0;
             for (Taken each : taken) {
-                if (each.measure().quantity() == Quantity.INSULATION) {
+                if (each.measure().voltage().isPresent()) {
                     voltage = voltage == 0 ? each.line() : voltage;
                 } else if (voltage != 0 && each.measure().expectsWayThrough() && !wasReadBefore(each)) {
                     problem(

@@ -7,22 +7,36 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import zestymarten.core.judgement.Quantity;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Problem;
 
 /**
- * A program as text: CSV with the columns {@code action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state}. Actions are
- * {@code open}, {@code close}, {@code await}, {@code measure}; contacts are separated by spaces; an empty limit is none.
+ * A program as text: CSV with the columns {@code
+ * action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state}. Actions are {@code open}, {@code close},
+ * {@code await}, {@code measure}; contacts are separated by spaces; an empty limit is none, an empty frequency is DC. Files
+ * without the columns of withstand tests are read as well.
  */
 public final class ProgramText {
-    private static final String[] COLUMNS = {
-        "action", "contacts", "quantity", "low_ohm", "high_ohm", "test_v", "dwell_s", "state"
-    };
+    private static final List<String> COLUMNS = List.of(
+            "action",
+            "contacts",
+            "quantity",
+            "low_ohm",
+            "high_ohm",
+            "max_a",
+            "test_v",
+            "hz",
+            "ramp_s",
+            "dwell_s",
+            "state");
+    private static final List<String> WITHOUT_WITHSTAND =
+            List.of("action", "contacts", "quantity", "low_ohm", "high_ohm", "test_v", "dwell_s", "state");
+    private static final String WITHSTAND = "withstand";
     private static final CSVFormat FORMAT = CSVFormat.DEFAULT
             .builder()
             .setRecordSeparator("\n")
@@ -36,16 +50,40 @@ public final class ProgramText {
     public static String write(ScanProgram program) {
         StringBuilder text = new StringBuilder(String.join(",", COLUMNS)).append('\n');
         for (ScanAction each : program.actions()) {
-            String line = each.fold(
-                    close -> "close," + contacts(close.contacts()) + ",,,,,,",
-                    open -> "open," + contacts(open.contacts()) + ",,,,,,",
-                    await -> FORMAT.format("await", "", "", "", "", "", "", await.state()),
-                    measure -> "measure,," + measure.quantity().code() + ',' + figure(measure.lowOhm()) + ','
-                            + figure(measure.highOhm()) + ',' + figure(measure.testV()) + ','
-                            + figure(measure.dwellS()) + ',');
-            text.append(line).append('\n');
+            text.append(each.fold(
+                            close -> line("close", contacts(close.contacts())),
+                            open -> line("open", contacts(open.contacts())),
+                            await -> line("await", "", "", "", "", "", "", "", "", "", await.state()),
+                            ProgramText::measure))
+                    .append('\n');
         }
         return text.toString();
+    }
+
+    private static String line(Object... cells) {
+        Object[] all = Arrays.copyOf(cells, COLUMNS.size());
+        Arrays.fill(all, cells.length, all.length, "");
+        return FORMAT.format(all);
+    }
+
+    private static String measure(ScanAction.MeasureContacts measure) {
+        return line(
+                "measure",
+                "",
+                measure.quantity() == Quantity.LEAKAGE
+                        ? WITHSTAND
+                        : measure.quantity().code(),
+                figure(measure.lowOhm()),
+                figure(measure.highOhm()),
+                figure(measure.mostA()),
+                measure.voltage().map(each -> figure(each.volts())).orElse(""),
+                measure.voltage().map(each -> figure(each.hertz())).orElse(""),
+                measure.voltage()
+                        .map(each -> EngineeringFormat.figure(each.rampS()))
+                        .orElse(""),
+                measure.voltage()
+                        .map(each -> EngineeringFormat.figure(each.dwellS()))
+                        .orElse(""));
     }
 
     private static String contacts(List<ScanContact> contacts) {
@@ -53,7 +91,7 @@ public final class ProgramText {
     }
 
     private static String figure(double value) {
-        if (value == 0 || value == Double.POSITIVE_INFINITY) {
+        if (value == 0 || Double.isInfinite(value)) {
             return "";
         }
         return new java.math.BigDecimal(value, new java.math.MathContext(6))
@@ -70,14 +108,15 @@ public final class ProgramText {
         int before = problems.size();
         List<ScanAction> actions = new ArrayList<>();
         try (CSVParser rows = CSVParser.parse(new StringReader(text), FORMAT)) {
+            List<String> columns = COLUMNS;
             for (CSVRecord row : rows) {
                 if (row.getRecordNumber() == 1) {
-                    header(row, problems);
+                    columns = columns(row, problems);
                 } else if (actions.size() >= ScanProgram.MOST_LINES) {
                     problems.add(new Problem("", "A program has at most " + ScanProgram.MOST_LINES + " lines."));
                     break;
                 } else {
-                    new ProgramRow(row, problems).action().ifPresent(actions::add);
+                    new ProgramRow(row, columns, problems).action().ifPresent(actions::add);
                 }
             }
         } catch (IOException | UncheckedIOException e) {
@@ -90,19 +129,25 @@ public final class ProgramText {
         return problems.size() > before ? Optional.empty() : Optional.of(new ScanProgram(actions));
     }
 
-    private static void header(CSVRecord row, List<Problem> problems) {
-        if (!Arrays.asList(COLUMNS).equals(row.toList())) {
+    private static List<String> columns(CSVRecord row, List<Problem> problems) {
+        List<String> read = row.toList();
+        if (read.equals(WITHOUT_WITHSTAND)) {
+            return WITHOUT_WITHSTAND;
+        }
+        if (!read.equals(COLUMNS)) {
             problems.add(new Problem(
                     "line 1",
-                    "“" + String.join(",", row.toList()) + "” is not accepted; expected the columns "
+                    "“" + String.join(",", read) + "” is not accepted; expected the columns "
                             + String.join(",", COLUMNS) + "."));
         }
+        return COLUMNS;
     }
 
     /** One line being read. */
-    private record ProgramRow(CSVRecord row, List<Problem> problems) {
-        private String cell(int column) {
-            return column < row.size() ? row.get(column) : "";
+    private record ProgramRow(CSVRecord row, List<String> columns, List<Problem> problems) {
+        private String cell(String column) {
+            int at = columns.indexOf(column);
+            return at >= 0 && at < row.size() ? row.get(at) : "";
         }
 
         private Optional<ScanAction> problem(String text) {
@@ -111,19 +156,20 @@ public final class ProgramText {
         }
 
         Optional<ScanAction> action() {
-            return switch (cell(0)) {
+            return switch (cell("action")) {
                 case "close" -> contacts().map(ScanAction.Close::new);
                 case "open" -> contacts().map(ScanAction.OpenContact::new);
-                case "await" -> Optional.of(new ScanAction.Await(cell(7)));
+                case "await" -> Optional.of(new ScanAction.Await(cell("state")));
                 case "measure" -> measure();
                 default ->
-                    problem("The action “" + cell(0) + "” is not accepted; expected open, close, await or measure.");
+                    problem("The action “" + cell("action")
+                            + "” is not accepted; expected open, close, await or measure.");
             };
         }
 
         private Optional<List<ScanContact>> contacts() {
             List<ScanContact> contacts = new ArrayList<>();
-            for (String each : cell(1).split("\\s+")) {
+            for (String each : cell("contacts").split("\\s+")) {
                 Optional<ScanContact> contact = ScanContact.of(each);
                 if (contact.isEmpty()) {
                     problem("The contact “" + each
@@ -136,39 +182,42 @@ public final class ProgramText {
         }
 
         private Optional<ScanAction> measure() {
-            Optional<Quantity> quantity = Quantity.of(cell(2));
+            String said = cell("quantity");
+            Optional<Quantity> quantity = said.equals(WITHSTAND) ? Optional.of(Quantity.LEAKAGE) : Quantity.of(said);
             if (quantity.isEmpty()) {
-                return problem("The quantity “" + cell(2) + "” is not accepted; expected resistance or insulation.");
+                return problem(
+                        "The quantity “" + said + "” is not accepted; expected resistance, insulation or withstand.");
             }
-            OptionalDouble low = figure(3, 0);
-            OptionalDouble high = figure(4, Double.POSITIVE_INFINITY);
-            OptionalDouble volts = figure(5, 0);
-            OptionalDouble dwell = figure(6, 0);
-            if (low.isEmpty() || high.isEmpty() || volts.isEmpty() || dwell.isEmpty()) {
+            int before = problems.size();
+            double low = figure("low_ohm", 0);
+            double high = figure("high_ohm", Double.POSITIVE_INFINITY);
+            double most = figure("max_a", Double.POSITIVE_INFINITY);
+            double volts = figure("test_v", 0);
+            double hertz = figure("hz", 0);
+            double ramp = figure("ramp_s", ScanVoltage.USUAL_RAMP_S);
+            double dwell = figure("dwell_s", 0);
+            if (problems.size() > before) {
                 return Optional.empty();
             }
             try {
-                return Optional.of(new ScanAction.MeasureContacts(
-                        quantity.get(),
-                        low.getAsDouble(),
-                        high.getAsDouble(),
-                        volts.getAsDouble(),
-                        dwell.getAsDouble()));
+                Optional<ScanVoltage> voltage =
+                        volts > 0 ? Optional.of(new ScanVoltage(volts, hertz, ramp, dwell)) : Optional.empty();
+                return Optional.of(new ScanAction.MeasureContacts(quantity.get(), low, high, most, voltage));
             } catch (IllegalArgumentException e) {
                 return problem(String.valueOf(e.getMessage()));
             }
         }
 
-        private OptionalDouble figure(int column, double ifEmpty) {
+        private double figure(String column, double ifEmpty) {
             String text = cell(column);
             if (text.isEmpty()) {
-                return OptionalDouble.of(ifEmpty);
+                return ifEmpty;
             }
             if (!text.matches("[0-9]{1,15}(?:\\.[0-9]{1,12})?(?:[eE][+-]?[0-9]{1,2})?")) {
-                problem("“" + text + "” as " + COLUMNS[column] + "; expected a figure without a prefix, such as 0.33.");
-                return OptionalDouble.empty();
+                problem("“" + text + "” as " + column + "; expected a figure without a prefix, such as 0.33.");
+                return ifEmpty;
             }
-            return OptionalDouble.of(Double.parseDouble(text));
+            return Double.parseDouble(text);
         }
     }
 }

@@ -1,6 +1,7 @@
 package zestymarten.core.scan;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.Function;
 import zestymarten.core.judgement.Quantity;
@@ -27,44 +28,69 @@ public sealed interface ScanAction {
     /**
      * Measures between bus A and bus B.
      *
-     * @param quantity ohms of a meter, or of insulation under voltage
-     * @param lowOhm the least that it may read, 0 for anything
-     * @param highOhm the most that it may read, infinite for anything
-     * @param testV volts for insulation, 0 for a meter
-     * @param dwellS seconds under voltage, 0 for a meter
+     * @param quantity ohms of a meter, ohms of insulation under voltage, or amperes that leak under a withstand voltage
+     * @param lowOhm the least that it may read in ohms, 0 for anything and for leakage
+     * @param highOhm the most that it may read in ohms, infinite for anything and for leakage
+     * @param mostA the most that may leak, in amperes; infinite for the others
+     * @param voltage under which it is taken; empty for a meter
      */
-    record MeasureContacts(Quantity quantity, double lowOhm, double highOhm, double testV, double dwellS)
+    record MeasureContacts(
+            Quantity quantity, double lowOhm, double highOhm, double mostA, Optional<ScanVoltage> voltage)
             implements ScanAction {
-        private static final double MOST_V = 5000;
-        private static final double MOST_S = 3600;
+        private static final int MOST_INSULATION_V = 5000;
+        private static final double NONE = Double.POSITIVE_INFINITY;
 
         public MeasureContacts {
-            if (quantity != Quantity.RESISTANCE && quantity != Quantity.INSULATION) {
+            if (quantity == Quantity.VOLTAGE) {
                 throw new IllegalArgumentException(
-                        "A scanner measures resistance or insulation, not " + quantity + ".");
+                        "A scanner measures resistance, insulation or withstand, not voltage.");
             }
             if (!(lowOhm >= 0 && highOhm > lowOhm)) {
                 throw new IllegalArgumentException("Limits (" + lowOhm + " to " + highOhm
                         + " ohm) must begin at 0 or above and end above where they begin.");
             }
-            boolean under = quantity == Quantity.INSULATION;
-            if (under
-                    ? !(testV > 0 && testV <= MOST_V && dwellS >= 0 && dwellS <= MOST_S)
-                    : testV != 0 || dwellS != 0) {
+            if (quantity.needsTestVoltage() != voltage.isPresent()) {
                 throw new IllegalArgumentException(
-                        "Insulation takes up to 5000 V for up to 3600 s, resistance takes neither; read " + testV
-                                + " V for " + dwellS + " s.");
+                        quantity.needsTestVoltage()
+                                ? "Insulation and withstand are measured under a test voltage, and none is given."
+                                : "Resistance is measured without a test voltage, and one is given.");
+            }
+            boolean leaks = quantity == Quantity.LEAKAGE;
+            if (leaks ? !(mostA > 0 && mostA < NONE && lowOhm == 0 && highOhm == NONE) : mostA != NONE) {
+                throw new IllegalArgumentException(
+                        "Withstand has a maximum leakage in amperes and no limit in ohms, the others the other way round.");
+            }
+            if (quantity == Quantity.INSULATION
+                    && voltage.filter(each -> each.alternates() || each.volts() > MOST_INSULATION_V)
+                            .isPresent()) {
+                throw new IllegalArgumentException(
+                        "Insulation is measured with DC of at most " + MOST_INSULATION_V + " V.");
             }
         }
 
         /** Ohms of a meter. */
         public static MeasureContacts ohms(double lowOhm, double highOhm) {
-            return new MeasureContacts(Quantity.RESISTANCE, lowOhm, highOhm, 0, 0);
+            return new MeasureContacts(Quantity.RESISTANCE, lowOhm, highOhm, NONE, Optional.empty());
         }
 
-        /** Whether the two sides should have a way through. */
+        /** Ohms of insulation, with their minimum. */
+        public static MeasureContacts insulation(double leastOhm, ScanVoltage voltage) {
+            return new MeasureContacts(Quantity.INSULATION, leastOhm, NONE, NONE, Optional.of(voltage));
+        }
+
+        /** Amperes that leak, with their maximum. */
+        public static MeasureContacts withstand(double mostA, ScanVoltage voltage) {
+            return new MeasureContacts(Quantity.LEAKAGE, 0, NONE, mostA, Optional.of(voltage));
+        }
+
+        /** Whether the two sides should have a path. */
         public boolean expectsWayThrough() {
-            return highOhm < Double.POSITIVE_INFINITY;
+            return highOhm < NONE;
+        }
+
+        /** Whether a reading, in ohms or amperes, is within its limits. */
+        public boolean isWithin(double value) {
+            return quantity == Quantity.LEAKAGE ? value <= mostA : value >= lowOhm && value <= highOhm;
         }
     }
 

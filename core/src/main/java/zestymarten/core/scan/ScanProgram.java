@@ -4,13 +4,19 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.judgement.Quantity;
+import zestymarten.core.limit.WithstandRule;
+import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.Patience;
 import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.TestRun;
 
@@ -19,8 +25,8 @@ import zestymarten.core.testrun.TestRun;
  *
  * <p>Method: each touch that is due becomes two sides; only what differs from the connections before it is
  * switched. Touches of ohms in one state are taken in the order in which the next one needs the fewest relays, either way
- * round, the earlier on a tie; of more than {@value #MOST_ORDERED} the order stays that of the plan. Insulation comes after all
- * of them, in its own order. Cost: the square of the touches that are ordered.
+ * round, the earlier on a tie; of more than {@value #MOST_ORDERED} the order stays that of the plan. What is under voltage comes
+ * after all of them, in its own order. Cost: the square of the touches that are ordered.
  */
 public record ScanProgram(List<ScanAction> actions) {
     /** The most lines of a program. */
@@ -56,22 +62,48 @@ public record ScanProgram(List<ScanAction> actions) {
     public static ScanProgram of(TestRun test, double dwellS) {
         Points points = Points.of(test.design().assembly());
         List<Sides> ohms = new ArrayList<>();
-        List<Sides> insulation = new ArrayList<>();
+        List<Sides> voltages = new ArrayList<>();
         touches(test)
-                .forEach(touch -> sides(test, points, touch, dwellS)
-                        .forEach(each -> (touch.stage().isUnderVoltage() ? insulation : ohms).add(each)));
-        return new ScanProgram(switched(ohms.size() > MOST_ORDERED ? ohms : ordered(ohms), insulation));
+                .forEach(touch -> sides(points, touch, measure(test, touch, dwellS))
+                        .forEach(each -> (touch.stage().isUnderVoltage() ? voltages : ohms).add(each)));
+        return switched(ohms, voltages);
+    }
+
+    /**
+     * A program for every unit of a design, before there is a test of one: continuity, shorts and frame with a meter, then each
+     * piece against all others and the frame under each voltage in the order given, its connection proved before.
+     */
+    public static ScanProgram of(
+            Design design, TestConditions conditions, List<ScanAction.MeasureContacts> underVoltage) {
+        TestOptions approach = new TestOptions(TestMethod.EACH_TO_REST, false, true, OptionalDouble.empty());
+        TestRun fresh = TestRun.of(design, approach, conditions, List.of());
+        Points points = Points.of(design.assembly());
+        List<Sides> ohms = touches(fresh)
+                .flatMap(touch -> sides(points, touch, measure(fresh, touch, 0)))
+                .toList();
+        List<Sides> voltages = underVoltage.stream()
+                .flatMap(voltage -> fresh.underVoltage()
+                        .flatMap(touch ->
+                                sides(points, touch, touch.isUnderVoltage() ? voltage : measure(fresh, touch, 0))))
+                .toList();
+        return switched(ohms, voltages);
+    }
+
+    private static ScanProgram switched(List<Sides> ohms, List<Sides> voltages) {
+        List<Sides> first = ohms.size() > MOST_ORDERED ? ohms : ordered(ohms);
+        return new ScanProgram(
+                actions(Stream.concat(first.stream(), voltages.stream()).toList()));
     }
 
     /** The touches of a run that a scanner can make and that are not done. */
     public static Stream<TestStep.Measurement> touches(TestRun test) {
-        return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS, Stage.INSULATION)
+        return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS, Stage.INSULATION, Stage.WITHSTAND)
                 .flatMap(test::steps)
                 .filter(step -> step instanceof TestStep.Measurement && !test.isDone(step))
                 .map(TestStep.Measurement.class::cast);
     }
 
-    private static Stream<Sides> sides(TestRun test, Points points, TestStep.Measurement touch, double dwellS) {
+    private static Stream<Sides> sides(Points points, TestStep.Measurement touch, ScanAction.MeasureContacts measure) {
         Set<Terminal> black = Set.copyOf(touch.side(touch.black()));
         Set<Terminal> red = Set.copyOf(touch.side(touch.red()));
         boolean wired = Stream.concat(black.stream(), red.stream())
@@ -80,11 +112,7 @@ public record ScanProgram(List<ScanAction> actions) {
         if (!wired || !apart) {
             return Stream.empty();
         }
-        return Stream.of(new Sides(
-                touch.state(),
-                contacts(points, black, red),
-                contacts(points, red, black),
-                measure(test, touch, dwellS)));
+        return Stream.of(new Sides(touch.state(), contacts(points, black, red), contacts(points, red, black), measure));
     }
 
     private static SortedSet<ScanContact> contacts(Points points, Set<Terminal> a, Set<Terminal> b) {
@@ -97,13 +125,17 @@ public record ScanProgram(List<ScanAction> actions) {
     }
 
     private static ScanAction.MeasureContacts measure(TestRun test, TestStep.Measurement touch, double dwellS) {
+        if (touch.isUnderVoltage() && touch.stage() == Stage.WITHSTAND) {
+            WithstandRule rule = test.approach().withstand().orElseThrow();
+            return ScanAction.MeasureContacts.withstand(
+                    rule.mostA(),
+                    new ScanVoltage(rule.volts(), rule.hertz().orElse(0), ScanVoltage.USUAL_RAMP_S, rule.seconds()));
+        }
         if (touch.isUnderVoltage()) {
-            return new ScanAction.MeasureContacts(
-                    Quantity.INSULATION,
+            return ScanAction.MeasureContacts.insulation(
                     test.least(touch).least().value(),
-                    Double.POSITIVE_INFINITY,
-                    test.approach().insulation().orElseThrow().testV(),
-                    dwellS);
+                    new ScanVoltage(
+                            test.approach().insulation().orElseThrow().testV(), 0, ScanVoltage.USUAL_RAMP_S, dwellS));
         }
         return test.expectation(touch)
                 .fold(
@@ -122,6 +154,7 @@ public record ScanProgram(List<ScanAction> actions) {
         SortedSet<ScanContact> now = new TreeSet<>();
         String state = "";
         while (!left.isEmpty()) {
+            Patience.check();
             Sides best = nearest(left, state, now);
             left.remove(best);
             boolean round = best.relays(now, true) < best.relays(now, false);
@@ -146,11 +179,11 @@ public record ScanProgram(List<ScanAction> actions) {
         return best;
     }
 
-    private static List<ScanAction> switched(List<Sides> ohms, List<Sides> insulation) {
+    private static List<ScanAction> actions(List<Sides> all) {
         List<ScanAction> actions = new ArrayList<>();
         SortedSet<ScanContact> now = new TreeSet<>();
         String state = "";
-        for (Sides each : Stream.concat(ohms.stream(), insulation.stream()).toList()) {
+        for (Sides each : all) {
             if (!each.state().equals(state)) {
                 actions.add(new ScanAction.Await(each.state()));
                 state = each.state();

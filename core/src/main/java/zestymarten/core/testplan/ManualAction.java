@@ -38,6 +38,10 @@ public enum ManualAction {
     HALVES(Stage.SHORTS, AnswerKind.WORDS),
     /** Ohms between two spots of the frame, to prove the contact. */
     FRAME_PROOF(Stage.FRAME, AnswerKind.OHMS),
+    /** A position of the machine's moving part in which wires are to be read; its subject is the position. */
+    POSITION_NAMED(Stage.BEND, AnswerKind.WORDS),
+    /** The machine's moving part brought to a position that was named; its subject is the position. */
+    MOVED_TO(Stage.BEND, AnswerKind.WORDS),
     /** Switches and relays set; its subject is the state. */
     POSITION(Stage.PARTS, AnswerKind.WORDS),
     /** A sensor warmed, and how warm it is then; its subject is the sensor. */

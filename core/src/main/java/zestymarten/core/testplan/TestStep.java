@@ -36,7 +36,8 @@ public sealed interface TestStep {
     /**
      * Black on one terminal, red on the other.
      *
-     * @param state of switches and relays by its name; empty for the one at rest
+     * @param state of switches and relays by its name, in the wiggle test also the position of a moving part; empty for
+     *     the one at rest
      * @param ties groups of terminals that are tied together for it; none for free ends
      */
     record Measurement(Stage stage, Terminal black, Terminal red, String state, List<List<Terminal>> ties)
@@ -54,6 +55,11 @@ public sealed interface TestStep {
         /** At rest, with free ends. */
         public Measurement(Stage stage, Terminal black, Terminal red) {
             this(stage, black, red, "", List.of());
+        }
+
+        /** Its two points as lists name them, with the position of switches or of a moving part where it is not at rest. */
+        public String name() {
+            return black + " – " + red + (state.isEmpty() ? "" : ", in '" + state + "'") + (isTied() ? " linked" : "");
         }
 
         public boolean isTied() {

@@ -14,7 +14,6 @@ import java.util.stream.Stream;
 import zestymarten.core.analysis.Implied;
 import zestymarten.core.analysis.LinkedFarEnds;
 import zestymarten.core.analysis.Observation;
-import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
@@ -53,6 +52,7 @@ final class StepSchedule {
     private final VisualFindings look;
     private final PartTrials substitutes;
     private final Symptoms complaint;
+    private final WiggleSteps wiggle;
     private final List<Terminal> readTied;
     private final Optional<LinkedFarEnds> farEnd;
     private final List<TestStep> tiedTouches = new ArrayList<>();
@@ -72,6 +72,7 @@ final class StepSchedule {
         this.readings = readings;
         this.ledger = ledger;
         complaint = RecordedSymptoms.complaint(standing);
+        wiggle = new WiggleSteps(plan, readings.design().assembly(), standing, complaint);
         look = new VisualFindings(readings.design().assembly(), standing);
         substitutes = new PartTrials(readings.design().assembly(), standing);
         readTied = plan.readTied();
@@ -322,7 +323,7 @@ final class StepSchedule {
         return switch (stage) {
             case COMPLAINT -> Stream.empty();
             case PREPARE, METER -> plan.of(stage).stream();
-            case BEND -> reached(bend());
+            case BEND -> reached(wiggle.all());
             case PARTS, WARM -> reached(plan.of(stage).stream());
             case LOOK -> Stream.concat(plan.of(stage).stream(), look.matesOutside());
             case ENDS -> reached(ends());
@@ -334,17 +335,6 @@ final class StepSchedule {
             case REPAIR -> repair();
             case CLOSE -> close();
         };
-    }
-
-    /** What flexes, and the wires of what works only sometimes: still they read well. */
-    private Stream<TestStep> bend() {
-        Stream<Conductor> suspected = readings.design().assembly().conductors().stream()
-                .filter(each -> complaint
-                        .of(each)
-                        .filter(Symptoms.Behaviour.SOMETIMES::equals)
-                        .isPresent());
-        return Stream.concat(plan.of(Stage.BEND).stream(), TestPlan.moved(suspected))
-                .distinct();
     }
 
     /** Without what is behind a cover that nobody may open. */
@@ -478,7 +468,7 @@ final class StepSchedule {
     private boolean isPossible(TestStep.ManualStep act) {
         return switch (act.action()) {
             case COMPLAINT -> plan.functions().contains(act.subject());
-            case OPENED, MENDED, ACCESSORIES -> !act.subject().isBlank();
+            case OPENED, MENDED, ACCESSORIES, POSITION_NAMED -> !act.subject().isBlank();
             case WANDERS, HALVES, PURPOSE -> act.subject().isEmpty();
             case SUBSTITUTE -> substitutes.isPart(act.subject());
             case REMAINING -> RemainingLength.isOne(readings.design(), act.subject());

@@ -573,7 +573,12 @@ public final class TestRun {
         }
         return diagnosis() == Recommendation.Status.GO_ON
                 ? recommended().or(() -> planned)
-                : undone(Stage.CLOSE).findFirst();
+                : Stream.concat(stillToMove(), undone(Stage.CLOSE)).findFirst();
+    }
+
+    /** What readings at rest cannot show: the wiggle test, while they show no fault. */
+    private Stream<TestStep> stillToMove() {
+        return findings().isEmpty() ? undone(Stage.BEND) : Stream.empty();
     }
 
     /**
@@ -655,6 +660,7 @@ public final class TestRun {
         return together(next.black(), next.red())
                 .filter(step -> step instanceof TestStep.Measurement touch
                         && !touch.isTied()
+                        && (touch.stage() != Stage.BEND || touch.state().isEmpty()) // that asks for a moving part first
                         && readings.state(touch).equals(next.state()));
     }
 
@@ -748,7 +754,7 @@ public final class TestRun {
     }
 
     /** What it would measure under the test voltage once continuity has passed, each clip proved before. */
-    Stream<TestStep.Measurement> underVoltage() {
+    public Stream<TestStep.Measurement> underVoltage() {
         return pieces().underVoltage(Stage.INSULATION, plan()::farEnd);
     }
 

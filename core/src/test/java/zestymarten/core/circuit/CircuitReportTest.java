@@ -9,7 +9,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.assembly.Metal;
 import zestymarten.core.conductor.Breaker;
+import zestymarten.core.conductor.Protection;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.ReadingParser;
 
@@ -244,6 +246,38 @@ class CircuitReportTest {
         CircuitReport sheet = shown(RingTest.RING, new Pattern.ParallelEarth(1, 5, 0.05), RingTest.RING);
         assertThat(sheet.says().get(0))
                 .startsWith("Something else joins the protective conductor of points 1 and 5 with about 0.05 Ω");
+    }
+
+    /**
+     * 30 m of 25/16/10 mm²: R1 + R2 0.1284 Ω, 0.1543 Ω at 70 °C in aluminium; Zs 0.5043 Ω, 456 A, which a fuse gG 63 cuts off
+     * within 5 s by its gate: 456 √5 / 76 = 13.4 mm². Of copper 0.0767 Ω, 0.0918 Ω hot, 521 A and 521 √5 / 115 = 10.1 mm².
+     */
+    @Test
+    void theProtectiveConductorIsHeldAgainstTheHeatByItsMetal() {
+        assertThat(heat(Metal.ALUMINIUM).expected()).isEqualTo("minimum 13.42 mm²");
+        assertThat(heat(Metal.ALUMINIUM).source()).startsWith("I √t / 76, IEC 60364-5-54, aluminium in PVC");
+        assertThat(heat(Metal.COPPER).expected()).isEqualTo("minimum 10.12 mm²");
+        assertThat(heat(Metal.COPPER).source()).startsWith("I √t / 115, IEC 60364-5-54, copper in PVC");
+    }
+
+    private static CircuitReport.ReportLine heat(Metal metal) {
+        Circuit feeder = new Circuit(false, List.of(new CableStretch(30, 25, 16, 10, metal)), List.of(), 20);
+        CircuitPrediction predicted = new CircuitPrediction(feeder);
+        Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
+        RecognisedPattern.steps(feeder).forEach(spot -> read.put(spot, predicted.good(spot)));
+        Supply supply = new Supply(
+                230,
+                OptionalDouble.of(0.35),
+                Optional.of(Protection.of("gG", 63)),
+                OptionalDouble.empty(),
+                0.05,
+                OptionalDouble.empty());
+        return CircuitReport.of(new Tests(feeder, new CircuitReadings(read), Map.of(), Optional.empty()), supply)
+                .lines()
+                .stream()
+                .filter(each -> each.step().equals("protective conductor"))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** 64 m of ring of which nobody typed a length; the page draws 6 m a stretch. */

@@ -6,10 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.assembly.Metal;
 
 /** What a circuit is, and the laws that its predictions keep. */
 class CircuitTest {
@@ -135,6 +137,33 @@ class CircuitTest {
         assertThat(RecognisedPattern.steps(radial)).hasSize(4);
     }
 
+    /** IEC 60228, class 2, aluminium: 25 mm² 1.20, 16 mm² 1.91, 10 mm² 3.08 Ω/km at 20 °C; 0.00403 per kelvin. */
+    @Test
+    void anAluminiumCableWithANeutralOfItsOwnIsReadByItsTable() {
+        CableStretch cable = new CableStretch(30, 25, 16, 10, Metal.ALUMINIUM);
+        CircuitPrediction warm = new CircuitPrediction(new Circuit(false, List.of(cable), List.of(), 20));
+        assertThat(warm.good(Spot.at(Linked.LINE_NEUTRAL, "1")).orElseThrow())
+                .isCloseTo(0.030 * (1.20 + 1.91), within(1e-5));
+        assertThat(warm.good(Spot.at(Linked.LINE_PROTECTIVE, "1")).orElseThrow())
+                .isCloseTo(0.030 * (1.20 + 3.08), within(1e-5));
+        CircuitPrediction cold = new CircuitPrediction(new Circuit(false, List.of(cable), List.of(), 5));
+        assertThat(cold.good(Spot.at(Linked.LINE_PROTECTIVE, "1")).orElseThrow())
+                .isCloseTo(0.1284 * (1 - 15 * 0.00403), within(1e-5));
+    }
+
+    @Test
+    void aRadialOfUnknownLengthWithASmallerNeutralIsAsLongAsLineToNeutralSays() {
+        CableStretch cable = new CableStretch(6, 2.5, 1.5, 1.5, Metal.COPPER);
+        Circuit drawn = new Circuit(false, List.of(cable, cable), List.of(), 20, Lengths.UNKNOWN);
+        Map<Spot, OptionalDouble> read = Map.of(
+                Spot.at(Linked.LINE_NEUTRAL, "1"), OptionalDouble.of(10 * (0.00741 + 0.0121)),
+                Spot.at(Linked.LINE_NEUTRAL, "2"), OptionalDouble.of(25 * (0.00741 + 0.0121)));
+        Circuit sized = Lengths.sized(drawn, new CircuitReadings(read));
+        assertThat(sized.metresTo(1)).isCloseTo(10, within(0.01));
+        assertThat(sized.metresTo(2)).isCloseTo(25, within(0.01));
+        assertThat(sized.stretches().get(1).neutralMm2()).isEqualTo(1.5);
+    }
+
     @Test
     void pointsAndPlacesHaveNames() {
         CableStretch cable = new CableStretch(4, 2.5, 1.5);
@@ -166,6 +195,9 @@ class CircuitTest {
                         "A stretch's section of the protective conductor (NaN mm²) must be above 0 and at most 1000 mm².");
         assertThatThrownBy(() -> new Circuit(true, List.of(cable), List.of(), 20))
                 .hasMessage("A circuit has from 1 to 60 outlets; read 0.");
+        assertThatThrownBy(() ->
+                        new CableStretch(4, 2.5, 2.5, 1.5, Metal.of("brass").orElseThrow()))
+                .hasMessageContaining("of copper or aluminium, not of brass");
         assertThatThrownBy(() -> new Circuit(true, List.of(cable, cable), List.of(new Spur(2, cable)), 20))
                 .hasMessage("A spur leaves outlet 2, but there are only 1.");
         assertThatThrownBy(() -> new Spur(0, cable)).hasMessage("A spur leaves an outlet, counted from 1; read 0.");

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -39,8 +40,7 @@ class DisconnectionTest {
                 new Supply(
                         volts, OptionalDouble.of(ze), by, OptionalDouble.empty(), 0.05, OptionalDouble.empty(), fault),
                 loop,
-                20,
-                1.5);
+                new Circuit(false, List.of(new CableStretch(10, 2.5, 1.5)), List.of(), 20));
     }
 
     private static Optional<ResidualDevice> rcd(double milliamperes, boolean delayed) {

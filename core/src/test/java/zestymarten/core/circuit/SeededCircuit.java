@@ -41,9 +41,7 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, CircuitReadin
     SeededCircuit withoutLengths() {
         Circuit unknown = new Circuit(
                 drawn.ring(),
-                drawn.stretches().stream()
-                        .map(each -> new CableStretch(6, each.lineMm2(), each.protectiveMm2()))
-                        .toList(),
+                drawn.stretches().stream().map(each -> each.withMetres(6)).toList(),
                 List.of(),
                 20,
                 Lengths.UNKNOWN);

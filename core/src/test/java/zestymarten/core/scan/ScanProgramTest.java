@@ -90,8 +90,8 @@ class ScanProgramTest {
                 .as("all opened after each of 9 would be 36, less the last")
                 .isLessThanOrEqualTo(20);
         assertThat(ProgramText.write(program)).startsWith("""
-                        action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state
-                        close,A!1 B!4,,,,,,
+                        action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state
+                        close,A!1 B!4,,,,,,,,,
                         measure,,resistance,""");
     }
 
@@ -175,10 +175,83 @@ class ScanProgramTest {
                         && measure.quantity() == Quantity.INSULATION);
     }
 
+    private static final ScanAction.MeasureContacts WITHSTAND =
+            ScanAction.MeasureContacts.withstand(0.005, new ScanVoltage(1500, 50, 2, 60));
+    private static final ScanAction.MeasureContacts INSULATION =
+            ScanAction.MeasureContacts.insulation(1e8, new ScanVoltage(500, 0, 1, 60));
+
+    private static ScanProgram template(ScanAction.MeasureContacts... voltages) {
+        return ScanProgram.of(design(THREE_CORES), CONDITIONS, List.of(voltages));
+    }
+
+    /** 3 wires, 2 of 3 cores each to the rest, 3 to the frame; then a proof and a voltage for each core, twice. */
+    @Test
+    void aProgramBeforeAnyTestHasContinuityWithstandAndInsulationInTheOrderThatIsWanted() {
+        ScanProgram program = template(WITHSTAND, INSULATION);
+        ProgramReview review = ProgramReview.of(program, design(THREE_CORES), ProgramReview.ScanPace.USUAL);
+        assertThat(review.problems()).isEmpty();
+        assertThat(review.never()).isEmpty();
+        assertThat(review.unrung()).isEmpty();
+        List<Taken> taken = program.taken(Points.of(design(THREE_CORES).assembly()));
+        assertThat(taken.stream()
+                        .filter(each -> each.measure().voltage().isPresent())
+                        .map(each -> each.measure().quantity() + " " + each.sides()))
+                .containsExactly(
+                        "LEAKAGE FRAME J1.2 J1.3 | J1.1",
+                        "LEAKAGE FRAME J1.1 J1.3 | J1.2",
+                        "LEAKAGE FRAME J1.1 J1.2 | J1.3",
+                        "INSULATION FRAME J1.2 J1.3 | J1.1",
+                        "INSULATION FRAME J1.1 J1.3 | J1.2",
+                        "INSULATION FRAME J1.1 J1.2 | J1.3");
+        assertThat(review.seconds())
+                .as("three times 62 s and 61 s, discharged for four times as long")
+                .isBetween(3 * 5 * (62.0 + 61.0), 3 * 5 * (62.0 + 61.0) + 10);
+    }
+
+    @Test
+    void withstandSurvivesItsFileWithRampFrequencyAndMaximum() {
+        String text = ProgramText.write(template(WITHSTAND));
+        assertThat(text).contains("measure,,withstand,,,0.005,1500,50,2,60,");
+        List<Problem> none = new ArrayList<>();
+        ScanProgram again = ProgramText.read(text, none).orElseThrow();
+        assertThat(again)
+                .isEqualTo(ProgramText.read(ProgramText.write(again), none).orElseThrow());
+        assertThat(again.actions()).contains(WITHSTAND);
+        assertThat(none).isEmpty();
+    }
+
+    @Test
+    void theSamePointsUnderAnotherTestAreNotTheSame() {
+        String header = "action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state\n";
+        List<Problem> none = new ArrayList<>();
+        String lines = "close,A!1 B!2,,,,,,,,,\nmeasure,,insulation,1e8,,,500,,,60,\n"
+                + "measure,,withstand,,,0.005,1500,50,,60,\nmeasure,,withstand,,,0.005,2121,,,60,\n";
+        assertThat(problems(ProgramText.read(header + lines, none).orElseThrow()))
+                .isEmpty();
+        assertThat(problems(ProgramText.read(header + lines + "measure,,withstand,,,0.001,1000,60,,5,\n", none)
+                        .orElseThrow()))
+                .containsExactly("line 6: Electrically the same as line 4.");
+    }
+
+    @Test
+    void aVoltageWithoutItsLimitIsRefused() {
+        String header = "action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state\n";
+        assertThat(refused(header + "measure,,withstand,,,,1500,50,2,60,\nmeasure,,withstand,,,0.005,,,,60,\n"
+                        + "measure,,insulation,1e8,,,500,50,1,60,\nmeasure,,resistance,,1,,12,,,,\n"
+                        + "measure,,withstand,,,0.005,1500,900,2,60,\n"))
+                .containsExactly(
+                        "line 2: Withstand has a maximum leakage in amperes and no limit in ohms, the others the other"
+                                + " way round.",
+                        "line 3: Insulation and withstand are measured under a test voltage, and none is given.",
+                        "line 4: Insulation is measured with DC of at most 5000 V.",
+                        "line 5: Resistance is measured without a test voltage, and one is given.",
+                        "line 6: Its frequency (900 Hz) must be from 0 to 400 Hz.");
+    }
+
     @Test
     void timeIsReckonedWithTheDischarge() {
         ScanProgram program = read("close,A!1 B!2,,,,,,\nmeasure,,insulation,1000000,,500,60,\n");
-        assertThat(ProgramReview.of(program, design(THREE_CORES), new ProgramReview.ScanPace(0.02, 0.1, 1))
+        assertThat(ProgramReview.of(program, design(THREE_CORES), new ProgramReview.ScanPace(0.02, 0.1))
                         .seconds())
                 .as("a row of relays, 61 s under voltage and four times that to discharge, a reading")
                 .isEqualTo(0.02 + 61 * 5 + 0.1);
@@ -188,21 +261,20 @@ class ScanProgramTest {
     void badLinesAreRefusedWithWhatIsExpected() {
         assertThat(refused("go,A!1\n"))
                 .containsExactly("line 1: “go,A!1” is not accepted; expected the columns"
-                        + " action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state.");
+                        + " action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state.");
         String header = "action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state\n";
         assertThat(refused(header))
                 .containsExactly(": There is no line in it. Expected the columns"
-                        + " action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state.");
+                        + " action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state.");
         assertThat(refused(header + "jump,A!1,,,,,,\nclose,A1,,,,,,\nmeasure,,volts,,,,,\nmeasure,,resistance,,1k,,,\n"
                         + "measure,,resistance,5,1,,,\nmeasure,,insulation,1,,9000,1,\n"))
                 .containsExactly(
                         "line 2: The action “jump” is not accepted; expected open, close, await or measure.",
                         "line 3: The contact “A1” is not accepted; expected a bus and a point, such as A!3 or B!12.",
-                        "line 4: The quantity “volts” is not accepted; expected resistance or insulation.",
+                        "line 4: The quantity “volts” is not accepted; expected resistance, insulation or withstand.",
                         "line 5: “1k” as high_ohm; expected a figure without a prefix, such as 0.33.",
                         "line 6: Limits (5.0 to 1.0 ohm) must begin at 0 or above and end above where they begin.",
-                        "line 7: Insulation takes up to 5000 V for up to 3600 s, resistance takes neither; read 9000.0 V for 1.0"
-                                + " s.");
+                        "line 7: Insulation is measured with DC of at most 5000 V.");
         assertThat(refused(header + "close,\"A!1,,,,,,\n"))
                 .containsExactly(": That is no CSV: a quote is open at its end, or stands inside a cell.");
     }

@@ -16,6 +16,7 @@ import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Purpose;
+import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
@@ -72,6 +73,19 @@ class FindTheFaultTest {
 
     private static String name(Terminal terminal) {
         return terminal.name();
+    }
+
+    @Test
+    void whatWorksOnlySometimesAndReadsWellAtRestIsMovedBeforeTheTestEnds() {
+        Bench bench = withSymptoms(pendant(), Map.of(7, "sometimes"));
+        Set<String> wire = Set.of("J1.7", "J2.7");
+        measure(bench, touch -> touch.stage() == Stage.BEND ? "jumps" : reading(bench.test(), touch, Map.of()));
+        assertThat(bench.test().findings()).singleElement().satisfies(found -> {
+            assertThat(found.finding().kind()).isEqualTo("intermittent");
+            assertThat(found.finding().terminals())
+                    .extracting(Terminal::name)
+                    .containsExactlyInAnyOrderElementsOf(wire);
+        });
     }
 
     @Test

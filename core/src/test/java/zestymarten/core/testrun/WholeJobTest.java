@@ -148,6 +148,49 @@ class WholeJobTest {
     }
 
     @Test
+    void aWireThatOpensInOnePositionOfTheMovingPartIsIntermittent() {
+        Bench bench = Bench.of("wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\n")
+                .told(ManualAction.POSITION_NAMED, "door half open", "")
+                .type("b", "0.30", "0.5", "0.5", "n", "n", "n");
+        assertThat(bench.sentence()).isEqualTo("MOVED_TO door half open");
+        assertThat(bench.test().outcome()).as("not read there yet").isEqualTo(RunOutcome.INCOMPLETE);
+        bench.act("").type("0.5", "OL");
+        assertThat(told(bench)).singleElement().asString().contains("W2 is intermittent between J1.2 and J2.2");
+        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
+        bench.mend("W2", Entry.Way.REPLACE);
+        assertThat(bench.test()
+                        .steps()
+                        .filter(each -> !bench.test().isDone(each))
+                        .map(Bench::say))
+                .as("read again in that position, not only at rest")
+                .contains("ENDS J1.2 J2.2", "BEND J1.2 J2.2");
+    }
+
+    @Test
+    void inAPositionOnlyWhatFlexesAndWhatWorksSometimesIsRead() {
+        Bench bench = Bench.of(THREE_CORES, WHOLE)
+                .told(ManualAction.COMPLAINT, "horn", "sometimes")
+                .told(ManualAction.POSITION_NAMED, "seat back", "")
+                .told(ManualAction.POSITION_NAMED, "seat forward", "");
+        assertThat(bench.test()
+                        .steps()
+                        .filter(each -> each.stage() == Stage.BEND)
+                        .map(Bench::say))
+                .containsExactly(
+                        "BEND J1.1 J2.1",
+                        "BEND J1.2 J2.2",
+                        "BEND J1.3 J2.3",
+                        "MOVED_TO seat back",
+                        "BEND J1.1 J2.1",
+                        "BEND J1.2 J2.2",
+                        "BEND J1.3 J2.3",
+                        "MOVED_TO seat forward",
+                        "BEND J1.1 J2.1",
+                        "BEND J1.2 J2.2",
+                        "BEND J1.3 J2.3");
+    }
+
+    @Test
     void aZeroThatMovedPutsInDoubtOnlyWhatItWouldJudgeOtherwise() {
         Bench bench =
                 untilRungOut(Bench.of(THREE_CORES, WHOLE)).type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b");

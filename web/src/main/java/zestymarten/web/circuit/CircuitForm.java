@@ -14,6 +14,7 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.CrossSection;
+import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.circuit.CableStretch;
 import zestymarten.core.circuit.Circuit;
@@ -43,6 +44,11 @@ final class CircuitForm {
     private static final String SECTION = "#?[\\d.,/]*\\d(?: *(?:AWG|kcmil))?";
     private static final Pattern STRETCH = Pattern.compile(
             "([\\d.,]+(?: *(?:m|ft|'))?)(?: +(" + SECTION + ") */ *(" + SECTION + "))?", Pattern.CASE_INSENSITIVE);
+    /** A section without a stroke of its own, as gauges such as 1/0 have. */
+    private static final String PLAIN = "(#?[\\d.,]+(?: *(?:AWG|kcmil|mm²))?)";
+
+    private static final Pattern THREE_SECTIONS =
+            Pattern.compile(".* " + PLAIN + " */ *" + PLAIN + " */ *" + PLAIN, Pattern.CASE_INSENSITIVE);
     private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *(.+)");
     private static final Pattern OF_DRAWING = Pattern.compile("s\\d+|[np]_\\d+[s-z]?|end_[LNP]");
     private static final String MORE = "more_";
@@ -93,20 +99,32 @@ final class CircuitForm {
      * field stays on the page.
      */
     Circuit circuit() {
-        double line = section("line", 2.5);
-        double protective = section("protective", 1.5);
+        CableStretch usual = usual();
         List<CableStretch> stretches = new ArrayList<>();
         int outlets = outlets();
         for (int i = 1; i <= outlets + (ring() ? 1 : 0); i++) {
-            stretches.add(stretch("s" + i, line, protective));
+            stretches.add(stretch("s" + i, usual));
         }
         boolean known = IntStream.rangeClosed(1, stretches.size()).allMatch(i -> typed.has("s" + i));
         return new Circuit(
-                ring(),
-                stretches,
-                spurs(outlets, line, protective),
-                celsius(),
-                known ? Lengths.DRAWN : Lengths.UNKNOWN);
+                ring(), stretches, spurs(outlets, usual), celsius(), known ? Lengths.DRAWN : Lengths.UNKNOWN);
+    }
+
+    /** The cable of every stretch for which nothing else is said. */
+    private CableStretch usual() {
+        double line = section("line", 2.5);
+        return new CableStretch(USUAL_M, line, section("neutral", line), section("protective", 1.5), metal());
+    }
+
+    private Metal metal() {
+        String said = typed.text("metal", Metal.COPPER.code());
+        return Stream.of(Metal.COPPER, Metal.ALUMINIUM)
+                .filter(each -> each.code().equals(said))
+                .findFirst()
+                .orElseGet(() -> {
+                    typed.refuse("metal", "“" + said + "” is not accepted; expected copper or aluminium.");
+                    return Metal.COPPER;
+                });
     }
 
     private double section(String field, double usual) {
@@ -133,43 +151,58 @@ final class CircuitForm {
         return celsius;
     }
 
-    private CableStretch stretch(String field, double line, double protective) {
+    private CableStretch stretch(String field, CableStretch usual) {
         if (!typed.has(field)) {
-            return new CableStretch(USUAL_M, line, protective);
+            return usual;
         }
-        return cable(field, typed.text(field), line, protective).orElseGet(() -> {
+        return cable(field, typed.text(field), usual).orElseGet(() -> {
             typed.refuse(
                     field,
                     "“" + typed.text(field)
                             + "” is not accepted; expected a length such as 6 or 20 ft, or a length and sections such as 6 4/2.5.");
-            return new CableStretch(USUAL_M, line, protective);
+            return usual;
         });
     }
 
-    /** Metres, and sections where they differ from the circuit's: {@code 6 4/2.5}. */
-    private Optional<CableStretch> cable(String field, String text, double line, double protective) {
+    /** Metres, and sections where they differ from the circuit's: {@code 6 4/2.5}, or with a neutral of its own {@code 6 4/2.5/2.5}. */
+    private Optional<CableStretch> cable(String field, String text, CableStretch usual) {
         Matcher stretch = STRETCH.matcher(text);
         if (!stretch.matches()) {
             return Optional.empty();
         }
         try {
             double metres = Metres.of(stretch.group(1)).orElse(Double.NaN);
+            if (stretch.group(2) == null) {
+                return Optional.of(usual.withMetres(metres));
+            }
+            Matcher three = THREE_SECTIONS.matcher(text);
+            boolean ofThree =
+                    three.matches() && CrossSection.mm2(stretch.group(2)).isEmpty();
             return Optional.of(
-                    stretch.group(2) == null
-                            ? new CableStretch(metres, line, protective)
-                            : new CableStretch(metres, mm2(stretch.group(2)), mm2(stretch.group(3))));
+                    ofThree
+                            ? new CableStretch(
+                                    metres,
+                                    mm2(three.group(1)),
+                                    mm2(three.group(2)),
+                                    mm2(three.group(3)),
+                                    usual.metal())
+                            : new CableStretch(
+                                    metres,
+                                    mm2(stretch.group(2)),
+                                    mm2(stretch.group(2)),
+                                    mm2(stretch.group(3)),
+                                    usual.metal()));
         } catch (IllegalArgumentException e) {
             typed.refuse(field, "“" + text + "” is not accepted. " + e.getMessage());
-            return Optional.of(new CableStretch(USUAL_M, line, protective));
+            return Optional.of(usual);
         }
     }
 
-    private List<Spur> spurs(int outlets, double line, double protective) {
+    private List<Spur> spurs(int outlets, CableStretch usual) {
         List<Spur> spurs = new ArrayList<>();
         for (String each : typed.text("spurs").split("[;]|, +")) {
             Matcher spur = SPUR.matcher(each.strip());
-            Optional<CableStretch> cable =
-                    spur.matches() ? cable("spurs", spur.group(2), line, protective) : Optional.empty();
+            Optional<CableStretch> cable = spur.matches() ? cable("spurs", spur.group(2), usual) : Optional.empty();
             int from = cable.isPresent() ? Integer.parseInt(spur.group(1)) : 0;
             long beside = spurs.stream().filter(one -> one.from() == from).count();
             if (cable.isPresent() && from >= 1 && from <= outlets && beside < Circuit.MOST_SPURS) {

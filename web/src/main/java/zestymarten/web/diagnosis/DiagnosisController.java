@@ -193,8 +193,7 @@ class DiagnosisController {
                 : Optional.empty();
         return new EvidenceView(
                 entry.sequence(),
-                entry.step()
-                        .fold(probes -> "probes", touch -> touch.black() + " – " + touch.red(), act -> act.subject()),
+                entry.step().fold(probes -> "probes", TestStep.Measurement::name, act -> act.subject()),
                 test.told(entry),
                 judgement.map(Judgement::reason).orElse(""),
                 band);

@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.judgement.Quantity;
 import zestymarten.core.scan.Points;
 import zestymarten.core.scan.Taken;
 
@@ -66,7 +65,7 @@ public record StaveDrawing(
         List<Ground> grounds = new ArrayList<>();
         for (Taken each : taken.subList(0, Math.min(MOST, taken.size()))) {
             double x = LEFT + COLUMN * columns.size() + COLUMN / 2;
-            if (each.measure().quantity() == Quantity.INSULATION) {
+            if (each.measure().voltage().isPresent()) {
                 grounds.add(new Ground(x - COLUMN / 2, COLUMN));
             }
             List<Double> a = heads(points, each.a());

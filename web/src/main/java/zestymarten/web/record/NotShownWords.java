@@ -159,7 +159,7 @@ final class NotShownWords {
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
                         ? "probes together, tone"
                         : "probes together, resistance",
-                touch -> touch.black() + " – " + touch.red(),
+                TestStep.Measurement::name,
                 RecordViews::action);
     }
 }

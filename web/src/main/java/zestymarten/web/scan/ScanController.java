@@ -23,7 +23,6 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.scan.Points;
-import zestymarten.core.scan.ProgramReview;
 import zestymarten.core.scan.ProgramText;
 import zestymarten.core.scan.ScanProgram;
 import zestymarten.core.scan.Taken;
@@ -82,15 +81,6 @@ class ScanController {
             return Optional.of(ProgramText.read(program, problems).orElseThrow(() -> new Refused(problems)));
         }
     }
-
-    /** What a program does, as ready text. */
-    record ReviewView(
-            String sum,
-            List<Problem> problems,
-            List<String> never,
-            String neverMore,
-            List<String> unrung,
-            boolean clean) {}
 
     /** One reading that was taken. */
     record ReadView(int line, String sides, String shown, String state, boolean kept) {}
@@ -165,7 +155,7 @@ class ScanController {
         model.addAttribute("form", form);
         model.addAttribute("zeroed", zeroed(ScanNulls.of(form.zeros())));
         model.addAttribute("stave", StaveDrawing.of(points, drawn, states));
-        model.addAttribute("review", view(ProgramReview.of(program, test.design(), ProgramReview.ScanPace.USUAL)));
+        model.addAttribute("review", ReviewView.of(program, test.design()));
         model.addAttribute("empty", program.actions().isEmpty());
         model.addAttribute("text", ProgramText.write(program));
         model.addAttribute("left", test.left());
@@ -194,25 +184,6 @@ class ScanController {
                                 "Ω")
                         + "; what is left is " + EngineeringFormat.text(zeros.residual(), "Ω")
                 : "";
-    }
-
-    private static ReviewView view(ProgramReview review) {
-        long more = review.neverCount() - review.never().size();
-        boolean clean = review.problems().isEmpty()
-                && review.neverCount() == 0
-                && review.unrung().isEmpty();
-        return new ReviewView(
-                review.measurements() + " measurements, " + review.relays() + " relays switched, about "
-                        + duration(review.seconds()),
-                review.problems(),
-                review.never(),
-                more > 0 ? " and " + more + " more" : "",
-                review.unrung(),
-                clean);
-    }
-
-    private static String duration(double seconds) {
-        return seconds < 100 ? Math.max(1, Math.round(seconds)) + " s" : Math.round(seconds / 60) + " min";
     }
 
     /** @param most what an over-range mark says */

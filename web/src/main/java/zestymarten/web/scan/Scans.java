@@ -22,12 +22,14 @@ import zestymarten.core.scan.Points;
 import zestymarten.core.scan.ScanAction;
 import zestymarten.core.scan.ScanContact;
 import zestymarten.core.scan.ScanProgram;
+import zestymarten.core.scan.ScanVoltage;
 import zestymarten.core.scan.Taken;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
+import zestymarten.web.meter.InstrumentReading;
 import zestymarten.web.meter.Instruments;
 import zestymarten.web.meter.Talk;
 import zestymarten.web.platform.Refused;
@@ -37,20 +39,15 @@ import zestymarten.web.testrun.TestRuns;
 /** Carries a program out on a scanning switch, and enters what it reads in the run. */
 @Service
 class Scans {
-    /** From here on a figure stands for more than the range (SCPI-99). */
-    private static final double OVER_RANGE = 9e37;
     /** Passes until nothing is left that a scanner can do: what reads open is read again, a way through is followed. */
     private static final int MOST_PASSES = 6;
 
     private static final int FIGURES = 5;
     private static final int FEWEST_POINTS = 3;
-    private static final double DISCHARGE = 4;
-    private static final double RAMP_S = 1;
     /** So long a request may wait for real test voltages. */
     private static final double LONGEST_WAIT_S = 100;
 
     private static final String SET = "scanner, every point zeroed";
-    private static final double TESTER_TOP_OHM = 2e9;
 
     private final TestRuns runs;
     private final Instruments instruments;
@@ -106,7 +103,7 @@ class Scans {
     private static LinkedFarEnds.LinkedReading pair(Talk talk, int first, int second) {
         talk.command("ROUT:OPEN:ALL;ROUT:CLOS (@A!" + first + ",B!" + second + ")");
         double ohm = talk.figure("MEAS:RES?");
-        boolean through = ohm < OVER_RANGE;
+        boolean through = ohm < InstrumentReading.OVER_RANGE;
         return new LinkedFarEnds.LinkedReading(
                 first - 1, second - 1, through, through ? OptionalDouble.of(ohm) : OptionalDouble.empty());
     }
@@ -205,20 +202,47 @@ class Scans {
             test = runs.find(runId).test();
             points = Points.of(test.design().assembly());
             ScanProgram.touches(test)
-                    .forEach(each -> steps.putIfAbsent(
-                            key(
-                                    Set.copyOf(each.side(each.black())),
-                                    Set.copyOf(each.side(each.red())),
-                                    each.state(),
-                                    each.isUnderVoltage()),
-                            each));
+                    .filter(each -> !each.isUnderVoltage())
+                    .forEach(each -> steps.putIfAbsent(key(each), each));
         }
 
-        private static String key(Set<Terminal> a, Set<Terminal> b, String state, boolean voltage) {
+        private static String key(TestStep.Measurement touch) {
+            return key(Set.copyOf(touch.side(touch.black())), Set.copyOf(touch.side(touch.red())), touch.state());
+        }
+
+        private static String key(Set<Terminal> a, Set<Terminal> b, String state) {
             String one = names(a);
             String other = names(b);
             String both = one.compareTo(other) <= 0 ? one + "|" + other : other + "|" + one;
-            return both + "|" + state + "|" + voltage;
+            return both + "|" + state;
+        }
+
+        /** The step of the test that a measurement makes; empty where the test has none, or has it at another voltage. */
+        private Optional<TestStep.Measurement> step(Taken now) {
+            String key = key(now.a(), now.b(), now.state());
+            return now.measure().voltage().isEmpty()
+                    ? Optional.ofNullable(steps.get(key))
+                    : ScanProgram.touches(test) // those under voltage come once continuity has passed
+                            .filter(each -> each.isUnderVoltage()
+                                    && key(each).equals(key)
+                                    && isAtItsVoltage(each.stage(), now.measure()))
+                            .findFirst();
+        }
+
+        private boolean isAtItsVoltage(Stage stage, ScanAction.MeasureContacts measure) {
+            ScanVoltage voltage = measure.voltage().orElseThrow();
+            return stage == Stage.WITHSTAND
+                    ? measure.quantity() == Quantity.LEAKAGE
+                            && test.approach()
+                                    .withstand()
+                                    .filter(rule -> rule.volts() == voltage.volts()
+                                            && rule.hertz().orElse(0) == voltage.hertz())
+                                    .isPresent()
+                    : measure.quantity() == Quantity.INSULATION
+                            && test.approach()
+                                    .insulation()
+                                    .filter(rule -> rule.testV() == voltage.volts())
+                                    .isPresent();
         }
 
         private static String names(Set<Terminal> side) {
@@ -236,10 +260,10 @@ class Scans {
                     }
                     if (action instanceof ScanAction.MeasureContacts measure) {
                         Taken now = taken.next();
-                        if (measure.quantity() == Quantity.INSULATION && !continuous) {
+                        if (measure.voltage().isPresent() && !continuous) {
                             return "Something has not passed its limits: no test voltage is switched on.";
                         }
-                        reads.add(measured(talk, measure, now));
+                        reads.add(measured(talk, address, measure, now));
                     } else {
                         prepare(talk, action);
                     }
@@ -269,22 +293,18 @@ class Scans {
             return contacts.stream().map(ScanContact::toString).collect(Collectors.joining(","));
         }
 
-        private ScanReading measured(Talk talk, ScanAction.MeasureContacts measure, Taken now) {
-            boolean ohms = measure.quantity() == Quantity.RESISTANCE;
-            double read = ohms ? talk.figure("MEAS:RES?") : underVoltage(talk, measure);
-            double paths = ohms ? zeros.of(now.a(), points) + zeros.of(now.b(), points) : 0;
-            double value = read >= OVER_RANGE ? Double.POSITIVE_INFINITY : Math.max(0, read - paths);
-            String shown = ohms
-                    ? read >= OVER_RANGE ? "OL" : figure(value)
-                    : (read >= OVER_RANGE ? ">" + figure(TESTER_TOP_OHM) : figure(value)) + "@"
-                            + figure(measure.dwellS());
-            Optional<TestStep.Measurement> step =
-                    Optional.ofNullable(steps.get(key(now.a(), now.b(), now.state(), !ohms)));
+        private ScanReading measured(Talk talk, String address, ScanAction.MeasureContacts measure, Taken now) {
+            boolean ohms = measure.voltage().isEmpty();
+            InstrumentReading read = measure.voltage()
+                    .map(voltage -> underVoltage(talk, address, measure, voltage))
+                    .orElseGet(() -> ofMeter(talk, now));
+            String shown = read.shown();
+            Optional<TestStep.Measurement> step = step(now);
             step.ifPresent(each -> test = enter(runId, test, each, shown, by));
             boolean within = step.isPresent()
                     ? isWell(step.get())
-                    : value >= measure.lowOhm() * (ohms && measure.expectsWayThrough() ? 0 : 1)
-                            && value <= measure.highOhm();
+                    : measure.isWithin(
+                            Math.max(read.value(), ohms && measure.expectsWayThrough() ? measure.lowOhm() : 0));
             continuous &= within || !ohms;
             return new ScanReading(now, shown, within, step.isPresent());
         }
@@ -294,18 +314,29 @@ class Scans {
             return state != StepState.FAULT && state != StepState.DOUBTFUL;
         }
 
+        /** Ohms between the buses, less what relays and adapter have. */
+        private InstrumentReading ofMeter(Talk talk, Taken now) {
+            double read = talk.figure("MEAS:RES?");
+            double paths = zeros.of(now.a(), points) + zeros.of(now.b(), points);
+            return read >= InstrumentReading.OVER_RANGE
+                    ? new InstrumentReading(Double.POSITIVE_INFINITY, "OL")
+                    : new InstrumentReading(Math.max(0, read - paths), figure(Math.max(0, read - paths)));
+        }
+
         /** On, held, read, off, and discharged for four times as long. */
-        private double underVoltage(Talk talk, ScanAction.MeasureContacts measure) {
-            talk.command("SOUR:VOLT " + measure.testV() + ";OUTP ON");
-            double ohm;
+        private InstrumentReading underVoltage(
+                Talk talk, String address, ScanAction.MeasureContacts measure, ScanVoltage voltage) {
+            boolean leaks = measure.quantity() == Quantity.LEAKAGE;
+            talk.command("SOUR:VOLT " + voltage.volts() + ";SOUR:FREQ " + voltage.hertz() + ";OUTP ON");
+            String answer;
             try {
-                wait(talk, RAMP_S + measure.dwellS());
-                ohm = talk.figure("MEAS:INS?");
+                wait(talk, voltage.onS());
+                answer = talk.answer(leaks ? "MEAS:CURR?" : "MEAS:INS?");
             } finally {
                 talk.command("OUTP OFF"); // whatever went wrong, no voltage is left on
             }
-            wait(talk, DISCHARGE * (RAMP_S + measure.dwellS()));
-            return ohm;
+            wait(talk, voltage.dischargeS());
+            return InstrumentReading.ofTester(answer, leaks, voltage.dwellS(), address);
         }
 
         private void wait(Talk talk, double seconds) {

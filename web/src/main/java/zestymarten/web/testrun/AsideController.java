@@ -26,7 +26,14 @@ import zestymarten.web.platform.Refused;
 @Controller
 @RequestMapping("/runs/{id}")
 class AsideController {
-    private static final int LONGEST_SET = 60;
+    private static final int LONGEST_NAME = 60;
+
+    /** What is entered with a name, and what is asked where the name is missing. */
+    private static final Map<ManualAction, String> NAMED = Map.of(
+            ManualAction.ACCESSORIES,
+            "Enter in a few words which clips, pins or extension are on the meter now.",
+            ManualAction.POSITION_NAMED,
+            "Enter in a few words where the moving part stands, such as 'door half open'.");
 
     private final TestRuns runs;
 
@@ -112,7 +119,7 @@ class AsideController {
         return "redirect:/runs/" + id + (kept ? "" : "/diagnosis");
     }
 
-    /** What changes how everything after it is read: other clips, a meter that drifts, shorts by halves, the purpose. */
+    /** What changes the steps after it: other clips, a meter that drifts, a position, shorts by halves, the purpose. */
     @PostMapping("/asides")
     String aside(
             @PathVariable long id,
@@ -121,15 +128,18 @@ class AsideController {
             @RequestParam(defaultValue = "") String what,
             Principal who) {
         String subject = what.strip();
-        boolean set = action == ManualAction.ACCESSORIES;
         boolean purpose = action == ManualAction.PURPOSE;
-        if (!set && !purpose && action != ManualAction.WANDERS && action != ManualAction.HALVES) {
+        boolean named = NAMED.containsKey(action);
+        if (!named && !purpose && action != ManualAction.WANDERS && action != ManualAction.HALVES) {
             throw new Refused("", "The page sent something that cannot be entered beside the steps. Reload it.");
         }
-        if (set && (subject.isEmpty() || subject.length() > LONGEST_SET)) {
-            throw new Refused("", "Say in a few words which clips, pins or extension are on the meter now.");
+        if (named && (subject.isEmpty() || subject.length() > LONGEST_NAME)) {
+            throw new Refused(
+                    "",
+                    NAMED.get(action) + " You entered " + subject.length() + " characters, at most " + LONGEST_NAME
+                            + " are accepted.");
         }
-        TestStep step = new TestStep.ManualStep(action, set ? subject : "");
+        TestStep step = new TestStep.ManualStep(action, named ? subject : "");
         int touch = runs.find(id).test().nextTouch(step);
         runs.enter(id, sent(token, step, touch, purpose ? subject : ""), who.getName());
         return "redirect:/runs/" + id;

@@ -107,6 +107,11 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                         "Both probes on the frame, on two spots: what is the resistance?",
                         "A painted or oxidised spot passes everything. Use one of these two from here on. Maximum 1 Ω: rule of"
                                 + " thumb for bare metal.");
+            case POSITION_NAMED -> does("Positions of the moving part: " + subject + ".", "");
+            case MOVED_TO ->
+                does(
+                        "Bring the moving part to '" + subject + "' and hold it there.",
+                        "Secure it against moving by itself, and keep hands and leads out of its way.");
             case POSITION -> does("Set switches and relays to '" + subject + "'.", "Leave everything else as it is.");
             case BARRIERS ->
                 does(
@@ -242,6 +247,8 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
             case TIED -> "far ends linked";
             case FREED -> "far ends freed";
             case FRAME_PROOF -> "frame, two spots";
+            case POSITION_NAMED -> "position named:";
+            case MOVED_TO -> "moving part at";
             case POSITION -> "set to";
             case BARRIERS -> "barriers up";
             case DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST -> "discharged";

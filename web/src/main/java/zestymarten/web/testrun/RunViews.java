@@ -216,9 +216,7 @@ class RunViews {
         }
         return test.best(2).stream()
                 .map(best -> new RunView.Proposal(
-                        StepForm.of(best.touch()),
-                        best.touch().black() + " – " + best.touch().red() + ": "
-                                + RecommendationWords.why(best.worth())))
+                        StepForm.of(best.touch()), best.touch().name() + ": " + RecommendationWords.why(best.worth())))
                 .toList();
     }
 }

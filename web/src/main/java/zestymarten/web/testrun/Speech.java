@@ -113,7 +113,7 @@ public class Speech {
     }
 
     private String spelt(String name, Locale locale) {
-        return List.of(name.split(" – ")).stream()
+        return List.of(name.split(" – |, ")).stream()
                 .map(each -> letters(each, locale))
                 .collect(Collectors.joining("; "));
     }

@@ -163,7 +163,7 @@ final class StepViews {
                 .map(each -> "the " + each + " stretch")
                 .toList();
         boolean mist = touch.stage() == Stage.WET && test.approach().moisture() == Moisture.MIST;
-        return touch.stage() == Stage.BEND
+        return touch.stage() == Stage.BEND && touch.state().isEmpty()
                 ? Stream.of(
                                 Stream.of("the " + touch.black().connector() + " end"),
                                 zones.isEmpty() ? Stream.of("the run between") : zones.stream(),
@@ -195,7 +195,10 @@ final class StepViews {
 
     private static RunView.Sentence sentence(TestStep.Measurement touch) {
         String after = switch (touch.stage()) {
-            case BEND -> ". Hold on, and move the wire place by place.";
+            case BEND ->
+                touch.state().isEmpty()
+                        ? ". Hold on, and move the wire place by place."
+                        : ". Hold on, and watch the reading.";
             case WET ->
                 touch.isTied()
                         ? ". All wires together: test voltage on, mist place by place."
@@ -395,7 +398,7 @@ final class StepViews {
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
                         ? "probes, tone"
                         : "probes, resistance",
-                touch -> touch.black() + " – " + touch.red() + (touch.isTied() ? " linked" : ""),
+                TestStep.Measurement::name,
                 ManualStepWords::shortly);
     }
 }

@@ -1,8 +1,5 @@
 package zestymarten.web.testrun;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +11,7 @@ import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.TestRun;
+import zestymarten.web.meter.InstrumentReading;
 import zestymarten.web.meter.Instruments;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.meter.Talk;
@@ -22,12 +20,7 @@ import zestymarten.web.platform.Refused;
 /** Takes a reading from the run's meter, as it would be typed from its display. */
 @Service
 class Taking {
-    /** From here on a figure stands for more than the range (SCPI-99). */
-    private static final double OVER_RANGE = 9e37;
-
-    private static final int FIGURES = 5;
     private static final double MINUTE_S = 60;
-    private static final double TESTER_TOP_OHM = 2e9;
 
     private final TestRuns runs;
     private final Meters meters;
@@ -69,7 +62,7 @@ class Taking {
         return step.fold(
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
                         ? tone(instruments.ask(address, joined(runId), "MEAS:CONT?"))
-                        : shown(instruments.ask(address, joined(runId), "MEAS:RES?")),
+                        : InstrumentReading.shown(instruments.ask(address, joined(runId), "MEAS:RES?")),
                 touch -> touch(run, touch, address),
                 act -> {
                     throw new Refused("", "Nothing is taken from this meter here. Type it.");
@@ -79,7 +72,7 @@ class Taking {
     private String touch(RunSnapshot run, TestStep.Measurement touch, String address) {
         TestRun test = run.test();
         String range = test.range(touch).isPresent() ? " " + test.range(touch).getAsDouble() : "";
-        return shown(instruments.ask(address, hands(run, touch), "MEAS:RES?" + range));
+        return InstrumentReading.shown(instruments.ask(address, hands(run, touch), "MEAS:RES?" + range));
     }
 
     /**
@@ -115,26 +108,9 @@ class Taking {
 
     private static String underVoltage(Talk talk, String address, boolean high, double held) {
         String answer = talk.answer(high ? "MEAS:CURR?" : "MEAS:INS?");
-        if (answer.startsWith("301,")) {
-            return "trip";
-        }
-        String seconds = "@" + Math.round(Math.max(1, talk.isStandIn() ? held : talk.figure("SENS:TIME?")));
-        double value = figure(address, answer);
-        if (high) {
-            return shown(value) + "A" + seconds;
-        }
-        return (value >= OVER_RANGE ? ">" + shown(TESTER_TOP_OHM) : shown(value)) + seconds;
-    }
-
-    private static double figure(String address, String answer) {
-        try {
-            return Double.parseDouble(answer);
-        } catch (NumberFormatException e) {
-            throw new Refused(
-                    "",
-                    "The insulation tester at " + address + " said “" + answer
-                            + "”; expected a figure. Type what it shows; the test goes on by hand.");
-        }
+        boolean timed = talk.isStandIn() || InstrumentReading.isTrip(answer);
+        double seconds = timed ? held : talk.figure("SENS:TIME?");
+        return InstrumentReading.ofTester(answer, high, seconds, address).shown();
     }
 
     private static List<String> joined(long runId) {
@@ -159,14 +135,6 @@ class Taking {
     }
 
     private static String tone(double ohm) {
-        return ohm >= OVER_RANGE ? "n" : "b";
-    }
-
-    private static String shown(double ohm) {
-        return ohm >= OVER_RANGE
-                ? "OL"
-                : new BigDecimal(ohm, new MathContext(FIGURES, RoundingMode.HALF_UP))
-                        .stripTrailingZeros()
-                        .toPlainString();
+        return ohm >= InstrumentReading.OVER_RANGE ? "n" : "b";
     }
 }

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import zestymarten.core.assembly.Metal;
 import zestymarten.core.circuit.CableStretch;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitReadings;
@@ -47,6 +48,38 @@ class CircuitFormTest {
         assertThat(circuit.spurs())
                 .containsExactly(new Spur(1, new CableStretch(3, 4, 2.5)), new Spur(2, new CableStretch(4, 1.5, 1.5)));
         assertThat(typed.isSound()).isTrue();
+    }
+
+    @Test
+    void metalAndNeutralAreThoseOfTheCircuitUnlessAStretchSaysOtherwise() {
+        Typed typed = new Typed(Map.of(
+                "kind",
+                "radial",
+                "outlets",
+                "3",
+                "metal",
+                "aluminium",
+                "line",
+                "25",
+                "neutral",
+                "16",
+                "protective",
+                "10",
+                "s1",
+                "30",
+                "s2",
+                "12 16/10",
+                "s3",
+                "8 25/16/16"));
+        assertThat(circuit(typed).stretches())
+                .containsExactly(
+                        new CableStretch(30, 25, 16, 10, Metal.ALUMINIUM),
+                        new CableStretch(12, 16, 16, 10, Metal.ALUMINIUM),
+                        new CableStretch(8, 25, 16, 16, Metal.ALUMINIUM));
+        assertThat(typed.isSound()).isTrue();
+        Typed other = new Typed(Map.of("metal", "gold"));
+        assertThat(circuit(other).stretches().get(0).metal()).isEqualTo(Metal.COPPER);
+        assertThat(other.isSound()).isFalse();
     }
 
     @Test

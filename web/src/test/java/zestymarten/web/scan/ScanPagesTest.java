@@ -2,6 +2,7 @@ package zestymarten.web.scan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.AfterEach;
@@ -9,6 +10,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
+import zestymarten.core.limit.InsulationRule;
+import zestymarten.core.limit.WithstandRule;
+import zestymarten.core.scan.ProgramText;
+import zestymarten.core.scan.ScanProgram;
+import zestymarten.core.testplan.Moisture;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
@@ -108,7 +114,8 @@ class ScanPagesTest {
         String program = browser.attribute("a[href*='program.csv']", "href");
         assertThat(browser.run("return fetch('" + program + "').then((a) => a.text())")
                         .toString())
-                .startsWith("action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state\nclose,A!1 B!3");
+                .startsWith(
+                        "action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state\nclose,A!1 B!3");
     }
 
     @Test
@@ -140,5 +147,50 @@ class ScanPagesTest {
         assertThat(first.stopped()).isEmpty();
         assertThat(first.reads().stream().map(Scans.ScanReading::shown)).contains(">2000000000@60");
         assertThat(runs.find(good).test().findings()).isEmpty();
+    }
+
+    @Test
+    void anAssemblyHasAProgramBeforeAnyTestAndItGoesOntoTheScannerAsItIs() {
+        TestRuns runs = site.bean(TestRuns.class);
+        long cable = site.wiring(site.fresh("Two cores with withstand"), TWO_CORES);
+        browser.open("/assemblies/" + cable).click("a[href$='/scan-program']");
+        browser.see("main", "Every wire is measured end to end, every pair of nets against each other, nothing twice.");
+        browser.click("select[name=withstand] option[value=dc]")
+                .fill("input[name=volts]", "1000")
+                .fill("input[name=dwell]", "abc")
+                .click("main form .do")
+                .see("[role=alert]", "“abc” is not accepted; expected a figure such as 60.");
+        browser.fill("input[name=dwell]", "30")
+                .click("select[name=order] option[value=insulation]")
+                .click("main form .do")
+                .see(".head", "about 16 min");
+        String program = fetched("a[href*='program.csv']");
+        assertThat(program)
+                .contains("measure,,insulation,100000000,,,500,,1,60,", "measure,,withstand,,,0.005,1000,,2,30,");
+        assertThat(fetched("a[href$='points.csv']"))
+                .isEqualTo("point,terminal\n1,J1.1\n2,J1.2\n3,J2.1\n4,J2.2\n5,FRAME\n");
+
+        TestOptions approach = new TestOptions(TestMethod.EACH_TO_REST, false, true, OptionalDouble.of(500))
+                .with(
+                        InsulationRule.ofVolts(500),
+                        Moisture.NONE,
+                        Optional.of(
+                                new WithstandRule(1000, OptionalDouble.empty(), OptionalDouble.empty(), 0.005, 30)));
+        long unit = runs.start(cable, "HV-1", TestRuns.USUAL, approach, "bench");
+        Scans scans = site.bean(Scans.class);
+        ScanNulls zeros = scans.zeros(unit, StandIns.SCANNER);
+        ScanProgram asFile = ProgramText.read(program, new ArrayList<>()).orElseThrow();
+        Scans.Scan scan = scans.scan(unit, Optional.of(asFile), zeros, StandIns.SCANNER, 60, "bench");
+        assertThat(scan.stopped()).isEmpty();
+        assertThat(scan.reads()).anyMatch(each -> each.shown().equals(">2000000000@60") && each.kept());
+        assertThat(scan.reads())
+                .as("in the test it waits until a person has read that the insulation test is discharged")
+                .anyMatch(each -> each.shown().endsWith("A@30") && each.within() && !each.kept());
+        assertThat(runs.find(unit).test().findings()).isEmpty();
+    }
+
+    private String fetched(String link) {
+        return browser.run("return fetch('" + browser.attribute(link, "href") + "').then((a) => a.text())")
+                .toString();
     }
 }

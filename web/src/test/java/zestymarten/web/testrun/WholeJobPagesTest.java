@@ -88,6 +88,29 @@ class WholeJobPagesTest {
     }
 
     @Test
+    void aPositionOfTheMovingPartIsNamedAndTheWiresAreReadInIt() {
+        begin("M-1", "input[name=quick]");
+        browser.waitForPath("/runs/\\d+")
+                .click("[data-open=position-dialog]")
+                .fill("#position", "door half open")
+                .click("#position-dialog .do");
+        press("b");
+        type("0.30", "0.58", "0.58", "0.58");
+        for (int pair = 0; pair < 6; pair++) {
+            press("n");
+        }
+        browser.see(".sentence", "Bring the moving part to 'door half open'")
+                .see(".mid", "hands and leads out of its way");
+        enter(1);
+        browser.see(".sentence", "In 'door half open': black on J1.1, red on J2.1. Hold on, and watch the reading.");
+        type("0.58", "OL");
+        browser.see(".result", "J1.2 – J2.2, in 'door half open': more than 20 MΩ")
+                .keys("w")
+                .waitForPath("/runs/\\d+/diagnosis");
+        browser.see("article", "W2 is intermittent between J1.2 and J2.2").see("article", "in 'door half open'");
+    }
+
+    @Test
     void fromTheComplaintOverTheRepairToThePass() {
         begin("W-1");
         browser.click(".rail .complaint a").waitForPath("/runs/\\d+/complaint");

@@ -1,0 +1,54 @@
+package zestymarten.core.scan;
+
+import zestymarten.core.quantity.EngineeringFormat;
+
+/**
+ * A test voltage of a scanning program.
+ *
+ * @param volts rms where it alternates, above 0 and at most {@value #MOST_V}
+ * @param hertz 0 for DC, at most {@value #MOST_HZ}
+ * @param rampS seconds in which it rises, 0 to {@value #MOST_RAMP_S}
+ * @param dwellS seconds for which it is held then, 0 to {@value #MOST_S}
+ */
+public record ScanVoltage(double volts, double hertz, double rampS, double dwellS) {
+    /** The rise where nothing else is said, in seconds. */
+    public static final double USUAL_RAMP_S = 1;
+
+    private static final double MOST_V = 20_000;
+    private static final double MOST_HZ = 400;
+    private static final double MOST_RAMP_S = 120;
+    private static final double MOST_S = 3600;
+    /** Discharged for four times as long as the voltage was on. */
+    private static final double DISCHARGE = 4;
+
+    public ScanVoltage {
+        if (!(volts > 0 && volts <= MOST_V)) {
+            throw new IllegalArgumentException("A test voltage (" + EngineeringFormat.figure(volts)
+                    + " V) must be above 0 and at most " + EngineeringFormat.figure(MOST_V) + " V.");
+        }
+        require("Its frequency", hertz, MOST_HZ, "Hz");
+        require("The ramp", rampS, MOST_RAMP_S, "s");
+        require("The dwell", dwellS, MOST_S, "s");
+    }
+
+    private static void require(String what, double value, double most, String unit) {
+        if (!(value >= 0 && value <= most)) {
+            throw new IllegalArgumentException(what + " (" + EngineeringFormat.figure(value) + " " + unit
+                    + ") must be from 0 to " + EngineeringFormat.figure(most) + " " + unit + ".");
+        }
+    }
+
+    public boolean alternates() {
+        return hertz > 0;
+    }
+
+    /** Seconds until it has been on for its whole time. */
+    public double onS() {
+        return rampS + dwellS;
+    }
+
+    /** Seconds for which it is discharged after. */
+    public double dischargeS() {
+        return DISCHARGE * onS();
+    }
+}

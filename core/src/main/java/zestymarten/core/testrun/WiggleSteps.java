@@ -1,0 +1,69 @@
+package zestymarten.core.testrun;
+
+import java.util.List;
+import java.util.stream.Stream;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Conductor;
+import zestymarten.core.finding.Symptoms;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestPlan;
+import zestymarten.core.testplan.TestStep;
+
+/**
+ * The steps of the wiggle test: wires that read well at rest are read while they are moved, and in every position of the
+ * machine's moving part that somebody has named.
+ *
+ * <p>Rules: what flexes is moved, and what belongs to a function that works only sometimes. In a named position the same
+ * wires are read, or all of them where none is suspected.
+ */
+final class WiggleSteps {
+    private final TestPlan plan;
+    private final Assembly assembly;
+    private final RunLog standing;
+    private final Symptoms symptoms;
+
+    WiggleSteps(TestPlan plan, Assembly assembly, RunLog standing, Symptoms symptoms) {
+        this.plan = plan;
+        this.assembly = assembly;
+        this.standing = standing;
+        this.symptoms = symptoms;
+    }
+
+    /** The steps in their order: moved by hand first, then position by position. */
+    Stream<TestStep> all() {
+        List<TestStep> byHand = Stream.concat(plan.of(Stage.BEND).stream(), TestPlan.moved(suspected()))
+                .distinct()
+                .toList();
+        return Stream.concat(byHand.stream(), positions().stream().flatMap(each -> in(each, byHand)));
+    }
+
+    private Stream<Conductor> suspected() {
+        return assembly.conductors().stream()
+                .filter(each -> symptoms.of(each)
+                        .filter(Symptoms.Behaviour.SOMETIMES::equals)
+                        .isPresent());
+    }
+
+    /** The positions that were named, in the order in which they were. */
+    private List<String> positions() {
+        return standing.manual().stream()
+                .flatMap(each -> each.step() instanceof TestStep.ManualStep act ? Stream.of(act) : Stream.empty())
+                .filter(act -> act.action() == ManualAction.POSITION_NAMED)
+                .map(TestStep.ManualStep::subject)
+                .distinct()
+                .toList();
+    }
+
+    private Stream<TestStep> in(String position, List<TestStep> byHand) {
+        List<TestStep> wires = byHand.isEmpty()
+                ? TestPlan.moved(assembly.conductors().stream()).toList()
+                : byHand;
+        return Stream.concat(
+                Stream.of(new TestStep.ManualStep(ManualAction.MOVED_TO, position)),
+                wires.stream()
+                        .map(TestStep.Measurement.class::cast)
+                        .map(each ->
+                                new TestStep.Measurement(Stage.BEND, each.black(), each.red(), position, List.of())));
+    }
+}
