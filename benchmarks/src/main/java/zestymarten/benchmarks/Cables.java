@@ -4,19 +4,19 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.AnalysisReading;
+import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.WireList;
-import zestymarten.core.testrun.MeasurementPlan;
 import zestymarten.core.judgement.Expectation;
-import zestymarten.core.meter.TestConditions;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.meter.TestConditions;
 import zestymarten.core.testplan.ProbePlacement;
 import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testrun.MeasurementPlan;
 
 /** Straight cables of many wires and the readings of good ones. */
 final class Cables {
@@ -49,12 +49,12 @@ final class Cables {
     /** Complete evidence of a good unit: each wire end to end, all nets and the frame parted by halves. */
     static List<AnalysisReading> goodReadings(Design design) {
         List<AnalysisReading> readings = new ArrayList<>();
-        for (ProbePlacement touch :
-                MeasurementPlan.of(design, TestMethod.BY_HALVES, conditions(0.005)).measurements()) {
+        for (ProbePlacement touch : MeasurementPlan.of(design, TestMethod.BY_HALVES, conditions(0.005))
+                .measurements()) {
             String shown = design.expectation(touch.black(), touch.red(), touch.state(), touch.ties())
                     .fold(Cables::shown, () -> "OL");
-            readings.add(
-                    new AnalysisReading(touch.black(), touch.red(), shown, SwitchState.REST, touch.ties(), OptionalDouble.empty()));
+            readings.add(new AnalysisReading(
+                    touch.black(), touch.red(), shown, SwitchState.REST, touch.ties(), OptionalDouble.empty()));
         }
         return readings;
     }

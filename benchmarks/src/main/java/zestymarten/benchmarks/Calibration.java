@@ -14,9 +14,9 @@ import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
-import zestymarten.core.finding.Symptoms;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Priors;
+import zestymarten.core.finding.Symptoms;
 import zestymarten.core.meter.TestConditions;
 
 /** How often what is said with a probability is true: findings of half-finished diagnoses, in tenths of what was said. */
@@ -57,7 +57,11 @@ final class Calibration {
         Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         while (made.size() < most && !next.measurements().isEmpty()) {
             made.add(Study.observed(
-                    cable, conditions, made.size(), Study.placement(next.measurements().get(0)), probe));
+                    cable,
+                    conditions,
+                    made.size(),
+                    Study.placement(next.measurements().get(0)),
+                    probe));
             analysis = UnitAnalysis.of(cable.design(), conditions, priors, Symptoms.NONE, made);
             next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         }

@@ -67,7 +67,8 @@ final class EveryKind {
         among += has ? 1 : 0;
         innocent += names.size() > truth.size() ? 1 : 0;
         if (!has || isGood != (analysis.standing() == AnalysisState.PASS)) {
-            System.err.println(which + ": true " + truth + ", said " + names + " of " + all + ", " + analysis.standing());
+            System.err.println(
+                    which + ": true " + truth + ", said " + names + " of " + all + ", " + analysis.standing());
         }
     }
 

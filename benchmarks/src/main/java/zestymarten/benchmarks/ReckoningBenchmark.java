@@ -17,14 +17,14 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import zestymarten.core.analysis.Analysis;
-import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.AnalysisReading;
+import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.testrun.MeasurementPlan;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Path;
 import zestymarten.core.testplan.TestMethod;
+import zestymarten.core.testrun.MeasurementPlan;
 
 /** Plans, bounds and classification by the number of wires; the baseline walks the wires once and adds their lengths. */
 @State(Scope.Benchmark)

@@ -90,8 +90,11 @@ public final class Site implements AutoCloseable {
         return request(path).header("Authorization", "Basic " + both);
     }
 
+    /** Sends a request; an answer of the interface has to be one that its description promises. */
     public HttpResponse<String> send(HttpRequest.Builder request) {
-        return send(request, HttpResponse.BodyHandlers.ofString());
+        HttpResponse<String> answer = send(request, HttpResponse.BodyHandlers.ofString());
+        Contract.check(answer);
+        return answer;
     }
 
     public <T> HttpResponse<T> send(HttpRequest.Builder request, HttpResponse.BodyHandler<T> handler) {

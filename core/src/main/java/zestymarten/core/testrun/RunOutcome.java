@@ -30,4 +30,9 @@ public enum RunOutcome {
     public String word() {
         return word;
     }
+
+    /** As programs know it: {@code pass}, {@code marginal}, {@code fail}, {@code incomplete}. */
+    public String code() {
+        return this == WATCH ? "marginal" : word;
+    }
 }

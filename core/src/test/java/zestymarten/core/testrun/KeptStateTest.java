@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
@@ -21,6 +22,7 @@ import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
 
 /** A test that follows its earlier state answers just as one that is made anew of all its entries. */
+@Isolated("it compares times")
 class KeptStateTest {
     private static final List<String> SHORTS =
             List.of("OL", "OL", "OL", "OL", "OL", "OL", "0.4", "b", "3k", "n", "???");

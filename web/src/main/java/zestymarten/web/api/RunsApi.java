@@ -174,7 +174,7 @@ class RunsApi {
                 run.revision().assemblyId(),
                 run.revision().number(),
                 run.serial(),
-                test.outcome().word(),
+                test.outcome().code(),
                 test.remaining().touches(),
                 test.current().map(step -> due(test, step)));
     }

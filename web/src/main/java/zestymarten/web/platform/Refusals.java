@@ -24,7 +24,8 @@ final class Refusals {
                     status,
                     MediaType.APPLICATION_PROBLEM_JSON_VALUE,
                     "{\"type\":\"about:blank\",\"title\":\"" + status.getReasonPhrase() + "\",\"status\":"
-                            + status.value() + ",\"detail\":\"" + text + "\"}");
+                            + status.value() + ",\"detail\":\"" + text + "\",\"problems\":[{\"where\":\"\",\"text\":\""
+                            + text + "\"}]}");
         } else if (isHtmx(request)) {
             inPlace(response, status, HtmlUtils.htmlEscape(text));
         } else {

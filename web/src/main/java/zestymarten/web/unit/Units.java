@@ -40,7 +40,7 @@ public class Units {
     /** Units by assembly and serial, one page, whose serial or assembly contains a text; in a state, or in any if empty. */
     @Transactional(readOnly = true)
     public List<UnitLine> page(String search, String state, int page) {
-        return mapper.page(search, state, PAGE, PAGE * page);
+        return mapper.page(search.strip(), state, PAGE, PAGE * Math.max(0, Math.min(page, LAST_PAGE)));
     }
 
     /** Units in quarantine, newest first. */

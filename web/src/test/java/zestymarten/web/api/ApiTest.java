@@ -212,6 +212,18 @@ class ApiTest {
     }
 
     @Test
+    void unitsAreListedWithTheirLastResult() {
+        JsonNode units = JSON.readTree(
+                site.send(site.as("viewer", "/api/v1/units?search=PC-0")).body());
+        assertThat(units.findValuesAsString("serial")).contains("PC-01", "PC-04");
+        assertThat(units.findValuesAsString("last_result")).contains("pass", "fail");
+        assertThat(JSON.readTree(site.send(site.as("viewer", "/api/v1/units?state=quarantined&page=0"))
+                        .body()))
+                .allSatisfy(each -> assertThat(each.get("state").asString()).isEqualTo("quarantined"));
+        assertThat(site.send(site.request("/api/v1/units")).statusCode()).isEqualTo(401);
+    }
+
+    @Test
     void aSpreadsheetIsReadLikeAnyWireList() throws Exception {
         String path = "/api/v1/assemblies?name=" + site.fresh("Sheet").replace(" ", "%20");
         byte[] good = sheet(List.of(
