@@ -29,6 +29,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Patterns;
 import zestymarten.web.platform.Refused;
 
 /** Wirings as stored: kept revision by revision, and read back as assemblies. */
@@ -67,7 +68,7 @@ public class Assemblies {
         return 10 + revision.assembly().conductors().size();
     }
 
-    /** Wirings whose name contains a text, by name, one page of {@value #PAGE}. */
+    /** Assemblies whose name, or a function of whose wires, contains a text, by name, one page of {@value #PAGE}. */
     @Transactional(readOnly = true)
     public List<AssemblyLine> page(String search, int page) {
         return page(search, page, false);
@@ -76,8 +77,7 @@ public class Assemblies {
     /** The same of those that are archived, or of those that are not. */
     @Transactional(readOnly = true)
     public List<AssemblyLine> page(String search, int page, boolean archived) {
-        String text = search.replace("%", "\\%").replace("_", "\\_");
-        return mapper.page(text, archived, PAGE, PAGE * Math.max(0, Math.min(page, LAST_PAGE)));
+        return mapper.page(Patterns.containing(search), archived, PAGE, PAGE * Math.max(0, Math.min(page, LAST_PAGE)));
     }
 
     /** Whether an assembly is archived: it is in no list any more, and everything about it stays. */

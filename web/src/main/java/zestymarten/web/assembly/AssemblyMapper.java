@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 @Mapper
 interface AssemblyMapper {
     List<AssemblyLine> page(
-            @Param("search") String search,
+            @Param("pattern") String pattern,
             @Param("archived") boolean archived,
             @Param("limit") int limit,
             @Param("offset") int offset);

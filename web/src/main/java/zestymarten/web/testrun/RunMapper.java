@@ -60,7 +60,14 @@ interface RunMapper {
 
     List<RunLine> underWay(int limit);
 
-    List<RunLine> ended(@Param("search") String search, @Param("before") Instant before, @Param("limit") int limit);
+    /** Units whose serial fits a pattern, so many at most. */
+    List<Long> unitsMatching(@Param("pattern") String pattern, @Param("limit") int limit);
+
+    /** Assemblies whose name fits a pattern, so many at most. */
+    List<Long> assembliesMatching(@Param("pattern") String pattern, @Param("limit") int limit);
+
+    List<RunLine> ended(
+            @Param("search") RecordSearch search, @Param("before") Instant before, @Param("limit") int limit);
 
     List<RunLine> ofUnit(@Param("unitId") long unitId, @Param("limit") int limit);
 

@@ -45,6 +45,7 @@ import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Patterns;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
@@ -598,10 +599,22 @@ public class TestRuns {
         return mapper.underWay(limit);
     }
 
-    /** Runs that ended before a moment, the last first, whose wiring or serial contains a text. */
+    /** Tests that ended before a moment, the last first, whose assembly, serial or findings contain a text. */
     @Transactional(readOnly = true)
     public List<RunLine> ended(String search, Instant before, int limit) {
-        return mapper.ended(search, before, limit);
+        return mapper.ended(recordSearch(Patterns.containing(search)), before, limit);
+    }
+
+    private RecordSearch recordSearch(String pattern) {
+        return pattern.isEmpty()
+                ? RecordSearch.NOTHING
+                : new RecordSearch(
+                        pattern,
+                        RecordSearch.Matching.of(
+                                mapper.unitsMatching(pattern, RecordSearch.FEW_UNITS + 1), RecordSearch.FEW_UNITS),
+                        RecordSearch.Matching.of(
+                                mapper.assembliesMatching(pattern, RecordSearch.FEW_ASSEMBLIES + 1),
+                                RecordSearch.FEW_ASSEMBLIES));
     }
 
     /** Runs of one unit, newest first. */

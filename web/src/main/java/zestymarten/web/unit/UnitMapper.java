@@ -14,9 +14,9 @@ interface UnitMapper {
 
     List<UnitLine> quarantined(int limit);
 
-    /** Units by assembly and serial whose serial or assembly contains a text, in a state or in any. */
+    /** Units by assembly and serial whose serial or assembly fits a pattern, if there is one, in a state or in any. */
     List<UnitLine> page(
-            @Param("search") String search,
+            @Param("pattern") String pattern,
             @Param("state") String state,
             @Param("limit") int limit,
             @Param("offset") int offset);

@@ -6,6 +6,7 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.web.platform.NotFound;
+import zestymarten.web.platform.Patterns;
 import zestymarten.web.platform.Refused;
 
 /** The physical pieces built to a wiring. */
@@ -40,7 +41,7 @@ public class Units {
     /** Units by assembly and serial, one page, whose serial or assembly contains a text; in a state, or in any if empty. */
     @Transactional(readOnly = true)
     public List<UnitLine> page(String search, String state, int page) {
-        return mapper.page(search.strip(), state, PAGE, PAGE * Math.max(0, Math.min(page, LAST_PAGE)));
+        return mapper.page(Patterns.containing(search), state, PAGE, PAGE * Math.max(0, Math.min(page, LAST_PAGE)));
     }
 
     /** Units in quarantine, newest first. */

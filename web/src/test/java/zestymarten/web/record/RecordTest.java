@@ -96,7 +96,8 @@ class RecordTest {
         browser.open("/records?search=shore");
         assertThat(browser.texts("tbody td:first-child")).containsExactly("SL-03", "SL-02", "SL-01");
         browser.open("/records?search=nothing+like+it");
-        assertThat(browser.text(".empty")).isEqualTo("No ended test has that in its assembly or serial number.");
+        assertThat(browser.text(".empty"))
+                .isEqualTo("No ended test has that in its assembly, serial number or findings.");
     }
 
     @Test
