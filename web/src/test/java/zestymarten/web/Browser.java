@@ -82,6 +82,11 @@ public final class Browser implements AutoCloseable {
         return size(390, 844, true);
     }
 
+    /** The same phone on its side. */
+    public Browser onItsSide() {
+        return size(844, 390, true);
+    }
+
     private Browser size(int width, int height, boolean mobile) {
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",

@@ -245,6 +245,15 @@ class TestRunPagesTest {
                 .see("main", "J1.1 – J1.2: no continuity, from no.");
     }
 
+    /** A connection that was used within the last half second is handed out without a look. */
+    private static void waitUntilThePoolLooksAtItsConnections() {
+        try {
+            Thread.sleep(600);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     @Test
     void aStoppedDatabaseKeepsTheReadingInTheSlot() {
         begin("X-1");
@@ -257,6 +266,7 @@ class TestRunPagesTest {
         } finally {
             site.wire().mend();
         }
+        waitUntilThePoolLooksAtItsConnections();
         type("");
         browser.see(".sentence", "Black on J1.2").see(".entries", "0.58 Ω");
     }
@@ -275,6 +285,14 @@ class TestRunPagesTest {
         assertThat(browser.run("return document.documentElement.scrollWidth"))
                 .as("nothing hangs over the edge")
                 .isEqualTo(390L);
+        browser.onItsSide();
+        assertThat(browser.run("return document.documentElement.scrollWidth")).isEqualTo(844L);
+        assertThat(browser.run("""
+                        const keys = [...document.querySelectorAll(".keypad button")].map((each) => each.getBoundingClientRect());
+                        return keys.filter((key) => key.height < 56 || key.bottom > 390).map((key) => key.height + " " + key.bottom);
+                        """))
+                .as("keys that are too small for a glove, or out of the thumb's reach")
+                .isEqualTo(List.of());
         browser.desktop();
     }
 
