@@ -68,6 +68,14 @@
     }
   });
 
+  // A box in the head of a list ticks all of its rows.
+  document.addEventListener("change", (event) => {
+    const { chooseAll } = event.target.dataset;
+    if (chooseAll) {
+      event.target.form.querySelectorAll(`input[name="${chooseAll}"]`).forEach((each) => (each.checked = event.target.checked));
+    }
+  });
+
   const remember = (name, value) => {
     document.cookie = `${name}=${value}; path=/; max-age=31536000; samesite=strict`;
   };

@@ -25,7 +25,7 @@ import zestymarten.core.quantity.Patience;
 @Order(0) // inside the rules of security, which decide first
 class RequestBudget extends OncePerRequestFilter {
     private static final Pattern HEAVY = Pattern.compile(
-            "/api/v1/(analysis/.*|runs/[0-9]+/findings)|/circuit.*|/runs/[0-9]+/diagnosis|/units/[0-9]+/labels\\.pdf|/runs/[0-9]+/certificate\\.pdf");
+            "/api/v1/(analysis/.*|runs/[0-9]+/findings)|/circuit.*|/runs/[0-9]+/diagnosis|/units/(?:[0-9]+/)?labels\\.pdf|/runs/[0-9]+/certificate\\.pdf");
     private static final int AT_ONCE = 2;
     private static final String BUSY =
             "The server computes for others at the moment. Nothing of this was lost on the page: try again in some seconds.";

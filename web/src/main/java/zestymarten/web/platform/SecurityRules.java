@@ -156,6 +156,8 @@ class SecurityRules {
                                 "/circuit",
                                 "/circuit/sheet.*",
                                 "/compare-leads",
+                                "/units/labels.pdf",
+                                "/units/units.csv",
                                 "/code")
                         .authenticated()
                         .requestMatchers(

@@ -1,5 +1,6 @@
 package zestymarten.web.record;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -34,8 +35,8 @@ class Certificates {
         return prints.drawing("record/label", Map.of("label", sheet));
     }
 
-    /** The labels of a unit, to be cut out. */
-    byte[] labels(LabelController.LabelSheet sheet) {
-        return prints.pdf("record/labels", Map.of("sheet", sheet));
+    /** The labels of units and of the ends of their wires, to be cut out. */
+    byte[] labels(List<LabelController.LabelSheet> sheets) {
+        return prints.pdf("record/labels", Map.of("sheets", sheets));
     }
 }

@@ -8,6 +8,8 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
@@ -48,19 +50,36 @@ class LabelController {
 
     @GetMapping("/units/{id}/labels.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable long id) {
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(certificates.labels(sheet(id)));
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(certificates.labels(List.of(sheet(id))));
+    }
+
+    /** The labels of chosen units themselves, without those of their wires. */
+    @PostMapping("/units/labels.pdf")
+    ResponseEntity<byte[]> pdf(@RequestParam(name = "unit", defaultValue = "") List<Long> chosen) {
+        List<LabelSheet> sheets = units.chosen(chosen).stream()
+                .map(each -> sheet(each, List.of()))
+                .toList();
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).body(certificates.labels(sheets));
     }
 
     private LabelSheet sheet(long id) {
         UnitRow unit = units.find(id);
-        String address = publicAddress.of("/units/" + id);
         List<EndLabel> ends = new ArrayList<>();
         for (Conductor wire : assemblies.latest(unit.assemblyId()).assembly().conductors()) {
             ends.add(end(wire, wire.from(), wire.to()));
             ends.add(end(wire, wire.to(), wire.from()));
         }
+        return sheet(unit, ends);
+    }
+
+    private LabelSheet sheet(UnitRow unit, List<EndLabel> ends) {
         return new LabelSheet(
-                unit.serial(), unit.assembly(), unit.state(), unit.due().text(), Qr.of(address), ends);
+                unit.serial(),
+                unit.assembly(),
+                unit.state(),
+                unit.due().text(),
+                Qr.of(publicAddress.of("/units/" + unit.id())),
+                ends);
     }
 
     private static EndLabel end(Conductor wire, Terminal here, Terminal there) {

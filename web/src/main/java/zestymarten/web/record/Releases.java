@@ -2,7 +2,6 @@ package zestymarten.web.record;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -88,17 +87,12 @@ class Releases {
             if (on.isBlank()) {
                 return null;
             }
-            try {
-                LocalDate date = LocalDate.parse(on.strip());
-                if (date.isAfter(today) && date.isBefore(today.plusYears(50))) {
-                    return date;
-                }
-            } catch (DateTimeParseException e) {
-                // told below with what was read
+            Optional<LocalDate> day = DueDate.day(on, today);
+            if (day.isEmpty()) {
+                problems.add(new Problem(
+                        "due_on", "“" + on.strip() + "” is not accepted; expected " + DueDate.EXPECTED + "."));
             }
-            problems.add(new Problem(
-                    "due_on", "“" + on.strip() + "” is not accepted; expected a day to come, such as 2027-05-31."));
-            return null;
+            return day.orElse(null);
         }
 
         private @Nullable Double hours(List<Problem> problems) {

@@ -1,8 +1,10 @@
 package zestymarten.web.unit;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** When a unit is to be tested again: by a day, by operating hours, by cycles, by several of them or by none. */
@@ -10,6 +12,21 @@ public record DueDate(
         @Nullable LocalDate on,
         @Nullable Double hours,
         @Nullable Integer cycles) {
+
+    /** What is said of a day that cannot be the next one. */
+    public static final String EXPECTED = "a day to come, such as 2027-05-31";
+
+    private static final int MOST_YEARS = 50;
+
+    /** A day as typed, if it is to come; empty for anything else. */
+    public static Optional<LocalDate> day(String typed, LocalDate today) {
+        try {
+            return Optional.of(LocalDate.parse(typed.strip()))
+                    .filter(each -> each.isAfter(today) && each.isBefore(today.plusYears(MOST_YEARS)));
+        } catch (DateTimeParseException e) {
+            return Optional.empty(); // said by whoever asked for it, with what was read
+        }
+    }
 
     /** Whether anything is said. */
     public boolean isSaid() {

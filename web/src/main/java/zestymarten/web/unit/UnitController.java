@@ -1,14 +1,24 @@
 package zestymarten.web.unit;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zestymarten.web.platform.Csv;
 
 /** All units, found by serial number or assembly and by where they stand. */
 @Controller
 class UnitController {
+    private static final List<String> COLUMNS = List.of("serial", "assembly", "state", "next_test");
+
     private final Units units;
 
     UnitController(Units units) {
@@ -30,5 +40,39 @@ class UnitController {
         model.addAttribute("page", shown);
         model.addAttribute("more", lines.size() == Units.PAGE);
         return "unit/list";
+    }
+
+    /** The next test of the chosen units. */
+    @PostMapping("/units/due")
+    String due(
+            @RequestParam(name = "unit", defaultValue = "") List<Long> chosen,
+            @RequestParam(name = "due_on", defaultValue = "") String on,
+            @RequestParam(defaultValue = "") String search,
+            @RequestParam(defaultValue = "") String state,
+            @RequestParam(defaultValue = "0") int page,
+            RedirectAttributes back) {
+        units.setDue(chosen, on);
+        back.addAttribute("search", search);
+        back.addAttribute("state", state);
+        back.addAttribute("page", page);
+        return "redirect:/units";
+    }
+
+    /** The chosen units as a table. */
+    @PostMapping("/units/units.csv")
+    ResponseEntity<byte[]> csv(@RequestParam(name = "unit", defaultValue = "") List<Long> chosen) {
+        List<List<String>> rows = units.chosen(chosen).stream()
+                .map(each -> List.of(
+                        each.serial(), each.assembly(), each.state(), each.due().text()))
+                .toList();
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("units.csv")
+                                .build()
+                                .toString())
+                .body(Csv.write(COLUMNS, rows).getBytes(StandardCharsets.UTF_8));
     }
 }

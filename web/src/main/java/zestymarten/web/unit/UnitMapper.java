@@ -27,6 +27,9 @@ interface UnitMapper {
     @Nullable
     UnitRow find(long id);
 
+    /** Several units, by assembly and serial. */
+    List<UnitRow> findAll(@Param("ids") List<Long> ids);
+
     List<UnitRow> bySerial(String serial);
 
     /** The unit of that serial, locked until the transaction ends. */
@@ -39,6 +42,8 @@ interface UnitMapper {
     void insert(@Param("assemblyId") long assemblyId, @Param("serial") String serial, @Param("at") Instant at);
 
     void setDue(@Param("id") long id, @Param("due") DueDate due);
+
+    void setDueOn(@Param("ids") List<Long> ids, @Param("on") LocalDate on);
 
     void setState(@Param("id") long id, @Param("state") String state);
 }

@@ -71,6 +71,35 @@ public class Units {
         return row;
     }
 
+    /**
+     * Units that were chosen on a page of the list, by assembly and serial.
+     *
+     * @throws Refused if none was chosen, or more than a page has
+     */
+    @Transactional(readOnly = true)
+    public List<UnitRow> chosen(List<Long> ids) {
+        mustBeChosen(ids);
+        return mapper.findAll(ids);
+    }
+
+    private static void mustBeChosen(List<Long> ids) {
+        if (ids.isEmpty() || ids.size() > PAGE) {
+            throw new Refused(
+                    "unit",
+                    ids.size() + " units are chosen; expected 1 to " + PAGE + ". Tick the units in the list first.");
+        }
+    }
+
+    /** Chosen units are due on a day. */
+    @Transactional
+    public void setDue(List<Long> ids, String day) {
+        mustBeChosen(ids);
+        LocalDate on = DueDate.day(day, LocalDate.now(clock))
+                .orElseThrow(() -> new Refused(
+                        "due_on", "“" + day.strip() + "” is not accepted; expected " + DueDate.EXPECTED + "."));
+        mapper.setDueOn(ids, on);
+    }
+
     /** The one unit of that serial, whatever its wiring. */
     @Transactional(readOnly = true)
     public UnitRow bySerial(String serial) {

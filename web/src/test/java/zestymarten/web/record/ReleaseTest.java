@@ -9,6 +9,7 @@ import com.google.zxing.qrcode.QRCodeReader;
 import java.io.ByteArrayInputStream;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
@@ -144,13 +145,13 @@ class ReleaseTest {
                 browser.run("return fetch('/units/" + run.unitId() + "/label.svg').then((answer) => answer.text())");
         assertThat(svg).contains("R-7", "Lamp lead").contains(code.path());
         byte[] pdf = site.bean(Certificates.class)
-                .labels(new LabelController.LabelSheet(
+                .labels(List.of(new LabelController.LabelSheet(
                         "R-7",
                         "Lamp lead",
                         "in service",
                         "",
                         code,
-                        java.util.List.of(new LabelController.EndLabel("W1", "J1.1", "J2.1", "brown lamp"))));
+                        List.of(new LabelController.EndLabel("W1", "J1.1", "J2.1", "brown lamp")))));
         try (PDDocument document = Loader.loadPDF(pdf)) {
             assertThat(new PDFTextStripper().getText(document)).contains("R-7", "W1", "J1.1", "to J2.1", "brown lamp");
         }
