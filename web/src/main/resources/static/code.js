@@ -58,13 +58,14 @@
         continue;
       }
       const form = new FormData();
+      form.set("batch", document.querySelector("#code-form [name=batch]").value);
       const codes = own ? await own.detect(video).catch(() => []) : [];
       if (codes.length > 0) {
         form.set("code", codes[0].rawValue);
       } else if (!own) {
         form.set("picture", await picture(), "frame.jpg");
       }
-      if ([...form.keys()].length > 0 && (await ask(form))) {
+      if ((form.has("code") || form.has("picture")) && (await ask(form))) {
         return;
       }
     }

@@ -18,9 +18,9 @@ public final class FaultyUnit {
     private static final double BYPASS = 0.01;
 
     private final GoodUnit good;
-    private final List<Fault> faults;
+    private final List<SeededFault> faults;
 
-    private FaultyUnit(GoodUnit good, List<Fault> faults) {
+    private FaultyUnit(GoodUnit good, List<SeededFault> faults) {
         this.good = good;
         this.faults = List.copyOf(faults);
     }
@@ -30,16 +30,16 @@ public final class FaultyUnit {
      *
      * @param faults no two of the same conductor or component, but for shorts
      */
-    public static FaultyUnit of(GoodUnit good, List<Fault> faults) {
+    public static FaultyUnit of(GoodUnit good, List<SeededFault> faults) {
         return new FaultyUnit(good, faults);
     }
 
-    public List<Fault> faults() {
+    public List<SeededFault> faults() {
         return faults;
     }
 
     /** The same piece with other faults. */
-    public FaultyUnit with(List<Fault> others) {
+    public FaultyUnit with(List<SeededFault> others) {
         return new FaultyUnit(good, others);
     }
 
@@ -52,8 +52,8 @@ public final class FaultyUnit {
                 : WhatIf.of(good.network(state, ties), changed).between(a, b);
     }
 
-    private Stream<Change> changes(Fault fault, SwitchState state) {
-        return fault.fold(new Fault.FaultCases<>(
+    private Stream<Change> changes(SeededFault fault, SwitchState state) {
+        return fault.fold(new SeededFault.FaultCases<>(
                 open -> removed(open.conductor()),
                 high -> altered(high),
                 touching -> Stream.of(),
@@ -71,13 +71,13 @@ public final class FaultyUnit {
         return Stream.of(new Change.Removed(wire.from(), wire.to(), good.ohm(wire)));
     }
 
-    private Stream<Change> altered(Fault.High high) {
+    private Stream<Change> altered(SeededFault.High high) {
         Conductor wire = good.design().conductor(high.conductor());
         double ohm = good.ohm(wire);
         return Stream.of(new Change.Altered(wire.from(), wire.to(), ohm, ohm + high.ohm()));
     }
 
-    private Stream<Change> moved(Fault.Moved moved) {
+    private Stream<Change> moved(SeededFault.Moved moved) {
         List<Change> changed = new ArrayList<>();
         moved.cavities().forEach((id, cavity) -> {
             Conductor wire = good.design().conductor(id);
@@ -97,13 +97,13 @@ public final class FaultyUnit {
         return good.part(component).stream().map(part -> new Change.Added(part.a(), part.b(), BYPASS));
     }
 
-    private Stream<Change> partValue(Fault.PartValue value, SwitchState state) {
+    private Stream<Change> partValue(SeededFault.PartValue value, SwitchState state) {
         return good.part(value.component()).stream()
                 .filter(part -> part.conductsIn(state))
                 .map(part -> new Change.Altered(part.a(), part.b(), good.ohm(part), good.ohm(part) * value.times()));
     }
 
-    private Stream<Change> partStuck(Fault.PartStuck stuck, SwitchState state) {
+    private Stream<Change> partStuck(SeededFault.PartStuck stuck, SwitchState state) {
         return good.part(stuck.component()).stream()
                 .filter(part -> part.conductsIn(state) != stuck.closed())
                 .map(part -> stuck.closed()

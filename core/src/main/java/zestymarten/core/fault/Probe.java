@@ -49,11 +49,11 @@ public final class Probe {
 
     /** The unit as it is at this moment: a broken core whose ends touch mostly does so, but not at every touch. */
     private FaultyUnit asTouched() {
-        return unit.faults().stream().noneMatch(fault -> fault instanceof Fault.Intermittent)
+        return unit.faults().stream().noneMatch(fault -> fault instanceof SeededFault.Intermittent)
                 ? unit
                 : unit.with(unit.faults().stream()
-                        .map(fault -> fault instanceof Fault.Intermittent broken && random.nextDouble() < APART
-                                ? new Fault.Open(broken.conductor())
+                        .map(fault -> fault instanceof SeededFault.Intermittent broken && random.nextDouble() < APART
+                                ? new SeededFault.Open(broken.conductor())
                                 : fault)
                         .toList());
     }

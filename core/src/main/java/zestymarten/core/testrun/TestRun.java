@@ -2,13 +2,11 @@ package zestymarten.core.testrun;
 
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -16,8 +14,8 @@ import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Explanation;
 import zestymarten.core.analysis.Implied;
-import zestymarten.core.analysis.MeasurementCosts;
 import zestymarten.core.analysis.Recommendation;
+import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
@@ -52,18 +50,6 @@ import zestymarten.core.testplan.TestStep;
  * linear in the entries.
  */
 public final class TestRun {
-    /** How many touches are weighed to find some that belong to the plan. */
-    private static final int WEIGHED = 40;
-
-    /** What tells less of an unexpected reading can wait for its turn. */
-    private static final double SETTLES_BITS = 0.05;
-
-    private static final int SEVERAL = 2;
-
-    /** The stages that the diagnosis leads through where it leads. */
-    private static final Set<Stage> MEASURED =
-            EnumSet.of(Stage.LOOK, Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.BEND, Stage.PARTS, Stage.WARM);
-
     private final Design designed;
     private final Optional<Assembly> asBuilt;
     private final Design design;
@@ -76,8 +62,7 @@ public final class TestRun {
     private final Symptoms complaint;
     private Optional<List<RunFinding>> findings = Optional.empty();
     private Optional<RunAnalysis> conclusions = Optional.empty();
-    private Optional<Recommendation> recommendation = Optional.empty();
-    private Optional<List<Recommendation.RecommendedMeasurement>> settling = Optional.empty();
+    private final NextSteps next;
 
     /** @param earlier the state before the last entry of those that stand; empty to count everything anew */
     private TestRun(
@@ -95,6 +80,7 @@ public final class TestRun {
         earlier.ifPresent(each -> course.follow(each.course, standing.added()));
         complaint = RecordedSymptoms.complaint(standing);
         earlier.ifPresent(this::followFindings);
+        next = new NextSteps(this, course, readings);
     }
 
     private void followFindings(TestRun earlier) {
@@ -379,7 +365,7 @@ public final class TestRun {
                 .or(() -> together.stream().findFirst());
     }
 
-    private Stream<TestStep> together(Terminal a, Terminal b) {
+    Stream<TestStep> together(Terminal a, Terminal b) {
         return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS).flatMap(stage -> together(stage, a, b));
     }
 
@@ -557,142 +543,32 @@ public final class TestRun {
      * tested, what was not expected is settled before the plan goes on.
      */
     public Optional<TestStep> current() {
-        if (purpose() == Purpose.RETEST) {
-            RepairScope scope = RepairScope.of(design, retested());
-            return steps().filter(step -> !isDone(step) && scope.isRetested(step))
-                    .findFirst();
-        }
-        Optional<TestStep> planned = undone().findFirst();
-        boolean measures = !approach.method().tiesFarEnds() // what is linked there would be read as a fault
-                && planned.filter(step -> MEASURED.contains(step.stage())).isPresent();
-        if (!measures) {
-            return planned;
-        }
-        if (purpose() == Purpose.EVERYTHING) {
-            return settling().or(() -> planned);
-        }
-        return diagnosis() == Recommendation.Status.GO_ON
-                ? recommended().or(() -> planned)
-                : Stream.concat(stillToMove(), undone(Stage.CLOSE)).findFirst();
-    }
-
-    /** What readings at rest cannot show: the wiggle test, while they show no fault. */
-    private Stream<TestStep> stillToMove() {
-        return findings().isEmpty() ? undone(Stage.BEND) : Stream.empty();
-    }
-
-    /**
-     * The step that tells what unexpected readings mean, while several faults explain them. A single one is settled by the
-     * plan itself as it goes on.
-     */
-    private Optional<TestStep> settling() {
-        return course.unexpected() < SEVERAL
-                ? Optional.empty()
-                : settlingMeasurements()
-                        .flatMap(next -> stepsOf(next).filter(step -> !isDone(step)))
-                        .findFirst()
-                        .map(this::reached);
-    }
-
-    private synchronized Stream<Recommendation.RecommendedMeasurement> settlingMeasurements() {
-        if (settling.isEmpty()) {
-            MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), false);
-            settling = Optional.of(conclusions().unit().tellingApart(costs, WEIGHED).stream()
-                    .filter(next -> next.bits() > SETTLES_BITS)
-                    .toList());
-        }
-        return settling.orElseThrow().stream();
+        return next.due();
     }
 
     /** What a measurement tells of unexpected readings; empty for one that is made for another reason. */
     public Optional<Recommendation.RecommendedMeasurement> settledBy(TestStep.Measurement touch) {
-        return course.unexpected() < SEVERAL
-                ? Optional.empty()
-                : settlingMeasurements()
-                        .filter(next -> stepsOf(next).anyMatch(touch::equals))
-                        .findFirst();
+        return next.settledBy(touch);
     }
 
     /** Where the diagnosis stands: whether another measurement would tell. */
     public Recommendation.Status diagnosis() {
-        return recommendation().status();
+        return next.recommendation().status();
     }
 
-    private synchronized Recommendation recommendation() {
-        if (recommendation.isEmpty()) {
-            List<ProbePlacement> linked = linkedPieces();
-            MeasurementCosts costs = MeasurementCosts.bench(design.assembly(), !linked.isEmpty());
-            recommendation = Optional.of(conclusions().unit().next(costs, WEIGHED, linked));
-        }
-        return recommendation.orElseThrow();
+    /** The measurements with free ends still to make that tell most for their time, the best first. */
+    public List<BestMeasurement> best(int most) {
+        return next.best(most);
     }
 
-    /** Where the clips are at hand: how the plan links pieces that are still to be read. */
-    private List<ProbePlacement> linkedPieces() {
-        return pieces().areTied()
-                ? undone(Stage.SHORTS)
-                        .filter(step -> step instanceof TestStep.Measurement touch && touch.isTied())
-                        .limit(WEIGHED)
-                        .map(step -> measurement((TestStep.Measurement) step))
-                        .toList()
-                : List.of();
-    }
-
-    /** The step of the measurement that tells most; one that is done only where it has to be made again. */
-    private Optional<TestStep> recommended() {
-        return recommendation().measurements().stream()
-                .flatMap(next -> stepsOf(next)
-                        .filter(step ->
-                                !isDone(step) || next.purpose() == Recommendation.MeasurementPurpose.READ_AGAIN))
-                .findFirst()
-                .map(this::reached);
-    }
-
-    /** The planned steps that make a recommended measurement, in its position of switches and relays. */
-    private Stream<TestStep> stepsOf(Recommendation.RecommendedMeasurement next) {
-        if (!next.links().isEmpty()) {
-            return steps(Stage.SHORTS)
-                    .filter(step -> step instanceof TestStep.Measurement touch
-                            && touch.black().equals(next.black())
-                            && touch.red().equals(next.red())
-                            && touch.ties().equals(next.links()));
-        }
-        return together(next.black(), next.red())
-                .filter(step -> step instanceof TestStep.Measurement touch
-                        && !touch.isTied()
-                        && (touch.stage() != Stage.BEND || touch.state().isEmpty()) // that asks for a moving part first
-                        && readings.state(touch).equals(next.state()));
-    }
-
-    /** A step, or the consent to the cover that it lies behind, which comes first. */
-    private TestStep reached(TestStep step) {
-        return plan().priced().stream()
-                .filter(cover -> step instanceof TestStep.Measurement touch
-                        && (touch.black().connector().equals(cover.id())
-                                || touch.red().connector().equals(cover.id())))
-                .<TestStep>map(cover -> new TestStep.ManualStep(ManualAction.ACCESS, cover.id()))
-                .filter(consent -> !isDone(consent))
-                .findFirst()
-                .orElse(step);
+    /** The one analysis of the readings. */
+    synchronized UnitAnalysis unit() {
+        return conclusions().unit();
     }
 
     /** What may be wrong altogether, the likeliest first. */
     public synchronized List<Explanation> explanations() {
-        return conclusions().unit().explanations();
-    }
-
-    /** The measurements with free ends still to make that tell most for their time, the best first. */
-    public synchronized List<BestMeasurement> best(int most) {
-        List<BestMeasurement> best = new ArrayList<>();
-        for (Recommendation.RecommendedMeasurement next : recommendation().measurements()) {
-            Optional<TestStep> step = next.links().isEmpty()
-                    ? stepsOf(next).filter(each -> !isDone(each)).findFirst()
-                    : Optional.empty();
-            if (best.size() < most && step.isPresent() && step.get() instanceof TestStep.Measurement touch) {
-                best.add(new BestMeasurement(touch, next));
-            }
-        }
-        return best;
+        return unit().explanations();
     }
 
     /** A measurement still to make, and what it is expected to tell. */

@@ -23,10 +23,10 @@ import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.fault.Bench;
-import zestymarten.core.fault.Fault;
 import zestymarten.core.fault.FaultyUnit;
 import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.fault.Probe;
+import zestymarten.core.fault.SeededFault;
 import zestymarten.core.judgement.Quantity;
 import zestymarten.core.limit.LimitRules;
 import zestymarten.core.meter.LeadPolicy;
@@ -86,7 +86,7 @@ class AnalysisTest {
     }
 
     /** All pairs of a unit with a fault, read once. */
-    private static Analysis withFault(Assembly assembly, Fault... faults) {
+    private static Analysis withFault(Assembly assembly, SeededFault... faults) {
         Design design = Design.of(assembly, 20);
         FaultyUnit unit = FaultyUnit.of(GoodUnit.nominal(design), List.of(faults));
         Probe probe = new Probe(unit, CONDITIONS, new Random(1), 0);
@@ -115,7 +115,8 @@ class AnalysisTest {
                         + "Right,S1,J3.1,5,0.5\n")
                 .assembly("Spliced", AssemblyKind.HARNESS, "", Map.of());
         for (String leg : List.of("In", "Left", "Right")) {
-            assertThat(told(withFault(spliced, new Fault.High(leg, 2)))).containsExactly(told("high_resistance", leg));
+            assertThat(told(withFault(spliced, new SeededFault.High(leg, 2))))
+                    .containsExactly(told("high_resistance", leg));
         }
         assertThat(withFault(spliced).standing()).isEqualTo(Analysis.AnalysisState.PASS);
     }
@@ -123,7 +124,7 @@ class AnalysisTest {
     @Test
     void oneLeakIsOneFindingAtHoweverManyEndsItIsRead() {
         Assembly cable = cable(3, 3, Set.of());
-        Fault leak = new Fault.Shorted(Terminal.of("J1.1"), Terminal.of("J1.2"), 47_000);
+        SeededFault leak = new SeededFault.Shorted(Terminal.of("J1.1"), Terminal.of("J1.2"), 47_000);
         assertThat(told(withFault(cable, leak))).containsExactly(told("leak", "W1", "W2"));
     }
 

@@ -46,7 +46,7 @@ class FaultyUnitTest {
         return AssemblyReader.read(DESK, problems).orElseThrow(() -> new AssertionError(problems));
     }
 
-    private static OptionalDouble read(String a, String b, String state, Fault... faults) {
+    private static OptionalDouble read(String a, String b, String state, SeededFault... faults) {
         return FaultyUnit.of(GOOD, List.of(faults))
                 .ohms(Terminal.of(a), Terminal.of(b), ASSEMBLY.state(state).orElseThrow(), List.of());
     }
@@ -63,32 +63,34 @@ class FaultyUnitTest {
 
     @Test
     void eachFaultOfAWireReadsAsItShould() {
-        assertThat(read("J1.1", "J2.1", "rest", new Fault.Open("W1"))).isEmpty();
-        assertThat(read("J1.1", "J2.1", "rest", new Fault.High("W1", 6)).orElseThrow())
+        assertThat(read("J1.1", "J2.1", "rest", new SeededFault.Open("W1"))).isEmpty();
+        assertThat(read("J1.1", "J2.1", "rest", new SeededFault.High("W1", 6)).orElseThrow())
                 .isCloseTo(WIRE + 6, within(1e-9));
-        assertThat(read("J1.1", "J2.1", "rest", new Fault.Intermittent("W1")).orElseThrow())
+        assertThat(read("J1.1", "J2.1", "rest", new SeededFault.Intermittent("W1"))
+                        .orElseThrow())
                 .isCloseTo(WIRE, within(1e-9));
-        Fault shorted = new Fault.Shorted(Terminal.of("J1.1"), Terminal.FRAME, 3);
+        SeededFault shorted = new SeededFault.Shorted(Terminal.of("J1.1"), Terminal.FRAME, 3);
         assertThat(read("J1.1", "FRAME", "rest", shorted).orElseThrow()).isCloseTo(3, within(1e-9));
-        Fault moved = new Fault.Moved(Map.of("W1", Terminal.of("J2.2"), "W2", Terminal.of("J2.1")));
+        SeededFault moved = new SeededFault.Moved(Map.of("W1", Terminal.of("J2.2"), "W2", Terminal.of("J2.1")));
         assertThat(read("J1.1", "J2.2", "rest", moved).orElseThrow()).isCloseTo(WIRE, within(1e-9));
-        assertThat(read("J1.3", "FRAME", "rest", new Fault.Unbonded(Terminal.of("J1.3"))))
+        assertThat(read("J1.3", "FRAME", "rest", new SeededFault.Unbonded(Terminal.of("J1.3"))))
                 .isEmpty();
     }
 
     @Test
     void eachFaultOfAPartReadsAsItShould() {
-        assertThat(read("J2.1", "J2.4", "rest", new Fault.PartOpen("F1"))).isEmpty();
-        assertThat(read("J2.2", "J2.4", "rest", new Fault.PartShort("R1")).orElseThrow())
+        assertThat(read("J2.1", "J2.4", "rest", new SeededFault.PartOpen("F1"))).isEmpty();
+        assertThat(read("J2.2", "J2.4", "rest", new SeededFault.PartShort("R1")).orElseThrow())
                 .isLessThan(0.02);
-        assertThat(read("J2.2", "J2.4", "rest", new Fault.PartValue("R1", 1.5)).orElseThrow())
+        assertThat(read("J2.2", "J2.4", "rest", new SeededFault.PartValue("R1", 1.5))
+                        .orElseThrow())
                 .isCloseTo(180, within(1e-6));
-        assertThat(read("J2.3", "J2.5", "rest", new Fault.PartStuck("SW1", true))
+        assertThat(read("J2.3", "J2.5", "rest", new SeededFault.PartStuck("SW1", true))
                         .orElseThrow())
                 .isCloseTo(0.1, within(1e-9));
-        assertThat(read("J2.3", "J2.5", "held", new Fault.PartStuck("SW1", false)))
+        assertThat(read("J2.3", "J2.5", "held", new SeededFault.PartStuck("SW1", false)))
                 .isEmpty();
-        assertThat(read("J2.3", "J2.5", "held", new Fault.PartStuck("SW1", true))
+        assertThat(read("J2.3", "J2.5", "held", new SeededFault.PartStuck("SW1", true))
                         .orElseThrow())
                 .isCloseTo(0.1, within(1e-9));
     }
@@ -100,18 +102,18 @@ class FaultyUnitTest {
         assertThat(good.ohms(Terminal.of("J1.1"), Terminal.of("J1.2"), SwitchState.REST, tie)
                         .orElseThrow())
                 .isCloseTo(2 * WIRE, within(1e-9));
-        FaultyUnit broken = good.with(List.of(new Fault.Open("W2")));
+        FaultyUnit broken = good.with(List.of(new SeededFault.Open("W2")));
         assertThat(broken.ohms(Terminal.of("J1.1"), Terminal.of("J1.2"), SwitchState.REST, tie))
                 .isEmpty();
     }
 
     @Test
     void aFaultWithoutASensibleFigureCannotBeMade() {
-        assertThatThrownBy(() -> new Fault.High("W1", 0))
+        assertThatThrownBy(() -> new SeededFault.High("W1", 0))
                 .hasMessage("A fault's figure (0.0) must be finite and not below 0.");
-        assertThatThrownBy(() -> new Fault.Shorted(Terminal.of("J1.1"), Terminal.FRAME, Double.NaN))
+        assertThatThrownBy(() -> new SeededFault.Shorted(Terminal.of("J1.1"), Terminal.FRAME, Double.NaN))
                 .isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new Fault.PartValue("R1", Double.POSITIVE_INFINITY))
+        assertThatThrownBy(() -> new SeededFault.PartValue("R1", Double.POSITIVE_INFINITY))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 
@@ -125,7 +127,7 @@ class FaultyUnitTest {
                 TestConditions.JOINED_BELOW_OHM);
     }
 
-    private static String shows(String a, String b, Fault... faults) {
+    private static String shows(String a, String b, SeededFault... faults) {
         Probe probe = new Probe(FaultyUnit.of(GOOD, List.of(faults)), conditions(0), new Random(1), 0);
         return probe.shows(Terminal.of(a), Terminal.of(b), SwitchState.REST, List.of());
     }
@@ -135,9 +137,9 @@ class FaultyUnitTest {
         assertThat(shows("J1.1", "J2.1")).isEqualTo("0.64");
         assertThat(shows("J2.2", "J2.4")).isEqualTo("120.3");
         assertThat(shows("J2.3", "J2.5")).isEqualTo("OL");
-        Fault leak = new Fault.Shorted(Terminal.of("J2.3"), Terminal.of("J2.5"), 47_123);
+        SeededFault leak = new SeededFault.Shorted(Terminal.of("J2.3"), Terminal.of("J2.5"), 47_123);
         assertThat(shows("J2.3", "J2.5", leak)).isEqualTo("47120");
-        Fault beyond = new Fault.Shorted(Terminal.of("J2.3"), Terminal.of("J2.5"), 25e6);
+        SeededFault beyond = new SeededFault.Shorted(Terminal.of("J2.3"), Terminal.of("J2.5"), 25e6);
         assertThat(shows("J2.3", "J2.5", beyond)).isEqualTo("OL");
     }
 
@@ -145,7 +147,7 @@ class FaultyUnitTest {
     void someTouchesMakeNoContactAndABrokenCoreOpensNowAndThen() {
         Probe careless = new Probe(FaultyUnit.of(GOOD, List.of()), conditions(0.01), new Random(2), 0.1);
         Probe steady = new Probe(
-                FaultyUnit.of(GOOD, List.of(new Fault.Intermittent("W1"))), conditions(0.01), new Random(2), 0);
+                FaultyUnit.of(GOOD, List.of(new SeededFault.Intermittent("W1"))), conditions(0.01), new Random(2), 0);
         int bad = 0;
         int open = 0;
         TreeSet<String> shown = new TreeSet<>();

@@ -32,7 +32,7 @@ public final class RandomHarness {
     private final Random random;
     private final Assembly assembly;
     private final Design design;
-    private final List<Fault> faults = new ArrayList<>();
+    private final List<SeededFault> faults = new ArrayList<>();
     private final List<String> told = new ArrayList<>();
     private final Set<String> toFrame = new TreeSet<>();
 
@@ -150,7 +150,7 @@ public final class RandomHarness {
         return design;
     }
 
-    public List<Fault> faults() {
+    public List<SeededFault> faults() {
         return List.copyOf(faults);
     }
 
@@ -184,25 +184,25 @@ public final class RandomHarness {
         Net net = free.remove(0);
         Conductor wire = net.conductors().get(random.nextInt(net.conductors().size()));
         switch (random.nextInt(assembly.components().isEmpty() ? 6 : 7)) {
-            case 0 -> add(new Fault.Open(wire.id()), "open", wire.id());
-            case 1 -> add(new Fault.High(wire.id(), 3 + 40 * random.nextDouble()), "high_resistance", wire.id());
+            case 0 -> add(new SeededFault.Open(wire.id()), "open", wire.id());
+            case 1 -> add(new SeededFault.High(wire.id(), 3 + 40 * random.nextDouble()), "high_resistance", wire.id());
             case 2 -> shorted(net, free);
             case 3 -> {
-                faults.add(new Fault.Shorted(net.ends().get(0), Terminal.FRAME, 3 * random.nextDouble()));
+                faults.add(new SeededFault.Shorted(net.ends().get(0), Terminal.FRAME, 3 * random.nextDouble()));
                 net.conductors().forEach(each -> toFrame.add(each.id()));
             }
             case 4 -> crossed(free, net);
             case 5 -> {
                 if (net.isTwoEnded() && !empty.isEmpty()) {
                     Conductor only = net.conductors().get(0);
-                    add(new Fault.Moved(Map.of(only.id(), empty.remove(0))), "misplaced", only.id());
+                    add(new SeededFault.Moved(Map.of(only.id(), empty.remove(0))), "misplaced", only.id());
                 }
             }
             default -> part(free);
         }
     }
 
-    private void add(Fault fault, String kind, String... names) {
+    private void add(SeededFault fault, String kind, String... names) {
         faults.add(fault);
         told.add(kind + " " + new TreeSet<>(List.of(names)));
     }
@@ -216,7 +216,7 @@ public final class RandomHarness {
         }
         Net other = partner.get();
         free.remove(other);
-        faults.add(new Fault.Shorted(net.ends().get(0), other.ends().get(0), 3 * random.nextDouble()));
+        faults.add(new SeededFault.Shorted(net.ends().get(0), other.ends().get(0), 3 * random.nextDouble()));
         Set<String> names = new TreeSet<>();
         net.conductors().forEach(each -> names.add(each.id()));
         other.conductors().forEach(each -> names.add(each.id()));
@@ -244,7 +244,7 @@ public final class RandomHarness {
         free.remove(other.get());
         Conductor one = net.conductors().get(0);
         Conductor two = other.get().conductors().get(0);
-        add(new Fault.Moved(Map.of(one.id(), two.to(), two.id(), one.to())), "crossed", one.id(), two.id());
+        add(new SeededFault.Moved(Map.of(one.id(), two.to(), two.id(), one.to())), "crossed", one.id(), two.id());
     }
 
     /** A component open, or a contact stuck, between nets that have no other fault. */
@@ -257,11 +257,11 @@ public final class RandomHarness {
             if (nets.size() == 2 && !named) {
                 free.removeAll(nets);
                 if (part.kind().isContact()) {
-                    add(new Fault.PartStuck(part.id(), random.nextBoolean()), "component_state", part.id());
+                    add(new SeededFault.PartStuck(part.id(), random.nextBoolean()), "component_state", part.id());
                 } else if (part.kind() == Component.ComponentKind.RESISTOR && random.nextBoolean()) {
-                    add(new Fault.PartValue(part.id(), 1.5), "component_value", part.id());
+                    add(new SeededFault.PartValue(part.id(), 1.5), "component_value", part.id());
                 } else {
-                    add(new Fault.PartOpen(part.id()), "component_open", part.id());
+                    add(new SeededFault.PartOpen(part.id()), "component_open", part.id());
                 }
                 return;
             }

@@ -8,7 +8,7 @@ import java.util.SplittableRandom;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.fault.Fault;
+import zestymarten.core.fault.SeededFault;
 import zestymarten.core.finding.Symptoms;
 import zestymarten.core.finding.Symptoms.Behaviour;
 import zestymarten.simulator.unit.Flaw;
@@ -48,14 +48,14 @@ public final class Chance {
         SplittableRandom random = new SplittableRandom(seed);
         Conductor one = wires.get(random.nextInt(wires.size()));
         Conductor other = other(wires, one, random);
-        Fault fault = fault(random.nextInt(KINDS), one, other, random);
+        SeededFault fault = fault(random.nextInt(KINDS), one, other, random);
         Map<String, Behaviour> functions = new HashMap<>();
-        Behaviour behaviour = fault instanceof Fault.High
+        Behaviour behaviour = fault instanceof SeededFault.High
                 ? Behaviour.SOMETIMES
-                : fault instanceof Fault.Shorted ? Behaviour.STAYS_ON : Behaviour.DEAD;
+                : fault instanceof SeededFault.Shorted ? Behaviour.STAYS_ON : Behaviour.DEAD;
         one.function().ifPresent(each -> functions.put(each, behaviour));
-        if (fault instanceof Fault.Moved
-                || (fault instanceof Fault.Shorted shorted && !shorted.a().isFrame())) {
+        if (fault instanceof SeededFault.Moved
+                || (fault instanceof SeededFault.Shorted shorted && !shorted.a().isFrame())) {
             other.function().ifPresent(each -> functions.put(each, behaviour));
         }
         return new Exercise(
@@ -82,13 +82,13 @@ public final class Chance {
         return beside.get(random.nextInt(beside.size()));
     }
 
-    private static Fault fault(int kind, Conductor one, Conductor other, SplittableRandom random) {
+    private static SeededFault fault(int kind, Conductor one, Conductor other, SplittableRandom random) {
         return switch (kind) {
-            case 0 -> new Fault.Open(one.id());
-            case 1 -> new Fault.High(one.id(), 2 + 6 * random.nextDouble());
-            case 2 -> new Fault.Shorted(one.to(), other.to(), 0.2 + random.nextDouble());
-            case 3 -> new Fault.Shorted(Terminal.FRAME, one.from(), 0.2 + 30 * random.nextDouble());
-            default -> new Fault.Moved(Map.of(one.id(), other.to(), other.id(), one.to()));
+            case 0 -> new SeededFault.Open(one.id());
+            case 1 -> new SeededFault.High(one.id(), 2 + 6 * random.nextDouble());
+            case 2 -> new SeededFault.Shorted(one.to(), other.to(), 0.2 + random.nextDouble());
+            case 3 -> new SeededFault.Shorted(Terminal.FRAME, one.from(), 0.2 + 30 * random.nextDouble());
+            default -> new SeededFault.Moved(Map.of(one.id(), other.to(), other.id(), one.to()));
         };
     }
 

@@ -13,7 +13,7 @@ import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
-import zestymarten.core.fault.Fault;
+import zestymarten.core.fault.SeededFault;
 import zestymarten.core.finding.Symptoms;
 import zestymarten.core.finding.Symptoms.Behaviour;
 import zestymarten.core.quantity.Problem;
@@ -64,7 +64,7 @@ public final class Exercises {
                 complaint(Map.of("lower", Behaviour.DEAD, "raise", Behaviour.WORKS, "horn", Behaviour.WORKS)),
                 wires("pendant.csv", AssemblyKind.CABLE),
                 Map.of(),
-                wired(new Fault.Open("W2")),
+                wired(new SeededFault.Open("W2")),
                 List.of(
                         "isolate",
                         "join",
@@ -86,7 +86,7 @@ public final class Exercises {
                 complaint(Map.of("lamp", Behaviour.DEAD)),
                 assembly("lamp.json"),
                 Map.of(),
-                wired(new Fault.PartOpen("F1")),
+                wired(new SeededFault.PartOpen("F1")),
                 List.of(
                         "isolate",
                         "join",
@@ -108,7 +108,7 @@ public final class Exercises {
                 complaint(Map.of("line 2", Behaviour.STAYS_ON, "line 1", Behaviour.WORKS)),
                 wires("shore.csv", AssemblyKind.LEAD),
                 Map.of(),
-                wired(new Fault.Shorted(Terminal.of("P2.2"), Terminal.of("P2.4"), 0.4)),
+                wired(new SeededFault.Shorted(Terminal.of("P2.2"), Terminal.of("P2.4"), 0.4)),
                 List.of("isolate", "join", "P1.2 P1.4", "say short L2 N", "repair L2 N insulate", "P1.2 P1.4", "done"));
     }
 
@@ -122,7 +122,7 @@ public final class Exercises {
                 complaint(Map.of("brake valve", Behaviour.SOMETIMES, "gong", Behaviour.WORKS)),
                 wires("desk.csv", AssemblyKind.HARNESS),
                 Map.of(),
-                wired(new Fault.High("W1", 2.6)),
+                wired(new SeededFault.High("W1", 2.6)),
                 List.of(
                         "isolate",
                         "join",
@@ -144,7 +144,7 @@ public final class Exercises {
                 complaint(Map.of("gong", Behaviour.DEAD, "sander", Behaviour.DEAD, "wiper", Behaviour.WORKS)),
                 wires("desk.csv", AssemblyKind.HARNESS),
                 Map.of(),
-                wired(new Fault.Moved(Map.of("W3", Terminal.of("J3.2"), "W4", Terminal.of("J3.1")))),
+                wired(new SeededFault.Moved(Map.of("W3", Terminal.of("J3.2"), "W4", Terminal.of("J3.1")))),
                 List.of(
                         "isolate",
                         "join",
@@ -167,7 +167,7 @@ public final class Exercises {
                 complaint(Map.of("lamp", Behaviour.STAYS_ON)),
                 assembly("lamp.json"),
                 Map.of(),
-                wired(new Fault.PartStuck("SW1", true)),
+                wired(new SeededFault.PartStuck("SW1", true)),
                 List.of(
                         "isolate",
                         "join",
@@ -189,7 +189,7 @@ public final class Exercises {
                 complaint(Map.of("temperature", Behaviour.SOMETIMES, "heating", Behaviour.WORKS)),
                 assembly("heater.json"),
                 Map.of(),
-                wired(new Fault.PartValue("RT", 1.27)),
+                wired(new SeededFault.PartValue("RT", 1.27)),
                 List.of(
                         "isolate",
                         "join",
@@ -235,7 +235,7 @@ public final class Exercises {
                 complaint(Map.of("starting", Behaviour.STAYS_ON)),
                 assembly("motor.json"),
                 Map.of(),
-                wired(new Fault.Shorted(Terminal.of("M1.S"), Terminal.FRAME, 1800)),
+                wired(new SeededFault.Shorted(Terminal.of("M1.S"), Terminal.FRAME, 1800)),
                 List.of(
                         "isolate",
                         "join",
@@ -257,7 +257,7 @@ public final class Exercises {
                 complaint(Map.of("heating", Behaviour.DEAD, "temperature", Behaviour.WORKS)),
                 assembly("heater.json"),
                 Map.of(),
-                wired(new Fault.PartOpen("HR")),
+                wired(new SeededFault.PartOpen("HR")),
                 List.of(
                         "isolate",
                         "join",
@@ -308,7 +308,7 @@ public final class Exercises {
                 Symptoms.NONE,
                 wires("ring.csv", AssemblyKind.CIRCUIT),
                 Map.of(),
-                wired(new Fault.Open("P-C")),
+                wired(new SeededFault.Open("P-C")),
                 List.of(
                         "isolate",
                         "join",
@@ -332,7 +332,7 @@ public final class Exercises {
                 Symptoms.NONE,
                 wires("ring.csv", AssemblyKind.CIRCUIT),
                 Map.of(),
-                wired(new Fault.High("L-D", 0.9)),
+                wired(new SeededFault.High("L-D", 0.9)),
                 List.of(
                         "isolate",
                         "join",
@@ -355,7 +355,7 @@ public final class Exercises {
                 complaint(Map.of("bell", Behaviour.DEAD, "telephone", Behaviour.WORKS)),
                 wires("hut.csv", AssemblyKind.CABLE),
                 Map.of("H1", "hut", "F1", "platform"),
-                wired(new Fault.Open("C1")),
+                wired(new SeededFault.Open("C1")),
                 List.of(
                         "isolate",
                         "join",
@@ -379,7 +379,7 @@ public final class Exercises {
                 complaint(Map.of("gate", Behaviour.DEAD, "lamp", Behaviour.DEAD, "bell", Behaviour.WORKS)),
                 wires("hut.csv", AssemblyKind.CABLE),
                 Map.of("H1", "hut", "F1", "platform"),
-                wired(new Fault.Moved(Map.of("C3", Terminal.of("F1.4"), "C4", Terminal.of("F1.3")))),
+                wired(new SeededFault.Moved(Map.of("C3", Terminal.of("F1.4"), "C4", Terminal.of("F1.3")))),
                 List.of(
                         "isolate",
                         "join",
@@ -395,8 +395,8 @@ public final class Exercises {
     }
 
     private static Exercise twoFaults() {
-        List<Flaw> flaws = new ArrayList<>(wired(new Fault.Open("W1")));
-        flaws.addAll(wired(new Fault.Shorted(Terminal.of("J2.3"), Terminal.of("J2.4"), 0.6)));
+        List<Flaw> flaws = new ArrayList<>(wired(new SeededFault.Open("W1")));
+        flaws.addAll(wired(new SeededFault.Shorted(Terminal.of("J2.3"), Terminal.of("J2.4"), 0.6)));
         return new Exercise(
                 "two-at-once",
                 4,
@@ -461,7 +461,7 @@ public final class Exercises {
                 complaint(Map.of("collector", Behaviour.SOMETIMES)),
                 wires("collector.csv", AssemblyKind.DEVICE),
                 Map.of(),
-                wired(new Fault.High("K-stud", 0.21)),
+                wired(new SeededFault.High("K-stud", 0.21)),
                 List.of(
                         "isolate",
                         "join",
@@ -501,7 +501,7 @@ public final class Exercises {
         return new Symptoms(functions);
     }
 
-    private static List<Flaw> wired(Fault fault) {
+    private static List<Flaw> wired(SeededFault fault) {
         return List.of(new Flaw.Wired(fault));
     }
 

@@ -9,7 +9,7 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.fault.Fault;
+import zestymarten.core.fault.SeededFault;
 import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.RepairRules;
 import zestymarten.simulator.unit.Flaw;
@@ -39,8 +39,8 @@ record Truth(Flaw flaw, String kind, List<Set<String>> groups, String where, Lis
                 breaks -> made(flaw, "withstand", sides(design, breaks.a(), breaks.b()), "", design)));
     }
 
-    private static Truth of(Flaw flaw, Fault fault, Design design) {
-        return fault.fold(new Fault.FaultCases<>(
+    private static Truth of(Flaw flaw, SeededFault fault, Design design) {
+        return fault.fold(new SeededFault.FaultCases<>(
                 open -> made(flaw, "open", List.of(Set.of(open.conductor())), "", design),
                 high -> made(flaw, "high_resistance", List.of(Set.of(high.conductor())), "", design),
                 touching -> made(flaw, "intermittent", List.of(Set.of(touching.conductor())), "", design),

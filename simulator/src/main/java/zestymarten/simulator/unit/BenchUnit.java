@@ -10,9 +10,9 @@ import java.util.stream.Stream;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.fault.Fault;
 import zestymarten.core.fault.FaultyUnit;
 import zestymarten.core.fault.GoodUnit;
+import zestymarten.core.fault.SeededFault;
 
 /**
  * A unit with flaws, as physics has it: what an ideal ohmmeter reads, and what its insulation does under voltage. Safe to
@@ -75,21 +75,21 @@ public final class BenchUnit {
 
     /** The unit with the faults that show in a setting. */
     private FaultyUnit shown(Setting setting, RandomGenerator random) {
-        List<Fault> faults = flaws.stream()
+        List<SeededFault> faults = flaws.stream()
                 .flatMap(flaw -> flaw.fold(new Flaw.Cases<>(
                         wired -> Stream.of(wired.fault()),
-                        oxide -> Stream.<Fault>of(),
-                        drifting -> Stream.of(new Fault.High(
+                        oxide -> Stream.<SeededFault>of(),
+                        drifting -> Stream.of(new SeededFault.High(
                                 drifting.conductor(), Math.max(1e-6, drifting.mostOhm() * random.nextDouble()))),
                         loose -> setting.bent().filter(loose.place()::equals).isPresent()
-                                ? Stream.of(new Fault.Open(loose.conductor()))
+                                ? Stream.of(new SeededFault.Open(loose.conductor()))
                                 : Stream.of(),
                         open -> state(setting).id().equals(open.state())
-                                ? Stream.of(new Fault.Open(open.conductor()))
+                                ? Stream.of(new SeededFault.Open(open.conductor()))
                                 : Stream.of(),
                         weak -> Stream.of(),
                         breaks -> Stream.of())))
-                .map(Fault.class::cast)
+                .map(SeededFault.class::cast)
                 .toList();
         return FaultyUnit.of(good, faults);
     }

@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Objects;
 import java.util.function.Function;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.fault.Fault;
+import zestymarten.core.fault.SeededFault;
 
 /** What is wrong with a unit on the bench: a fault of its network, or one that only shows when something is done to it. */
 public sealed interface Flaw {
     /** A fault that every reading shows. */
-    record Wired(Fault fault) implements Flaw {}
+    record Wired(SeededFault fault) implements Flaw {}
 
     /** A contact that reads open until it is scraped to clean metal. */
     record Oxide(Terminal contact) implements Flaw {}

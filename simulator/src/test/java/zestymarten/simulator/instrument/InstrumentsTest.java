@@ -16,8 +16,8 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
-import zestymarten.core.fault.Fault;
 import zestymarten.core.fault.GoodUnit;
+import zestymarten.core.fault.SeededFault;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.simulator.scpi.Commands;
 import zestymarten.simulator.unit.BenchUnit;
@@ -53,7 +53,7 @@ class InstrumentsTest {
         SplittableRandom random = new SplittableRandom(11);
         for (int i = 0; i < 300; i++) {
             double ohm = Math.pow(10, -2 + 8 * random.nextDouble());
-            BenchUnit unit = three(new Flaw.Wired(new Fault.Shorted(at("J1.1"), at("J1.2"), ohm)));
+            BenchUnit unit = three(new Flaw.Wired(new SeededFault.Shorted(at("J1.1"), at("J1.2"), ohm)));
             Commands meter = meter(unit, 0);
             meter.line("SIM:PROB \"J1.1\",\"J1.2\"");
             double read = ask(meter, "MEAS:RES?");
@@ -107,7 +107,7 @@ class InstrumentsTest {
 
     @Test
     void overRangeOfALowRangeAndTheToneSayOnlyWhatTheyCan() {
-        Commands meter = meter(three(new Flaw.Wired(new Fault.High("W1", 150))), 0);
+        Commands meter = meter(three(new Flaw.Wired(new SeededFault.High("W1", 150))), 0);
         meter.line("SIM:PROB \"J1.1\",\"J2.1\"");
         assertThat(ask(meter, "MEAS:CONT?")).as("silent").isEqualTo(OVER);
         assertThat(ask(meter, "MEAS:RES? 100")).isEqualTo(OVER);

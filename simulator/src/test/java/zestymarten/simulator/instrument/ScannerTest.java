@@ -10,7 +10,7 @@ import static zestymarten.simulator.unit.Wirings.three;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import zestymarten.core.fault.Fault;
+import zestymarten.core.fault.SeededFault;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.simulator.scpi.Commands;
 import zestymarten.simulator.unit.Flaw;
@@ -22,7 +22,8 @@ class ScannerTest {
     private static final double TWO_PATHS_OHM = 0.07 + 0.07;
     private static final double TWO_POINTS_OHM = 0.07 + 0.09;
 
-    private final Workbench bench = bench(three(new Flaw.Wired(new Fault.Shorted(at("J1.1"), at("J1.3"), 0.5))), 0);
+    private final Workbench bench =
+            bench(three(new Flaw.Wired(new SeededFault.Shorted(at("J1.1"), at("J1.3"), 0.5))), 0);
     private final Commands meter = new Multimeter(
                     bench, new MeterProfile("bench meter", 0.008, 0.01, 30, false, 20e6), new SplittableRandom(3))
             .commands();

@@ -13,7 +13,7 @@ import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.fault.Fault;
+import zestymarten.core.fault.SeededFault;
 
 /** What a unit with flaws does when something is done to it. */
 class BenchUnitTest {
@@ -26,7 +26,8 @@ class BenchUnitTest {
     @Test
     void severalFaultsShowAtOnce() {
         BenchUnit unit = three(
-                new Flaw.Wired(new Fault.Open("W1")), new Flaw.Wired(new Fault.Shorted(at("J1.2"), at("J1.3"), 0.5)));
+                new Flaw.Wired(new SeededFault.Open("W1")),
+                new Flaw.Wired(new SeededFault.Shorted(at("J1.2"), at("J1.3"), 0.5)));
         assertThat(ohms(unit, "J1.1", "J2.1", Setting.AS_FOUND)).isEmpty();
         assertThat(ohms(unit, "J1.2", "J1.3", Setting.AS_FOUND)).hasValue(0.5);
         assertThat(ohms(unit, "J1.2", "J2.2", Setting.AS_FOUND).orElseThrow()).isCloseTo(ONE_WIRE_OHM, within(1e-9));
@@ -110,7 +111,7 @@ class BenchUnitTest {
 
     @Test
     void aRepairTakesAFlawAway() {
-        BenchUnit unit = three(new Flaw.Wired(new Fault.Open("W1")));
+        BenchUnit unit = three(new Flaw.Wired(new SeededFault.Open("W1")));
         assertThat(ohms(unit.with(List.of()), "J1.1", "J2.1", Setting.AS_FOUND)).isPresent();
     }
 

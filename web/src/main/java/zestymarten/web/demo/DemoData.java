@@ -23,7 +23,7 @@ import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.WireList;
-import zestymarten.core.fault.Fault;
+import zestymarten.core.fault.SeededFault;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
@@ -121,7 +121,7 @@ class DemoData implements SmartInitializingSingleton {
     private void rising(Technician bench) {
         Revision cable = assemblies.latest(assemblies.page("Pendant", 0).get(0).id());
         bench.test(cable, "PC-02", List.of(), 18, ago(5, 3), ALL);
-        bench.test(cable, "PC-02", List.of(new Fault.High("W6", 0.035)), 22, ago(1, 11), ALL);
+        bench.test(cable, "PC-02", List.of(new SeededFault.High("W6", 0.035)), 22, ago(1, 11), ALL);
     }
 
     private void meters() {

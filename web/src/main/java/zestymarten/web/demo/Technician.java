@@ -13,10 +13,10 @@ import java.util.UUID;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.SwitchState;
-import zestymarten.core.fault.Fault;
 import zestymarten.core.fault.FaultyUnit;
 import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.fault.Probe;
+import zestymarten.core.fault.SeededFault;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
@@ -44,7 +44,7 @@ final class Technician {
     }
 
     /** Tests until nothing is due, or until so many entries were made; ends the run only in the first case. */
-    void test(Revision revision, String serial, List<Fault> faults, double ambientC, Instant from, int entries) {
+    void test(Revision revision, String serial, List<SeededFault> faults, double ambientC, Instant from, int entries) {
         test(revision, serial, faults, ambientC, from, entries, TestOptions.QUICK);
     }
 
@@ -52,7 +52,7 @@ final class Technician {
     void test(
             Revision revision,
             String serial,
-            List<Fault> faults,
+            List<SeededFault> faults,
             double ambientC,
             Instant from,
             int entries,
@@ -99,7 +99,7 @@ final class Technician {
     }
 
     /** Two probes on a unit with faults; no two of its wires are alike, by a spread of a few percent that looks like chance. */
-    private static Probe probe(Design design, List<Fault> faults, TestConditions conditions) {
+    private static Probe probe(Design design, List<SeededFault> faults, TestConditions conditions) {
         List<Conductor> wires = design.assembly().conductors();
         GoodUnit good = GoodUnit.spread(design, wire -> 1 + UNLIKE * Math.sin(7.3 * (wires.indexOf(wire) + 1)));
         return new Probe(FaultyUnit.of(good, faults), conditions.withLeads(LEADS_OHM), new SplittableRandom(7), 0);

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -29,11 +31,14 @@ import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
 import zestymarten.web.unit.UnitLine;
+import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
 
 /** Test day: begun with tags, then lead after lead by Enter alone. */
 @Controller
 class BatchController {
+    private static final Pattern UNIT = Pattern.compile("/units/([0-9]{1,18})");
+
     private final BatchTests days;
     private final Assemblies assemblies;
     private final Meters meters;
@@ -172,6 +177,25 @@ class BatchController {
         Optional<LeadRow> lead = position.map(day::lead).or(day::next);
         Map<String, String> typed = lead.map(LeadRow::sheetId).map(days::kept).orElse(Map.of());
         return shown(day, lead, typed, done.map(day::lead), model);
+    }
+
+    /** The lead whose label was scanned: by the address of its unit, or by its tag. */
+    @GetMapping("/batch-test/{id}/lead")
+    String scanned(@PathVariable long id, @RequestParam String code) {
+        BatchTests.Day day = days.find(id);
+        Matcher address = UNIT.matcher(code);
+        Optional<UnitRow> unit =
+                address.matches() ? Optional.of(units.find(Long.parseLong(address.group(1)))) : Optional.empty();
+        String tag = unit.map(UnitRow::serial).orElse(code.strip());
+        boolean ours = unit.isEmpty() || unit.get().assemblyId() == day.wiring().assemblyId();
+        return day.leads().stream()
+                .filter(each -> ours && each.tag().equalsIgnoreCase(tag))
+                .findFirst()
+                .map(each -> "redirect:/batch-test/" + id + "?position=" + each.position())
+                .orElseThrow(() -> new Refused(
+                        "code",
+                        "“" + tag + "” is not in this batch; expected one of its leads, such as "
+                                + day.leads().get(0).tag() + "."));
     }
 
     @PostMapping("/batch-test/{id}/{position}")

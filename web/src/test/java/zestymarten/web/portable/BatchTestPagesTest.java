@@ -47,6 +47,31 @@ class BatchTestPagesTest {
     }
 
     @Test
+    void theNextLeadIsTheOneWhoseLabelIsScanned() {
+        begin("SC-1\nSC-2\nSC-3", "contacts");
+        String batch = browser.path();
+        browser.click("main a[href^='/code']").see("h1", "Scan the next lead");
+        browser.run("document.getElementById('code-form').enctype = 'application/x-www-form-urlencoded';"
+                + "const field = document.getElementById('picture'); field.type = 'text'; field.name = 'code';"
+                + "field.value = 'sc-3'");
+        browser.click("#code-form button").waitForPath("/batch-test/\\d+\\?position=.*");
+        assertThat(browser.text("h1")).isEqualTo("SC-3");
+        browser.open(batch + "/lead?code=SC-9")
+                .see("main", "“SC-9” is not in this batch; expected one of its leads, such as SC-1.");
+        browser.complaints();
+        lead("0.078", ">200M", batch, 3);
+        String unit = browser.attribute("[role=status] a", "href").replaceAll(".*(/units/\\d+)$", "$1");
+        browser.open(batch + "/lead?code=" + unit);
+        assertThat(browser.text("h1")).isEqualTo("SC-3");
+    }
+
+    private void lead(String protective, String insulation, String batch, int position) {
+        browser.open(batch + "?position=" + position);
+        lead(protective, insulation);
+        browser.see("[role=status]", "Every core answers at its own pin");
+    }
+
+    @Test
     void leadsGoIntoServiceOrQuarantineAndGetLabels() {
         begin("TD-1\nTD-2", "contacts");
         assertThat(browser.text("h1")).isEqualTo("TD-1");

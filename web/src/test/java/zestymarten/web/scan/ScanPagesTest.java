@@ -163,7 +163,7 @@ class ScanPagesTest {
         browser.fill("input[name=dwell]", "30")
                 .click("select[name=order] option[value=insulation]")
                 .click("main form .do")
-                .see(".head", "about 16 min");
+                .see("main", "about 16 min");
         String program = fetched("a[href*='program.csv']");
         assertThat(program)
                 .contains("measure,,insulation,100000000,,,500,,1,60,", "measure,,withstand,,,0.005,1000,,2,30,");

@@ -6,54 +6,54 @@ import java.util.Objects;
 import java.util.function.Function;
 import zestymarten.core.assembly.Terminal;
 
-/** One thing that is wrong with a unit. A closed family: a new fault must be put into the network and told. */
-public sealed interface Fault {
+/** One thing that is put wrong in a made-up unit. What a unit under test is found to have is a {@code Finding}. */
+public sealed interface SeededFault {
 
     /** A conductor is broken. */
-    record Open(String conductor) implements Fault {}
+    record Open(String conductor) implements SeededFault {}
 
     /** A conductor or one of its terminations has more ohms than it should: {@code ohm} of them, above 0. */
-    record High(String conductor, double ohm) implements Fault {
+    record High(String conductor, double ohm) implements SeededFault {
         public High {
             requireOhm(ohm > 0, ohm);
         }
     }
 
     /** A broken core whose ends still touch: as good when they do, open when they do not. */
-    record Intermittent(String conductor) implements Fault {}
+    record Intermittent(String conductor) implements SeededFault {}
 
     /** Two terminals that should be apart are joined through so many ohms; the frame may be one of them. */
-    record Shorted(Terminal a, Terminal b, double ohm) implements Fault {
+    record Shorted(Terminal a, Terminal b, double ohm) implements SeededFault {
         public Shorted {
             requireOhm(ohm >= 0, ohm);
         }
     }
 
     /** Far ends sit in other cavities than their own: two that changed places, a cycle, a whole connector, or a single one. */
-    record Moved(Map<String, Terminal> cavities) implements Fault {
+    record Moved(Map<String, Terminal> cavities) implements SeededFault {
         public Moved {
             cavities = Map.copyOf(cavities);
         }
     }
 
     /** A pin that should be bonded to the frame is not. */
-    record Unbonded(Terminal terminal) implements Fault {}
+    record Unbonded(Terminal terminal) implements SeededFault {}
 
     /** A component has no way through. */
-    record PartOpen(String component) implements Fault {}
+    record PartOpen(String component) implements SeededFault {}
 
     /** A component is bypassed. */
-    record PartShort(String component) implements Fault {}
+    record PartShort(String component) implements SeededFault {}
 
     /** A component has so many times its value, above 0 and not 1. */
-    record PartValue(String component, double times) implements Fault {
+    record PartValue(String component, double times) implements SeededFault {
         public PartValue {
             requireOhm(times > 0, times);
         }
     }
 
     /** A contact stays closed, or stays open, whatever the state. */
-    record PartStuck(String component, boolean closed) implements Fault {}
+    record PartStuck(String component, boolean closed) implements SeededFault {}
 
     private static void requireOhm(boolean holds, double ohm) {
         if (!holds || Double.isInfinite(ohm)) {
