@@ -355,7 +355,9 @@
       return;
     }
     const elsewhere = event.target !== slot && event.target.closest?.("button, a, summary, input, select");
-    if (!typing() && keys[event.key] && !(elsewhere && ["Enter"].includes(event.key))) {
+    // What the meter shows stands in the slot while it is followed, and nobody has typed it.
+    const free = !typing() || (event.key === "l" && slot.value === followed);
+    if (free && keys[event.key] && !(elsewhere && ["Enter"].includes(event.key))) {
       event.preventDefault();
       keys[event.key]();
     } else if (!elsewhere && event.target !== slot && event.key.length === 1) {

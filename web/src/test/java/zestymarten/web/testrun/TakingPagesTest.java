@@ -99,7 +99,9 @@ class TakingPagesTest {
         hands.press("m").press("m");
         browser.keys("l").see("#understood", "pass");
         hands.press(org.openqa.selenium.Keys.ENTER);
-        browser.see(".sentence", "Black on J1.2, red on J2.2.").keys("l");
+        browser.see(".sentence", "Black on J1.2, red on J2.2.")
+                .see("#understood", "pass")
+                .keys("l");
         browser.find("#live[aria-pressed=false]");
     }
 
