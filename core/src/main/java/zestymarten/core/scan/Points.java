@@ -46,7 +46,7 @@ public final class Points {
         return Optional.ofNullable(byTerminal.get(terminal));
     }
 
-    /** The adapter's wiring as CSV: the columns {@code point,terminal}. */
+    /** Which point leads to which terminal, as CSV with the columns {@code point,terminal}. */
     public String csv() {
         return IntStream.range(0, terminals.size())
                 .mapToObj(i -> (i + 1) + "," + terminals.get(i).name() + "\n")

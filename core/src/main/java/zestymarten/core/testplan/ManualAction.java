@@ -40,7 +40,7 @@ public enum ManualAction {
     FRAME_PROOF(Stage.FRAME, AnswerKind.OHMS),
     /** A position of the machine's moving part in which wires are to be read; its subject is the position. */
     POSITION_NAMED(Stage.BEND, AnswerKind.WORDS),
-    /** The machine's moving part brought to a position that was named; its subject is the position. */
+    /** The machine's moving part brought to a position that was named; its subject is the position, empty for back again. */
     MOVED_TO(Stage.BEND, AnswerKind.WORDS),
     /** Switches and relays set; its subject is the state. */
     POSITION(Stage.PARTS, AnswerKind.WORDS),

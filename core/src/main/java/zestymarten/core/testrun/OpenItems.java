@@ -17,6 +17,8 @@ import zestymarten.core.testplan.TestStep;
 final class OpenItems {
     private static final String FAR_ENDS = "the links at the far end";
 
+    private static final String MOVING_PART = "the moving part, to where it usually stands";
+
     private final Assembly assembly;
     private final Map<String, Boolean> out = new LinkedHashMap<>();
 
@@ -34,6 +36,7 @@ final class OpenItems {
         switch (act.action()) {
             case TIED -> out.put(FAR_ENDS, true);
             case FREED -> out.put(FAR_ENDS, false);
+            case MOVED_TO -> out.put(MOVING_PART, !act.subject().isEmpty());
             case ACCESS -> out.put(dismantled(act.subject()), true);
             case SUBSTITUTED -> out.put("the stand-in for " + act.subject(), true);
             case UNPLUGGED, OPENED -> out.put(act.subject(), true);

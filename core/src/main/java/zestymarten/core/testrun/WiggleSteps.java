@@ -35,7 +35,12 @@ final class WiggleSteps {
         List<TestStep> byHand = Stream.concat(plan.of(Stage.BEND).stream(), TestPlan.moved(suspected()))
                 .distinct()
                 .toList();
-        return Stream.concat(byHand.stream(), positions().stream().flatMap(each -> in(each, byHand)));
+        List<String> positions = positions();
+        Stream<TestStep> back = positions.isEmpty()
+                ? Stream.of()
+                : Stream.of(new TestStep.ManualStep(ManualAction.MOVED_TO)); // what is read later is read at rest
+        return Stream.of(byHand.stream(), positions.stream().flatMap(each -> in(each, byHand)), back)
+                .flatMap(each -> each);
     }
 
     private Stream<Conductor> suspected() {

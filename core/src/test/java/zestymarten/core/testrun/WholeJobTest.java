@@ -157,6 +157,9 @@ class WholeJobTest {
         bench.act("").type("0.5", "OL");
         assertThat(told(bench)).singleElement().asString().contains("W2 is intermittent between J1.2 and J2.2");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
+        assertThat(bench.sentence()).as("what is read later is read at rest").isEqualTo("MOVED_TO");
+        assertThat(bench.test().ledger()).containsExactly("the moving part, to where it usually stands");
+        assertThat(bench.act("").test().ledger()).isEmpty();
         bench.mend("W2", Entry.Way.REPLACE);
         assertThat(bench.test()
                         .steps()
@@ -187,7 +190,8 @@ class WholeJobTest {
                         "MOVED_TO seat forward",
                         "BEND J1.1 J2.1",
                         "BEND J1.2 J2.2",
-                        "BEND J1.3 J2.3");
+                        "BEND J1.3 J2.3",
+                        "MOVED_TO");
     }
 
     @Test

@@ -178,20 +178,11 @@ final class CircuitForm {
             Matcher three = THREE_SECTIONS.matcher(text);
             boolean ofThree =
                     three.matches() && CrossSection.mm2(stretch.group(2)).isEmpty();
-            return Optional.of(
-                    ofThree
-                            ? new CableStretch(
-                                    metres,
-                                    mm2(three.group(1)),
-                                    mm2(three.group(2)),
-                                    mm2(three.group(3)),
-                                    usual.metal())
-                            : new CableStretch(
-                                    metres,
-                                    mm2(stretch.group(2)),
-                                    mm2(stretch.group(2)),
-                                    mm2(stretch.group(3)),
-                                    usual.metal()));
+            List<String> sections = ofThree
+                    ? List.of(three.group(1), three.group(2), three.group(3))
+                    : List.of(stretch.group(2), stretch.group(2), stretch.group(3));
+            return Optional.of(new CableStretch(
+                    metres, mm2(sections.get(0)), mm2(sections.get(1)), mm2(sections.get(2)), usual.metal()));
         } catch (IllegalArgumentException e) {
             typed.refuse(field, "“" + text + "” is not accepted. " + e.getMessage());
             return Optional.of(usual);

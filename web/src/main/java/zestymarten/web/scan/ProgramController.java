@@ -31,8 +31,6 @@ import zestymarten.web.testrun.TestRuns;
 @Controller
 @RequestMapping("/assemblies/{id}/scan-program")
 class ProgramController {
-    private static final double AMBIENT_C = 20;
-
     private final Assemblies assemblies;
 
     ProgramController(Assemblies assemblies) {
@@ -44,7 +42,7 @@ class ProgramController {
         Typed typed = new Typed(fields);
         Revision revision = assemblies.latest(id);
         List<ScanAction.MeasureContacts> voltages = new ProgramForm(typed).voltages();
-        Design design = Design.of(revision.assembly(), AMBIENT_C);
+        Design design = Design.of(revision.assembly(), TestRuns.USUAL.ambientC());
         ScanProgram program = ScanProgram.of(design, TestRuns.USUAL, voltages);
         Points points = Points.of(revision.assembly());
         model.addAttribute("assembly", revision);
@@ -72,7 +70,7 @@ class ProgramController {
         if (!typed.isSound()) {
             throw new Refused(typed.problems());
         }
-        ScanProgram program = ScanProgram.of(Design.of(assembly, AMBIENT_C), TestRuns.USUAL, voltages);
+        ScanProgram program = ScanProgram.of(Design.of(assembly, TestRuns.USUAL.ambientC()), TestRuns.USUAL, voltages);
         return file(assembly, "program", ProgramText.write(program));
     }
 

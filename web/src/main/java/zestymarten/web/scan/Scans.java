@@ -327,13 +327,18 @@ class Scans {
         private InstrumentReading underVoltage(
                 Talk talk, String address, ScanAction.MeasureContacts measure, ScanVoltage voltage) {
             boolean leaks = measure.quantity() == Quantity.LEAKAGE;
-            talk.command("SOUR:VOLT " + voltage.volts() + ";SOUR:FREQ " + voltage.hertz() + ";OUTP ON");
+            // A tester that knows DC alone is never asked for a frequency.
+            String frequency = voltage.alternates() ? ";SOUR:FREQ " + voltage.hertz() : "";
+            talk.command("SOUR:VOLT " + voltage.volts() + frequency + ";OUTP ON");
             String answer;
             try {
                 wait(talk, voltage.onS());
                 answer = talk.answer(leaks ? "MEAS:CURR?" : "MEAS:INS?");
             } finally {
                 talk.command("OUTP OFF"); // whatever went wrong, no voltage is left on
+                if (voltage.alternates()) {
+                    talk.command("SOUR:FREQ 0");
+                }
             }
             wait(talk, voltage.dischargeS());
             return InstrumentReading.ofTester(answer, leaks, voltage.dwellS(), address);

@@ -110,7 +110,9 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
             case POSITION_NAMED -> does("Positions of the moving part: " + subject + ".", "");
             case MOVED_TO ->
                 does(
-                        "Bring the moving part to '" + subject + "' and hold it there.",
+                        subject.isEmpty()
+                                ? "Bring the moving part back to where it usually stands."
+                                : "Bring the moving part to '" + subject + "' and hold it there.",
                         "Secure it against moving by itself, and keep hands and leads out of its way.");
             case POSITION -> does("Set switches and relays to '" + subject + "'.", "Leave everything else as it is.");
             case BARRIERS ->
@@ -248,7 +250,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
             case FREED -> "far ends freed";
             case FRAME_PROOF -> "frame, two spots";
             case POSITION_NAMED -> "position named:";
-            case MOVED_TO -> "moving part at";
+            case MOVED_TO -> act.subject().isEmpty() ? "moving part back" : "moving part at";
             case POSITION -> "set to";
             case BARRIERS -> "barriers up";
             case DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST -> "discharged";

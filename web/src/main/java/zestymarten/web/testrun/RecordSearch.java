@@ -41,13 +41,5 @@ record RecordSearch(String pattern, Matching units, Matching assemblies) {
         public boolean isFew() {
             return !ids.isEmpty();
         }
-
-        public boolean isMany() {
-            return many;
-        }
-
-        public List<Long> getIds() {
-            return ids;
-        }
     }
 }
