@@ -67,7 +67,7 @@ final class Purposes {
                 .formatted(
                         faults,
                         told ? "entered" : "none",
-                        purpose.words(),
+                        purpose == Purpose.FIND_FAULT ? "Find the fault" : "Test everything",
                         tests.size(),
                         tests.stream()
                                 .mapToInt(TestOfUnit::measurements)

@@ -133,6 +133,7 @@ public final class Browser implements AutoCloseable {
 
     public Browser open(String path) {
         driver.get(url + path);
+        SaidInWords.check(String.valueOf(driver.getPageSource()));
         return this;
     }
 
@@ -224,6 +225,7 @@ public final class Browser implements AutoCloseable {
                 () -> driver.findElements(By.cssSelector(css)).stream()
                         .anyMatch(element -> element.getText().contains(text)),
                 () -> "'" + text + "' in " + css + ", which says: " + texts(css));
+        texts(css).forEach(SaidInWords::check);
         return this;
     }
 

@@ -94,6 +94,7 @@ public final class Site implements AutoCloseable {
     public HttpResponse<String> send(HttpRequest.Builder request) {
         HttpResponse<String> answer = send(request, HttpResponse.BodyHandlers.ofString());
         Contract.check(answer);
+        SaidInWords.check(answer.body());
         return answer;
     }
 

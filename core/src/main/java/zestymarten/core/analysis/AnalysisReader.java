@@ -14,6 +14,7 @@ import zestymarten.core.judgement.Quantity;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.Message;
 
 /** Reads conditions, readings and pairs of terminals in the open format; every problem is reported with its member's path. */
 public final class AnalysisReader {
@@ -43,15 +44,15 @@ public final class AnalysisReader {
         Optional<MeterProfile> meter = meter(conditions.object("meter"));
         conditions.done();
         if (!(ambient >= -80 && ambient <= 200)) {
-            conditions.problem("ambient_c", "Read " + ambient + "; expected -80 to 200 °C.");
+            conditions.problem("ambient_c", Message.of("analysis_reader.read_expected", Message.figure(ambient, "")));
             return Optional.empty();
         }
         if (!Set.of("simple", "guarded").contains(decision)) {
-            conditions.problem("decision", "“" + decision + "” is not accepted; expected simple or guarded.");
+            conditions.problem("decision", Message.of("analysis_reader.not_accepted_expected_simple", decision));
         }
         Optional<LeadPolicy> known = LeadPolicy.of(policy);
         if (known.isEmpty()) {
-            conditions.problem("lead_policy", "“" + policy + "” is not accepted; expected full, excess or none.");
+            conditions.problem("lead_policy", Message.of("analysis_reader.not_accepted_expected_full", policy));
         }
         if (known.isEmpty() || meter.isEmpty()) {
             return Optional.empty();
@@ -60,7 +61,7 @@ public final class AnalysisReader {
             return Optional.of(
                     new TestConditions(ambient, meter.get(), leads, known.get(), decision.equals("guarded"), joined));
         } catch (IllegalArgumentException e) {
-            conditions.problem("", String.valueOf(e.getMessage()));
+            conditions.problem("", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }
@@ -79,12 +80,12 @@ public final class AnalysisReader {
         double top = meter.number("top_ohm").orElse(USUAL.topOhm());
         meter.done();
         if (!Set.of("OL", "1").contains(mark)) {
-            meter.problem("over_range", "“" + mark + "” is not accepted; expected OL or 1.");
+            meter.problem("over_range", Message.of("analysis_reader.not_accepted_expected_ol", mark));
         }
         try {
             return Optional.of(new MeterProfile("meter", accuracy, resolution, tone, mark.equals("1"), top));
         } catch (IllegalArgumentException e) {
-            meter.problem("", String.valueOf(e.getMessage()));
+            meter.problem("", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }
@@ -93,7 +94,7 @@ public final class AnalysisReader {
     public static List<AnalysisReading> readings(JsonMembers document, Assembly assembly) {
         List<JsonMembers> all = document.objects("readings");
         if (all.size() > MOST_READINGS) {
-            document.problem("readings", "There are " + all.size() + "; at most " + MOST_READINGS + " are taken.");
+            document.problem("readings", Message.of("analysis_reader.there_most_taken", all.size(), MOST_READINGS));
             return List.of();
         }
         Set<Terminal> terminals = new HashSet<>(assembly.terminals());
@@ -106,11 +107,9 @@ public final class AnalysisReader {
             OptionalDouble testV = each.number("test_v");
             each.number("at_s");
             if (quantity.isEmpty()) {
-                each.problem(
-                        "quantity",
-                        "“" + read + "” is not accepted; expected resistance, insulation, leakage or voltage.");
+                each.problem("quantity", Message.of("analysis_reader.not_accepted_expected_resistance", read));
             } else if (quantity.get().needsTestVoltage() && !(testV.orElse(0) > 0)) {
-                each.problem("test_v", "Expected the test voltage of a reading of " + read + ", above 0 V.");
+                each.problem("test_v", Message.of("analysis_reader.expected_test_voltage_reading", read));
                 quantity = Optional.empty();
             }
             Optional<Observation.Since> since = since(each);
@@ -128,7 +127,7 @@ public final class AnalysisReader {
         String read = reading.text("since").orElse("nothing");
         Optional<Observation.Since> since = Observation.Since.of(read);
         if (since.isEmpty()) {
-            reading.problem("since", "“" + read + "” is not accepted; expected nothing, probed_anew or cleaned.");
+            reading.problem("since", Message.of("analysis_reader.not_accepted_expected_nothing", read));
         }
         return since;
     }
@@ -153,12 +152,14 @@ public final class AnalysisReader {
         if (state.isEmpty()) {
             each.problem(
                     "state",
-                    "“" + named.orElse("") + "” is not accepted; expected one of "
-                            + String.join(
+                    Message.of(
+                            "analysis_reader.not_accepted_expected_one",
+                            named.orElse(""),
+                            String.join(
                                     ", ",
                                     assembly.states().stream()
                                             .map(SwitchState::id)
-                                            .toList()) + ".");
+                                            .toList())));
         }
         List<List<Terminal>> ties = new ArrayList<>();
         for (List<String> tie : each.textLists("setup")) {
@@ -167,7 +168,7 @@ public final class AnalysisReader {
                     .toList());
         }
         if (a.isPresent() && a.equals(b)) {
-            each.problem("b", "Both probes on " + a.get() + " read nothing.");
+            each.problem("b", Message.of("analysis_reader.both_probes_on_read", a.get()));
             return Optional.empty();
         }
         return a.isEmpty() || b.isEmpty() || state.isEmpty()
@@ -178,7 +179,7 @@ public final class AnalysisReader {
     private static Optional<Terminal> terminal(JsonMembers each, String member, String name, Set<Terminal> terminals) {
         Optional<Terminal> known = Terminal.parse(name).filter(terminals::contains);
         if (known.isEmpty() && !name.isEmpty()) {
-            each.problem(member, "“" + name + "” is no terminal of the assembly.");
+            each.problem(member, Message.of("analysis_reader.no_terminal_assembly", name));
         }
         return known;
     }

@@ -17,6 +17,7 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.FaultHistory;
 import zestymarten.core.judgement.Expectation;
 import zestymarten.core.limit.Learnt;
 import zestymarten.core.limit.Limit;
@@ -27,6 +28,7 @@ import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
 import zestymarten.core.network.Network;
 import zestymarten.core.network.Path;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestPlan;
@@ -53,7 +55,7 @@ public final class Design {
             Ohms.of(0.1),
             false,
             Limit.Rule.ROUND_FIGURE,
-            "Maximum 0.1 Ω: the usual figure for a bond.");
+            Message.of("design.maximum_usual_figure_bond"));
 
     private final Assembly assembly;
     private final Nets nets;
@@ -74,12 +76,14 @@ public final class Design {
 
     private final double ambientC;
     private final Map<String, Learnt> learnt;
+    private final FaultHistory history;
     private final Map<Double, Design> elsewhere = new ConcurrentHashMap<>();
 
-    private Design(Assembly assembly, double ambientC, Map<String, Learnt> learnt) {
+    private Design(Assembly assembly, double ambientC, Map<String, Learnt> learnt, FaultHistory history) {
         this.assembly = assembly;
         this.ambientC = ambientC;
         this.learnt = learnt;
+        this.history = history;
         nets = Nets.of(assembly);
         limits = new LimitRules(ambientC, assembly.allowances(), learnt);
         conductorsAt = assembly.byTerminal();
@@ -97,24 +101,34 @@ public final class Design {
 
     /** Makes ready an assembly at an ambient temperature in °C. */
     public static Design of(Assembly assembly, double ambientC) {
-        return new Design(assembly, ambientC, Map.of());
+        return new Design(assembly, ambientC, Map.of(), FaultHistory.NONE);
     }
 
     /** The same with what good units have taught, by conductor. */
     public static Design of(Assembly assembly, double ambientC, Map<String, Learnt> learnt) {
-        return new Design(assembly, ambientC, Map.copyOf(learnt));
+        return of(assembly, ambientC, learnt, FaultHistory.NONE);
+    }
+
+    /** The same with the faults that tested units had. */
+    public static Design of(Assembly assembly, double ambientC, Map<String, Learnt> learnt, FaultHistory history) {
+        return new Design(assembly, ambientC, Map.copyOf(learnt), history);
+    }
+
+    /** The faults that tested units of this assembly had. */
+    public FaultHistory history() {
+        return history;
     }
 
     /** The same wiring at another temperature in °C. */
     public Design at(double celsius) {
         return celsius == ambientC
                 ? this
-                : elsewhere.computeIfAbsent(celsius, any -> new Design(assembly, celsius, learnt));
+                : elsewhere.computeIfAbsent(celsius, any -> new Design(assembly, celsius, learnt, history));
     }
 
     /** Other wiring at this temperature, with these figures: what a repair has made of it. */
     public Design with(Assembly other) {
-        return new Design(other, ambientC, learnt);
+        return new Design(other, ambientC, learnt, history);
     }
 
     /** Temperature of the wiring in °C. */
@@ -370,8 +384,7 @@ public final class Design {
                 bounds.high(),
                 lowCounts,
                 Limit.Rule.SUM,
-                bounds.low().text() + " to " + bounds.high().text()
-                        + ": the network of the limits on the way, all low and all high.");
+                Message.of("design.network_limits_on_way", bounds.low(), bounds.high()));
     }
 
     /** Whether a reading between two terminals passes the mating faces of a connector that is plugged together. */

@@ -1,8 +1,8 @@
 package zestymarten.core.analysis;
 
 import java.util.List;
-import java.util.stream.Collectors;
 import zestymarten.core.finding.Finding;
+import zestymarten.core.quantity.Message;
 
 /**
  * Faults that together explain what was read of a unit; none for a good one.
@@ -15,9 +15,9 @@ public record Explanation(double probability, List<Finding> faults) {
     }
 
     /** The faults in sentences. */
-    public String text() {
+    public Message message() {
         return faults.isEmpty()
-                ? "Nothing is wrong."
-                : faults.stream().map(Finding::text).collect(Collectors.joining(" "));
+                ? Message.of("explanation.nothing_wrong")
+                : Message.sentences(faults.stream().map(Finding::message).toArray());
     }
 }

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.FaultHistory;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.finding.Symptoms;
@@ -25,15 +26,27 @@ final class FaultPriors {
     private static final double LEAKING = 0.5;
     private static final double UNEXPLAINED = -Math.log(20);
 
+    private static final List<String> OPEN = List.of("open");
+    private static final List<String> HIGH = List.of("high_resistance");
+    private static final List<String> INTERMITTENT = List.of("intermittent");
+    private static final List<String> CROSSED = List.of("crossed");
+    private static final List<String> MISPLACED = List.of("misplaced");
+    private static final List<String> SHORTED = List.of("short");
+    private static final List<String> TO_FRAME = List.of("frame_short");
+    private static final List<String> PART =
+            List.of("component_open", "component_short", "component_value", "component_state");
+
     private final Design design;
     private final Priors priors;
     private final Symptoms complaint;
+    private final FaultHistory history;
     private final int nets;
 
     FaultPriors(Design design, Priors priors, Symptoms complaint) {
         this.design = design;
         this.priors = priors;
         this.complaint = complaint;
+        history = design.history();
         nets = Math.max(2, design.nets().all().size());
     }
 
@@ -43,11 +56,37 @@ final class FaultPriors {
 
     /** Odds that something is wrong with a wire by itself. */
     double anyOf(Conductor wire) {
-        return priors.open() * zone(wire) * fitting(wire, Symptoms.Behaviour.DEAD)
-                + priors.high() * fitting(wire, Symptoms.Behaviour.SOMETIMES)
-                + priors.open() * JUMPING * zone(wire) * fitting(wire, Symptoms.Behaviour.SOMETIMES)
-                + priors.crossed() / 2
-                + priors.misplaced() / 2;
+        return open(wire) + high(wire) + jumping(wire) + crossed(wire.id()) / 2 + misplaced(wire.id()) / 2;
+    }
+
+    private double open(Conductor wire) {
+        return history.odds(priors.open() * zone(wire), wire.id(), OPEN) * fitting(wire, Symptoms.Behaviour.DEAD);
+    }
+
+    private double high(Conductor wire) {
+        return history.odds(priors.high(), wire.id(), HIGH) * fitting(wire, Symptoms.Behaviour.SOMETIMES);
+    }
+
+    private double jumping(Conductor wire) {
+        return history.odds(priors.open() * JUMPING * zone(wire), wire.id(), INTERMITTENT)
+                * fitting(wire, Symptoms.Behaviour.SOMETIMES);
+    }
+
+    private double crossed(String wire) {
+        return history.odds(priors.crossed(), wire, CROSSED);
+    }
+
+    private double misplaced(String wire) {
+        return history.odds(priors.misplaced(), wire, MISPLACED);
+    }
+
+    private double part(Component part) {
+        return history.odds(priors.part(), part.id(), PART);
+    }
+
+    /** Odds that a wire is joined to another one, or to the frame. */
+    private double joined(String wire, boolean frame) {
+        return frame ? history.odds(priors.toFrame(), wire, TO_FRAME) : history.odds(priors.shorted(), wire, SHORTED);
     }
 
     Symptoms complaint() {
@@ -63,32 +102,25 @@ final class FaultPriors {
         if (effect instanceof Effect.CutElement cut) {
             return cut.element()
                     .part()
-                    .map(part -> priors.part())
-                    .orElseGet(() -> cut.element()
-                            .conductor()
-                            .map(wire -> priors.open() * zone(wire) * fitting(wire, Symptoms.Behaviour.DEAD))
-                            .orElse(priors.open()));
+                    .map(this::part)
+                    .orElseGet(() -> cut.element().conductor().map(this::open).orElse(priors.open()));
         } else if (effect instanceof Effect.Rewired rewired) {
             return rewired(rewired.moves());
         } else if (effect instanceof Effect.Stuck stuck) {
-            return priors.part() * (stuck.closed() ? STUCK_CLOSED : 1);
+            return stuck.element().part().map(this::part).orElse(priors.part()) * (stuck.closed() ? STUCK_CLOSED : 1);
         } else if (effect instanceof Effect.AlteredElement altered) {
-            return altered.element().part().map(Component::kind).isPresent()
-                    ? priors.part() * OFF * PART_OHM
-                    : altered.element()
-                            .conductor()
-                            .map(wire -> priors.high() * fitting(wire, Symptoms.Behaviour.SOMETIMES) * FREE_OHM)
-                            .orElse(priors.high() * FREE_OHM);
+            return altered.element()
+                    .part()
+                    .map(part -> part(part) * OFF * PART_OHM)
+                    .orElseGet(
+                            () -> altered.element().conductor().map(this::high).orElse(priors.high()) * FREE_OHM);
         } else if (effect instanceof Effect.Bridged bridged) {
             return bridged(bridged.pieces());
         } else if (effect instanceof Effect.Leaking leaking) {
             return LEAKING * bridged(List.of(leaking.one(), leaking.other()));
         }
         Effect.Jumping jumping = (Effect.Jumping) effect;
-        return jumping.element()
-                .conductor()
-                .map(wire -> priors.open() * JUMPING * zone(wire) * fitting(wire, Symptoms.Behaviour.SOMETIMES))
-                .orElse(priors.part() * JUMPING);
+        return jumping.element().conductor().map(this::jumping).orElse(priors.part() * JUMPING);
     }
 
     private double rewired(List<Finding.Move> moves) {
@@ -96,11 +128,16 @@ final class FaultPriors {
                 .mapToDouble(move -> fitting(design.conductor(move.conductor()), Symptoms.Behaviour.DEAD))
                 .max()
                 .orElse(1);
-        return moves.size() == 1
-                ? dead
-                        * priors.misplaced()
-                        / Math.max(1, design.assembly().emptyCavities().size())
-                : dead * priors.crossed() * Math.pow(2.0 / nets, moves.size() - 1.0);
+        if (moves.size() == 1) {
+            return dead
+                    * misplaced(moves.get(0).conductor())
+                    / Math.max(1, design.assembly().emptyCavities().size());
+        }
+        double crossed = moves.stream()
+                .mapToDouble(move -> crossed(move.conductor()))
+                .max()
+                .orElse(priors.crossed());
+        return dead * crossed * Math.pow(2.0 / nets, moves.size() - 1.0);
     }
 
     private double bridged(List<Finding.Piece> pieces) {
@@ -108,8 +145,13 @@ final class FaultPriors {
         long cavities = pieces.stream()
                 .filter(piece -> piece.form() == Finding.Piece.DeviationForm.CAVITY)
                 .count();
+        double joined = pieces.stream()
+                .flatMap(piece -> piece.conductors().stream())
+                .mapToDouble(wire -> joined(wire, frame))
+                .max()
+                .orElse(frame ? priors.toFrame() : priors.shorted());
         double pair = 2 * priors.shorted() / nets;
-        double odds = frame ? priors.toFrame() : pair;
+        double odds = frame ? joined : 2 * joined / nets;
         return odds
                 * Math.pow(pair, Math.max(0, pieces.size() - 2))
                 * Math.pow(CAVITY, (double) cavities)
@@ -118,8 +160,14 @@ final class FaultPriors {
 
     /** Odds that two ends of unlike nets are joined, the frame being one: what works as it should hardly is. */
     double joint(Terminal a, Terminal b) {
-        double odds = a.isFrame() || b.isFrame() ? priors.toFrame() : 2 * priors.shorted() / nets;
-        return odds
+        boolean frame = a.isFrame() || b.isFrame();
+        double joined = Stream.of(a, b)
+                .flatMap(end -> design.nets().of(end).stream())
+                .flatMap(net -> net.conductors().stream())
+                .mapToDouble(wire -> joined(wire.id(), frame))
+                .max()
+                .orElse(frame ? priors.toFrame() : priors.shorted());
+        return (frame ? joined : 2 * joined / nets)
                 * Stream.of(a, b)
                         .flatMap(end -> design.nets().of(end).stream())
                         .flatMap(net -> net.conductors().stream())

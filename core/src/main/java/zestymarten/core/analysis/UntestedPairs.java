@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import zestymarten.core.assembly.Component;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.CoverageAnalysis;
 import zestymarten.core.testplan.ProbePlacement;
@@ -13,9 +14,9 @@ import zestymarten.core.testplan.ProbePlacement;
  *
  * @param kind as findings name it
  * @param reason why, for programs
- * @param text the same in a sentence
+ * @param what the same in a sentence
  */
-public record UntestedPairs(String kind, String reason, String text) {
+public record UntestedPairs(String kind, String reason, Message what) {
     /**
      * What readings of a unit do not show, computed by putting every fault of the wiring into it and asking whether one of
      * the measurements would have read otherwise. Cost: that of {@link CoverageAnalysis}.
@@ -34,19 +35,19 @@ public record UntestedPairs(String kind, String reason, String text) {
                 all.add(new UntestedPairs(
                         kind.kind(),
                         "not_measured",
-                        "The measurements made show " + count.seen() + " of " + count.all() + " possible " + kind.many()
-                                + "."));
+                        Message.of(
+                                "untested_pairs.measurements_made_show_possible",
+                                count.seen(),
+                                count.all(),
+                                kind.many())));
             }
         }
         diodes(design, all);
         tones(analysis, all);
         boolean insulated = readings.stream().anyMatch(each -> each.quantity().needsTestVoltage());
         if (!insulated) {
-            all.add(
-                    new UntestedPairs(
-                            "insulation_low",
-                            "resistance_only",
-                            "Insulation was not tested: an ohmmeter shows no more than that there is no short at its own few volts."));
+            all.add(new UntestedPairs(
+                    "insulation_low", "resistance_only", Message.of("untested_pairs.insulation_was_not_tested")));
         }
         return all;
     }
@@ -55,11 +56,7 @@ public record UntestedPairs(String kind, String reason, String text) {
         for (Component part : design.assembly().components()) {
             if (part.kind() == Component.ComponentKind.DIODE) {
                 all.add(new UntestedPairs(
-                        "component_open",
-                        "diode",
-                        part.id()
-                                + " was not shown: an ohm range proves nothing of a diode. Read its forward voltage both"
-                                + " ways."));
+                        "component_open", "diode", Message.of("untested_pairs.was_not_shown_ohm", part.id())));
             }
         }
     }
@@ -73,15 +70,10 @@ public record UntestedPairs(String kind, String reason, String text) {
                         java.util.stream.Collectors.counting()));
         if (heard.getOrDefault(true, 0L) > 0) {
             all.add(new UntestedPairs(
-                    "high_resistance",
-                    "tone_only",
-                    "Passed on tone only: what a tone still passes was not distinguished."));
+                    "high_resistance", "tone_only", Message.of("untested_pairs.passed_on_tone_only")));
         }
         if (heard.getOrDefault(false, 0L) > 0) {
-            all.add(new UntestedPairs(
-                    "leak",
-                    "silent_only",
-                    "No beep on tone only: a connection above the tone threshold would not have made the meter beep."));
+            all.add(new UntestedPairs("leak", "silent_only", Message.of("untested_pairs.no_beep_on_tone")));
         }
     }
 }

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 
 /** What differs between two designs, row by row: which were added, removed, changed. Rows are told apart by their names. */
 public record AssemblyChanges(List<RowChange> lines) {
@@ -25,7 +27,7 @@ public record AssemblyChanges(List<RowChange> lines) {
      * @param before as it was, in the words of {@link #after}; empty for one that was added
      * @param after as it is; empty for one that was removed
      */
-    public record RowChange(ChangeSort sort, String kind, String name, String before, String after) {}
+    public record RowChange(ChangeSort sort, String kind, String name, Message before, Message after) {}
 
     public AssemblyChanges {
         lines = List.copyOf(lines);
@@ -54,7 +56,7 @@ public record AssemblyChanges(List<RowChange> lines) {
             List<T> before,
             List<T> after,
             Function<T, String> name,
-            Function<T, String> words) {
+            Function<T, Message> words) {
         Map<String, T> old = byName(before, name);
         Map<String, T> now = byName(after, name);
         Set<String> all = new LinkedHashSet<>(old.keySet());
@@ -63,9 +65,9 @@ public record AssemblyChanges(List<RowChange> lines) {
             T was = old.get(each);
             T is = now.get(each);
             if (was == null && is != null) {
-                lines.add(new RowChange(ChangeSort.ADDED, kind, each, "", words.apply(is)));
+                lines.add(new RowChange(ChangeSort.ADDED, kind, each, Message.NONE, words.apply(is)));
             } else if (is == null && was != null) {
-                lines.add(new RowChange(ChangeSort.REMOVED, kind, each, words.apply(was), ""));
+                lines.add(new RowChange(ChangeSort.REMOVED, kind, each, words.apply(was), Message.NONE));
             } else if (was != null && is != null && !was.equals(is)) {
                 lines.add(new RowChange(ChangeSort.CHANGED, kind, each, words.apply(was), words.apply(is)));
             }
@@ -78,53 +80,75 @@ public record AssemblyChanges(List<RowChange> lines) {
         return named;
     }
 
-    private static String words(Conductor wire) {
-        StringBuilder words = new StringBuilder(wire.from() + " to " + wire.to());
-        wire.colour().ifPresent(each -> words.append(", ").append(each.text()));
-        wire.function().ifPresent(each -> words.append(", ").append(each));
-        wire.lengthM().ifPresent(each -> words.append(", ").append(each).append(" m"));
-        wire.areaMm2().ifPresent(each -> words.append(", ").append(each).append(" mm²"));
-        words.append(", ")
-                .append(wire.metal().code())
-                .append(", class ")
-                .append(wire.strandClass().code());
-        wire.current().ifPresent(each -> words.append(", ").append(each).append(" A"));
-        wire.maxOhm().ifPresent(each -> words.append(", max ").append(each).append(" Ω"));
-        wire.minOhm().ifPresent(each -> words.append(", min ").append(each).append(" Ω"));
-        wire.zone().ifPresent(each -> words.append(", ").append(each));
-        wire.note().ifPresent(each -> words.append(", “").append(each).append('”'));
-        return words + (wire.spare() ? ", spare" : "");
+    private static Message words(Conductor wire) {
+        List<Object> words = new ArrayList<>();
+        words.add(Message.of("assembly_changes.ends", wire.from(), wire.to()));
+        wire.colour().ifPresent(each -> words.add(each.text()));
+        wire.function().ifPresent(words::add);
+        wire.lengthM().ifPresent(each -> words.add(Message.figure(each, "m")));
+        wire.areaMm2().ifPresent(each -> words.add(Message.figure(each, "mm²")));
+        words.add(wire.metal().code());
+        words.add(Message.of("assembly_changes.class", wire.strandClass().code()));
+        wire.current().ifPresent(each -> words.add(Message.figure(each, "A")));
+        wire.maxOhm().ifPresent(each -> words.add(Message.of("assembly_changes.max", ohms(each))));
+        wire.minOhm().ifPresent(each -> words.add(Message.of("assembly_changes.min", ohms(each))));
+        wire.zone().ifPresent(words::add);
+        wire.note().ifPresent(each -> words.add(Message.of("assembly_changes.note", each)));
+        if (wire.spare()) {
+            words.add(Message.of("assembly_changes.spare"));
+        }
+        return row(words);
     }
 
-    private static String words(Component part) {
-        StringBuilder words =
-                new StringBuilder(part.kind().code().replace('_', ' ') + ", " + part.a() + " to " + part.b());
-        part.ohm().ifPresent(each -> words.append(", ").append(each).append(" Ω"));
+    private static Message words(Component part) {
+        List<Object> words = new ArrayList<>();
+        words.add(part.kind());
+        words.add(Message.of("assembly_changes.ends", part.a(), part.b()));
+        part.ohm().ifPresent(each -> words.add(ohms(each)));
         part.tolerance()
-                .ifPresent(each -> words.append(" ± ").append(each * 100).append(" %"));
-        part.maxOhm().ifPresent(each -> words.append(", max ").append(each).append(" Ω"));
-        part.r25Ohm().ifPresent(each -> words.append(", ").append(each).append(" Ω at 25 °C"));
-        part.betaK().ifPresent(each -> words.append(", beta ").append(each).append(" K"));
-        part.forwardV().ifPresent(each -> words.append(", ").append(each).append(" V forward"));
-        return words.toString();
+                .ifPresent(
+                        each -> words.add(Message.of("assembly_changes.tolerance", Message.figure(each * 100, "%"))));
+        part.maxOhm().ifPresent(each -> words.add(Message.of("assembly_changes.max", ohms(each))));
+        part.r25Ohm().ifPresent(each -> words.add(Message.of("assembly_changes.at_25", ohms(each))));
+        part.betaK().ifPresent(each -> words.add(Message.of("assembly_changes.beta", Message.figure(each, "K"))));
+        part.forwardV().ifPresent(each -> words.add(Message.of("assembly_changes.forward", Message.figure(each, "V"))));
+        return row(words);
     }
 
-    private static String words(Joint joint) {
-        String most = joint.maxOhm().isPresent() ? ", max " + joint.maxOhm().getAsDouble() + " Ω" : "";
-        return joint.kind() + (joint.probe() ? ", reached by a probe" : "") + most;
+    private static Message words(Joint joint) {
+        List<Object> words = new ArrayList<>();
+        words.add(joint.kind());
+        if (joint.probe()) {
+            words.add(Message.of("assembly_changes.reached_by_probe"));
+        }
+        joint.maxOhm().ifPresent(each -> words.add(Message.of("assembly_changes.max", ohms(each))));
+        return row(words);
     }
 
-    private static String words(SwitchState state) {
+    private static Message row(List<Object> words) {
+        return Message.of("message.verbatim", Message.list(MessageArgument.Listing.Link.COMMA, words));
+    }
+
+    private static MessageArgument ohms(double value) {
+        return Message.figure(value, "Ω");
+    }
+
+    private static Message words(SwitchState state) {
         return state.closed().isEmpty()
-                ? "nothing closed"
-                : "closed: " + state.closed().stream().sorted().collect(Collectors.joining(", "));
+                ? Message.of("assembly_changes.nothing_closed")
+                : Message.of(
+                        "assembly_changes.closed",
+                        state.closed().stream().sorted().collect(Collectors.joining(", ")));
     }
 
-    private static String words(Connector connector) {
-        return (connector.name().isEmpty() ? "" : connector.name() + ", ")
-                + connector.face().text() + ", " + connector.pins().size() + " pins"
-                + (connector.reach().place().isEmpty()
-                        ? ""
-                        : ", " + connector.reach().place());
+    private static Message words(Connector connector) {
+        return Message.of(
+                "assembly_changes.pins",
+                connector.name().isEmpty(),
+                connector.name(),
+                connector.face().text(),
+                connector.pins().size(),
+                connector.reach().place().isEmpty(),
+                connector.reach().place());
     }
 }

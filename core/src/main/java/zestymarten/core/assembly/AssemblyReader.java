@@ -12,6 +12,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -50,16 +51,16 @@ public final class AssemblyReader {
 
     private Optional<Assembly> assembly() {
         if (!root.needed("format").equals("zesty-marten/assembly")) {
-            root.problem("format", "Expected 'zesty-marten/assembly'.");
+            root.problem("format", Message.of("assembly_reader.expected_zesty_marten_assembly"));
         }
         if (root.number("version").orElse(0) != 1) {
-            root.problem("version", "Expected 1, the only version there is.");
+            root.problem("version", Message.of("assembly_reader.expected_only_version_there"));
         }
         String name = root.needed("name");
         String kind = root.text("kind").orElse("harness");
         Optional<AssemblyKind> known = AssemblyKind.of(kind);
         if (known.isEmpty()) {
-            root.problem("kind", "“" + kind + "” is not accepted; expected harness, cable, lead, circuit or device.");
+            root.problem("kind", Message.of("assembly_reader.not_accepted_expected_harness", kind));
         }
         String note = root.text("note").orElse("");
         root.objects("connectors").forEach(this::connector);
@@ -118,7 +119,10 @@ public final class AssemblyReader {
     private static OptionalDouble allowance(JsonMembers limits, String name) {
         OptionalDouble given = limits.number(name);
         if (given.isPresent() && !Allowances.isFigure(given.getAsDouble())) {
-            limits.problem(name, given.getAsDouble() + " is not accepted; expected a figure above 0, such as 0.5.");
+            limits.problem(
+                    name,
+                    Message.of(
+                            "assembly_reader.not_accepted_expected_figure", Message.figure(given.getAsDouble(), "")));
             return OptionalDouble.empty();
         }
         return given;
@@ -148,7 +152,7 @@ public final class AssemblyReader {
                     parts.bonded(),
                     parts.allowances()));
         } catch (IllegalArgumentException e) {
-            problems.add(new Problem("", String.valueOf(e.getMessage())));
+            problems.add(new Problem("", Message.verbatim(String.valueOf(e.getMessage()))));
             return Optional.empty();
         }
     }
@@ -156,8 +160,7 @@ public final class AssemblyReader {
     private void connector(JsonMembers each) {
         String id = each.needed("id");
         if (!id.isEmpty() && (id.indexOf('.') >= 0 || !Terminal.isName(id) || pins.containsKey(id))) {
-            each.problem(
-                    "id", "“" + id + "” is not accepted; expected a reference of its own such as J1, without a dot.");
+            each.problem("id", Message.of("assembly_reader.not_accepted_expected_reference", id));
         }
         names.put(id, each.text("name").orElse(""));
         reach(each).ifPresent(reach -> reaches.put(id, reach));
@@ -165,7 +168,7 @@ public final class AssemblyReader {
         LinkedHashSet<String> own = pins.computeIfAbsent(id, any -> new LinkedHashSet<>());
         for (String pin : each.texts("pins")) {
             if (!Terminal.isName(id + "." + pin) || !own.add(pin)) {
-                each.problem("pins", "“" + pin + "” is not accepted; expected letters and digits, each pin once.");
+                each.problem("pins", Message.of("assembly_reader.not_accepted_expected_letters", pin));
             }
         }
         each.done();
@@ -194,8 +197,10 @@ public final class AssemblyReader {
         if (read.isPresent() && found.isEmpty()) {
             members.problem(
                     name,
-                    "“" + read.get() + "” is not accepted; expected one of "
-                            + Arrays.stream(known).map(code).sorted().collect(Collectors.joining(", ")) + ".");
+                    Message.of(
+                            "assembly_reader.not_accepted_expected_one",
+                            read.get(),
+                            Arrays.stream(known).map(code).sorted().collect(Collectors.joining(", "))));
         }
         return found;
     }
@@ -218,7 +223,7 @@ public final class AssemblyReader {
                                         "“" + shape + "” is not accepted; expected grid, ring, line or outlet.");
                         });
             } catch (IllegalArgumentException e) {
-                face.problem("", String.valueOf(e.getMessage()));
+                face.problem("", Message.verbatim(String.valueOf(e.getMessage())));
                 return Optional.empty();
             }
         });
@@ -238,7 +243,7 @@ public final class AssemblyReader {
         List<JsonMembers> all = root.objects("conductors");
         if (all.size() > Assembly.MOST_CONDUCTORS) {
             root.problem(
-                    "conductors", "There are " + all.size() + "; at most " + Assembly.MOST_CONDUCTORS + " are taken.");
+                    "conductors", Message.of("assembly_reader.there_most_taken", all.size(), Assembly.MOST_CONDUCTORS));
             return List.of();
         }
         List<Conductor> conductors = new ArrayList<>();
@@ -260,14 +265,12 @@ public final class AssemblyReader {
         if (madeOf.isEmpty()) {
             each.problem(
                     "metal",
-                    "“" + metal + "” is not accepted; expected one of " + String.join(", ", Metal.codes()) + ".");
+                    Message.of("assembly_reader.not_accepted_expected_one", metal, String.join(", ", Metal.codes())));
         }
         String strands = each.code("class").orElse("5");
         Optional<StrandClass> strandClass = StrandClass.of(strands);
         if (strandClass.isEmpty()) {
-            each.problem(
-                    "class",
-                    "“" + strands + "” is not accepted; expected 1, 2, 5 or 6 (IEC 60228), or vehicle (ISO 6722).");
+            each.problem("class", Message.of("assembly_reader.not_accepted_expected_or", strands));
         }
         Optional<String> zone = each.text("zone");
         OptionalDouble current = each.number("current_a");
@@ -304,7 +307,7 @@ public final class AssemblyReader {
         String code = each.needed("kind");
         Optional<Component.ComponentKind> kind = Component.ComponentKind.of(code);
         if (kind.isEmpty() && !code.isEmpty()) {
-            each.problem("kind", "“" + code + "” is no kind of component.");
+            each.problem("kind", Message.of("assembly_reader.no_kind_component", code));
         }
         Optional<Terminal> a = terminal(each, "a", each.needed("a"));
         Optional<Terminal> b = terminal(each, "b", each.needed("b"));
@@ -343,7 +346,7 @@ public final class AssemblyReader {
         try {
             return Optional.of(maker.make());
         } catch (IllegalArgumentException e) {
-            where.problem("", String.valueOf(e.getMessage()));
+            where.problem("", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }
@@ -354,7 +357,7 @@ public final class AssemblyReader {
             return Optional.empty();
         }
         if (!Terminal.isName(name)) {
-            where.problem(member, "“" + name + "” is not accepted; expected " + Terminal.FORM + ".");
+            where.problem(member, Message.of("assembly_reader.not_accepted_expected", name, Terminal.FORM));
             return Optional.empty();
         }
         Terminal terminal = Terminal.of(name);

@@ -1,5 +1,6 @@
 package zestymarten.core.assembly;
 
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -9,6 +10,7 @@ public final class Awg {
     private static final Pattern WRITTEN =
             Pattern.compile("(?:awg ?)?(?:([1-4])/0|(\\d{1,2})) ?(?:awg)?", Pattern.CASE_INSENSITIVE);
     private static final int THINNEST = 40;
+    private static final int THICKEST = -3;
 
     private Awg() {}
 
@@ -26,6 +28,21 @@ public final class Awg {
     /** Diameter in mm of a solid wire of that gauge. */
     public static double diameterMm(int gauge) {
         return 0.127 * Math.pow(92, (36 - gauge) / 39.0);
+    }
+
+    /**
+     * The gauge whose section is nearest by ratio, such as {@code 18} or {@code 2/0}; empty where that is further than half a
+     * gauge from any.
+     *
+     * @param mm2 above 0
+     */
+    public static Optional<String> nearest(double mm2) {
+        double exact = 36 - 39 * Math.log(Math.sqrt(4 * mm2 / Math.PI) / 0.127) / Math.log(92);
+        long gauge = Math.round(exact);
+        if (gauge < THICKEST || gauge > THINNEST) {
+            return Optional.empty();
+        }
+        return Optional.of(gauge > 0 ? Long.toString(gauge) : (1 - gauge) + "/0");
     }
 
     /** Cross-section in mm² of a solid wire of that gauge. */

@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import zestymarten.core.quantity.Message;
 
 /**
  * Cross-sections as typed: mm², a gauge said as such ({@code 14 AWG}, {@code #14}), or thousands of circular mils ({@code 250
@@ -12,7 +13,7 @@ import java.util.regex.Pattern;
  */
 public final class CrossSection {
     /** What is expected, for messages. */
-    public static final String EXPECTED = "the section in mm², such as 0.75, or a gauge such as 20 AWG or 250 kcmil";
+    public static final Message EXPECTED = Message.of("cross_section.section_mm_such_as");
 
     private static final Pattern MM2 = Pattern.compile("(\\d+(?:[.,]\\d*)?|[.,]\\d+)\\s*(?:mm²|mm2|mm\\^2|sq ?mm)?");
     private static final Pattern KCMIL = Pattern.compile("(\\d+(?:[.,]\\d*)?)\\s*(?:kcmil|mcm)");

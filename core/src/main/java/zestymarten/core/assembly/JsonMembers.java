@@ -11,6 +11,7 @@ import tools.jackson.core.StreamReadFeature;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.PlainText;
 import zestymarten.core.quantity.Problem;
 
@@ -59,8 +60,7 @@ public final class JsonMembers {
 
     private static Optional<JsonMembers> read(String json, List<Problem> problems, boolean stored) {
         if (json.length() > MOST_CHARACTERS) {
-            problems.add(new Problem(
-                    "", "The document has more than " + MOST_CHARACTERS + " characters, the most that is read."));
+            problems.add(new Problem("", Message.of("json_members.document_has_more_than", MOST_CHARACTERS)));
             return Optional.empty();
         }
         try {
@@ -68,19 +68,20 @@ public final class JsonMembers {
             if (node.isObject()) {
                 return Optional.of(new JsonMembers(node, "", problems, stored));
             }
-            problems.add(new Problem("", "Expected a JSON object."));
+            problems.add(new Problem("", Message.of("json_members.expected_json_object")));
         } catch (JacksonException e) {
-            String where =
-                    e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr() + ", ";
-            problems.add(new Problem("", "Not JSON: " + where + e.getOriginalMessage() + "."));
+            Message where = e.getLocation() == null
+                    ? Message.NONE
+                    : Message.of("json_members.line", e.getLocation().getLineNr());
+            problems.add(new Problem("", Message.of("json_members.not_json", where, e.getOriginalMessage())));
         }
         return Optional.empty();
     }
 
     /** Reports a problem with a member. */
-    public void problem(String name, String text) {
+    public void problem(String name, Message what) {
         if (problems.size() < MOST_PROBLEMS) {
-            problems.add(new Problem(path(name), text));
+            problems.add(new Problem(path(name), what));
         }
     }
 
@@ -94,19 +95,19 @@ public final class JsonMembers {
         return value == null || value.isNull() ? Optional.empty() : Optional.of(value);
     }
 
-    private void wrong(String name, JsonNode read, String expected) {
+    private void wrong(String name, JsonNode read, Message expected) {
         if (problems.size() == MOST_PROBLEMS) {
             return; // nor made into text: a million of them would cost more than the reading
         }
         String text = read.isValueNode() ? read.asString() : read.toString();
         String shown = text.length() > 40 ? text.substring(0, 40) + "..." : text;
-        problem(name, "“" + shown + "” is not accepted; expected " + expected + ".");
+        problem(name, Message.of("json_members.not_accepted_expected", shown, expected));
     }
 
     public Optional<String> text(String name) {
         Optional<JsonNode> value = member(name);
         if (value.isPresent() && !value.get().isString()) {
-            wrong(name, value.get(), "a text");
+            wrong(name, value.get(), Message.of("json_members.text"));
             return Optional.empty();
         }
         return value.map(each -> plain(name, each.asString()));
@@ -118,11 +119,11 @@ public final class JsonMembers {
             return PlainText.of(text);
         }
         if (!PlainText.isPlain(text)) {
-            problem(name, "There is a control character in this text; expected what can be printed.");
+            problem(name, Message.of("json_members.there_control_character_this"));
             return PlainText.of(text);
         }
         if (text.length() > LONGEST_TEXT) {
-            problem(name, "This text has " + text.length() + " characters; expected at most " + LONGEST_TEXT + ".");
+            problem(name, Message.of("json_members.this_text_has_characters", text.length(), LONGEST_TEXT));
             return text.substring(0, LONGEST_TEXT);
         }
         return text;
@@ -132,7 +133,7 @@ public final class JsonMembers {
     public String needed(String name) {
         Optional<String> text = text(name);
         if (text.isEmpty() && member(name).isEmpty()) {
-            problem(name, "Expected a text; it is missing.");
+            problem(name, Message.of("json_members.expected_text_missing"));
         }
         return text.orElse("");
     }
@@ -145,7 +146,7 @@ public final class JsonMembers {
         }
         double number = figure(value.get());
         if (!Double.isFinite(number)) {
-            wrong(name, value.get(), "a number");
+            wrong(name, value.get(), Message.of("json_members.number"));
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(number);
@@ -162,7 +163,7 @@ public final class JsonMembers {
     public boolean flag(String name) {
         Optional<JsonNode> value = member(name);
         if (value.isPresent() && !value.get().isBoolean()) {
-            wrong(name, value.get(), "true or false");
+            wrong(name, value.get(), Message.of("json_members.true_or_false"));
         }
         return value.filter(JsonNode::isBoolean).map(JsonNode::asBoolean).orElse(false);
     }
@@ -171,7 +172,7 @@ public final class JsonMembers {
     public Optional<String> code(String name) {
         Optional<JsonNode> value = member(name);
         if (value.isPresent() && !value.get().isString() && !value.get().isIntegralNumber()) {
-            wrong(name, value.get(), "a text or a whole number");
+            wrong(name, value.get(), Message.of("json_members.text_or_whole_number"));
             return Optional.empty();
         }
         return value.map(each -> plain(name, each.asString()));
@@ -180,7 +181,7 @@ public final class JsonMembers {
     public Optional<JsonMembers> object(String name) {
         Optional<JsonNode> value = member(name);
         if (value.isPresent() && !value.get().isObject()) {
-            wrong(name, value.get(), "an object");
+            wrong(name, value.get(), Message.of("json_members.object"));
             return Optional.empty();
         }
         return value.map(child -> new JsonMembers(child, path(name), problems, stored));
@@ -195,7 +196,7 @@ public final class JsonMembers {
             if (elements.get(i).isObject()) {
                 objects.add(new JsonMembers(elements.get(i), path(element), problems, stored));
             } else {
-                wrong(element, elements.get(i), "an object");
+                wrong(element, elements.get(i), Message.of("json_members.object"));
             }
         }
         return objects;
@@ -212,7 +213,7 @@ public final class JsonMembers {
             if (elements.get(i).isString()) {
                 texts.add(plain(name + "[" + i + "]", elements.get(i).asString()));
             } else {
-                wrong(name + "[" + i + "]", elements.get(i), "a text");
+                wrong(name + "[" + i + "]", elements.get(i), Message.of("json_members.text"));
             }
         }
         return texts;
@@ -227,7 +228,7 @@ public final class JsonMembers {
             if (elements.get(i).isArray()) {
                 lists.add(texts(element, List.copyOf(elements.get(i).values())));
             } else {
-                wrong(element, elements.get(i), "a list of texts");
+                wrong(element, elements.get(i), Message.of("json_members.list_texts"));
             }
         }
         return lists;
@@ -236,7 +237,7 @@ public final class JsonMembers {
     private List<JsonNode> elements(String name) {
         Optional<JsonNode> value = member(name);
         if (value.isPresent() && !value.get().isArray()) {
-            wrong(name, value.get(), "a list");
+            wrong(name, value.get(), Message.of("json_members.list"));
             return List.of();
         }
         return value.map(list -> List.copyOf(list.values())).orElse(List.of());
@@ -251,8 +252,9 @@ public final class JsonMembers {
             if (!asked.contains(name)) {
                 problem(
                         name,
-                        "This member is not known. Known here: "
-                                + String.join(", ", asked.stream().sorted().toList()) + ".");
+                        Message.of(
+                                "json_members.this_member_not_known",
+                                String.join(", ", asked.stream().sorted().toList())));
             }
         }
     }

@@ -6,23 +6,20 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.ResourceTable;
 
 /**
  * What a conductor is made of.
  *
  * @param code as written in files: {@code copper}, {@code copper-coated}, {@code aluminium} or a row of the metals table
- * @param name in words
  * @param resistivity at 20 °C in ohm·mm²/m (IEC 60028, IEC 60889 or handbook), above 0
  * @param coefficient change of resistance per kelvin, referred to 20 °C
  */
-public record Metal(String code, String name, double resistivity, double coefficient) {
+public record Metal(String code, double resistivity, double coefficient) {
     private static final Map<String, Metal> KNOWN = ResourceTable.read(Metal.class, "metals.csv").stream()
             .map(row -> new Metal(
-                    row.cell("metal"),
-                    row.cell("name"),
-                    Double.parseDouble(row.cell("rho20")),
-                    Double.parseDouble(row.cell("alpha20"))))
+                    row.cell("metal"), Double.parseDouble(row.cell("rho20")), Double.parseDouble(row.cell("alpha20"))))
             .collect(Collectors.toMap(Metal::code, metal -> metal, (a, b) -> a, LinkedHashMap::new));
 
     /** Plain annealed copper: what a wire is taken for when nothing else is said. */
@@ -42,7 +39,7 @@ public record Metal(String code, String name, double resistivity, double coeffic
     /** The metal of that code, if it is known. Coated copper has the resistivity of copper; its limits differ. */
     public static Optional<Metal> of(String code) {
         if (code.equals(COATED)) {
-            return Optional.of(new Metal(COATED, "metal-coated copper", COPPER.resistivity, COPPER.coefficient));
+            return Optional.of(new Metal(COATED, COPPER.resistivity, COPPER.coefficient));
         }
         return Optional.ofNullable(KNOWN.get(code));
     }
@@ -52,6 +49,11 @@ public record Metal(String code, String name, double resistivity, double coeffic
         return Stream.concat(
                         Stream.of("copper", COATED), KNOWN.keySet().stream().skip(1))
                 .toList();
+    }
+
+    /** Its name. */
+    public Message words() {
+        return Message.of("metal." + code.replace('-', '_'));
     }
 
     /** Factor by which a resistance at 20 °C changes at another temperature. */

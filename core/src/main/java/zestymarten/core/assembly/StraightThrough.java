@@ -2,10 +2,10 @@ package zestymarten.core.assembly;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -34,27 +34,26 @@ public record StraightThrough(
     public List<Problem> problems() {
         List<Problem> found = new ArrayList<>();
         if (cores < 1 || cores > MOST_CORES) {
-            found.add(new Problem("cores", "“" + cores + "” is not accepted; expected 1 to " + MOST_CORES + "."));
+            found.add(new Problem("cores", Message.of("straight_through.not_accepted_expected", cores, MOST_CORES)));
         }
         for (var end : Map.of("from", from, "to", to).entrySet()) {
             if (end.getValue().indexOf('.') >= 0
                     || !Terminal.isName(end.getValue())
                     || end.getValue().equals("FRAME")) {
                 found.add(new Problem(
-                        end.getKey(),
-                        "“" + end.getValue() + "” is not accepted; expected a connector's reference such as J1."));
+                        end.getKey(), Message.of("straight_through.not_accepted_expected_connector", end.getValue())));
             }
         }
         if (from.equals(to)) {
-            found.add(new Problem("to", "“" + to + "” at both ends; expected two different connectors."));
+            found.add(new Problem("to", Message.of("straight_through.both_ends_expected_two", to)));
         }
         range(found, "length_m", lengthM, Conductor.LONGEST_M, "m");
         range(found, "area_mm2", areaMm2, Conductor.THICKEST_MM2, "mm²");
         if (current.isPresent() && !(current.getAsDouble() >= 0 && current.getAsDouble() <= Conductor.MOST_AMPERES)) {
             found.add(new Problem(
                     "current_a",
-                    "“" + current.getAsDouble()
-                            + " A” is not accepted; expected 0 to 20000 A, or nothing for a signal."));
+                    Message.of(
+                            "straight_through.not_accepted_expected_or", Message.figure(current.getAsDouble(), ""))));
         }
         return found;
     }
@@ -63,13 +62,11 @@ public record StraightThrough(
         if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
             found.add(new Problem(
                     field,
-                    String.format(
-                            Locale.ROOT,
-                            "“%s %s” is not accepted; expected above 0 and at most %.0f %s, or nothing if it is not known.",
-                            value.getAsDouble(),
+                    Message.of(
+                            "straight_through.range",
+                            Message.figure(value.getAsDouble(), ""),
                             unit,
-                            most,
-                            unit)));
+                            Message.figure(most, ""))));
         }
     }
 

@@ -2,21 +2,20 @@ package zestymarten.core.assembly;
 
 import java.util.Arrays;
 import java.util.Optional;
+import zestymarten.core.quantity.Message;
 
 /** How a conductor is made up: the classes of IEC 60228, or single-core road-vehicle wire to ISO 6722. */
 public enum StrandClass {
-    ONE("1", "class 1 (solid)"),
-    TWO("2", "class 2 (stranded)"),
-    FIVE("5", "class 5 (flexible)"),
-    SIX("6", "class 6 (very flexible)"),
-    VEHICLE("vehicle", "road-vehicle wire");
+    ONE("1"),
+    TWO("2"),
+    FIVE("5"),
+    SIX("6"),
+    VEHICLE("vehicle");
 
     private final String code;
-    private final String words;
 
-    StrandClass(String code, String words) {
+    StrandClass(String code) {
         this.code = code;
-        this.words = words;
     }
 
     /** As written in files. */
@@ -24,8 +23,8 @@ public enum StrandClass {
         return code;
     }
 
-    public String words() {
-        return words;
+    public Message words() {
+        return Message.of(this);
     }
 
     public static Optional<StrandClass> of(String code) {

@@ -2,13 +2,14 @@ package zestymarten.core.assembly;
 
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import zestymarten.core.quantity.Message;
 
 /**
  * One contact of the wiring: a connector's pin ({@code J1.3}), a joint ({@code S1}) or the frame ({@code FRAME}).
  * Letters, digits and {@code _ - + / #}; at most one dot, which parts connector and pin; at most 40 characters.
  */
 public record Terminal(String name) implements Comparable<Terminal> {
-    static final String FORM = "a terminal such as J1.3, a joint such as S1, or FRAME";
+    static final Message FORM = Message.of("terminal.terminal_such_as_joint");
     private static final String SIGNS = "_+/#-";
     private static final int LONGEST = 40;
 
@@ -18,7 +19,7 @@ public record Terminal(String name) implements Comparable<Terminal> {
     public Terminal {
         if (!isName(name)) {
             throw new IllegalArgumentException(
-                    "Terminal '" + name + "' must be " + FORM + ", at most " + LONGEST + " characters.");
+                    "Terminal '" + name + "' must be such as J1.3, S1 or FRAME, at most " + LONGEST + " characters.");
         }
     }
 

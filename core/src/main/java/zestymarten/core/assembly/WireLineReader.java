@@ -8,7 +8,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.regex.Pattern;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
 /** What one line of a wire list says: each cell by its column's rule, each fault with line, column, value and rule. */
@@ -39,7 +39,7 @@ final class WireLineReader {
         Optional<Terminal> from = terminal("from");
         Optional<Terminal> to = terminal("to");
         if (from.isPresent() && from.equals(to)) {
-            problem("to", to.get().name(), "a terminal other than 'from': a wire to itself is no wire");
+            problem("to", to.get().name(), Message.of("wire_line_reader.terminal_other_than_from"));
         }
         Optional<Colour> colour = text("colour", LONGEST_TEXT).map(Colour::of);
         Optional<String> function = text("function", LONGEST_TEXT);
@@ -53,7 +53,7 @@ final class WireLineReader {
         OptionalDouble max = number("max_ohm", 0, false, Conductor.MOST_OHM, "ohm");
         OptionalDouble min = number("min_ohm", 0, false, Conductor.MOST_OHM, "ohm");
         if (max.isPresent() && min.isPresent() && min.getAsDouble() > max.getAsDouble()) {
-            problem("min_ohm", cell("min_ohm"), "at most max_ohm, which is " + cell("max_ohm"));
+            problem("min_ohm", cell("min_ohm"), Message.of("wire_line_reader.most_max_ohm_which", cell("max_ohm")));
         }
         Optional<String> note = text("note", LONGEST_TEXT);
         if (!problems.isEmpty() || from.isEmpty() || to.isEmpty()) {
@@ -87,7 +87,7 @@ final class WireLineReader {
         }
         String written = name.get().equalsIgnoreCase("frame") ? "FRAME" : name.get();
         if (!Terminal.isName(written)) {
-            problem(column, name.get(), Terminal.FORM + " (letters, digits, _ - + / #; no spaces)");
+            problem(column, name.get(), Message.of("wire_line_reader.letters_digits_no_spaces", Terminal.FORM));
             return Optional.empty();
         }
         return Optional.of(Terminal.of(written));
@@ -104,8 +104,8 @@ final class WireLineReader {
             problem(
                     "length_ft",
                     cell("length_ft"),
-                    "the same length as length_m (" + cell("length_m") + " m), but it is "
-                            + EngineeringFormat.figure(converted) + " m; give one of the two");
+                    Message.of(
+                            "wire_line_reader.same_length_as_length", cell("length_m"), Message.figure(converted, "")));
         }
         return metres.isPresent() ? metres : OptionalDouble.of(converted);
     }
@@ -117,7 +117,7 @@ final class WireLineReader {
         }
         OptionalInt gauge = Awg.parse(cell("awg"));
         if (gauge.isEmpty()) {
-            problem("awg", cell("awg"), "a gauge from 4/0 to 40");
+            problem("awg", cell("awg"), Message.of("wire_line_reader.gauge_from"));
             return area;
         }
         double byGauge = Awg.areaMm2(gauge.getAsInt());
@@ -125,8 +125,11 @@ final class WireLineReader {
             problem(
                     "awg",
                     cell("awg"),
-                    "the same section as area_mm2 (" + cell("area_mm2") + " mm²), but AWG " + cell("awg") + " is "
-                            + String.format(Locale.ROOT, "%.3g", byGauge) + " mm²; give one of the two");
+                    Message.of(
+                            "wire_line_reader.same_section_as_area",
+                            cell("area_mm2"),
+                            cell("awg"),
+                            Message.figure(byGauge, "mm²")));
         }
         return area.isPresent() ? area : OptionalDouble.of(byGauge);
     }
@@ -135,7 +138,7 @@ final class WireLineReader {
         String code = cell("metal").toLowerCase(Locale.ROOT);
         Optional<Metal> known = code.isEmpty() ? Optional.of(Metal.COPPER) : Metal.of(code);
         if (known.isEmpty()) {
-            problem("metal", cell("metal"), "one of " + String.join(", ", Metal.codes()));
+            problem("metal", cell("metal"), Message.of("wire_line_reader.one", String.join(", ", Metal.codes())));
         }
         return known.orElse(Metal.COPPER);
     }
@@ -144,7 +147,7 @@ final class WireLineReader {
         String code = cell("class").toLowerCase(Locale.ROOT);
         Optional<StrandClass> known = code.isEmpty() ? Optional.of(StrandClass.FIVE) : StrandClass.of(code);
         if (known.isEmpty()) {
-            problem("class", cell("class"), "1, 2, 5 or 6 (IEC 60228), or vehicle (ISO 6722)");
+            problem("class", cell("class"), Message.of("wire_line_reader.or_iec_or_vehicle"));
         }
         return known.orElse(StrandClass.FIVE);
     }
@@ -152,7 +155,7 @@ final class WireLineReader {
     private boolean spare() {
         String written = cell("spare").toLowerCase(Locale.ROOT);
         if (!written.isEmpty() && !YES.contains(written) && !NO.contains(written)) {
-            problem("spare", cell("spare"), "yes or no");
+            problem("spare", cell("spare"), Message.of("wire_line_reader.yes_or_no"));
         }
         return YES.contains(written);
     }
@@ -164,13 +167,13 @@ final class WireLineReader {
         }
         double value = NUMBER.matcher(written).matches() ? Double.parseDouble(written.replace(',', '.')) : Double.NaN;
         if (!((orEqual ? value >= above : value > above) && value <= most)) {
-            String range =
-                    orEqual ? "from " + EngineeringFormat.figure(above) : "above " + EngineeringFormat.figure(above);
+            Message range = orEqual
+                    ? Message.of("wire_line_reader.from", Message.figure(above, ""))
+                    : Message.of("wire_line_reader.above", Message.figure(above, ""));
             problem(
                     column,
                     written,
-                    "a number " + range + " and at most " + EngineeringFormat.figure(most) + " " + unit
-                            + ", or nothing if it is not known");
+                    Message.of("wire_line_reader.number_most_or_nothing", range, Message.figure(most, ""), unit));
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(value);
@@ -180,11 +183,14 @@ final class WireLineReader {
     private Optional<String> text(String column, int longest) {
         String written = cell(column);
         if (written.startsWith("=") || written.startsWith("@")) {
-            problem(column, written, "the value itself, not a formula; paste values only");
+            problem(column, written, Message.of("wire_line_reader.value_itself_not_formula"));
             return Optional.empty();
         }
         if (written.length() > longest) {
-            problem(column, written.substring(0, 20) + "...", "maximum " + longest + " characters");
+            problem(
+                    column,
+                    written.substring(0, 20) + "...",
+                    Message.of("wire_line_reader.maximum_characters", longest));
             return Optional.empty();
         }
         return written.isEmpty() ? Optional.empty() : Optional.of(CellText.plain(written));
@@ -194,10 +200,9 @@ final class WireLineReader {
         return cells.getOrDefault(column, "");
     }
 
-    private void problem(String column, String read, String expected) {
+    private void problem(String column, String read, Message expected) {
         problems.add(new Problem(
-                "line " + number + ", " + column,
-                (read.isEmpty() ? "Nothing was entered" : "“" + read + "” is not accepted") + "; expected " + expected
-                        + "."));
+                Message.of("wire_line_reader.line", number, column),
+                Message.of("wire_line_reader.expected", read.isEmpty(), read, expected)));
     }
 }

@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -14,7 +15,7 @@ import zestymarten.core.quantity.Problem;
  * @param problems of the whole list and of its lines, in the order of the text
  * @param notices what was read but is not used, such as unknown columns
  */
-public record WireList(List<WireLine> lines, List<Problem> problems, List<String> notices) {
+public record WireList(List<WireLine> lines, List<Problem> problems, List<Message> notices) {
     /** The largest text that is looked at, in bytes of UTF-8. */
     public static final int MAX_BYTES = 2_000_000;
 
@@ -51,22 +52,20 @@ public record WireList(List<WireLine> lines, List<Problem> problems, List<String
     public static WireList read(String text) {
         int bytes = text.getBytes(StandardCharsets.UTF_8).length;
         if (bytes > MAX_BYTES) {
-            return refused(String.format(
-                    java.util.Locale.ROOT,
-                    "The list has %.1f MB; at most %.0f MB are read, which is about %d wires. Split it into several assemblies.",
-                    bytes / 1e6,
-                    MAX_BYTES / 1e6,
+            return refused(Message.of(
+                    "wire_list.too_large",
+                    Message.figure(Math.round(bytes / 1e5) / 10.0, ""),
+                    Message.figure(MAX_BYTES / 1e6, ""),
                     Assembly.MOST_CONDUCTORS));
         }
         String clean = text.startsWith("\uFEFF") ? text.substring(1) : text;
         if (clean.isBlank()) {
-            return refused(
-                    "There is nothing to read. Paste a header row with at least 'from' and 'to', then a line a wire.");
+            return refused(Message.of("wire_list.there_nothing_read_paste"));
         }
         return new WireListReader(clean).read();
     }
 
-    static WireList refused(String why) {
+    static WireList refused(Message why) {
         return new WireList(List.of(), List.of(new Problem("", why)), List.of());
     }
 

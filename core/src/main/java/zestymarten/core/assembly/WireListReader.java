@@ -11,6 +11,7 @@ import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Patience;
 import zestymarten.core.quantity.Problem;
 
@@ -42,7 +43,7 @@ final class WireListReader {
     private final String text;
     private final List<WireList.WireLine> lines = new ArrayList<>();
     private final List<Problem> problems = new ArrayList<>();
-    private final List<String> notices = new ArrayList<>();
+    private final List<Message> notices = new ArrayList<>();
     private final Map<String, Integer> firstLineOf = new HashMap<>();
 
     WireListReader(String text) {
@@ -72,9 +73,8 @@ final class WireListReader {
                     }
                 } else if (lines.size() == Assembly.MOST_CONDUCTORS) {
                     problems.add(new Problem(
-                            "line " + number,
-                            "The list has more than " + Assembly.MOST_CONDUCTORS + " wires, the most that"
-                                    + " one assembly may have. Split it into several assemblies."));
+                            Message.of("problem.line", number),
+                            Message.of("wire_list_reader.list_has_more_than", Assembly.MOST_CONDUCTORS)));
                     break;
                 } else {
                     line(number, header, row, separator);
@@ -82,12 +82,11 @@ final class WireListReader {
             }
         } catch (IOException | java.io.UncheckedIOException | IllegalStateException e) {
             problems.add(new Problem(
-                    "line " + (lines.size() + 2),
-                    "The line cannot be parted into cells; a quotation mark may"
-                            + " be open. Close it, or double it inside a quoted cell."));
+                    Message.of("problem.line", lines.size() + 2),
+                    Message.of("wire_list_reader.line_cannot_be_parted")));
         }
         if (lines.isEmpty() && problems.isEmpty()) {
-            problems.add(new Problem("", "There is a header row but no wire under it. Add a line for each wire."));
+            problems.add(new Problem("", Message.of("wire_list_reader.there_header_row_but")));
         }
         return new WireList(lines, problems, notices);
     }
@@ -122,27 +121,26 @@ final class WireListReader {
         List<String> names = row.stream().map(WireListReader::column).toList();
         if (names.size() > MOST_COLUMNS) {
             problems.add(new Problem(
-                    "line " + number,
-                    "The header has " + names.size() + " columns; expected at most " + MOST_COLUMNS + "."));
+                    Message.of("problem.line", number),
+                    Message.of("wire_list_reader.header_has_columns_expected", names.size(), MOST_COLUMNS)));
             return names;
         }
         for (String needed : List.of("from", "to")) {
             if (!names.contains(needed)) {
                 problems.add(new Problem(
-                        "line " + number,
-                        "The header is '" + String.join(" | ", row) + "'; it has no column '" + needed
-                                + "'. Expected a"
-                                + " header row with at least 'from' and 'to', separated by comma, semicolon or tab."));
+                        Message.of("problem.line", number),
+                        Message.of("wire_list_reader.header_has_no_column", String.join(" | ", row), needed)));
             }
         }
         for (int i = 0; i < names.size(); i++) {
             String name = names.get(i);
             if (names.indexOf(name) < i && !name.isEmpty()) {
-                problems.add(
-                        new Problem("line " + number, "The column '" + name + "' stands twice. Keep one of them."));
+                problems.add(new Problem(
+                        Message.of("problem.line", number),
+                        Message.of("wire_list_reader.column_stands_twice_keep", name)));
             } else if (!name.isEmpty() && !COLUMNS.contains(name) && !ALSO.contains(name)) {
-                notices.add("Column '" + row.get(i) + "' is not known and is ignored. Known columns: "
-                        + String.join(", ", COLUMNS) + ", awg, length_ft.");
+                notices.add(Message.of(
+                        "wire_list_reader.column_not_known_ignored", row.get(i), String.join(", ", COLUMNS)));
             }
         }
         return names;
@@ -159,20 +157,17 @@ final class WireListReader {
         List<Problem> found = new ArrayList<>();
         if (row.size() > header.size() && row.stream().skip(header.size()).anyMatch(cell -> !cell.isBlank())) {
             found.add(new Problem(
-                    "line " + number,
-                    "There are " + row.size() + " cells under a header of " + header.size() + "."
-                            + (separator == ','
-                                    ? " With commas as separator, write 0.5 rather than 0,5, or put the cell in quotation marks."
-                                    : " Remove what stands to the right of the last column.")));
+                    Message.of("problem.line", number),
+                    Message.of(
+                            "wire_list_reader.there_cells_under_header", row.size(), header.size(), separator == ',')));
         }
         List<Conductor> understood = new WireLineReader(number, cells, found).read(lines.size() + 1);
         for (Conductor conductor : understood) {
             Integer first = firstLineOf.putIfAbsent(conductor.id(), number);
             if (first != null) {
                 found.add(new Problem(
-                        "line " + number + ", wire",
-                        "“" + conductor.id() + "”, which line " + first + " already has. Each wire needs a name of its"
-                                + " own."));
+                        Message.of("wire_list_reader.line_wire", number),
+                        Message.of("wire_list_reader.which_line_already_has", conductor.id(), first)));
             }
         }
         problems.addAll(found);

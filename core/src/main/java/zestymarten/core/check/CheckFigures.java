@@ -2,7 +2,8 @@ package zestymarten.core.check;
 
 import java.util.Optional;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.Ohms;
 
 /** Limits and figures of things that are checked by themselves. */
@@ -27,16 +28,16 @@ final class CheckFigures {
                 Limit.Rule.PART.words()));
     }
 
-    static String ohms(CheckReading answer) {
+    static MessageArgument ohms(CheckReading answer) {
         return answer.figure().isPresent()
-                ? EngineeringFormat.text(answer.figure().getAsDouble(), "Ω")
-                : answer.meaning().text();
+                ? Message.figure(answer.figure().getAsDouble(), "Ω")
+                : answer.meaning().message();
     }
 
-    static String limit(CheckReading answer) {
+    static MessageArgument limit(CheckReading answer) {
         return answer.question().expected() instanceof GoodReading.Resistance known
-                ? known.limit().high().text()
-                : "";
+                ? MessageArgument.of(known.limit().high())
+                : Message.NONE;
     }
 
     static double required(double value, double most, String what) {

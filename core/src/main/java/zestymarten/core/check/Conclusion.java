@@ -1,9 +1,11 @@
 package zestymarten.core.check;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.MessageArgument;
 
 /**
  * What the readings say of a thing, and what they do not show.
@@ -12,7 +14,7 @@ import zestymarten.core.judgement.Judgement.Verdict;
  * @param verdict what it makes of the thing
  * @param at the measurement that it is about, where it is about one
  */
-public record Conclusion(Code code, List<String> of, Verdict verdict, Optional<CheckQuestion> at) {
+public record Conclusion(Code code, List<MessageArgument> of, Verdict verdict, Optional<CheckQuestion> at) {
     /** What can be concluded. */
     public enum Code {
         FUSE_CONDUCTS,
@@ -68,20 +70,24 @@ public record Conclusion(Code code, List<String> of, Verdict verdict, Optional<C
     }
 
     /** One about the thing as a whole. */
-    Conclusion(Code code, List<String> of, Verdict verdict) {
+    Conclusion(Code code, List<MessageArgument> of, Verdict verdict) {
         this(code, of, verdict, Optional.empty());
     }
 
     /** What is wrong at one measurement. */
-    static Conclusion bad(Code code, CheckReading answer, String... of) {
-        return new Conclusion(code, List.of(of), Verdict.FAIL, Optional.of(answer.question()));
+    static Conclusion bad(Code code, CheckReading answer, Object... of) {
+        return new Conclusion(code, arguments(of), Verdict.FAIL, Optional.of(answer.question()));
     }
 
-    static Conclusion good(Code code, String... of) {
-        return new Conclusion(code, List.of(of), Verdict.PASS);
+    static Conclusion good(Code code, Object... of) {
+        return new Conclusion(code, arguments(of), Verdict.PASS);
     }
 
-    static Conclusion bad(Code code, String... of) {
-        return new Conclusion(code, List.of(of), Verdict.FAIL);
+    static Conclusion bad(Code code, Object... of) {
+        return new Conclusion(code, arguments(of), Verdict.FAIL);
+    }
+
+    private static List<MessageArgument> arguments(Object... of) {
+        return Arrays.stream(of).map(MessageArgument::of).toList();
     }
 }

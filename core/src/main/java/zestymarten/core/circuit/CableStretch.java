@@ -23,7 +23,7 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
         require(protectiveMm2, "section of the protective conductor", "mm²");
         if (!metal.equals(Metal.COPPER) && !metal.equals(Metal.ALUMINIUM)) {
             throw new IllegalArgumentException(
-                    "A cable of a building is of copper or aluminium, not of " + metal.name() + ".");
+                    "A cable of a building is of copper or aluminium, not of " + metal.code() + ".");
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Link;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -139,10 +140,10 @@ public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spu
     }
 
     /** Where a stretch lies, counted from 0: {@code between the origin and point 1}. */
-    public String where(int stretch) {
-        String from = stretch == 0 ? "the origin" : "point " + stretch;
-        String to = stretch == outlets() ? "the origin" : "point " + (stretch + 1);
-        return "between " + from + " and " + to;
+    public Message where(int stretch) {
+        Message from = stretch == 0 ? Message.of("circuit.origin") : Message.of("circuit.point", stretch);
+        Message to = stretch == outlets() ? Message.of("circuit.origin") : Message.of("circuit.point", stretch + 1);
+        return Message.of("circuit.between", from, to);
     }
 
     /** The cable's terminal of a role at a stretch's start, counted from 0; its end is the start of the next. */

@@ -3,7 +3,8 @@ package zestymarten.core.circuit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 
 /**
  * A reading beside what the drawn circuit should read there.
@@ -18,11 +19,10 @@ import zestymarten.core.quantity.EngineeringFormat;
 public record CircuitComparison(
         Spot spot, double expectedOhm, double toleranceOhm, ComparisonState state, OptionalDouble readOhm) {
     /** What the rule of thumb says. */
-    public static final String SOURCE = "lengths and sections by IEC 60228, within 5 % and 0.02 Ω (rule of thumb)";
+    public static final Message SOURCE = Message.of("circuit_comparison.lengths_sections_by_iec");
 
     /** What the rule of thumb says where nobody knows the lengths. */
-    public static final String UNKNOWN_SOURCE =
-            "lengths by the readings, sections by IEC 60228, within 10 % and 0.02 Ω (rule of thumb)";
+    public static final Message UNKNOWN_SOURCE = Message.of("circuit_comparison.lengths_by_readings_sections");
 
     private static final double SHARE = 0.05;
     private static final double UNKNOWN_SHARE = 0.1;
@@ -92,15 +92,17 @@ public record CircuitComparison(
     }
 
     /** Such as {@code 0.22 Ω}; {@code no way through}; empty when it was not read. */
-    public String readText() {
+    public MessageArgument readText() {
         if (state == ComparisonState.UNTESTED) {
-            return "";
+            return Message.NONE;
         }
-        return readOhm.isPresent() ? EngineeringFormat.text(readOhm.getAsDouble(), "Ω") : "no continuity";
+        return readOhm.isPresent()
+                ? Message.figure(readOhm.getAsDouble(), "Ω")
+                : Message.of("circuit_comparison.no_continuity");
     }
 
     /** Such as {@code 0.224 Ω}. */
-    public String expectedText() {
-        return EngineeringFormat.text(Math.round(expectedOhm * 1000) / 1000.0, "Ω");
+    public MessageArgument expectedText() {
+        return Message.figure(Math.round(expectedOhm * 1000) / 1000.0, "Ω");
     }
 }

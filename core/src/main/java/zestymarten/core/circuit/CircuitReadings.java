@@ -14,7 +14,7 @@ public record CircuitReadings(Map<Spot, OptionalDouble> ohms) {
         ohms.forEach((spot, ohm) -> {
             if (ohm.isPresent() && !(ohm.getAsDouble() >= 0 && ohm.getAsDouble() <= 1e9)) {
                 throw new IllegalArgumentException(
-                        "A reading (" + ohm.getAsDouble() + " Ω, " + spot.words() + ") must be from 0 to 10^9 Ω.");
+                        "A reading (" + ohm.getAsDouble() + " Ω, " + spot + ") must be from 0 to 10^9 Ω.");
             }
         });
     }

@@ -5,10 +5,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.limit.InsulationLimit;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MeterReading;
 
 /**
@@ -24,8 +24,8 @@ public record CircuitReport(
         Tests tests,
         List<CircuitComparison> compared,
         CircuitComparison.ComparisonState verdict,
-        List<String> says,
-        Optional<String> now,
+        List<Message> says,
+        Optional<Message> now,
         Optional<Spot> next,
         List<ReportLine> lines) {
     public CircuitReport {
@@ -36,12 +36,12 @@ public record CircuitReport(
 
     /** A line of the sheet: what, its figure, what it is held against and where that comes from, and how it is judged. */
     public record ReportLine(
-            String step,
-            String what,
-            String read,
-            String expected,
+            Message step,
+            Message what,
+            MessageArgument read,
+            MessageArgument expected,
             CircuitComparison.ComparisonState state,
-            String source) {}
+            Message source) {}
 
     /** Reckons the sheet. */
     public static CircuitReport of(Tests tests, Supply supply) {
@@ -59,7 +59,7 @@ public record CircuitReport(
         private final Circuit circuit;
         private final CircuitReadings readings;
         private final List<CircuitComparison> compared;
-        private final List<String> says = new ArrayList<>();
+        private final List<Message> says = new ArrayList<>();
         private final List<ReportLine> lines = new ArrayList<>();
 
         Reckoning(Tests tests, Supply supply) {
@@ -89,20 +89,20 @@ public record CircuitReport(
 
         /** What fails beside the readings of the conductors stands in the headline too. */
         private void failing() {
-            List<String> failing = lines.stream()
+            List<Message> failing = lines.stream()
                     .filter(each -> each.state == CircuitComparison.ComparisonState.FAULT
                             && !each.source.equals(CircuitComparison.SOURCE)
                             && !each.source.equals(CircuitComparison.UNKNOWN_SOURCE))
-                    .map(each -> each.step + " (" + each.read + ")")
+                    .map(each -> Message.of("circuit_report.failing", each.step, each.read))
                     .distinct()
                     .toList();
             if (!failing.isEmpty()) {
-                says.add("Fails: " + String.join(", ", failing) + ".");
+                says.add(Message.of("circuit_report.fails", Message.list(MessageArgument.Listing.Link.COMMA, failing)));
             }
         }
 
-        private Optional<String> now() {
-            Optional<String> spot = compared.stream()
+        private Optional<Message> now() {
+            Optional<Message> spot = compared.stream()
                     .filter(each -> each.state() == CircuitComparison.ComparisonState.UNTESTED)
                     .findFirst()
                     .map(each -> now(each.spot()));
@@ -110,31 +110,27 @@ public record CircuitReport(
                 return spot;
             }
             if (tests.insulation().size() < Tests.TestPair.values().length) {
-                return Optional.of(
-                        "Take every link out; electronics and lamps off the circuit, its switches closed, nobody at"
-                                + " its ends. Then the insulation, each conductor against each, and discharge it after.");
+                return Optional.of(Message.of("circuit_report.take_every_link_out"));
             }
             return tests.polarity().isEmpty()
-                    ? Optional.of(
-                            "Inspect and measure every point: line, neutral and protective conductor each at its own terminal.")
+                    ? Optional.of(Message.of("circuit_report.inspect_measure_every_point"))
                     : Optional.empty();
         }
 
-        private String now(Spot spot) {
-            String other = spot.linked().other().words();
+        private Message now(Spot spot) {
+            Message other = spot.linked().other().words();
             if (spot.point().isEmpty()) {
-                return "Both ends of the cable apart: read the "
-                        + Spot.role(spot.a()).words() + " from end A to end B.";
+                return Message.of(
+                        "circuit_report.both_ends_cable_apart",
+                        Spot.role(spot.a()).words());
             }
-            return (circuit.ring()
-                            ? "Link the line of end A to the " + other + " of end B, and the line of end B to the "
-                                    + other + " of end A."
-                            : "Link line to " + other + " at the origin, or at the point and read at the origin.")
-                    + " Read line to " + other + " at every point, in any order.";
+            return Message.of("circuit_report.read_line_every_point", circuit.ring(), other);
         }
 
-        private static String step(Spot spot) {
-            return spot.point().isEmpty() ? "end to end" : spot.linked().words();
+        private static Message step(Spot spot) {
+            return spot.point().isEmpty()
+                    ? Message.of("circuit_report.end_end")
+                    : spot.linked().words();
         }
 
         private void recognised(RecognisedPattern recognised) {
@@ -143,18 +139,19 @@ public record CircuitReport(
                 return;
             }
             if (!recognised.isExplained()) {
-                says.add("No single fault explains these readings. The nearest: "
-                        + best.get().pattern().says(circuit) + " It leaves unexplained: "
-                        + words(recognised.unexplained()) + ".");
+                says.add(Message.of(
+                        "circuit_report.no_single_fault_explains",
+                        best.get().pattern().says(circuit),
+                        words(recognised.unexplained())));
                 return;
             }
             if (!recognised.unexplained().isEmpty()) {
-                says.add("One reading fits nothing, measure again: " + words(recognised.unexplained()) + ".");
+                says.add(Message.of("circuit_report.one_reading_fits_nothing", words(recognised.unexplained())));
             }
             pattern(recognised);
             if (circuit.lengths() == Lengths.UNKNOWN && !readings.isEmpty()) {
-                says.add("No lengths are entered: by the readings it has about "
-                        + EngineeringFormat.text(Math.rint(circuit.metres()), "m") + " of cable.");
+                says.add(Message.of(
+                        "circuit_report.no_lengths_entered_by", Message.figure(Math.rint(circuit.metres()), "m")));
             }
             if (best.get().pattern() instanceof Pattern.ConductorBroken broken
                     && circuit.ring()
@@ -175,8 +172,7 @@ public record CircuitReport(
                 List<RecognisedPattern.PatternMatch> two = told.subList(0, 2).stream()
                         .sorted(Comparator.comparing(each -> !isWithoutProtection(each.pattern())))
                         .toList();
-                says.add("One of these: " + says(two.get(0)) + " Or: " + says(two.get(1))
-                        + " These readings do not tell which.");
+                says.add(Message.of("circuit_report.one_these_or_these", says(two.get(0)), says(two.get(1))));
             } else if (isAnywhere(best)) {
                 says.add(says(best));
             } else {
@@ -186,18 +182,18 @@ public record CircuitReport(
             told.stream()
                     .skip(open ? 2 : 1)
                     .limit(open ? 1 : 2)
-                    .forEach(each -> says.add("Or, " + Math.round(100 * each.probability()) + " %: " + says(each)));
+                    .forEach(each -> says.add(
+                            Message.of("circuit_report.or", Math.round(100 * each.probability()), says(each))));
         }
 
-        private String says(RecognisedPattern.PatternMatch told) {
+        private Message says(RecognisedPattern.PatternMatch told) {
             if (isAnywhere(told)) {
                 return told.pattern() instanceof Pattern.ConductorBroken broken
-                        ? "The " + broken.role().words() + " is open, somewhere in the "
-                                + (circuit.ring() ? "ring." : "circuit.")
-                        : "The whole cable is open in one place: line, neutral and protective conductor.";
+                        ? Message.of(
+                                "circuit_report.open_somewhere", broken.role().words(), circuit.ring())
+                        : Message.of("circuit_report.whole_cable_open_one");
             }
-            return told.pattern().says(circuit)
-                    + beside(told).map(each -> " " + each).orElse("");
+            return Message.sentences(told.pattern().says(circuit), beside(told));
         }
 
         /** Whether an open conductor may be open nearly anywhere. */
@@ -216,22 +212,28 @@ public record CircuitReport(
                     || (pattern instanceof Pattern.Swapped swapped && swapped.b() == ConductorRole.PROTECTIVE);
         }
 
-        private static String words(List<Spot> spots) {
-            return spots.stream().limit(3).map(Spot::words).collect(Collectors.joining("; "))
-                    + (spots.size() > 3 ? " and " + (spots.size() - 3) + " more" : "");
+        private static Message words(List<Spot> spots) {
+            List<Message> first = spots.stream().limit(3).map(Spot::words).toList();
+            return Message.of(
+                    "circuit_report.more",
+                    Message.list(MessageArgument.Listing.Link.SEMICOLON, first),
+                    spots.size() - first.size());
         }
 
         /** Where else it may be, when several stretches read alike. */
-        private Optional<String> beside(RecognisedPattern.PatternMatch told) {
+        private Optional<Message> beside(RecognisedPattern.PatternMatch told) {
             List<Integer> stretches = told.stretches();
             if (stretches.size() < 2) {
                 return Optional.empty();
             }
-            String from = stretches.get(0) == 0 ? "the origin" : "point " + stretches.get(0);
+            Message from = stretches.get(0) == 0
+                    ? Message.of("circuit_report.origin")
+                    : Message.of("circuit_report.point", stretches.get(0));
             int last = stretches.get(stretches.size() - 1) + 1;
-            String to = last > circuit.outlets() ? "the origin" : "point " + last;
-            return Optional.of(
-                    "It may also be elsewhere from " + from + " on to " + to + ": these readings cannot tell.");
+            Message to = last > circuit.outlets()
+                    ? Message.of("circuit_report.origin")
+                    : Message.of("circuit_report.point", last);
+            return Optional.of(Message.of("circuit_report.may_also_be_elsewhere", from, to));
         }
 
         private Optional<Spot> next(RecognisedPattern recognised) {
@@ -244,10 +246,10 @@ public record CircuitReport(
             for (Tests.TestPair pair : Tests.TestPair.values()) {
                 MeterReading shown = tests.insulation().get(pair);
                 lines.add(new ReportLine(
-                        "insulation",
+                        Message.of("circuit_report.insulation"),
                         pair.words(),
-                        shown == null ? "" : shown.text(),
-                        "minimum " + limit.least().text(),
+                        shown == null ? Message.NONE : shown.message(),
+                        Message.of("circuit_report.minimum", limit.least()),
                         shown == null ? CircuitComparison.ComparisonState.UNTESTED : judged(shown, limit),
                         limit.derivation()));
             }
@@ -263,32 +265,35 @@ public record CircuitReport(
             Optional<String> said = tests.polarity();
             boolean right = said.filter(Tests::isRight).isPresent();
             lines.add(new ReportLine(
-                    "polarity",
-                    "line, neutral and protective conductor at every point, inspected and measured",
-                    right ? Tests.RIGHT : said.map(where -> "wrong at " + where).orElse(""),
-                    "right",
+                    Message.of("circuit_report.polarity"),
+                    Message.of("circuit_report.line_neutral_protective_conductor"),
+                    right
+                            ? Message.of("circuit_report.right")
+                            : said.map(where -> Message.of("circuit_report.wrong", where))
+                                    .orElse(Message.NONE),
+                    Message.of("circuit_report.right"),
                     said.isEmpty()
                             ? CircuitComparison.ComparisonState.UNTESTED
                             : right ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT,
-                    "the circuit as drawn"));
+                    Message.of("circuit_report.circuit_as_drawn")));
         }
 
         private void inService(RecognisedPattern recognised) {
             Worst worst = worst();
-            lines.add(figure("R1 + R2", worst.words, EngineeringFormat.text(worst.ohm, "Ω"), worst.source));
+            lines.add(figure(worst.words, worst.ohm, worst.source));
             quarter();
             drop();
             if (!Disconnection.isKnown(supply)) {
                 return;
             }
-            Optional<String> unknown = unknown(recognised);
+            Optional<Message> unknown = unknown(recognised);
             if (unknown.isPresent()) {
-                says.add("Disconnection is not known: " + unknown.get());
+                says.add(Message.of("circuit_report.disconnection_not_known", unknown.get()));
                 lines.add(new ReportLine(
-                        "loop impedance",
-                        "at the farthest point, cable at 70 °C",
-                        "",
-                        "to be shown",
+                        Message.of("circuit_report.loop_impedance"),
+                        Message.of("circuit_report.farthest_point_cable"),
+                        Message.NONE,
+                        Message.of("circuit_report.be_shown"),
                         CircuitComparison.ComparisonState.UNTESTED,
                         unknown.get()));
                 return;
@@ -302,7 +307,7 @@ public record CircuitReport(
          * Why nothing can be said of a fault to earth; empty where line to protective was read at the farthest point, joined at
          * every point that was read, and nothing else contradicts.
          */
-        private Optional<String> unknown(RecognisedPattern recognised) {
+        private Optional<Message> unknown(RecognisedPattern recognised) {
             List<CircuitComparison> loops = compared.stream()
                     .filter(each -> each.spot().linked() == Linked.LINE_PROTECTIVE
                             && each.state() != CircuitComparison.ComparisonState.UNTESTED
@@ -313,12 +318,12 @@ public record CircuitReport(
                             && recognised.isExplained()
                             && recognised.unexplained().isEmpty());
             if (!good || loops.stream().anyMatch(each -> each.readOhm().isEmpty())) {
-                return Optional.of("the readings show a fault. Repair it and read line to protective conductor again.");
+                return Optional.of(Message.of("circuit_report.readings_show_fault_repair"));
             }
             String farthest = farthest();
             return loops.stream().anyMatch(each -> each.spot().point().equals(farthest))
                     ? Optional.empty()
-                    : Optional.of("line to protective conductor was not read at point " + farthest + ", the farthest.");
+                    : Optional.of(Message.of("circuit_report.line_protective_conductor_was", farthest));
         }
 
         private String farthest() {
@@ -333,18 +338,22 @@ public record CircuitReport(
             OptionalDouble line = readings.ohm(Spot.ends(ConductorRole.LINE));
             OptionalDouble protective = readings.ohm(Spot.ends(ConductorRole.PROTECTIVE));
             if (circuit.ring() && line.isPresent() && protective.isPresent()) {
-                lines.add(
-                        figure(
-                                "R1 + R2",
-                                "a quarter of line and protective conductor end to end",
-                                EngineeringFormat.text((line.getAsDouble() + protective.getAsDouble()) / 4, "Ω"),
-                                "(r1 + r2) / 4: every point of a ring of one section; with unlike sections the middle, points near the origin read less"));
+                lines.add(figure(
+                        Message.of("circuit_report.quarter_line_protective_conductor"),
+                        (line.getAsDouble() + protective.getAsDouble()) / 4,
+                        Message.of("circuit_report.every_point_ring_one")));
             }
         }
 
         /** A line that is reckoned and not judged. */
-        private static ReportLine figure(String step, String what, String figure, String source) {
-            return new ReportLine(step, what, figure, "", CircuitComparison.ComparisonState.UNTESTED, source);
+        private static ReportLine figure(Message what, double ohm, Message source) {
+            return new ReportLine(
+                    Message.of("circuit_report.r1_r2"),
+                    what,
+                    Message.figure(ohm, "Ω"),
+                    Message.NONE,
+                    CircuitComparison.ComparisonState.UNTESTED,
+                    source);
         }
 
         private void drop() {
@@ -356,18 +365,18 @@ public record CircuitReport(
             double drop = FeederWire.dropVolts(load, hot);
             double share = drop / supply.volts();
             lines.add(new ReportLine(
-                    "voltage drop",
-                    "all of " + EngineeringFormat.text(load, "A") + " taken at the farthest point, cable at 70 °C",
-                    EngineeringFormat.text(drop, "V") + ", " + percent(share),
-                    "maximum " + percent(supply.mostDrop()),
+                    Message.of("circuit_report.voltage_drop"),
+                    Message.of("circuit_report.all_taken_farthest_point", Message.figure(load, "A")),
+                    Message.of("circuit_report.drop", Message.figure(drop, "V"), percent(share)),
+                    Message.of("circuit_report.maximum", percent(supply.mostDrop())),
                     share <= supply.mostDrop()
                             ? CircuitComparison.ComparisonState.GOOD
                             : CircuitComparison.ComparisonState.FAULT,
-                    "from the drawn lengths; the limit as typed, local codes decide"));
+                    Message.of("circuit_report.from_drawn_lengths_limit")));
         }
 
-        private static String percent(double share) {
-            return EngineeringFormat.figure(Math.round(1000 * share) / 10.0) + " %";
+        private static MessageArgument percent(double share) {
+            return Message.figure(Math.round(1000 * share) / 10.0, "%");
         }
 
         /** The line and another conductor to the farthest point as drawn, both ends in service. */
@@ -379,7 +388,7 @@ public record CircuitReport(
                     .orElseThrow();
         }
 
-        private record Worst(double ohm, String words, String source) {}
+        private record Worst(double ohm, Message words, Message source) {}
 
         /** R1 + R2 at the worst point: as read there; in a ring also by a quarter of its ends; else as drawn. */
         private Worst worst() {
@@ -390,8 +399,10 @@ public record CircuitReport(
             if (read.isPresent()) {
                 return new Worst(
                         read.get().readOhm().getAsDouble(),
-                        "the highest read, at point " + read.get().spot().point(),
-                        "read with line to protective conductor linked");
+                        Message.of(
+                                "circuit_report.highest_read_point",
+                                read.get().spot().point()),
+                        Message.of("circuit_report.read_line_protective_conductor"));
             }
             double ends = readings.ohm(Spot.ends(ConductorRole.LINE)).orElse(0)
                     + readings.ohm(Spot.ends(ConductorRole.PROTECTIVE)).orElse(0);
@@ -400,10 +411,13 @@ public record CircuitReport(
                     && ends > 0) {
                 return new Worst(
                         ends / 4,
-                        "a quarter of line and protective conductor end to end",
-                        "(r1 + r2) / 4, spurs not in it");
+                        Message.of("circuit_report.quarter_line_protective_conductor"),
+                        Message.of("circuit_report.spurs_not"));
             }
-            return new Worst(drawn(ConductorRole.PROTECTIVE), "as drawn: not read yet", "IEC 60228, lengths as drawn");
+            return new Worst(
+                    drawn(ConductorRole.PROTECTIVE),
+                    Message.of("circuit_report.as_drawn_not_read"),
+                    Message.of("circuit_report.iec_lengths_as_drawn"));
         }
 
         private CircuitComparison.ComparisonState verdict(RecognisedPattern recognised) {
@@ -424,8 +438,8 @@ public record CircuitReport(
                 return CircuitComparison.ComparisonState.FAULT;
             }
             boolean missing = lines.stream()
-                    .anyMatch(each ->
-                            each.state == CircuitComparison.ComparisonState.UNTESTED && !each.expected.isEmpty());
+                    .anyMatch(each -> each.state == CircuitComparison.ComparisonState.UNTESTED
+                            && !each.expected.equals(Message.NONE));
             if (missing) {
                 return CircuitComparison.ComparisonState.UNTESTED;
             }

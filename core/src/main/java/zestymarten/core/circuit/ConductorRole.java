@@ -1,16 +1,12 @@
 package zestymarten.core.circuit;
 
+import zestymarten.core.quantity.Message;
+
 /** What a conductor of a circuit is for. */
 public enum ConductorRole {
-    LINE("line"),
-    NEUTRAL("neutral"),
-    PROTECTIVE("protective conductor");
-
-    private final String words;
-
-    ConductorRole(String words) {
-        this.words = words;
-    }
+    LINE,
+    NEUTRAL,
+    PROTECTIVE;
 
     /** The letter that stands before its terminals: L, N, P. */
     String letter() {
@@ -18,7 +14,7 @@ public enum ConductorRole {
     }
 
     /** Such as {@code line}. */
-    public String words() {
-        return words;
+    public Message words() {
+        return Message.of(this);
     }
 }

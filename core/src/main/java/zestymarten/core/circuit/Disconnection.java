@@ -7,7 +7,7 @@ import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.conductor.ResidualDevice;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 
 /**
  * Whether a fault to exposed metal at the farthest point is cut off in time, calculated from the dead tests and from what was
@@ -112,33 +112,38 @@ final class Disconnection {
     }
 
     /** What a fault at the farthest point does, for a person without formulas. */
-    String says() {
-        StringBuilder says = new StringBuilder("A fault to earth at the farthest point draws "
-                + EngineeringFormat.text(leastFaultA(), "A") + " with the cable hot");
-        supply.protection().ifPresent(each -> says.append(": the " + each.name() + " " + each.does(leastFaultA())));
-        says.append(".");
-        fault.residual().ifPresent(each -> says.append(" ").append(residualSays(each)));
+    Message says() {
+        Message draws = supply.protection()
+                .map(each -> Message.of(
+                        "disconnection.draws_and_does",
+                        Message.figure(leastFaultA(), "A"),
+                        each.name(),
+                        each.does(leastFaultA())))
+                .orElseGet(() -> Message.of("disconnection.draws", Message.figure(leastFaultA(), "A")));
+        Message says = Message.sentences(draws, fault.residual().map(this::residualSays));
         return switch (state()) {
-            case GOOD -> says.toString();
+            case GOOD -> says;
             case UNTESTED ->
-                says + " " + EngineeringFormat.text(mostSeconds, "s") + " are allowed; "
-                        + (isWithin(residualSeconds(), mostSeconds)
-                                ? "its trip times at once and at five times its current are to be read."
-                                : "whether it melts in time is for its maker's curve to show.");
-            default -> says + " That is not in time: " + EngineeringFormat.text(mostSeconds, "s") + " are allowed.";
+                Message.of(
+                        "disconnection.allowed",
+                        says,
+                        Message.figure(mostSeconds, "s"),
+                        isWithin(residualSeconds(), mostSeconds));
+            default -> Message.of("disconnection.that_not_time_allowed", says, Message.figure(mostSeconds, "s"));
         };
     }
 
-    private String residualSays(ResidualDevice device) {
+    private Message residualSays(ResidualDevice device) {
         if (!isTouchable()) {
-            return "The " + device.name() + " leaves " + EngineeringFormat.text(touchV(), "V")
-                    + " on exposed metal before it has to open; 50 V are allowed.";
+            return Message.of("disconnection.leaves_on_exposed_metal", device.name(), Message.figure(touchV(), "V"));
         }
         OptionalDouble seconds = residualSeconds();
         return seconds.isEmpty()
-                ? "The " + device.name() + " does not count: it was too slow, or need not open at that current."
-                : "An " + device.name() + " that works opens within "
-                        + EngineeringFormat.text(seconds.getAsDouble(), "s") + ".";
+                ? Message.of("disconnection.does_not_count_was", device.name())
+                : Message.of(
+                        "disconnection.that_works_opens_within",
+                        device.name(),
+                        Message.figure(seconds.getAsDouble(), "s"));
     }
 
     List<CircuitReport.ReportLine> lines() {
@@ -148,12 +153,12 @@ final class Disconnection {
         lines.add(time());
         fault.residual().ifPresent(device -> residual(device, lines));
         lines.add(new CircuitReport.ReportLine(
-                "fault current",
-                "least, at the farthest point, hot: it has to trip the device",
-                EngineeringFormat.text(leastFaultA(), "A"),
-                "",
+                Message.of("disconnection.fault_current"),
+                Message.of("disconnection.least_farthest_point_hot"),
+                Message.figure(leastFaultA(), "A"),
+                Message.NONE,
                 CircuitComparison.ComparisonState.UNTESTED,
-                EngineeringFormat.figure(fault.factor()) + " × U0 / Zs"));
+                Message.of("disconnection.u0_by_zs", Message.figure(fault.factor(), ""))));
         lines.add(breaking());
         heat().ifPresent(lines::add);
         return lines;
@@ -162,34 +167,39 @@ final class Disconnection {
     private CircuitReport.ReportLine loop() {
         OptionalDouble enoughA = enoughA();
         boolean decides = enoughA.isPresent() && !isWithin(residualSeconds(), mostSeconds);
-        String most = enoughA.isPresent()
-                ? "maximum " + EngineeringFormat.text(fault.factor() * supply.volts() / enoughA.getAsDouble(), "Ω")
-                : "";
-        String source = enoughA.isEmpty()
-                ? "Ze + (R1 + R2)"
-                : EngineeringFormat.figure(fault.factor()) + " × " + EngineeringFormat.text(supply.volts(), "V") + " / "
-                        + EngineeringFormat.text(enoughA.getAsDouble(), "A") + ": "
-                        + supply.protection().orElseThrow().name() + ", "
-                        + supply.protection()
+        Message most = enoughA.isPresent()
+                ? Message.of(
+                        "disconnection.maximum",
+                        Message.figure(fault.factor() * supply.volts() / enoughA.getAsDouble(), "Ω"))
+                : Message.NONE;
+        Message source = enoughA.isEmpty()
+                ? Message.of("disconnection.ze")
+                : Message.of(
+                        "disconnection.by_device",
+                        Message.figure(fault.factor(), ""),
+                        Message.figure(supply.volts(), "V"),
+                        Message.figure(enoughA.getAsDouble(), "A"),
+                        supply.protection().orElseThrow().name(),
+                        supply.protection()
                                 .orElseThrow()
                                 .fold(
-                                        breaker -> "top of its band, IEC 60898-1",
-                                        fuse -> "its gate, IEC 60269-1, table 3");
+                                        breaker -> Message.of("disconnection.top_band_iec"),
+                                        fuse -> Message.of("disconnection.gate_iec_table")));
         return decides
                 ? new CircuitReport.ReportLine(
-                        "loop impedance",
-                        "at the farthest point, cable at 70 °C",
-                        EngineeringFormat.text(loopImpedanceOhm, "Ω"),
+                        Message.of("disconnection.loop_impedance"),
+                        Message.of("disconnection.farthest_point_cable"),
+                        Message.figure(loopImpedanceOhm, "Ω"),
                         most,
                         state(),
                         source)
                 : new CircuitReport.ReportLine(
-                        "loop impedance",
-                        "at the farthest point, cable at 70 °C",
-                        EngineeringFormat.text(loopImpedanceOhm, "Ω"),
-                        "",
+                        Message.of("disconnection.loop_impedance"),
+                        Message.of("disconnection.farthest_point_cable"),
+                        Message.figure(loopImpedanceOhm, "Ω"),
+                        Message.NONE,
                         CircuitComparison.ComparisonState.UNTESTED,
-                        most.isEmpty() ? source : "for the protective device alone " + most + ", " + source);
+                        most.isEmpty() ? source : Message.of("disconnection.protective_device_alone", most, source));
     }
 
     /** The current from which the protective device surely acts in time; empty where there is none, or no standard says. */
@@ -207,18 +217,18 @@ final class Disconnection {
                 .filter(Double::isFinite)
                 .toArray();
         return new CircuitReport.ReportLine(
-                "disconnection time",
-                "of a fault to earth at the farthest point, at the longest",
+                Message.of("disconnection.disconnection_time"),
+                Message.of("disconnection.fault_earth_farthest_point_2"),
                 shown.length == 0
-                        ? "not limited"
-                        : EngineeringFormat.text(DoubleStream.of(shown).min().getAsDouble(), "s"),
-                "maximum " + EngineeringFormat.text(mostSeconds, "s"),
+                        ? Message.of("disconnection.not_limited")
+                        : Message.figure(DoubleStream.of(shown).min().getAsDouble(), "s"),
+                Message.of("disconnection.maximum", Message.figure(mostSeconds, "s")),
                 state(),
-                "IEC 60364-4-41, "
-                        + (fault.finalCircuit() ? "table 41.1: " : "411.3.2: ") + fault.earthing()
-                        + (fault.finalCircuit()
-                                ? ", final circuit at " + EngineeringFormat.text(supply.volts(), "V")
-                                : ", distribution circuit"));
+                Message.of(
+                        "disconnection.rule",
+                        fault.finalCircuit(),
+                        fault.earthing().toString(),
+                        Message.figure(supply.volts(), "V")));
     }
 
     /** A loop read live beside the calculated one: well above it something is loose; below it other metal helps. */
@@ -226,14 +236,14 @@ final class Disconnection {
         double calculated = supplyOhm + coldOhm;
         boolean high = read > calculated * (1 + MORE_SHARE) + MORE_OHM;
         return new CircuitReport.ReportLine(
-                "loop impedance",
-                "measured at the farthest point, cable as cold as in the dead tests",
-                EngineeringFormat.text(read, "Ω"),
-                "calculated " + EngineeringFormat.text(calculated, "Ω"),
+                Message.of("disconnection.loop_impedance"),
+                Message.of("disconnection.measured_farthest_point_cable"),
+                Message.figure(read, "Ω"),
+                Message.of("disconnection.calculated", Message.figure(calculated, "Ω")),
                 high ? CircuitComparison.ComparisonState.WATCH : CircuitComparison.ComparisonState.GOOD,
                 high
-                        ? "Ze + (R1 + R2); over 20 % and 0.1 Ω above it (rule of thumb): look for a loose joint"
-                        : "Ze + (R1 + R2), within 20 % and 0.1 Ω above it (rule of thumb)");
+                        ? Message.of("disconnection.ze_over_above_rule")
+                        : Message.of("disconnection.ze_within_above_rule"));
     }
 
     private void residual(ResidualDevice device, List<CircuitReport.ReportLine> lines) {
@@ -241,12 +251,12 @@ final class Disconnection {
         lines.add(trip(device, FIVE, fault.fiveS()));
         if (fault.earthing() == Earthing.TT) {
             lines.add(new CircuitReport.ReportLine(
-                    "touch voltage",
-                    "loop impedance × rated residual current",
-                    EngineeringFormat.text(touchV(), "V"),
-                    "maximum 50 V",
+                    Message.of("disconnection.touch_voltage"),
+                    Message.of("disconnection.loop_impedance_rated_residual"),
+                    Message.figure(touchV(), "V"),
+                    Message.of("disconnection.maximum", Message.figure(Earthing.TOUCH_V, "V")),
                     isTouchable() ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT,
-                    "IEC 60364-4-41, 411.5.3; the whole loop instead of the electrode, which is not less"));
+                    Message.of("disconnection.iec_whole_loop_instead")));
         }
     }
 
@@ -256,32 +266,34 @@ final class Disconnection {
         double least = device.shortestSeconds(current);
         boolean right = read.isPresent() && read.getAsDouble() <= most && read.getAsDouble() >= least;
         return new CircuitReport.ReportLine(
-                "RCD",
-                "trip time at " + EngineeringFormat.text(current, "A"),
-                read.isPresent() ? EngineeringFormat.text(read.getAsDouble(), "s") : "",
+                Message.of("disconnection.rcd"),
+                Message.of("disconnection.trip_time", Message.figure(current, "A")),
+                read.isPresent() ? Message.figure(read.getAsDouble(), "s") : Message.NONE,
                 least > 0
-                        ? EngineeringFormat.text(least, "s") + " to " + EngineeringFormat.text(most, "s")
-                        : "maximum " + EngineeringFormat.text(most, "s"),
+                        ? Message.of("disconnection.trip", Message.figure(least, "s"), Message.figure(most, "s"))
+                        : Message.of("disconnection.maximum", Message.figure(most, "s")),
                 read.isEmpty()
                         ? CircuitComparison.ComparisonState.UNTESTED
                         : right ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT,
-                ResidualDevice.SOURCE);
+                Message.verbatim(ResidualDevice.SOURCE));
     }
 
     private CircuitReport.ReportLine breaking() {
         double most = supply.volts() / supplyOhm;
         OptionalDouble breaks = fault.breakingA();
         return new CircuitReport.ReportLine(
-                "fault current",
-                "most, at the origin: the device has to break it",
-                EngineeringFormat.text(most, "A"),
-                breaks.isPresent() ? "maximum " + EngineeringFormat.text(breaks.getAsDouble(), "A") : "",
+                Message.of("disconnection.fault_current"),
+                Message.of("disconnection.most_origin_device_has"),
+                Message.figure(most, "A"),
+                breaks.isPresent()
+                        ? Message.of("disconnection.maximum", Message.figure(breaks.getAsDouble(), "A"))
+                        : Message.NONE,
                 breaks.isEmpty()
                         ? CircuitComparison.ComparisonState.UNTESTED
                         : most <= breaks.getAsDouble()
                                 ? CircuitComparison.ComparisonState.GOOD
                                 : CircuitComparison.ComparisonState.FAULT,
-                "U0 / Ze");
+                Message.of("disconnection.u0_by_ze"));
     }
 
     /**
@@ -296,19 +308,21 @@ final class Disconnection {
         boolean atOnce = seconds.getAsDouble() <= ADIABATIC_S;
         double least = FeederWire.adiabaticMm2(insulation, leastFaultA(), seconds.getAsDouble());
         return Optional.of(new CircuitReport.ReportLine(
-                "protective conductor",
-                "its section against the heat of that fault",
-                EngineeringFormat.text(protectiveMm2, "mm²"),
-                atOnce ? "" : "minimum " + EngineeringFormat.text(least, "mm²"),
+                Message.of("disconnection.protective_conductor"),
+                Message.of("disconnection.section_against_heat_that"),
+                Message.figure(protectiveMm2, "mm²"),
+                atOnce ? Message.NONE : Message.of("disconnection.minimum", Message.figure(least, "mm²")),
                 atOnce
                         ? CircuitComparison.ComparisonState.UNTESTED
                         : protectiveMm2 >= least
                                 ? CircuitComparison.ComparisonState.GOOD
                                 : CircuitComparison.ComparisonState.FAULT,
                 atOnce
-                        ? "cut off within 0.1 s: the device's let-through decides, which its maker gives"
-                        : "I √t / " + EngineeringFormat.figure(insulation.k()) + ", IEC 60364-5-54, "
-                                + insulation.words() + "; nearer the origin the device's let-through decides"));
+                        ? Message.of("disconnection.cut_off_within_device")
+                        : Message.of(
+                                "disconnection.iec_nearer_origin_device",
+                                Message.figure(insulation.k(), ""),
+                                insulation.words())));
     }
 
     /** Whether anything can be said: the supply is known, and something that cuts off. */

@@ -2,7 +2,7 @@ package zestymarten.core.circuit;
 
 import java.util.OptionalDouble;
 import zestymarten.core.conductor.Protection;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 
 /**
  * What the two legs of a ring carry once it is open in a stretch.
@@ -22,22 +22,27 @@ public record Legs(int onA, int onB) {
      * @param protection what lets the whole current through one leg
      * @param legA amperes that one leg may carry, as installed; empty where nobody says
      */
-    public String says(Protection protection, OptionalDouble legA) {
-        String fed = "End A feeds " + points(onA) + " alone, end B " + points(onB) + ". The " + protection.name()
-                + " lets " + EngineeringFormat.text(protection.ratedA(), "A")
-                + " through one leg that was to carry a part of it";
+    public Message says(Protection protection, OptionalDouble legA) {
+        Message fed = Message.of(
+                "legs.end_feeds_alone_end",
+                points(onA),
+                points(onB),
+                protection.name(),
+                Message.figure(protection.ratedA(), "A"));
         if (legA.isEmpty()) {
-            return fed + ". Say what one leg may carry to see the overload.";
+            return Message.of("legs.say_what_one_leg", fed);
         }
         double times = protection.ratedA() / legA.getAsDouble();
         return times > 1
-                ? fed + ", and may carry " + EngineeringFormat.text(legA.getAsDouble(), "A") + ": "
-                        + EngineeringFormat.figure(Math.round(times * 100) / 100.0)
-                        + " times that, and nothing cuts it off."
-                : fed + ", and may carry all of it.";
+                ? Message.of(
+                        "legs.may_carry_times_that",
+                        fed,
+                        Message.figure(legA.getAsDouble(), "A"),
+                        Message.figure(Math.round(times * 100) / 100.0, ""))
+                : Message.of("legs.may_carry_all", fed);
     }
 
-    private static String points(int count) {
-        return count == 0 ? "nothing" : count == 1 ? "1 point" : count + " points";
+    private static Message points(int count) {
+        return Message.of("legs.points", count);
     }
 }

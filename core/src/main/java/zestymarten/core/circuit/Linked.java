@@ -1,5 +1,7 @@
 package zestymarten.core.circuit;
 
+import zestymarten.core.quantity.Message;
+
 /**
  * What is linked at the origin while a reading is taken. In a ring the two conductors are cross-linked: the line of each end to
  * the other conductor of the other end. In a radial they are linked once.
@@ -28,10 +30,10 @@ public enum Linked {
     }
 
     /** Such as {@code line to neutral}. */
-    public String words() {
+    public Message words() {
         if (this == APART) {
-            return "nothing";
+            return Message.of("linked.nothing");
         }
-        return "line to " + other().words() + (isAtA() ? " of end A alone" : "");
+        return Message.of("linked.line", other().words(), isAtA());
     }
 }

@@ -1,5 +1,7 @@
 package zestymarten.core.circuit;
 
+import zestymarten.core.quantity.Message;
+
 /** What may be the matter with a circuit: one thing at a time. Stretches are counted from 0, points go by name. */
 public sealed interface Pattern {
     /** As it is meant to be. */
@@ -106,7 +108,7 @@ public sealed interface Pattern {
     }
 
     /** What it is and where, as a sentence. */
-    default String says(Circuit circuit) {
+    default Message says(Circuit circuit) {
         return fold(new PatternWords(circuit));
     }
 }

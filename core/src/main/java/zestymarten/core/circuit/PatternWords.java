@@ -1,9 +1,9 @@
 package zestymarten.core.circuit;
 
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 
 /** The words for patterns. */
-final class PatternWords implements Pattern.PatternCases<String> {
+final class PatternWords implements Pattern.PatternCases<Message> {
     static final Pattern.PatternCases<String> KINDS = new Pattern.PatternCases<>() {
         @Override
         public String good() {
@@ -78,91 +78,98 @@ final class PatternWords implements Pattern.PatternCases<String> {
     }
 
     @Override
-    public String good() {
-        return circuit.ring() ? "The readings agree with the ring as drawn." : "It reads as the radial that was drawn.";
+    public Message good() {
+        return circuit.ring()
+                ? Message.of("pattern_words.readings_agree_ring_as")
+                : Message.of("pattern_words.reads_as_radial_that");
     }
 
     @Override
-    public String wrongWay(Pattern.WrongWay pattern) {
-        return "The ends are linked the wrong way, " + pattern.linked().words()
-                + ": each end to its own instead of to the other's. Link the line of each end to the "
-                + pattern.linked().other().words() + " of the other end and read again.";
+    public Message wrongWay(Pattern.WrongWay pattern) {
+        return Message.of(
+                "pattern_words.ends_linked_wrong_way",
+                pattern.linked().words(),
+                pattern.linked().other().words());
     }
 
     @Override
-    public String wrongWayTwice(Pattern.WrongWayTwice pattern) {
-        return "The ends are linked the wrong way with either pair: each end to its own instead of to the other's. Link the line"
-                + " of each end to the neutral, then to the protective conductor, of the other end and read again.";
+    public Message wrongWayTwice(Pattern.WrongWayTwice pattern) {
+        return Message.of("pattern_words.ends_linked_wrong_way_2");
     }
 
     @Override
-    public String cut(Pattern.CableCut pattern) {
-        return "The whole cable is open " + circuit.where(pattern.stretch())
-                + ": line, neutral and protective conductor. "
-                + (circuit.ring() ? "Read from end A alone, then from end B alone, to see how far each reaches." : "");
+    public Message cut(Pattern.CableCut pattern) {
+        return Message.of("pattern_words.whole_cable_open_line", circuit.where(pattern.stretch()), circuit.ring());
     }
 
     @Override
-    public String broken(Pattern.ConductorBroken pattern) {
-        return "The " + pattern.role().words() + " is open " + circuit.where(pattern.stretch()) + ". "
-                + (circuit.ring()
-                        ? "The ring is broken: each side is fed by one leg only."
-                        : "Everything beyond is without it.");
+    public Message broken(Pattern.ConductorBroken pattern) {
+        return Message.of(
+                "pattern_words.open", pattern.role().words(), circuit.where(pattern.stretch()), circuit.ring());
     }
 
     @Override
-    public String loose(Pattern.Loose pattern) {
-        return "A joint of the " + pattern.role().words() + " is loose " + circuit.where(pattern.stretch()) + ", about "
-                + EngineeringFormat.text(rounded(pattern.ohm()), "Ω") + " too much. Remake both of its ends.";
+    public Message loose(Pattern.Loose pattern) {
+        return Message.of(
+                "pattern_words.joint_loose_about_too",
+                pattern.role().words(),
+                circuit.where(pattern.stretch()),
+                Message.figure(rounded(pattern.ohm()), "Ω"));
     }
 
     @Override
-    public String onSpur(Pattern.OnSpur pattern) {
-        return "Point " + pattern.point() + " hangs on the circuit by about "
-                + EngineeringFormat.text(rounded(pattern.metres()), "m")
-                + " of cable: it is on a spur that was not drawn.";
+    public Message onSpur(Pattern.OnSpur pattern) {
+        return Message.of(
+                "pattern_words.point_hangs_on_circuit",
+                pattern.point(),
+                Message.figure(rounded(pattern.metres()), "m"));
     }
 
     @Override
-    public String interconnected(Pattern.Interconnected pattern) {
-        return "Points " + pattern.from() + " and " + pattern.to() + " are joined by about "
-                + EngineeringFormat.text(rounded(pattern.metres()), "m")
-                + " of cable that was not drawn: a figure of eight, which would hide a broken leg. Find it and take it out.";
+    public Message interconnected(Pattern.Interconnected pattern) {
+        return Message.of(
+                "pattern_words.points_joined_by_about",
+                pattern.from(),
+                pattern.to(),
+                Message.figure(rounded(pattern.metres()), "m"));
     }
 
     @Override
-    public String swapped(Pattern.Swapped pattern) {
-        return "The " + pattern.a().words() + " and the " + pattern.b().words() + " are crossed at point "
-                + pattern.point() + ".";
+    public Message swapped(Pattern.Swapped pattern) {
+        return Message.of(
+                "pattern_words.crossed_point", pattern.a().words(), pattern.b().words(), pattern.point());
     }
 
     @Override
-    public String missing(Pattern.Missing pattern) {
-        return "The " + pattern.role().words() + " does not reach point " + pattern.point() + "."
-                + (pattern.role() == ConductorRole.PROTECTIVE
-                        ? " Do not put it into use: a fault there would stay live."
-                        : "");
+    public Message missing(Pattern.Missing pattern) {
+        return Message.of(
+                "pattern_words.does_not_reach_point",
+                pattern.role().words(),
+                pattern.point(),
+                pattern.role() == ConductorRole.PROTECTIVE);
     }
 
     @Override
-    public String otherProtective(Pattern.OtherProtective pattern) {
-        return "The protective conductor reads as " + EngineeringFormat.text(pattern.mm2(), "mm²")
-                + " all along, not as drawn. See which cable it is, and whether a fault at its end is still cut off.";
+    public Message otherProtective(Pattern.OtherProtective pattern) {
+        return Message.of("pattern_words.protective_conductor_reads_as", Message.figure(pattern.mm2(), "mm²"));
     }
 
     @Override
-    public String parallelEarth(Pattern.ParallelEarth pattern) {
-        return "Something else joins the protective conductor of points " + pattern.from() + " and " + pattern.to()
-                + " with about " + EngineeringFormat.text(rounded(pattern.ohm()), "Ω")
-                + ": metalwork, a bond, another circuit. Take it off and read again: beside it a broken protective conductor would not show.";
+    public Message parallelEarth(Pattern.ParallelEarth pattern) {
+        return Message.of(
+                "pattern_words.something_else_joins_protective",
+                pattern.from(),
+                pattern.to(),
+                Message.figure(rounded(pattern.ohm()), "Ω"));
     }
 
     @Override
-    public String longer(Pattern.Longer pattern) {
-        return "All of it has " + Math.round(100 * pattern.factor()) + " % of the resistance expected: the cable is "
-                + (pattern.factor() > 1 ? "longer" : "shorter") + " than drawn, about "
-                + EngineeringFormat.text(rounded(pattern.factor() * circuit.metres()), "m")
-                + ", or of another section. See whether a fault at its end is still cut off.";
+    public Message longer(Pattern.Longer pattern) {
+        return Message.of(
+                "pattern_words.all_has_resistance_expected",
+                Math.round(100 * pattern.factor()),
+                pattern.factor() > 1,
+                Message.figure(rounded(pattern.factor() * circuit.metres()), "m"));
     }
 
     /** Two figures: more would claim what a meter of 0.01 ohm does not give. */

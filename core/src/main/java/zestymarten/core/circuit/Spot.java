@@ -1,6 +1,7 @@
 package zestymarten.core.circuit;
 
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.Message;
 
 /**
  * One reading of the dead tests: what is linked, and which two terminals are touched. At a point these are the terminals of its
@@ -28,12 +29,11 @@ public record Spot(Linked linked, Terminal a, Terminal b) {
     }
 
     /** Such as {@code line to protective at point 3, line to protective linked}. */
-    public String words() {
+    public Message words() {
         if (point().isEmpty()) {
-            return role(a).words() + " from end to end";
+            return Message.of("spot.from_end_end", role(a).words());
         }
-        return role(a).words() + " to " + role(b).words() + " at point " + point() + ", with " + linked.words()
-                + " linked at the origin";
+        return Message.of("spot.point_linked_origin", role(a).words(), role(b).words(), point(), linked.words());
     }
 
     /** What the conductor of a terminal is for. */

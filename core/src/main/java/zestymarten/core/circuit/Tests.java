@@ -3,6 +3,7 @@ package zestymarten.core.circuit;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 
 /**
@@ -24,7 +25,7 @@ public record Tests(
         insulation = java.util.Collections.unmodifiableMap(copy);
         insulation.forEach((pair, shown) -> {
             if (shown.figure().isEmpty()) {
-                throw new IllegalArgumentException("Insulation " + pair.words() + ": read " + shown.text()
+                throw new IllegalArgumentException("Insulation " + pair + ": read " + shown.kind()
                         + "; expected a resistance such as 200M, or >999M.");
             }
         });
@@ -42,8 +43,8 @@ public record Tests(
         NEUTRAL_PROTECTIVE;
 
         /** Such as {@code line to neutral}. */
-        public String words() {
-            return name().toLowerCase(java.util.Locale.ROOT).replace("_", " to ");
+        public Message words() {
+            return Message.of(this);
         }
     }
 }

@@ -3,7 +3,8 @@ package zestymarten.core.comparison;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 
 /**
  * A set of alike leads compared with each other: the odd ones with the reasons, and how much the doubt in their lengths matters.
@@ -28,7 +29,7 @@ public record LeadComparison(Optional<LeadLine> line, List<ComparedLead> leads) 
      * @param reason why it is odd; empty where it is not
      * @param lengthShare of its doubt that its length makes, 0 to 1
      */
-    public record ComparedLead(LeadList.LeadEntry lead, double offOhm, String reason, double lengthShare) {
+    public record ComparedLead(LeadList.LeadEntry lead, double offOhm, Message reason, double lengthShare) {
         public boolean isOdd() {
             return !reason.isEmpty();
         }
@@ -50,7 +51,8 @@ public record LeadComparison(Optional<LeadLine> line, List<ComparedLead> leads) 
                 line,
                 lines.stream()
                         .map(each -> each.isOpen()
-                                ? new ComparedLead(each, 0, "there is no continuity through it", 0)
+                                ? new ComparedLead(
+                                        each, 0, Message.of("lead_comparison.there_no_continuity_through"), 0)
                                 : told(each, lead(each, accuracy, stepOhm), line, lengthDoubt))
                         .toList());
     }
@@ -62,40 +64,48 @@ public record LeadComparison(Optional<LeadLine> line, List<ComparedLead> leads) 
     private static ComparedLead told(
             LeadList.LeadEntry line, LeadLine.Lead lead, Optional<LeadLine> family, double lengthDoubt) {
         if (family.isEmpty()) {
-            return new ComparedLead(line, 0, line.isCondemned() ? seen(line) : "", 0);
+            return new ComparedLead(line, 0, line.isCondemned() ? seen(line) : Message.NONE, 0);
         }
         LeadLine of = family.get();
         double byLength = Math.abs(of.ohmPerMetre()) * lengthDoubt * line.lengthM();
         double doubt = Math.hypot(byLength, lead.uncertaintyOhm());
         LeadLine.Lead doubted = new LeadLine.Lead(line.lengthM(), line.ohm(), doubt);
         double off = of.off(lead);
-        List<String> reasons = new ArrayList<>();
+        List<Message> reasons = new ArrayList<>();
         if (of.isOdd(doubted)) {
-            reasons.add(EngineeringFormat.text(Math.abs(off), "Ω")
-                    + (off > 0 ? " above" : " below")
-                    + (of.hasSlope() ? " the line; " : " the median; ")
-                    + why(of, line, off));
+            reasons.add(Message.of(
+                    "lead_comparison.off",
+                    Message.figure(Math.abs(off), "Ω"),
+                    off > 0,
+                    of.hasSlope(),
+                    why(of, line, off)));
         }
         if (line.isCondemned()) {
             reasons.add(seen(line));
         }
         double share = doubt > 0 ? byLength * byLength / (doubt * doubt) : 0;
-        return new ComparedLead(line, off, String.join("; ", reasons), share);
+        return new ComparedLead(line, off, joined(reasons), share);
     }
 
-    private static String why(LeadLine of, LeadList.LeadEntry line, double off) {
+    private static Message joined(List<Message> reasons) {
+        return reasons.isEmpty()
+                ? Message.NONE
+                : Message.of("message.verbatim", Message.list(MessageArgument.Listing.Link.SEMICOLON, reasons));
+    }
+
+    private static Message why(LeadLine of, LeadList.LeadEntry line, double off) {
         if (off <= 0) {
-            return "it is shorter, thicker, or something beside it carries the current";
+            return Message.of("lead_comparison.shorter_thicker_or_something");
         }
         return of.ohmPerMetre() > 0
-                ? "its length would have to be "
-                        + EngineeringFormat.text((line.ohm() - of.terminationOhm()) / of.ohmPerMetre(), "m")
-                        + ", or a termination is bad"
-                : "a termination is bad, or strands are broken";
+                ? Message.of(
+                        "lead_comparison.length_would_have_be",
+                        Message.figure((line.ohm() - of.terminationOhm()) / of.ohmPerMetre(), "m"))
+                : Message.of("lead_comparison.termination_bad_or_strands");
     }
 
-    private static String seen(LeadList.LeadEntry line) {
-        return "condemned by hand and eye: " + line.words();
+    private static Message seen(LeadList.LeadEntry line) {
+        return Message.of("lead_comparison.condemned_by_hand_eye", line.words());
     }
 
     /** Whether the set makes sense, so that a lead that is not named as different is like the others. */
@@ -105,19 +115,18 @@ public record LeadComparison(Optional<LeadLine> line, List<ComparedLead> leads) 
     }
 
     /** How far the comparison can be trusted, in a sentence. */
-    public String trust() {
+    public Message trust() {
         if (line.isEmpty()) {
-            return "Fewer than four leads with continuity: no verdict by comparison.";
+            return Message.of("lead_comparison.fewer_than_four_leads");
         }
         if (!line.get().hasSlope()) {
-            return "All have one length, or none adds resistance: each is compared with the median of all.";
+            return Message.of("lead_comparison.all_have_one_length");
         }
         if (!isJudged()) {
-            return "Longer leads read less, or their ends less than nothing: the lengths or the test-lead resistance are wrong."
-                    + " Measure again before anything is judged.";
+            return Message.of("lead_comparison.longer_leads_read_less");
         }
         return line.get().confidence() == LeadLine.Confidence.WEAK
-                ? "Four leads only: the evidence is weak."
-                : leads.size() + " leads: the line holds as long as fewer than half of them are different.";
+                ? Message.of("lead_comparison.four_leads_only_evidence")
+                : Message.of("lead_comparison.leads_line_holds_as", leads.size());
     }
 }

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.Problem;
@@ -88,18 +89,15 @@ public final class LeadList {
             OptionalDouble length = cells.length > 0 ? Metres.of(cells[0]) : OptionalDouble.empty();
             OptionalDouble ohm = cells.length > 1 ? resistance(cells[1]) : OptionalDouble.empty();
             if (length.isEmpty() || ohm.isEmpty() || length.getAsDouble() <= 0) {
-                problems.add(
-                        new Problem(
-                                "line " + (i + 1),
-                                "“" + row
-                                        + "” is not accepted; expected length and resistance, such as 2.1 5.31 or 7 ft 5.31, then its name."));
+                problems.add(new Problem(
+                        Message.of("problem.line", i + 1), Message.of("lead_list.not_accepted_expected_length", row)));
             } else {
                 String words = cells.length > 2 ? cells[2].strip() : "";
                 lines.add(new LeadEntry(lines.size() + 1, length.getAsDouble(), ohm.getAsDouble(), words));
             }
         }
         if (lines.size() > MOST) {
-            problems.add(new Problem("", "There are " + lines.size() + " leads; at most " + MOST + " are compared."));
+            problems.add(new Problem("", Message.of("lead_list.there_leads_most_compared", lines.size(), MOST)));
         }
         return lines;
     }

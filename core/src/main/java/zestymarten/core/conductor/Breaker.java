@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.ResourceTable;
 
 /**
@@ -24,26 +25,20 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
     /** What the breaker does at a current. */
     public enum Reaction {
         /** It does not trip within the conventional time. */
-        HOLDS("does not trip within the conventional time"),
+        HOLDS,
         /** It may trip within the conventional time, or not. */
-        MAY_TRIP("may take over the conventional time, or not trip at all"),
+        MAY_TRIP,
         /** It trips by heat within the conventional time. */
-        TRIPS_BY_HEAT("trips by heat within the conventional time"),
+        TRIPS_BY_HEAT,
         /** It trips by heat within 1 to 60 s, above 32 A within 1 to 120 s. */
-        TRIPS_SOON("trips by heat within a minute or two"),
+        TRIPS_SOON,
         /** Inside the instantaneous band: by heat or at once. */
-        BY_HEAT_OR_AT_ONCE("trips by heat or at once"),
+        BY_HEAT_OR_AT_ONCE,
         /** Above the band: at once. */
-        AT_ONCE("trips at once");
+        AT_ONCE;
 
-        private final String words;
-
-        Reaction(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
+        public Message words() {
+            return Message.of(this);
         }
     }
 
@@ -68,7 +63,7 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
     }
 
     @Override
-    public String does(double amperes) {
+    public Message does(double amperes) {
         return at(amperes).words();
     }
 

@@ -3,7 +3,7 @@ package zestymarten.core.conductor;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.assembly.Metal;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 
 /**
  * A dead short at the far end of a feeder, there and back.
@@ -89,30 +89,40 @@ public record DeadShort(
                 <= FeederWire.adiabaticSeconds(insulation, feeder.effectiveMm2(), coldA());
     }
 
-    private String stands() {
+    private Message stands() {
         return standsS().isPresent()
-                ? "its insulation stands that for about "
-                        + EngineeringFormat.text(standsS().getAsDouble(), "s") + "."
-                : "it is not shown that its insulation stands that as long.";
+                ? Message.of(
+                        "dead_short.insulation_stands_that_about",
+                        Message.figure(standsS().getAsDouble(), "s"))
+                : Message.of("dead_short.not_shown_that_insulation");
     }
 
     /** What happens, for a person without formulas. */
-    public String says() {
-        String heat = EngineeringFormat.text(watts(), "W") + " heat " + EngineeringFormat.text(feeder.metres(), "m")
-                + " of cable, " + EngineeringFormat.text(wattsPerMetre(), "W") + " a metre.";
+    public Message says() {
+        Message heat = Message.of(
+                "dead_short.heat_cable_metre",
+                Message.figure(watts(), "W"),
+                Message.figure(feeder.metres(), "m"),
+                Message.figure(wattsPerMetre(), "W"));
         if (protection.isEmpty()) {
-            return "Nothing cuts it off: " + heat;
+            return Message.of("dead_short.nothing_cuts_off", heat);
         }
         Protection by = protection.get();
-        String hot = Feeder.four(hotA() / by.ratedA()) + " times what the " + by.name() + " is for";
+        Message hot = Message.of("dead_short.times_what", Feeder.four(hotA() / by.ratedA()), by.name());
         if (cutOffS().isEmpty()) {
-            return "A dead short draws " + EngineeringFormat.text(coldA(), "A") + ", and no more than "
-                    + EngineeringFormat.text(hotA(), "A") + " once the core is hot, " + hot + ": it " + by.does(hotA())
-                    + ". Meanwhile " + heat;
+            return Message.of(
+                    "dead_short.dead_short_draws_no",
+                    Message.figure(coldA(), "A"),
+                    Message.figure(hotA(), "A"),
+                    hot,
+                    by.does(hotA()),
+                    heat);
         }
-        String draws = "A dead short draws " + EngineeringFormat.text(coldA(), "A") + ", hot " + hot + ": it "
-                + by.does(hotA());
-        return isCutOff() ? draws + "." : draws + ", which is not in time: " + stands() + " Until then " + heat;
+        Message draws =
+                Message.of("dead_short.dead_short_draws_hot", Message.figure(coldA(), "A"), hot, by.does(hotA()));
+        return isCutOff()
+                ? Message.of("dead_short.draws", draws)
+                : Message.of("dead_short.which_not_time_until", draws, stands(), heat);
     }
 
     /** The constant for a metal in PVC or XLPE. */

@@ -7,7 +7,8 @@ import java.util.OptionalDouble;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.limit.StandardSections;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 
 /**
  * A conductor, or two in a loop, of which two of length, section and ohms are known: the third follows, and where all three are
@@ -135,24 +136,26 @@ public record Feeder(
     }
 
     /** What it is, for a person without formulas. */
-    public String says() {
-        String ohms = EngineeringFormat.text(ohms(), "\u03a9");
+    public Message says() {
+        MessageArgument ohms = Message.figure(ohms(), "Ω");
         return switch (fit()) {
             case NOT_ASKED ->
                 areaMm2.isEmpty()
-                        ? "The resistance fits " + section(metal) + "."
+                        ? Message.of("feeder.resistance_fits", section(metal))
                         : lengthM.isEmpty()
-                                ? "This resistance gives about " + EngineeringFormat.text(metres(), "m") + " of cable."
-                                : "It should read about " + ohms + most() + ".";
-            case FITS -> "It is what it says: " + ohms + most() + ".";
+                                ? Message.of("feeder.this_resistance_gives_about", Message.figure(metres(), "m"))
+                                : Message.of("feeder.should_read_about", ohms, most());
+            case FITS -> Message.of("feeder.what_says", ohms, most());
             case TOO_MANY_OHMS ->
-                "It is not what it says: " + ohms + most() + ". The resistance fits " + section(metal) + ", or "
-                        + four(impliedMm2(other())) + " mm\u00b2 of " + other().name()
-                        + "; or a joint on the way is bad.";
+                Message.of(
+                        "feeder.not_what_says_resistance",
+                        ohms,
+                        most(),
+                        section(metal),
+                        four(impliedMm2(other())),
+                        other().words());
             case TOO_FEW_OHMS ->
-                "Its resistance is lower than its copper can have: " + ohms + ", about "
-                        + EngineeringFormat.text(nominalOhm(), "\u03a9")
-                        + " expected. It is thicker or shorter than it says, or something beside it carries the current.";
+                Message.of("feeder.resistance_lower_than_copper", ohms, Message.figure(nominalOhm(), "Ω"));
         };
     }
 
@@ -160,23 +163,22 @@ public record Feeder(
         return metal.equals(ALUMINIUM) ? Metal.COPPER : ALUMINIUM;
     }
 
-    private String most() {
+    private Message most() {
         OptionalDouble most = mostOhm();
         return most.isPresent()
-                ? ", at most " + EngineeringFormat.text(most.getAsDouble(), "\u03a9") + " by "
-                        + (strandClass == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228")
-                : "";
+                ? Message.of(
+                        "feeder.most_by", Message.figure(most.getAsDouble(), "Ω"), strandClass == StrandClass.VEHICLE)
+                : Message.NONE;
     }
 
-    private String section(Metal of) {
+    private Message section(Metal of) {
         List<Double> around = StandardSections.around(strandClass, of, impliedMm2(of));
-        String nearest = around.isEmpty()
-                ? ""
-                : " (listed: "
-                        + String.join(
-                                " and ",
-                                around.stream().map(EngineeringFormat::figure).toList()) + " mm\u00b2)";
-        return four(impliedMm2(of)) + " mm\u00b2 of " + of.name() + nearest;
+        Message nearest = around.isEmpty()
+                ? Message.NONE
+                : Message.of(
+                        "feeder.listed_mm",
+                        around.stream().map(each -> Message.figure(each, "")).toList());
+        return Message.of("feeder.mm", four(impliedMm2(of)), of.words(), nearest);
     }
 
     /** Four figures of it, without a prefix. */

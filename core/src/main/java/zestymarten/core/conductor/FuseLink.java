@@ -3,6 +3,7 @@ package zestymarten.core.conductor;
 import java.util.List;
 import java.util.OptionalDouble;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.ResourceTable;
 
 /**
@@ -76,20 +77,22 @@ public record FuseLink(double ratedA) implements Protection {
     }
 
     @Override
-    public String does(double amperes) {
-        String hours = conventionalHours() + " h";
+    public Message does(double amperes) {
+        int hours = conventionalHours();
         if (amperes < holdsA()) {
-            return "does not melt within " + hours;
+            return Message.of("fuse_link.does_not_melt_within", hours);
         }
         if (isAtLeast(meltsWithinA(FAST_S), amperes)) {
-            return "melts within 0.1 s";
+            return Message.of("fuse_link.melts_within");
         }
         if (isAtLeast(meltsWithinA(WITHIN_S), amperes)) {
-            return "melts within 5 s";
+            return Message.of("fuse_link.melts_within_2");
         }
         return amperes < meltsA()
-                ? "may take over " + hours + ", or not melt at all"
-                : cutsOffSoon(amperes) ? "melts within minutes or less" : "melts within " + hours;
+                ? Message.of("fuse_link.may_take_over_or", hours)
+                : cutsOffSoon(amperes)
+                        ? Message.of("fuse_link.melts_within_minutes_or")
+                        : Message.of("fuse_link.melts_within_3", hours);
     }
 
     @Override

@@ -2,11 +2,12 @@ package zestymarten.core.conductor;
 
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import zestymarten.core.quantity.Message;
 
 /** What cuts a current off that is too large. */
 public sealed interface Protection permits Breaker, FuseLink {
     /** What it does at a current in amperes, 0 or above, in words that follow its name. */
-    String does(double amperes);
+    Message does(double amperes);
 
     /** Whether it surely cuts that current off within the conventional time. */
     boolean cutsOff(double amperes);

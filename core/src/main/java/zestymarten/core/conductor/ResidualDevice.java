@@ -1,7 +1,7 @@
 package zestymarten.core.conductor;
 
 import java.util.OptionalDouble;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 
 /**
  * A residual-current device: it opens when line and neutral do not carry the same. Source: IEC 61008-1, table 1; for one in a
@@ -30,8 +30,8 @@ public record ResidualDevice(boolean delayed, double residualA) {
     }
 
     /** Such as {@code RCD of 30 mA} or {@code RCD of 300 mA, type S}. */
-    public String name() {
-        return "RCD of " + EngineeringFormat.text(residualA, "A") + (delayed ? ", type S" : "");
+    public Message name() {
+        return Message.of("residual_device.rcd", Message.figure(residualA, "A"), delayed);
     }
 
     /** The longest time in seconds that it may take at a residual current; empty below its rated one, where it may stay closed. */

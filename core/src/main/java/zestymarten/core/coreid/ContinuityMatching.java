@@ -7,7 +7,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Link;
 import zestymarten.core.network.Network;
 import zestymarten.core.network.Path;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 
 /** Which of several alike cores leads through a given part: dead, by the ohms; or by the step of a voltage in a state. */
@@ -30,7 +30,7 @@ public final class ContinuityMatching {
     }
 
     /** A core with its answer and why. */
-    public record CoreResult(int core, CoreAnswer answer, String why) {}
+    public record CoreResult(int core, CoreAnswer answer, Message why) {}
 
     /**
      * Ohms that a core reads that leads through the part: core, part and return, one after the other, by the network.
@@ -65,18 +65,21 @@ public final class ContinuityMatching {
 
     private static CoreResult byOhms(int core, Path.Ohmic expected, OptionalDouble read, double accuracy) {
         if (read.isEmpty()) {
-            return new CoreResult(core, CoreAnswer.NOT, "no continuity");
+            return new CoreResult(core, CoreAnswer.NOT, Message.of("continuity_matching.no_continuity"));
         }
         double ohm = read.getAsDouble();
         boolean fits = ohm >= expected.low().value() * (1 - accuracy)
                 && ohm <= expected.high().value() * (1 + accuracy);
-        String range = expected.low().text() + " to " + expected.high().text();
+        Message range = Message.of("continuity_matching.by_ohms", expected.low(), expected.high());
         return fits
-                ? new CoreResult(core, CoreAnswer.THROUGH, EngineeringFormat.text(ohm, "Ω") + ", within " + range)
+                ? new CoreResult(
+                        core,
+                        CoreAnswer.THROUGH,
+                        Message.of("continuity_matching.within", Message.figure(ohm, "Ω"), range))
                 : new CoreResult(
                         core,
                         CoreAnswer.STRAY,
-                        EngineeringFormat.text(ohm, "Ω") + ", not within " + range + ": another path, or another part");
+                        Message.of("continuity_matching.not_within_another_path", Message.figure(ohm, "Ω"), range));
     }
 
     /** Each core by the volts that arrive when the part is switched on, less those when it is off. */
@@ -88,13 +91,15 @@ public final class ContinuityMatching {
         List<CoreResult> told = new ArrayList<>();
         for (int i = 0; i < on.size(); i++) {
             double step = Math.abs(on.get(i) - off.get(i));
-            String volts = EngineeringFormat.text(step, "V") + " of " + EngineeringFormat.text(supplyV, "V");
+            Message volts =
+                    Message.of("continuity_matching.by_volts", Message.figure(step, "V"), Message.figure(supplyV, "V"));
             if (step >= FULL * supplyV) {
-                told.add(new CoreResult(i + 1, CoreAnswer.THROUGH, "full: " + volts));
+                told.add(new CoreResult(i + 1, CoreAnswer.THROUGH, Message.of("continuity_matching.full", volts)));
             } else if (step <= ABSENT * supplyV) {
-                told.add(new CoreResult(i + 1, CoreAnswer.NOT, "absent: " + volts));
+                told.add(new CoreResult(i + 1, CoreAnswer.NOT, Message.of("continuity_matching.absent", volts)));
             } else {
-                told.add(new CoreResult(i + 1, CoreAnswer.STRAY, "stray: " + volts + "; load it and read again"));
+                told.add(new CoreResult(
+                        i + 1, CoreAnswer.STRAY, Message.of("continuity_matching.stray_load_read_again", volts)));
             }
         }
         return told;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import zestymarten.core.quantity.Message;
 
 /**
  * A way to sort a bundle, with what it takes.
@@ -14,33 +15,25 @@ import java.util.Optional;
  * @param touches at most
  * @param cannot why it cannot be used; empty where it can
  */
-public record IdentificationMethod(MethodKind kind, int walks, int ties, int touches, String cannot) {
+public record IdentificationMethod(MethodKind kind, int walks, int ties, int touches, Message cannot) {
     private static final double TOUCH_S = 4;
     private static final double TIE_S = 20;
 
     /** The methods that are known. */
     public enum MethodKind {
-        GROUPS("groups, one round trip", "Link groups here; find and link them by another plan there; find them here."),
-        PAIR_CHAIN("pair chain, one round trip", "Pairs here, the next pairs there; follow the chain here."),
-        TAGS("resistor tags, one way", "A resistor of its own on each core there; read the resistance here."),
-        PAIR_AND_EARTH("pair and earth", "One core to earth and two together there; find all three here; again."),
-        ONE_BY_ONE("one by one", "One core to earth there; find it here; again.");
+        GROUPS,
+        PAIR_CHAIN,
+        TAGS,
+        PAIR_AND_EARTH,
+        ONE_BY_ONE;
 
-        private final String words;
-        private final String does;
-
-        MethodKind(String words, String does) {
-            this.words = words;
-            this.does = does;
-        }
-
-        public String words() {
-            return words;
+        public Message words() {
+            return Message.of(this);
         }
 
         /** What is done, in a sentence. */
-        public String does() {
-            return does;
+        public Message does() {
+            return Message.of(Message.of(this).code() + "_does");
         }
     }
 
@@ -68,7 +61,7 @@ public record IdentificationMethod(MethodKind kind, int walks, int ties, int tou
         }
         List<IdentificationMethod> all =
                 new ArrayList<>(List.of(groups(cores, hasReturn), chain(cores), tags(cores, hasReturn, tags)));
-        String needs = hasReturn ? "" : "needs a return: a frame, an armour or a marked core";
+        Message needs = hasReturn ? Message.NONE : Message.of("identification_method.needs_return_frame_armour");
         int visits = MarkedVisits.of(MethodKind.PAIR_AND_EARTH, cores).visits().size();
         all.add(new IdentificationMethod(
                 MethodKind.PAIR_AND_EARTH, 2 * visits, 4 * visits, visits * 3 * cores / 2, needs));
@@ -90,27 +83,32 @@ public record IdentificationMethod(MethodKind kind, int walks, int ties, int tou
                     2,
                     0,
                     0,
-                    counted + " cores cannot be identified by the sizes of groups alone"
-                            + (hasReturn ? "" : "; a known return would help")
-                            + (counted % 2 == 1 && counted > 2 ? "; the pair chain can" : ""));
+                    Message.of(
+                            "identification_method.cores_cannot_be_identified",
+                            counted,
+                            hasReturn,
+                            counted % 2 == 1 && counted > 2));
         }
         GroupCodes here = scheme.get().tiedHere();
         return new IdentificationMethod(
-                MethodKind.GROUPS, 2, 2 * (counted - here.groups().size()) * 2, 2 * here.touches(), "");
+                MethodKind.GROUPS, 2, 2 * (counted - here.groups().size()) * 2, 2 * here.touches(), Message.NONE);
     }
 
     private static IdentificationMethod chain(int cores) {
         if (cores % 2 == 0 || cores < 3) {
-            return new IdentificationMethod(MethodKind.PAIR_CHAIN, 2, 0, 0, "needs an odd number of cores");
+            return new IdentificationMethod(
+                    MethodKind.PAIR_CHAIN, 2, 0, 0, Message.of("identification_method.needs_odd_number_cores"));
         }
         int touches = PairChain.tiedHere(cores).touches();
-        return new IdentificationMethod(MethodKind.PAIR_CHAIN, 2, 2 * (cores - 1), 2 * touches, "");
+        return new IdentificationMethod(MethodKind.PAIR_CHAIN, 2, 2 * (cores - 1), 2 * touches, Message.NONE);
     }
 
     private static IdentificationMethod tags(int cores, boolean hasReturn, int tags) {
-        String cannot = tags < cores
-                ? tags == 0 ? "needs resistors" : "only " + tags + " of the tags can be distinguished"
-                : !hasReturn && cores < 3 ? "two cores without a return cannot be identified" : "";
+        Message cannot = tags < cores
+                ? tags == 0
+                        ? Message.of("identification_method.needs_resistors")
+                        : Message.of("identification_method.only_tags_can_be", tags)
+                : !hasReturn && cores < 3 ? Message.of("identification_method.two_cores_without_return") : Message.NONE;
         return new IdentificationMethod(MethodKind.TAGS, 1, 2 * cores, cores, cannot);
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import zestymarten.core.quantity.Message;
 
 /**
  * One bundle being sorted in a round trip, as far as it has come: by groups or by the chain of pairs.
@@ -24,7 +25,7 @@ public record Sorting(
         Optional<GroupCodes> tiedThere,
         List<Integer> there,
         boolean whole,
-        List<String> says) {
+        List<Message> says) {
     public Sorting {
         there = List.copyOf(there);
         says = List.copyOf(says);
@@ -66,11 +67,9 @@ public record Sorting(
         GroupCodes tiedHere = scheme.tiedHere();
         Optional<GroupCodes> tiedThere = foundThere.map(scheme::tiedThere);
         if (foundThere.isEmpty() || tiedThere.isEmpty() || foundHere.isEmpty()) {
-            List<String> says = foundThere
+            List<Message> says = foundThere
                     .filter(found -> !found.sizes().equals(tiedHere.sizes()))
-                    .map(found ->
-                            List.of("The groups found there do not add up to those linked here: a core is open, or two"
-                                    + " touch each other. Continue: the second finding says which."))
+                    .map(found -> List.of(Message.of("sorting.groups_found_there_do")))
                     .orElse(List.of());
             return new Sorting(
                     IdentificationMethod.MethodKind.GROUPS, cores, tiedHere, tiedThere, List.of(), false, says);
@@ -86,45 +85,42 @@ public record Sorting(
                 says(matched, tiedHere, tiedThere.get()));
     }
 
-    private static List<String> says(CoreMatching matched, GroupCodes tiedHere, GroupCodes tiedThere) {
+    private static List<Message> says(CoreMatching matched, GroupCodes tiedHere, GroupCodes tiedThere) {
         List<CoreMatching.MatchingExplanation> ways = matched.explanations();
         if (ways.isEmpty()) {
-            return List.of(
-                    "These groups fit neither a sound set of cores nor one broken core nor one short. Find the groups again"
-                            + " here and there; if they stay, more than one core is at fault.");
+            return List.of(Message.of("sorting.these_groups_fit_neither"));
         }
         if (matched.isComplete()) {
             return complete(matched, tiedHere, tiedThere);
         }
-        List<String> says = new ArrayList<>();
+        List<Message> says = new ArrayList<>();
         broken(ways, matched.sure()).ifPresent(says::add);
         shorted(ways).ifPresent(says::add);
         if (ways.stream().anyMatch(each -> each.fault().isEmpty())) {
-            says.add("It may also be sound: a core that is linked nowhere at either end looks like a broken one.");
+            says.add(Message.of("sorting.may_also_be_sound"));
         }
         long open = matched.sure().stream().filter(each -> each == 0).count();
         if (open > 0) {
-            says.add(open + " of " + matched.sure().size() + " cores are not identified yet.");
+            says.add(Message.of(
+                    "sorting.cores_not_identified_yet", open, matched.sure().size()));
         }
         return says;
     }
 
     /** A core that is linked to nothing at either end showed continuity to nothing: an open one would look the same. */
-    private static List<String> complete(CoreMatching matched, GroupCodes tiedHere, GroupCodes tiedThere) {
+    private static List<Message> complete(CoreMatching matched, GroupCodes tiedHere, GroupCodes tiedThere) {
         for (int core = 1; core <= matched.sure().size(); core++) {
             int there = matched.sure().get(core - 1);
             if (tiedHere.of(core).size() == 1 && tiedThere.of(there).size() == 1) {
                 return List.of(
-                        "Every core is identified, and none is shorted.",
-                        "Core " + core + " here, " + there
-                                + " there, was linked to nothing at either end: it may be open. Link it to another core there and"
-                                + " measure it once.");
+                        Message.of("sorting.every_core_identified_none"),
+                        Message.of("sorting.core_here_there_was", core, there));
             }
         }
-        return List.of("Every core is identified, and none is open or shorted.");
+        return List.of(Message.of("sorting.every_core_identified_none_2"));
     }
 
-    private static Optional<String> broken(List<CoreMatching.MatchingExplanation> ways, List<Integer> sure) {
+    private static Optional<Message> broken(List<CoreMatching.MatchingExplanation> ways, List<Integer> sure) {
         Set<Integer> here = new LinkedHashSet<>();
         Set<Integer> there = new LinkedHashSet<>();
         ways.forEach(way -> way.fault().ifPresent(fault -> {
@@ -137,23 +133,20 @@ public record Sorting(
             return Optional.empty();
         }
         if (here.size() == 1 && there.size() == 1) {
-            return Optional.of(
-                    "Core " + list(here) + " here is open; its other end is core " + list(there) + " there.");
+            return Optional.of(Message.of("sorting.core_here_open_other", list(here), list(there)));
         }
         int known = 0;
         while (known < sure.size() && sure.get(known) == 0) {
             known++;
         }
-        String confirm = known < sure.size()
-                ? " To find out: link " + there.iterator().next() + " there to core " + sure.get(known)
-                        + ", and touch " + list(here) + " here against core " + (known + 1)
-                        + ": one with continuity is sound and is that core; if none has continuity, that core is the open one's end."
-                : "";
-        return Optional.of(
-                "A core is open: here one of " + list(here) + ", there one of " + list(there) + "." + confirm);
+        Message confirm = known < sure.size()
+                ? Message.of(
+                        "sorting.find_out_link_there", there.iterator().next(), sure.get(known), list(here), known + 1)
+                : Message.NONE;
+        return Optional.of(Message.of("sorting.core_open_here_one", list(here), list(there), confirm));
     }
 
-    private static Optional<String> shorted(List<CoreMatching.MatchingExplanation> ways) {
+    private static Optional<Message> shorted(List<CoreMatching.MatchingExplanation> ways) {
         Set<Integer> all = new LinkedHashSet<>();
         ways.forEach(way -> way.fault().ifPresent(fault -> {
             if (fault instanceof CoreMatching.CoreFault.CoresShorted pair) {
@@ -165,10 +158,8 @@ public record Sorting(
         }
         return Optional.of(
                 all.size() == 2
-                        ? "Cores " + list(all) + " here touch each other somewhere on the way."
-                        : "Two of the cores " + list(all)
-                                + " here touch each other. Free everything at both ends and touch these against each other:"
-                                + " the two with continuity are the ones.");
+                        ? Message.of("sorting.cores_here_touch_each", list(all))
+                        : Message.of("sorting.two_cores_here_touch", list(all)));
     }
 
     private static String list(Set<Integer> cores) {
@@ -186,9 +177,7 @@ public record Sorting(
                     Optional.empty(),
                     List.of(),
                     false,
-                    List.of(
-                            "There should be one single and pairs. More singles: a core is open among them; more than two"
-                                    + " together: two pairs touch each other. Measure again; if it stays, sort the rest one by one."));
+                    List.of(Message.of("sorting.there_should_be_one")));
         }
         if (foundHere.isEmpty() || tiedThere.isEmpty()) {
             return new Sorting(
@@ -211,7 +200,7 @@ public record Sorting(
                 whole,
                 List.of(
                         whole
-                                ? "Every core is identified, and none is open or shorted."
-                                : "The chain stops: the core after the last one identified is open, or its link has come off."));
+                                ? Message.of("sorting.every_core_identified_none_2")
+                                : Message.of("sorting.chain_stops_core_after")));
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.limit.Limit;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 
 /** A fault named in the wiring's own terms. A closed family: a new kind must be told and drawn everywhere. */
@@ -164,7 +165,7 @@ public sealed interface Finding {
     }
 
     /** Insulation that did not withstand its test voltage, in volts. */
-    record Withstand(List<String> conductors, Terminal from, Terminal to, double testV, String reason)
+    record Withstand(List<String> conductors, Terminal from, Terminal to, double testV, Message reason)
             implements Finding {
         public Withstand {
             conductors = List.copyOf(conductors);
@@ -332,25 +333,23 @@ public sealed interface Finding {
 
     /** What can be wrong with a component. */
     enum PartFault {
-        OPEN("component_open", "is open"),
-        SHORT("component_short", "is bypassed"),
-        VALUE("component_value", "has a wrong value"),
-        STATE("component_state", "is not in the state in which it should be");
+        OPEN("component_open"),
+        SHORT("component_short"),
+        VALUE("component_value"),
+        STATE("component_state");
 
         private final String code;
-        private final String words;
 
-        PartFault(String code, String words) {
+        PartFault(String code) {
             this.code = code;
-            this.words = words;
         }
 
         String code() {
             return code;
         }
 
-        String words() {
-            return words;
+        Message words() {
+            return Message.of(this);
         }
     }
 
@@ -490,7 +489,7 @@ public sealed interface Finding {
     }
 
     /** The finding in one sentence. */
-    default String text() {
+    default Message message() {
         return fold(FindingWords.SENTENCE);
     }
 }

@@ -1,13 +1,14 @@
 package zestymarten.core.finding;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 
 /** Findings in words: their kinds as written in files, and their sentences. */
 final class FindingWords {
     static final Finding.FindingCases<String> KIND = new Kinds();
-    static final Finding.FindingCases<String> SENTENCE = new Sentences();
+    static final Finding.FindingCases<Message> SENTENCE = new Sentences();
 
     private FindingWords() {}
 
@@ -103,160 +104,173 @@ final class FindingWords {
         }
     }
 
-    private static final class Sentences implements Finding.FindingCases<String> {
+    private static final class Sentences implements Finding.FindingCases<Message> {
         @Override
-        public String open(Finding.Open open) {
-            return open.conductor() + " is open between " + open.from() + " and " + open.to() + ".";
+        public Message open(Finding.Open open) {
+            return Message.of("finding.open", open.conductor(), open.from(), open.to());
         }
 
         @Override
-        public String highResistance(Finding.HighResistance high) {
-            return and(high.conductors()) + (high.conductors().size() == 1 ? " has" : " have together")
-                    + " a high resistance: "
-                    + high.ohm().text() + " from " + high.from() + " to " + high.to() + ", limit "
-                    + high.limit().text() + ".";
+        public Message highResistance(Finding.HighResistance high) {
+            return Message.of(
+                    "finding.high_resistance",
+                    high.conductors(),
+                    high.conductors().size(),
+                    high.ohm(),
+                    high.from(),
+                    high.to(),
+                    high.limit());
         }
 
         @Override
-        public String lowResistance(Finding.LowResistance low) {
-            return and(low.conductors()) + (low.conductors().size() == 1 ? " has" : " have together")
-                    + " a low resistance: "
-                    + low.ohm().text() + " from " + low.from() + " to " + low.to() + ", minimum "
-                    + low.limit().text() + ".";
+        public Message lowResistance(Finding.LowResistance low) {
+            return Message.of(
+                    "finding.low_resistance",
+                    low.conductors(),
+                    low.conductors().size(),
+                    low.ohm(),
+                    low.from(),
+                    low.to(),
+                    low.limit());
         }
 
         @Override
-        public String intermittent(Finding.Intermittent intermittent) {
-            return and(intermittent.conductors()) + (intermittent.conductors().size() == 1 ? " is" : " are")
-                    + " intermittent between " + intermittent.from() + " and " + intermittent.to()
-                    + ": the conductor may be broken with its ends still touching.";
+        public Message intermittent(Finding.Intermittent intermittent) {
+            return Message.of(
+                    "finding.intermittent",
+                    intermittent.conductors(),
+                    intermittent.conductors().size(),
+                    intermittent.from(),
+                    intermittent.to());
         }
 
         @Override
-        public String leak(Finding.Leak leak) {
-            return "Leakage between " + leak.from() + " and " + leak.to() + ": "
-                    + leak.ohm().text() + ". It is not a short circuit; measure it with an insulation tester.";
+        public Message leak(Finding.Leak leak) {
+            return Message.of("finding.leak", leak.from(), leak.to(), leak.ohm());
         }
 
         @Override
-        public String shorted(Finding.Shorted shorted) {
-            return "Short circuit between " + and(names(shorted.pieces())) + ".";
+        public Message shorted(Finding.Shorted shorted) {
+            return Message.of("finding.short", names(shorted.pieces()));
         }
 
         @Override
-        public String frameShort(Finding.FrameShort frameShort) {
-            String are = frameShort.pieces().size() == 1 ? " is" : " are";
-            return capital(and(names(frameShort.pieces()))) + are + " shorted to the frame.";
+        public Message frameShort(Finding.FrameShort frameShort) {
+            return Message.of(
+                    "finding.frame_short",
+                    beginning(frameShort.pieces()),
+                    frameShort.pieces().size());
         }
 
         @Override
-        public String crossed(Finding.Crossed crossed) {
-            List<String> where = crossed.moves().stream()
-                    .map(move -> move.conductor() + " goes to " + move.cavity())
+        public Message crossed(Finding.Crossed crossed) {
+            List<Message> where = crossed.moves().stream()
+                    .map(move -> Message.of("finding.goes", move.conductor(), move.cavity()))
                     .toList();
-            return and(crossed.conductors()) + " are crossed: " + and(where) + ".";
+            return Message.of("finding.crossed", crossed.conductors(), where);
         }
 
         @Override
-        public String misplaced(Finding.Misplaced misplaced) {
+        public Message misplaced(Finding.Misplaced misplaced) {
             Finding.Move move = misplaced.move();
-            return move.conductor() + " is in the wrong cavity: " + move.cavity() + " instead of " + move.designed()
-                    + ".";
+            return Message.of("finding.misplaced", move.conductor(), move.cavity(), move.designed());
         }
 
         @Override
-        public String mirrored(Finding.Mirrored mirrored) {
-            return mirrored.terminals().get(0).connector() + " is mirrored: its positions are reversed for "
-                    + and(mirrored.conductors()) + ".";
+        public Message mirrored(Finding.Mirrored mirrored) {
+            return Message.of("finding.mirrored", mirrored.terminals().get(0).connector(), mirrored.conductors());
         }
 
         @Override
-        public String shifted(Finding.Shifted shifted) {
-            int by = Math.abs(shifted.by());
-            return shifted.terminals().get(0).connector() + " is shifted by " + by + (by == 1 ? " cavity" : " cavities")
-                    + (shifted.by() > 0 ? " towards its end: " : " towards its beginning: ")
-                    + and(shifted.conductors()) + ".";
+        public Message shifted(Finding.Shifted shifted) {
+            return Message.of(
+                    "finding.shifted",
+                    shifted.terminals().get(0).connector(),
+                    Math.abs(shifted.by()),
+                    shifted.by() > 0,
+                    shifted.conductors());
         }
 
         @Override
-        public String partAtFault(Finding.PartAtFault part) {
-            String figures = part.ohm().map(ohm -> ": " + ohm.text()).orElse("")
-                    + part.limit()
-                            .map(limit -> ", expected " + limit.low().text() + " to "
-                                    + limit.high().text())
-                            .orElse("");
-            return part.component() + " " + part.fault().words() + " between " + part.a() + " and " + part.b() + figures
-                    + ".";
+        public Message partAtFault(Finding.PartAtFault part) {
+            return Message.of(
+                    "finding.part",
+                    part.component(),
+                    part.fault().words(),
+                    part.a(),
+                    part.b(),
+                    part.ohm().map(ohm -> Message.of("finding.reads", ohm)),
+                    part.limit().map(limit -> Message.of("finding.expected", limit.low(), limit.high())));
         }
 
         @Override
-        public String extra(Finding.Extra extra) {
-            return "An extra connection joins " + and(names(extra.pieces())) + ", where the assembly has no wire.";
+        public Message extra(Finding.Extra extra) {
+            return Message.of("finding.extra", names(extra.pieces()));
         }
 
         @Override
-        public String insulationLow(Finding.InsulationLow low) {
-            return "Low insulation resistance: " + low.ohm().text() + " between "
-                    + tested(low.conductors(), low.from(), low.to())
-                    + " and " + low.to() + " at "
-                    + EngineeringFormat.text(low.testV(), "V") + ", minimum "
-                    + low.limit().text() + ".";
+        public Message insulationLow(Finding.InsulationLow low) {
+            return Message.of(
+                    "finding.insulation_low",
+                    low.ohm(),
+                    tested(low.conductors(), low.from(), low.to()),
+                    low.to(),
+                    Message.figure(low.testV(), "V"),
+                    low.limit());
         }
 
         @Override
-        public String withstand(Finding.Withstand withstand) {
-            return "Insulation does not withstand " + EngineeringFormat.text(withstand.testV(), "V") + " between "
-                    + tested(withstand.conductors(), withstand.from(), withstand.to()) + " and " + withstand.to() + ". "
-                    + withstand.reason();
+        public Message withstand(Finding.Withstand withstand) {
+            return Message.of(
+                    "finding.withstand",
+                    Message.figure(withstand.testV(), "V"),
+                    tested(withstand.conductors(), withstand.from(), withstand.to()),
+                    withstand.to(),
+                    withstand.reason());
         }
 
         @Override
-        public String contactSurface(Finding.ContactSurface surface) {
-            return "A contact surface between " + surface.from() + " and " + surface.to()
-                    + " read open as found and is good on clean metal: dirt, oxide or paint, and it will come back.";
+        public Message contactSurface(Finding.ContactSurface surface) {
+            return Message.of("finding.contact_surface", surface.from(), surface.to());
         }
 
         @Override
-        public String damaged(Finding.Damaged damaged) {
-            return damaged.place() + " is damaged: " + damaged.defect().word() + ". Repair it and inspect it again.";
+        public Message damaged(Finding.Damaged damaged) {
+            return Message.of("finding.damaged", damaged.place(), damaged.defect());
         }
 
         @Override
-        public String secondFault(Finding.SecondFault second) {
-            return second.conductor() + (second.broken() ? " is open a second time" : " has a second high resistance")
-                    + " between " + second.from() + " and the break that is seen.";
+        public Message secondFault(Finding.SecondFault second) {
+            return Message.of("finding.second_fault", second.conductor(), second.broken(), second.from());
         }
 
         /** One terminal, or the wires that were tested together against the frame. */
-        private static String tested(List<String> wires, Terminal from, Terminal to) {
-            return wires.size() > 1 && to.isFrame() ? and(wires) + " together" : from.name();
+        private static Message tested(List<String> wires, Terminal from, Terminal to) {
+            return wires.size() > 1 && to.isFrame()
+                    ? Message.of("finding.together", wires)
+                    : Message.verbatim(from.name());
         }
     }
 
-    private static List<String> names(List<Finding.Piece> pieces) {
-        return pieces.stream().map(FindingWords::name).toList();
+    /** The pieces of a group, the first as a sentence begins with it. */
+    private static List<Message> beginning(List<Finding.Piece> pieces) {
+        return IntStream.range(0, pieces.size())
+                .mapToObj(i -> name(pieces.get(i), i == 0))
+                .toList();
     }
 
-    private static String name(Finding.Piece piece) {
+    private static List<Message> names(List<Finding.Piece> pieces) {
+        return pieces.stream().map(each -> name(each, false)).toList();
+    }
+
+    private static Message name(Finding.Piece piece, boolean first) {
         Terminal at = piece.terminal();
         return switch (piece.form()) {
-            case WIRES -> and(piece.conductors());
-            case STUB -> "the " + (at.isPin() ? at.connector() : at.name()) + " side of " + and(piece.conductors());
-            case CAVITY -> "the empty cavity " + at;
-            case PIN -> at.name();
-            case FRAME -> "the frame";
+            case WIRES -> Message.of("finding.wires", piece.conductors());
+            case STUB -> Message.of("finding.side", first, at.isPin() ? at.connector() : at.name(), piece.conductors());
+            case CAVITY -> Message.of("finding.empty_cavity", first, at);
+            case PIN -> Message.verbatim(at.name());
+            case FRAME -> Message.of("finding.frame", first);
         };
-    }
-
-    /** {@code W1, W2 and W3}. */
-    static String and(List<String> names) {
-        int last = names.size() - 1;
-        return last <= 0
-                ? String.join("", names)
-                : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
-    }
-
-    private static String capital(String text) {
-        return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 }

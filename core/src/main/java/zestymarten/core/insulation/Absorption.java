@@ -3,9 +3,9 @@ package zestymarten.core.insulation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 
 /**
  * How insulation takes its charge: ohms over the time under voltage.
@@ -47,27 +47,27 @@ public record Absorption(List<AbsorptionPoint> points) {
     }
 
     /** What the curve says, in sentences: ratios where their readings are there, the minute's reading at 20 °C. */
-    public List<String> said(double celsius) {
-        List<String> said = new ArrayList<>();
+    public List<Message> said(double celsius) {
+        List<Message> said = new ArrayList<>();
         OptionalDouble half = after(30);
         OptionalDouble minute = after(60);
         OptionalDouble ten = after(600);
         if (half.isPresent() && minute.isPresent()) {
-            said.add("DAR (60 s to 30 s) " + ratio(InsulationRules.absorption(minute.getAsDouble(), half.getAsDouble()))
-                    + ".");
+            said.add(Message.of(
+                    "absorption.dar", ratio(InsulationRules.absorption(minute.getAsDouble(), half.getAsDouble()))));
         }
         if (minute.isPresent() && ten.isPresent()) {
             said.add(
                     index().isPresent()
-                            ? "PI (10 min to 1 min) " + ratio(index().getAsDouble()) + "."
-                            : "PI means nothing above 5 GΩ.");
+                            ? Message.of("absorption.pi_min_min", ratio(index().getAsDouble()))
+                            : Message.of("absorption.pi_means_nothing_above"));
         }
-        minute.ifPresent(ohm -> said.add("At 20 °C " + EngineeringFormat.text(InsulationRules.at20(ohm, celsius), "Ω")
-                + " (rule of thumb: half for every 10 °C)."));
+        minute.ifPresent(ohm -> said.add(Message.of(
+                "absorption.rule_thumb_half_every", Message.figure(InsulationRules.at20(ohm, celsius), "Ω"))));
         return said;
     }
 
-    private static String ratio(double value) {
-        return String.format(Locale.ROOT, "%.2f", value);
+    private static MessageArgument ratio(double value) {
+        return Message.figure(Math.round(value * 100) / 100.0, "");
     }
 }

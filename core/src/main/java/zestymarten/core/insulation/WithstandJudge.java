@@ -6,7 +6,8 @@ import zestymarten.core.judgement.Judgement.Contact;
 import zestymarten.core.judgement.Judgement.Reason;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.WithstandRule;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MeterReading;
 
 /**
@@ -28,7 +29,7 @@ public final class WithstandJudge {
      */
     public static Judgement judge(MeterReading reading, WithstandRule rule, OptionalDouble lengthM) {
         if (reading instanceof MeterReading.Unstable || reading instanceof MeterReading.OverRange) {
-            return said(Verdict.FAIL, Reason.BROKE_DOWN, "The tester tripped or jumped: the insulation broke down.");
+            return said(Verdict.FAIL, Reason.BROKE_DOWN, Message.of("withstand_judge.tester_tripped_or_jumped"));
         }
         if (reading instanceof MeterReading.Below below && below.unit() == MeterReading.Unit.AMPERE) {
             return current(below.value(), true, rule, lengthM);
@@ -38,7 +39,7 @@ public final class WithstandJudge {
                 : said(
                         Verdict.DOUBTFUL,
                         Reason.WRONG_QUANTITY,
-                        "“" + reading.text() + "” is not accepted; expected amperes, or that it tripped.");
+                        Message.of("withstand_judge.not_accepted_expected_amperes", reading));
     }
 
     /** The charging current that the length predicts, in amperes; empty for DC, or where length or capacitance are not known. */
@@ -56,15 +57,14 @@ public final class WithstandJudge {
     private static Judgement current(double total, boolean most, WithstandRule rule, OptionalDouble lengthM) {
         OptionalDouble charging = charging(rule, lengthM);
         if (charging.isEmpty()) {
-            return against(total, total, most, rule, (most ? "less than " : "") + amperes(total));
+            return against(total, total, most, rule, Message.of("withstand_judge.read", most, amperes(total)));
         }
         double predicted = charging.getAsDouble();
         if (!most && !InsulationRules.provesConnection(total, predicted)) {
             return said(
                     Verdict.DOUBTFUL,
                     Reason.NO_CONNECTION,
-                    amperes(total) + " is less than half of the " + amperes(predicted)
-                            + " that the length alone takes to charge: a clip is off.");
+                    Message.of("withstand_judge.less_than_half_that", amperes(total), amperes(predicted)));
         }
         double least = most ? 0 : InsulationRules.leakageAmperes(total, predicted * (1 + CHARGING_DOUBT));
         double highest = InsulationRules.leakageAmperes(total, predicted * (1 - CHARGING_DOUBT));
@@ -73,31 +73,34 @@ public final class WithstandJudge {
                 highest,
                 most,
                 rule,
-                amperes(total) + " with " + amperes(predicted) + " of charging leaves "
-                        + (least > 0 ? amperes(least) + " to " : "maximum ") + amperes(highest));
+                Message.of(
+                        "withstand_judge.charging_leaves",
+                        amperes(total),
+                        amperes(predicted),
+                        least > 0,
+                        amperes(least),
+                        amperes(highest)));
     }
 
-    private static Judgement against(double least, double highest, boolean most, WithstandRule rule, String what) {
-        String limit = "Maximum " + amperes(rule.mostA()) + ": the figure given for this test.";
+    private static Judgement against(double least, double highest, boolean most, WithstandRule rule, Message what) {
+        Message limit = Message.of("withstand_judge.maximum_figure_given_this", amperes(rule.mostA()));
         if (highest <= rule.mostA()) {
-            return said(Verdict.PASS, Reason.WITHSTOOD, what + ": withstood. " + limit);
+            return said(Verdict.PASS, Reason.WITHSTOOD, Message.of("withstand_judge.withstood", what, limit));
         }
         boolean decided = !most && least > rule.mostA();
         return decided
-                ? said(Verdict.FAIL, Reason.LEAKAGE_TOO_HIGH, what + ": too much. " + limit)
+                ? said(Verdict.FAIL, Reason.LEAKAGE_TOO_HIGH, Message.of("withstand_judge.too_much", what, limit))
                 : said(
                         Verdict.UNDECIDED,
                         most ? Reason.NEXT_RANGE : Reason.LEAKAGE_HIDDEN,
-                        what + ", which does not settle it: "
-                                + (most ? "read the figure. " : "the charging current hides it. Use DC for that. ")
-                                + limit);
+                        Message.of("withstand_judge.which_does_not_settle", what, most, limit));
     }
 
-    private static String amperes(double value) {
-        return EngineeringFormat.text(value, "A");
+    private static MessageArgument amperes(double value) {
+        return Message.figure(value, "A");
     }
 
-    private static Judgement said(Verdict verdict, Reason code, String reason) {
+    private static Judgement said(Verdict verdict, Reason code, Message reason) {
         return new Judgement(
                 verdict,
                 verdict == Verdict.PASS ? Contact.APART : Contact.UNKNOWN,

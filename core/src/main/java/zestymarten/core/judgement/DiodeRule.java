@@ -3,6 +3,7 @@ package zestymarten.core.judgement;
 import zestymarten.core.judgement.Judgement.Contact;
 import zestymarten.core.judgement.Judgement.Reason;
 import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.Message;
 
 /**
  * What a reading on an ohm range says where a diode lies beside or on the way.
@@ -32,7 +33,7 @@ public final class DiodeRule {
                         Verdict.UNDECIDED,
                         Contact.UNKNOWN,
                         Reason.DIODE,
-                        "A diode lies between: an ohm range proves nothing either way. Read its forward voltage.");
+                        Message.of("diode_rule.diode_lies_between_ohm"));
     }
 
     private static boolean isDecided(Judgement plain, Expectation.Joined joined) {

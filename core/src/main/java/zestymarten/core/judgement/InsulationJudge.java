@@ -6,7 +6,8 @@ import zestymarten.core.judgement.Judgement.Contact;
 import zestymarten.core.judgement.Judgement.Reason;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.InsulationLimit;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Ohms;
 
@@ -41,7 +42,7 @@ public final class InsulationJudge {
                     Verdict.DOUBTFUL,
                     Contact.UNKNOWN,
                     Reason.JOINED_BY_DESIGN,
-                    "These two points are joined by design: there is no insulation between them to test.");
+                    Message.of("insulation_judge.these_two_points_joined"));
         }
         return judge(reading, quantity, testV, InsulationLimit.ofTest(testV));
     }
@@ -56,9 +57,8 @@ public final class InsulationJudge {
                     Contact.UNKNOWN,
                     Reason.WRONG_QUANTITY,
                     quantity == Quantity.LEAKAGE
-                            ? "“" + reading.text()
-                                    + "” is not accepted; expected a current with its unit, such as 3.4mA, or that it tripped."
-                            : "“" + reading.text() + "” is not accepted; expected a resistance, such as 320M or >2G.");
+                            ? Message.of("insulation_judge.not_accepted_expected_current", reading)
+                            : Message.of("insulation_judge.not_accepted_expected_resistance", reading));
         }
         return quantity == Quantity.LEAKAGE ? leakage(reading, testV, limit) : insulation(reading, limit);
     }
@@ -74,7 +74,7 @@ public final class InsulationJudge {
 
     private static Judgement insulation(MeterReading reading, InsulationLimit limit) {
         if (reading instanceof MeterReading.Value value) {
-            return against(value.value(), limit, "");
+            return against(value.value(), limit, Message.NONE);
         }
         if (reading instanceof MeterReading.Above above) {
             return above.value() >= limit.least().value()
@@ -82,20 +82,19 @@ public final class InsulationJudge {
                             Verdict.PASS,
                             Contact.APART,
                             Reason.INSULATION_ENOUGH,
-                            "More than " + ohms(above.value()) + ". " + limit.derivation())
+                            Message.of("insulation_judge.more_than", ohms(above.value()), limit.derivation()))
                     : plain(
                             Verdict.UNDECIDED,
                             Contact.UNKNOWN,
                             Reason.NEXT_RANGE,
-                            "More than " + ohms(above.value()) + " does not settle it: read on the next range. "
-                                    + limit.derivation());
+                            Message.of("insulation_judge.more_than_does_not", ohms(above.value()), limit.derivation()));
         }
         if (reading instanceof MeterReading.OverRange) {
             return plain(
                     Verdict.PASS,
                     Contact.APART,
                     Reason.INSULATION_ENOUGH,
-                    "Beyond the tester's range, if the clips were on: prove the connection. " + limit.derivation());
+                    Message.of("insulation_judge.beyond_tester_range_if", limit.derivation()));
         }
         if (reading instanceof MeterReading.Below below) {
             return below.value() <= limit.least().value()
@@ -103,25 +102,24 @@ public final class InsulationJudge {
                             Verdict.FAIL,
                             Reason.INSULATION_LOW,
                             below.value(),
-                            "Less than " + ohms(below.value()) + ". " + limit.derivation())
+                            Message.of("insulation_judge.less_than", ohms(below.value()), limit.derivation()))
                     : plain(
                             Verdict.UNDECIDED,
                             Contact.UNKNOWN,
                             Reason.NEXT_RANGE,
-                            "Less than " + ohms(below.value()) + " does not settle it: read the figure. "
-                                    + limit.derivation());
+                            Message.of("insulation_judge.less_than_does_not", ohms(below.value()), limit.derivation()));
         }
         return reading instanceof MeterReading.Unstable
                 ? plain(
                         Verdict.FAIL,
                         Contact.UNKNOWN,
                         Reason.BROKE_DOWN,
-                        "The insulation jumps: it breaks down now and then.")
+                        Message.of("insulation_judge.insulation_jumps_breaks_down"))
                 : plain(
                         Verdict.DOUBTFUL,
                         Contact.UNKNOWN,
                         Reason.WRONG_QUANTITY,
-                        "“" + reading.text() + "” is not accepted; expected a resistance, such as 320M or >2G.");
+                        Message.of("insulation_judge.not_accepted_expected_resistance", reading));
     }
 
     private static Judgement leakage(MeterReading reading, double testV, InsulationLimit limit) {
@@ -130,7 +128,10 @@ public final class InsulationJudge {
             return against(
                     ohm,
                     limit,
-                    EngineeringFormat.text(value.value(), "A") + " at " + EngineeringFormat.text(testV, "V") + ": ");
+                    Message.of(
+                            "insulation_judge.leakage",
+                            Message.figure(value.value(), "A"),
+                            Message.figure(testV, "V")));
         }
         if (reading instanceof MeterReading.Below below
                 && testV / below.value() < limit.least().value()) {
@@ -138,9 +139,11 @@ public final class InsulationJudge {
                     Verdict.UNDECIDED,
                     Contact.UNKNOWN,
                     Reason.NEXT_RANGE,
-                    "Less than " + EngineeringFormat.text(below.value(), "A") + " does not settle a limit of "
-                            + EngineeringFormat.text(testV / limit.least().value(), "A") + ": read the figure. "
-                            + limit.derivation());
+                    Message.of(
+                            "insulation_judge.less_than_does_not_2",
+                            Message.figure(below.value(), "A"),
+                            Message.figure(testV / limit.least().value(), "A"),
+                            limit.derivation()));
         }
         boolean none = reading instanceof MeterReading.Value || reading instanceof MeterReading.Below;
         return none
@@ -148,12 +151,12 @@ public final class InsulationJudge {
                         Verdict.PASS,
                         Contact.APART,
                         Reason.WITHSTOOD,
-                        "No leakage, if the clips were on: prove the connection by the charging current.")
+                        Message.of("insulation_judge.no_leakage_if_clips"))
                 : plain(
                         Verdict.FAIL,
                         Contact.UNKNOWN,
                         Reason.BROKE_DOWN,
-                        "The tester tripped or jumped: the insulation broke down.");
+                        Message.of("insulation_judge.tester_tripped_or_jumped"));
     }
 
     private static Judgement volts(MeterReading reading) {
@@ -163,35 +166,35 @@ public final class InsulationJudge {
                     dead ? Verdict.PASS : Verdict.DOUBTFUL,
                     Contact.UNKNOWN,
                     dead ? Reason.DEAD : Reason.LIVE,
-                    EngineeringFormat.text(value.value(), "V")
-                            + (dead ? ": dead." : " is still there. Discharge it, and do not touch."));
+                    Message.of("insulation_judge.volts", Message.figure(value.value(), "V"), dead));
         }
         return plain(
                 Verdict.DOUBTFUL,
                 Contact.UNKNOWN,
                 Reason.WRONG_QUANTITY,
-                "“" + reading.text() + "” is not accepted; expected a voltage, such as 0.2 or -48 V.");
+                Message.of("insulation_judge.not_accepted_expected_voltage", reading));
     }
 
-    private static Judgement against(double ohm, InsulationLimit limit, String before) {
+    private static Judgement against(double ohm, InsulationLimit limit, Message before) {
         boolean enough = ohm >= limit.least().value();
         return figure(
                 enough ? Verdict.PASS : Verdict.FAIL,
                 enough ? Reason.INSULATION_ENOUGH : Reason.INSULATION_LOW,
                 ohm,
-                before + ohms(ohm) + (enough ? " is enough. " : " is too little. ") + limit.derivation());
+                Message.sentences(
+                        Message.of("insulation_judge.against", before, ohms(ohm), enough), limit.derivation()));
     }
 
-    private static Judgement figure(Verdict verdict, Reason code, double ohm, String reason) {
+    private static Judgement figure(Verdict verdict, Reason code, double ohm, Message reason) {
         Contact contact = verdict == Verdict.PASS ? Contact.APART : Contact.UNKNOWN;
         return new Judgement(verdict, contact, code, reason, OptionalDouble.of(ohm), OptionalDouble.empty());
     }
 
-    private static Judgement plain(Verdict verdict, Contact contact, Reason code, String reason) {
+    private static Judgement plain(Verdict verdict, Contact contact, Reason code, Message reason) {
         return new Judgement(verdict, contact, code, reason, OptionalDouble.empty(), OptionalDouble.empty());
     }
 
-    private static String ohms(double value) {
-        return EngineeringFormat.text(value, "Ω");
+    private static MessageArgument ohms(double value) {
+        return Message.figure(value, "Ω");
     }
 }

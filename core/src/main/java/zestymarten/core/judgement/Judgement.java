@@ -2,6 +2,7 @@ package zestymarten.core.judgement;
 
 import java.util.Locale;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Message;
 
 /**
  * What a reading means.
@@ -16,7 +17,7 @@ public record Judgement(
         Verdict verdict,
         Contact contact,
         Reason code,
-        String reason,
+        Message reason,
         OptionalDouble correctedOhm,
         OptionalDouble uncertaintyOhm) {
 
@@ -26,7 +27,7 @@ public record Judgement(
     }
 
     /** The same reading, otherwise judged. */
-    public Judgement as(Verdict other, Contact shown, Reason because, String words) {
+    public Judgement as(Verdict other, Contact shown, Reason because, Message words) {
         return new Judgement(other, shown, because, words, correctedOhm, uncertaintyOhm);
     }
 

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.meter.TestConditions;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 
 /**
@@ -27,8 +27,7 @@ public final class PlausibilityCheck {
             return reading;
         }
         if (value.unit() != MeterReading.Unit.OHM) {
-            return new MeterReading.Refused("Read " + value.text()
-                    + ", but this step needs a resistance. Type what the meter shows on its resistance range.");
+            return new MeterReading.Refused(Message.of("plausibility_check.read_but_this_step", value));
         }
         return nearTop(value, conditions)
                 .or(() -> belowZero(value, conditions))
@@ -56,23 +55,21 @@ public final class PlausibilityCheck {
         return neighbours.stream()
                 .filter(each -> fits(value.value(), each.limit(), conditions))
                 .findFirst()
-                .flatMap(each -> ask(
-                        value.text() + " is not what this wire should read, but what " + each.name()
-                                + " should. Are both probes on the right pins?",
-                        value))
+                .<MeterReading>flatMap(
+                        each -> ask(Message.of("plausibility_check.not_what_this_wire", value, each.name()), value))
                 .orElse(reading);
     }
 
     private static Optional<MeterReading> nearTop(MeterReading.Value value, TestConditions conditions) {
         double top = conditions.meter().topOhm();
         if (value.value() > top) {
-            return Optional.of(new MeterReading.Refused("Read " + value.text() + ", but this meter ends at "
-                    + EngineeringFormat.text(top, "Ω") + ". Type what it shows, or OL."));
+            return Optional.of(new MeterReading.Refused(
+                    Message.of("plausibility_check.read_but_this_meter", value, Message.figure(top, "Ω"))));
         }
         return value.value() < NEAR_TOP * top
                 ? Optional.empty()
                 : ask(
-                        "The range ends at " + EngineeringFormat.text(top, "Ω") + ". Is that a reading, or over-range?",
+                        Message.of("plausibility_check.range_ends_that_reading", Message.figure(top, "Ω")),
                         value,
                         new MeterReading.OverRange());
     }
@@ -85,7 +82,7 @@ public final class PlausibilityCheck {
     private static Optional<MeterReading> zero(MeterReading.Value value) {
         return value.value() != 0
                 ? Optional.empty()
-                : ask("0.00 or OL? A zero here would be a dead short.", value, new MeterReading.OverRange());
+                : ask(Message.of("plausibility_check.or_ol_zero_here"), value, new MeterReading.OverRange());
     }
 
     /** The joined probes already read more than this; a few counts are the meter's own unrest. */
@@ -95,8 +92,7 @@ public final class PlausibilityCheck {
         return value.value() == 0 || value.value() >= leads - unrest
                 ? Optional.empty()
                 : ask(
-                        value.text() + " is less than the joined probes read (" + EngineeringFormat.text(leads, "Ω")
-                                + "). Keep it, or touch the probes together and measure again?",
+                        Message.of("plausibility_check.less_than_joined_probes", value, Message.figure(leads, "Ω")),
                         value);
     }
 
@@ -110,8 +106,7 @@ public final class PlausibilityCheck {
             boolean like = limit.nominal().map(n -> other >= n.value() / 2).orElse(factor > 1);
             if (like && fits(other, limit, conditions)) {
                 return ask(
-                        value.text() + " or " + EngineeringFormat.text(other, "Ω")
-                                + "? The second would fit what this wire should" + " read.",
+                        Message.of("plausibility_check.or_second_would_fit", value, Message.figure(other, "Ω")),
                         value,
                         MeterReading.Value.ohms(other));
             }
@@ -124,7 +119,7 @@ public final class PlausibilityCheck {
         return corrected >= limit.low().value() && corrected <= limit.high().value();
     }
 
-    private static Optional<MeterReading> ask(String question, MeterReading... meanings) {
+    private static Optional<MeterReading> ask(Message question, MeterReading... meanings) {
         return Optional.of(new MeterReading.Ambiguous(List.of(meanings), question));
     }
 }

@@ -7,7 +7,8 @@ import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.meter.TestConditions;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MeterReading;
 
 /**
@@ -48,9 +49,10 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
                     Verdict.DOUBTFUL,
                     Contact.UNKNOWN,
                     Reason.BELOW_LEADS,
-                    value.text() + " is less than the test leads alone ("
-                            + ohms(conditions.leadsOhm().orElse(0))
-                            + "). Touch the probes together, null them again and repeat the measurement.");
+                    Message.of(
+                            "resistance_judge.less_than_test_leads",
+                            value,
+                            ohms(conditions.leadsOhm().orElse(0))));
         }
         double corrected = conditions.corrected(value.value()).value();
         double uncertainty = conditions.uncertaintyOhm(value.value());
@@ -71,7 +73,7 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
                 > 3 * conditions.meter().resolutionOhm() + ROUNDING;
     }
 
-    private record Outcome(Verdict verdict, Contact contact, Reason code, String reason) {}
+    private record Outcome(Verdict verdict, Contact contact, Reason code, Message reason) {}
 
     private Outcome againstNothing(double corrected) {
         if (corrected < conditions.joinedBelowOhm()) {
@@ -79,28 +81,30 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
                     Verdict.FAIL,
                     Contact.JOINED,
                     Reason.JOINED,
-                    ohms(corrected) + " between two points that should be apart: joined.");
+                    Message.of("resistance_judge.between_two_points_that", ohms(corrected)));
         }
         if (corrected < INSULATION.least().value()) {
             return new Outcome(
                     Verdict.WATCH,
                     Contact.LEAK,
                     Reason.LEAK,
-                    ohms(corrected) + " is no short, but no clean gap either. An insulation tester decides.");
+                    Message.of("resistance_judge.no_short_but_no", ohms(corrected)));
         }
         return new Outcome(
                 Verdict.WATCH,
                 Contact.APART,
                 Reason.WEAK_INSULATION,
-                ohms(corrected) + " is apart as far as an ohmmeter tells, which says little of insulation. "
-                        + INSULATION.derivation() + " An insulation tester decides.");
+                Message.of("resistance_judge.apart_as_far_as", ohms(corrected), INSULATION.derivation()));
     }
 
     private Outcome againstJoined(double corrected, double uncertainty, Expectation.Joined joined) {
         if (!joined.isBridged()) {
             return corrected >= conditions.joinedBelowOhm()
                     ? new Outcome(
-                            Verdict.FAIL, Contact.LEAK, Reason.OPEN, ohms(corrected) + " is no connection any more.")
+                            Verdict.FAIL,
+                            Contact.LEAK,
+                            Reason.OPEN,
+                            Message.of("resistance_judge.no_connection_any_more", ohms(corrected)))
                     : againstLimit(corrected, uncertainty, joined.limit());
         }
         Outcome outcome = againstLimit(corrected, uncertainty, joined.limit());
@@ -116,10 +120,12 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
                     Verdict.UNDECIDED,
                     Contact.JOINED,
                     Reason.NEAR_LIMIT,
-                    ohms(corrected) + " is within ± " + ohms(uncertainty) + " of the limit "
-                            + ohms(guardedLow ? low : high)
-                            + ": a four-wire measurement, a lower range or a fresh null would decide it. "
-                            + limit.derivation());
+                    Message.of(
+                            "resistance_judge.within_limit_four_wire",
+                            ohms(corrected),
+                            ohms(uncertainty),
+                            ohms(guardedLow ? low : high),
+                            limit.derivation()));
         }
         if (corrected > high) {
             return aboveLimit(corrected, limit);
@@ -132,8 +138,11 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
                     Verdict.WATCH,
                     Contact.JOINED,
                     Reason.NEAR_LIMIT,
-                    ohms(corrected) + " passes, but is within ± " + ohms(uncertainty) + " of the limit " + ohms(high)
-                            + ".");
+                    Message.of(
+                            "resistance_judge.passes_but_within_limit",
+                            ohms(corrected),
+                            ohms(uncertainty),
+                            ohms(high)));
         }
         double heatW = corrected * limit.carriesA().orElse(0) * limit.carriesA().orElse(0);
         if (heatW > HEATER_W) {
@@ -141,17 +150,19 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
                     Verdict.WATCH,
                     Contact.JOINED,
                     Reason.HEATS,
-                    ohms(corrected) + " is within the " + limit.rule().words() + " of " + ohms(high) + ", but at "
-                            + EngineeringFormat.text(limit.carriesA().getAsDouble(), "A") + " it makes "
-                            + EngineeringFormat.text(heatW, "W")
-                            + " of heat: a fire if that is in one place. Enter the length and section of this wire, or the"
-                            + " heat or drop that is allowed.");
+                    Message.of(
+                            "resistance_judge.within_but_makes_heat",
+                            ohms(corrected),
+                            limit.rule().words(),
+                            ohms(high),
+                            Message.figure(limit.carriesA().getAsDouble(), "A"),
+                            Message.figure(heatW, "W")));
         }
         return new Outcome(
                 Verdict.PASS,
                 Contact.JOINED,
                 Reason.WITHIN_LIMIT,
-                ohms(corrected) + " is within the limit of " + ohms(high) + "." + caution(limit));
+                Message.of("resistance_judge.within_limit", ohms(corrected), ohms(high), caution(limit)));
     }
 
     /** Without a null the leads may be what is too much. */
@@ -162,47 +173,58 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
                     Verdict.UNDECIDED,
                     Contact.JOINED,
                     Reason.LEADS_UNKNOWN,
-                    ohms(corrected) + " is more than " + ohms(high)
-                            + ", but the test leads were not nulled and may add up to " + ohms(ASSUMED_LEADS_OHM)
-                            + ". Null them and measure again. " + limit.derivation());
+                    Message.of(
+                            "resistance_judge.more_than_but_test",
+                            ohms(corrected),
+                            ohms(high),
+                            ohms(ASSUMED_LEADS_OHM),
+                            limit.derivation()));
         }
         return new Outcome(
                 Verdict.FAIL,
                 Contact.JOINED,
                 Reason.ABOVE_LIMIT,
-                ohms(corrected) + " is more than " + ohms(high) + ". " + limit.derivation() + caution(limit));
+                Message.of(
+                        "resistance_judge.more_than", ohms(corrected), ohms(high), limit.derivation(), caution(limit)));
     }
 
-    private String caution(Limit limit) {
-        return conditions.leadsCaution(limit.high()).map(each -> " " + each).orElse("");
+    private Message caution(Limit limit) {
+        return conditions.leadsCaution(limit.high()).orElse(Message.NONE);
     }
 
     private static Outcome low(double corrected, Limit limit) {
-        String reason = ohms(corrected) + " is less than " + ohms(limit.low().value());
         return limit.lowGiven()
-                ? new Outcome(Verdict.FAIL, Contact.JOINED, Reason.BELOW_MINIMUM, reason + ". " + limit.derivation())
+                ? new Outcome(
+                        Verdict.FAIL,
+                        Contact.JOINED,
+                        Reason.BELOW_MINIMUM,
+                        Message.of("resistance_judge.below_minimum", ohms(corrected), limit.low(), limit.derivation()))
                 : new Outcome(
                         Verdict.WATCH,
                         Contact.JOINED,
                         Reason.BELOW_EXPECTED,
-                        reason + ", 0.8 of what this wire should read: thicker or shorter than declared, or bridged.");
+                        Message.of("resistance_judge.below_expected", ohms(corrected), limit.low()));
     }
 
     @Override
     public Judgement overRange() {
-        String top = ohms(conditions.meter().topOhm());
+        MessageArgument top = ohms(conditions.meter().topOhm());
         return expectation.fold(
                 joined -> plain(
                         Verdict.FAIL,
                         Contact.APART,
                         Reason.OPEN,
-                        "Open: more than " + top + " where a wire should be."),
-                () -> plain(Verdict.PASS, Contact.APART, Reason.APART, "Apart: more than " + top + "."));
+                        Message.of("resistance_judge.open_more_than_where", top)),
+                () -> plain(
+                        Verdict.PASS,
+                        Contact.APART,
+                        Reason.APART,
+                        Message.of("resistance_judge.apart_more_than", top)));
     }
 
     @Override
     public Judgement above(MeterReading.Above above) {
-        String figure = ohms(above.value());
+        MessageArgument figure = ohms(above.value());
         boolean apart = above.value() >= conditions.joinedBelowOhm();
         return expectation.fold(
                 joined -> apart
@@ -210,78 +232,84 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
                                 Verdict.FAIL,
                                 Contact.APART,
                                 Reason.OPEN,
-                                "Open: more than " + figure + " where a wire should be.")
+                                Message.of("resistance_judge.open_more_than_where", figure))
                         : plain(
                                 Verdict.UNDECIDED,
                                 Contact.UNKNOWN,
                                 Reason.NEXT_RANGE,
-                                "More than " + figure + " says only that. Read it on the next range."),
+                                Message.of("resistance_judge.more_than_says_only", figure)),
                 () -> apart
-                        ? plain(Verdict.PASS, Contact.APART, Reason.APART, "Apart: more than " + figure + ".")
+                        ? plain(
+                                Verdict.PASS,
+                                Contact.APART,
+                                Reason.APART,
+                                Message.of("resistance_judge.apart_more_than", figure))
                         : plain(
                                 Verdict.UNDECIDED,
                                 Contact.UNKNOWN,
                                 Reason.NEXT_RANGE,
-                                "More than " + figure + " does not rule a connection out. Read it on the next range."));
+                                Message.of("resistance_judge.more_than_does_not", figure)));
     }
 
     @Override
     public Judgement below(MeterReading.Below below) {
-        String figure = ohms(below.value());
+        MessageArgument figure = ohms(below.value());
         return expectation.fold(
                 joined -> below.value() <= joined.limit().high().value()
                         ? plain(
                                 Verdict.PASS,
                                 Contact.JOINED,
                                 Reason.WITHIN_LIMIT,
-                                "Less than " + figure + " is within the limit of "
-                                        + ohms(joined.limit().high().value()) + ".")
+                                Message.of(
+                                        "resistance_judge.less_than_within_limit",
+                                        figure,
+                                        ohms(joined.limit().high().value())))
                         : plain(
                                 Verdict.UNDECIDED,
                                 Contact.UNKNOWN,
                                 Reason.NEXT_RANGE,
-                                "Less than " + figure + " does not settle a limit of "
-                                        + ohms(joined.limit().high().value()) + ". Read the figure."),
+                                Message.of(
+                                        "resistance_judge.less_than_does_not",
+                                        figure,
+                                        ohms(joined.limit().high().value()))),
                 () -> below.value() <= conditions.joinedBelowOhm()
                         ? plain(
                                 Verdict.FAIL,
                                 Contact.JOINED,
                                 Reason.JOINED,
-                                "Less than " + figure + " between two points that should be" + " apart: joined.")
+                                Message.of("resistance_judge.less_than_between_two", figure))
                         : plain(
                                 Verdict.UNDECIDED,
                                 Contact.UNKNOWN,
                                 Reason.NEXT_RANGE,
-                                "Less than " + figure + " settles nothing. Read the" + " figure."));
+                                Message.of("resistance_judge.less_than_settles_nothing", figure)));
     }
 
     @Override
     public Judgement tone() {
-        String threshold = ohms(conditions.meter().toneBelowOhm());
+        MessageArgument threshold = ohms(conditions.meter().toneBelowOhm());
         return expectation.fold(
                 joined -> joined.needsOhms()
                         ? plain(
                                 Verdict.UNDECIDED,
                                 Contact.JOINED,
                                 Reason.TONE_ONLY,
-                                "A tone is not a reading: the meter beeps up to about " + threshold
-                                        + ", and this wire carries" + " current. Enter the resistance.")
+                                Message.of("resistance_judge.tone_not_reading_meter", threshold))
                         : plain(
                                 Verdict.PASS,
                                 Contact.JOINED,
                                 Reason.TONE,
-                                "Tone: below about " + threshold
-                                        + ". Enough for a signal; its resistance is not shown."),
+                                Message.of("resistance_judge.tone_below_about_enough", threshold)),
                 () -> plain(
                         Verdict.FAIL,
                         Contact.JOINED,
                         Reason.JOINED,
-                        "A tone between two points that should be apart: joined."));
+                        Message.of("resistance_judge.tone_between_two_points")));
     }
 
     @Override
     public Judgement silent() {
-        String threshold = ohms(conditions.meter().toneBelowOhm());
+        MessageArgument threshold = ohms(conditions.meter().toneBelowOhm());
         boolean above = expectation instanceof Expectation.Joined joined
                 && joined.limit().high().value() > conditions.meter().toneBelowOhm();
         if (above) {
@@ -289,19 +317,19 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
                     Verdict.UNDECIDED,
                     Contact.UNKNOWN,
                     Reason.TONE_ONLY,
-                    "Silent: not below " + threshold + ", which a good one may not be either. Type the resistance.");
+                    Message.of("resistance_judge.silent_not_below_which", threshold));
         }
         return expectation.fold(
                 joined -> plain(
                         Verdict.FAIL,
                         Contact.APART,
                         Reason.OPEN,
-                        "Silent: not below " + threshold + " where a wire should be."),
+                        Message.of("resistance_judge.silent_not_below_where", threshold)),
                 () -> plain(
                         Verdict.PASS,
                         Contact.APART,
                         Reason.SILENT,
-                        "Silent: nothing below " + threshold + ". A weaker connection is not ruled out."));
+                        Message.of("resistance_judge.silent_nothing_below_weaker", threshold)));
     }
 
     @Override
@@ -310,7 +338,7 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
                 Verdict.FAIL,
                 Contact.UNSTABLE,
                 Reason.UNSTABLE,
-                "It " + unstable.text() + ": a broken core whose ends still touch, or a loose contact.");
+                Message.of("resistance_judge.broken_core_whose_ends", unstable));
     }
 
     @Override
@@ -323,11 +351,11 @@ public final class ResistanceJudge implements MeterReading.ReadingCases<Judgemen
         return plain(Verdict.DOUBTFUL, Contact.UNKNOWN, Reason.REFUSED, refused.message());
     }
 
-    private static Judgement plain(Verdict verdict, Contact contact, Reason code, String reason) {
+    private static Judgement plain(Verdict verdict, Contact contact, Reason code, Message reason) {
         return new Judgement(verdict, contact, code, reason, OptionalDouble.empty(), OptionalDouble.empty());
     }
 
-    private static String ohms(double value) {
-        return EngineeringFormat.text(value, "Ω");
+    private static MessageArgument ohms(double value) {
+        return Message.figure(value, "Ω");
     }
 }

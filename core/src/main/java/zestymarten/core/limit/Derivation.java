@@ -1,6 +1,8 @@
 package zestymarten.core.limit;
 
 import java.util.List;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 
 /**
  * How a limit came about.
@@ -11,24 +13,28 @@ import java.util.List;
  * @param source the standard, handbook or person that it comes from
  * @param sentence all of it as a person reads it
  */
-public record Derivation(Limit.Rule rule, List<LimitInput> inputs, String formula, String source, String sentence) {
+public record Derivation(Limit.Rule rule, List<LimitInput> inputs, String formula, Message source, Message sentence) {
     public Derivation {
         inputs = List.copyOf(inputs);
-        if (sentence.isBlank()) {
+        if (sentence.isEmpty()) {
             throw new IllegalArgumentException("A limit is never shown without where it comes from.");
         }
     }
 
-    /** One figure that went into a limit, as text with its unit. */
-    public record LimitInput(String name, String value) {}
+    /**
+     * One figure that went into a limit.
+     *
+     * @param name as in the API: {@code length}
+     */
+    public record LimitInput(String name, MessageArgument value) {}
 
     /** A derivation that needs no arithmetic. */
-    public static Derivation plain(Limit.Rule rule, String source, String sentence) {
+    public static Derivation plain(Limit.Rule rule, Message source, Message sentence) {
         return new Derivation(rule, List.of(), "", source, sentence);
     }
 
     /** The same with a sentence more. */
-    Derivation and(String more) {
-        return new Derivation(rule, inputs, formula, source, sentence + more);
+    Derivation and(Message more) {
+        return new Derivation(rule, inputs, formula, source, Message.sentences(sentence, more));
     }
 }

@@ -1,7 +1,7 @@
 package zestymarten.core.limit;
 
 import java.util.List;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.ResourceTable;
 
@@ -11,7 +11,7 @@ import zestymarten.core.quantity.ResourceTable;
  * @param testV test voltage in volts DC that goes with it; 0 where none is prescribed
  * @param derivation the rule, its inputs and its source in one sentence
  */
-public record InsulationLimit(Ohms least, double testV, String derivation) {
+public record InsulationLimit(Ohms least, double testV, Message derivation) {
     private static final List<ResourceTable.TableRow> ROWS =
             ResourceTable.read(InsulationLimit.class, "insulation-iec60364-6.csv");
     private static final double EXTRA_LOW_V = 50;
@@ -52,8 +52,11 @@ public record InsulationLimit(Ohms least, double testV, String derivation) {
         return new InsulationLimit(
                 least,
                 0,
-                "At least " + least.text() + ": " + EngineeringFormat.figure(megohmKm) + " MΩ·km over "
-                        + EngineeringFormat.text(lengthM, "m") + ".");
+                Message.of(
+                        "insulation_limit.least_km_over",
+                        least,
+                        Message.figure(megohmKm, ""),
+                        Message.figure(lengthM, "m")));
     }
 
     private static double volts(int row) {
@@ -65,7 +68,10 @@ public record InsulationLimit(Ohms least, double testV, String derivation) {
         return new InsulationLimit(
                 least,
                 volts(row),
-                "At least " + least.text() + " at " + EngineeringFormat.text(volts(row), "V") + " DC: IEC 60364-6, "
-                        + ROWS.get(row).cell("circuit") + ".");
+                Message.of(
+                        "insulation_limit.least_dc_iec",
+                        least,
+                        Message.figure(volts(row), "V"),
+                        Message.of("insulation_limit.row_" + row)));
     }
 }

@@ -1,6 +1,7 @@
 package zestymarten.core.limit;
 
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -44,7 +45,7 @@ public record InsulationRule(double testV, OptionalDouble leastOhm, OptionalDoub
     public InsulationLimit limit(OptionalDouble lengthM) {
         if (leastOhm.isPresent()) {
             Ohms least = Ohms.of(leastOhm.getAsDouble());
-            return new InsulationLimit(least, testV, "At least " + least.text() + ": the figure given for this test.");
+            return new InsulationLimit(least, testV, Message.of("insulation_rule.least_figure_given_this", least));
         }
         return megohmKm.isPresent() && lengthM.isPresent()
                 ? InsulationLimit.ofLength(megohmKm.getAsDouble(), lengthM.getAsDouble())

@@ -1,7 +1,7 @@
 package zestymarten.core.limit;
 
 import java.util.Optional;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -30,9 +30,14 @@ public record LeadClass(String name, double ohmPerMetre, double tolerance, doubl
         double nominal = ohmPerMetre * lengthM + endsOhm;
         Ohms low = Ohms.of(nominal * (1 - tolerance));
         Ohms high = Ohms.of(nominal * (1 + tolerance));
-        String sentence = low.text() + " to " + high.text() + ": " + name + ", "
-                + EngineeringFormat.text(ohmPerMetre, "Ω") + "/m × " + EngineeringFormat.text(lengthM, "m") + " ± "
-                + EngineeringFormat.figure(tolerance * 100) + " %.";
+        Message sentence = Message.of(
+                "lead_class.limit",
+                low,
+                high,
+                name,
+                Message.figure(ohmPerMetre, "Ω"),
+                Message.figure(lengthM, "m"),
+                Message.figure(tolerance * 100, ""));
         return new Limit(low, Optional.of(Ohms.of(nominal)), high, true, Limit.Rule.PART, sentence);
     }
 }

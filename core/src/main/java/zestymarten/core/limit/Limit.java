@@ -2,6 +2,7 @@ package zestymarten.core.limit;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -19,34 +20,28 @@ public record Limit(
     /** The rules in their order of authority. */
     public enum Rule {
         /** The figure given for this wire. */
-        GIVEN("given for this wire"),
+        GIVEN,
         /** The figure given for all wires of the assembly. */
-        ASSEMBLY("given for the assembly"),
+        ASSEMBLY,
         /** A standard's table by section, class and metal. */
-        STANDARD("standard"),
+        STANDARD,
         /** Resistivity from a handbook with a margin, for metals without a table. */
-        HANDBOOK("handbook"),
+        HANDBOOK,
         /** The heat that its current may make in it. */
-        HEAT("allowed heat"),
+        HEAT,
         /** The voltage that may be lost on it. */
-        DROP("allowed drop"),
+        DROP,
         /** What good units of the same type read. */
-        LEARNT("learnt from good units"),
+        LEARNT,
         /** Nothing is known of the wire. */
-        ROUND_FIGURE("round figure"),
+        ROUND_FIGURE,
         /** The value of a part with its tolerance. */
-        PART("value of the part"),
+        PART,
         /** The sum of several conductors' limits. */
-        SUM("sum along the path");
+        SUM;
 
-        private final String words;
-
-        Rule(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
+        public Message words() {
+            return Message.of(this);
         }
     }
 
@@ -56,7 +51,7 @@ public record Limit(
     }
 
     /** A limit whose sentence says it all. */
-    public Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGiven, Rule rule, String sentence) {
+    public Limit(Ohms low, Optional<Ohms> nominal, Ohms high, boolean lowGiven, Rule rule, Message sentence) {
         this(low, nominal, high, lowGiven, Derivation.plain(rule, rule.words(), sentence));
     }
 
@@ -71,7 +66,7 @@ public record Limit(
     }
 
     /** The rule, its inputs and its source in one sentence. */
-    public String derivation() {
+    public Message derivation() {
         return by.sentence();
     }
 

@@ -2,11 +2,9 @@ package zestymarten.core.limit;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Allowances;
 import zestymarten.core.assembly.Component;
@@ -14,7 +12,8 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.network.Link;
 import zestymarten.core.network.Path;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -71,8 +70,10 @@ public final class LimitRules {
                         chosen.high(),
                         chosen.lowGiven(),
                         chosen.by()
-                                .and(" Its " + allowed.get().rule().words() + " is tighter: "
-                                        + allowed.get().ohms().text() + "."))
+                                .and(Message.of(
+                                        "limit_rules.tighter",
+                                        allowed.get().rule().words(),
+                                        allowed.get().ohms())))
                 : chosen;
     }
 
@@ -86,7 +87,7 @@ public final class LimitRules {
                 ? Optional.of(allowed(
                         Ohms.of(allowances.heatW().getAsDouble() / (current * current)),
                         Limit.Rule.HEAT,
-                        EngineeringFormat.text(allowances.heatW().getAsDouble(), "W"),
+                        Message.figure(allowances.heatW().getAsDouble(), "W"),
                         "P / I²",
                         current))
                 : Optional.empty();
@@ -94,15 +95,15 @@ public final class LimitRules {
                 ? Optional.of(allowed(
                         Ohms.of(allowances.dropV().getAsDouble() / current),
                         Limit.Rule.DROP,
-                        EngineeringFormat.text(allowances.dropV().getAsDouble(), "V"),
+                        Message.figure(allowances.dropV().getAsDouble(), "V"),
                         "dU / I",
                         current))
                 : Optional.empty();
         return Stream.of(heat, drop).flatMap(Optional::stream).min(Comparator.comparing(Allowed::ohms));
     }
 
-    private static Allowed allowed(Ohms ohms, Limit.Rule rule, String figure, String formula, double current) {
-        String amperes = EngineeringFormat.text(current, "A");
+    private static Allowed allowed(Ohms ohms, Limit.Rule rule, MessageArgument figure, String formula, double current) {
+        MessageArgument amperes = Message.figure(current, "A");
         return new Allowed(
                 ohms,
                 rule,
@@ -112,21 +113,28 @@ public final class LimitRules {
                                 new Derivation.LimitInput("allowed", figure),
                                 new Derivation.LimitInput("current", amperes)),
                         formula,
-                        "the workshop",
-                        "Maximum " + ohms.text() + ": " + rule.words() + " of " + figure + " at " + amperes + ", "
-                                + formula + "."));
+                        Message.of("limit_rules.workshop"),
+                        Message.of("limit_rules.maximum", ohms, rule.words(), figure, amperes, formula)));
     }
 
     private Limit chosen(Conductor conductor, Optional<Ohms> nominal, Optional<Allowed> allowed) {
         if (conductor.maxOhm().isPresent()) {
             Ohms high = Ohms.of(conductor.maxOhm().getAsDouble());
-            String sentence = "Maximum " + high.text() + ": the figure given for " + conductor.id() + ".";
-            return limit(conductor, nominal, high, Derivation.plain(Limit.Rule.GIVEN, "the maker", sentence));
+            Message sentence = Message.of("limit_rules.maximum_figure_given", high, conductor.id());
+            return limit(
+                    conductor,
+                    nominal,
+                    high,
+                    Derivation.plain(Limit.Rule.GIVEN, Message.of("limit_rules.maker"), sentence));
         }
         if (allowances.mostOhm().isPresent()) {
             Ohms high = Ohms.of(allowances.mostOhm().getAsDouble());
-            String sentence = "Maximum " + high.text() + ": the figure given for every wire of the assembly.";
-            return limit(conductor, nominal, high, Derivation.plain(Limit.Rule.ASSEMBLY, "the assembly", sentence));
+            Message sentence = Message.of("limit_rules.maximum_figure_given_every", high);
+            return limit(
+                    conductor,
+                    nominal,
+                    high,
+                    Derivation.plain(Limit.Rule.ASSEMBLY, Message.of("limit_rules.assembly"), sentence));
         }
         if (conductor.lengthM().isPresent() && conductor.areaMm2().isPresent()) {
             return byLength(conductor, nominal);
@@ -141,9 +149,13 @@ public final class LimitRules {
     private Limit learnt(Conductor conductor, Learnt learnt) {
         double factor = conductor.metal().factor(ambientC);
         Ohms high = Ohms.of(learnt.most().value() * factor);
-        String sentence = "Maximum " + high.text() + ": learnt from " + learnt.units() + " good units, "
-                + learnt.meanOhm().text() + " with a spread of "
-                + learnt.spreadOhm().text() + (ambientC == 20 ? "" : warmth(conductor.metal())) + ".";
+        Message sentence = Message.of(
+                "limit_rules.maximum_learnt_from_good",
+                high,
+                learnt.units(),
+                learnt.meanOhm(),
+                learnt.spreadOhm(),
+                ambientC == 20 ? Message.NONE : warmth(conductor.metal()));
         return limit(
                 conductor,
                 Optional.of(Ohms.of(learnt.meanOhm().value() * factor)),
@@ -151,13 +163,11 @@ public final class LimitRules {
                 new Derivation(
                         Limit.Rule.LEARNT,
                         List.of(
-                                new Derivation.LimitInput("units", Integer.toString(learnt.units())),
-                                new Derivation.LimitInput(
-                                        "mean", learnt.meanOhm().text()),
-                                new Derivation.LimitInput(
-                                        "spread", learnt.spreadOhm().text())),
-                        "mean + the larger of 3 spreads and a tenth",
-                        "good units of the same type",
+                                new Derivation.LimitInput("units", new MessageArgument.Count(learnt.units())),
+                                new Derivation.LimitInput("mean", MessageArgument.of(learnt.meanOhm())),
+                                new Derivation.LimitInput("spread", MessageArgument.of(learnt.spreadOhm()))),
+                        "mean + max(3 s, 0.1 mean)",
+                        Message.of("limit_rules.good_units_same_type"),
                         sentence));
     }
 
@@ -165,10 +175,17 @@ public final class LimitRules {
         Ohms most = allowances.roundOhm().isPresent()
                 ? Ohms.of(allowances.roundOhm().getAsDouble())
                 : ROUND_FIGURE;
-        String missing = conductor.lengthM().isPresent() ? "section" : "length";
-        String sentence = "Maximum " + most.text() + ": a round figure, because the " + missing + " of "
-                + conductor.id() + " is not known.";
-        return limit(conductor, nominal, most, Derivation.plain(Limit.Rule.ROUND_FIGURE, "custom", sentence))
+
+        Message sentence = Message.of(
+                "limit_rules.maximum_round_figure_because",
+                most,
+                conductor.lengthM().isPresent(),
+                conductor.id());
+        return limit(
+                        conductor,
+                        nominal,
+                        most,
+                        Derivation.plain(Limit.Rule.ROUND_FIGURE, Message.of("limit_rules.custom"), sentence))
                 .carrying(conductor.current());
     }
 
@@ -185,17 +202,28 @@ public final class LimitRules {
                     high,
                     Derivation.plain(
                             Limit.Rule.HANDBOOK,
-                            "a handbook",
-                            "Maximum " + high.text() + ": resistivity of " + metal.name() + " from a handbook ("
-                                    + EngineeringFormat.figure(metal.resistivity()) + " Ω·mm²/m), " + size(area) + ", "
-                                    + EngineeringFormat.text(length, "m") + warmth(metal)
-                                    + ", and 15 % more; no standard lists it."));
+                            Message.of("limit_rules.handbook"),
+                            Message.of(
+                                    "limit_rules.maximum_resistivity_from_handbook",
+                                    high,
+                                    metal.words(),
+                                    Message.figure(metal.resistivity(), ""),
+                                    size(area),
+                                    Message.figure(length, "m"),
+                                    warmth(metal))));
         }
         double perMetre = row.get().ohmPerMetre();
         Ohms high = Ohms.of(perMetre * length * metal.factor(ambientC));
-        String sentence = "Maximum " + high.text() + ": " + row.get().source() + " " + what(conductor) + " "
-                + size(area) + listed(row.get(), area) + ", " + EngineeringFormat.text(perMetre, "Ω") + "/m × "
-                + EngineeringFormat.text(length, "m") + warmth(metal) + ".";
+        Message sentence = Message.of(
+                "limit_rules.maximum_2",
+                high,
+                row.get().source(),
+                what(conductor),
+                size(area),
+                listed(row.get(), area),
+                Message.figure(perMetre, "Ω"),
+                Message.figure(length, "m"),
+                warmth(metal));
         return limit(
                 conductor,
                 nominal,
@@ -205,41 +233,43 @@ public final class LimitRules {
                         List.of(
                                 new Derivation.LimitInput("make", what(conductor)),
                                 new Derivation.LimitInput("section", size(area)),
-                                new Derivation.LimitInput("r20", EngineeringFormat.figure(perMetre * 1000) + " mΩ/m"),
-                                new Derivation.LimitInput("length", EngineeringFormat.text(length, "m")),
-                                new Derivation.LimitInput("temperature", EngineeringFormat.figure(ambientC) + " °C")),
+                                new Derivation.LimitInput("r20", Message.figure(perMetre, "Ω/m")),
+                                new Derivation.LimitInput("length", Message.figure(length, "m")),
+                                new Derivation.LimitInput("temperature", Message.figure(ambientC, "°C"))),
                         "r20 × L × (1 + a (t - 20))",
-                        row.get().source(),
+                        Message.verbatim(row.get().source()),
                         sentence));
     }
 
-    private static String what(Conductor conductor) {
-        String metal = conductor.metal().code().equals("copper")
-                ? "plain copper"
-                : conductor.metal().name();
-        return conductor.strandClass().words() + ", " + metal;
+    private static Message what(Conductor conductor) {
+        Message metal = conductor.metal().code().equals("copper")
+                ? Message.of("limit_rules.plain_copper")
+                : conductor.metal().words();
+        return Message.of("limit_rules.make", conductor.strandClass().words(), metal);
     }
 
-    private static String size(double areaMm2) {
-        return String.format(Locale.ROOT, "%s mm²", EngineeringFormat.figure(Math.round(areaMm2 * 1e4) / 1e4));
+    private static MessageArgument size(double areaMm2) {
+        return Message.figure(Math.round(areaMm2 * 1e4) / 1e4, "mm²");
     }
 
-    private static String listed(ConductorTables.TableEntry row, double area) {
-        return Math.abs(row.listedMm2() / area - 1) < 1e-6 ? "" : " (scaled from " + size(row.listedMm2()) + ")";
+    private static Message listed(ConductorTables.TableEntry row, double area) {
+        return Math.abs(row.listedMm2() / area - 1) < 1e-6
+                ? Message.NONE
+                : Message.of("limit_rules.scaled_from", size(row.listedMm2()));
     }
 
-    private String warmth(Metal metal) {
-        double factor = metal.factor(ambientC);
+    private Message warmth(Metal metal) {
+        double factor = Math.round(metal.factor(ambientC) * 1000) / 1000.0;
         return ambientC == 20
-                ? " at 20 °C"
-                : String.format(Locale.ROOT, " × %.3f for %s", factor, EngineeringFormat.figure(ambientC)) + " °C";
+                ? Message.of("limit_rules.at_20")
+                : Message.of("limit_rules.warmth", Message.figure(factor, ""), Message.figure(ambientC, "°C"));
     }
 
     private Limit limit(Conductor conductor, Optional<Ohms> nominal, Ohms high, Derivation by) {
         OptionalDouble given = conductor.minOhm();
         if (given.isPresent()) {
             Ohms low = Ohms.of(Math.min(given.getAsDouble(), high.value()));
-            return new Limit(low, nominal, high, true, by.and(" At least " + low.text() + ": given too."));
+            return new Limit(low, nominal, high, true, by.and(Message.of("limit_rules.least_given_too", low)));
         }
         Ohms low = Ohms.of(Math.min(high.value(), nominal.map(Ohms::value).orElse(0.0) * LOW_SHARE));
         return new Limit(low, nominal, high, false, by);
@@ -274,9 +304,8 @@ public final class LimitRules {
         return switch (component.kind()) {
             case FUSE, SWITCH, RELAY_CONTACT, BREAKER, BOND -> {
                 Ohms most = Ohms.of(component.maxOhm().orElse(USUAL_CONTACT_OHM));
-                String sentence = "Maximum " + most.text() + ": "
-                        + (component.maxOhm().isPresent() ? "the figure given for " : "the usual figure for ")
-                        + component.id() + ".";
+                Message sentence = Message.of(
+                        "limit_rules.maximum_3", most, component.maxOhm().isPresent(), component.id());
                 yield new Limit(
                         Ohms.of(0), Optional.of(Ohms.of(most.value() / 2)), most, false, Limit.Rule.PART, sentence);
             }
@@ -302,16 +331,15 @@ public final class LimitRules {
         double tolerance = component.tolerance().orElse(usual);
         Ohms low = Ohms.of(ohm * (1 - tolerance));
         Ohms high = Ohms.of(ohm * (1 + tolerance));
-        String sentence = String.format(
-                Locale.ROOT,
-                "%s to %s: %s %s, %s ± %s %%%s.",
-                low.text(),
-                high.text(),
-                component.kind().code(),
+        Message sentence = Message.of(
+                "limit_rules.around",
+                low,
+                high,
+                component.kind(),
                 component.id(),
-                EngineeringFormat.text(ohm, "Ω"),
-                EngineeringFormat.figure(tolerance * 100),
-                component.tolerance().isPresent() ? "" : " (usual)");
+                Message.figure(ohm, "Ω"),
+                Message.figure(tolerance * 100, "%"),
+                component.tolerance().isPresent());
         return new Limit(low, Optional.of(Ohms.of(ohm)), high, true, Limit.Rule.PART, sentence);
     }
 
@@ -333,9 +361,11 @@ public final class LimitRules {
         if (route.size() == 1 && isSame(of(route.get(0)).high(), bounds.high())) {
             return of(route.get(0));
         }
-        String parts = route.stream()
-                .map(each -> each.id() + " " + of(each).high().text())
-                .collect(Collectors.joining(", "));
+        MessageArgument parts = Message.list(
+                MessageArgument.Listing.Link.COMMA,
+                route.stream()
+                        .map(each -> Message.of("limit_rules.part", each.id(), of(each).high()))
+                        .toList());
         Ohms low = givenLow.filter(each -> each.value() > 0).orElse(bounds.low());
         return new Limit(
                 low.compareTo(bounds.high()) > 0 ? bounds.high() : low,
@@ -343,8 +373,7 @@ public final class LimitRules {
                 bounds.high(),
                 givenLow.filter(each -> each.value() > 0).isPresent(),
                 Limit.Rule.SUM,
-                "Maximum " + bounds.high().text() + ": the network of the limits on the way (" + parts
-                        + (isBeside(route, bounds) ? ", and what lies beside them" : "") + ").");
+                Message.of("limit_rules.maximum_network_limits_on", bounds.high(), parts, isBeside(route, bounds)));
     }
 
     /** Whether the network's bound is below the sum of the way, because other conductors lead there too. */

@@ -3,21 +3,22 @@ package zestymarten.core.locate;
 import java.util.List;
 import java.util.Optional;
 import zestymarten.core.locate.Distances.DistanceReading;
+import zestymarten.core.quantity.Message;
 
 /** A way to calculate a distance, with what has to be read for it. */
 public enum Calculation {
-    OPEN_BOTH_ENDS("Open: capacitance from both ends", DistanceFault.OPEN),
-    OPEN_GOOD_CORE("Open: capacitance beside a good core", DistanceFault.OPEN),
-    OPEN_PER_METRE("Open: capacitance by the metre", DistanceFault.OPEN),
-    SHORT_BOTH_ENDS("Short between two like cores: resistance from both ends", DistanceFault.SHORT),
-    EARTH_OHMS("To earth: resistance of a sound and of this core, far ends linked", DistanceFault.EARTH),
-    VARLEY("To earth: Varley's loop, equal arms", DistanceFault.EARTH),
-    MURRAY("To earth: Murray's loop", DistanceFault.EARTH),
-    MURRAY_UNLIKE("To earth: Murray's loop, unlike cores", DistanceFault.EARTH),
-    PULSE("Pulse there and back", DistanceFault.ANY),
-    PULSE_GOOD("Pulse beside that of a good length", DistanceFault.ANY),
-    PULSE_BOTH("Pulse from both ends", DistanceFault.ANY),
-    LIFT_OUT("Wet: lifted out of the water until it reads well", DistanceFault.EARTH);
+    OPEN_BOTH_ENDS(DistanceFault.OPEN),
+    OPEN_GOOD_CORE(DistanceFault.OPEN),
+    OPEN_PER_METRE(DistanceFault.OPEN),
+    SHORT_BOTH_ENDS(DistanceFault.SHORT),
+    EARTH_OHMS(DistanceFault.EARTH),
+    VARLEY(DistanceFault.EARTH),
+    MURRAY(DistanceFault.EARTH),
+    MURRAY_UNLIKE(DistanceFault.EARTH),
+    PULSE(DistanceFault.ANY),
+    PULSE_GOOD(DistanceFault.ANY),
+    PULSE_BOTH(DistanceFault.ANY),
+    LIFT_OUT(DistanceFault.EARTH);
 
     /** Of which kind of fault a way tells. */
     public enum DistanceFault {
@@ -68,25 +69,22 @@ public enum Calculation {
      * @param such an example
      * @param needed whether it cannot be done without
      */
-    public record CalculationInput(String label, CalculationMeasure measure, String such, boolean needed) {
-        private CalculationInput(String label, CalculationMeasure measure, String such) {
+    public record CalculationInput(Message label, CalculationMeasure measure, String such, boolean needed) {
+        private CalculationInput(Message label, CalculationMeasure measure, String such) {
             this(label, measure, such, true);
         }
     }
 
     private static final CalculationInput LOOP =
-            new CalculationInput("whole loop, far ends linked", CalculationMeasure.OHM, "3.2", false);
-
-    private final String title;
+            new CalculationInput(Message.of("calculation.whole_loop_far_ends"), CalculationMeasure.OHM, "3.2", false);
     private final DistanceFault fault;
 
-    Calculation(String title, DistanceFault fault) {
-        this.title = title;
+    Calculation(DistanceFault fault) {
         this.fault = fault;
     }
 
-    public String title() {
-        return title;
+    public Message title() {
+        return Message.of(this);
     }
 
     public DistanceFault fault() {
@@ -98,51 +96,61 @@ public enum Calculation {
         return switch (this) {
             case OPEN_BOTH_ENDS ->
                 List.of(
-                        new CalculationInput("from end 1", CalculationMeasure.FARAD, "1.2 nF"),
-                        new CalculationInput("from end 2", CalculationMeasure.FARAD, "3.4 nF"));
+                        new CalculationInput(Message.of("calculation.from_end"), CalculationMeasure.FARAD, "1.2 nF"),
+                        new CalculationInput(Message.of("calculation.from_end_2"), CalculationMeasure.FARAD, "3.4 nF"));
             case OPEN_GOOD_CORE ->
                 List.of(
-                        new CalculationInput("of this core", CalculationMeasure.FARAD, "1.2 nF"),
-                        new CalculationInput("of a good core", CalculationMeasure.FARAD, "4.6 nF"));
+                        new CalculationInput(Message.of("calculation.this_core"), CalculationMeasure.FARAD, "1.2 nF"),
+                        new CalculationInput(Message.of("calculation.good_core"), CalculationMeasure.FARAD, "4.6 nF"));
             case OPEN_PER_METRE ->
                 List.of(
-                        new CalculationInput("of this core", CalculationMeasure.FARAD, "1.2 nF"),
-                        new CalculationInput("a metre has", CalculationMeasure.FARAD_PER_METRE, "95 pF"));
+                        new CalculationInput(Message.of("calculation.this_core"), CalculationMeasure.FARAD, "1.2 nF"),
+                        new CalculationInput(
+                                Message.of("calculation.metre_has"), CalculationMeasure.FARAD_PER_METRE, "95 pF"));
             case SHORT_BOTH_ENDS ->
                 List.of(
-                        new CalculationInput("from end 1", CalculationMeasure.OHM, "0.91"),
-                        new CalculationInput("from end 2", CalculationMeasure.OHM, "1.45"),
+                        new CalculationInput(Message.of("calculation.from_end"), CalculationMeasure.OHM, "0.91"),
+                        new CalculationInput(Message.of("calculation.from_end_2"), CalculationMeasure.OHM, "1.45"),
                         LOOP);
             case EARTH_OHMS ->
                 List.of(
-                        new CalculationInput("sound core to earth", CalculationMeasure.OHM, "4.1"),
-                        new CalculationInput("this core to earth", CalculationMeasure.OHM, "2.6"),
+                        new CalculationInput(Message.of("calculation.sound_core_earth"), CalculationMeasure.OHM, "4.1"),
+                        new CalculationInput(Message.of("calculation.this_core_earth"), CalculationMeasure.OHM, "2.6"),
                         LOOP);
             case VARLEY ->
                 List.of(
-                        new CalculationInput("arm at balance", CalculationMeasure.OHM, "1.2"),
-                        new CalculationInput("whole loop", CalculationMeasure.OHM, "3.2"));
+                        new CalculationInput(Message.of("calculation.arm_balance"), CalculationMeasure.OHM, "1.2"),
+                        new CalculationInput(Message.of("calculation.whole_loop"), CalculationMeasure.OHM, "3.2"));
             case MURRAY ->
-                List.of(new CalculationInput("ratio, this core's arm to the other", CalculationMeasure.RATIO, "0.42"));
+                List.of(new CalculationInput(
+                        Message.of("calculation.ratio_this_core_arm"), CalculationMeasure.RATIO, "0.42"));
             case MURRAY_UNLIKE ->
                 List.of(
-                        new CalculationInput("ratio, this core's arm to the other", CalculationMeasure.RATIO, "0.42"),
-                        new CalculationInput("whole loop", CalculationMeasure.OHM, "3.2"),
-                        new CalculationInput("this core, end to end", CalculationMeasure.OHM, "1.3"));
+                        new CalculationInput(
+                                Message.of("calculation.ratio_this_core_arm"), CalculationMeasure.RATIO, "0.42"),
+                        new CalculationInput(Message.of("calculation.whole_loop"), CalculationMeasure.OHM, "3.2"),
+                        new CalculationInput(
+                                Message.of("calculation.this_core_end_end"), CalculationMeasure.OHM, "1.3"));
             case PULSE ->
                 List.of(
-                        new CalculationInput("velocity factor", CalculationMeasure.RATIO, "66 %"),
-                        new CalculationInput("time", CalculationMeasure.SECOND, "0.8 µs"));
+                        new CalculationInput(
+                                Message.of("calculation.velocity_factor"), CalculationMeasure.RATIO, "66 %"),
+                        new CalculationInput(
+                                Message.of("calculation.pulse_time"), CalculationMeasure.SECOND, "0.8 µs"));
             case PULSE_GOOD ->
                 List.of(
-                        new CalculationInput("time", CalculationMeasure.SECOND, "0.8 µs"),
-                        new CalculationInput("good length", CalculationMeasure.METRE, "50"),
-                        new CalculationInput("its time", CalculationMeasure.SECOND, "0.5 µs"));
+                        new CalculationInput(Message.of("calculation.pulse_time"), CalculationMeasure.SECOND, "0.8 µs"),
+                        new CalculationInput(Message.of("calculation.good_length"), CalculationMeasure.METRE, "50"),
+                        new CalculationInput(Message.of("calculation.time"), CalculationMeasure.SECOND, "0.5 µs"));
             case PULSE_BOTH ->
                 List.of(
-                        new CalculationInput("time from end 1", CalculationMeasure.SECOND, "0.3 µs"),
-                        new CalculationInput("time from end 2", CalculationMeasure.SECOND, "0.8 µs"));
-            case LIFT_OUT -> List.of(new CalculationInput("that far from end 1", CalculationMeasure.METRE, "3.1"));
+                        new CalculationInput(
+                                Message.of("calculation.time_from_end"), CalculationMeasure.SECOND, "0.3 µs"),
+                        new CalculationInput(
+                                Message.of("calculation.time_from_end_2"), CalculationMeasure.SECOND, "0.8 µs"));
+            case LIFT_OUT ->
+                List.of(new CalculationInput(
+                        Message.of("calculation.that_far_from_end"), CalculationMeasure.METRE, "3.1"));
         };
     }
 
@@ -156,7 +164,7 @@ public enum Calculation {
     public Distance distance(CableRun run, List<Optional<DistanceReading>> reads) {
         if (reads.size() != inputs().size() || reads.get(0).isEmpty()) {
             throw new IllegalArgumentException(
-                    title + " needs " + inputs().size() + " readings, not " + reads.size() + ".");
+                    this + " needs " + inputs().size() + " readings, not " + reads.size() + ".");
         }
         double length = run.lengthM();
         DistanceReading first = reads.get(0).get();

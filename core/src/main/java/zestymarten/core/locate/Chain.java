@@ -3,6 +3,7 @@ package zestymarten.core.locate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import zestymarten.core.quantity.Message;
 
 /**
  * A chain of stretches between points that can be probed, with one stretch somewhere that is not what it should be; ohms are
@@ -37,22 +38,16 @@ public record Chain(List<ChainStretch> stretches) {
     /** Which point comes next. */
     public enum ChainWay {
         /** From the far end back. */
-        FARTHEST("farthest first"),
+        FARTHEST,
         /** From the near end on. */
-        NEAREST("nearest first"),
+        NEAREST,
         /** Where the likelihood is halved. */
-        HALVING("halving"),
+        HALVING,
         /** Where the likelihood that is decided is largest for its time. */
-        WEIGHED("halving, weighed by likelihood and reach");
+        WEIGHED;
 
-        private final String words;
-
-        ChainWay(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
+        public Message words() {
+            return Message.of(this);
         }
     }
 

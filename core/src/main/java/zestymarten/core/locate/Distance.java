@@ -2,6 +2,7 @@ package zestymarten.core.locate;
 
 import java.util.List;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 
 /**
  * Where a fault is on a run, as one way of reckoning finds it.
@@ -12,7 +13,7 @@ import zestymarten.core.quantity.EngineeringFormat;
  * @param by the way of reckoning and its formula
  * @param assumes what it takes for granted, in sentences
  */
-public record Distance(double metres, double doubtM, double lengthM, String by, List<String> assumes) {
+public record Distance(double metres, double doubtM, double lengthM, Message by, List<Message> assumes) {
     public Distance {
         assumes = List.copyOf(assumes);
         if (!(lengthM > 0 && lengthM < Double.POSITIVE_INFINITY)) {

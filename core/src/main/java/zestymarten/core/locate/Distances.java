@@ -2,6 +2,7 @@ package zestymarten.core.locate;
 
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import zestymarten.core.quantity.Message;
 
 /**
  * Distances to a fault from end 1 of a run of length L. Lengths in metres, resistances in ohms, capacitances in farads,
@@ -40,11 +41,11 @@ public final class Distances {
                 lengthM,
                 List.of(c1, c2),
                 each -> lengthM * each[0] / (each[0] + each[1]),
-                "capacitance from both ends, d = L C1 / (C1 + C2)",
+                Message.of("distances.capacitance_from_both_ends"),
                 List.of(
-                        "All other cores and the screen are linked together as the one reference.",
-                        "The instrument's own capacitance is taken off both readings.",
-                        "Nothing leaks at the break."));
+                        Message.of("distances.all_other_cores_screen"),
+                        Message.of("distances.instrument_own_capacitance_taken"),
+                        Message.of("distances.nothing_leaks_break")));
     }
 
     /** An open by its capacitance beside that of a good core of the same run: {@code d = L C1 / Cgood}. */
@@ -53,11 +54,11 @@ public final class Distances {
                 lengthM,
                 List.of(c1, good),
                 each -> lengthM * each[0] / each[1],
-                "capacitance beside a good core, d = L C1 / C good",
+                Message.of("distances.capacitance_beside_good_core"),
                 List.of(
-                        "The good core is of the same make and runs the whole length.",
-                        "All other cores and the screen are linked together as the one reference.",
-                        "The instrument's own capacitance is taken off both readings."));
+                        Message.of("distances.good_core_same_make"),
+                        Message.of("distances.all_other_cores_screen"),
+                        Message.of("distances.instrument_own_capacitance_taken")));
     }
 
     /**
@@ -72,11 +73,11 @@ public final class Distances {
                 lengthM,
                 List.of(r1, r2, ohmPerMetre),
                 each -> (each[0] - each[1] + 2 * each[2] * lengthM) / (4 * each[2]),
-                "resistance from both ends, d = (R1 − R2 + 2 r L) / 4 r",
+                Message.of("distances.resistance_from_both_ends"),
                 List.of(
-                        "Both cores are of the same kind and r is that of one of them.",
-                        "The other end is open each time.",
-                        "The short has the same resistance both times."));
+                        Message.of("distances.both_cores_same_kind"),
+                        Message.of("distances.other_end_open_each"),
+                        Message.of("distances.short_has_same_resistance")));
     }
 
     /** The same with the loop of both cores read instead, far ends linked: {@code d = L (R1 - R2 + R_loop) / (2 R_loop)}. */
@@ -85,11 +86,11 @@ public final class Distances {
                 lengthM,
                 List.of(r1, r2, loop),
                 each -> lengthM * (each[0] - each[1] + each[2]) / (2 * each[2]),
-                "resistance from both ends and of the loop, d = L (R1 − R2 + R loop) / 2 R loop",
+                Message.of("distances.resistance_from_both_ends_2"),
                 List.of(
-                        "Both cores are of the same kind.",
-                        "The loop is of two sound cores like these, far ends linked with no resistance of their own.",
-                        "The other end is open each time, and the short has the same resistance both times."));
+                        Message.of("distances.both_cores_same_kind_2"),
+                        Message.of("distances.loop_two_sound_cores"),
+                        Message.of("distances.other_end_open_each_2")));
     }
 
     /** Ohms of the short itself: {@code Rf = (R1 + R2) / 2 - r L}; below 0 where a reading or the length is wrong. */
@@ -107,11 +108,11 @@ public final class Distances {
                 lengthM,
                 List.of(soundToEarth, faultyToEarth, ohmPerMetre),
                 each -> lengthM - (each[0] - each[1]) / (2 * each[2]),
-                "resistance of both cores to earth, d = L − (R_BE − R_AE) / 2 r",
+                Message.of("distances.resistance_both_cores_earth"),
                 List.of(
-                        "The far ends are linked with no resistance of their own.",
-                        "The fault to earth is steady while both are read.",
-                        "Both cores are of the same kind."));
+                        Message.of("distances.far_ends_linked_no"),
+                        Message.of("distances.fault_earth_steady_while"),
+                        Message.of("distances.both_cores_same_kind_2")));
     }
 
     /** The same with the loop of both cores read instead: {@code d = L (1 - (R_BE - R_AE) / R_loop)}. */
@@ -121,11 +122,11 @@ public final class Distances {
                 lengthM,
                 List.of(soundToEarth, faultyToEarth, loop),
                 each -> lengthM * (1 - (each[0] - each[1]) / each[2]),
-                "resistance of both cores to earth and of the loop, d = L (1 − (R_BE − R_AE) / R loop)",
+                Message.of("distances.resistance_both_cores_earth_2"),
                 List.of(
-                        "The far ends are linked with no resistance of their own.",
-                        "The fault to earth is steady while both are read.",
-                        "Both cores are of the same kind."));
+                        Message.of("distances.far_ends_linked_no"),
+                        Message.of("distances.fault_earth_steady_while"),
+                        Message.of("distances.both_cores_same_kind_2")));
     }
 
     /**
@@ -139,11 +140,11 @@ public final class Distances {
                 lengthM,
                 List.of(balance, loop),
                 each -> lengthM * (1 - each[0] / each[1]),
-                "Varley's loop, d = L (1 − S / R loop)",
+                Message.of("distances.varley_loop_loop"),
                 List.of(
-                        "The far ends are linked with no resistance of their own.",
-                        "Both arms of the bridge are equal and both cores of the same kind.",
-                        "The fault to earth is steady while the bridge is balanced."));
+                        Message.of("distances.far_ends_linked_no"),
+                        Message.of("distances.both_arms_bridge_equal"),
+                        Message.of("distances.fault_earth_steady_while_2")));
     }
 
     /** Murray's loop: {@code d = 2 L m / (1 + m)}, m the balance ratio of the arm at the faulty core to the other. */
@@ -152,11 +153,11 @@ public final class Distances {
                 lengthM,
                 List.of(ratio),
                 each -> 2 * lengthM * each[0] / (1 + each[0]),
-                "Murray's loop, d = 2 L m / (1 + m)",
+                Message.of("distances.murray_loop"),
                 List.of(
-                        "The far ends are linked with no resistance of their own.",
-                        "Both cores are of the same kind.",
-                        "The fault to earth is steady while the bridge is balanced."));
+                        Message.of("distances.far_ends_linked_no"),
+                        Message.of("distances.both_cores_same_kind_2"),
+                        Message.of("distances.fault_earth_steady_while_2")));
     }
 
     /** An open by what a metre of this cable has: {@code d = C1 / c}. */
@@ -165,10 +166,10 @@ public final class Distances {
                 lengthM,
                 List.of(c1, perMetre),
                 each -> each[0] / each[1],
-                "capacitance by the metre, d = C1 / c",
+                Message.of("distances.capacitance_by_metre"),
                 List.of(
-                        "A metre of this cable has that capacitance, read on a good length with the same cores linked.",
-                        "The instrument's own capacitance is taken off."));
+                        Message.of("distances.metre_this_cable_has"),
+                        Message.of("distances.instrument_own_capacitance_taken_2")));
     }
 
     /** By the time of a pulse beside that of a good length of the same cable: {@code d = L_good t / t_good}. */
@@ -178,8 +179,8 @@ public final class Distances {
                 lengthM,
                 List.of(seconds, goodM, goodSeconds),
                 each -> each[1] * each[0] / each[2],
-                "pulse time beside that of a good length, d = L good × t / t good",
-                List.of("The good length is of the same cable, and its end was seen as clearly as the fault."));
+                Message.of("distances.pulse_time_beside_that"),
+                List.of(Message.of("distances.good_length_same_cable")));
     }
 
     /** By the time of a pulse from both ends: {@code d = L t1 / (t1 + t2)}; the velocity cancels. */
@@ -188,8 +189,8 @@ public final class Distances {
                 lengthM,
                 List.of(t1, t2),
                 each -> lengthM * each[0] / (each[0] + each[1]),
-                "pulse time from both ends, d = L t1 / (t1 + t2)",
-                List.of("It is the same fault from both ends, and the cable is of one kind."));
+                Message.of("distances.pulse_time_from_both"),
+                List.of(Message.of("distances.same_fault_from_both")));
     }
 
     /** The same with unlike cores: {@code d = (R_loop / r_A) m / (1 + m)}, r_A the faulty core's ohms per metre. */
@@ -199,10 +200,10 @@ public final class Distances {
                 lengthM,
                 List.of(ratio, loop, faultyOhmPerMetre),
                 each -> each[1] / each[2] * each[0] / (1 + each[0]),
-                "Murray's loop with unlike cores, d = (R loop / r A) m / (1 + m)",
+                Message.of("distances.murray_loop_unlike_cores"),
                 List.of(
-                        "The far ends are linked with no resistance of their own.",
-                        "The fault to earth is steady while the bridge is balanced."));
+                        Message.of("distances.far_ends_linked_no"),
+                        Message.of("distances.fault_earth_steady_while_2")));
     }
 
     /** By the time of a pulse there and back: {@code d = vf c t / 2}. */
@@ -211,8 +212,8 @@ public final class Distances {
                 lengthM,
                 List.of(velocityFactor, seconds),
                 each -> each[0] * SPEED_OF_LIGHT * each[1] / 2,
-                "pulse time, d = vf c t / 2",
-                List.of("The velocity factor is that of this cable: read it on a good length first."));
+                Message.of("distances.pulse_time_vf"),
+                List.of(Message.of("distances.velocity_factor_that_this")));
     }
 
     private static final double SPEED_OF_LIGHT = 299_792_458;
@@ -223,16 +224,16 @@ public final class Distances {
                 lengthM,
                 List.of(metres),
                 each -> each[0],
-                "lifted out of the water",
-                List.of("Only the damaged spot leaks, and it leaves the water at that moment."));
+                Message.of("distances.lifted_out_water"),
+                List.of(Message.of("distances.only_damaged_spot_leaks")));
     }
 
     private static Distance of(
             double lengthM,
             List<DistanceReading> reads,
             ToDoubleFunction<double[]> formula,
-            String by,
-            List<String> assumes) {
+            Message by,
+            List<Message> assumes) {
         double[] values = reads.stream().mapToDouble(DistanceReading::value).toArray();
         double at = formula.applyAsDouble(values);
         if (!Double.isFinite(at)) {
@@ -279,8 +280,8 @@ public final class Distances {
                 sum / weights,
                 1 / Math.sqrt(weights),
                 length,
-                estimates.size() + " ways together, weighed by how sure each is",
-                List.of("All of them are of the same fault."));
+                Message.of("distances.ways_together_weighed_by", estimates.size()),
+                List.of(Message.of("distances.all_them_same_fault")));
     }
 
     /** Nobody measures a run more exactly than to a thousandth. */

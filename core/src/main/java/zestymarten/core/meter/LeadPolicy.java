@@ -3,24 +3,19 @@ package zestymarten.core.meter;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import zestymarten.core.quantity.Message;
 
 /** What is done about the resistance of the test leads. Raw and corrected figures are both kept whatever the policy. */
 public enum LeadPolicy {
     /** All of it is taken off. */
-    FULL("all of it is taken off"),
+    FULL,
     /** Only what exceeds 1 ohm is taken off; misleading for limits below 5 ohm. */
-    EXCESS("only what exceeds 1 Ω is taken off"),
+    EXCESS,
     /** It is left in. */
-    NONE("it is left in");
+    NONE;
 
-    private final String words;
-
-    LeadPolicy(String words) {
-        this.words = words;
-    }
-
-    public String words() {
-        return words;
+    public Message words() {
+        return Message.of(this);
     }
 
     /** As written in files. */

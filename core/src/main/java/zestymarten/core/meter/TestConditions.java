@@ -2,6 +2,7 @@ package zestymarten.core.meter;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -60,16 +61,15 @@ public record TestConditions(
      * A word of caution on what the leads do to a reading: where they have more than the wire may have, and where the policy
      * leaves a part of them in a reading whose limit is below {@value #EXCESS_MATTERS_OHM} ohm. Empty where neither is so.
      */
-    public Optional<String> leadsCaution(Ohms limit) {
+    public Optional<Message> leadsCaution(Ohms limit) {
         double leads = leadsOhm.orElse(0);
         double left = leads - policy.share(leads);
         if (policy == LeadPolicy.EXCESS && left > 0 && limit.value() < EXCESS_MATTERS_OHM) {
-            return Optional.of(Ohms.of(left).text() + " of the test leads is still in the reading: with a limit below "
-                    + Ohms.of(EXCESS_MATTERS_OHM).text() + ", subtract all of it.");
+            return Optional.of(
+                    Message.of("test_conditions.test_leads_still_reading", Ohms.of(left), Ohms.of(EXCESS_MATTERS_OHM)));
         }
         return leadsExceed(limit)
-                ? Optional.of("The leads (" + Ohms.of(leads).text()
-                        + ") have more than the wire may: press hard and hold still, or the reading decides little.")
+                ? Optional.of(Message.of("test_conditions.leads_have_more_than", Ohms.of(leads)))
                 : Optional.empty();
     }
 

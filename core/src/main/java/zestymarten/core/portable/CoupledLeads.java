@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 
 /**
  * Leads coupled in a row: which is bad, in few measurements. One core is read from the start to couplings.
@@ -21,7 +21,7 @@ import zestymarten.core.quantity.EngineeringFormat;
  * @param next the lead at whose far end to measure next, from 1; empty once it is known, or nothing is wrong
  * @param says what is known
  */
-public record CoupledLeads(int leads, List<Integer> suspects, Optional<Integer> next, String says) {
+public record CoupledLeads(int leads, List<Integer> suspects, Optional<Integer> next, Message says) {
     /** More are never coupled. */
     public static final int MOST = 60;
 
@@ -69,15 +69,12 @@ public record CoupledLeads(int leads, List<Integer> suspects, Optional<Integer> 
         }
         Double whole = read.get(leads);
         if (whole == null) {
-            return asks(leads, all(leads), leads, "Read the whole row first: from the start to its far end.");
+            return asks(leads, all(leads), leads, Message.of("coupled_leads.read_whole_row_first"));
         }
         List<LeadStretch> stretches = stretches(new TreeMap<>(read));
         if (stretches.stream().anyMatch(each -> each.ohm() < -CONTACT_OHM)) {
             return new CoupledLeads(
-                    leads,
-                    List.of(),
-                    Optional.empty(),
-                    "These readings contradict each other: a coupling farther on reads less. Measure both again.");
+                    leads, List.of(), Optional.empty(), Message.of("coupled_leads.these_readings_contradict_each"));
         }
         Comparator<LeadStretch> worst = Comparator.comparingDouble(each -> each.ohm() - each.count() * eachOhm);
         Optional<LeadStretch> bad =
@@ -93,9 +90,10 @@ public record CoupledLeads(int leads, List<Integer> suspects, Optional<Integer> 
                         leads,
                         List.of(),
                         Optional.empty(),
-                        "The whole row reads " + EngineeringFormat.text(whole, "Ω")
-                                + ", and no lead can have more than " + EngineeringFormat.text(eachOhm, "Ω")
-                                + ": none of them is bad."));
+                        Message.of(
+                                "coupled_leads.whole_row_reads_no",
+                                Message.figure(whole, "Ω"),
+                                Message.figure(eachOhm, "Ω"))));
     }
 
     private static List<Integer> all(int leads) {
@@ -124,18 +122,14 @@ public record CoupledLeads(int leads, List<Integer> suspects, Optional<Integer> 
                     leads,
                     bad.numbers(),
                     Optional.empty(),
-                    "Lead " + bad.first()
-                            + ", or its coupling, is the bad one. Take it out, clean the coupling, and read the whole row"
-                            + " again: another may hide behind it.");
+                    Message.of("coupled_leads.lead_or_coupling_bad", bad.first()));
         }
         int most = (int) Math.ceil(Math.log(bad.count()) / Math.log(2) - 1e-9);
         return asks(
                 leads,
                 bad.numbers(),
                 middle(bad),
-                "It is one of leads " + bad.first() + " to " + bad.last() + ": at most " + most
-                        + (most == 1 ? " more measurement." : " more measurements.") + " Measure behind lead "
-                        + middle(bad) + ".");
+                Message.of("coupled_leads.one_leads_most_measure", bad.first(), bad.last(), most, middle(bad)));
     }
 
     private static CoupledLeads hides(int leads, double eachOhm, double whole, LeadStretch slack) {
@@ -143,17 +137,21 @@ public record CoupledLeads(int leads, List<Integer> suspects, Optional<Integer> 
                 leads,
                 slack.numbers(),
                 middle(slack),
-                "The row as a whole is within its limit: " + EngineeringFormat.text(whole, "Ω") + ", limit "
-                        + EngineeringFormat.text(leads * eachOhm, "Ω") + ". A single lead of up to "
-                        + EngineeringFormat.text(slack.ohm(), "Ω") + " may hide among leads " + slack.first() + " to "
-                        + slack.last() + ". Measure behind lead " + middle(slack) + ".");
+                Message.of(
+                        "coupled_leads.row_as_whole_within",
+                        Message.figure(whole, "Ω"),
+                        Message.figure(leads * eachOhm, "Ω"),
+                        Message.figure(slack.ohm(), "Ω"),
+                        slack.first(),
+                        slack.last(),
+                        middle(slack)));
     }
 
     private static int middle(LeadStretch stretch) {
         return (stretch.first() + stretch.last() - 1) / 2;
     }
 
-    private static CoupledLeads asks(int leads, List<Integer> suspects, int next, String says) {
+    private static CoupledLeads asks(int leads, List<Integer> suspects, int next, Message says) {
         return new CoupledLeads(leads, suspects, Optional.of(next), says);
     }
 }

@@ -23,7 +23,7 @@ import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.LimitRules;
 import zestymarten.core.meter.TestConditions;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.ReadingParser;
 
@@ -145,18 +145,15 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
     }
 
     /** What a good lead reads at an item, with where that comes from. */
-    public String expected(Item item) {
+    public Message expected(Item item) {
         if (item instanceof Item.Core core) {
             return limits().of(core.wire()).derivation();
         } else if (item instanceof Item.Fuse fuse) {
             return limits().of(fuse.part()).derivation();
         } else if (item instanceof Item.CoresApart) {
-            return "more than the meter shows: no continuity";
+            return Message.of("lead_test.more_than_meter_shows");
         }
-        return item instanceof Item.Look
-                ? SOUND
-                        + " for sound, else what is seen: cuts, burns, loose strain relief, melted or pushed-back contacts."
-                : limit().derivation();
+        return item instanceof Item.Look ? Message.of("lead_test.sound_else_what_seen", SOUND) : limit().derivation();
     }
 
     /** A lead is for the mains, whatever voltage it is tested at. */
@@ -200,16 +197,14 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
         return passes && testV < limit().testV()
                 ? said(
                         Verdict.UNDECIDED,
-                        "A test at " + EngineeringFormat.text(testV, "V")
-                                + " does not show the insulation of a mains lead: " + limit().derivation()
-                                + " Test it again at that voltage.")
+                        Message.of("lead_test.test_does_not_show", Message.figure(testV, "V"), limit().derivation()))
                 : judgement;
     }
 
     private Judgement inspected(String text) {
         String word = text.toLowerCase(Locale.ROOT);
         if (SOUND_WORDS.contains(word)) {
-            return said(Verdict.PASS, "Nothing is seen.");
+            return said(Verdict.PASS, Message.of("lead_test.nothing_seen"));
         }
         boolean denied = word.startsWith("no ") || word.startsWith("not ");
         boolean defect = !denied
@@ -218,18 +213,15 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
                                         || word.contains(each.name().toLowerCase(Locale.ROOT)))
                         || DEFECT_WORDS.stream().anyMatch(word::contains));
         return defect
-                ? said(Verdict.FAIL, "Seen: " + text + ".")
-                : said(
-                        Verdict.DOUBTFUL,
-                        "“" + text + "” is neither sound nor a defect that is known here. Enter s for sound, or what is"
-                                + " seen: cut, burn, melted, loose, pushed back, chafed, cracked.");
+                ? said(Verdict.FAIL, Message.of("lead_test.seen", text))
+                : said(Verdict.DOUBTFUL, Message.of("lead_test.neither_sound_nor_defect", text));
     }
 
     private Judgement joined(MeterReading understood, Limit limit) {
         return ResistanceJudge.judge(understood, new Expectation.Joined(limit, true), conditions);
     }
 
-    private static Judgement said(Verdict verdict, String reason) {
+    private static Judgement said(Verdict verdict, Message reason) {
         return new Judgement(
                 verdict,
                 Judgement.Contact.UNKNOWN,

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 
 /**
  * How a lead of a batch stands.
@@ -11,7 +13,7 @@ import zestymarten.core.judgement.Judgement.Verdict;
  * @param answers one for each item, in their order
  * @param says why, a sentence each
  */
-public record LeadVerdict(LeadOutcome outcome, List<LeadTest.ItemAnswer> answers, List<String> says) {
+public record LeadVerdict(LeadOutcome outcome, List<LeadTest.ItemAnswer> answers, List<Message> says) {
     public LeadVerdict {
         answers = List.copyOf(answers);
         says = List.copyOf(says);
@@ -42,37 +44,37 @@ public record LeadVerdict(LeadOutcome outcome, List<LeadTest.ItemAnswer> answers
     }
 
     static LeadVerdict of(LeadTest check, List<LeadTest.ItemAnswer> answers) {
-        List<String> says = new ArrayList<>();
+        List<Message> says = new ArrayList<>();
         answers.stream()
                 .filter(each -> each.judgement().isPresent() && !each.is(Verdict.PASS))
-                .forEach(each -> says.add(name(each.item()) + ": "
-                        + each.judgement().orElseThrow().reason()));
+                .forEach(each -> says.add(Message.of(
+                        "lead_verdict.at",
+                        name(each.item()),
+                        each.judgement().orElseThrow().reason())));
         boolean protectiveFails = answers.stream()
                 .anyMatch(each ->
                         each.item() instanceof LeadTest.Item.Core core && core.protective() && each.is(Verdict.FAIL));
         if (protectiveFails) {
-            says.add("The protective conductor comes first: no test voltage on this lead.");
+            says.add(Message.of("lead_verdict.protective_conductor_comes_first"));
         }
         exchanged(answers, says);
         LeadOutcome outcome = outcome(check, answers, protectiveFails);
         if (outcome == LeadOutcome.SCREWS_ONLY) {
-            says.add(
-                    "Read on the screws: the contacts of plug and socket are not proved. Read once through the mated pair.");
+            says.add(Message.of("lead_verdict.read_on_screws_contacts"));
         } else if (outcome == LeadOutcome.PASS) {
-            says.add(
-                    "Every core answers at its own pin and at no other: none is open, none is crossed, none is shorted.");
+            says.add(Message.of("lead_verdict.every_core_answers_own"));
         }
         return new LeadVerdict(outcome, answers, says);
     }
 
-    private static void exchanged(List<LeadTest.ItemAnswer> answers, List<String> says) {
-        List<String> silent = answers.stream()
+    private static void exchanged(List<LeadTest.ItemAnswer> answers, List<Message> says) {
+        List<Message> silent = answers.stream()
                 .filter(each -> each.item() instanceof LeadTest.Item.Core && each.isOpen())
                 .map(each -> name(each.item()))
                 .toList();
         if (silent.size() >= 2) {
-            says.add("Several cores do not answer, " + String.join(", ", silent)
-                    + ": they may be crossed. Measure across before you call them broken.");
+            says.add(Message.of(
+                    "lead_verdict.several_cores_do_not", Message.list(MessageArgument.Listing.Link.COMMA, silent)));
         }
     }
 
@@ -93,13 +95,16 @@ public record LeadVerdict(LeadOutcome outcome, List<LeadTest.ItemAnswer> answers
     }
 
     /** Such as {@code core PE}. */
-    public static String name(LeadTest.Item item) {
+    public static Message name(LeadTest.Item item) {
         if (item instanceof LeadTest.Item.Core core) {
-            return "core " + core.wire().id();
+            return Message.of("lead_verdict.core", core.wire().id());
         }
         if (item instanceof LeadTest.Item.CoresApart apart) {
-            return apart.one().id() + " to " + apart.other().id();
+            return Message.of(
+                    "lead_verdict.name", apart.one().id(), apart.other().id());
         }
-        return item instanceof LeadTest.Item.Fuse fuse ? "fuse " + fuse.part().id() : item.id();
+        return item instanceof LeadTest.Item.Fuse fuse
+                ? Message.of("lead_verdict.fuse", fuse.part().id())
+                : Message.of("lead_verdict." + item.id());
     }
 }

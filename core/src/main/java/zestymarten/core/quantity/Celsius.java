@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 /** Temperatures as typed: °C, or °F with an F behind the figure. */
 public final class Celsius {
     /** What is expected, for messages. */
-    public static final String EXPECTED = "-80 to 200 °C, or in °F with an F behind it";
+    public static final Message EXPECTED = Message.of("celsius.or_behind");
 
     private static final Pattern FIGURE = Pattern.compile("-?[0-9]{1,3}(?:\\.[0-9]{1,3})?");
     private static final double LEAST = -80;

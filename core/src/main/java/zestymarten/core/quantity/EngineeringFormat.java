@@ -3,6 +3,7 @@ package zestymarten.core.quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.Set;
 
 /** Prints a quantity with a space, its unit and an engineering prefix, to four significant figures at most. */
 public final class EngineeringFormat {
@@ -15,15 +16,27 @@ public final class EngineeringFormat {
     /** Below this many ohms a technician reads fractions of an ohm more easily than milliohms: 0.64 Ω, but 7.8 mΩ. */
     private static final double PLAIN_FROM = 0.05;
 
+    /** Units that are never read with a prefix. */
+    private static final Set<String> UNPREFIXED_UNITS =
+            Set.of("%", "°C", "°F", "mm²", "K", "min", "ft", "AWG", "kcmil");
+
     private EngineeringFormat() {}
 
     /**
      * {@code 0.64 Ω}, {@code 15.8 kΩ}, {@code 7.8 mΩ}, {@code 0 Ω}. Rounded half up to four significant figures,
-     * trailing zeros left out. Values below a pico unit print as zero.
+     * trailing zeros left out. Values below a pico unit print as zero. A bare figure, and one in a unit that takes no prefix,
+     * prints as {@link #figure} does.
      */
     public static String text(double value, String unit) {
         if (!Double.isFinite(value)) {
             throw new IllegalArgumentException("Value (" + value + ") must be finite to be printed in " + unit + ".");
+        }
+        if (unit.isEmpty()) {
+            return figure(value);
+        }
+        if (UNPREFIXED_UNITS.contains(unit)) {
+            BigDecimal shown = BigDecimal.valueOf(value).round(new MathContext(FIGURES, RoundingMode.HALF_UP));
+            return (shown.signum() == 0 ? "0" : shown.stripTrailingZeros().toPlainString()) + " " + unit;
         }
         double size = Math.abs(value);
         if (size < 1e-12) {

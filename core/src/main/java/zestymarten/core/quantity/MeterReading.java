@@ -45,14 +45,14 @@ public sealed interface MeterReading {
     }
 
     /** The text can mean several things; the technician says which. */
-    record Ambiguous(List<MeterReading> candidates, String question) implements MeterReading {
+    record Ambiguous(List<MeterReading> candidates, Message question) implements MeterReading {
         public Ambiguous {
             candidates = List.copyOf(candidates);
         }
     }
 
     /** The text says nothing that could be recorded. */
-    record Refused(String message) implements MeterReading {}
+    record Refused(Message message) implements MeterReading {}
 
     /** One answer for each member of the family. */
     interface ReadingCases<T> {
@@ -114,7 +114,7 @@ public sealed interface MeterReading {
     }
 
     /** How it is said back to the technician: "0.64 Ω", "over-range", "tone". */
-    default String text() {
+    default Message message() {
         return fold(Wording.SPOKEN);
     }
 

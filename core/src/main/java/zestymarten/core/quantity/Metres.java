@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
 /** Lengths as typed: metres, or with their unit: m, cm, mm, km, ft, in, yd. */
 public final class Metres {
     /** What is expected, for messages. */
-    public static final String EXPECTED = "a length such as 8, 8 m or 26 ft";
+    public static final Message EXPECTED = Message.of("metres.length_such_as_or");
 
     private static final Pattern WRITTEN =
             Pattern.compile("(\\d+(?:[.,]\\d*)?|[.,]\\d+)\\s*(m|cm|mm|km|ft|feet|foot|'|in|inch|inches|\"|yd)?");

@@ -22,8 +22,7 @@ public final class ReadingParser {
     /** The longest text that is looked at. */
     public static final int MAX_LENGTH = 40;
 
-    private static final String EXPECTED =
-            "Type what the meter shows, such as 0.64, 15k8, 2.7M, OL, >900M; b for a tone, n for no beep.";
+    private static final Message EXPECTED = Message.of("reading_parser.type_what_meter_shows");
     private static final Set<String> TONE = Set.of("b", "beep", "beeps", "tone", "buzz");
     private static final Set<String> SILENT = Set.of("n", "no", "-", "none", "silent", "no tone", "no beep");
     private static final Set<String> JUMPS = Set.of("jumps", "jump", "unstable", "~");
@@ -51,15 +50,15 @@ public final class ReadingParser {
     public MeterReading understand(String typed) {
         if (typed.length() > MAX_LENGTH) {
             return new MeterReading.Refused(
-                    "Read " + typed.length() + " characters; a reading has at most " + MAX_LENGTH + ". " + EXPECTED);
+                    Message.of("reading_parser.read_characters_reading_has", typed.length(), MAX_LENGTH, EXPECTED));
         }
         if (RAISED.matcher(typed).matches()) {
             return new MeterReading.Refused(
-                    "“" + typed.strip() + "”: a raised or lowered digit is no part of a reading. " + EXPECTED);
+                    Message.of("reading_parser.raised_or_lowered_digit", typed.strip(), EXPECTED));
         }
         String text = spelt(normalise(typed));
         if (text.isEmpty()) {
-            return new MeterReading.Refused("Nothing was typed. " + EXPECTED);
+            return new MeterReading.Refused(Message.of("reading_parser.nothing_was_typed", EXPECTED));
         }
         String lower = text.toLowerCase(Locale.ROOT);
         if (TONE.contains(lower)) {
@@ -83,8 +82,7 @@ public final class ReadingParser {
                 text.equals("1 .") || (oneIsOverRange && ONE.matcher(text).matches());
         if (marked) {
             return new MeterReading.Ambiguous(
-                    List.of(one(text), new MeterReading.OverRange()),
-                    "Does the meter show one ohm, or is the 1 its over-range mark?");
+                    List.of(one(text), new MeterReading.OverRange()), Message.of("reading_parser.does_meter_show_one"));
         }
         Matcher span = SPAN.matcher(text);
         if (span.matches()) {
@@ -111,9 +109,7 @@ public final class ReadingParser {
         boolean highest = unit.isEmpty() || text.contains("M") || unit.startsWith("g");
         return highest
                 ? new MeterReading.OverRange()
-                : new MeterReading.Refused("“" + typed.strip()
-                        + "”: over-range of a low range only says \"more than that range\". Switch to the next range, or type"
-                        + " its top, such as >200.");
+                : new MeterReading.Refused(Message.of("reading_parser.over_range_low_range", typed.strip()));
     }
 
     /** Units that are written out, as their symbols. */
@@ -176,9 +172,7 @@ public final class ReadingParser {
             return new MeterReading.Value(-value.value(), value.unit());
         }
         return plain instanceof MeterReading.Value
-                ? new MeterReading.Refused("“" + typed.strip()
-                        + "”: a resistance cannot be negative. If the meter was nulled on its leads and shows a little below"
-                        + " zero, type 0.")
+                ? new MeterReading.Refused(Message.of("reading_parser.resistance_cannot_be_negative", typed.strip()))
                 : refuse(typed);
     }
 
@@ -201,7 +195,7 @@ public final class ReadingParser {
     }
 
     private static MeterReading refuse(String typed) {
-        return new MeterReading.Refused("“" + typed.strip() + "” is no reading. " + EXPECTED);
+        return new MeterReading.Refused(Message.of("reading_parser.no_reading", typed.strip(), EXPECTED));
     }
 
     /** Full-width digits, the ohm and micro signs of other code points, odd spaces: one form for each. */

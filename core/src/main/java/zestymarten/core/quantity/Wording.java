@@ -1,58 +1,59 @@
 package zestymarten.core.quantity;
 
-import java.util.stream.Collectors;
-
-/** Says an understood reading back in the technician's words. */
-final class Wording implements MeterReading.ReadingCases<String> {
+/** Says an understood reading back. */
+final class Wording implements MeterReading.ReadingCases<Message> {
     static final Wording SPOKEN = new Wording();
 
     private Wording() {}
 
     @Override
-    public String value(MeterReading.Value value) {
-        return EngineeringFormat.text(value.value(), value.unit().symbol());
+    public Message value(MeterReading.Value value) {
+        return Message.of("reading.value", figure(value.value(), value.unit()));
     }
 
     @Override
-    public String overRange() {
-        return "over-range";
+    public Message overRange() {
+        return Message.of("reading.over_range");
     }
 
     @Override
-    public String above(MeterReading.Above above) {
-        return "more than " + EngineeringFormat.text(above.value(), above.unit().symbol());
+    public Message above(MeterReading.Above above) {
+        return Message.of("reading.above", figure(above.value(), above.unit()));
     }
 
     @Override
-    public String below(MeterReading.Below below) {
-        return "less than " + EngineeringFormat.text(below.value(), below.unit().symbol());
+    public Message below(MeterReading.Below below) {
+        return Message.of("reading.below", figure(below.value(), below.unit()));
     }
 
     @Override
-    public String tone() {
-        return "tone";
+    public Message tone() {
+        return Message.of("reading.tone");
     }
 
     @Override
-    public String silent() {
-        return "silent";
+    public Message silent() {
+        return Message.of("reading.silent");
     }
 
     @Override
-    public String unstable(MeterReading.Unstable unstable) {
+    public Message unstable(MeterReading.Unstable unstable) {
         return unstable.between().isEmpty()
-                ? "jumps"
-                : "jumps between "
-                        + unstable.between().stream().map(MeterReading::text).collect(Collectors.joining(" and "));
+                ? Message.of("reading.jumps")
+                : Message.of("reading.jumps_between", unstable.between());
     }
 
     @Override
-    public String ambiguous(MeterReading.Ambiguous ambiguous) {
-        return ambiguous.candidates().stream().map(MeterReading::text).collect(Collectors.joining(" or "));
+    public Message ambiguous(MeterReading.Ambiguous ambiguous) {
+        return Message.of("reading.ambiguous", Message.list(MessageArgument.Listing.Link.OR, ambiguous.candidates()));
     }
 
     @Override
-    public String refused(MeterReading.Refused refused) {
+    public Message refused(MeterReading.Refused refused) {
         return refused.message();
+    }
+
+    private static MessageArgument figure(double value, MeterReading.Unit unit) {
+        return Message.figure(value, unit.symbol());
     }
 }

@@ -17,7 +17,7 @@ import zestymarten.core.judgement.Expectation;
 import zestymarten.core.judgement.Quantity;
 import zestymarten.core.network.Groups;
 import zestymarten.core.network.Net;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -38,7 +38,7 @@ import zestymarten.core.quantity.Problem;
  */
 public record ProgramReview(
         List<Problem> problems,
-        List<String> never,
+        List<Message> never,
         long neverCount,
         List<String> unrung,
         int measurements,
@@ -106,7 +106,7 @@ public record ProgramReview(
             same();
             taken.forEach(this::limits);
             voltageLast();
-            List<String> never = new ArrayList<>();
+            List<Message> never = new ArrayList<>();
             long count = never(never);
             return new ProgramReview(
                     problems,
@@ -118,8 +118,8 @@ public record ProgramReview(
                     program.actions().stream().mapToDouble(pace::of).sum());
         }
 
-        private void problem(int line, String text) {
-            problems.add(new Problem("line " + line, text));
+        private void problem(int line, Message what) {
+            problems.add(new Problem(Message.of("problem.line", line), what));
         }
 
         /** Follows the relays; how many have switched. */
@@ -137,7 +137,7 @@ public record ProgramReview(
                 } else if (action instanceof ScanAction.OpenContact open) {
                     for (ScanContact each : open.contacts()) {
                         if (!closed.remove(each)) {
-                            problem(line, each + " is open already.");
+                            problem(line, Message.of("program_review.open_already", each));
                         }
                     }
                     switched += open.contacts().size();
@@ -152,23 +152,25 @@ public record ProgramReview(
             if (points.terminal(contact.point()).isEmpty()) {
                 problem(
                         line,
-                        "Point " + contact.point() + " is wired to nothing; there are "
-                                + points.terminals().size() + ".");
+                        Message.of(
+                                "program_review.point_wired_nothing_there",
+                                contact.point(),
+                                points.terminals().size()));
             }
             for (ScanContact.Bus bus : ScanContact.Bus.values()) {
                 if (bus != contact.bus() && closed.contains(new ScanContact(bus, contact.point()))) {
-                    problem(line, contact + ": the point is on bus " + bus + " too, which joins the two sides.");
+                    problem(line, Message.of("program_review.point_on_bus_too", contact, bus));
                 }
             }
             if (!closed.add(contact)) {
-                problem(line, contact + " is closed already: the connection is made twice.");
+                problem(line, Message.of("program_review.closed_already_connection_made", contact));
             }
         }
 
         private void connected(int line, Set<ScanContact> closed) {
             for (ScanContact.Bus bus : List.of(ScanContact.Bus.A, ScanContact.Bus.B)) {
                 if (closed.stream().noneMatch(each -> each.bus() == bus)) {
-                    problem(line, "Nothing is connected to bus " + bus + ": a connection is forgotten before this.");
+                    problem(line, Message.of("program_review.nothing_connected_bus_connection", bus));
                 }
             }
         }
@@ -184,7 +186,7 @@ public record ProgramReview(
                 String when = ohms ? (isProof(i) ? "proof " + voltages : "ohms") : under(each.measure());
                 Integer before = first.putIfAbsent(each.state() + " " + when + " " + electrically(each), each.line());
                 if (before != null) {
-                    problem(each.line(), "Electrically the same as line " + before + ".");
+                    problem(each.line(), Message.of("program_review.electrically_same_as_line", before));
                 }
             }
         }
@@ -251,23 +253,25 @@ public record ProgramReview(
                 double most = joined.limit().high().value();
                 double ratio = each.measure().highOhm() / most;
                 if (!each.measure().expectsWayThrough()) {
-                    problem(each.line(), a + " and " + b + " are joined in a good unit, and no most is set.");
+                    problem(each.line(), Message.of("program_review.joined_good_unit_no", a, b));
                 } else if (ratio > NEAR || ratio < 1 / NEAR) {
                     problem(
                             each.line(),
-                            "Maximum " + EngineeringFormat.text(each.measure().highOhm(), "Ω")
-                                    + " is set; a good unit may have " + EngineeringFormat.text(most, "Ω")
-                                    + prefix(ratio));
+                            Message.of(
+                                    "program_review.maximum_set_good_unit",
+                                    Message.figure(each.measure().highOhm(), "Ω"),
+                                    Message.figure(most, "Ω"),
+                                    prefix(ratio)));
                 }
             } else if (each.measure().expectsWayThrough()) {
-                problem(each.line(), a + " and " + b + " are apart in a good unit, and continuity is expected.");
+                problem(each.line(), Message.of("program_review.apart_good_unit_continuity", a, b));
             }
         }
 
-        private static String prefix(double ratio) {
+        private static Message prefix(double ratio) {
             double factor = Math.max(ratio, 1 / ratio);
             double off = factor / PREFIX;
-            return off > 1 / NEAR && off < NEAR ? ". A factor of 1000 would fit: a prefix is wrong." : ".";
+            return off > 1 / NEAR && off < NEAR ? Message.of("program_review.factor_would_fit_prefix") : Message.NONE;
         }
 
         private SwitchState state(String id) {
@@ -283,10 +287,7 @@ public record ProgramReview(
                 if (each.measure().voltage().isPresent()) {
                     voltage = voltage == 0 ? each.line() : voltage;
                 } else if (voltage != 0 && each.measure().expectsWayThrough() && !wasReadBefore(each)) {
-                    problem(
-                            each.line(),
-                            "Continuity after the test voltage of line " + voltage
-                                    + ": high voltage comes after continuity has passed.");
+                    problem(each.line(), Message.of("program_review.continuity_after_test_voltage", voltage));
                     return;
                 }
             }
@@ -300,7 +301,7 @@ public record ProgramReview(
                             && other.sides().equals(each.sides()));
         }
 
-        private long never(List<String> told) {
+        private long never(List<Message> told) {
             int count = nets.size() + (netOf.getOrDefault(Terminal.FRAME, frame) == frame ? 1 : 0);
             List<BitSet> apart = new ArrayList<>();
             for (int i = 0; i < count; i++) {
@@ -321,17 +322,17 @@ public record ProgramReview(
                         j = apart.get(i).nextClearBit(j + 1)) {
                     never++;
                     if (told.size() < MOST_TOLD) {
-                        told.add(name(i) + " and " + name(j));
+                        told.add(Message.of("program_review.never", name(i), name(j)));
                     }
                 }
             }
             return never;
         }
 
-        private String name(int net) {
+        private Message name(int net) {
             return net == frame || nets.get(net).conductors().isEmpty()
-                    ? "the frame"
-                    : nets.get(net).conductors().get(0).id();
+                    ? Message.of("program_review.frame")
+                    : Message.verbatim(nets.get(net).conductors().get(0).id());
         }
 
         private List<String> unrung() {

@@ -13,6 +13,7 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import zestymarten.core.judgement.Quantity;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -113,18 +114,18 @@ public final class ProgramText {
                 if (row.getRecordNumber() == 1) {
                     columns = columns(row, problems);
                 } else if (actions.size() >= ScanProgram.MOST_LINES) {
-                    problems.add(new Problem("", "A program has at most " + ScanProgram.MOST_LINES + " lines."));
+                    problems.add(
+                            new Problem("", Message.of("program_text.program_has_most_lines", ScanProgram.MOST_LINES)));
                     break;
                 } else {
                     new ProgramRow(row, columns, problems).action().ifPresent(actions::add);
                 }
             }
         } catch (IOException | UncheckedIOException e) {
-            problems.add(new Problem("", "That is no CSV: a quote is open at its end, or stands inside a cell."));
+            problems.add(new Problem("", Message.of("program_text.that_no_csv_quote")));
         }
         if (actions.isEmpty() && problems.size() == before) {
-            problems.add(
-                    new Problem("", "There is no line in it. Expected the columns " + String.join(",", COLUMNS) + "."));
+            problems.add(new Problem("", Message.of("program_text.there_no_line_expected", String.join(",", COLUMNS))));
         }
         return problems.size() > before ? Optional.empty() : Optional.of(new ScanProgram(actions));
     }
@@ -136,9 +137,11 @@ public final class ProgramText {
         }
         if (!read.equals(COLUMNS)) {
             problems.add(new Problem(
-                    "line 1",
-                    "“" + String.join(",", read) + "” is not accepted; expected the columns "
-                            + String.join(",", COLUMNS) + "."));
+                    Message.of("problem.line", 1),
+                    Message.of(
+                            "program_text.not_accepted_expected_columns",
+                            String.join(",", read),
+                            String.join(",", COLUMNS))));
         }
         return COLUMNS;
     }
@@ -150,8 +153,8 @@ public final class ProgramText {
             return at >= 0 && at < row.size() ? row.get(at) : "";
         }
 
-        private Optional<ScanAction> problem(String text) {
-            problems.add(new Problem("line " + row.getRecordNumber(), text));
+        private Optional<ScanAction> problem(Message what) {
+            problems.add(new Problem(Message.of("problem.line", row.getRecordNumber()), what));
             return Optional.empty();
         }
 
@@ -161,9 +164,7 @@ public final class ProgramText {
                 case "open" -> contacts().map(ScanAction.OpenContact::new);
                 case "await" -> Optional.of(new ScanAction.Await(cell("state")));
                 case "measure" -> measure();
-                default ->
-                    problem("The action “" + cell("action")
-                            + "” is not accepted; expected open, close, await or measure.");
+                default -> problem(Message.of("program_row.action_not_accepted_expected", cell("action")));
             };
         }
 
@@ -172,8 +173,7 @@ public final class ProgramText {
             for (String each : cell("contacts").split("\\s+")) {
                 Optional<ScanContact> contact = ScanContact.of(each);
                 if (contact.isEmpty()) {
-                    problem("The contact “" + each
-                            + "” is not accepted; expected a bus and a point, such as A!3 or B!12.");
+                    problem(Message.of("program_row.contact_not_accepted_expected", each));
                     return Optional.empty();
                 }
                 contacts.add(contact.get());
@@ -185,8 +185,7 @@ public final class ProgramText {
             String said = cell("quantity");
             Optional<Quantity> quantity = said.equals(WITHSTAND) ? Optional.of(Quantity.LEAKAGE) : Quantity.of(said);
             if (quantity.isEmpty()) {
-                return problem(
-                        "The quantity “" + said + "” is not accepted; expected resistance, insulation or withstand.");
+                return problem(Message.of("program_row.quantity_not_accepted_expected", said));
             }
             int before = problems.size();
             double low = figure("low_ohm", 0);
@@ -204,7 +203,7 @@ public final class ProgramText {
                         volts > 0 ? Optional.of(new ScanVoltage(volts, hertz, ramp, dwell)) : Optional.empty();
                 return Optional.of(new ScanAction.MeasureContacts(quantity.get(), low, high, most, voltage));
             } catch (IllegalArgumentException e) {
-                return problem(String.valueOf(e.getMessage()));
+                return problem(Message.verbatim(String.valueOf(e.getMessage())));
             }
         }
 
@@ -214,7 +213,7 @@ public final class ProgramText {
                 return ifEmpty;
             }
             if (!text.matches("[0-9]{1,15}(?:\\.[0-9]{1,12})?(?:[eE][+-]?[0-9]{1,2})?")) {
-                problem("“" + text + "” as " + column + "; expected a figure without a prefix, such as 0.33.");
+                problem(Message.of("program_row.as_expected_figure_without", text, column));
                 return ifEmpty;
             }
             return Double.parseDouble(text);

@@ -20,6 +20,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Groups;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Patience;
 
 /**
@@ -37,7 +38,7 @@ import zestymarten.core.quantity.Patience;
  * @param insulation whether some of the measurements were made under a test voltage
  */
 public record CoverageAnalysis(
-        int nets, int ofNets, Map<PossibleFault, Count> counts, List<String> alike, boolean insulation) {
+        int nets, int ofNets, Map<PossibleFault, Count> counts, List<Message> alike, boolean insulation) {
     static final int MOST_NETS = 24;
     private static final int MOST_ALIKE = 10;
 
@@ -48,18 +49,12 @@ public record CoverageAnalysis(
 
     /** The kinds of faults that are tried. */
     public enum PossibleFault {
-        OPEN("broken wires"),
-        SHORT("shorts between nets"),
-        FRAME_SHORT("shorts to frame"),
-        CROSSED("crossed wires"),
-        PART_OPEN("open parts and contacts that stay open"),
-        PART_STUCK("contacts that stay closed");
-
-        private final String many;
-
-        PossibleFault(String many) {
-            this.many = many;
-        }
+        OPEN,
+        SHORT,
+        FRAME_SHORT,
+        CROSSED,
+        PART_OPEN,
+        PART_STUCK;
 
         /** As written in files. */
         public String code() {
@@ -72,15 +67,15 @@ public record CoverageAnalysis(
         }
 
         /** Several of them, in words. */
-        public String many() {
-            return many;
+        public Message many() {
+            return Message.of(this);
         }
     }
 
     /** How many faults of a kind there are, and how many of them would be seen. */
     public record Count(int all, int seen) {}
 
-    private record Tried(PossibleFault kind, String words, BitSet answers) {}
+    private record Tried(PossibleFault kind, Message words, BitSet answers) {}
 
     /**
      * Computes what a way of testing covers.
@@ -141,7 +136,7 @@ public record CoverageAnalysis(
         Numbered numbered = new Numbered(sampled, measurements);
         BitSet good = answers(sampled, numbered, Map.of(), List.of(), Map.of());
         Map<PossibleFault, int[]> counted = new EnumMap<>(PossibleFault.class);
-        Map<BitSet, List<String>> byAnswers = new LinkedHashMap<>();
+        Map<BitSet, List<Message>> byAnswers = new LinkedHashMap<>();
         for (Tried tried : faults(sampled, own, numbered)) {
             int[] count = counted.computeIfAbsent(tried.kind(), any -> new int[2]);
             count[0]++;
@@ -154,11 +149,10 @@ public record CoverageAnalysis(
         }
         Map<PossibleFault, Count> counts = new EnumMap<>(PossibleFault.class);
         counted.forEach((kind, count) -> counts.put(kind, new Count(count[0], count[1])));
-        List<String> alike = byAnswers.values().stream()
+        List<Message> alike = byAnswers.values().stream()
                 .filter(group -> group.size() > 1)
                 .limit(MOST_ALIKE)
-                .map(group -> String.join(" / ", group.subList(0, Math.min(4, group.size())))
-                        + (group.size() > 4 ? " / and " + (group.size() - 4) + " more" : ""))
+                .map(CoverageAnalysis::alike)
                 .toList();
         return new CoverageAnalysis(
                 own.all().size(), ofNets, counts, alike, measurements.stream().anyMatch(ProbePlacement::insulation));
@@ -201,7 +195,7 @@ public record CoverageAnalysis(
             cut.put(wire.id(), wire.from());
             tried.add(new Tried(
                     PossibleFault.OPEN,
-                    wire.id() + " open",
+                    Message.of("coverage_analysis.open", wire.id()),
                     answers(assembly, measurements, cut, List.of(), Map.of())));
         }
         List<Net> all = nets.all().stream().filter(net -> !net.ends().isEmpty()).toList();
@@ -211,7 +205,7 @@ public record CoverageAnalysis(
             if (!all.get(i).touchesFrame()) {
                 tried.add(new Tried(
                         PossibleFault.FRAME_SHORT,
-                        name + " to frame",
+                        Message.of("coverage_analysis.frame", name),
                         answers(assembly, measurements, Map.of(), List.of(one, Terminal.FRAME), Map.of())));
             }
             for (int j = i + 1; j < all.size(); j++) {
@@ -219,7 +213,10 @@ public record CoverageAnalysis(
                     Terminal other = all.get(j).ends().get(0);
                     tried.add(new Tried(
                             PossibleFault.SHORT,
-                            name + " to " + all.get(j).conductors().get(0).id(),
+                            Message.of(
+                                    "coverage_analysis.faults",
+                                    name,
+                                    all.get(j).conductors().get(0).id()),
                             answers(assembly, measurements, Map.of(), List.of(one, other), Map.of())));
                 }
             }
@@ -229,13 +226,13 @@ public record CoverageAnalysis(
             if (part.kind() != Component.ComponentKind.DIODE) {
                 tried.add(new Tried(
                         PossibleFault.PART_OPEN,
-                        part.id() + " open",
+                        Message.of("coverage_analysis.open", part.id()),
                         answers(assembly, measurements, Map.of(), List.of(), Map.of(part.id(), false))));
             }
             if (part.kind().isContact()) {
                 tried.add(new Tried(
                         PossibleFault.PART_STUCK,
-                        part.id() + " closed",
+                        Message.of("coverage_analysis.closed", part.id()),
                         answers(assembly, measurements, Map.of(), List.of(), Map.of(part.id(), true))));
             }
         }
@@ -255,7 +252,7 @@ public record CoverageAnalysis(
                     Map<String, Terminal> moved = Map.of(one.id(), other.to(), other.id(), one.to());
                     tried.add(new Tried(
                             PossibleFault.CROSSED,
-                            one.id() + " with " + other.id(),
+                            Message.of("coverage_analysis.crossed", one.id(), other.id()),
                             answers(assembly, measurements, moved, List.of(), Map.of())));
                 }
             }
@@ -325,26 +322,30 @@ public record CoverageAnalysis(
         return found;
     }
 
+    private static Message alike(List<Message> group) {
+        List<Message> first = group.subList(0, Math.min(4, group.size()));
+        return Message.of("coverage_analysis.alike", first, group.size() - first.size());
+    }
+
     /** What they would miss, in plain words. */
-    public List<String> blindSpots() {
-        List<String> words = new ArrayList<>();
+    public List<Message> blindSpots() {
+        List<Message> words = new ArrayList<>();
         for (PossibleFault kind : PossibleFault.values()) {
             Count count = counts.getOrDefault(kind, new Count(0, 0));
             if (count.all() > 0 && count.seen() == 0) {
-                words.add("Blind to " + kind.many + ": a unit with them reads like a good one.");
+                words.add(Message.of("coverage_analysis.blind", kind));
             } else if (count.seen() < count.all()) {
-                words.add("Sees " + count.seen() + " of " + count.all() + " possible " + kind.many + ".");
+                words.add(Message.of("coverage_analysis.sees", count.seen(), count.all(), kind));
             }
         }
         if (!alike.isEmpty()) {
-            words.add("Some faults give the same readings and cannot be distinguished, such as " + alike.get(0) + ".");
+            words.add(Message.of("coverage_analysis.some_faults_give_same", alike.get(0)));
         }
         if (nets < ofNets) {
-            words.add("Computed on " + nets + " of the " + ofNets + " nets, evenly chosen.");
+            words.add(Message.of("coverage_analysis.computed_on_nets_evenly", nets, ofNets));
         }
         if (!insulation) {
-            words.add(
-                    "Resistance only: insulation, and contacts between mated faces where the back was probed, are not shown.");
+            words.add(Message.of("coverage_analysis.resistance_only_insulation_contacts"));
         }
         return words;
     }

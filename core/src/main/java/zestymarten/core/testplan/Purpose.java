@@ -3,25 +3,20 @@ package zestymarten.core.testplan;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import zestymarten.core.quantity.Message;
 
 /** What a test is for: it decides what leads from step to step, and when the test is at its end. */
 public enum Purpose {
     /** The plan's stages in their order, until everything planned is measured. */
-    EVERYTHING("Test everything"),
+    EVERYTHING,
     /** The diagnosis: always the measurement that tells most for its time, until one repair is as good as certain. */
-    FIND_FAULT("Find the fault"),
+    FIND_FAULT,
     /** What a repair concerns, and nothing else, until all of it is shown. */
-    RETEST("Retest");
-
-    private final String words;
-
-    Purpose(String words) {
-        this.words = words;
-    }
+    RETEST;
 
     /** As a person chooses it. */
-    public String words() {
-        return words;
+    public Message words() {
+        return Message.of(this);
     }
 
     /** As written in entries and files. */

@@ -1,31 +1,27 @@
 package zestymarten.core.testplan;
 
+import zestymarten.core.quantity.Message;
+
 /** The stages of a run in the order of the job. */
 public enum Stage {
-    COMPLAINT("Symptoms"),
-    PREPARE("Make it safe"),
-    LOOK("Inspection"),
-    METER("Check the meter"),
-    ENDS("Continuity"),
-    SHORTS("Short circuits"),
-    FRAME("Short to frame"),
-    BEND("Wiggle test"),
-    PARTS("Parts, every position"),
-    WARM("Sensors, warmed"),
-    INSULATION("Insulation resistance"),
-    WET("Insulation with water"),
-    WITHSTAND("Withstand test"),
-    REPAIR("Repair and retest"),
-    CLOSE("Restore");
+    COMPLAINT,
+    PREPARE,
+    LOOK,
+    METER,
+    ENDS,
+    SHORTS,
+    FRAME,
+    BEND,
+    PARTS,
+    WARM,
+    INSULATION,
+    WET,
+    WITHSTAND,
+    REPAIR,
+    CLOSE;
 
-    private final String title;
-
-    Stage(String title) {
-        this.title = title;
-    }
-
-    public String title() {
-        return title;
+    public Message title() {
+        return Message.of(this);
     }
 
     /** Whether it is a test of the wiring itself, with both probes on it. */

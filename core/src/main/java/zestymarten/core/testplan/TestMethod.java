@@ -5,35 +5,33 @@ import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import zestymarten.core.quantity.Message;
 
 /** Ways to test for opens and shorts, by what is at hand. */
 public enum TestMethod {
     /** Both ends in reach, all ends free: each wire end to end, each net against each later one, each against the frame. */
-    BOTH_ENDS("Both ends in reach, each to each", false, 0),
+    BOTH_ENDS(false, 0),
     /** Alone, ends far apart: far ends tied and each read against the first, then freed and each read against each. */
-    FAR_END_JOINED("Alone, ends far apart: linked there, then unlinked", true, 1),
+    FAR_END_JOINED(true, 1),
     /** Alone, ends far apart, with a frame that both ends reach: far ends tied to it and each read against it, then freed. */
-    FAR_END_TO_FRAME("Alone, ends far apart: linked to the frame there, then unlinked", true, 1),
+    FAR_END_TO_FRAME(true, 1),
     /** Both ends in reach: each wire end to end, then each net against all later ones and the frame, tied together. */
-    EACH_TO_REST("Both ends in reach, each to all others linked", true, 0),
+    EACH_TO_REST(true, 0),
     /** Both ends in reach: each wire end to end, then all nets in two tied halves, once for each bit of their number. */
-    BY_HALVES("Both ends in reach, by linked halves", true, 0),
+    BY_HALVES(true, 0),
     /** After continuity has passed: each net against all others and the frame, tied together, under a test voltage. */
-    INSULATION("Insulation, each to all others and the frame", true, 0);
-
-    private final String title;
+    INSULATION(true, 0);
     private final boolean ties;
     private final int walks;
 
-    TestMethod(String title, boolean ties, int walks) {
-        this.title = title;
+    TestMethod(boolean ties, int walks) {
         this.ties = ties;
         this.walks = walks;
     }
 
     /** What a technician calls it. */
-    public String title() {
-        return title;
+    public Message title() {
+        return Message.of(this);
     }
 
     /** As written in files. */

@@ -1,23 +1,18 @@
 package zestymarten.core.testplan;
 
 import java.util.Locale;
+import zestymarten.core.quantity.Message;
 
 /** What may be at hand besides a meter, and decides how wiring can be tested. */
 public enum Tool {
-    CLIPS("clips to link ends"),
-    FRAME_RETURN("a frame or earth that both ends reach"),
-    LOW_OHM_METER("low-resistance meter, four wires"),
-    INSULATION_TESTER("insulation tester");
-
-    private final String words;
-
-    Tool(String words) {
-        this.words = words;
-    }
+    CLIPS,
+    FRAME_RETURN,
+    LOW_OHM_METER,
+    INSULATION_TESTER;
 
     /** What a technician calls it. */
-    public String words() {
-        return words;
+    public Message words() {
+        return Message.of(this);
     }
 
     /** As written in forms and files. */

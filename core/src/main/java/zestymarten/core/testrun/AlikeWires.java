@@ -9,7 +9,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.judgement.Judgement;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.TestStep;
 
 /**
@@ -60,7 +60,7 @@ final class AlikeWires {
     }
 
     /** Why a reading that passes is odd among its likes; empty if it is not. */
-    Optional<String> oddness(TestStep.Measurement touch, Judgement judgement) {
+    Optional<Message> oddness(TestStep.Measurement touch, Judgement judgement) {
         List<Double> likes =
                 kin(touch).map(kin -> groups.getOrDefault(kin, List.of())).orElse(List.of());
         if (likes.size() < FEWEST || judgement.correctedOhm().isEmpty()) {
@@ -72,8 +72,11 @@ final class AlikeWires {
                 * median(likes.stream().map(each -> Math.abs(each - median)).toList());
         double least = Math.max(SCALES * scale, 2 * judgement.uncertaintyOhm().orElse(0));
         return ohm - median > least
-                ? Optional.of(EngineeringFormat.text(ohm, "Ω") + " passes, but the " + (likes.size() - 1)
-                        + " other wires of its kind read about " + EngineeringFormat.text(median, "Ω") + ".")
+                ? Optional.of(Message.of(
+                        "alike_wires.passes_but_other_wires",
+                        Message.figure(ohm, "Ω"),
+                        likes.size() - 1,
+                        Message.figure(median, "Ω")))
                 : Optional.empty();
     }
 

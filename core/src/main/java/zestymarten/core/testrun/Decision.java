@@ -1,23 +1,21 @@
 package zestymarten.core.testrun;
 
 import java.util.Optional;
+import zestymarten.core.quantity.Message;
 
 /** What happens to a unit after its test. */
 public enum Decision {
-    RELEASE("released", "in service"),
-    WATCH("released, to be watched", "in service"),
-    QUARANTINE("quarantined", "quarantined");
-
-    private final String word;
+    RELEASE("in service"),
+    WATCH("in service"),
+    QUARANTINE("quarantined");
     private final String unitState;
 
-    Decision(String word, String unitState) {
-        this.word = word;
+    Decision(String unitState) {
         this.unitState = unitState;
     }
 
-    public String word() {
-        return word;
+    public Message word() {
+        return Message.of(this);
     }
 
     /** The state in which it puts the unit. */
@@ -40,20 +38,16 @@ public enum Decision {
      * @param lead whether a lead hand decides
      * @param due whether it is said when the unit is due again
      */
-    public Optional<String> refusal(RunOutcome outcome, boolean lead, boolean due) {
+    public Optional<Message> refusal(RunOutcome outcome, boolean lead, boolean due) {
         if (this == QUARANTINE) {
             return Optional.empty();
         }
         if (outcome == RunOutcome.FAIL) {
-            return Optional.of("A unit with a fault is not released. Repair it and test it again.");
+            return Optional.of(Message.of("decision.fault"));
         }
         if (outcome == RunOutcome.INCOMPLETE && !lead) {
-            return Optional.of(
-                    "Not everything was tested: only a lead hand may release it, and the record says what was left"
-                            + " out.");
+            return Optional.of(Message.of("decision.lead_hand_only"));
         }
-        return this == WATCH && !due
-                ? Optional.of("A unit that is watched needs a next test: a date, hours or cycles.")
-                : Optional.empty();
+        return this == WATCH && !due ? Optional.of(Message.of("decision.due_is_missing")) : Optional.empty();
     }
 }

@@ -2,6 +2,7 @@ package zestymarten.core.testrun;
 
 import java.time.Instant;
 import java.util.UUID;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.TestStep;
 
@@ -61,7 +62,7 @@ public record Entry(
             public Repair {
                 if (!spare.isEmpty() && way != Way.SPARE) {
                     throw new IllegalArgumentException("A spare core (" + spare
-                            + ") is named only where it carries the wire, not where it is " + way.word() + ".");
+                            + ") is named only where it carries the wire, not with " + way + ".");
                 }
             }
 
@@ -78,23 +79,17 @@ public record Entry(
 
     /** Ways to put wiring right. */
     public enum Way {
-        CLEAN("cleaned"),
-        CONTACT("new contact"),
-        SPLICE("spliced"),
-        SPARE("spare core"),
-        SHORTEN("end cut back and made anew"),
-        MOVE("moved to its own cavity"),
-        INSULATE("insulation made good"),
-        REPLACE("replaced");
+        CLEAN,
+        CONTACT,
+        SPLICE,
+        SPARE,
+        SHORTEN,
+        MOVE,
+        INSULATE,
+        REPLACE;
 
-        private final String word;
-
-        Way(String word) {
-            this.word = word;
-        }
-
-        public String word() {
-            return word;
+        public Message word() {
+            return Message.of(this);
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.judgement.Judgement.Contact;
 import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
@@ -24,39 +25,32 @@ final class LeadReadingCheck {
                 && value.unit() == MeterReading.Unit.OHM
                 && value.value() <= 1000;
         if (probes.question() == TestStep.LeadCheck.LeadQuestion.TONE) {
-            return tone ? plain : new MeterReading.Refused("Press b if it beeps, n if it does not.");
+            return tone ? plain : new MeterReading.Refused(Message.of("lead_reading_check.press_if_beeps_if"));
         }
-        return ohms
-                ? plain
-                : new MeterReading.Refused(
-                        "Enter the resistance with the probes joined, such as 0.3. If they read over-range, a lead is broken or"
-                                + " a plug is loose: repair that first.");
+        return ohms ? plain : new MeterReading.Refused(Message.of("lead_reading_check.enter_resistance_probes_joined"));
     }
 
     static Judgement judge(TestStep.LeadCheck probes, MeterReading meaning) {
         if (probes.question() == TestStep.LeadCheck.LeadQuestion.TONE) {
             return meaning instanceof MeterReading.Tone
-                    ? said(Verdict.PASS, Contact.JOINED, "The meter beeps.")
+                    ? said(Verdict.PASS, Contact.JOINED, Message.of("lead_reading_check.meter_beeps"))
                     : said(Verdict.WATCH, Contact.UNKNOWN, silent(probes));
         }
         if (!(meaning instanceof MeterReading.Value value)) {
-            return said(Verdict.DOUBTFUL, Contact.UNKNOWN, "The test-lead resistance was not read.");
+            return said(Verdict.DOUBTFUL, Contact.UNKNOWN, Message.of("lead_reading_check.test_lead_resistance_was"));
         }
         return value.value() > HIGH_LEADS_OHM
-                ? said(
-                        Verdict.WATCH,
-                        Contact.JOINED,
-                        "The leads add " + value.text() + ", which is much: a worn lead or a loose plug?")
-                : said(Verdict.PASS, Contact.JOINED, "The leads add " + value.text() + ".");
+                ? said(Verdict.WATCH, Contact.JOINED, Message.of("lead_reading_check.leads_add_which_much", value))
+                : said(Verdict.PASS, Contact.JOINED, Message.of("lead_reading_check.leads_add", value));
     }
 
-    private static String silent(TestStep.LeadCheck probes) {
+    private static Message silent(TestStep.LeadCheck probes) {
         return probes.stage() == Stage.METER
-                ? "The meter does not beep: go by resistance only in this test."
-                : "The meter does not beep now: repair the leads, then read again what they have put in doubt.";
+                ? Message.of("lead_reading_check.meter_does_not_beep")
+                : Message.of("lead_reading_check.meter_does_not_beep_2");
     }
 
-    private static Judgement said(Verdict verdict, Contact contact, String reason) {
+    private static Judgement said(Verdict verdict, Contact contact, Message reason) {
         return new Judgement(
                 verdict, contact, Judgement.Reason.CHECKED, reason, OptionalDouble.empty(), OptionalDouble.empty());
     }

@@ -8,7 +8,7 @@ import zestymarten.core.judgement.Judgement.Contact;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.judgement.Quantity;
 import zestymarten.core.meter.TestConditions;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testplan.TestStep;
@@ -31,8 +31,8 @@ final class ManualReadingCheck {
             case OHMS ->
                 plain instanceof MeterReading.Value || plain instanceof MeterReading.OverRange || isSound(plain)
                         ? plain
-                        : refused("Enter the resistance, such as 0.4, or b if it beeps.");
-            default -> refused("No reading is taken here. Press Enter when it is done.");
+                        : refused(Message.of("manual_reading_check.enter_resistance_such_as"));
+            default -> refused(Message.of("manual_reading_check.no_reading_taken_here"));
         };
     }
 
@@ -48,10 +48,10 @@ final class ManualReadingCheck {
         boolean figure = plain instanceof MeterReading.Value value && value.unit() != MeterReading.Unit.AMPERE;
         return figure
                 ? new MeterReading.Value(((MeterReading.Value) plain).value(), MeterReading.Unit.VOLT)
-                : refused("Type the volts that the tester shows, such as 231 or 0.");
+                : refused(Message.of("manual_reading_check.type_volts_that_tester"));
     }
 
-    private static MeterReading refused(String message) {
+    private static MeterReading refused(Message message) {
         return new MeterReading.Refused(message);
     }
 
@@ -63,19 +63,15 @@ final class ManualReadingCheck {
             case FRAME_PROOF -> frame(meaning, conditions);
             case WATER -> water(meaning);
             case REMAINING -> remaining(design, act.subject(), meaning, conditions);
-            default -> said(Verdict.DOUBTFUL, "No reading is taken here.");
+            default -> said(Verdict.DOUBTFUL, Message.of("manual_reading_check.no_reading_taken_here_2"));
         };
     }
 
     private static Judgement live(MeterReading meaning) {
         boolean live = meaning instanceof MeterReading.Value value && value.value() >= LIVE_FROM_V;
         return live
-                ? said(Verdict.PASS, meaning.text() + ": the tester works.")
-                : said(
-                        Verdict.DOUBTFUL,
-                        meaning.text()
-                                + " on a source that is known to be live: this tester proves nothing. Repair or change it,"
-                                + " and begin the proof again.");
+                ? said(Verdict.PASS, Message.of("manual_reading_check.tester_works", meaning))
+                : said(Verdict.DOUBTFUL, Message.of("manual_reading_check.on_source_that_known", meaning));
     }
 
     /** Two electrodes in one water read ohms between them; apart, one of them hangs dry. */
@@ -83,12 +79,13 @@ final class ManualReadingCheck {
         boolean reaches = meaning instanceof MeterReading.Tone
                 || (meaning instanceof MeterReading.Value value && value.value() <= WATER_UP_TO_OHM);
         return reaches
-                ? said(Verdict.PASS, meaning.text() + " through the water: the electrode reaches it.")
+                ? said(Verdict.PASS, Message.of("manual_reading_check.through_water_electrode_reaches", meaning))
                 : said(
                         Verdict.DOUBTFUL,
-                        meaning.text() + " is more than " + EngineeringFormat.text(WATER_UP_TO_OHM, "Ω")
-                                + " (rule of thumb): one electrode hangs dry, or the water is too pure. Everything would pass"
-                                + " like this. Salt it or repair the contact.");
+                        Message.of(
+                                "manual_reading_check.more_than_rule_thumb",
+                                meaning,
+                                Message.figure(WATER_UP_TO_OHM, "Ω")));
     }
 
     /** A part of a wire may not have more than the whole. */
@@ -97,38 +94,36 @@ final class ManualReadingCheck {
                 .of(design.conductor(RemainingLength.conductor(subject)))
                 .high();
         if (meaning instanceof MeterReading.OverRange || meaning instanceof MeterReading.Silent) {
-            return said(Verdict.FAIL, "This length is broken as well: repairing the break that is seen would not do.");
+            return said(Verdict.FAIL, Message.of("manual_reading_check.this_length_broken_as"));
         }
         if (meaning instanceof MeterReading.Tone) {
-            return said(Verdict.PASS, "The meter beeps on this length; its resistance was not measured.");
+            return said(Verdict.PASS, Message.of("manual_reading_check.meter_beeps_on_this"));
         }
         double ohm = meaning instanceof MeterReading.Value value
                 ? conditions.corrected(value.value()).value()
                 : Double.POSITIVE_INFINITY;
         return ohm <= most.value()
-                ? said(Verdict.PASS, meaning.text() + " is no more than the whole wire may have.")
-                : said(
-                        Verdict.FAIL,
-                        meaning.text() + " is more than the whole wire may have (" + most.text()
-                                + "): there is a second fault in this length.");
+                ? said(Verdict.PASS, Message.of("manual_reading_check.no_more_than_whole", meaning))
+                : said(Verdict.FAIL, Message.of("manual_reading_check.more_than_whole_wire", meaning, most));
     }
 
     private static Judgement frame(MeterReading meaning, TestConditions conditions) {
         if (meaning instanceof MeterReading.Tone) {
-            return said(Verdict.PASS, "The meter beeps between the two spots: both are bare.");
+            return said(Verdict.PASS, Message.of("manual_reading_check.meter_beeps_between_two"));
         }
         boolean bare = meaning instanceof MeterReading.Value value
                 && conditions.corrected(value.value()).value() <= FRAME_UP_TO_OHM;
         return bare
-                ? said(Verdict.PASS, meaning.text() + " between the two spots: both are bare metal.")
+                ? said(Verdict.PASS, Message.of("manual_reading_check.between_two_spots_both", meaning))
                 : said(
                         Verdict.DOUBTFUL,
-                        meaning.text() + " is more than " + EngineeringFormat.text(FRAME_UP_TO_OHM, "Ω")
-                                + " (rule of thumb): one spot is painted or oxidised, and would pass everything. Scrape it, or"
-                                + " choose another.");
+                        Message.of(
+                                "manual_reading_check.more_than_rule_thumb_2",
+                                meaning,
+                                Message.figure(FRAME_UP_TO_OHM, "Ω")));
     }
 
-    private static Judgement said(Verdict verdict, String reason) {
+    private static Judgement said(Verdict verdict, Message reason) {
         return new Judgement(
                 verdict,
                 Contact.UNKNOWN,

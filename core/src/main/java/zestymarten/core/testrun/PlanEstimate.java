@@ -5,6 +5,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.CoverageAnalysis;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
@@ -19,7 +20,7 @@ import zestymarten.core.testplan.Tool;
  * @param misses what it would miss besides what no ohmmeter shows, in plain words, computed from the wiring
  */
 public record PlanEstimate(
-        TestMethod method, EffortModel effort, double seconds, List<Tool> lacks, List<String> misses) {
+        TestMethod method, EffortModel effort, double seconds, List<Tool> lacks, List<Message> misses) {
     public PlanEstimate {
         lacks = List.copyOf(lacks);
         misses = List.copyOf(misses);
@@ -47,21 +48,19 @@ public record PlanEstimate(
     }
 
     /** What nobody can see without a tool, whatever the method. */
-    private static Stream<String> withoutTools(TestRun test, Set<Tool> tools) {
-        Stream<String> insulation = tools.contains(Tool.INSULATION_TESTER)
+    private static Stream<Message> withoutTools(TestRun test, Set<Tool> tools) {
+        Stream<Message> insulation = tools.contains(Tool.INSULATION_TESTER)
                 ? Stream.empty()
-                : Stream.of("No insulation tester: damage that leads only under voltage is not found.");
+                : Stream.of(Message.of("plan_estimate.no_insulation_tester_damage"));
         long tight = tools.contains(Tool.LOW_OHM_METER) ? 0 : test.tight();
-        Stream<String> ohms = tight == 0
-                ? Stream.empty()
-                : Stream.of("No low-resistance meter: " + tight + (tight == 1 ? " wire has" : " wires have")
-                        + " a limit of less than twenty steps of a usual meter, and a small excess is hardly seen.");
+        Stream<Message> ohms =
+                tight == 0 ? Stream.empty() : Stream.of(Message.of("plan_estimate.no_low_resistance_meter", tight));
         return Stream.concat(ohms, insulation);
     }
 
     /** The last blind spot is that of every ohmmeter. */
-    private static List<String> ofThisMethod(CoverageAnalysis coverage) {
-        List<String> all = coverage.blindSpots();
+    private static List<Message> ofThisMethod(CoverageAnalysis coverage) {
+        List<Message> all = coverage.blindSpots();
         return all.subList(0, all.size() - 1);
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.finding.Finding;
+import zestymarten.core.quantity.Message;
 
 /**
  * Which repairs fit a finding, the fitting ones first, and what to mind.
@@ -14,7 +15,7 @@ import zestymarten.core.finding.Finding;
  * @param ways the fitting ones first, then all others
  * @param minds what to do before and with it, in sentences
  */
-public record RepairRules(List<Entry.Way> ways, List<String> minds) {
+public record RepairRules(List<Entry.Way> ways, List<Message> minds) {
     public RepairRules {
         ways = List.copyOf(ways);
         minds = List.copyOf(minds);
@@ -25,7 +26,7 @@ public record RepairRules(List<Entry.Way> ways, List<String> minds) {
         if (finding instanceof Finding.SecondFault) {
             return new RepairRules(
                     List.of(Entry.Way.SPLICE, Entry.Way.CONTACT),
-                    List.of("Read this length again once it is repaired, then repair the break that is seen."));
+                    List.of(Message.of("repair_rules.read_this_length_again")));
         }
         boolean flexes = isIn(design, finding, "flexing");
         List<Entry.Way> ways = new ArrayList<>(first(finding.kind(), flexes));
@@ -34,23 +35,20 @@ public record RepairRules(List<Entry.Way> ways, List<String> minds) {
                 ways.add(way);
             }
         }
-        List<String> minds = new ArrayList<>();
+        List<Message> minds = new ArrayList<>();
         if (finding.kind().equals("open") || finding.kind().equals("intermittent")) {
-            minds.add(
-                    "Before repairing a visible break, read each remaining length on both sides of it: a wire can be broken"
-                            + " twice.");
+            minds.add(Message.of("repair_rules.before_repairing_visible_break"));
         }
         if (flexes) {
-            minds.add(
-                    "It flexes here: a splice stiffens the run and breaks beside itself. Replace it, or use a spare core.");
+            minds.add(Message.of("repair_rules.flexes_here_splice_stiffens"));
         }
         if (isIn(design, finding, "wet") || isIn(design, finding, "buried")) {
-            minds.add("It is wet here: seal the repair.");
+            minds.add(Message.of("repair_rules.wet_here_seal_repair"));
         }
         if (ways.get(0) == Entry.Way.MOVE) {
-            minds.add("Note which end was wrong before it is moved; the assembly's drawing stays as it is.");
+            minds.add(Message.of("repair_rules.note_which_end_was"));
         }
-        minds.add("Strain relief where it bends or is clamped, and what stops it from coming back.");
+        minds.add(Message.of("repair_rules.strain_relief_where_bends"));
         return new RepairRules(ways, minds);
     }
 

@@ -30,6 +30,7 @@ import zestymarten.core.judgement.Quantity;
 import zestymarten.core.judgement.ResistanceJudge;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.core.testplan.ManualAction;
@@ -133,7 +134,7 @@ final class RunReadings {
     static MeterReading meaning(Entry entry) {
         return entry.content() instanceof Entry.Content.Reading reading
                 ? reading.meaning()
-                : new MeterReading.Refused("No reading.");
+                : new MeterReading.Refused(Message.of("run_readings.no_reading"));
     }
 
     /** The conditions with the leads' ohms as read last. */
@@ -192,8 +193,8 @@ final class RunReadings {
         }
         return new MeterReading.Refused(
                 amperes
-                        ? "Type the current with its unit, such as 3.4mA, or trip if it tripped."
-                        : "Enter the resistance that the insulation tester shows, such as 320M or >2G.");
+                        ? Message.of("run_readings.type_current_unit_such")
+                        : Message.of("run_readings.enter_resistance_that_insulation"));
     }
 
     /** The range to set for a touch; empty for a meter that finds it by itself. */
@@ -329,8 +330,7 @@ final class RunReadings {
                     Verdict.WATCH,
                     judgement.contact(),
                     Judgement.Reason.INSULATION_FALLING,
-                    "It falls while the voltage is on, ten minutes against one: moisture or dirt is likely. Dry and clean it,"
-                            + " then read it again.");
+                    Message.of("run_readings.falls_while_voltage_on"));
         }
         boolean asked = entry.step().stage() == Stage.ENDS && judgement.verdict() == Verdict.PASS;
         return asked && entry.step() instanceof TestStep.Measurement touch
@@ -359,34 +359,34 @@ final class RunReadings {
     }
 
     private Judgement doubted(Entry entry, Judgement judgement) {
-        Optional<String> early = tooEarly(entry);
+        Optional<Message> early = tooEarly(entry);
         if (early.isPresent()) {
             return inDoubt(judgement, early.get());
         }
         if (!(entry.step() instanceof TestStep.Measurement touch) || touch.isUnderVoltage()) {
             return judgement;
         }
-        Optional<String> doubt = warmth.tooLittle(touch).or(() -> byZero(entry, touch, judgement));
+        Optional<Message> doubt = warmth.tooLittle(touch).or(() -> byZero(entry, touch, judgement));
         if (doubt.isEmpty() && judgement.contact() == Contact.APART) {
             doubt = byBrokenLeads(entry);
         }
         return doubt.map(reason -> inDoubt(judgement, reason)).orElse(judgement);
     }
 
-    private static Judgement inDoubt(Judgement judgement, String reason) {
+    private static Judgement inDoubt(Judgement judgement, Message reason) {
         return judgement.as(Verdict.DOUBTFUL, Contact.UNKNOWN, Judgement.Reason.NULL_MOVED, reason);
     }
 
     /** A discharge is over after four times the longest time under voltage, counted from the last reading under it. */
-    private Optional<String> tooEarly(Entry entry) {
+    private Optional<Message> tooEarly(Entry entry) {
         if (!(entry.step() instanceof TestStep.ManualStep act) || !act.action().isDischarge()) {
             return Optional.empty();
         }
         return dischargedAt(act.action())
                 .filter(end -> entry.at().isBefore(end))
-                .map(end -> "Too early: what was charged so long is discharged after another "
-                        + Duration.between(entry.at(), end).toSeconds()
-                        + " s. Keep it shorted, and read the volts again then.");
+                .map(end -> Message.of(
+                        "run_readings.too_early_what_was",
+                        Duration.between(entry.at(), end).toSeconds()));
     }
 
     /** When what was under voltage may be taken for discharged; empty where no times under voltage were given. */
@@ -406,7 +406,7 @@ final class RunReadings {
     }
 
     /** The first check after an entry, if it finds the zero moved so far that the entry would be judged otherwise. */
-    private Optional<String> byZero(Entry entry, TestStep.Measurement touch, Judgement judgement) {
+    private Optional<Message> byZero(Entry entry, TestStep.Measurement touch, Judgement judgement) {
         Optional<Entry> next = zeros.nextAfter(entry);
         TestConditions then = zeros.at(entry);
         if (next.isEmpty() || then.leadsOhm().isEmpty()) {
@@ -419,9 +419,10 @@ final class RunReadings {
         if (!moved || judge(touch, meaning(entry), later).verdict() == judgement.verdict()) {
             return Optional.empty();
         }
-        return Optional.of("The zero of the leads moved from "
-                + new MeterReading.Value(then.leadsOhm().getAsDouble(), MeterReading.Unit.OHM).text() + " to "
-                + meaning(next.get()).text() + ", which would judge this otherwise. Read it again.");
+        return Optional.of(Message.of(
+                "run_readings.zero_leads_moved_from",
+                new MeterReading.Value(then.leadsOhm().getAsDouble(), MeterReading.Unit.OHM),
+                meaning(next.get())));
     }
 
     /** The tightest limit of the wires that are read, in ohms. */
@@ -431,16 +432,14 @@ final class RunReadings {
                 .min();
     }
 
-    private Optional<String> byBrokenLeads(Entry entry) {
+    private Optional<Message> byBrokenLeads(Entry entry) {
         Optional<Entry> broken = standing.last(
                         new TestStep.LeadCheck(Stage.CLOSE, TestStep.LeadCheck.LeadQuestion.TONE))
                 .filter(last -> last.sequence() > entry.sequence() && meaning(last) instanceof MeterReading.Silent);
         boolean shownSince = broken.isPresent() && lastThroughBefore(broken.get()) > entry.sequence();
         return broken.isEmpty() || shownSince
                 ? Optional.empty()
-                : Optional.of(
-                        "The leads were found broken afterwards, and nothing was read through them since: with broken"
-                                + " leads everything is apart. Read it again.");
+                : Optional.of(Message.of("run_readings.leads_were_found_broken"));
     }
 
     /** The number of the last entry before one that showed a path through the leads; 0 if none did. */

@@ -8,6 +8,7 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Celsius;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
@@ -44,16 +45,15 @@ final class Temperatures {
     }
 
     /** Whether a sensor was warmed by too little to tell anything; empty where it was enough, or no sensor is read. */
-    Optional<String> tooLittle(TestStep.Measurement touch) {
+    Optional<Message> tooLittle(TestStep.Measurement touch) {
         Optional<Component> sensor = touch.stage() == Stage.WARM ? sensor(touch) : Optional.empty();
         return sensor.flatMap(each -> {
             double cold = told(ManualAction.TEMPERATURE, each.id()).orElseGet(() -> place(touch.black()));
             double rise = Math.abs(of(touch) - cold);
             return rise >= LEAST_RISE
                     ? Optional.empty()
-                    : Optional.of("Only " + Math.round(rise) + " °C away from the first reading: that tells neither its"
-                            + " direction nor its slope. At least " + Math.round(LEAST_RISE)
-                            + " °C: rule of thumb. Warm it more.");
+                    : Optional.of(
+                            Message.of("temperatures.only_away_from_first", Math.round(rise), Math.round(LEAST_RISE)));
         });
     }
 

@@ -28,7 +28,7 @@ import zestymarten.core.judgement.Quantity;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Celsius;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testplan.CoverageAnalysis;
@@ -213,25 +213,25 @@ public final class TestRun {
     }
 
     /** What is expected instead of words that cannot be entered for a deed; empty where they can. */
-    public static Optional<String> expected(TestStep.ManualStep act, String words) {
+    public static Optional<Message> expected(TestStep.ManualStep act, String words) {
         boolean function = act.action() == ManualAction.COMPLAINT || act.action() == ManualAction.FUNCTION;
         if (function && !RecordedSymptoms.isWord(words)) {
-            return Optional.of("one of " + String.join(", ", RecordedSymptoms.words()));
+            return Optional.of(Message.of("test_run.one", String.join(", ", RecordedSymptoms.words())));
         }
         boolean purposeful = Purpose.of(words)
                 .filter(each ->
                         (each == Purpose.RETEST) != Purpose.subject(words).isEmpty())
                 .isPresent();
         if (act.action() == ManualAction.PURPOSE && !purposeful) {
-            return Optional.of("one of everything, find_fault, or retest with the wires and parts that were repaired");
+            return Optional.of(Message.of("test_run.one_everything_find_fault"));
         }
         boolean tried = act.action() == ManualAction.REPLUGGED || act.action() == ManualAction.SUBSTITUTED;
         if (tried && !words.isEmpty() && !RecordedSymptoms.isWord(words)) {
             return Optional.of(
-                    "nothing if it is as before, else one of " + String.join(", ", RecordedSymptoms.words()));
+                    Message.of("test_run.nothing_if_as_before", String.join(", ", RecordedSymptoms.words())));
         }
         if (act.action() == ManualAction.SUBSTITUTE && !PartTrials.isPrice(words)) {
-            return Optional.of("the minutes that the change takes, 0 to " + PartTrials.MOST_MINUTES);
+            return Optional.of(Message.of("test_run.minutes_that_change_takes", PartTrials.MOST_MINUTES));
         }
         boolean warmth = act.action().answer() == ManualAction.AnswerKind.CELSIUS && !words.isEmpty();
         return warmth && Celsius.of(words).isEmpty() ? Optional.of(Celsius.EXPECTED) : Optional.empty();
@@ -267,14 +267,13 @@ public final class TestRun {
     }
 
     /** Why something cannot be put right in that way now; empty if it can. */
-    public Optional<String> objection(TestStep.ManualStep mended, Entry.Content.Repair repair) {
+    public Optional<Message> objection(TestStep.ManualStep mended, Entry.Content.Repair repair) {
         if (!repair.spare().isEmpty()) {
             boolean one = mended.subject().split(" ").length == 2;
             boolean passed = spares().stream().anyMatch(each -> each.id().equals(repair.spare()));
             return one && passed
                     ? Optional.empty()
-                    : Optional.of("“" + repair.spare() + "” for “" + mended.subject()
-                            + "” is not accepted; expected a spare core that has passed in this test, for one wire.");
+                    : Optional.of(Message.of("test_run.not_accepted_expected_spare", repair.spare(), mended.subject()));
         }
         List<TestStep.ManualStep> unread = repair.way() != Entry.Way.SPLICE
                 ? List.of()
@@ -295,15 +294,14 @@ public final class TestRun {
                         .map(TestStep.ManualStep.class::cast)
                         .findFirst();
         if (broken.isPresent()) {
-            return Optional.of("The length '" + broken.get().subject()
-                    + "' is at fault too: a splice of the break that is seen would not do. Repair that length first and read"
-                    + " it again, or replace the wire.");
+            return Optional.of(
+                    Message.of("test_run.length_fault_too_splice", broken.get().subject()));
         }
         return unread.isEmpty()
                 ? Optional.empty()
-                : Optional.of("Before it is spliced, read each remaining length: "
-                        + unread.stream().map(TestStep.ManualStep::subject).collect(Collectors.joining(", "))
-                        + ". A wire can be broken twice.");
+                : Optional.of(Message.of(
+                        "test_run.before_spliced_read_each",
+                        unread.stream().map(TestStep.ManualStep::subject).collect(Collectors.joining(", "))));
     }
 
     /** The planned measurements that nobody has to make, with the readings that they follow from, at most so many. */
@@ -394,38 +392,46 @@ public final class TestRun {
     }
 
     /** What an entry says, in words: the reading as understood on this meter, what was done, or why it was left out. */
-    public String told(Entry entry) {
+    public Message told(Entry entry) {
         if (entry.content() instanceof Entry.Content.Skip skip) {
-            return "skipped: " + skip.reason();
+            return Message.of("test_run.skipped", skip.reason());
         }
         if (entry.content() instanceof Entry.Content.Done done) {
             if (entry.step() instanceof TestStep.ManualStep act
                     && act.action().answer() == ManualAction.AnswerKind.CELSIUS) {
-                return EngineeringFormat.figure(Celsius.of(done.words()).orElse(design.ambientC())) + " °C";
+                return Message.of(
+                        "reading.value", Message.figure(Celsius.of(done.words()).orElse(design.ambientC()), "°C"));
             }
             return plainly((TestStep.ManualStep) entry.step(), done.words());
         }
         if (entry.content() instanceof Entry.Content.Repair repair) {
-            return repair.way().word()
-                    + (repair.spare().isEmpty() ? "" : " " + repair.spare())
-                    + (repair.colour().isEmpty() ? "" : ", now " + repair.colour());
+            return Message.of(
+                    "test_run.repaired",
+                    repair.way(),
+                    repair.spare(),
+                    repair.colour().isEmpty() ? Message.NONE : Message.of("test_run.now", repair.colour()));
         }
         Entry.Content.Reading reading = (Entry.Content.Reading) entry.content();
-        String text = reading.meaning() instanceof MeterReading.OverRange
-                ? "more than " + Ohms.of(before.meter().topOhm()).text()
-                : reading.meaning().text();
-        return reading.where().isEmpty() ? text : text + " at " + reading.where();
+        Message text = reading.meaning() instanceof MeterReading.OverRange
+                ? Message.of("test_run.more_than", Ohms.of(before.meter().topOhm()))
+                : reading.meaning().message();
+        return reading.where().isEmpty() ? text : Message.of("test_run.told", text, reading.where());
     }
 
-    private static String plainly(TestStep.ManualStep act, String words) {
+    private static Message plainly(TestStep.ManualStep act, String words) {
+        Message said = Message.verbatim(words);
         return switch (act.action()) {
-            case LOOKED -> words.isEmpty() ? "nothing found" : words;
-            case REPLUGGED, SUBSTITUTED -> words.isEmpty() ? "nothing has changed by it" : words + " with it";
-            case PURPOSE ->
-                Purpose.of(words).map(Purpose::words).orElse(words)
-                        + (Purpose.subject(words).isEmpty() ? "" : ": " + Purpose.subject(words));
-            case SUBSTITUTE -> "planned, about " + words + " min";
-            default -> words.isEmpty() ? "done" : words;
+            case LOOKED -> words.isEmpty() ? Message.of("test_run.nothing_found") : said;
+            case REPLUGGED, SUBSTITUTED ->
+                words.isEmpty() ? Message.of("test_run.nothing_has_changed_by") : Message.of("test_run.plainly", words);
+            case PURPOSE -> {
+                Message purpose = Purpose.of(words).map(Purpose::words).orElse(said);
+                yield Purpose.subject(words).isEmpty()
+                        ? purpose
+                        : Message.of("test_run.purpose", purpose, Purpose.subject(words));
+            }
+            case SUBSTITUTE -> Message.of("test_run.planned_about_min", words);
+            default -> words.isEmpty() ? Message.of("test_run.done") : said;
         };
     }
 

@@ -32,6 +32,7 @@ import zestymarten.core.limit.LimitRules;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Patience;
 
 /** Readings of units of which the faults are known. */
@@ -183,7 +184,7 @@ class AnalysisTest {
         AnalysisReading fine = insulation("J1.1", "FRAME", ">200M", Quantity.INSULATION, 500);
         Analysis analysis = analysis(cable, List.of(low, trip, fine));
         assertThat(told(analysis)).containsExactly(told("insulation_low", "W1", "W2"), told("withstand", "W2"));
-        assertThat(analysis.findings().get(0).finding().text())
+        assertThat(English.of(analysis.findings().get(0).finding().message()))
                 .isEqualTo("Low insulation resistance: 400 kΩ between J1.1 and J1.2 at 500 V, minimum 1 MΩ.");
         assertThat(analysis.findings().get(1).evidence()).containsExactly(1);
     }
@@ -239,7 +240,7 @@ class AnalysisTest {
                 OptionalDouble.of(200));
         Analysis analysis = analysis(cable, List.of(low));
         assertThat(analysis.findings()).isEmpty();
-        assertThat(analysis.judgements().get(0).judgement().reason())
+        assertThat(English.of(analysis.judgements().get(0).judgement().reason()))
                 .isEqualTo("More than 200 Ω says only that. Read it on the next range.");
     }
 

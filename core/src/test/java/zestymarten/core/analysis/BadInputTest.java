@@ -16,6 +16,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Problem;
 
 /** What is odd, wrong or hostile gets a defined result or a problem with its path, never a stack trace. */
@@ -40,7 +41,7 @@ class BadInputTest {
     private static List<String> problems(String members) {
         List<Problem> problems = new ArrayList<>();
         assertThat(AssemblyReader.read(assembly(members), problems)).isEmpty();
-        return problems.stream().map(Problem::toString).toList();
+        return problems.stream().map(each -> English.of(each.message())).toList();
     }
 
     private static AnalysisReading reading(String a, String b, String typed) {
@@ -141,7 +142,7 @@ class BadInputTest {
         List<AnalysisReading> readings =
                 AnalysisReader.readings(JsonMembers.read(document, problems).orElseThrow(), wire);
         assertThat(readings).isEmpty();
-        assertThat(problems.stream().map(Problem::toString))
+        assertThat(problems.stream().map(each -> English.of(each.message())))
                 .containsExactly(
                         "readings[0].a: “J1.9” is no terminal of the assembly.",
                         "readings[1].test_v: Expected the test voltage of a reading of insulation, above 0 V.",

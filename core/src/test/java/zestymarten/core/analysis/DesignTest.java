@@ -19,6 +19,7 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Path;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Problem;
 
 /** What a good unit reads where parts, joints, states and ties lie on the way. */
@@ -77,21 +78,21 @@ class DesignTest {
         Expectation.Joined through =
                 (Expectation.Joined) design.expectation(at("J2.1"), at("J2.2"), state("on"), List.of());
         assertThat(through.parts()).containsExactly("K1");
-        assertThat(through.limit().derivation()).isEqualTo("Maximum 0.05 Ω: the figure given for K1.");
+        assertThat(English.of(through.limit().derivation())).isEqualTo("Maximum 0.05 Ω: the figure given for K1.");
     }
 
     @Test
     void partsAreExpectedByTheirValueAndTemperature() {
         Expectation.Joined heater = (Expectation.Joined) design.expectation(at("J2.2"), at("J2.3"));
         assertThat(heater.limit().rule()).isEqualTo(Limit.Rule.PART);
-        assertThat(heater.limit().derivation()).isEqualTo("22.8 Ω to 25.2 Ω: heater R1, 24 Ω ± 5 %.");
+        assertThat(English.of(heater.limit().derivation())).isEqualTo("22.8 Ω to 25.2 Ω: heater R1, 24 Ω ± 5 %.");
         Design warm = Design.of(PANEL, 100);
         assertThat(((Path.Ohmic) warm.path(at("J3.1"), at("J3.2"))).nominal().value())
                 .isCloseTo(138.51, within(0.005));
-        assertThat(((Expectation.Joined) warm.expectation(at("J3.1"), at("J3.2")))
+        assertThat(English.of(((Expectation.Joined) warm.expectation(at("J3.1"), at("J3.2")))
                         .limit()
-                        .derivation())
-                .isEqualTo("137.8 Ω to 139.2 Ω: pt100 RT, 138.5 Ω ± 0.5 % (usual).");
+                        .derivation()))
+                .isEqualTo("137.8 Ω to 139.2 Ω: Pt100 RT, 138.5 Ω ± 0.5 % (usual).");
     }
 
     @Test
@@ -124,7 +125,7 @@ class DesignTest {
         Analysis analysis = Analysis.of(design, conditions, List.of(reading));
         assertThat(analysis.findings()).isEmpty();
         assertThat(analysis.judgements().get(0).judgement().verdict()).isEqualTo(Verdict.UNDECIDED);
-        assertThat(analysis.judgements().get(0).judgement().reason())
+        assertThat(English.of(analysis.judgements().get(0).judgement().reason()))
                 .isEqualTo("A diode lies between: an ohm range proves nothing either way. Read its forward voltage.");
         assertThat(analysis.standing()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
     }

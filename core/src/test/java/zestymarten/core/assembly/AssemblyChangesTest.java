@@ -8,6 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.AssemblyChanges.ChangeSort;
 import zestymarten.core.assembly.AssemblyChanges.RowChange;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Problem;
 
 class AssemblyChangesTest {
@@ -33,13 +34,18 @@ class AssemblyChangesTest {
                 + "'components':[{'id':'F1','kind':'fuse','a':'J2.1','b':'J3.1','max_ohm':0.1}],"
                 + "'states':[{'id':'rest','closed':[]}]");
         assertThat(AssemblyChanges.between(read(WIRES), after).lines())
-                .extracting(RowChange::sort, RowChange::kind, RowChange::name, RowChange::before, RowChange::after)
+                .extracting(
+                        RowChange::sort,
+                        RowChange::kind,
+                        RowChange::name,
+                        each -> English.of(each.before()),
+                        each -> English.of(each.after()))
                 .containsExactly(
                         tuple(
                                 ChangeSort.CHANGED,
                                 "wire",
                                 "W1",
-                                "J1.1 to J2.1, 2.0 m, copper, class 5",
+                                "J1.1 to J2.1, 2 m, copper, class 5",
                                 "J1.1 to J2.1, 2.5 m, copper, class 5"),
                         tuple(ChangeSort.REMOVED, "wire", "W2", "J1.2 to J2.2, copper, class 5", ""),
                         tuple(ChangeSort.ADDED, "wire", "W3", "", "J1.3 to J2.3, copper, class 5, spare"),

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Problem;
 
 /** The open format of a design, read and written. */
@@ -45,7 +46,7 @@ class AssemblyReaderTest {
     private static List<String> problems(String json) {
         List<Problem> problems = new ArrayList<>();
         assertThat(AssemblyReader.read(json, problems)).isEmpty();
-        return problems.stream().map(Problem::toString).toList();
+        return problems.stream().map(each -> English.of(each.message())).toList();
     }
 
     @Test
@@ -98,7 +99,7 @@ class AssemblyReaderTest {
                 "'connectors':[{'id':'J1','probing':'sideways'}] | connectors[0].probing: “sideways” is not accepted; expected one of back, front, screw.",
                 "'connectors':[{'id':'J1','face':{'shape':'grid','rows':1,'columns':1},'pins':['1','2']}] | Connector J1 has 2 pins but its face only 1 cavities.",
                 "'frame':{'bonded':['S1']} | Terminal S1 is bonded to the frame, but no connector of the assembly has it.",
-                "'limits':{'heat_w':0} | limits.heat_w: 0.0 is not accepted; expected a figure above 0, such as 0.5.",
+                "'limits':{'heat_w':0} | limits.heat_w: 0 is not accepted; expected a figure above 0, such as 0.5.",
                 "'limits':{'watts':3} | limits.watts: This member is not known. Known here: drop_v, heat_w, max_ohm, round_ohm.",
                 "'joints':[{'id':'J1.1'}] | joints[0]: Joint J1.1 must have a name without a dot, such as S1."
             })

@@ -9,11 +9,13 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import zestymarten.core.quantity.Problem;
+import zestymarten.core.quantity.English;
 
 class WireListTest {
     private static List<String> problems(String text) {
-        return WireList.read(text).problems().stream().map(Problem::toString).toList();
+        return WireList.read(text).problems().stream()
+                .map(each -> English.of(each.message()))
+                .toList();
     }
 
     private static Conductor only(String text) {
@@ -87,8 +89,8 @@ class WireListTest {
     void reportsUnknownColumnsAndReadsTheRest() {
         WireList list = WireList.read("from,to,supplier\nJ1.1,J2.1,depot\n");
         assertThat(list.isSound()).isTrue();
-        assertThat(list.notices()).hasSize(1);
-        assertThat(list.notices().get(0)).startsWith("Column 'supplier' is not known and is ignored.");
+        assertThat(English.all(list.notices())).hasSize(1);
+        assertThat(English.of(list.notices().get(0))).startsWith("Column 'supplier' is not known and is ignored.");
     }
 
     @ParameterizedTest
@@ -116,7 +118,7 @@ class WireListTest {
     void refusesGaugeAndSectionThatDisagree() {
         assertThat(problems("from,to,awg,area_mm2\nJ1.1,J2.1,20,1.5"))
                 .containsExactly(
-                        "line 2, awg: “20” is not accepted; expected the same section as area_mm2 (1.5 mm²), but AWG 20 is 0.518"
+                        "line 2, awg: “20” is not accepted; expected the same section as area_mm2 (1.5 mm²), but AWG 20 is 0.5176"
                                 + " mm²; give one of the two.");
         assertThat(problems("from,to,length_m,length_ft\nJ1.1,J2.1,3,3"))
                 .containsExactly(
@@ -152,7 +154,7 @@ class WireListTest {
                         "There is nothing to read. Paste a header row with at least 'from' and 'to', then a line a wire.");
         assertThat(problems("x".repeat(5_000_000)))
                 .containsExactly(
-                        "The list has 5.0 MB; at most 2 MB are read, which is about 10000 wires. Split it into several assemblies.");
+                        "The list has 5 MB; at most 2 MB are read, which is about 10000 wires. Split it into several assemblies.");
         assertThat(problems("from,to\n"))
                 .containsExactly("There is a header row but no wire under it. Add a line for each wire.");
         assertThat(problems("J1.1|J2.1\n"))

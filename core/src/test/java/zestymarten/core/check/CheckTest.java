@@ -20,6 +20,8 @@ import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.English;
+import zestymarten.core.quantity.Message;
 
 /** One thing by itself: what its readings say, and that nothing passes before everything was measured. */
 class CheckTest {
@@ -153,7 +155,8 @@ class CheckTest {
     @Test
     void aSensorThatIsOffIsToldByTheTemperatureItShows() {
         Check check = check(new Sensor(new SensorCurve.Platinum(100), 20, OptionalDouble.empty()), "117.67");
-        assertThat(check.conclusions()).containsExactly(Conclusion.bad(Code.SENSOR_OFF, "117.5 Ω", "45 °C", "20 °C"));
+        assertThat(check.conclusions())
+                .containsExactly(Conclusion.bad(Code.SENSOR_OFF, Message.figure(117.47, "Ω"), "45 °C", "20 °C"));
         Check good = check(new Sensor(new SensorCurve.Platinum(100), 20, OptionalDouble.empty()), "108.0");
         assertThat(said(good))
                 .as("0.8 % of the meter is more than the 0.5 % of the sensor")
@@ -214,10 +217,10 @@ class CheckTest {
                         .orElseThrow()
                         .of())
                 .containsExactly("V–W");
-        assertThat(check(new ThreeWindings(OptionalDouble.empty()), "2.50 2.51 1.90 OL OL OL")
+        assertThat(English.all(check(new ThreeWindings(OptionalDouble.empty()), "2.50 2.51 1.90 OL OL OL")
                         .conclusions()
                         .get(0)
-                        .of())
+                        .of()))
                 .containsExactly("1.7 Ω", "26 %", "low");
     }
 

@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.conductor.Breaker;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.MeterReading;
 
 /** Seeded circuits whose protective conductor is not whole: none is called good, of none it is said that a fault is cut off. */
@@ -60,7 +61,7 @@ class CircuitSafetyTest {
             assertThat(sheet.verdict())
                     .as(each.pattern().toString())
                     .isEqualTo(CircuitComparison.ComparisonState.FAULT);
-            assertThat(sheet.says())
+            assertThat(English.all(sheet.says()))
                     .as(each.pattern().toString())
                     .noneMatch(said -> said.contains("trips at once"))
                     .anyMatch(said -> said.startsWith("Disconnection is not known"));

@@ -12,6 +12,7 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Metal;
+import zestymarten.core.quantity.English;
 
 /** What a circuit is, and the laws that its predictions keep. */
 class CircuitTest {
@@ -87,7 +88,7 @@ class CircuitTest {
             for (int i = 0; i < spots.size(); i++) {
                 OptionalDouble whole = predicted.of(loose, spots.get(i));
                 OptionalDouble good = predicted.good(spots.get(i));
-                assertThat(quick[i]).as(spots.get(i).words()).isCloseTo(whole.orElseThrow(), within(1e-6));
+                assertThat(quick[i]).as(English.of(spots.get(i).words())).isCloseTo(whole.orElseThrow(), within(1e-6));
                 assertThat(whole.getAsDouble()).isGreaterThanOrEqualTo(good.orElseThrow() - 1e-9);
             }
         }
@@ -173,12 +174,13 @@ class CircuitTest {
                 List.of(new Spur(2, cable), new Spur(1, cable), new Spur(2, cable)),
                 20);
         assertThat(ring.points()).containsExactly("1", "2", "2s", "1s", "2t");
-        assertThat(ring.where(0)).isEqualTo("between the origin and point 1");
-        assertThat(ring.where(2)).isEqualTo("between point 2 and the origin");
+        assertThat(English.of(ring.where(0))).isEqualTo("between the origin and point 1");
+        assertThat(English.of(ring.where(2))).isEqualTo("between point 2 and the origin");
         assertThat(ring.metresTo(2)).isEqualTo(8);
         assertThat(ring.metres()).isEqualTo(12);
-        assertThat(Spot.ends(ConductorRole.PROTECTIVE).words()).isEqualTo("protective conductor from end to end");
-        assertThat(Spot.at(Linked.LINE_NEUTRAL, "2s").words())
+        assertThat(English.of(Spot.ends(ConductorRole.PROTECTIVE).words()))
+                .isEqualTo("protective conductor from end to end");
+        assertThat(English.of(Spot.at(Linked.LINE_NEUTRAL, "2s").words()))
                 .isEqualTo("line to neutral at point 2s, with line to neutral linked at the origin");
         assertThat(Spot.between(Linked.LINE_PROTECTIVE, "1", ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE)
                         .point())
@@ -224,20 +226,20 @@ class CircuitTest {
     @Test
     void everyPatternHasItsWords() {
         Circuit ring = ring(4, 5, 2.5, 1.5);
-        assertThat(new Pattern.Loose(ConductorRole.NEUTRAL, 1, 0.634).says(ring))
+        assertThat(English.of(new Pattern.Loose(ConductorRole.NEUTRAL, 1, 0.634).says(ring)))
                 .isEqualTo(
                         "A joint of the neutral is loose between point 1 and point 2, about 0.63 Ω too much. Remake both of"
                                 + " its ends.");
-        assertThat(new Pattern.OnSpur("3", 11.7).says(ring))
+        assertThat(English.of(new Pattern.OnSpur("3", 11.7).says(ring)))
                 .isEqualTo("Point 3 hangs on the circuit by about 12 m of cable: it is on a spur that was not drawn.");
-        assertThat(new Pattern.Interconnected(1, 4, 2.04).says(ring))
+        assertThat(English.of(new Pattern.Interconnected(1, 4, 2.04).says(ring)))
                 .isEqualTo(
                         "Points 1 and 4 are joined by about 2 m of cable that was not drawn: a figure of eight, which would hide a"
                                 + " broken leg. Find it and take it out.");
-        assertThat(new Pattern.Missing("2", ConductorRole.PROTECTIVE).says(ring))
+        assertThat(English.of(new Pattern.Missing("2", ConductorRole.PROTECTIVE).says(ring)))
                 .isEqualTo(
                         "The protective conductor does not reach point 2. Do not put it into use: a fault there would stay live.");
-        assertThat(new Pattern.Longer(1.5).says(ring))
+        assertThat(English.of(new Pattern.Longer(1.5).says(ring)))
                 .startsWith(
                         "All of it has 150 % of the resistance expected: the cable is longer than drawn, about 38 m")
                 .endsWith("See whether a fault at its end is still cut off.");

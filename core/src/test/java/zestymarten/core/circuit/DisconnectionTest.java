@@ -14,6 +14,7 @@ import zestymarten.core.circuit.CircuitComparison.ComparisonState;
 import zestymarten.core.conductor.FuseLink;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.conductor.ResidualDevice;
+import zestymarten.core.quantity.English;
 
 /**
  * Faults to exposed metal. The figures beside the cases are from a pocket calculator: hot factor of copper from 20 to 70 °C
@@ -49,7 +50,8 @@ class DisconnectionTest {
 
     private static CircuitReport.ReportLine line(Disconnection of, String step, String what) {
         return of.lines().stream()
-                .filter(each -> each.step().equals(step) && each.what().startsWith(what))
+                .filter(each -> English.of(each.step()).equals(step)
+                        && English.of(each.what()).startsWith(what))
                 .findFirst()
                 .orElseThrow();
     }
@@ -96,7 +98,7 @@ class DisconnectionTest {
                 fault(Earthing.TN, last, Optional.empty(), 0, 0));
         assertThat(of.state()).isEqualTo(expected);
         assertThat(line(of, "disconnection time", "").state()).isEqualTo(expected);
-        assertThat(of.says().contains("not in time")).isEqualTo(expected == ComparisonState.FAULT);
+        assertThat(English.of(of.says()).contains("not in time")).isEqualTo(expected == ComparisonState.FAULT);
     }
 
     @ParameterizedTest(name = "{0}, {1} mA delayed {2}, Ze {3}, read {4} and {5} ms: {6}")
@@ -163,10 +165,11 @@ class DisconnectionTest {
         Disconnection of = of(230, 0.35, 0.5, Optional.of(Protection.of("B", 32)), read);
         // 1.5 + 0.5 x 0.1965 = 1.598; 0.95 x 230 / 1.598 = 136.7 A, below 160
         assertThat(of.state()).isEqualTo(ComparisonState.FAULT);
-        assertThat(line(of, "loop impedance", "at the farthest").read()).isEqualTo("1.598 Ω");
+        assertThat(English.of(line(of, "loop impedance", "at the farthest").read()))
+                .isEqualTo("1.598 Ω");
         assertThat(line(of, "loop impedance", "measured").state()).isEqualTo(ComparisonState.WATCH);
         // 230 / 0.35 = 657 A
-        assertThat(line(of, "fault current", "most").read()).isEqualTo("657.1 A");
+        assertThat(English.of(line(of, "fault current", "most").read())).isEqualTo("657.1 A");
         assertThat(line(of, "fault current", "most").state()).isEqualTo(ComparisonState.GOOD);
     }
 
@@ -193,14 +196,15 @@ class DisconnectionTest {
         CircuitReport.ReportLine heat = line(slow, "protective conductor", "");
         double amperes = 0.95 * 230 / (0.2 + 0.5 * HOT);
         assertThat(amperes).isCloseTo(273.7, within(0.1));
-        assertThat(heat.expected()).isEqualTo("minimum 5.322 mm²");
+        assertThat(English.of(heat.expected())).isEqualTo("minimum 5.322 mm²");
         assertThat(heat.state()).isEqualTo(ComparisonState.FAULT);
         Disconnection fast = of(
                 230, 0.2, 0.5, Optional.of(Protection.of("B", 32)), fault(Earthing.TN, true, Optional.empty(), 0, 0));
         assertThat(line(fast, "protective conductor", "").state())
                 .as("at once: its let-through decides, and nobody knows it here")
                 .isEqualTo(ComparisonState.UNTESTED);
-        assertThat(line(fast, "protective conductor", "").expected()).isEmpty();
+        assertThat(English.of(line(fast, "protective conductor", "").expected()))
+                .isEmpty();
     }
 
     @Test
@@ -229,12 +233,14 @@ class DisconnectionTest {
     void sentencesSayWhatIsShownAndWhatIsNot() {
         Disconnection untried =
                 of(230, 90, 0.6, Optional.of(Protection.of("C", 20)), fault(Earthing.TT, true, rcd(30, false), 0, 0));
-        assertThat(untried.says())
+        assertThat(English.of(untried.says()))
                 .isEqualTo(
                         "A fault to earth at the farthest point draws 2.409 A with the cable hot: the C20 does not trip"
                                 + " within the conventional time. An RCD of 30 mA that works opens within 40 ms. 0.2 s are allowed;"
                                 + " its trip times at once and at five times its current are to be read.");
         Disconnection high = of(230, 1800, 0.6, Optional.empty(), fault(Earthing.TT, true, rcd(30, false), 20, 10));
-        assertThat(high.says()).contains("leaves 54.02 V on exposed metal").contains("not in time");
+        assertThat(English.of(high.says()))
+                .contains("leaves 54.02 V on exposed metal")
+                .contains("not in time");
     }
 }

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.conductor.Breaker;
+import zestymarten.core.quantity.English;
 
 /** The worked ring: 46 m, line 2.5 mm², protective 1.5 mm², six outlets. */
 class RingTest {
@@ -117,13 +118,13 @@ class RingTest {
                         CircuitComparison.ComparisonState.GOOD,
                         CircuitComparison.ComparisonState.WATCH,
                         CircuitComparison.ComparisonState.FAULT);
-        assertThat(all.get(9).expectedText()).isEqualTo("0.217 Ω");
-        assertThat(all.get(13).readText()).isEqualTo("no continuity");
+        assertThat(English.of(all.get(9).expectedText())).isEqualTo("0.217 Ω");
+        assertThat(English.of(all.get(13).readText())).isEqualTo("no continuity");
     }
 
     @Test
     void aBrokenLegLeavesTheOtherWithTheWholeCurrent() {
-        assertThat(Legs.of(RING, 3).says(new Breaker(Breaker.Curve.B, 32), OptionalDouble.of(20)))
+        assertThat(English.of(Legs.of(RING, 3).says(new Breaker(Breaker.Curve.B, 32), OptionalDouble.of(20))))
                 .isEqualTo(
                         "End A feeds 3 points alone, end B 3 points. The B32 lets 32 A through one leg that was to carry a"
                                 + " part of it, and may carry 20 A: 1.6 times that, and nothing cuts it off.");

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Problem;
 
 class LeadComparisonTest {
@@ -29,30 +30,33 @@ class LeadComparisonTest {
                 .singleElement()
                 .satisfies(odd -> {
                     assertThat(odd.lead().words()).isEqualTo("fourth");
-                    assertThat(odd.reason())
+                    assertThat(English.of(odd.reason()))
                             .startsWith("2.8")
                             .contains(
                                     " above the line; ", "its length would have to be 5.6", "or a termination is bad");
                 });
-        assertThat(alike.trust())
+        assertThat(English.of(alike.trust()))
                 .isEqualTo("6 leads: the line holds as long as fewer than half of them are different.");
     }
 
     @Test
     void weakAndMissingEvidenceIsSaid() {
-        assertThat(alike("1 1\n2 2\n3 3\n").trust())
+        assertThat(English.of(alike("1 1\n2 2\n3 3\n").trust()))
                 .isEqualTo("Fewer than four leads with continuity: no verdict by comparison.");
-        assertThat(alike("1 1\n2 2\n3 3\n4 4\n").trust()).isEqualTo("Four leads only: the evidence is weak.");
-        assertThat(alike("2 1\n2 2\n2 3\n2 4\n").trust())
+        assertThat(English.of(alike("1 1\n2 2\n3 3\n4 4\n").trust()))
+                .isEqualTo("Four leads only: the evidence is weak.");
+        assertThat(English.of(alike("2 1\n2 2\n2 3\n2 4\n").trust()))
                 .isEqualTo("All have one length, or none adds resistance: each is compared with the median of all.");
-        assertThat(alike("1 5\n2 4\n3 3\n4 2\n5 1\n").trust()).startsWith("Longer leads read less");
+        assertThat(English.of(alike("1 5\n2 4\n3 3\n4 2\n5 1\n").trust())).startsWith("Longer leads read less");
         assertThat(alike("1 5\n2 4\n3 3\n4 2\n5 1\n").isJudged()).isFalse();
     }
 
     @Test
     void whatJumpsOrIsSeenCondemnsWhateverItReads() {
         LeadComparison alike = alike("1 1\n2 2 tail jumps\n3 3\n4 4\n5 5 chafed at the clamp\n");
-        assertThat(alike.leads().stream().map(LeadComparison.ComparedLead::reason))
+        assertThat(alike.leads().stream()
+                        .map(LeadComparison.ComparedLead::reason)
+                        .map(English::of))
                 .containsExactly(
                         "",
                         "condemned by hand and eye: tail jumps",
@@ -101,7 +105,7 @@ class LeadComparisonTest {
     void badLinesAreNamed() {
         List<Problem> problems = new ArrayList<>();
         LeadList.read("2.1 5.31\nlong 4\n3\n", problems);
-        assertThat(problems.stream().map(each -> each.where() + ": " + each.text()))
+        assertThat(problems.stream().map(each -> English.of(each.message())))
                 .containsExactly(
                         "line 2: “long 4” is not accepted; expected length and resistance, such as 2.1 5.31 or 7 ft 5.31, then its name.",
                         "line 3: “3” is not accepted; expected length and resistance, such as 2.1 5.31 or 7 ft 5.31, then its name.");

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
+import zestymarten.core.quantity.English;
 
 class FeederTest {
     private static OptionalDouble figure(double value) {
@@ -30,7 +31,7 @@ class FeederTest {
     void theFeederThatIsNotWhatItSaysIsToldInASentence() {
         Feeder feeder = feeder(38, 0.75, 7.62);
         assertThat(feeder.fit()).isEqualTo(Feeder.Fit.TOO_MANY_OHMS);
-        assertThat(feeder.says())
+        assertThat(English.of(feeder.says()))
                 .isEqualTo(
                         "It is not what it says: 7.62 Ω, at most 1.803 Ω by IEC 60228. The resistance fits 0.1666 mm² of annealed copper"
                                 + " (listed: 0.5 mm²), or 0.2728 mm² of electrical aluminium; or a joint on the way is bad.");
@@ -45,7 +46,7 @@ class FeederTest {
         assertThat(dead.wattsPerMetre()).isCloseTo(44.9, within(0.05));
         assertThat(dead.standsS().orElseThrow()).isCloseTo(1.64, within(0.005));
         assertThat(dead.isCutOff()).isFalse();
-        assertThat(dead.says())
+        assertThat(English.of(dead.says()))
                 .isEqualTo(
                         "A dead short draws 14.96 A, and no more than 12.23 A once the core is hot, 1.223 times what the"
                                 + " C10 is for: it may take over the conventional time, or not trip at all. Meanwhile 1.706 kW heat"
@@ -58,7 +59,9 @@ class FeederTest {
         assertThat(feeder.fit()).isEqualTo(Feeder.Fit.FITS);
         DeadShort dead = at(feeder, 230, 0.4, new Breaker(Breaker.Curve.C, 16));
         assertThat(dead.isCutOff()).isTrue();
-        assertThat(dead.says()).startsWith("A dead short draws 247.3 A, hot ").endsWith(": it trips at once.");
+        assertThat(English.of(dead.says()))
+                .startsWith("A dead short draws 247.3 A, hot ")
+                .endsWith(": it trips at once.");
         assertThat(feeder(38, 2.5, 0.2).fit()).isEqualTo(Feeder.Fit.TOO_FEW_OHMS);
     }
 
@@ -75,7 +78,7 @@ class FeederTest {
         DeadShort slow = at(feeder(45, 0.75, 1.17), 230, 0.5, new Breaker(Breaker.Curve.C, 16));
         assertThat(slow.standsS().orElseThrow()).isLessThan(2);
         assertThat(slow.isCutOff()).isFalse();
-        assertThat(slow.says()).contains("which is not in time: its insulation stands that for about");
+        assertThat(English.of(slow.says())).contains("which is not in time: its insulation stands that for about");
     }
 
     @Test
@@ -84,7 +87,7 @@ class FeederTest {
         assertThat(fading.hotA() / 16).isGreaterThan(1.45);
         assertThat(fading.endA() / 16).isLessThan(1.45);
         assertThat(fading.isCutOff()).isFalse();
-        assertThat(fading.says()).contains("no more than");
+        assertThat(English.of(fading.says())).contains("no more than");
     }
 
     @Test
@@ -92,7 +95,8 @@ class FeederTest {
         assertThat(feeder(0, 0.75, 1).metres()).isCloseTo(22.46, within(0.01));
         assertThat(feeder(100, 1.5, 0).ohms()).isCloseTo(2.299, within(0.001));
         assertThat(feeder(38, 0, 7.62).effectiveMm2()).isCloseTo(0.1666, within(0.00005));
-        assertThat(feeder(38, 0, 7.62).says()).startsWith("The resistance fits 0.1666 mm² of annealed copper");
+        assertThat(English.of(feeder(38, 0, 7.62).says()))
+                .startsWith("The resistance fits 0.1666 mm² of annealed copper");
         assertThatThrownBy(() -> feeder(38, 0, 0))
                 .hasMessage("Two of length, section and resistance are needed; the third follows.");
     }
@@ -110,6 +114,6 @@ class FeederTest {
         "500, 700, 'may take over 4 h, or not melt at all'"
     })
     void aFuseActsByItsConventionalCurrents(double rated, double amperes, String does) {
-        assertThat(new FuseLink(rated).does(amperes)).isEqualTo(does);
+        assertThat(English.of(new FuseLink(rated).does(amperes))).isEqualTo(does);
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.quantity.English;
 
 /** The values of a bundle at the ends of their ranges. */
 class BundleValuesTest {
@@ -77,14 +78,14 @@ class BundleValuesTest {
                 Optional.of(GroupCodes.ofMarks(List.of("", "", "", "a", "a"))),
                 Optional.empty());
         assertThat(chain.tiedThere()).isEmpty();
-        assertThat(chain.says().get(0)).startsWith("There should be one single and pairs.");
+        assertThat(English.of(chain.says().get(0))).startsWith("There should be one single and pairs.");
         Sorting half = Sorting.of(
                 IdentificationMethod.MethodKind.PAIR_CHAIN,
                 5,
                 Optional.of(GroupCodes.ofMarks(List.of("", "b", "b", "a", "a"))),
                 Optional.empty());
         assertThat(half.tiedThere().orElseThrow().text()).isEqualTo("1+2, 3+4");
-        assertThat(half.says()).isEmpty();
+        assertThat(English.all(half.says())).isEmpty();
     }
 
     @Test

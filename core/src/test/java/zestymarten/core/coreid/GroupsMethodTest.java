@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.quantity.English;
 
 /** Groups in one round trip, played with cables of all sizes, whole, broken and shorted. */
 class GroupsMethodTest {
@@ -177,7 +178,7 @@ class GroupsMethodTest {
         GroupScheme scheme = GroupScheme.of(17).orElseThrow();
         GroupCodes found = scheme.tiedHere().without(9).seen(there);
         Sorting half = Sorting.of(IdentificationMethod.MethodKind.GROUPS, 17, Optional.of(found), Optional.empty());
-        assertThat(half.says())
+        assertThat(English.all(half.says()))
                 .containsExactly(
                         "The groups found there do not add up to those linked here: a core is open, or two touch each"
                                 + " other. Continue: the second finding says which.");
@@ -187,14 +188,14 @@ class GroupsMethodTest {
                 17,
                 Optional.of(found),
                 Optional.of(second.without(there[9]).seen(back(there))));
-        assertThat(whole.says().get(0)).contains("open").contains("9");
+        assertThat(English.of(whole.says().get(0))).contains("open").contains("9");
         assertThat(whole.whole()).isFalse();
         Sorting wrong = Sorting.of(
                 IdentificationMethod.MethodKind.GROUPS,
                 17,
                 Optional.of(GroupCodes.ofMarks(Collections.nCopies(17, "a"))),
                 Optional.of(GroupCodes.ofMarks(Collections.nCopies(17, ""))));
-        assertThat(wrong.says().get(0)).startsWith("These groups fit neither");
+        assertThat(English.of(wrong.says().get(0))).startsWith("These groups fit neither");
         assertThat(wrong.there()).isEmpty();
     }
 

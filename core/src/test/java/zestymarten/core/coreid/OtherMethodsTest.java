@@ -13,6 +13,8 @@ import java.util.Random;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.quantity.English;
+import zestymarten.core.quantity.Message;
 
 class OtherMethodsTest {
     private static int[] cable(int cores, long seed) {
@@ -73,7 +75,7 @@ class OtherMethodsTest {
                 .isIn(IdentificationMethod.MethodKind.GROUPS, IdentificationMethod.MethodKind.PAIR_CHAIN);
         assertThat(seventeen.get(0).walks()).isEqualTo(2);
         assertThat(IdentificationMethod.all(17, true, 24).get(0))
-                .isEqualTo(new IdentificationMethod(IdentificationMethod.MethodKind.TAGS, 1, 34, 17, ""));
+                .isEqualTo(new IdentificationMethod(IdentificationMethod.MethodKind.TAGS, 1, 34, 17, Message.NONE));
         assertThat(IdentificationMethod.all(17, true, 0).stream()
                         .filter(each -> each.kind() == IdentificationMethod.MethodKind.ONE_BY_ONE)
                         .findFirst()
@@ -92,7 +94,7 @@ class OtherMethodsTest {
             assertThat(all)
                     .filteredOn(each -> each.kind() == IdentificationMethod.MethodKind.GROUPS)
                     .singleElement()
-                    .satisfies(each -> assertThat(each.cannot())
+                    .satisfies(each -> assertThat(English.of(each.cannot()))
                             .isEqualTo(cores
                                     + " cores cannot be identified by the sizes of groups alone; a known return would help; the"
                                     + " pair chain can"));
@@ -130,14 +132,11 @@ class OtherMethodsTest {
         var expected = ContinuityMatching.expected(300, 320, 4);
         assertThat(ContinuityMatching.byOhms(
                         expected, List.of(OptionalDouble.of(311), OptionalDouble.empty(), OptionalDouble.of(12)), 0.01))
+                .extracting(each -> each.core() + " " + each.answer() + ": " + English.of(each.why()))
                 .containsExactly(
-                        new ContinuityMatching.CoreResult(
-                                1, ContinuityMatching.CoreAnswer.THROUGH, "311 Ω, within 300 Ω to 324 Ω"),
-                        new ContinuityMatching.CoreResult(2, ContinuityMatching.CoreAnswer.NOT, "no continuity"),
-                        new ContinuityMatching.CoreResult(
-                                3,
-                                ContinuityMatching.CoreAnswer.STRAY,
-                                "12 Ω, not within 300 Ω to 324 Ω: another path, or another part"));
+                        "1 THROUGH: 311 Ω, within 300 Ω to 324 Ω",
+                        "2 NOT: no continuity",
+                        "3 STRAY: 12 Ω, not within 300 Ω to 324 Ω: another path, or another part");
         assertThat(ContinuityMatching.byVolts(24, List.of(23.5, 7.0, 0.4), List.of(0.1, 0.2, 0.3)))
                 .extracting(ContinuityMatching.CoreResult::answer)
                 .containsExactly(
@@ -209,8 +208,8 @@ class OtherMethodsTest {
         GroupCodes there = scheme.tiedHere();
         Sorting sorted = Sorting.of(
                 IdentificationMethod.MethodKind.GROUPS, 4, Optional.of(there), Optional.of(scheme.tiedThere(there)));
-        assertThat(sorted.says()).anyMatch(each -> each.contains("it may be open"));
-        assertThat(sorted.says()).noneMatch(each -> each.contains("none is open"));
+        assertThat(English.all(sorted.says())).anyMatch(each -> each.contains("it may be open"));
+        assertThat(English.all(sorted.says())).noneMatch(each -> each.contains("none is open"));
     }
 
     /** Seventeen tags of the E12 series on cores in any order, without a return, each reading within a hundredth. */

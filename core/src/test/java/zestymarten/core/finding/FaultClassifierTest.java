@@ -19,6 +19,7 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.network.Groups;
+import zestymarten.core.quantity.English;
 
 class FaultClassifierTest {
     private static Assembly cable(int wires, int cavities) {
@@ -51,7 +52,7 @@ class FaultClassifierTest {
     }
 
     private static List<String> told(List<Finding> findings) {
-        return findings.stream().map(Finding::text).toList();
+        return findings.stream().map(each -> English.of(each.message())).toList();
     }
 
     @Test

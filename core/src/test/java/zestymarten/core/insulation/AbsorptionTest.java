@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.quantity.English;
 
 class AbsorptionTest {
     @Test
@@ -26,7 +27,7 @@ class AbsorptionTest {
         assertThat(curve.points())
                 .extracting(Absorption.AbsorptionPoint::seconds)
                 .containsExactly(15.0, 30.0, 61.0, 600.0);
-        assertThat(curve.said(34))
+        assertThat(English.all(curve.said(34)))
                 .containsExactly(
                         "DAR (60 s to 30 s) 1.27.",
                         "PI (10 min to 1 min) 2.37.",
@@ -35,11 +36,11 @@ class AbsorptionTest {
 
     @Test
     void whatWasNotReadIsNotSaid() {
-        assertThat(new Absorption(List.of(new Absorption.AbsorptionPoint(15, 21e6))).said(20))
+        assertThat(English.all(new Absorption(List.of(new Absorption.AbsorptionPoint(15, 21e6))).said(20)))
                 .isEmpty();
-        assertThat(new Absorption(List.of(
+        assertThat(English.all(new Absorption(List.of(
                                 new Absorption.AbsorptionPoint(60, 6e9), new Absorption.AbsorptionPoint(600, 9e9)))
-                        .said(20))
+                        .said(20)))
                 .contains("PI means nothing above 5 GΩ.");
     }
 }

@@ -6,13 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
 import zestymarten.core.limit.InsulationLimit;
+import zestymarten.core.quantity.English;
 
 class InsulationRulesTest {
     @Test
     void limitsFollowTheVoltageOfTheCircuit() {
-        assertThat(InsulationLimit.ofCircuit(24, true).derivation())
+        assertThat(English.of(InsulationLimit.ofCircuit(24, true).derivation()))
                 .isEqualTo("At least 500 kΩ at 250 V DC: IEC 60364-6, SELV and PELV.");
-        assertThat(InsulationLimit.ofCircuit(230, false).derivation())
+        assertThat(English.of(InsulationLimit.ofCircuit(230, false).derivation()))
                 .isEqualTo("At least 1 MΩ at 500 V DC: IEC 60364-6, up to and including 500 V (and FELV).");
         assertThat(InsulationLimit.ofCircuit(690, false).testV()).isEqualTo(1000);
         assertThat(InsulationLimit.ofTest(250).least().value()).isEqualTo(500_000);
@@ -26,7 +27,7 @@ class InsulationRulesTest {
     void aLongerCableMayHaveLess() {
         InsulationLimit limit = InsulationLimit.ofLength(20, 350);
         assertThat(limit.least().value() / 1e6).isCloseTo(57.1, within(0.05));
-        assertThat(limit.derivation()).isEqualTo("At least 57.14 MΩ: 20 MΩ·km over 350 m.");
+        assertThat(English.of(limit.derivation())).isEqualTo("At least 57.14 MΩ: 20 MΩ·km over 350 m.");
     }
 
     @Test

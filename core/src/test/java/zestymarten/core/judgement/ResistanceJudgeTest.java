@@ -15,6 +15,8 @@ import zestymarten.core.limit.Limit;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.English;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.ReadingParser;
@@ -29,7 +31,13 @@ class ResistanceJudgeTest {
     }
 
     private static Limit limit(boolean lowGiven) {
-        return new Limit(Ohms.of(0.32), Optional.of(Ohms.of(0.4)), Ohms.of(0.5), lowGiven, Limit.Rule.GIVEN, "Given.");
+        return new Limit(
+                Ohms.of(0.32),
+                Optional.of(Ohms.of(0.4)),
+                Ohms.of(0.5),
+                lowGiven,
+                Limit.Rule.GIVEN,
+                Message.verbatim("Given."));
     }
 
     private static Judgement judge(String typed, Expectation expectation, boolean guarded) {
@@ -43,12 +51,12 @@ class ResistanceJudgeTest {
                 Optional.empty(),
                 Ohms.of(1),
                 false,
-                Derivation.plain(Limit.Rule.ROUND_FIGURE, "custom", "Round."),
+                Derivation.plain(Limit.Rule.ROUND_FIGURE, Message.verbatim("custom"), Message.verbatim("Round.")),
                 OptionalDouble.of(8));
         Judgement heater = judge("1.20", new Expectation.Joined(round, true), false);
         assertThat(heater.verdict()).isEqualTo(Verdict.WATCH);
         assertThat(heater.code()).isEqualTo(Judgement.Reason.HEATS);
-        assertThat(heater.reason())
+        assertThat(English.of(heater.reason()))
                 .startsWith("0.9 Ω is within the round figure of 1 Ω, but at 8 A it makes 57.6 W of heat");
         assertThat(judge("0.36", new Expectation.Joined(round, true), false).verdict())
                 .isEqualTo(Verdict.PASS);
@@ -58,14 +66,15 @@ class ResistanceJudgeTest {
     void whatTheExcessPolicyLeavesOfTheLeadsIsSaidWhereItMatters() {
         TestConditions excess = new TestConditions(
                 20, METER, OptionalDouble.of(1.2), LeadPolicy.EXCESS, false, TestConditions.JOINED_BELOW_OHM);
-        String warned = ResistanceJudge.judge(
+        String warned = English.of(ResistanceJudge.judge(
                         new ReadingParser(false).understand("1.80"),
                         new Expectation.Joined(limit(false), false),
                         excess)
-                .reason();
+                .reason());
         assertThat(warned).contains("1 Ω of the test leads is still in the reading");
-        assertThat(excess.leadsCaution(Ohms.of(6))).isEmpty();
-        assertThat(conditions(false).leadsCaution(Ohms.of(0.5))).isEmpty();
+        assertThat(excess.leadsCaution(Ohms.of(6)).map(English::of)).isEmpty();
+        assertThat(conditions(false).leadsCaution(Ohms.of(0.5)).map(English::of))
+                .isEmpty();
     }
 
     @ParameterizedTest
@@ -88,7 +97,7 @@ class ResistanceJudgeTest {
     })
     void whereAWireShouldBe(String typed, Verdict verdict, Contact contact) {
         Judgement judgement = judge(typed, new Expectation.Joined(limit(false), false), false);
-        assertThat(judgement.verdict()).as(judgement.reason()).isEqualTo(verdict);
+        assertThat(judgement.verdict()).as(English.of(judgement.reason())).isEqualTo(verdict);
         assertThat(judgement.contact()).isEqualTo(contact);
     }
 
@@ -109,7 +118,7 @@ class ResistanceJudgeTest {
     })
     void whereNothingShouldBe(String typed, Verdict verdict, Contact contact) {
         Judgement judgement = judge(typed, new Expectation.Apart(), false);
-        assertThat(judgement.verdict()).as(judgement.reason()).isEqualTo(verdict);
+        assertThat(judgement.verdict()).as(English.of(judgement.reason())).isEqualTo(verdict);
         assertThat(judgement.contact()).isEqualTo(contact);
     }
 
@@ -119,7 +128,8 @@ class ResistanceJudgeTest {
         assertThat(judge("0.78", wire, true).verdict()).isEqualTo(Verdict.PASS);
         Judgement between = judge("0.80", wire, true);
         assertThat(between.verdict()).isEqualTo(Verdict.UNDECIDED);
-        assertThat(between.reason()).contains("a four-wire measurement, a lower range or a fresh null would decide it");
+        assertThat(English.of(between.reason()))
+                .contains("a four-wire measurement, a lower range or a fresh null would decide it");
         assertThat(judge("0.82", wire, true).verdict()).isEqualTo(Verdict.FAIL);
     }
 
@@ -127,15 +137,15 @@ class ResistanceJudgeTest {
     void aToneIsNoReadingWhereACurrentFlows() {
         Judgement judgement = judge("b", new Expectation.Joined(limit(false), true), false);
         assertThat(judgement.verdict()).isEqualTo(Verdict.UNDECIDED);
-        assertThat(judgement.reason())
+        assertThat(English.of(judgement.reason()))
                 .isEqualTo(
                         "A tone is not a reading: the meter beeps up to about 30 Ω, and this wire carries current. Enter the resistance.");
     }
 
     @Test
     void tooLittleIsOddUnlessALowLimitWasGiven() {
-        assertThat(judge("0.55", new Expectation.Joined(limit(false), false), false)
-                        .reason())
+        assertThat(English.of(judge("0.55", new Expectation.Joined(limit(false), false), false)
+                        .reason()))
                 .isEqualTo("0.25 Ω is less than 0.32 Ω, 0.8 of what this wire should read: thicker or shorter than"
                         + " declared, or bridged.");
         assertThat(judge("0.55", new Expectation.Joined(limit(true), false), false)
@@ -153,9 +163,15 @@ class ResistanceJudgeTest {
 
     @Test
     void leadsLargerThanTheWireAreSaidWithThePass() {
-        Limit small =
-                new Limit(Ohms.of(0.1), Optional.of(Ohms.of(0.15)), Ohms.of(0.2), false, Limit.Rule.GIVEN, "Given.");
-        assertThat(judge("0.44", new Expectation.Joined(small, false), false).reason())
+        Limit small = new Limit(
+                Ohms.of(0.1),
+                Optional.of(Ohms.of(0.15)),
+                Ohms.of(0.2),
+                false,
+                Limit.Rule.GIVEN,
+                Message.verbatim("Given."));
+        assertThat(English.of(judge("0.44", new Expectation.Joined(small, false), false)
+                        .reason()))
                 .isEqualTo(
                         "0.14 Ω is within the limit of 0.2 Ω. The leads (0.3 Ω) have more than the wire may: press hard"
                                 + " and hold still, or the reading decides little.");
@@ -175,7 +191,7 @@ class ResistanceJudgeTest {
     })
     void insulationAndVoltage(Quantity quantity, double testV, String typed, Verdict verdict, String reason) {
         Judgement judgement = InsulationJudge.judge(new ReadingParser(false).understand(typed), quantity, testV, true);
-        assertThat(judgement.reason()).isEqualTo(reason);
+        assertThat(English.of(judgement.reason())).isEqualTo(reason);
         assertThat(judgement.verdict()).isEqualTo(verdict);
     }
 
@@ -189,14 +205,22 @@ class ResistanceJudgeTest {
     @Test
     void asksAboutAReadingThatFitsTheNeighbour() {
         Expectation own = new Expectation.Joined(limit(true), true);
-        Limit other = new Limit(Ohms.of(0.8), Optional.of(Ohms.of(0.9)), Ohms.of(1), false, Limit.Rule.GIVEN, "Given.");
+        Limit other = new Limit(
+                Ohms.of(0.8),
+                Optional.of(Ohms.of(0.9)),
+                Ohms.of(1),
+                false,
+                Limit.Rule.GIVEN,
+                Message.verbatim("Given."));
         List<PlausibilityCheck.Neighbour> neighbours = List.of(new PlausibilityCheck.Neighbour("W5", other));
         MeterReading typed = new ReadingParser(false).understand("1.2");
-        assertThat(PlausibilityCheck.raise(typed, own, conditions(false), neighbours))
-                .isEqualTo(
-                        new MeterReading.Ambiguous(
-                                List.of(typed),
-                                "1.2 Ω is not what this wire should read, but what W5 should. Are both probes on the right pins?"));
+        MeterReading asked = PlausibilityCheck.raise(typed, own, conditions(false), neighbours);
+        assertThat(asked).isInstanceOfSatisfying(MeterReading.Ambiguous.class, question -> {
+            assertThat(question.candidates()).containsExactly(typed);
+            assertThat(English.of(question.question()))
+                    .isEqualTo(
+                            "1.2 Ω is not what this wire should read, but what W5 should. Are both probes on the right pins?");
+        });
         MeterReading good = new ReadingParser(false).understand("0.7");
         assertThat(PlausibilityCheck.raise(good, own, conditions(false), neighbours))
                 .isEqualTo(good);

@@ -11,6 +11,8 @@ import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Allowances;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.quantity.English;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 
 class LimitRulesTest {
@@ -25,7 +27,7 @@ class LimitRulesTest {
         Limit limit = new LimitRules(31).of(wire("length_m,area_mm2", "8.2,0.5"));
         assertThat(limit.high().value()).isCloseTo(0.3336, within(0.00005));
         assertThat(limit.rule()).isEqualTo(Limit.Rule.STANDARD);
-        assertThat(limit.derivation())
+        assertThat(English.of(limit.derivation()))
                 .isEqualTo(
                         "Maximum 0.3336 Ω: IEC 60228 class 5 (flexible), plain copper 0.5 mm², 39 mΩ/m × 8.2 m × 1.043 for"
                                 + " 31 °C.");
@@ -41,14 +43,16 @@ class LimitRulesTest {
         assertThat(limit.high().value()).isEqualTo(0.45);
         assertThat(limit.low().value()).isEqualTo(0.2);
         assertThat(limit.lowGiven()).isTrue();
-        assertThat(limit.derivation()).isEqualTo("Maximum 0.45 Ω: the figure given for W1. At least 0.2 Ω: given too.");
+        assertThat(English.of(limit.derivation()))
+                .isEqualTo("Maximum 0.45 Ω: the figure given for W1. At least 0.2 Ω: given too.");
     }
 
     @Test
     void aWireOfWhichNothingIsKnownHasARoundFigure() {
-        assertThat(new LimitRules(20).of(wire("wire", "Tail")).derivation())
+        assertThat(English.of(new LimitRules(20).of(wire("wire", "Tail")).derivation()))
                 .isEqualTo("Maximum 1 Ω: a round figure, because the length of Tail is not known.");
-        assertThat(new LimitRules(20).of(wire("length_m", "3")).derivation()).contains("because the section of W1");
+        assertThat(English.of(new LimitRules(20).of(wire("length_m", "3")).derivation()))
+                .contains("because the section of W1");
     }
 
     @Test
@@ -72,7 +76,7 @@ class LimitRulesTest {
     void aSectionThatNoTableListsIsScaledFromTheNearest() {
         Limit gauge = new LimitRules(20).of(wire("length_m,awg", "10,20"));
         assertThat(gauge.high().value()).isCloseTo(0.39 * 0.5 / 0.51757, within(1e-4));
-        assertThat(gauge.derivation()).contains("0.5176 mm² (scaled from 0.5 mm²)");
+        assertThat(English.of(gauge.derivation())).contains("0.5176 mm² (scaled from 0.5 mm²)");
         double thick =
                 new LimitRules(20).of(wire("length_m,awg", "10,14")).high().value();
         assertThat(thick).as("AWG 14 is not 1.5 mm²").isCloseTo(0.0798 * 2.5 / 2.0809, within(1e-4));
@@ -113,24 +117,25 @@ class LimitRulesTest {
     void theOrderOfAuthorityIsKept() {
         Allowances all = allowing(0.9, 0.5, 0);
         assertThat(limits(all).of(wire("max_ohm", "0.45")).rule()).isEqualTo(Limit.Rule.GIVEN);
-        assertThat(limits(all).of(wire("length_m,area_mm2", "8,0.5")).derivation())
+        assertThat(English.of(limits(all).of(wire("length_m,area_mm2", "8,0.5")).derivation()))
                 .isEqualTo("Maximum 0.9 Ω: the figure given for every wire of the assembly.");
         Allowances some = allowing(0, 0.5, 0);
         assertThat(limits(some).of(wire("length_m,area_mm2", "8,0.5")).rule()).isEqualTo(Limit.Rule.STANDARD);
-        assertThat(limits(some).of(wire("current_a", "8")).derivation())
+        assertThat(English.of(limits(some).of(wire("current_a", "8")).derivation()))
                 .isEqualTo("Maximum 7.813 mΩ: allowed heat of 0.5 W at 8 A, P / I².");
-        assertThat(limits(some).of(wire("wire", "W1")).derivation())
+        assertThat(English.of(limits(some).of(wire("wire", "W1")).derivation()))
                 .isEqualTo("Maximum 0.48 Ω: learnt from 3 good units, 0.42 Ω with a spread of 20 mΩ.");
         assertThat(limits(some).of(wire("wire", "W2")).high()).isEqualTo(Ohms.of(2));
     }
 
     @Test
     void theLowerOfHeatAndDropCountsAndATighterOneIsAlwaysSaid() {
-        assertThat(limits(allowing(0, 8, 0.4)).of(wire("current_a", "2")).derivation())
+        assertThat(English.of(
+                        limits(allowing(0, 8, 0.4)).of(wire("current_a", "2")).derivation()))
                 .isEqualTo("Maximum 0.2 Ω: allowed drop of 0.4 V at 2 A, dU / I.");
-        assertThat(limits(allowing(0, 0.5, 0))
+        assertThat(English.of(limits(allowing(0, 0.5, 0))
                         .of(wire("max_ohm,current_a", "0.45,8"))
-                        .derivation())
+                        .derivation()))
                 .isEqualTo("Maximum 0.45 Ω: the figure given for W1. Its allowed heat is tighter: 7.813 mΩ.");
     }
 
@@ -138,18 +143,19 @@ class LimitRulesTest {
     void aDerivationKeepsItsInputsAndSource() {
         Derivation by =
                 new LimitRules(31).of(wire("length_m,area_mm2", "8.2,0.5")).by();
-        assertThat(by.source()).isEqualTo("IEC 60228");
+        assertThat(English.of(by.source())).isEqualTo("IEC 60228");
         assertThat(by.formula()).isEqualTo("r20 × L × (1 + a (t - 20))");
         assertThat(by.inputs())
                 .contains(
-                        new Derivation.LimitInput("length", "8.2 m"),
-                        new Derivation.LimitInput("temperature", "31 °C"));
+                        new Derivation.LimitInput("length", Message.figure(8.2, "m")),
+                        new Derivation.LimitInput("temperature", Message.figure(31, "°C")));
     }
 
     @Test
     void aResistiveLeadHasOhmsByTheMetre() {
         Limit limit = new LeadClass("ignition lead", 16_000, 0.2, 1000).limit(0.5);
-        assertThat(limit.derivation()).isEqualTo("7.2 kΩ to 10.8 kΩ: ignition lead, 16 kΩ/m × 0.5 m ± 20 %.");
+        assertThat(English.of(limit.derivation()))
+                .isEqualTo("7.2 kΩ to 10.8 kΩ: ignition lead, 16 kΩ/m × 0.5 m ± 20 %.");
         assertThat(limit.lowGiven()).isTrue();
         assertThatThrownBy(() -> new LeadClass("lead", 16_000, 0.2, 0).limit(Double.NaN))
                 .hasMessage("A lead's length (NaN m) must be above 0.");

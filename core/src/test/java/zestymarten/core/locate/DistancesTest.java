@@ -9,6 +9,8 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.locate.Distances.DistanceReading;
+import zestymarten.core.quantity.English;
+import zestymarten.core.quantity.Message;
 
 /** A fault is put somewhere on a run, its readings are reckoned from the line's own equations, and it is found again. */
 class DistancesTest {
@@ -51,8 +53,8 @@ class DistancesTest {
                             Distances.pulse(LENGTH, exact(0.66), exact(2 * d / (0.66 * 299_792_458))),
                             Distances.liftOut(LENGTH, exact(d))))
                     .allSatisfy(each -> {
-                        assertThat(each.metres()).as(each.by()).isCloseTo(d, within(1e-6));
-                        assertThat(each.assumes()).isNotEmpty();
+                        assertThat(each.metres()).as(English.of(each.by())).isCloseTo(d, within(1e-6));
+                        assertThat(English.all(each.assumes())).isNotEmpty();
                     });
             assertThat(Distances.shortOhm(LENGTH, 2 * near + fault, 2 * (core - near) + fault, OHM_PER_METRE))
                     .isCloseTo(fault, within(1e-9));
@@ -97,16 +99,17 @@ class DistancesTest {
 
     @Test
     void waysThatAgreeMakeItNarrowerAndWaysThatContradictGiveNothing() {
-        Distance one = new Distance(50, 4, LENGTH, "one", List.of());
-        Distance other = new Distance(52, 4, LENGTH, "other", List.of());
-        Distance far = new Distance(90, 4, LENGTH, "far", List.of());
+        Distance one = new Distance(50, 4, LENGTH, Message.verbatim("one"), List.of());
+        Distance other = new Distance(52, 4, LENGTH, Message.verbatim("other"), List.of());
+        Distance far = new Distance(90, 4, LENGTH, Message.verbatim("far"), List.of());
         Distance agreed = Distances.together(List.of(one, other));
         assertThat(agreed.metres()).isCloseTo(51, within(1e-9));
         assertThat(agreed.doubtM()).isCloseTo(4 / Math.sqrt(2), within(1e-9));
         assertThat(Distances.areConsistent(List.of(one, far))).isFalse();
         assertThatThrownBy(() -> Distances.together(List.of(one, far)))
                 .hasMessageStartingWith("These ways contradict each other");
-        Distance weighed = Distances.together(List.of(new Distance(50, 1, LENGTH, "sure", List.of()), other));
+        Distance weighed =
+                Distances.together(List.of(new Distance(50, 1, LENGTH, Message.verbatim("sure"), List.of()), other));
         assertThat(weighed.metres()).isCloseTo(50 + 2.0 / 17, within(1e-9));
     }
 

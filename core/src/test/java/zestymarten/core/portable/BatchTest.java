@@ -14,6 +14,7 @@ import zestymarten.core.assembly.WireList;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.English;
 
 /** A day with shore leads: five cores, 18 m of 4 mm². */
 class BatchTest {
@@ -62,7 +63,7 @@ class BatchTest {
         assertThat(check(false).items())
                 .extracting(LeadTest.Item::id)
                 .containsExactly("look", "core_PE", "core_L1", "core_N", "apart_L1_N", "insulation");
-        assertThat(check(false).expected(check(false).items().get(1)))
+        assertThat(English.of(check(false).expected(check(false).items().get(1))))
                 .contains("IEC 60228")
                 .contains("0.0891 Ω");
     }
@@ -71,12 +72,12 @@ class BatchTest {
     void aGoodLeadPassesAndOneOnTheScrewsDoesNot() {
         LeadVerdict verdict = check(false).judge(good());
         assertThat(verdict.outcome()).isEqualTo(LeadVerdict.LeadOutcome.PASS);
-        assertThat(verdict.says())
+        assertThat(English.all(verdict.says()))
                 .containsExactly(
                         "Every core answers at its own pin and at no other: none is open, none is crossed, none is shorted.");
         LeadVerdict screws = check(true).judge(good());
         assertThat(screws.outcome()).isEqualTo(LeadVerdict.LeadOutcome.SCREWS_ONLY);
-        assertThat(screws.says())
+        assertThat(English.all(screws.says()))
                 .containsExactly(
                         "Read on the screws: the contacts of plug and socket are not proved. Read once through the"
                                 + " mated pair.");
@@ -86,14 +87,15 @@ class BatchTest {
     void anOpenProtectiveFailsAtOnceAndNoTestVoltageIsPutOnIt() {
         LeadVerdict verdict = check(false).judge(Map.of("look", "s", "core_PE", "OL"));
         assertThat(verdict.outcome()).isEqualTo(LeadVerdict.LeadOutcome.FAIL);
-        assertThat(verdict.says()).contains("The protective conductor comes first: no test voltage on this lead.");
+        assertThat(English.all(verdict.says()))
+                .contains("The protective conductor comes first: no test voltage on this lead.");
     }
 
     @Test
     void twoOpenCoresMayHaveChangedPlaces() {
         Map<String, String> typed = good("core_L1", "OL");
         typed.put("core_N", "OL");
-        assertThat(check(false).judge(typed).says())
+        assertThat(English.all(check(false).judge(typed).says()))
                 .contains(
                         "Several cores do not answer, core L1, core N: they may be crossed. Measure across before you call"
                                 + " them broken.");
@@ -113,7 +115,7 @@ class BatchTest {
     void aShortBetweenLiveCoresFailsThoughEachCoreAnswers() {
         LeadVerdict verdict = check(false).judge(good("apart_L1_N", "0.14"));
         assertThat(verdict.outcome()).isEqualTo(LeadVerdict.LeadOutcome.FAIL);
-        assertThat(verdict.says()).anyMatch(each -> each.startsWith("L1 to N: "));
+        assertThat(English.all(verdict.says())).anyMatch(each -> each.startsWith("L1 to N: "));
         assertThat(check(false).judge(good("apart_L1_N", "")).outcome()).isEqualTo(LeadVerdict.LeadOutcome.INCOMPLETE);
     }
 
@@ -122,7 +124,8 @@ class BatchTest {
         LeadTest low = new LeadTest(LEAD, CONDITIONS, 250, false);
         assertThat(low.judge(good("insulation", "0.6M")).outcome()).isEqualTo(LeadVerdict.LeadOutcome.FAIL);
         assertThat(low.judge(good("insulation", "50M")).outcome()).isEqualTo(LeadVerdict.LeadOutcome.INCOMPLETE);
-        assertThat(low.judge(good("insulation", "50M")).says()).anyMatch(each -> each.contains("at that voltage"));
+        assertThat(English.all(low.judge(good("insulation", "50M")).says()))
+                .anyMatch(each -> each.contains("at that voltage"));
     }
 
     @Test
@@ -137,7 +140,7 @@ class BatchTest {
     void aBadLeadDoesNotHideInTheSlackOfTheOthers() {
         Map<Integer, Double> read = new HashMap<>(Map.of(10, 1.8));
         CoupledLeads row = CoupledLeads.of(10, 0.2, read);
-        assertThat(row.says())
+        assertThat(English.of(row.says()))
                 .startsWith(
                         "The row as a whole is within its limit: 1.8 Ω, limit 2 Ω. A single lead of up to 1.8 Ω may hide");
         while (row.next().isPresent()) {
@@ -146,7 +149,7 @@ class BatchTest {
             row = CoupledLeads.of(10, 0.2, read);
         }
         assertThat(row.suspects()).containsExactly(7);
-        assertThat(row.says()).startsWith("Lead 7, or its coupling, is the bad one.");
+        assertThat(English.of(row.says())).startsWith("Lead 7, or its coupling, is the bad one.");
     }
 
     @Test
@@ -170,13 +173,15 @@ class BatchTest {
 
     @Test
     void aSoundRowAndAContradictionAreSaid() {
-        assertThat(CoupledLeads.of(5, 0.1, Map.of(1, 0.08, 2, 0.16, 3, 0.24, 4, 0.32, 5, 0.4))
-                        .says())
+        assertThat(English.of(CoupledLeads.of(5, 0.1, Map.of(1, 0.08, 2, 0.16, 3, 0.24, 4, 0.32, 5, 0.4))
+                        .says()))
                 .isEqualTo("The whole row reads 0.4 Ω, and no lead can have more than 0.1 Ω: none of them is bad.");
-        assertThat(CoupledLeads.of(5, 0.1, Map.of(5, 3.0, 2, 3.0, 3, 0.2)).says())
+        assertThat(English.of(
+                        CoupledLeads.of(5, 0.1, Map.of(5, 3.0, 2, 3.0, 3, 0.2)).says()))
                 .isEqualTo(
                         "These readings contradict each other: a coupling farther on reads less. Measure both again.");
-        assertThat(CoupledLeads.of(5, 0.1, Map.of(5, Double.POSITIVE_INFINITY)).says())
+        assertThat(English.of(CoupledLeads.of(5, 0.1, Map.of(5, Double.POSITIVE_INFINITY))
+                        .says()))
                 .isEqualTo("It is one of leads 1 to 5: at most 3 more measurements. Measure behind lead 2.");
         assertThatThrownBy(() -> CoupledLeads.of(1, 0.1, Map.of()))
                 .hasMessage("A row has from 2 to 60 leads (read 1), each with resistance above 0 (read 0.1).");

@@ -53,8 +53,8 @@ class ReadingParserTest {
 
     @Test
     void neverFoldsMilliAndMega() {
-        assertThat(language.understand("12m").text()).isEqualTo("12 mΩ");
-        assertThat(language.understand("12M").text()).isEqualTo("12 MΩ");
+        assertThat(English.of(language.understand("12m").message())).isEqualTo("12 mΩ");
+        assertThat(English.of(language.understand("12M").message())).isEqualTo("12 MΩ");
     }
 
     @Test
@@ -73,9 +73,12 @@ class ReadingParserTest {
     void asksWhatABareOneMeansOnAMeterWhoseOverRangeMarkIsOne() {
         for (String typed : List.of("1", "1 .", "1.")) {
             assertThat(ofAMeterThatShowsOne.understand(typed))
-                    .isEqualTo(new MeterReading.Ambiguous(
-                            List.of(MeterReading.Value.ohms(1), new MeterReading.OverRange()),
-                            "Does the meter show one ohm, or is the 1 its over-range mark?"));
+                    .isInstanceOfSatisfying(MeterReading.Ambiguous.class, asked -> {
+                        assertThat(asked.candidates())
+                                .containsExactly(MeterReading.Value.ohms(1), new MeterReading.OverRange());
+                        assertThat(English.of(asked.question()))
+                                .isEqualTo("Does the meter show one ohm, or is the 1 its over-range mark?");
+                    });
         }
         assertThat(ofAMeterThatShowsOne.understand("1.0")).isEqualTo(MeterReading.Value.ohms(1));
     }
@@ -96,7 +99,7 @@ class ReadingParserTest {
     void understandsBounds() {
         assertThat(language.understand(">900M")).isEqualTo(new MeterReading.Above(9e8, MeterReading.Unit.OHM));
         assertThat(language.understand("<0.05")).isEqualTo(new MeterReading.Below(0.05, MeterReading.Unit.OHM));
-        assertThat(language.understand(">900M").text()).isEqualTo("more than 900 MΩ");
+        assertThat(English.of(language.understand(">900M").message())).isEqualTo("more than 900 MΩ");
     }
 
     @Test
@@ -105,23 +108,23 @@ class ReadingParserTest {
         assertThat(language.understand("~0.4..OL"))
                 .isEqualTo(
                         new MeterReading.Unstable(List.of(MeterReading.Value.ohms(0.4), new MeterReading.OverRange())));
-        assertThat(language.understand("0.4…12").text()).isEqualTo("jumps between 0.4 Ω and 12 Ω");
+        assertThat(English.of(language.understand("0.4…12").message())).isEqualTo("jumps between 0.4 Ω and 12 Ω");
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"abc", "1.2.3", "1.234,5", "k", "=1+1", "12 x", "NaN", ">OL", "..", "9e99", "1 2"})
     void refusesWhatIsNoReading(String typed) {
-        assertThat(language.understand(typed))
-                .isEqualTo(new MeterReading.Refused("“" + typed + "” is no reading. Type what the meter shows, such"
-                        + " as 0.64, 15k8, 2.7M, OL, >900M; b for a tone, n for no beep."));
+        assertThat(language.understand(typed)).isInstanceOf(MeterReading.Refused.class);
+        assertThat(English.of(language.understand(typed).message()))
+                .isEqualTo("“" + typed + "” is no reading. Type what the meter shows, such"
+                        + " as 0.64, 15k8, 2.7M, OL, >900M; b for a tone, n for no beep.");
     }
 
     @Test
     void saysWhyANegativeResistanceIsRefused() {
-        assertThat(language.understand("-0.5"))
-                .isEqualTo(
-                        new MeterReading.Refused("“-0.5”: a resistance cannot be negative. If the meter was nulled on"
-                                + " its leads and shows a little below zero, type 0."));
+        assertThat(English.of(language.understand("-0.5").message()))
+                .isEqualTo("“-0.5”: a resistance cannot be negative. If the meter was nulled on"
+                        + " its leads and shows a little below zero, type 0.");
     }
 
     @Test
@@ -130,7 +133,7 @@ class ReadingParserTest {
         assertThat(language.understand("-0.00")).isEqualTo(MeterReading.Value.ohms(0));
         assertThat(language.understand("-2 mA")).isEqualTo(new MeterReading.Value(-0.002, MeterReading.Unit.AMPERE));
         assertThat(language.understand("---")).isInstanceOf(MeterReading.Refused.class);
-        assertThat(language.understand("---").text()).doesNotContain("negative");
+        assertThat(English.of(language.understand("---").message())).doesNotContain("negative");
     }
 
     @ParameterizedTest
@@ -155,7 +158,7 @@ class ReadingParserTest {
     @ParameterizedTest
     @ValueSource(strings = {"OL mΩ", "OL Ω", "OL kΩ"})
     void overRangeOfALowRangeIsNoBreak(String typed) {
-        assertThat(language.understand(typed).text()).contains("only says \"more than that range\"");
+        assertThat(English.of(language.understand(typed).message())).contains("only says \"more than that range\"");
     }
 
     @ParameterizedTest
@@ -171,8 +174,8 @@ class ReadingParserTest {
 
     @Test
     void refusesNothingAndTooMuch() {
-        assertThat(language.understand("   ").text()).startsWith("Nothing was typed.");
-        assertThat(language.understand("9".repeat(41)).text())
+        assertThat(English.of(language.understand("   ").message())).startsWith("Nothing was typed.");
+        assertThat(English.of(language.understand("9".repeat(41)).message()))
                 .startsWith("Read 41 characters; a reading has at most 40.");
     }
 
@@ -184,8 +187,8 @@ class ReadingParserTest {
                     List.of(Locale.GERMANY, Locale.forLanguageTag("tr-TR"), Locale.forLanguageTag("ar-EG"))) {
                 Locale.setDefault(locale);
                 assertThat(language.understand("INF")).isEqualTo(new MeterReading.OverRange());
-                assertThat(language.understand("0.64").text()).isEqualTo("0.64 Ω");
-                assertThat(language.understand("15k8").text()).isEqualTo("15.8 kΩ");
+                assertThat(English.of(language.understand("0.64").message())).isEqualTo("0.64 Ω");
+                assertThat(English.of(language.understand("15k8").message())).isEqualTo("15.8 kΩ");
             }
         } finally {
             Locale.setDefault(before);

@@ -16,6 +16,7 @@ import zestymarten.core.judgement.Quantity;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
@@ -51,14 +52,14 @@ class ScanProgramTest {
 
     private static List<String> problems(ScanProgram program) {
         return ProgramReview.of(program, design(THREE_CORES), ProgramReview.ScanPace.USUAL).problems().stream()
-                .map(each -> each.where() + ": " + each.text())
+                .map(each -> English.of(each.message()))
                 .toList();
     }
 
     private static List<String> refused(String text) {
         List<Problem> problems = new ArrayList<>();
         assertThat(ProgramText.read(text, problems)).isEmpty();
-        return problems.stream().map(each -> each.where() + ": " + each.text()).toList();
+        return problems.stream().map(each -> English.of(each.message())).toList();
     }
 
     @Test
@@ -77,7 +78,7 @@ class ScanProgramTest {
                 design(THREE_CORES),
                 ProgramReview.ScanPace.USUAL);
         assertThat(review.problems()).isEmpty();
-        assertThat(review.never()).isEmpty();
+        assertThat(English.all(review.never())).isEmpty();
         assertThat(review.unrung()).isEmpty();
         assertThat(review.measurements()).as("3 wires, 3 pairs, 3 to the frame").isEqualTo(9);
     }
@@ -101,7 +102,7 @@ class ScanProgramTest {
         List<Taken> taken = program.taken(Points.of(design(THREE_CORES).assembly()));
         assertThat(taken.stream().map(Taken::sides)).contains("J1.1 | J1.2 J1.3", "J1.2 | J1.3");
         ProgramReview review = ProgramReview.of(program, design(THREE_CORES), ProgramReview.ScanPace.USUAL);
-        assertThat(review.never()).isEmpty();
+        assertThat(English.all(review.never())).isEmpty();
     }
 
     @Test
@@ -155,7 +156,7 @@ class ScanProgramTest {
         String lines = "close,A!1 B!4,,,,,,\nmeasure,,resistance,,0.4,,,\nopen,B!4,,,,,,\n"
                 + "close,B!2,,,,,,\nmeasure,,resistance,10000,,,,\n";
         ProgramReview review = ProgramReview.of(read(lines), design(THREE_CORES), ProgramReview.ScanPace.USUAL);
-        assertThat(review.never())
+        assertThat(English.all(review.never()))
                 .containsExactly("W1 and W3", "W1 and the frame", "W2 and W3", "W2 and the frame", "W3 and the frame");
         assertThat(review.neverCount()).isEqualTo(5);
         assertThat(review.unrung()).containsExactly("W2", "W3");
@@ -190,7 +191,7 @@ class ScanProgramTest {
         ScanProgram program = template(WITHSTAND, INSULATION);
         ProgramReview review = ProgramReview.of(program, design(THREE_CORES), ProgramReview.ScanPace.USUAL);
         assertThat(review.problems()).isEmpty();
-        assertThat(review.never()).isEmpty();
+        assertThat(English.all(review.never())).isEmpty();
         assertThat(review.unrung()).isEmpty();
         List<Taken> taken = program.taken(Points.of(design(THREE_CORES).assembly()));
         assertThat(taken.stream()
@@ -264,7 +265,7 @@ class ScanProgramTest {
                         + " action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state.");
         String header = "action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state\n";
         assertThat(refused(header))
-                .containsExactly(": There is no line in it. Expected the columns"
+                .containsExactly("There is no line in it. Expected the columns"
                         + " action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state.");
         assertThat(refused(header + "jump,A!1,,,,,,\nclose,A1,,,,,,\nmeasure,,volts,,,,,\nmeasure,,resistance,,1k,,,\n"
                         + "measure,,resistance,5,1,,,\nmeasure,,insulation,1,,9000,1,\n"))
@@ -276,6 +277,6 @@ class ScanProgramTest {
                         "line 6: Limits (5.0 to 1.0 ohm) must begin at 0 or above and end above where they begin.",
                         "line 7: Insulation is measured with DC of at most 5000 V.");
         assertThat(refused(header + "close,\"A!1,,,,,,\n"))
-                .containsExactly(": That is no CSV: a quote is open at its end, or stands inside a cell.");
+                .containsExactly("That is no CSV: a quote is open at its end, or stands inside a cell.");
     }
 }

@@ -14,6 +14,7 @@ import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Order;
@@ -56,7 +57,7 @@ class ArrangementsTest {
         List<Entry> entries = bench.test().entries();
         return bench.test()
                 .judgement(entries.get(entries.size() - 1))
-                .map(Judgement::reason)
+                .map(each -> English.of(each.reason()))
                 .orElseThrow();
     }
 
@@ -144,7 +145,7 @@ class ArrangementsTest {
         Bench bench = Bench.of(cable(), WHOLE).act("", "", "", "");
         assertThat(steps(bench, Stage.METER)).isEqualTo("TEMPERATURE roof, TEMPERATURE RT1, METER TONE, METER OHMS");
         bench.act("40", "104 F").type("b", "0.30");
-        assertThat(bench.test().told(bench.test().entries().get(5))).isEqualTo("40 °C");
+        assertThat(English.of(bench.test().told(bench.test().entries().get(5)))).isEqualTo("40 °C");
         TestStep.Measurement wire = (TestStep.Measurement) bench.step();
         assertThat(bench.test()
                         .expectation(wire)
@@ -155,7 +156,7 @@ class ArrangementsTest {
                 (TestStep.Measurement) bench.test().steps(Stage.PARTS).toList().get(0);
         assertThat(bench.test()
                         .expectation(sensor)
-                        .fold(joined -> joined.limit().derivation(), () -> ""))
+                        .fold(joined -> English.of(joined.limit().derivation()), () -> ""))
                 .contains("115 Ω");
     }
 
@@ -180,7 +181,8 @@ class ArrangementsTest {
         assertThat(bench.test().state(new TestStep.Measurement(Stage.WARM, Terminal.of("J3.1"), Terminal.of("J3.2"))))
                 .as("it did not follow")
                 .isEqualTo(StepState.FAULT);
-        assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.WARMED, "RT1"), "hot"))
+        assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.WARMED, "RT1"), "hot")
+                        .map(English::of))
                 .hasValue("-80 to 200 °C, or in °F with an F behind it");
         expectsAsIfItHadBeenWarmFromTheFirst(bench.test());
     }

@@ -11,10 +11,12 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.finding.FaultHistory;
 import zestymarten.core.limit.Learnt;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestOptions;
@@ -53,6 +55,11 @@ final class Bench {
     static Bench of(String wireList, Map<String, Learnt> learnt) {
         Assembly assembly = WireList.read(wireList).assembly("Cable", AssemblyKind.CABLE, "", Map.of());
         return new Bench(Design.of(assembly, 20, learnt), TestOptions.QUICK);
+    }
+
+    static Bench of(String wireList, FaultHistory history) {
+        Assembly assembly = WireList.read(wireList).assembly("Cable", AssemblyKind.CABLE, "", Map.of());
+        return new Bench(Design.of(assembly, 20, Map.of(), history), TestOptions.QUICK);
     }
 
     static Bench of(Assembly assembly, TestOptions approach) {
@@ -106,7 +113,9 @@ final class Bench {
 
     String understood(String typed) {
         MeterReading understood = test().understand(step(), typed);
-        return understood instanceof MeterReading.Ambiguous ambiguous ? ambiguous.question() : understood.text();
+        return understood instanceof MeterReading.Ambiguous ambiguous
+                ? English.of(ambiguous.question())
+                : English.of(understood.message());
     }
 
     Bench type(String... readings) {

@@ -3,6 +3,7 @@ package zestymarten.core.testrun;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
+import zestymarten.core.quantity.English;
 
 class DecisionTest {
     @Test
@@ -15,23 +16,29 @@ class DecisionTest {
 
     @Test
     void aFaultIsReleasedByNobody() {
-        assertThat(Decision.RELEASE.refusal(RunOutcome.FAIL, true, true))
+        assertThat(Decision.RELEASE.refusal(RunOutcome.FAIL, true, true).map(English::of))
                 .contains("A unit with a fault is not released. Repair it and test it again.");
-        assertThat(Decision.WATCH.refusal(RunOutcome.FAIL, true, true)).isPresent();
-        assertThat(Decision.QUARANTINE.refusal(RunOutcome.FAIL, false, false)).isEmpty();
+        assertThat(Decision.WATCH.refusal(RunOutcome.FAIL, true, true).map(English::of))
+                .isPresent();
+        assertThat(Decision.QUARANTINE.refusal(RunOutcome.FAIL, false, false).map(English::of))
+                .isEmpty();
     }
 
     @Test
     void whatIsNotWhollyTestedIsReleasedByALeadHandOnly() {
-        assertThat(Decision.RELEASE.refusal(RunOutcome.INCOMPLETE, false, true)).isPresent();
-        assertThat(Decision.RELEASE.refusal(RunOutcome.INCOMPLETE, true, false)).isEmpty();
+        assertThat(Decision.RELEASE.refusal(RunOutcome.INCOMPLETE, false, true).map(English::of))
+                .isPresent();
+        assertThat(Decision.RELEASE.refusal(RunOutcome.INCOMPLETE, true, false).map(English::of))
+                .isEmpty();
     }
 
     @Test
     void whatIsWatchedIsDueAgain() {
-        assertThat(Decision.WATCH.refusal(RunOutcome.WATCH, false, false))
+        assertThat(Decision.WATCH.refusal(RunOutcome.WATCH, false, false).map(English::of))
                 .contains("A unit that is watched needs a next test: a date, hours or cycles.");
-        assertThat(Decision.WATCH.refusal(RunOutcome.WATCH, false, true)).isEmpty();
-        assertThat(Decision.RELEASE.refusal(RunOutcome.PASS, false, false)).isEmpty();
+        assertThat(Decision.WATCH.refusal(RunOutcome.WATCH, false, true).map(English::of))
+                .isEmpty();
+        assertThat(Decision.RELEASE.refusal(RunOutcome.PASS, false, false).map(English::of))
+                .isEmpty();
     }
 }

@@ -14,6 +14,8 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.FaultHistory;
+import zestymarten.core.quantity.English;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Purpose;
 import zestymarten.core.testplan.Stage;
@@ -26,11 +28,15 @@ class FindTheFaultTest {
     private static final int WIRES = 12;
 
     private static Bench pendant() {
+        return pendant(FaultHistory.NONE);
+    }
+
+    private static Bench pendant(FaultHistory history) {
         StringBuilder list = new StringBuilder("wire,from,to,function,length_m,area_mm2\n");
         for (int i = 1; i <= WIRES; i++) {
             list.append("W%d,J1.%d,J2.%d,function %d,8,0.5%n".formatted(i, i, i, i));
         }
-        return Bench.of(list.toString()).told(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
+        return Bench.of(list.toString(), history).told(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
     }
 
     private static Bench withSymptoms(Bench bench, Map<Integer, String> symptoms) {
@@ -95,7 +101,7 @@ class FindTheFaultTest {
         int measurements = measure(bench, open);
         assertThat(bench.test().diagnosis()).isEqualTo(Recommendation.Status.FINISHED);
         assertThat(bench.test().findings())
-                .extracting(found -> found.finding().text())
+                .extracting(found -> English.of(found.finding().message()))
                 .containsExactly("W7 is open between J1.7 and J2.7.");
         long ofTheWire = bench.test().entries().stream()
                 .filter(entry -> entry.step() instanceof TestStep.Measurement touch
@@ -108,6 +114,26 @@ class FindTheFaultTest {
         assertThat(bench.test().remaining().touches())
                 .as("what was not tested stays known")
                 .isPositive();
+    }
+
+    @Test
+    void whatOftenBreaksInThisAssemblyIsAskedForFirst() {
+        Map<Set<String>, String> open = Map.of(Set.of("J1.7", "J2.7"), "OL");
+        Bench usual = pendant();
+        Bench taught = pendant(new FaultHistory(30, Map.of(new FaultHistory.FaultOf("open", "W7"), 8)));
+        int without = measure(usual, open);
+        int with = measure(taught, open);
+        assertThat(with).isLessThan(without);
+        assertThat(taught.test().findings())
+                .extracting(found -> English.of(found.finding().message()))
+                .containsExactlyElementsOf(usual.test().findings().stream()
+                        .map(found -> English.of(found.finding().message()))
+                        .toList());
+        assertThat(taught.test().entries().stream()
+                        .filter(entry -> entry.step() instanceof TestStep.Measurement)
+                        .findFirst())
+                .hasValueSatisfying(entry -> assertThat(((TestStep.Measurement) entry.step()).isOn(Terminal.of("J1.7")))
+                        .isTrue());
     }
 
     /** That all is well is no repair: it is said when everything was read, and not because a fault has become unlikely. */
@@ -134,9 +160,11 @@ class FindTheFaultTest {
 
     @Test
     void onlyAKnownPurposeIsTaken() {
-        assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.PURPOSE, ""), "hurry"))
+        assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.PURPOSE, ""), "hurry")
+                        .map(English::of))
                 .contains("one of everything, find_fault, or retest with the wires and parts that were repaired");
-        assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.PURPOSE, ""), "find_fault"))
+        assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.PURPOSE, ""), "find_fault")
+                        .map(English::of))
                 .isEmpty();
     }
 
@@ -181,10 +209,10 @@ class FindTheFaultTest {
                 .told(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
         int linked = measure(clips, touch -> linked(touch, "3", "8"));
         assertThat(clips.test().findings())
-                .extracting(found -> found.finding().text())
+                .extracting(found -> English.of(found.finding().message()))
                 .containsExactly("Short circuit between W3 and W8.");
         assertThat(free.test().findings())
-                .extracting(found -> found.finding().text())
+                .extracting(found -> English.of(found.finding().message()))
                 .containsExactly("Short circuit between W3 and W8.");
         assertThat(linked).as("with clips, against %d by pairs", byPairs).isLessThan(byPairs);
     }
@@ -221,7 +249,7 @@ class FindTheFaultTest {
                 bench,
                 Map.of(Set.of("J1.3", "J2.3"), "OL", Set.of("J1.29", "FRAME"), "0.5", Set.of("J2.29", "FRAME"), "0.5"));
         assertThat(bench.test().findings())
-                .extracting(found -> found.finding().text())
+                .extracting(found -> English.of(found.finding().message()))
                 .containsExactlyInAnyOrder("W3 is open between J1.3 and J2.3.", "W29 is shorted to the frame.");
     }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.limit.Learnt;
+import zestymarten.core.quantity.English;
 import zestymarten.core.testplan.TestStep;
 
 /** What several tests tell together: of one unit over the years, and of several good units. */
@@ -55,7 +56,7 @@ class HistoryTest {
         });
         TestRun next = Bench.of(UNKNOWN, learnt).type("b", "0.30", "0.85").test();
         assertThat(next.expectation((TestStep.Measurement) next.entries().get(2).step())
-                        .fold(joined -> joined.limit().derivation(), () -> ""))
+                        .fold(joined -> English.of(joined.limit().derivation()), () -> ""))
                 .contains("learnt from 3 good units, 0.42 Ω");
         assertThat(next.findings()).hasSize(1);
     }

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.judgement.Judgement;
+import zestymarten.core.quantity.English;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
@@ -31,7 +31,8 @@ class MendingTest {
         Bench bench = broken();
         assertThat(bench.test().spares()).extracting(Conductor::id).containsExactly("SP1");
         TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1");
-        assertThat(bench.test().objection(mended, bySpare("SP1"))).isEmpty();
+        assertThat(bench.test().objection(mended, bySpare("SP1")).map(English::of))
+                .isEmpty();
         bench.mend("W1 SP1", bySpare("SP1"));
         assertThat(bench.test().asBuilt()).hasValueSatisfying(built -> {
             assertThat(built.conductors()).extracting(Conductor::id).containsExactly("W1", "W2");
@@ -58,11 +59,13 @@ class MendingTest {
     void aSpareThatDidNotPassCarriesNothing() {
         Bench bench = Bench.of(CABLE).type("b", "0.30", "OL", "OL", "0.6", "OL", "OL");
         assertThat(bench.test().spares()).isEmpty();
-        assertThat(bench.test().objection(new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1"), bySpare("SP1")))
+        assertThat(bench.test()
+                        .objection(new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1"), bySpare("SP1"))
+                        .map(English::of))
                 .hasValue(
                         "“SP1” for “W1 SP1” is not accepted; expected a spare core that has passed in this test, for one wire.");
         assertThatThrownBy(() -> new Entry.Content.Repair(Entry.Way.CLEAN, "", "", "SP1", ""))
-                .hasMessage("A spare core (SP1) is named only where it carries the wire, not where it is cleaned.");
+                .hasMessage("A spare core (SP1) is named only where it carries the wire, not with CLEAN.");
     }
 
     @Test
@@ -70,7 +73,7 @@ class MendingTest {
         Bench bench = broken().mend("W1", new Entry.Content.Repair(Entry.Way.REPLACE, "", "", "", "WH"));
         assertThat(bench.test().asBuilt().orElseThrow().conductors().get(0).colour())
                 .hasValue(Colour.of("WH"));
-        assertThat(bench.test().told(bench.test().repairs().get(0))).isEqualTo("replaced, now WH");
+        assertThat(English.of(bench.test().told(bench.test().repairs().get(0)))).isEqualTo("replaced, now WH");
         bench.takeBack();
         assertThat(bench.test().asBuilt()).isEmpty();
     }
@@ -80,10 +83,12 @@ class MendingTest {
         Bench bench = broken();
         TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.MENDED, "W1");
         Entry.Content.Repair splice = new Entry.Content.Repair(Entry.Way.SPLICE, "", "");
-        assertThat(bench.test().objection(mended, splice))
+        assertThat(bench.test().objection(mended, splice).map(English::of))
                 .hasValue("Before it is spliced, read each remaining length: W1 from J1.1, W1 from J2.1. A wire can be"
                         + " broken twice.");
-        assertThat(bench.test().objection(mended, new Entry.Content.Repair(Entry.Way.CONTACT, "", "")))
+        assertThat(bench.test()
+                        .objection(mended, new Entry.Content.Repair(Entry.Way.CONTACT, "", ""))
+                        .map(English::of))
                 .isEmpty();
         List<TestStep.ManualStep> remainders =
                 bench.test().remainders(bench.test().findings().get(0).finding());
@@ -93,12 +98,12 @@ class MendingTest {
                         .judgement(bench.test()
                                 .entries()
                                 .get(bench.test().entries().size() - 1))
-                        .map(Judgement::reason))
+                        .map(each -> English.of(each.reason())))
                 .hasValue("This length is broken as well: repairing the break that is seen would not do.");
-        assertThat(bench.test().objection(mended, splice).orElseThrow())
+        assertThat(English.of(bench.test().objection(mended, splice).orElseThrow()))
                 .startsWith("The length 'W1 from J2.1' is at fault too");
         bench.takeBack().at(remainders.get(1), "0.4");
-        assertThat(bench.test().objection(mended, splice)).isEmpty();
+        assertThat(bench.test().objection(mended, splice).map(English::of)).isEmpty();
     }
 
     @Test
@@ -109,17 +114,19 @@ class MendingTest {
                 bench.test().remainders(bench.test().findings().get(0).finding());
         bench.at(lengths.get(0), "0.4").at(lengths.get(1), "OL");
         assertThat(bench.test().findings())
-                .extracting(found -> found.finding().text())
+                .extracting(found -> English.of(found.finding().message()))
                 .containsExactly(
                         "W1 is open between J1.1 and J2.1.",
                         "W1 is open a second time between J2.1 and the break that is seen.");
         bench.mend("W1 from J2.1", splice);
         assertThat(bench.test().findings())
                 .as("the break that is seen is still there, and the length is read again")
-                .extracting(found -> found.finding().text())
+                .extracting(found -> English.of(found.finding().message()))
                 .containsExactly("W1 is open between J1.1 and J2.1.");
         assertThat(bench.test().isDone(lengths.get(0))).isTrue();
-        assertThat(bench.test().objection(new TestStep.ManualStep(ManualAction.MENDED, "W1"), splice))
+        assertThat(bench.test()
+                        .objection(new TestStep.ManualStep(ManualAction.MENDED, "W1"), splice)
+                        .map(English::of))
                 .hasValue(
                         "Before it is spliced, read each remaining length: W1 from J2.1. A wire can be broken twice.");
         bench.at(lengths.get(1), "0.4").mend("W1", splice);
@@ -137,7 +144,7 @@ class MendingTest {
                 .at(new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3")), "0.5")
                 .mend("W1", Entry.Way.CONTACT);
         assertThat(bench.test().findings())
-                .extracting(found -> found.finding().text())
+                .extracting(found -> English.of(found.finding().message()))
                 .contains("W2 is open between J1.2 and J2.2.");
         assertThat(bench.test().steps(Stage.ENDS).filter(step -> !bench.test().isDone(step)))
                 .as("it is read again all the same")

@@ -17,6 +17,7 @@ import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.JsonMembers;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.network.Nets;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.testplan.CoverageAnalysis;
 import zestymarten.core.testplan.CoverageAnalysis.Count;
@@ -117,8 +118,8 @@ class OfferCoverageTest {
         assertThat(coverage.counts()).containsEntry(PossibleFault.OPEN, new Count(5, 5));
         List<ProbePlacement> unproved =
                 measured.stream().filter(ProbePlacement::insulation).toList();
-        assertThat(CoverageAnalysis.of(cable(5), Nets.of(cable(5)), any -> unproved)
-                        .blindSpots())
+        assertThat(English.all(CoverageAnalysis.of(cable(5), Nets.of(cable(5)), any -> unproved)
+                        .blindSpots()))
                 .contains("Blind to broken wires: a unit with them reads like a good one.");
     }
 
@@ -131,7 +132,7 @@ class OfferCoverageTest {
         assertThat(coverage.counts())
                 .containsKeys(
                         PossibleFault.OPEN, PossibleFault.SHORT, PossibleFault.FRAME_SHORT, PossibleFault.CROSSED);
-        assertThat(coverage.blindSpots()).noneMatch(spot -> spot.startsWith("Blind to"));
+        assertThat(English.all(coverage.blindSpots())).noneMatch(spot -> spot.startsWith("Blind to"));
     }
 
     @Test
@@ -139,16 +140,17 @@ class OfferCoverageTest {
         CoverageAnalysis coverage = coverage(cable(6), TestMethod.FAR_END_JOINED);
         assertThat(coverage.counts()).containsEntry(PossibleFault.CROSSED, new Count(15, 0));
         assertThat(coverage.counts()).containsEntry(PossibleFault.OPEN, new Count(6, 6));
-        assertThat(coverage.blindSpots().get(0))
+        assertThat(English.of(coverage.blindSpots().get(0)))
                 .isEqualTo("Blind to crossed wires: a unit with them reads like a good one.");
     }
 
     @Test
     void theClosingPairTellsABrokenReferenceFromBreaksInAllOthers() {
-        assertThat(coverage(cable(6), TestMethod.FAR_END_JOINED).alike()).noneMatch(group -> group.contains("W1 open"));
-        assertThat(coverage(cable(2), TestMethod.FAR_END_JOINED).alike())
+        assertThat(English.all(coverage(cable(6), TestMethod.FAR_END_JOINED).alike()))
+                .noneMatch(group -> group.contains("W1 open"));
+        assertThat(English.all(coverage(cable(2), TestMethod.FAR_END_JOINED).alike()))
                 .as("two wires have no closing pair")
-                .containsExactly("W1 open / W2 open");
+                .containsExactly("W1 open and W2 open");
     }
 
     @Test
@@ -171,7 +173,7 @@ class OfferCoverageTest {
     @Test
     void aLargeCableIsSampledAndSaysSo() {
         CoverageAnalysis coverage = coverage(cable(500), TestMethod.BOTH_ENDS);
-        assertThat(coverage.blindSpots()).contains("Computed on 24 of the 500 nets, evenly chosen.");
+        assertThat(English.all(coverage.blindSpots())).contains("Computed on 24 of the 500 nets, evenly chosen.");
         assertThat(coverage.counts()).containsEntry(PossibleFault.OPEN, new Count(24, 24));
     }
 }

@@ -19,6 +19,7 @@ import zestymarten.core.analysis.RandomUnit;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.English;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
 
@@ -80,10 +81,11 @@ class OneAnswerTest {
             testWhole(bench, answers(unit));
             TestRun test = bench.test();
             Analysis called = Analysis.of(Design.of(unit.assembly(), 20), test.conditions(), readings(test));
-            assertThat(test.findings().stream().map(each -> each.finding().text()))
+            assertThat(test.findings().stream()
+                            .map(each -> English.of(each.finding().message())))
                     .as("unit %d: %s", i, unit.truth())
                     .containsExactlyElementsOf(called.findings().stream()
-                            .map(each -> each.finding().text())
+                            .map(each -> English.of(each.finding().message()))
                             .toList());
             assertThat(judgements(test))
                     .as("unit %d", i)

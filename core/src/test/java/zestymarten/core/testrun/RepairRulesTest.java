@@ -15,6 +15,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Symptoms.Behaviour;
+import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestMethod;
@@ -36,15 +37,18 @@ class RepairRulesTest {
     void whatFlexesIsNotSpliced() {
         RepairRules flexing = RepairRules.of(DESIGN, new Finding.Open("W1", NEAR, FAR));
         assertThat(flexing.ways()).startsWith(Entry.Way.CONTACT, Entry.Way.SPARE, Entry.Way.REPLACE);
-        assertThat(flexing.minds()).anyMatch(each -> each.startsWith("It flexes here: a splice stiffens the run"));
+        assertThat(English.all(flexing.minds()))
+                .anyMatch(each -> each.startsWith("It flexes here: a splice stiffens the run"));
         RepairRules fixed = RepairRules.of(DESIGN, new Finding.Open("W3", NEAR, FAR));
         assertThat(fixed.ways()).startsWith(Entry.Way.CONTACT, Entry.Way.SPLICE);
-        assertThat(fixed.minds().get(0)).startsWith("Before repairing a visible break, read each remaining length");
+        assertThat(English.of(fixed.minds().get(0)))
+                .startsWith("Before repairing a visible break, read each remaining length");
     }
 
     @Test
     void whatIsWetIsSealedAndWhatIsCrossedIsMoved() {
-        assertThat(RepairRules.of(DESIGN, new Finding.Open("W2", NEAR, FAR)).minds())
+        assertThat(English.all(RepairRules.of(DESIGN, new Finding.Open("W2", NEAR, FAR))
+                        .minds()))
                 .contains("It is wet here: seal the repair.");
         RepairRules crossed = RepairRules.of(
                 DESIGN,
@@ -121,13 +125,13 @@ class RepairRulesTest {
         PlanEstimate each = offer(TestMethod.BOTH_ENDS, new EffortModel.Pace(5, 0, 20, 60));
         assertThat(each.effort().touches()).as("3 wires, 3 pairs, 3 to frame").isEqualTo(9);
         assertThat(each.seconds()).isEqualTo(55);
-        assertThat(each.misses()).isEmpty();
+        assertThat(English.all(each.misses())).isEmpty();
         PlanEstimate alone = offer(TestMethod.FAR_END_JOINED, new EffortModel.Pace(5, 0, 20, 60));
         assertThat(alone.effort().walks()).isEqualTo(4);
         assertThat(alone.effort().setups()).as("linked once, freed once").isEqualTo(2);
         assertThat(alone.seconds())
                 .isEqualTo((alone.effort().touches() + alone.effort().checks()) * 5.0 + 2 * 20 + 4 * 60);
-        assertThat(alone.misses()).anyMatch(miss -> miss.startsWith("Blind to crossed wires"));
+        assertThat(English.all(alone.misses())).anyMatch(miss -> miss.startsWith("Blind to crossed wires"));
         PlanEstimate halves = offer(TestMethod.BY_HALVES, new EffortModel.Pace(5, 0, 20, 60));
         assertThat(halves.effort().touches()).isEqualTo(3 + 2 + 3);
     }
@@ -185,10 +189,10 @@ class RepairRulesTest {
         PlanEstimate bare = PlanEstimate.of(
                 DESIGN, approach, Bench.CONDITIONS, EffortModel.Pace.USUAL, EnumSet.of(Tool.INSULATION_TESTER));
         assertThat(bare.lacks()).containsExactly(Tool.CLIPS, Tool.FRAME_RETURN);
-        assertThat(bare.misses()).noneMatch(each -> each.startsWith("No insulation tester"));
+        assertThat(English.all(bare.misses())).noneMatch(each -> each.startsWith("No insulation tester"));
         PlanEstimate without =
                 PlanEstimate.of(DESIGN, approach, Bench.CONDITIONS, EffortModel.Pace.USUAL, EnumSet.of(Tool.CLIPS));
-        assertThat(without.misses())
+        assertThat(English.all(without.misses()))
                 .contains("No insulation tester: damage that leads only under voltage is not found.");
     }
 }

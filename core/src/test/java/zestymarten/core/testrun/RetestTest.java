@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.quantity.English;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Purpose;
 import zestymarten.core.testplan.Stage;
@@ -87,10 +88,10 @@ class RetestTest {
     @Test
     void aRetestNamesWhatWasRepairedAndNothingElseDoes() {
         TestStep.ManualStep act = new TestStep.ManualStep(ManualAction.PURPOSE, "");
-        assertThat(TestRun.expected(act, "retest")).isPresent();
-        assertThat(TestRun.expected(act, "retest W4")).isEmpty();
-        assertThat(TestRun.expected(act, "everything W4")).isPresent();
-        assertThat(TestRun.expected(act, "find_fault")).isEmpty();
-        assertThat(TestRun.expected(act, "")).isPresent();
+        assertThat(TestRun.expected(act, "retest").map(English::of)).isPresent();
+        assertThat(TestRun.expected(act, "retest W4").map(English::of)).isEmpty();
+        assertThat(TestRun.expected(act, "everything W4").map(English::of)).isPresent();
+        assertThat(TestRun.expected(act, "find_fault").map(English::of)).isEmpty();
+        assertThat(TestRun.expected(act, "").map(English::of)).isPresent();
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.English;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
@@ -14,7 +15,9 @@ class TestRunTest {
             + "W1,J1.1,J2.1,up,8,0.5,\nW2,J1.2,J2.2,down,8,0.5,2\nW3,J1.3,J2.3,horn,8,0.5,\n";
 
     private static List<String> told(TestRun test) {
-        return test.findings().stream().map(found -> found.finding().text()).toList();
+        return test.findings().stream()
+                .map(found -> English.of(found.finding().message()))
+                .toList();
     }
 
     @Test

@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
-import zestymarten.core.judgement.Judgement;
 import zestymarten.core.limit.InsulationRule;
 import zestymarten.core.limit.WithstandRule;
+import zestymarten.core.quantity.English;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Moisture;
 import zestymarten.core.testplan.Stage;
@@ -39,7 +39,7 @@ class VoltageStagesTest {
         List<Entry> entries = bench.test().entries();
         return bench.test()
                 .judgement(entries.get(entries.size() - 1))
-                .map(Judgement::reason)
+                .map(each -> English.of(each.reason()))
                 .orElseThrow();
     }
 
@@ -152,7 +152,7 @@ class VoltageStagesTest {
         bench.act("well again with 212 m out of the water").type("300M", "0");
         RunFinding found = bench.test().findings().get(0);
         assertThat(found.finding().kind()).isEqualTo("insulation_low");
-        assertThat(found.evidence().stream().map(bench.test()::told))
+        assertThat(found.evidence().stream().map(bench.test()::told).map(English::of))
                 .containsExactly("2 MΩ", "well again with 212 m out of the water");
     }
 
@@ -163,7 +163,7 @@ class VoltageStagesTest {
         assertThat(bench.test().steps(Stage.WET).map(Bench::say))
                 .containsExactly("WET J1.1 FRAME linked", "DISCHARGED_WET");
         bench.type("2M");
-        assertThat(bench.test().findings().get(0).finding().text())
+        assertThat(English.of(bench.test().findings().get(0).finding().message()))
                 .startsWith("Low insulation resistance: 2 MΩ between W1 and W2 together and FRAME at 500 V");
         bench.takeBack().type("300M", "0");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);

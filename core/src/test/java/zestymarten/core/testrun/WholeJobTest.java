@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Symptoms;
 import zestymarten.core.meter.MeterProfile;
+import zestymarten.core.quantity.English;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestMethod;
@@ -27,7 +28,7 @@ class WholeJobTest {
 
     private static List<String> told(Bench bench) {
         return bench.test().findings().stream()
-                .map(found -> found.finding().text())
+                .map(found -> English.of(found.finding().message()))
                 .toList();
     }
 
@@ -68,8 +69,9 @@ class WholeJobTest {
         Bench bench = Bench.of(THREE_CORES, WHOLE).act("", "pin 2 is pushed back", "");
         TestStep.ManualStep seen = new TestStep.ManualStep(ManualAction.LOOKED, "J2");
         assertThat(bench.test().state(seen)).isEqualTo(StepState.WATCH);
-        assertThat(bench.test().told(bench.test().standing(seen).get(0))).isEqualTo("pin 2 is pushed back");
-        assertThat(bench.test().told(bench.test().entries().get(0))).isEqualTo("nothing found");
+        assertThat(English.of(bench.test().told(bench.test().standing(seen).get(0))))
+                .isEqualTo("pin 2 is pushed back");
+        assertThat(English.of(bench.test().told(bench.test().entries().get(0)))).isEqualTo("nothing found");
     }
 
     @Test
@@ -297,7 +299,8 @@ class WholeJobTest {
     void anotherPartIsTriedOnlyAfterPluggingTheOldOneInAgain() {
         Bench bench = Bench.of(THREE_CORES, WHOLE);
         TestStep.ManualStep plan = new TestStep.ManualStep(ManualAction.SUBSTITUTE, "J1");
-        assertThat(TestRun.expected(plan, "ten")).contains("the minutes that the change takes, 0 to 600");
+        assertThat(TestRun.expected(plan, "ten").map(English::of))
+                .contains("the minutes that the change takes, 0 to 600");
         double before = bench.test().secondsLeft();
         bench.told(ManualAction.SUBSTITUTE, "J1", "10");
         assertThat(bench.test().steps(Stage.REPAIR).map(Bench::say)).containsExactly("REPLUGGED J1", "SUBSTITUTED J1");
@@ -466,7 +469,7 @@ class WholeJobTest {
         assertThat(bench.sentence()).isEqualTo("INSULATION J1.2 J2.2");
         assertThat(bench.test().absorption(first).points()).hasSize(3);
         bench.at(first, "900M@10min");
-        assertThat(bench.test().absorption(first).said(20)).contains("PI (10 min to 1 min) 2.37.");
+        assertThat(English.all(bench.test().absorption(first).said(20))).contains("PI (10 min to 1 min) 2.37.");
         assertThat(told(bench)).isEmpty();
     }
 
@@ -482,7 +485,7 @@ class WholeJobTest {
         assertThat(bench.test().state(odd)).as("three likes and itself").isEqualTo(StepState.WATCH);
         bench.type("0.56", "0.55");
         Entry entry = bench.test().standing(odd).get(0);
-        assertThat(bench.test().judgement(entry).orElseThrow().reason())
+        assertThat(English.of(bench.test().judgement(entry).orElseThrow().reason()))
                 .isEqualTo("0.3 Ω passes, but the 5 other wires of its kind read about 0.255 Ω.");
         assertThat(bench.test().findings()).isEmpty();
     }

@@ -284,9 +284,9 @@ public final class Session {
         mended.forEach(each -> left.remove(each.flaw()));
         unit = unit.with(left);
         return fits
-                ? "Repaired: " + act.way().word() + "."
+                ? "Repaired."
                 : found.contains(at.get())
-                        ? "Repaired: " + act.way().word() + ". It holds today; something else would last."
+                        ? "Repaired. It holds today; something else would last."
                         : "Repaired, without a diagnosis.";
     }
 

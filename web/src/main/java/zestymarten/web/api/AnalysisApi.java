@@ -33,12 +33,14 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Path;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.RecommendationWords;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /** The core's questions over HTTP: stateless, nothing is kept. */
 @RestController
@@ -51,7 +53,7 @@ class AnalysisApi {
             JsonMembers document = JsonMembers.read(body, problems).orElseThrow(() -> new Refused(problems));
             Optional<JsonMembers> given = document.object("assembly");
             if (given.isEmpty()) {
-                document.problem("assembly", "Expected an assembly; it is missing.");
+                document.problem("assembly", Message.of("asked.expected_assembly_missing"));
             }
             Optional<TestConditions> conditions = AnalysisReader.conditions(document);
             Optional<Assembly> assembly = given.flatMap(each -> AssemblyReader.read(each, problems));
@@ -116,7 +118,7 @@ class AnalysisApi {
         }
         MeterReading plain = new ReadingParser(meter.get().oneIsOverRange()).understand(text);
         if (plain instanceof MeterReading.Ambiguous ambiguous) {
-            return parsed(plain, candidates(ambiguous), List.of(ambiguous.question()));
+            return parsed(plain, candidates(ambiguous), List.of(Words.say(ambiguous.question())));
         }
         TestConditions conditions = new TestConditions(
                 20, meter.get(), OptionalDouble.empty(), LeadPolicy.NONE, false, TestConditions.JOINED_BELOW_OHM);
@@ -124,7 +126,7 @@ class AnalysisApi {
                         limit -> PlausibilityCheck.raise(plain, new Expectation.Joined(limit, true), conditions))
                 .orElse(plain);
         return raised instanceof MeterReading.Ambiguous doubt
-                ? parsed(plain, candidates(doubt), List.of(doubt.question()))
+                ? parsed(plain, candidates(doubt), List.of(Words.say(doubt.question())))
                 : parsed(raised, List.of(), List.of());
     }
 
@@ -133,7 +135,7 @@ class AnalysisApi {
         OptionalDouble high = members.number("high_ohm");
         members.done();
         if (high.isEmpty() || !(low.orElse(0) >= 0 && low.orElse(0) <= high.getAsDouble())) {
-            members.problem("high_ohm", "Expected a figure of at least low_ohm, which is at least 0 ohm.");
+            members.problem("high_ohm", Message.of("analysis_api.expected_figure_least_low"));
             return Optional.empty();
         }
         Ohms least = Ohms.of(low.orElse(0));
@@ -144,16 +146,16 @@ class AnalysisApi {
                 most,
                 false,
                 Limit.Rule.GIVEN,
-                "Given."));
+                Message.of("analysis_api.given")));
     }
 
     private static Parsed parsed(MeterReading understood, List<Candidate> candidates, List<String> doubts) {
-        return new Parsed(understood.kind(), understood.figure(), candidates, doubts, understood.text());
+        return new Parsed(understood.kind(), understood.figure(), candidates, doubts, Words.say(understood.message()));
     }
 
     private static List<Candidate> candidates(MeterReading.Ambiguous ambiguous) {
         return ambiguous.candidates().stream()
-                .map(each -> new Candidate(each.kind(), each.figure(), each.text()))
+                .map(each -> new Candidate(each.kind(), each.figure(), Words.say(each.message())))
                 .toList();
     }
 
@@ -250,7 +252,7 @@ class AnalysisApi {
                         .toList(),
                 analysis.contradictions(),
                 UntestedPairs.of(asked.design(), readings, analysis).stream()
-                        .map(each -> new NotShownOut(each.kind(), each.reason(), each.text()))
+                        .map(each -> new NotShownOut(each.kind(), each.reason(), Words.say(each.what())))
                         .toList(),
                 analysis.untested().stream().map(AnalysisApi::pair).toList(),
                 analysis.implied().stream().map(ImpliedOut::of).toList(),
@@ -295,11 +297,11 @@ class AnalysisApi {
                     all.size(),
                     each.reading().a().name(),
                     each.reading().b().name(),
-                    each.understood().text(),
+                    Words.say(each.understood().message()),
                     each.judgement().correctedOhm(),
                     each.judgement().verdict().word(),
                     each.judgement().code().code(),
-                    each.judgement().reason(),
+                    Words.say(each.judgement().reason()),
                     limit));
         }
         return all;
@@ -309,8 +311,8 @@ class AnalysisApi {
         return new LimitOut(
                 limit.low().value() > 0 ? limit.low().value() : null,
                 limit.high().value(),
-                limit.by().source(),
-                limit.derivation());
+                Words.say(limit.by().source()),
+                Words.say(limit.derivation()));
     }
 
     private static FindingOut finding(Explained explained) {
@@ -326,7 +328,7 @@ class AnalysisApi {
                 explained.probability(),
                 explained.certain(),
                 explained.alternatives().stream().map(FaultOut::of).toList(),
-                finding.text(),
+                Words.say(finding.message()),
                 explained.evidence(),
                 explained.functionsLost());
     }

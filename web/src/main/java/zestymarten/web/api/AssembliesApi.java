@@ -23,6 +23,7 @@ import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.AssemblyLine;
@@ -106,11 +107,11 @@ class AssembliesApi {
         List<Problem> problems = new ArrayList<>(list.problems());
         Optional<AssemblyKind> known = AssemblyKind.of(kind);
         if (known.isEmpty()) {
-            problems.add(new Problem(
-                    "kind", "“" + kind + "” is not accepted; expected harness, cable, lead, circuit or device."));
+            problems.add(new Problem("kind", Message.of("assemblies_api.not_accepted_expected_harness", kind)));
         }
         if (name.isBlank() || name.length() > Assembly.LONGEST_NAME) {
-            problems.add(new Problem("name", "Expected a name of 1 to " + Assembly.LONGEST_NAME + " characters."));
+            problems.add(
+                    new Problem("name", Message.of("assemblies_api.expected_name_characters", Assembly.LONGEST_NAME)));
         }
         if (!problems.isEmpty()) {
             throw new Refused(problems);

@@ -17,6 +17,7 @@ import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.JsonMembers;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Nets;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.testplan.CoverageAnalysis;
 import zestymarten.core.testplan.ProbePlacement;
@@ -24,6 +25,7 @@ import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testrun.EffortModel;
 import zestymarten.core.testrun.MeasurementPlan;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.TestRuns;
 
 /** What a method costs on an assembly and what it would miss, over HTTP; nothing is kept. */
@@ -72,7 +74,8 @@ class PlanApi {
         double seconds =
                 given.map(members -> members.number(name).orElse(usual)).orElse(usual);
         if (!(seconds >= 0 && seconds <= MOST_S)) {
-            given.ifPresent(members -> members.problem(name, "Read " + seconds + "; expected 0 to 3600 seconds."));
+            given.ifPresent(members ->
+                    members.problem(name, Message.of("plan_api.read_expected_seconds", Message.figure(seconds, ""))));
             return usual;
         }
         return seconds;
@@ -86,7 +89,7 @@ class PlanApi {
         EffortModel.Pace pace = pace(document);
         Optional<JsonMembers> given = document.object("assembly");
         if (given.isEmpty()) {
-            document.problem("assembly", "Expected an assembly; it is missing.");
+            document.problem("assembly", Message.of("plan_api.expected_assembly_missing"));
         }
         Optional<Assembly> assembly = given.flatMap(each -> AssemblyReader.read(each, problems));
         document.done();
@@ -102,14 +105,14 @@ class PlanApi {
         if (method.isEmpty()) {
             String known =
                     Arrays.stream(TestMethod.values()).map(TestMethod::code).collect(Collectors.joining(", "));
-            document.problem("method", "“" + code + "” is not accepted; expected one of " + known + ".");
+            document.problem("method", Message.of("plan_api.not_accepted_expected_one", code, known));
         }
         List<String> tools = document.texts("tools");
         if (!tools.isEmpty()) {
             method.map(TestMethod::tools).orElse(Set.of()).stream()
                     .filter(tool -> !tools.contains(tool.code()))
                     .forEach(tool -> document.problem(
-                            "tools", "The method " + code + " takes '" + tool.code() + "': " + tool.words() + "."));
+                            "tools", Message.of("plan_api.method_takes", code, tool.code(), tool.words())));
         }
         return method.orElse(TestMethod.BOTH_ENDS);
     }
@@ -119,8 +122,7 @@ class PlanApi {
         if (nets.all().size() > MOST_NETS) {
             throw new Refused(
                     "assembly",
-                    "There are " + nets.all().size() + " nets; a plan is given measurement by measurement for at most "
-                            + MOST_NETS + ". Plan a connector at a time.");
+                    Message.of("plan_api.there_nets_plan_given", nets.all().size(), MOST_NETS));
         }
         MeasurementPlan plan =
                 MeasurementPlan.of(Design.of(assembly, TestRuns.USUAL.ambientC()), method, TestRuns.USUAL);
@@ -139,8 +141,8 @@ class PlanApi {
                         .filter(coverage.counts()::containsKey)
                         .map(kind -> covered(kind, coverage))
                         .toList(),
-                coverage.alike(),
-                coverage.blindSpots());
+                Words.all(coverage.alike()),
+                Words.all(coverage.blindSpots()));
     }
 
     private static Covered covered(CoverageAnalysis.PossibleFault kind, CoverageAnalysis coverage) {

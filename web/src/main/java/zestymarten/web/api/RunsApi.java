@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
@@ -24,6 +25,8 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.testplan.ManualAction;
@@ -34,6 +37,7 @@ import zestymarten.core.testrun.RunFinding;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestOptionsForm;
 import zestymarten.web.testrun.TestRuns;
@@ -128,11 +132,11 @@ class RunsApi {
     @PostMapping
     ResponseEntity<RunState> start(@RequestBody StartPosted start, Principal who) {
         if (start.assemblyId() == null || start.serial() == null) {
-            throw new Refused("assembly_id, serial", "Both are needed: which assembly, and the serial of the unit.");
+            throw new Refused("assembly_id, serial", Message.of("runs_api.both_needed_which_assembly"));
         }
         double ambient = start.ambientC() == null ? TestRuns.USUAL.ambientC() : start.ambientC();
         if (!(ambient >= -80 && ambient <= 200)) {
-            throw new Refused("ambient_c", "Read " + ambient + "; expected -80 to 200 °C.");
+            throw new Refused("ambient_c", Message.of("runs_api.read_expected", Message.figure(ambient, "")));
         }
         TestConditions conditions =
                 runs.lastConditions(who.getName()).orElse(TestRuns.USUAL).at(ambient);
@@ -149,8 +153,9 @@ class RunsApi {
                 .sorted()
                 .map(each -> new Problem(
                         "approach." + each,
-                        "Not known here; expected "
-                                + TestOptionsForm.NAMES.stream().sorted().collect(Collectors.joining(", ")) + "."))
+                        Message.of(
+                                "runs_api.not_known_here_expected",
+                                TestOptionsForm.NAMES.stream().sorted().collect(Collectors.joining(", ")))))
                 .toList();
         if (!problems.isEmpty()) {
             throw new Refused(problems);
@@ -220,9 +225,7 @@ class RunsApi {
     @PostMapping("/{id}/readings")
     ResponseEntity<KeptAnswer> read(@PathVariable long id, @RequestBody Posted posted, Principal who) {
         if (posted.id() == null || (posted.asTyped() == null) == (posted.skipReason() == null)) {
-            throw new Refused(
-                    "id, as_typed",
-                    "Both are needed: an identifier of your own making, and what was read or a skip_reason.");
+            throw new Refused("id, as_typed", Message.of("runs_api.both_needed_identifier_your"));
         }
         TestRun test = runs.find(id).test();
         Optional<Entry> before = test.entry(posted.id());
@@ -259,7 +262,7 @@ class RunsApi {
         if (posted.a() == null || posted.b() == null) {
             return test.current()
                     .filter(step -> !(step instanceof TestStep.Measurement))
-                    .orElseThrow(() -> new Refused("a, b", "Both are needed: the terminals of the two probes."));
+                    .orElseThrow(() -> new Refused("a, b", Message.of("runs_api.both_needed_terminals_two")));
         }
         Terminal a = terminal("a", posted.a());
         Terminal b = terminal("b", posted.b());
@@ -268,8 +271,8 @@ class RunsApi {
                 .or(() -> test.touch(a, b))
                 .orElseThrow(() -> new Refused(
                         "a, b",
-                        "“" + posted.a() + "” and “" + posted.b()
-                                + "”: no step of this test measures between those two."));
+                        Message.of(
+                                "runs_api.no_step_this_test", String.valueOf(posted.a()), String.valueOf(posted.b()))));
     }
 
     private static TestStep deed(String name, String subject) {
@@ -277,31 +280,24 @@ class RunsApi {
                 .filter(each -> code(each.name()).equals(name) && each.answer() != ManualAction.AnswerKind.REPAIR)
                 .findFirst()
                 .map(each -> new TestStep.ManualStep(each, subject))
-                .orElseThrow(
-                        () -> new Refused(
-                                "deed",
-                                "“" + name
-                                        + "” is not accepted; expected a manual step as the due step names it, such as looked."));
+                .orElseThrow(() -> new Refused("deed", Message.of("runs_api.not_accepted_expected_manual", name)));
     }
 
     private static Terminal terminal(String member, String name) {
         try {
             return Terminal.of(name);
         } catch (IllegalArgumentException e) {
-            throw new Refused(member, String.valueOf(e.getMessage()));
+            throw new Refused(member, Message.verbatim(String.valueOf(e.getMessage())));
         }
     }
 
-    private static String asked(MeterReading.Ambiguous question) {
-        return question.question() + " Post it again with 'meaning': "
-                + String.join(
-                        ", ",
-                        java.util.stream.IntStream.range(
-                                        0, question.candidates().size())
-                                .mapToObj(i -> i + " for "
-                                        + question.candidates().get(i).text())
-                                .toList())
-                + ".";
+    private static Message asked(MeterReading.Ambiguous question) {
+        List<Message> meanings = IntStream.range(0, question.candidates().size())
+                .mapToObj(i ->
+                        Message.of("runs_api.meaning", i, question.candidates().get(i)))
+                .toList();
+        return Message.of(
+                "runs_api.asked", question.question(), Message.list(MessageArgument.Listing.Link.COMMA, meanings));
     }
 
     private static KeptAnswer kept(TestRun test, Entry entry) {
@@ -309,10 +305,10 @@ class RunsApi {
         return new KeptAnswer(
                 entry.id(),
                 entry.sequence(),
-                test.told(entry),
+                Words.say(test.told(entry)),
                 judgement.map(Judgement::correctedOhm).orElse(OptionalDouble.empty()),
                 judgement.map(each -> each.verdict().word()).orElse("skipped"),
-                judgement.map(Judgement::reason).orElse(""));
+                judgement.map(each -> Words.say(each.reason())).orElse(""));
     }
 
     @GetMapping("/{id}/findings")
@@ -329,8 +325,10 @@ class RunsApi {
                 finding.terminals().stream().map(Terminal::name).toList(),
                 found.probability(),
                 found.certain(),
-                found.alternatives().stream().map(Finding::text).toList(),
-                finding.text(),
+                found.alternatives().stream()
+                        .map(each -> Words.say(each.message()))
+                        .toList(),
+                Words.say(finding.message()),
                 found.evidence().stream().map(Entry::sequence).toList(),
                 found.functionsLost());
     }

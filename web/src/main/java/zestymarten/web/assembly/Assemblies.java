@@ -26,6 +26,7 @@ import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
@@ -106,7 +107,7 @@ public class Assemblies {
     private static String named(String typed) {
         String name = typed.strip();
         if (name.isEmpty() || name.length() > Assembly.LONGEST_NAME) {
-            throw new Refused("name", "Give the assembly a name of 1 to " + Assembly.LONGEST_NAME + " characters.");
+            throw new Refused("name", Message.of("assemblies.give_assembly_name_characters", Assembly.LONGEST_NAME));
         }
         return name;
     }
@@ -122,7 +123,7 @@ public class Assemblies {
         latest(assemblyId);
         Long other = mapper.assemblyNamed(name);
         if (other != null && other != assemblyId) {
-            throw new Refused("name", "“" + name + "” is an assembly already. Choose another name.");
+            throw new Refused("name", Message.of("assemblies.assembly_already_choose_another", name));
         }
         mapper.rename(assemblyId, name);
         read.invalidateAll(); // what was read bears the old name
@@ -133,7 +134,7 @@ public class Assemblies {
     public Revision latest(long assemblyId) {
         RevisionRow row = mapper.latest(assemblyId);
         if (row == null) {
-            throw new NotFound("There is no assembly number " + assemblyId + ".");
+            throw new NotFound(Message.of("assemblies.there_no_assembly_number", assemblyId));
         }
         return load(row);
     }
@@ -143,7 +144,7 @@ public class Assemblies {
     public List<RevisionLine> revisions(long assemblyId) {
         List<RevisionLine> lines = mapper.revisions(assemblyId, MOST_REVISIONS);
         if (lines.isEmpty()) {
-            throw new NotFound("There is no assembly number " + assemblyId + ".");
+            throw new NotFound(Message.of("assemblies.there_no_assembly_number", assemblyId));
         }
         return lines;
     }
@@ -157,7 +158,7 @@ public class Assemblies {
         }
         RevisionRow row = mapper.revision(revisionId);
         if (row == null) {
-            throw new NotFound("There is no such revision.");
+            throw new NotFound(Message.of("assemblies.there_no_such_revision"));
         }
         return load(row);
     }
@@ -238,11 +239,7 @@ public class Assemblies {
     @Transactional
     public Revision create(Assembly assembly, String by) {
         if (mapper.assemblyNamed(assembly.name()) != null) {
-            throw new Refused(
-                    "name",
-                    "“" + assembly.name()
-                            + "” is an assembly already. Choose another name, or open that one and"
-                            + " change it.");
+            throw new Refused("name", Message.of("assemblies.assembly_already_choose_another_2", assembly.name()));
         }
         return insert(mapper.insertAssembly(assembly.name(), clock.instant()), 1, null, assembly, by);
     }
@@ -251,7 +248,7 @@ public class Assemblies {
     @Transactional
     public Revision revise(long assemblyId, Assembly assembly, String by) {
         if (mapper.lock(assemblyId) == null) {
-            throw new NotFound("There is no assembly number " + assemblyId + ".");
+            throw new NotFound(Message.of("assemblies.there_no_assembly_number", assemblyId));
         }
         return insert(assemblyId, mapper.latestNumber(assemblyId) + 1, null, assembly, by);
     }
@@ -260,7 +257,7 @@ public class Assemblies {
     @Transactional
     public Revision reviseUnit(long assemblyId, long unitId, Assembly assembly, String by) {
         if (mapper.lock(assemblyId) == null) {
-            throw new NotFound("There is no assembly number " + assemblyId + ".");
+            throw new NotFound(Message.of("assemblies.there_no_assembly_number", assemblyId));
         }
         return insert(assemblyId, mapper.latestNumber(assemblyId) + 1, unitId, assembly, by);
     }

@@ -26,7 +26,9 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Prints;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Workbook;
 import zestymarten.web.unit.Units;
@@ -115,7 +117,9 @@ class AssemblyController {
         }
         model.addAttribute("list", read);
         model.addAttribute("lines", read.lines().stream().limit(SHOWN).toList());
-        model.addAttribute("problems", read.problems().stream().limit(SHOWN).toList());
+        model.addAttribute(
+                "problems",
+                ProblemView.all(read.problems().stream().limit(SHOWN).toList()));
         model.addAttribute("cavities", cavities);
         return "assembly/preview";
     }
@@ -156,7 +160,8 @@ class AssemblyController {
         try {
             return changed.withPartsOf(before);
         } catch (IllegalArgumentException e) {
-            throw new Refused("list", e.getMessage() + " Keep a wire on that pin.");
+            throw new Refused(
+                    "list", Message.of("assembly_controller.keep_wire_on_that", String.valueOf(e.getMessage())));
         }
     }
 

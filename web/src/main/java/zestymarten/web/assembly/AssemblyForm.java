@@ -20,6 +20,7 @@ import zestymarten.core.assembly.StraightThrough;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Refused;
 
@@ -94,15 +95,14 @@ record AssemblyForm(MultiValueMap<String, String> fields) {
         try {
             return Assembly.of(name, kind, text("note"), conductors, faces);
         } catch (IllegalArgumentException e) {
-            throw new Refused("", String.valueOf(e.getMessage()));
+            throw new Refused("", Message.verbatim(String.valueOf(e.getMessage())));
         }
     }
 
     private String name(List<Problem> problems) {
         String name = text("name");
         if (name.isEmpty() || name.length() > 120) {
-            problems.add(new Problem(
-                    "name", "Give the assembly a name of 1 to 120 characters, such as 'Door pendant cable'."));
+            problems.add(new Problem("name", Message.of("assembly_form.give_assembly_name_characters")));
         }
         return name;
     }
@@ -111,9 +111,7 @@ record AssemblyForm(MultiValueMap<String, String> fields) {
         Optional<AssemblyKind> kind =
                 text("kind").isEmpty() ? Optional.of(AssemblyKind.CABLE) : AssemblyKind.of(text("kind"));
         if (kind.isEmpty()) {
-            problems.add(new Problem(
-                    "kind",
-                    "“" + text("kind") + "” is not accepted; expected harness, cable, lead, circuit or device."));
+            problems.add(new Problem("kind", Message.of("assembly_form.not_accepted_expected_harness", text("kind"))));
         }
         return kind.orElse(AssemblyKind.CABLE);
     }
@@ -128,9 +126,7 @@ record AssemblyForm(MultiValueMap<String, String> fields) {
                 } else {
                     problems.add(new Problem(
                             field.substring(FACE.length()),
-                            "“" + text(field)
-                                    + "” is not accepted; expected the number of cavities such as 12, rows by columns such as"
-                                    + " 3x4, or ring 7."));
+                            Message.of("assembly_form.not_accepted_expected_number", text(field))));
                 }
             }
         }
@@ -141,7 +137,7 @@ record AssemblyForm(MultiValueMap<String, String> fields) {
         if (text(field).matches("[0-9]{1,5}")) {
             return OptionalInt.of(Integer.parseInt(text(field)));
         }
-        problems.add(new Problem(field, "“" + text(field) + "” is not accepted; expected a whole number."));
+        problems.add(new Problem(field, Message.of("assembly_form.not_accepted_expected_whole", text(field))));
         return OptionalInt.empty();
     }
 
@@ -153,8 +149,7 @@ record AssemblyForm(MultiValueMap<String, String> fields) {
         if (typed.matches("-?[0-9]{1,9}(?:[.,][0-9]{1,9})?")) {
             return OptionalDouble.of(Double.parseDouble(typed.replace(',', '.')));
         }
-        problems.add(new Problem(
-                field, "“" + typed + "” is not accepted; expected a number, or nothing if it is not known."));
+        problems.add(new Problem(field, Message.of("assembly_form.not_accepted_expected_number_2", typed)));
         return OptionalDouble.empty();
     }
 

@@ -23,6 +23,7 @@ import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
+import zestymarten.web.platform.Words;
 
 /**
  * An assembly as rows of cells, as they were typed. It is read by the one reader of the open format, so that a grid, a file
@@ -202,14 +203,15 @@ record AssemblyGrid(Map<String, String> fields) {
     }
 
     private static Problem atItsCell(Problem problem, Map<AssemblyTable, List<Integer>> rows) {
-        Matcher path = PATH.matcher(problem.where());
+        String place = Words.say(problem.where());
+        Matcher path = PATH.matcher(place);
         if (!path.matches()) {
-            return problem.where().startsWith("frame") ? new Problem("bonded", problem.text()) : problem;
+            return place.startsWith("frame") ? new Problem("bonded", problem.what()) : problem;
         }
         Optional<AssemblyTable> table = AssemblyTable.ofMember(path.group(1));
         int row = Integer.parseInt(path.group(2));
         if (table.isEmpty() || row >= rows.getOrDefault(table.get(), List.of()).size()) {
-            return new Problem("", problem.text());
+            return new Problem("", problem.what());
         }
         String member = path.group(3) == null ? "" : member(path.group(3));
         AssemblyTable.TableColumn column = table.get().columns().stream()
@@ -217,6 +219,6 @@ record AssemblyGrid(Map<String, String> fields) {
                 .findFirst()
                 .orElse(table.get().columns().get(0));
         int typed = rows.getOrDefault(table.get(), List.of()).get(row);
-        return new Problem(cell(table.get(), typed, column), problem.text());
+        return new Problem(cell(table.get(), typed, column), problem.what());
     }
 }

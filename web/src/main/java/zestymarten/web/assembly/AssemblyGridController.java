@@ -22,8 +22,10 @@ import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.drawing.AssemblyDrawing;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 
 /** Describes an assembly in a grid: wires, parts, positions, joints and connectors, each in a table of its own. */
 @Controller
@@ -71,10 +73,15 @@ class AssemblyGridController {
     private static ModelAndView page(
             long id, int base, AssemblyGrid grid, List<Problem> problems, HttpStatusCode status) {
         Map<String, String> wrong = problems.stream()
-                .collect(Collectors.toMap(Problem::where, Problem::text, (first, next) -> first + " " + next));
+                .map(ProblemView::of)
+                .collect(Collectors.toMap(ProblemView::where, ProblemView::text, (first, next) -> first + " " + next));
         ModelAndView page = new ModelAndView("assembly/grid");
         page.setStatus(status);
-        page.addObject("title", id == 0 ? "New assembly" : "Edit " + grid.field("name"));
+        page.addObject(
+                "title",
+                id == 0
+                        ? Words.say("assembly_grid_controller.new_assembly")
+                        : Words.say("assembly_grid_controller.edit", grid.field("name")));
         page.addObject("id", id);
         page.addObject("base", base);
         page.addObject("grid", grid);
@@ -88,7 +95,9 @@ class AssemblyGridController {
                 List.of(AssemblyKind.values()).stream().map(AssemblyKind::code).toList());
         page.addObject(
                 "problems",
-                problems.stream().filter(each -> !each.where().contains(".")).toList());
+                ProblemView.all(problems).stream()
+                        .filter(each -> !each.where().contains("."))
+                        .toList());
         page.addObject("count", problems.size());
         return page;
     }
@@ -112,7 +121,7 @@ class AssemblyGridController {
     String check(@RequestParam Map<String, String> fields, Model model) {
         AssemblyGrid grid = new AssemblyGrid(fields);
         AssemblyGrid.GridResult reading = grid.read();
-        model.addAttribute("problems", reading.problems());
+        model.addAttribute("problems", ProblemView.all(reading.problems()));
         model.addAttribute("drawing", reading.assembly().map(each -> AssemblyDrawing.of(each, List.of())));
         model.addAttribute(
                 "limits", reading.assembly().map(each -> limits(grid, each)).orElse(Map.of()));
@@ -126,8 +135,10 @@ class AssemblyGridController {
                 .boxed()
                 .collect(Collectors.toMap(
                         each -> "wires." + rows.get(each),
-                        each -> "good " + wires.get(each).nominal() + ", max "
-                                + wires.get(each).limit()));
+                        each -> Words.say(
+                                "assembly_grid_controller.good_max",
+                                wires.get(each).nominal(),
+                                wires.get(each).limit())));
     }
 
     @PostMapping("/assemblies/grid")

@@ -6,81 +6,69 @@ import java.util.stream.Stream;
 import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Metal;
+import zestymarten.core.quantity.Message;
+import zestymarten.web.platform.Words;
 
 /** The tables of the grid in which an assembly is described. Each is a list of the open format, each column a member. */
 enum AssemblyTable {
     WIRES(
             "wires",
             "conductors",
-            "Wires",
-            "From and to are pins such as J1.3, joints such as S1, or FRAME. Leave empty what is not known.",
-            text("id", "Wire", "W1"),
-            text("from", "From", "J1.1"),
-            text("to", "To", "J2.1"),
-            text("colour", "Colour", "bn/wh"),
-            text("function", "Function", "horn"),
-            number("length_m", "Length, m", "2.5 or 8 ft"),
-            number("area_mm2", "Section, mm²", "0.75 or 18 AWG"),
-            choice("metal", "Metal", Metal.codes()),
-            choice("class", "Class", List.of("1", "2", "5", "6", "vehicle")),
-            text("zone", "Zone", "flexing"),
-            number("current_a", "Current, A", "10"),
-            number("max_ohm", "Maximum, Ω", "0.4"),
-            number("min_ohm", "Minimum, Ω", ""),
-            flag("spare", "Spare"),
-            text("note", "Note", "")),
+            text("id", "wire", "W1"),
+            text("from", "from", "J1.1"),
+            text("to", "to", "J2.1"),
+            text("colour", "colour", "bn/wh"),
+            text("function", "function", "horn"),
+            number("length_m", "length_m", "2.5 or 8 ft"),
+            number("area_mm2", "area_mm2", "0.75 or 18 AWG"),
+            choice("metal", "metal", Metal.codes()),
+            choice("class", "class", List.of("1", "2", "5", "6", "vehicle")),
+            text("zone", "zone", "flexing"),
+            number("current_a", "current_a", "10"),
+            number("max_ohm", "max_ohm", "0.4"),
+            number("min_ohm", "min_ohm", ""),
+            flag("spare", "spare"),
+            text("note", "note", "")),
     PARTS(
             "parts",
             "components",
-            "Parts",
-            "Each part lies between two terminals, which need no wire. A diode conducts from its first to its second terminal.",
-            text("id", "Part", "F1"),
+            text("id", "part", "F1"),
             choice(
                     "kind",
-                    "Kind",
+                    "kind",
                     Stream.of(Component.ComponentKind.values())
                             .map(Component.ComponentKind::code)
                             .toList()),
-            text("a", "Terminal", "J1.1"),
-            text("b", "Terminal", "J2.1"),
-            number("ohm", "Resistance, Ω", "4.7k"),
-            number("tolerance", "Tolerance", "5 %"),
-            number("max_ohm", "Maximum, Ω", "0.1"),
-            number("r25_ohm", "At 25 °C, Ω", "10k"),
-            number("beta_k", "Beta, K", "3435"),
-            number("forward_v", "Forward, V", "0.6")),
-    POSITIONS(
-            "positions",
-            "states",
-            "Positions",
-            "The first is the position at rest. Name the switches, contacts and breakers that are closed in each.",
-            text("id", "Position", "rest"),
-            list("closed", "Closed in it", "S1 K1")),
+            text("a", "terminal", "J1.1"),
+            text("b", "terminal", "J2.1"),
+            number("ohm", "ohm", "4.7k"),
+            number("tolerance", "tolerance", "5 %"),
+            number("max_ohm", "max_ohm", "0.1"),
+            number("r25_ohm", "r25_ohm", "10k"),
+            number("beta_k", "beta_k", "3435"),
+            number("forward_v", "forward_v", "0.6")),
+    POSITIONS("positions", "states", text("id", "position", "rest"), list("closed", "closed", "S1 K1")),
     JOINTS(
             "joints",
             "joints",
-            "Joints",
-            "Only joints of which something is known need a row: whether a probe reaches it, what it may add.",
-            text("id", "Joint", "S1"),
-            text("kind", "Kind", "splice"),
-            flag("probe", "A probe reaches it"),
-            number("max_ohm", "Maximum, Ω", "0.01")),
+            text("id", "joint", "S1"),
+            text("kind", "kind", "splice"),
+            flag("probe", "probe"),
+            number("max_ohm", "max_ohm", "0.01")),
     CONNECTORS(
             "connectors",
             "connectors",
-            "Connectors",
-            "Pins in use are known from the wires. Give the layout of the cavities where it matters for finding a pin.",
-            text("id", "Connector", "J1"),
-            text("name", "Name", "door loom"),
+            text("id", "connector", "J1"),
+            text("name", "name", "door loom"),
             choice(
                     "shape",
-                    "Layout",
+                    "shape",
                     Stream.of(CavityLayout.Shape.values())
                             .map(CavityLayout.Shape::code)
                             .toList()),
-            number("rows", "Rows", "1"),
-            number("columns", "Columns", "12"),
-            list("pins", "Pins", "1 2 3"));
+            number("rows", "rows", "1"),
+            number("columns", "columns", "12"),
+            list("pins", "pins", "1 2 3"));
 
     /** What a cell holds. */
     enum Holds {
@@ -92,7 +80,11 @@ enum AssemblyTable {
     }
 
     /** A column: the member of the open format, its heading, what a cell may look like or be. */
-    record TableColumn(String member, String label, Holds holds, String example, List<String> choices) {
+    record TableColumn(String member, Message heading, Holds holds, String example, List<String> choices) {
+        public String label() {
+            return Words.say(heading);
+        }
+
         /** Whether a number is expected, for the keyboard of a phone. */
         public boolean isNumber() {
             return holds == Holds.NUMBER;
@@ -109,17 +101,13 @@ enum AssemblyTable {
 
     private final String code;
     private final String member;
-    private final String title;
-    private final String help;
 
     @SuppressWarnings("ImmutableEnumChecker") // made by List.of, of records
     private final List<TableColumn> columns;
 
-    AssemblyTable(String code, String member, String title, String help, TableColumn... columns) {
+    AssemblyTable(String code, String member, TableColumn... columns) {
         this.code = code;
         this.member = member;
-        this.title = title;
-        this.help = help;
         this.columns = List.of(columns);
     }
 
@@ -133,11 +121,11 @@ enum AssemblyTable {
     }
 
     String title() {
-        return title;
+        return Words.say(this);
     }
 
     String help() {
-        return help;
+        return Words.say(Message.of(this).code() + "_help");
     }
 
     List<TableColumn> columns() {
@@ -149,22 +137,22 @@ enum AssemblyTable {
     }
 
     private static TableColumn text(String member, String label, String example) {
-        return new TableColumn(member, label, Holds.TEXT, example, List.of());
+        return new TableColumn(member, Message.of("table_column." + label), Holds.TEXT, example, List.of());
     }
 
     private static TableColumn number(String member, String label, String example) {
-        return new TableColumn(member, label, Holds.NUMBER, example, List.of());
+        return new TableColumn(member, Message.of("table_column." + label), Holds.NUMBER, example, List.of());
     }
 
     private static TableColumn list(String member, String label, String example) {
-        return new TableColumn(member, label, Holds.LIST, example, List.of());
+        return new TableColumn(member, Message.of("table_column." + label), Holds.LIST, example, List.of());
     }
 
     private static TableColumn flag(String member, String label) {
-        return new TableColumn(member, label, Holds.FLAG, "", List.of());
+        return new TableColumn(member, Message.of("table_column." + label), Holds.FLAG, "", List.of());
     }
 
     private static TableColumn choice(String member, String label, List<String> choices) {
-        return new TableColumn(member, label, Holds.CHOICE, "", choices);
+        return new TableColumn(member, Message.of("table_column." + label), Holds.CHOICE, "", choices);
     }
 }

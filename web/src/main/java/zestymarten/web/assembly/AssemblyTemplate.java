@@ -10,24 +10,22 @@ import java.util.Optional;
 import org.springframework.core.io.ClassPathResource;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
+import zestymarten.web.platform.Words;
 
 /** Assemblies to begin a new one from: usual wires and parts with made-up lengths and values, to be changed in the grid. */
 enum AssemblyTemplate {
-    EXTENSION_LEAD("extension-lead", "Extension lead", "three cores from a plug to a socket"),
-    SPLICED_HARNESS("spliced-harness", "Harness with splices", "one supply and one return for two lamps"),
-    MOTOR("motor", "Three-phase motor", "three windings in star behind a terminal box, frame bonded"),
-    HEATER("heater", "Heater with sensor", "a heating element and an NTC sensor in one plug"),
-    RELAY_BOARD("relay-board", "Relay board", "coil with diode, fuse and contact, at rest and operated");
+    EXTENSION_LEAD("extension-lead"),
+    SPLICED_HARNESS("spliced-harness"),
+    MOTOR("motor"),
+    HEATER("heater"),
+    RELAY_BOARD("relay-board");
 
     private final String code;
-    private final String title;
-    private final String help;
 
-    AssemblyTemplate(String code, String title, String help) {
+    AssemblyTemplate(String code) {
         this.code = code;
-        this.title = title;
-        this.help = help;
     }
 
     /** As written in an address. */
@@ -36,12 +34,12 @@ enum AssemblyTemplate {
     }
 
     public String title() {
-        return title;
+        return Words.say(this);
     }
 
     /** What it is made of, for the list. */
     public String help() {
-        return help;
+        return Words.say(Message.of(this).code() + "_help");
     }
 
     /** The template of a code; empty for any other text. */

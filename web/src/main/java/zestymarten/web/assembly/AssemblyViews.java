@@ -13,9 +13,11 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.LimitRules;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.drawing.AssemblyDrawing;
 import zestymarten.web.drawing.FaceDrawing;
 import zestymarten.web.platform.Times;
+import zestymarten.web.platform.Words;
 
 /** Puts a wiring into words and drawings for its page. */
 @Component
@@ -52,8 +54,11 @@ class AssemblyViews {
                 assembly.kind().code(),
                 revision.number(),
                 assembly.note(),
-                "revision " + revision.number() + ", " + Times.minute(revision.createdAt()) + ", by "
-                        + revision.createdBy(),
+                Words.say(
+                        "assembly_views.revision_by",
+                        revision.number(),
+                        Times.minute(revision.createdAt()),
+                        revision.createdBy()),
                 counted(assembly.conductors().size(), "wire") + ", "
                         + counted(assembly.connectors().size(), "connector"),
                 wires,
@@ -99,22 +104,31 @@ class AssemblyViews {
                 conductor.colour().flatMap(Colour::base),
                 conductor.colour().flatMap(Colour::tracer),
                 conductor.function().orElse(""),
-                limit.nominal().map(nominal -> column.text(nominal.value())).orElse("not known"),
+                limit.nominal()
+                        .map(nominal -> column.text(nominal.value()))
+                        .orElse(Words.say("assembly_views.not_known")),
                 column.text(limit.high().value()),
-                sentence(conductor, limit) + (isShared ? " It shares a cavity with another wire." : ""),
+                sentence(conductor, limit) + (isShared ? Words.say("assembly_views.shares_cavity_another_wire") : ""),
                 conductor.spare(),
                 isShared);
     }
 
     private static String sentence(Conductor conductor, Limit limit) {
         String expects = limit.nominal()
-                .map(nominal -> "A good unit reads about " + nominal.text() + ". ")
+                .map(nominal -> Words.say("assembly_views.good_unit_reads_about", nominal))
                 .orElse("");
         String tone = conductor.carriesCurrent()
-                ? " It carries " + EngineeringFormat.text(conductor.current().orElse(0), "A")
-                        + ": a tone is not enough."
-                : " It is a signal: a tone may do.";
-        return conductor.id() + ", " + conductor.from() + " to " + conductor.to() + ". " + expects + limit.derivation()
-                + tone;
+                ? Words.say(
+                        "assembly_views.carries_tone_not_enough",
+                        Message.figure(conductor.current().orElse(0), "A"))
+                : Words.say("assembly_views.signal_tone_may_do");
+        return Words.say(
+                "assembly_views.sentence",
+                conductor.id(),
+                conductor.from(),
+                conductor.to(),
+                expects,
+                limit.derivation(),
+                tone);
     }
 }

@@ -17,6 +17,7 @@ import zestymarten.core.assembly.Access;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Refused;
 
@@ -86,7 +87,7 @@ class ConnectorController {
         if (place.length() > LONGEST_PLACE) {
             problems.add(new Problem(
                     connector,
-                    "Place: read " + place.length() + " characters; expected at most " + LONGEST_PLACE + "."));
+                    Message.of("connector_controller.place_read_characters_expected", place.length(), LONGEST_PLACE)));
         }
         String typed = field(fields, "minutes", connector).replace(',', '.');
         double minutes = typed.isEmpty()
@@ -94,8 +95,7 @@ class ConnectorController {
                 : typed.matches("[0-9]{1,4}(?:\\.[0-9]{1,2})?") ? Double.parseDouble(typed) : Double.NaN;
         if (!(minutes >= 0 && minutes <= DAY)) {
             problems.add(new Problem(
-                    connector,
-                    "Minutes: “" + typed + "” is not accepted; expected 0 to " + (int) DAY + ", or nothing."));
+                    connector, Message.of("connector_controller.minutes_not_accepted_expected", typed, (int) DAY)));
             minutes = 0;
         }
         String mates = field(fields, "mates", connector);

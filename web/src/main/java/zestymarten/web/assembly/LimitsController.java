@@ -15,8 +15,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import zestymarten.core.assembly.Allowances;
 import zestymarten.core.quantity.EngineeringFormat;
-import zestymarten.core.quantity.Problem;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 
 /** What the wires of an assembly may read where neither the maker nor a standard says. */
 @Controller
@@ -36,28 +37,27 @@ class LimitsController {
     record LimitView(String name, String label, String unit, String value, String help, String refused) {}
 
     private enum LimitField {
-        MOST(
-                "most",
-                "Every wire, maximum",
-                "Ω",
-                "0.5",
-                "Before any standard; a maximum of the wire itself comes first."),
-        HEAT("heat", "Allowed heat in a wire", "W", "5", "Where its current is known: P / I²."),
-        DROP("drop", "Allowed voltage drop on a wire", "V", "0.4", "Where its current is known: dU / I."),
-        ROUND("round", "Round figure", "Ω", "1", "For a wire of which nothing is known. Without one it is 1 Ω.");
+        MOST("most", "Ω", "0.5"),
+        HEAT("heat", "W", "5"),
+        DROP("drop", "V", "0.4"),
+        ROUND("round", "Ω", "1");
 
         private final String code;
-        private final String label;
         private final String unit;
         private final String example;
-        private final String help;
 
-        LimitField(String code, String label, String unit, String example, String help) {
+        LimitField(String code, String unit, String example) {
             this.code = code;
-            this.label = label;
             this.unit = unit;
             this.example = example;
-            this.help = help;
+        }
+
+        private String label() {
+            return Words.say(this);
+        }
+
+        private String help() {
+            return Words.say(Message.of(this).code() + "_help");
         }
 
         private OptionalDouble of(Allowances allowances) {
@@ -70,9 +70,9 @@ class LimitsController {
         }
 
         private OptionalDouble typed(Typed typed) {
-            OptionalDouble figure = typed.figure(code, "a figure above 0 " + unit + ", such as " + example);
+            OptionalDouble figure = typed.figure(code, Message.of("limit_field.figure_above_such_as", unit, example));
             if (figure.isPresent() && !Allowances.isFigure(figure.getAsDouble())) {
-                typed.refuse(code, "“" + typed.text(code) + "” is not accepted; expected at most a million.");
+                typed.refuse(code, Message.of("limit_field.not_accepted_expected_most", typed.text(code)));
                 return OptionalDouble.empty();
             }
             return figure;
@@ -94,13 +94,13 @@ class LimitsController {
         List<LimitView> views = List.of(LimitField.values()).stream()
                 .map(field -> new LimitView(
                         field.code,
-                        field.label,
+                        field.label(),
                         field.unit,
                         typed.text(field.code),
-                        field.help,
+                        field.help(),
                         typed.problems().stream()
-                                .filter(each -> each.where().equals(field.code))
-                                .map(Problem::text)
+                                .filter(each -> each.where().equals(Message.verbatim(field.code)))
+                                .map(each -> Words.say(each.what()))
                                 .findFirst()
                                 .orElse("")))
                 .toList();

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.assembly.AssemblyChanges;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.NotFound;
 
 /** The revisions of an assembly: the list, what differs between two, an old one made the newest again. */
@@ -53,7 +54,7 @@ class RevisionController {
         return lines.stream()
                 .filter(each -> each.number() == number)
                 .findFirst()
-                .orElseThrow(() -> new NotFound("This assembly has no revision " + number + "."));
+                .orElseThrow(() -> new NotFound(Message.of("revision_controller.this_assembly_has_no", number)));
     }
 
     /** What a revision said becomes the newest one; nothing where it is that already. */

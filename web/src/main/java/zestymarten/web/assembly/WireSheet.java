@@ -25,6 +25,7 @@ import org.xml.sax.InputSource;
 import org.xml.sax.SAXException;
 import org.xml.sax.XMLReader;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Patience;
 import zestymarten.web.platform.Refused;
 
@@ -47,7 +48,7 @@ public final class WireSheet {
      */
     public static String text(byte[] file) {
         if (file.length > MOST_BYTES) {
-            throw new Refused("", "The file has more than 8 MB; a wire list has far less.");
+            throw new Refused("", Message.of("wire_sheet.file_has_more_than"));
         }
         try (OPCPackage book = OPCPackage.open(new ByteArrayInputStream(file))) {
             XSSFReader reader = new XSSFReader(book);
@@ -71,8 +72,7 @@ public final class WireSheet {
     }
 
     private static Refused notRead() {
-        return new Refused(
-                "", "That is no spreadsheet that can be read; expected .xlsx with the wire list on its first sheet.");
+        return new Refused("", Message.of("wire_sheet.that_no_spreadsheet_that"));
     }
 
     private static String lines(XSSFReader reader, ReadOnlySharedStringsTable texts, InputStream sheet)
@@ -96,8 +96,7 @@ public final class WireSheet {
         public void startRow(int row) {
             Patience.check();
             if (row >= MOST_ROWS) {
-                throw new Refused(
-                        "", "The sheet has more rows than an assembly has wires, " + Assembly.MOST_CONDUCTORS + ".");
+                throw new Refused("", Message.of("rows.sheet_has_more_rows", Assembly.MOST_CONDUCTORS));
             }
             text.append("\n".repeat(Math.max(0, row - next)));
             next = row + 1;
@@ -108,8 +107,7 @@ public final class WireSheet {
         public void endRow(int row) {
             text.append(String.join("\t", cells)).append('\n');
             if (text.length() > MOST_CHARACTERS) {
-                throw new Refused(
-                        "", "The sheet holds more than " + MOST_CHARACTERS + " characters; a wire list has far less.");
+                throw new Refused("", Message.of("rows.sheet_holds_more_than", MOST_CHARACTERS));
             }
         }
 

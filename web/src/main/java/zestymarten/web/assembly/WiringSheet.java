@@ -18,6 +18,7 @@ import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.LimitRules;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.web.platform.Times;
+import zestymarten.web.platform.Words;
 
 /**
  * A revision on paper: every wire with what it may read and why, every joint, part, position and connector.
@@ -77,8 +78,11 @@ public record WiringSheet(
                 "Ω");
         return new WiringSheet(
                 assembly.name(),
-                "Revision " + revision.number() + ", " + Times.minute(revision.createdAt()) + ", by "
-                        + revision.createdBy(),
+                Words.say(
+                        "wiring_sheet.revision_by",
+                        revision.number(),
+                        Times.minute(revision.createdAt()),
+                        revision.createdBy()),
                 EngineeringFormat.figure(AssemblyViews.SHOWN_AT_C) + " °C",
                 assembly.conductors().stream()
                         .map(each -> wire(each, limits.of(each), column))
@@ -98,9 +102,10 @@ public record WiringSheet(
                 wire.function().orElse(wire.spare() ? "spare" : ""),
                 size(wire),
                 column.text(limit.high().value()),
-                limit.by().source().isBlank()
-                        ? limit.rule().words()
-                        : limit.by().source());
+                Words.say(
+                        limit.by().source().isEmpty()
+                                ? limit.rule().words()
+                                : limit.by().source()));
     }
 
     private static String size(Conductor wire) {
@@ -127,11 +132,12 @@ public record WiringSheet(
                     point.name(),
                     joint.map(Joint::kind).orElse("joint"),
                     wiresAt(assembly, point),
-                    reached ? "a probe reaches it" : "no probe reaches it");
+                    reached ? Words.say("wiring_sheet.probe_reaches") : Words.say("wiring_sheet.no_probe_reaches"));
         });
         Stream<JointOnPaper> bonds = assembly.terminals().stream()
                 .filter(assembly.bonded()::contains)
-                .map(pin -> new JointOnPaper(pin.name(), "bonded to the frame", wiresAt(assembly, pin), ""));
+                .map(pin -> new JointOnPaper(
+                        pin.name(), Words.say("wiring_sheet.bonded_frame"), wiresAt(assembly, pin), ""));
         return Stream.concat(joints, bonds).toList();
     }
 
@@ -150,11 +156,10 @@ public record WiringSheet(
                         .map(each -> new PositionOnPaper(
                                 each.id(),
                                 each.closed().isEmpty()
-                                        ? "nothing closed"
-                                        : "closed: "
-                                                + each.closed().stream()
-                                                        .sorted()
-                                                        .collect(Collectors.joining(", "))))
+                                        ? Words.say("wiring_sheet.nothing_closed")
+                                        : Words.say(
+                                                "wiring_sheet.closed",
+                                                each.closed().stream().sorted().collect(Collectors.joining(", ")))))
                         .toList();
     }
 

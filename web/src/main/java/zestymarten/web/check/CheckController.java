@@ -17,8 +17,10 @@ import zestymarten.core.check.CheckedItem;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
 import zestymarten.web.worksheet.SavedSheet;
@@ -60,7 +62,7 @@ class CheckController implements Worksheet {
         model.addAttribute("metals", Metal.codes());
         model.addAttribute("meters", known.stream().map(MeterRow::name).toList());
         model.addAttribute("view", view);
-        model.addAttribute("trouble", typed.problems());
+        model.addAttribute("trouble", ProblemView.all(typed.problems()));
         model.addAttribute("kept", sheets.last(tool()));
         return "check/check";
     }
@@ -89,8 +91,8 @@ class CheckController implements Worksheet {
                 .or(() -> known.stream().findFirst())
                 .map(MeterRow::meter)
                 .orElse(USUAL);
-        OptionalDouble leads = taken(typed, "leads", "what the joined test leads read, such as 0.2");
-        OptionalDouble line = taken(typed, "line", "the resistance of the line to the sensor, such as 0.8");
+        OptionalDouble leads = taken(typed, "leads", Message.of("check_controller.what_joined_test_leads"));
+        OptionalDouble line = taken(typed, "line", Message.of("check_controller.resistance_line_sensor_such"));
         OptionalDouble taken = leads.isEmpty() && line.isEmpty()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(leads.orElse(0) + line.orElse(0));
@@ -98,10 +100,10 @@ class CheckController implements Worksheet {
     }
 
     /** A resistance that is taken off each reading. */
-    private static OptionalDouble taken(Typed typed, String field, String expected) {
+    private static OptionalDouble taken(Typed typed, String field, Message expected) {
         OptionalDouble ohm = typed.figure(field, expected);
         if (ohm.isPresent() && ohm.getAsDouble() > MOST_TAKEN_OHM) {
-            typed.refuse(field, "“" + typed.text(field) + "” is not accepted; expected " + expected + ".");
+            typed.refuse(field, Message.of("check_controller.not_accepted_expected", typed.text(field), expected));
             return OptionalDouble.empty();
         }
         return ohm;

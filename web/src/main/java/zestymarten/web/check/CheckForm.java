@@ -27,9 +27,11 @@ import zestymarten.core.check.SingleWire;
 import zestymarten.core.check.SwitchContact;
 import zestymarten.core.check.ThreeWindings;
 import zestymarten.core.quantity.Celsius;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 
 /** What is checked, from the fields of the page. What makes no sense is said at its field; nothing typed is lost. */
 final class CheckForm {
@@ -80,7 +82,7 @@ final class CheckForm {
             CheckedItem item = made();
             return typed.isSound() ? Optional.of(item) : Optional.empty();
         } catch (IllegalArgumentException e) {
-            typed.refuse(field(), String.valueOf(e.getMessage()));
+            typed.refuse(field(), Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }
@@ -103,18 +105,19 @@ final class CheckForm {
 
     private CheckedItem made() {
         return switch (thing) {
-            case FUSE -> new SingleFuse(typed.figure("rated", "the rated current in amperes, such as 10"));
+            case FUSE -> new SingleFuse(typed.figure("rated", Message.of("check_form.rated_current_amperes_such")));
             case SWITCH -> contact();
             case RELAY ->
                 new Relay(
-                        typed.figure("coil", "the coil's resistance, such as 96"),
+                        typed.figure("coil", Message.of("check_form.coil_resistance_such_as")),
                         !typed.text("contacts", "both").equals("breaking"),
                         !typed.text("contacts", "both").equals("making"));
             case BREAKER -> new CircuitBreaker((int) Math.round(Math.min(MOST_POLES + 1.0, typed.figure("poles", 1))));
             case WIRE -> new SingleWire(wire(), typed.celsius("celsius", 20));
             case SENSOR -> sensor();
             case HEATER -> heater();
-            case WINDING -> new ThreeWindings(typed.figure("ohm", "the resistance between two leads, such as 2.5"));
+            case WINDING ->
+                new ThreeWindings(typed.figure("ohm", Message.of("check_form.resistance_between_two_leads")));
             case DIODE -> new SingleDiode();
             case POINTS -> points();
         };
@@ -136,10 +139,10 @@ final class CheckForm {
     private Conductor wire() {
         Optional<Metal> metal = Metal.of(typed.text("metal", "copper"));
         if (metal.isEmpty()) {
-            typed.refuse("metal", "“" + typed.text("metal") + "” is not accepted; expected one of the list.");
+            typed.refuse("metal", Message.of("check_form.not_accepted_expected_one", typed.text("metal")));
         }
         return new Conductor(
-                "the wire",
+                Words.say("check_form.wire"),
                 Terminal.of("A.1"),
                 Terminal.of("B.1"),
                 Optional.empty(),
@@ -149,9 +152,9 @@ final class CheckForm {
                 metal.orElse(Metal.COPPER),
                 StrandClass.FIVE,
                 Optional.empty(),
-                typed.figure("amperes", "the current that it carries in amperes, such as 8"),
+                typed.figure("amperes", Message.of("check_form.current_that_carries_amperes")),
                 false,
-                typed.figure("most", "the maximum in ohms, such as 0.5"),
+                typed.figure("most", Message.of("check_form.maximum_ohms_such_as")),
                 OptionalDouble.empty(),
                 Optional.empty());
     }
@@ -179,10 +182,7 @@ final class CheckForm {
             if (celsius.isPresent() && ohm.isPresent() && rows.size() < MOST_ROWS) {
                 rows.put(celsius.getAsDouble(), ohm.getAsDouble());
             } else if (!line.isBlank()) {
-                typed.refuse(
-                        "table",
-                        "“" + line.strip()
-                                + "” is not accepted; expected a temperature and a resistance, such as 25 10k.");
+                typed.refuse("table", Message.of("check_form.not_accepted_expected_temperature", line.strip()));
             }
         }
         return rows;

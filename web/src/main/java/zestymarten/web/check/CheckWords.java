@@ -14,9 +14,9 @@ import zestymarten.core.check.CheckReading;
 import zestymarten.core.check.Conclusion;
 import zestymarten.core.check.GoodReading;
 import zestymarten.core.judgement.Judgement.Verdict;
-import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testrun.StepState;
+import zestymarten.web.platform.Words;
 
 /** Puts a check into the words of {@code messages/check.properties}. */
 @Component
@@ -113,10 +113,7 @@ class CheckWords {
         }
         if (question.expected() instanceof GoodReading.Forward forward) {
             return message(
-                    "expect.forward",
-                    locale,
-                    EngineeringFormat.text(forward.least(), "V"),
-                    EngineeringFormat.text(forward.most(), "V"));
+                    "expect.forward", locale, Words.figure(forward.least(), "V"), Words.figure(forward.most(), "V"));
         }
         return message(
                 question.expected() instanceof GoodReading.Blocks
@@ -127,21 +124,18 @@ class CheckWords {
 
     private String read(CheckReading answer, Locale locale) {
         if (answer.meaning() instanceof MeterReading.Ambiguous ambiguous) {
-            return ambiguous.question();
+            return Words.say(ambiguous.question());
         }
         if (answer.meaning() instanceof MeterReading.Refused refused) {
-            return refused.message();
+            return Words.say(refused.message());
         }
         String figure = answer.meaning() instanceof MeterReading.OverRange
                 ? message("over_range", locale)
-                : answer.meaning().text();
+                : Words.say(answer.meaning().message());
         boolean corrected = answer.figure().isPresent()
                 && !answer.figure().equals(answer.meaning().figure());
         String less = corrected
-                ? message(
-                        "less_leads",
-                        locale,
-                        EngineeringFormat.text(answer.figure().getAsDouble(), "Ω"))
+                ? message("less_leads", locale, Words.figure(answer.figure().getAsDouble(), "Ω"))
                 : "";
         String why = answer.verdict() == Verdict.PASS
                 ? ""
@@ -154,7 +148,7 @@ class CheckWords {
         return message(
                 "says." + conclusion.code().code(),
                 locale,
-                Stream.concat(at, conclusion.of().stream().map(each -> named(each, locale)))
+                Stream.concat(at, conclusion.of().stream().map(each -> named(Words.say(each), locale)))
                         .toArray());
     }
 

@@ -21,8 +21,10 @@ import zestymarten.core.circuit.Spot;
 import zestymarten.web.drawing.CircuitDrawing;
 import zestymarten.web.platform.Csv;
 import zestymarten.web.platform.Prints;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 import zestymarten.web.worksheet.SavedSheet;
 import zestymarten.web.worksheet.Worksheet;
 import zestymarten.web.worksheet.WorksheetForm;
@@ -67,7 +69,7 @@ class CircuitController implements Worksheet {
                 SavedSheet.SavedTool.CIRCUIT,
                 typed.text("name"),
                 typed.fields(),
-                String.join(" ", sheet.says()),
+                String.join(" ", Words.all(sheet.says())),
                 sheet.verdict().word());
     }
 
@@ -77,21 +79,15 @@ class CircuitController implements Worksheet {
         CircuitReport sheet = sheet(typed);
         return named(typed, ".pdf")
                 .contentType(MediaType.APPLICATION_PDF)
-                .body(prints.pdf("circuit/print", Map.of("sheet", sheet, "typed", typed.fields())));
+                .body(prints.pdf("circuit/print", Map.of("sheet", ReportView.of(sheet), "typed", typed.fields())));
     }
 
     @PostMapping("/circuit/sheet.csv")
     ResponseEntity<String> csv(@RequestParam Map<String, String> fields) {
         Typed typed = WorksheetForm.typed(fields);
         CircuitReport sheet = sheet(typed);
-        List<List<String>> rows = sheet.lines().stream()
-                .map(each -> List.of(
-                        each.step(),
-                        each.what(),
-                        each.read(),
-                        each.expected(),
-                        each.state().word(),
-                        each.source()))
+        List<List<String>> rows = ReportView.of(sheet).lines().stream()
+                .map(ReportView.ReportLineView::cells)
                 .toList();
         return named(typed, ".csv")
                 .contentType(CSV)
@@ -133,9 +129,9 @@ class CircuitController implements Worksheet {
         Optional<Spot> next = asDrawn ? sheet.next() : Optional.empty();
         next.filter(spot -> isBeside(CircuitForm.field(spot))).ifPresent(spot -> more.add(more(spot)));
         model.addAttribute("typed", typed.fields());
-        model.addAttribute("problems", typed.problems());
+        model.addAttribute("problems", ProblemView.all(typed.problems()));
         model.addAttribute("ring", form.ring());
-        model.addAttribute("sheet", sheet);
+        model.addAttribute("sheet", ReportView.of(sheet));
         model.addAttribute("begun", asDrawn && !sheet.says().isEmpty());
         model.addAttribute("drawing", CircuitDrawing.of(circuit, sheet.compared()));
         model.addAttribute("beyond", form.beyond(circuit));
@@ -147,7 +143,7 @@ class CircuitController implements Worksheet {
     }
 
     private static More more(Spot spot) {
-        return new More(CircuitForm.field(spot), spot.words());
+        return new More(CircuitForm.field(spot), Words.say(spot.words()));
     }
 
     private static boolean isBeside(String field) {
@@ -157,7 +153,7 @@ class CircuitController implements Worksheet {
     /** Where to type next: what was refused, else the reading that tells most, else the first that is missing. */
     private static String focus(Typed typed, CircuitReport sheet, Optional<Spot> next) {
         if (!typed.isSound()) {
-            return typed.problems().get(0).where();
+            return Words.say(typed.problems().get(0).where());
         }
         return next.map(CircuitForm::field)
                 .or(() -> sheet.compared().stream()

@@ -31,7 +31,7 @@ import zestymarten.core.circuit.Supply;
 import zestymarten.core.circuit.Tests;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.conductor.ResidualDevice;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.ReadingParser;
@@ -83,8 +83,8 @@ final class CircuitForm {
         if (outlets != Math.rint(outlets) || outlets < 1 || outlets > Circuit.MOST_OUTLETS) {
             typed.refuse(
                     "outlets",
-                    "“" + typed.text("outlets") + "” is not accepted; expected a whole number from 1 to "
-                            + Circuit.MOST_OUTLETS + ".");
+                    Message.of(
+                            "circuit_form.not_accepted_expected_whole", typed.text("outlets"), Circuit.MOST_OUTLETS));
             return 6;
         }
         return (int) outlets;
@@ -122,7 +122,7 @@ final class CircuitForm {
                 .filter(each -> each.code().equals(said))
                 .findFirst()
                 .orElseGet(() -> {
-                    typed.refuse("metal", "“" + said + "” is not accepted; expected copper or aluminium.");
+                    typed.refuse("metal", Message.of("circuit_form.not_accepted_expected_copper", said));
                     return Metal.COPPER;
                 });
     }
@@ -131,9 +131,7 @@ final class CircuitForm {
         double mm2 = typed.section(field).orElse(usual);
         if (!(mm2 > 0 && mm2 <= MOST_MM2)) {
             typed.refuse(
-                    field,
-                    "“" + typed.text(field) + "” is not accepted; expected a section above 0 and at most "
-                            + (int) MOST_MM2 + " mm², such as 2.5, or a gauge such as 12 AWG.");
+                    field, Message.of("circuit_form.not_accepted_expected_section", typed.text(field), (int) MOST_MM2));
             return usual;
         }
         return mm2;
@@ -144,8 +142,11 @@ final class CircuitForm {
         if (!(celsius >= Circuit.LEAST_C && celsius <= Circuit.MOST_C)) {
             typed.refuse(
                     "celsius",
-                    "“" + typed.text("celsius") + "” is not accepted; expected a cable from " + (int) Circuit.LEAST_C
-                            + " to " + (int) Circuit.MOST_C + " °C.");
+                    Message.of(
+                            "circuit_form.not_accepted_expected_cable",
+                            typed.text("celsius"),
+                            (int) Circuit.LEAST_C,
+                            (int) Circuit.MOST_C));
             return 20;
         }
         return celsius;
@@ -156,10 +157,7 @@ final class CircuitForm {
             return usual;
         }
         return cable(field, typed.text(field), usual).orElseGet(() -> {
-            typed.refuse(
-                    field,
-                    "“" + typed.text(field)
-                            + "” is not accepted; expected a length such as 6 or 20 ft, or a length and sections such as 6 4/2.5.");
+            typed.refuse(field, Message.of("circuit_form.not_accepted_expected_length", typed.text(field)));
             return usual;
         });
     }
@@ -184,7 +182,7 @@ final class CircuitForm {
             return Optional.of(new CableStretch(
                     metres, mm2(sections.get(0)), mm2(sections.get(1)), mm2(sections.get(2)), usual.metal()));
         } catch (IllegalArgumentException e) {
-            typed.refuse(field, "“" + text + "” is not accepted. " + e.getMessage());
+            typed.refuse(field, Message.of("circuit_form.not_accepted", text, String.valueOf(e.getMessage())));
             return Optional.of(usual);
         }
     }
@@ -201,13 +199,13 @@ final class CircuitForm {
             } else if (cable.isPresent()) {
                 typed.refuse(
                         "spurs",
-                        "“" + each.strip() + "” is not accepted; expected an outlet from 1 to " + outlets
-                                + ", and at most " + Circuit.MOST_SPURS + " spurs on one.");
+                        Message.of(
+                                "circuit_form.not_accepted_expected_outlet",
+                                each.strip(),
+                                outlets,
+                                Circuit.MOST_SPURS));
             } else if (!each.isBlank()) {
-                typed.refuse(
-                        "spurs",
-                        "“" + each.strip()
-                                + "” is not accepted; expected the point it leaves and its metres, such as 3:12, with sections 3:12 4/2.5.");
+                typed.refuse("spurs", Message.of("circuit_form.not_accepted_expected_point", each.strip()));
             }
         }
         return spurs;
@@ -280,9 +278,10 @@ final class CircuitForm {
             if (value.value() < leads - BELOW_LEADS_OHM) {
                 typed.refuse(
                         field,
-                        "“" + typed.text(field) + "” is not accepted; expected at least the "
-                                + EngineeringFormat.text(leads, "Ω")
-                                + " of the leads. Short the probes and enter the leads again.");
+                        Message.of(
+                                "circuit_form.not_accepted_expected_least",
+                                typed.text(field),
+                                Message.figure(leads, "Ω")));
                 return Optional.empty();
             }
             return Optional.of(
@@ -298,9 +297,8 @@ final class CircuitForm {
         typed.refuse(
                 field,
                 understood instanceof MeterReading.Tone
-                        ? "A tone is not a reading: the meter beeps on a loose joint as well. Read the resistance."
-                        : "“" + typed.text(field)
-                                + "” is not accepted; expected a resistance such as 0.22, or OL if the meter shows open.");
+                        ? Message.of("circuit_form.tone_not_reading_meter")
+                        : Message.of("circuit_form.not_accepted_expected_resistance", typed.text(field)));
         return Optional.empty();
     }
 
@@ -313,9 +311,7 @@ final class CircuitForm {
             if (shown.figure().isPresent()) {
                 insulation.put(pair, shown);
             } else if (typed.has(field)) {
-                typed.refuse(
-                        field,
-                        "“" + typed.text(field) + "” is not accepted; expected a resistance such as 200M, or >999M.");
+                typed.refuse(field, Message.of("circuit_form.not_accepted_expected_resistance_2", typed.text(field)));
             }
         }
         Optional<String> polarity = typed.has("polarity") ? Optional.of(typed.text("polarity")) : Optional.empty();
@@ -326,15 +322,15 @@ final class CircuitForm {
     Supply supply() {
         double volts = typed.figure("volts", 230);
         double drop = typed.figure("most_drop", 5) / 100;
-        OptionalDouble ohm = typed.figure("ze", "the supply's impedance in Ω, such as 0.35");
-        OptionalDouble load = typed.figure("load", "the load in amperes, such as 10");
-        OptionalDouble leg = typed.figure("leg", "what one leg may carry in amperes, such as 20");
+        OptionalDouble ohm = typed.figure("ze", Message.of("circuit_form.supply_impedance_such_as"));
+        OptionalDouble load = typed.figure("load", Message.of("circuit_form.load_amperes_such_as"));
+        OptionalDouble leg = typed.figure("leg", Message.of("circuit_form.what_one_leg_may"));
         Optional<Protection> protection = protection();
         EarthFault fault = fault();
         try {
             return new Supply(volts, ohm, protection, load, drop, leg, fault);
         } catch (IllegalArgumentException e) {
-            typed.refuse("volts", String.valueOf(e.getMessage()));
+            typed.refuse("volts", Message.verbatim(String.valueOf(e.getMessage())));
             return new Supply(230, ohm, protection, load, 0.05, leg, EarthFault.plain());
         }
     }
@@ -343,10 +339,7 @@ final class CircuitForm {
     private EarthFault fault() {
         double factor = typed.figure("factor", EarthFault.USUAL_FACTOR);
         if (!(factor > 0 && factor <= 1)) {
-            typed.refuse(
-                    "factor",
-                    "“" + typed.text("factor")
-                            + "” is not accepted; expected a factor above 0 and at most 1, such as 0.95.");
+            typed.refuse("factor", Message.of("circuit_form.not_accepted_expected_factor", typed.text("factor")));
             factor = EarthFault.USUAL_FACTOR;
         }
         return new EarthFault(
@@ -354,10 +347,10 @@ final class CircuitForm {
                 !typed.text("rule").equals("distribution"),
                 factor,
                 residual(),
-                thousandth("rcd_ms", "the trip time in ms at the rated residual current, such as 25"),
-                thousandth("rcd5_ms", "the trip time in ms at five times that current, such as 20"),
-                typed.figure("zs", "the loop impedance in Ω, such as 0.62"),
-                times(1000, typed.figure("breaking", "the breaking capacity in kA, such as 6")));
+                thousandth("rcd_ms", Message.of("circuit_form.trip_time_ms_rated")),
+                thousandth("rcd5_ms", Message.of("circuit_form.trip_time_ms_five")),
+                typed.figure("zs", Message.of("circuit_form.loop_impedance_such_as")),
+                times(1000, typed.figure("breaking", Message.of("circuit_form.breaking_capacity_ka_such"))));
     }
 
     private Earthing earthing() {
@@ -366,26 +359,26 @@ final class CircuitForm {
                 .filter(each -> each.name().equals(said))
                 .findFirst()
                 .orElseGet(() -> {
-                    typed.refuse("earthing", "“" + said + "” is not accepted; expected TN, TT or SELV.");
+                    typed.refuse("earthing", Message.of("circuit_form.not_accepted_expected_tn", said));
                     return Earthing.TN;
                 });
     }
 
     private Optional<ResidualDevice> residual() {
         String kind = typed.text("rcd");
-        OptionalDouble rated = thousandth("rcd_ma", "the rated residual current in mA, such as 30");
+        OptionalDouble rated = thousandth("rcd_ma", Message.of("circuit_form.rated_residual_current_ma"));
         if (kind.isEmpty() || kind.equals("none") || rated.isEmpty()) {
             return Optional.empty();
         }
         try {
             return Optional.of(new ResidualDevice(kind.equals("S"), rated.getAsDouble()));
         } catch (IllegalArgumentException e) {
-            typed.refuse("rcd_ma", String.valueOf(e.getMessage()));
+            typed.refuse("rcd_ma", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }
 
-    private OptionalDouble thousandth(String field, String expected) {
+    private OptionalDouble thousandth(String field, Message expected) {
         return times(0.001, typed.figure(field, expected));
     }
 
@@ -396,14 +389,14 @@ final class CircuitForm {
     /** The protective device; empty where none is said. */
     private Optional<Protection> protection() {
         String by = typed.text("device");
-        OptionalDouble rated = typed.figure("rated", "its rated amperes, such as 32");
+        OptionalDouble rated = typed.figure("rated", Message.of("circuit_form.rated_amperes_such_as"));
         if (by.isEmpty() || by.equals("none") || rated.isEmpty()) {
             return Optional.empty();
         }
         try {
             return Optional.of(Protection.of(by, rated.getAsDouble()));
         } catch (IllegalArgumentException e) {
-            typed.refuse("rated", String.valueOf(e.getMessage()));
+            typed.refuse("rated", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }

@@ -20,9 +20,12 @@ import zestymarten.core.comparison.LeadList;
 import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.limit.StandardSections;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.drawing.ComparisonDrawing;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 import zestymarten.web.worksheet.SavedSheet;
 import zestymarten.web.worksheet.Worksheet;
 import zestymarten.web.worksheet.WorksheetForm;
@@ -34,7 +37,7 @@ class ComparisonController implements Worksheet {
     private static final int LONGEST = 100_000;
     private static final double AMBIENT_C = 20;
 
-    private static final String NEXT = "the length of the next one in metres, such as 7";
+    private static final Message NEXT = Message.of("comparison_controller.length_next_one_metres");
 
     /** What a standard allows a section beside what the leads have. */
     record ClassView(String strands, String section, String most, boolean meets, String source) {}
@@ -79,7 +82,7 @@ class ComparisonController implements Worksheet {
                 SavedSheet.SavedTool.COMPARISON,
                 typed.text("name"),
                 typed.fields(),
-                String.join(" ", says) + " " + alike.get().trust(),
+                String.join(" ", says) + " " + Words.say(alike.get().trust()),
                 odd ? "fault" : alike.get().isJudged() ? "good" : "untested");
     }
 
@@ -87,7 +90,7 @@ class ComparisonController implements Worksheet {
     private static Optional<LeadComparison> alike(Typed typed) {
         String leads = typed.fields().getOrDefault("leads", "");
         if (leads.length() > LONGEST) {
-            typed.refuse("leads", "That is longer than " + LONGEST + " characters.");
+            typed.refuse("leads", Message.of("comparison_controller.that_longer_than_characters", LONGEST));
             return Optional.empty();
         }
         if (leads.isBlank()) {
@@ -105,7 +108,7 @@ class ComparisonController implements Worksheet {
         OptionalDouble next = typed.figure("next", NEXT);
         model.addAttribute("leads", typed.fields().getOrDefault("leads", ""));
         model.addAttribute("typed", typed.fields());
-        model.addAttribute("trust", alike.map(LeadComparison::trust).orElse(""));
+        model.addAttribute("trust", alike.map(each -> Words.say(each.trust())).orElse(""));
         model.addAttribute("says", alike.map(each -> says(each, next, typed)).orElse(List.of()));
         model.addAttribute("rows", alike.map(ComparisonController::rows).orElse(List.of()));
         model.addAttribute(
@@ -115,7 +118,7 @@ class ComparisonController implements Worksheet {
                 alike.flatMap(LeadComparison::line)
                         .map(ComparisonController::classes)
                         .orElse(List.of()));
-        model.addAttribute("problems", typed.problems());
+        model.addAttribute("problems", ProblemView.all(typed.problems()));
         model.addAttribute("kept", sheets.last(SavedSheet.SavedTool.COMPARISON));
         return "comparison/comparison";
     }
@@ -132,9 +135,9 @@ class ComparisonController implements Worksheet {
                 double most = StandardSections.mostOhmPerMetre(strands, Metal.COPPER, listed)
                         .orElseThrow();
                 views.add(new ClassView(
-                        strands.words(),
-                        EngineeringFormat.figure(listed) + " mm²",
-                        EngineeringFormat.text(most, "Ω") + " a metre",
+                        Words.say(strands.words()),
+                        Words.say("comparison_controller.mm", EngineeringFormat.figure(listed)),
+                        Words.figure(most, "Ω") + " a metre",
                         line.ohmPerMetre() <= most,
                         strands == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228"));
             }
@@ -148,14 +151,13 @@ class ComparisonController implements Worksheet {
                         each.lead().words().isEmpty()
                                 ? "no. " + each.lead().number()
                                 : each.lead().words(),
-                        EngineeringFormat.text(each.lead().lengthM(), "m"),
+                        Words.figure(each.lead().lengthM(), "m"),
                         each.lead().text(),
                         alike.line().isEmpty()
                                 ? ""
-                                : (each.offOhm() < 0 ? "−" : "+")
-                                        + EngineeringFormat.text(Math.abs(each.offOhm()), "Ω"),
+                                : (each.offOhm() < 0 ? "−" : "+") + Words.figure(Math.abs(each.offOhm()), "Ω"),
                         each.isOdd() ? "fault" : alike.line().isEmpty() ? "untested" : "good",
-                        each.reason(),
+                        Words.say(each.reason()),
                         Math.round(100 * each.lengthShare()) + " %"))
                 .toList();
     }
@@ -166,12 +168,19 @@ class ComparisonController implements Worksheet {
                 .filter(LeadComparison.ComparedLead::isOdd)
                 .count();
         alike.line().ifPresent(line -> {
-            says.add(odd == 0 ? "None is different." : odd == 1 ? "One is different." : odd + " are different.");
+            says.add(
+                    odd == 0
+                            ? Words.say("comparison_controller.none_different")
+                            : odd == 1
+                                    ? Words.say("comparison_controller.one_different")
+                                    : Words.say("comparison_controller.different", odd));
             says.add(set(line));
             if (next.isPresent() && line.hasSlope() && line.predicted(next.getAsDouble()) > 0) {
-                says.add("The next one, " + EngineeringFormat.text(next.getAsDouble(), "m") + " long, should read "
-                        + EngineeringFormat.text(line.predicted(next.getAsDouble()), "Ω") + " ± "
-                        + EngineeringFormat.text(rounded(3.5 * line.scaleOhm()), "Ω") + ".");
+                says.add(Words.say(
+                        "comparison_controller.next_one_long_should",
+                        Message.figure(next.getAsDouble(), "m"),
+                        Message.figure(line.predicted(next.getAsDouble()), "Ω"),
+                        Message.figure(rounded(3.5 * line.scaleOhm()), "Ω")));
             }
             known(line, typed).ifPresent(says::add);
         });
@@ -186,50 +195,59 @@ class ComparisonController implements Worksheet {
     /** What the set has in common. */
     private static String set(LeadLine line) {
         if (!line.hasSlope()) {
-            return "The median is " + EngineeringFormat.text(line.terminationOhm(), "Ω") + ", the spread "
-                    + EngineeringFormat.text(line.scaleOhm(), "Ω") + ".";
+            return Words.say(
+                    "comparison_controller.median_spread",
+                    Message.figure(line.terminationOhm(), "Ω"),
+                    Message.figure(line.scaleOhm(), "Ω"));
         }
         String ends = line.terminationOhm() < 0
-                ? ", and less than nothing in their terminations: the test-lead resistance was subtracted twice, or the"
-                        + " lengths are wrong; "
-                : " and " + EngineeringFormat.text(line.terminationOhm(), "Ω") + " in their terminations; ";
-        return "They have " + (line.ohmPerMetre() < 0 ? "−" : "")
-                + EngineeringFormat.text(Math.abs(line.ohmPerMetre()), "Ω") + " a metre" + ends + section(line);
+                ? Words.say("comparison_controller.less_than_nothing_their")
+                : Words.say("comparison_controller.their_terminations", Message.figure(line.terminationOhm(), "Ω"));
+        return Words.say(
+                "comparison_controller.they_have_metre",
+                line.ohmPerMetre() < 0,
+                Message.figure(Math.abs(line.ohmPerMetre()), "Ω"),
+                ends,
+                section(line));
     }
 
     /** What section of copper the slope is, and the listed ones beside it. */
     private static String section(LeadLine line) {
         if (!(line.ohmPerMetre() > 0)) {
-            return "which no metal explains.";
+            return Words.say("comparison_controller.which_no_metal_explains");
         }
         double mm2 = FeederWire.impliedMm2(Metal.COPPER, 1, line.ohmPerMetre(), AMBIENT_C);
         List<Double> around = StandardSections.around(StrandClass.FIVE, Metal.COPPER, mm2);
         String listed = around.size() < 2
                 ? ""
-                : " (IEC 60228 lists "
-                        + String.join(
+                : Words.say(
+                        "comparison_controller.iec_lists",
+                        String.join(
                                 " and ",
-                                around.stream().map(EngineeringFormat::figure).toList())
-                        + ")";
-        return "as " + EngineeringFormat.figure(Math.round(mm2 * 10_000) / 10_000.0) + " mm² of copper would" + listed
-                + ".";
+                                around.stream().map(EngineeringFormat::figure).toList()));
+        return Words.say(
+                "comparison_controller.as_mm_copper_would",
+                EngineeringFormat.figure(Math.round(mm2 * 10_000) / 10_000.0),
+                listed);
     }
 
     /** A new one that is surely good, of the same type. */
     private static Optional<String> known(LeadLine line, Typed typed) {
         OptionalDouble length = typed.metres("good_m");
-        OptionalDouble ohms = typed.figure("good_ohm", "the resistance of a new good one, such as 9.3");
+        OptionalDouble ohms = typed.figure("good_ohm", Message.of("comparison_controller.resistance_new_good_one"));
         if (length.isEmpty() || ohms.isEmpty()) {
             return Optional.empty();
         }
         double metres = length.getAsDouble();
         double ohm = ohms.getAsDouble();
         double more = 100 * (line.predicted(metres) / ohm - 1);
-        return Optional.of(
-                "A new one of " + EngineeringFormat.text(metres, "m") + " has " + EngineeringFormat.text(ohm, "Ω")
-                        + "; by this line it would have "
-                        + EngineeringFormat.text(Math.max(0, line.predicted(metres)), "Ω") + ", "
-                        + Math.abs(Math.round(more)) + " % " + (more >= 0 ? "more" : "less") + "."
-                        + (more > 10 ? " All of them have aged together." : ""));
+        return Optional.of(Words.say(
+                "comparison_controller.new_one_has_by",
+                Message.figure(metres, "m"),
+                Message.figure(ohm, "Ω"),
+                Message.figure(Math.max(0, line.predicted(metres)), "Ω"),
+                Math.abs(Math.round(more)),
+                more >= 0,
+                more > 10));
     }
 }

@@ -15,10 +15,12 @@ import zestymarten.core.conductor.DeadShort;
 import zestymarten.core.conductor.Feeder;
 import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.conductor.Protection;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.drawing.ConductorDrawing;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 import zestymarten.web.worksheet.SavedSheet;
 import zestymarten.web.worksheet.Worksheet;
 import zestymarten.web.worksheet.WorksheetForm;
@@ -45,15 +47,15 @@ class ConductorController implements Worksheet {
         model.addAttribute("classes", StrandClass.values());
         Optional<Feeder> feeder = typed.fields().containsKey("length") ? feeder(typed) : Optional.empty();
         Optional<DeadShort> dead = feeder.flatMap(each -> dead(each, typed));
-        model.addAttribute("says", feeder.map(Feeder::says).orElse(""));
+        model.addAttribute("says", feeder.map(each -> Words.say(each.says())).orElse(""));
         model.addAttribute("fit", feeder.map(each -> each.fit().name()).orElse(""));
-        model.addAttribute("shortSays", dead.map(DeadShort::says).orElse(""));
+        model.addAttribute("shortSays", dead.map(each -> Words.say(each.says())).orElse(""));
         model.addAttribute("cutOff", dead.map(DeadShort::isCutOff).orElse(true));
         model.addAttribute("facts", facts(feeder, dead, typed));
         model.addAttribute(
                 "section", feeder.map(each -> ConductorDrawing.section(each.areaMm2(), each.effectiveMm2())));
         model.addAttribute("band", dead.flatMap(each -> each.protection().map(by -> ConductorDrawing.band(by, each))));
-        model.addAttribute("trouble", typed.problems());
+        model.addAttribute("trouble", ProblemView.all(typed.problems()));
         model.addAttribute("kept", sheets.last(SavedSheet.SavedTool.CONDUCTOR));
         return "conductor/conductor";
     }
@@ -73,7 +75,7 @@ class ConductorController implements Worksheet {
         boolean bad = feeder.get().fit() == Feeder.Fit.TOO_MANY_OHMS
                 || dead.filter(each -> !each.isCutOff()).isPresent();
         String verdict = bad ? "fault" : feeder.get().fit() == Feeder.Fit.TOO_FEW_OHMS ? "watch" : "good";
-        String says = feeder.get().says() + dead.map(each -> " " + each.says()).orElse("");
+        String says = Words.say(Message.sentences(feeder.get().says(), dead.map(DeadShort::says)));
         return new SavedSheet(SavedSheet.SavedTool.CONDUCTOR, typed.text("name"), typed.fields(), says, verdict);
     }
 
@@ -81,7 +83,7 @@ class ConductorController implements Worksheet {
         int before = typed.problems().size();
         OptionalDouble length = typed.metres("length");
         OptionalDouble area = typed.section("area");
-        OptionalDouble ohm = typed.figure("ohm", "the resistance, such as 7.62");
+        OptionalDouble ohm = typed.figure("ohm", Message.of("conductor_controller.resistance_such_as"));
         double celsius = typed.celsius("celsius", 20);
         if (typed.problems().size() > before) {
             return Optional.empty();
@@ -96,7 +98,7 @@ class ConductorController implements Worksheet {
                     "loop".equals(typed.text("of", "loop")),
                     celsius));
         } catch (IllegalArgumentException e) {
-            typed.refuse("length", String.valueOf(e.getMessage()));
+            typed.refuse("length", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }
@@ -106,11 +108,11 @@ class ConductorController implements Worksheet {
             return Optional.empty();
         }
         int before = typed.problems().size();
-        OptionalDouble volts = typed.figure("volts", "the source's volts, such as 230");
-        OptionalDouble source = typed.figure("source", "the resistance of the source, such as 0.4");
+        OptionalDouble volts = typed.figure("volts", Message.of("conductor_controller.source_volts_such_as"));
+        OptionalDouble source = typed.figure("source", Message.of("conductor_controller.resistance_source_such_as"));
         Optional<Protection> protection = protection(typed);
         if (source.isEmpty() && typed.problems().size() == before) {
-            typed.refuse("source", "The resistance of the source is missing; 0.4 is usual for a house.");
+            typed.refuse("source", Message.of("conductor_controller.resistance_source_missing_usual"));
         }
         if (typed.problems().size() > before) {
             return Optional.empty();
@@ -121,7 +123,7 @@ class ConductorController implements Worksheet {
             return Optional.of(
                     new DeadShort(feeder, volts.getAsDouble(), source.getAsDouble(), insulation, protection));
         } catch (IllegalArgumentException e) {
-            typed.refuse("volts", String.valueOf(e.getMessage()));
+            typed.refuse("volts", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }
@@ -131,15 +133,15 @@ class ConductorController implements Worksheet {
         if (by.equals("none")) {
             return Optional.empty();
         }
-        OptionalDouble rated = typed.figure("rated", "its rated amperes, such as 10");
+        OptionalDouble rated = typed.figure("rated", Message.of("conductor_controller.rated_amperes_such_as"));
         if (rated.isEmpty()) {
-            typed.refuse("rated", "The rated amperes of the protection are missing.");
+            typed.refuse("rated", Message.of("conductor_controller.rated_amperes_protection_missing"));
             return Optional.empty();
         }
         try {
             return Optional.of(Protection.of(by, rated.getAsDouble()));
         } catch (IllegalArgumentException e) {
-            typed.refuse("rated", String.valueOf(e.getMessage()));
+            typed.refuse("rated", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }
@@ -148,33 +150,38 @@ class ConductorController implements Worksheet {
         List<Fact> facts = new ArrayList<>();
         feeder.ifPresent(each -> {
             facts.add(new Fact(
-                    "core measured",
-                    EngineeringFormat.text(each.pathM(), "m"),
-                    each.loop() ? "there and back" : "one way"));
+                    Words.say("conductor_controller.core_measured"),
+                    Words.figure(each.pathM(), "m"),
+                    each.loop()
+                            ? Words.say("conductor_controller.there_back")
+                            : Words.say("conductor_controller.one_way")));
             each.mostOhm()
                     .ifPresent(most -> facts.add(new Fact(
                             "limit",
-                            EngineeringFormat.text(most, "Ω"),
+                            Words.figure(most, "Ω"),
                             each.strandClass() == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228")));
             each.impliedCelsius()
                     .ifPresent(celsius -> facts.add(new Fact(
-                            "as declared it would be at",
+                            Words.say("conductor_controller.as_declared_would_be"),
                             Math.round(celsius) + " °C",
-                            "from its resistance, if nothing else explains them")));
+                            Words.say("conductor_controller.from_resistance_if_nothing"))));
             joint(typed).ifPresent(facts::add);
         });
         dead.ifPresent(each -> {
-            facts.add(new Fact("dead short, cold", EngineeringFormat.text(each.coldA(), "A"), "U / (source + loop)"));
             facts.add(new Fact(
-                    "dead short, core at " + Math.round(each.hotCelsius()) + " °C",
-                    EngineeringFormat.text(each.hotA(), "A"),
-                    "loop " + EngineeringFormat.text(each.hotOhm(), "Ω")));
-            facts.add(new Fact("heat", EngineeringFormat.text(each.wattsPerMetre(), "W") + " a metre", "I² R"));
+                    Words.say("conductor_controller.dead_short_cold"),
+                    Words.figure(each.coldA(), "A"),
+                    "U / (source + loop)"));
+            facts.add(new Fact(
+                    Words.say("conductor_controller.dead_short_core", Math.round(each.hotCelsius())),
+                    Words.figure(each.hotA(), "A"),
+                    Words.say("conductor_controller.loop", Message.figure(each.hotOhm(), "Ω"))));
+            facts.add(new Fact("heat", Words.figure(each.wattsPerMetre(), "W") + " a metre", "I² R"));
             each.standsS()
                     .ifPresent(seconds -> facts.add(new Fact(
-                            "its insulation stands that for about",
-                            EngineeringFormat.text(seconds, "s"),
-                            "adiabatic, IEC 60364-5-54")));
+                            Words.say("conductor_controller.insulation_stands_that_about"),
+                            Words.figure(seconds, "s"),
+                            Words.say("conductor_controller.adiabatic_iec"))));
         });
         load(feeder, typed).ifPresent(facts::add);
         return facts;
@@ -182,29 +189,31 @@ class ConductorController implements Worksheet {
 
     /** Heat in a joint of so many ohms at the current in use. */
     private static Optional<Fact> joint(Typed typed) {
-        OptionalDouble ohm = typed.figure("joint", "the resistance of a joint, such as 0.05");
-        OptionalDouble amperes = typed.figure("amperes", "the amperes in use, such as 8");
+        OptionalDouble ohm = typed.figure("joint", Message.of("conductor_controller.resistance_joint_such_as"));
+        OptionalDouble amperes = typed.figure("amperes", Message.of("conductor_controller.amperes_use_such_as"));
         return ohm.isPresent() && amperes.isPresent()
                 ? Optional.of(new Fact(
-                        "heat in the joint",
-                        EngineeringFormat.text(FeederWire.watts(amperes.getAsDouble(), ohm.getAsDouble()), "W"),
+                        Words.say("conductor_controller.heat_joint"),
+                        Words.figure(FeederWire.watts(amperes.getAsDouble(), ohm.getAsDouble()), "W"),
                         "I² R"))
                 : Optional.empty();
     }
 
     /** The voltage lost at the current in use. */
     private static Optional<Fact> load(Optional<Feeder> feeder, Typed typed) {
-        OptionalDouble amperes = typed.figure("amperes", "the amperes in use, such as 8");
-        OptionalDouble volts = typed.figure("volts", "volts");
+        OptionalDouble amperes = typed.figure("amperes", Message.of("conductor_controller.amperes_use_such_as"));
+        OptionalDouble volts = typed.figure("volts", Message.of("conductor_controller.volts"));
         if (feeder.isEmpty() || amperes.isEmpty() || !typed.isSound()) {
             return Optional.empty();
         }
         double loop = feeder.get().ohms() * (feeder.get().loop() ? 1 : 2);
         double drop = FeederWire.dropVolts(amperes.getAsDouble(), loop);
         String share = volts.isPresent() && volts.getAsDouble() > 0
-                ? Math.round(1000 * drop / volts.getAsDouble()) / 10.0 + " % of "
-                        + EngineeringFormat.text(volts.getAsDouble(), "V")
-                : "I R, there and back";
-        return Optional.of(new Fact("voltage lost", EngineeringFormat.text(drop, "V"), share));
+                ? Words.say(
+                        "conductor_controller.load",
+                        Message.figure(Math.round(1000 * drop / volts.getAsDouble()) / 10.0, ""),
+                        Message.figure(volts.getAsDouble(), "V"))
+                : Words.say("conductor_controller.there_back_2");
+        return Optional.of(new Fact(Words.say("conductor_controller.voltage_lost"), Words.figure(drop, "V"), share));
     }
 }

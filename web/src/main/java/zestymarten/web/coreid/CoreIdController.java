@@ -17,10 +17,13 @@ import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.coreid.GroupScheme;
 import zestymarten.core.coreid.IdentificationMethod;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Prints;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 import zestymarten.web.worksheet.SavedSheet;
 import zestymarten.web.worksheet.Worksheet;
 import zestymarten.web.worksheet.WorksheetForm;
@@ -45,7 +48,7 @@ class CoreIdController implements Worksheet {
                 sheet.map(id -> sheets.fields(SavedSheet.SavedTool.CORE_ID, id)).orElse(fields));
         model.addAttribute("view", CoreIdView.of(typed));
         model.addAttribute("typed", typed.fields());
-        model.addAttribute("problems", typed.problems());
+        model.addAttribute("problems", ProblemView.all(typed.problems()));
         model.addAttribute("kept", sheets.last(SavedSheet.SavedTool.CORE_ID));
         return "coreid/coreid";
     }
@@ -82,7 +85,7 @@ class CoreIdController implements Worksheet {
         Typed typed = WorksheetForm.typed(fields);
         CoreIdView view = sound(typed);
         if (view.pairs().stream().noneMatch(each -> each.there() > 0)) {
-            throw new Refused("bundle", "No core is identified yet: find the groups at both ends first.");
+            throw new Refused("bundle", Message.of("core_id_controller.no_core_identified_yet"));
         }
         StringBuilder list = new StringBuilder("wire,from,to\n");
         view.pairs().stream()
@@ -98,7 +101,7 @@ class CoreIdController implements Worksheet {
                 .assembly(
                         name(typed),
                         AssemblyKind.CABLE,
-                        "Sorted: " + view.kind().words() + ".",
+                        Words.say("core_id_controller.sorted", view.kind().words()),
                         Map.of());
         return "redirect:/assemblies/"
                 + assemblies.create(assembly, who.getName()).assemblyId();
@@ -115,7 +118,7 @@ class CoreIdController implements Worksheet {
 
     private static String name(Typed typed) {
         if (!typed.has("name")) {
-            throw new Refused("name", "Nothing was typed; expected a name, such as 'Hut to platform'.");
+            throw new Refused("name", Message.of("core_id_controller.nothing_was_typed_expected"));
         }
         return typed.text("name");
     }

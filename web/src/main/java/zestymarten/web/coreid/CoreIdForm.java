@@ -17,6 +17,7 @@ import zestymarten.core.coreid.MarkedVisits;
 import zestymarten.core.coreid.Sorting;
 import zestymarten.core.coreid.Tags;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.Typed;
@@ -38,8 +39,7 @@ final class CoreIdForm {
         if (cores != Math.rint(cores) || cores < 2 || cores > GroupScheme.MOST) {
             typed.refuse(
                     "cores",
-                    "“" + typed.text("cores") + "” is not accepted; expected a whole number from 2 to "
-                            + GroupScheme.MOST + ".");
+                    Message.of("core_id_form.not_accepted_expected_whole", typed.text("cores"), GroupScheme.MOST));
             return 17;
         }
         return (int) cores;
@@ -55,8 +55,10 @@ final class CoreIdForm {
         if (percent >= 100) {
             typed.refuse(
                     field,
-                    "“" + typed.text(field) + "” is not accepted; expected percent below 100, such as "
-                            + EngineeringFormat.figure(usual) + ".");
+                    Message.of(
+                            "core_id_form.not_accepted_expected_percent",
+                            typed.text(field),
+                            EngineeringFormat.figure(usual)));
             return usual / 100;
         }
         return percent / 100;
@@ -93,13 +95,13 @@ final class CoreIdForm {
             if (new ReadingParser(false).understand(each) instanceof MeterReading.Value value && value.value() > 0) {
                 ohms.add(value.value());
             } else {
-                typed.refuse("tags", "“" + each + "” is not accepted; expected a resistance such as 100, 2k2, 15k.");
+                typed.refuse("tags", Message.of("core_id_form.not_accepted_expected_resistance", each));
             }
         }
         try {
             return Optional.of(new Tags(ohms, percent("tolerance", USUAL_TOLERANCE), typed.figure("core_ohm", 2)));
         } catch (IllegalArgumentException e) {
-            typed.refuse("tags", String.valueOf(e.getMessage()));
+            typed.refuse("tags", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }
@@ -131,7 +133,7 @@ final class CoreIdForm {
         try {
             return Optional.of(Sorting.of(kind, counted, marks("f", counted), marks("g", counted)));
         } catch (IllegalArgumentException e) {
-            typed.refuse("method", String.valueOf(e.getMessage()));
+            typed.refuse("method", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }
@@ -156,7 +158,7 @@ final class CoreIdForm {
                         : Optional.<Tags.Own>empty())
                 .toList();
         if (!hasReturn()) {
-            OptionalDouble closing = typed.figure("closing", "the resistance from core 2 to core 3");
+            OptionalDouble closing = typed.figure("closing", Message.of("core_id_form.resistance_from_core_core"));
             if (closing.isEmpty() || cores < 3) {
                 return List.of();
             }
@@ -189,8 +191,7 @@ final class CoreIdForm {
             if (each.matches("\\d{1,3}")) {
                 cores.add(Integer.parseInt(each));
             } else if (!each.isEmpty() && !each.equals("-")) {
-                typed.refuse(
-                        field, "“" + each + "” is not accepted; expected the number of a core here, or - for none.");
+                typed.refuse(field, Message.of("core_id_form.not_accepted_expected_number", each));
             }
         }
         return cores;
@@ -212,8 +213,7 @@ final class CoreIdForm {
             return OptionalDouble.of(value.value());
         }
         if (!(understood instanceof MeterReading.OverRange) && !(understood instanceof MeterReading.Silent)) {
-            typed.refuse(
-                    field, "“" + typed.text(field) + "” is not accepted; expected a resistance such as 312, or OL.");
+            typed.refuse(field, Message.of("core_id_form.not_accepted_expected_resistance_2", typed.text(field)));
         }
         return OptionalDouble.empty();
     }
@@ -223,14 +223,14 @@ final class CoreIdForm {
         try {
             return typed.has("supply") ? byVolts(cores) : byOhms(cores);
         } catch (IllegalArgumentException e) {
-            typed.refuse("part_low", String.valueOf(e.getMessage()));
+            typed.refuse("part_low", Message.verbatim(String.valueOf(e.getMessage())));
             return List.of();
         }
     }
 
     private List<ContinuityMatching.CoreResult> byOhms(int cores) {
-        OptionalDouble low = typed.figure("part_low", "the minimum resistance of the part, such as 300");
-        OptionalDouble high = typed.figure("part_high", "the maximum resistance of the part, such as 320");
+        OptionalDouble low = typed.figure("part_low", Message.of("core_id_form.minimum_resistance_part_such"));
+        OptionalDouble high = typed.figure("part_high", Message.of("core_id_form.maximum_resistance_part_such"));
         if (low.isEmpty() || high.isEmpty()) {
             return List.of();
         }
@@ -242,7 +242,7 @@ final class CoreIdForm {
 
     /** Two readings a core, on and off: {@code 23.5/0.1}. */
     private List<ContinuityMatching.CoreResult> byVolts(int cores) {
-        OptionalDouble supply = typed.figure("supply", "the supply in volts, such as 24");
+        OptionalDouble supply = typed.figure("supply", Message.of("core_id_form.supply_volts_such_as"));
         if (supply.isEmpty()) {
             return List.of();
         }
@@ -265,7 +265,7 @@ final class CoreIdForm {
         if (new ReadingParser(false).understand(text) instanceof MeterReading.Value value) {
             return value.value();
         }
-        typed.refuse(field, "“" + text + "” is not accepted; expected volts on and off, such as 23.5/0.1.");
+        typed.refuse(field, Message.of("core_id_form.not_accepted_expected_volts", text));
         return 0;
     }
 }

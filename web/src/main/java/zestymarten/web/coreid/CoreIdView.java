@@ -12,8 +12,8 @@ import zestymarten.core.coreid.IdentificationMethod;
 import zestymarten.core.coreid.MarkedVisits;
 import zestymarten.core.coreid.Sorting;
 import zestymarten.core.coreid.Tags;
-import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 
 /**
  * The desk as ready text.
@@ -155,14 +155,19 @@ record CoreIdView(
         return methods.stream()
                 .map(each -> new MethodLine(
                         each.kind(),
-                        each.kind().words(),
-                        each.kind().does(),
+                        Words.say(each.kind().words()),
+                        Words.say(each.kind().does()),
                         each.isPossible()
-                                ? each.walks() + (each.walks() == 1 ? " trip, " : " trips, ") + each.ties()
-                                        + " links, at most " + each.touches() + " measurements"
+                                ? Words.say(
+                                        "core_id_view.links_most_measurements",
+                                        each.walks(),
+                                        each.ties(),
+                                        each.touches())
                                 : "",
-                        each.isPossible() ? "about " + Math.round(each.minutes(walkMinutes)) + " min" : "",
-                        each.cannot()))
+                        each.isPossible()
+                                ? Words.say("core_id_view.about_min", Math.round(each.minutes(walkMinutes)))
+                                : "",
+                        Words.say(each.cannot())))
                 .toList();
     }
 
@@ -177,30 +182,27 @@ record CoreIdView(
     private static List<String> says(
             Optional<Sorting> sorting, IdentificationMethod.MethodKind kind, List<Integer> there, MarkedVisits visits) {
         if (sorting.isPresent() || there.isEmpty()) {
-            return sorting.map(Sorting::says).orElse(List.of());
+            return sorting.map(each -> Words.all(each.says())).orElse(List.of());
         }
         if (kind != IdentificationMethod.MethodKind.TAGS) {
             long left = there.stream().filter(each -> each == 0).count();
             return List.of(
                     left == 0
-                            ? "Every core is identified." + unproved(visits)
-                            : left + " of " + there.size()
-                                    + " cores are not identified yet; one that never has continuity is open.");
+                            ? Words.say("core_id_view.every_core_identified", unproved(visits))
+                            : Words.say("core_id_view.cores_not_identified_yet", left, there.size()));
         }
         long told = there.stream().filter(each -> each > 0).distinct().count();
         return List.of(
                 told == there.size()
-                        ? "Every core is identified by its tag."
-                        : told + " of " + there.size()
-                                + " cores are identified. One without continuity is open, or its tag is off;"
-                                + " one between two tags has another path beside it.");
+                        ? Words.say("core_id_view.every_core_identified_by")
+                        : Words.say("core_id_view.cores_identified_one_without", told, there.size()));
     }
 
     private static String unproved(MarkedVisits visits) {
         return visits.unproved().isEmpty()
                 ? ""
-                : " Core " + visits.unproved().get(0)
-                        + " there is known by what is left alone: measure it once, it may be open.";
+                : Words.say(
+                        "core_id_view.core_there_known_by", visits.unproved().get(0));
     }
 
     private static List<VisitLine> visitLines(MarkedVisits visits) {
@@ -209,11 +211,7 @@ record CoreIdView(
             boolean pair = !visit.together().isEmpty();
             lines.add(new VisitLine(
                     lines.size() + 1,
-                    "core " + visit.toReturn() + " to the return"
-                            + (pair
-                                    ? ", cores " + visit.together().get(0) + " and "
-                                            + visit.together().get(1) + " together"
-                                    : ""),
+                    Words.say("core_id_view.core_return", visit.toReturn(), pair, visit.together()),
                     pair));
         }
         return lines;
@@ -222,7 +220,7 @@ record CoreIdView(
     private static List<Tag> tags(Tags tags, boolean hasReturn, int cores) {
         List<Double> apart = tags.apart(0.01, hasReturn);
         return IntStream.rangeClosed(1, Math.min(cores, apart.size()))
-                .mapToObj(core -> new Tag(core, EngineeringFormat.text(apart.get(core - 1), "Ω")))
+                .mapToObj(core -> new Tag(core, Words.figure(apart.get(core - 1), "Ω")))
                 .toList();
     }
 

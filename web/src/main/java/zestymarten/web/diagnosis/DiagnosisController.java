@@ -25,6 +25,7 @@ import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.AssemblyDrawing;
 import zestymarten.web.drawing.BandDrawing;
 import zestymarten.web.platform.RecommendationWords;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 
@@ -107,7 +108,7 @@ class DiagnosisController {
                 .flatMap(step -> test.standing(step).stream())
                 .filter(entry -> entry.content() instanceof Entry.Content.Done done
                         && !done.words().isEmpty())
-                .map(entry -> new SeenView(((TestStep.ManualStep) entry.step()).subject(), test.told(entry)))
+                .map(entry -> new SeenView(((TestStep.ManualStep) entry.step()).subject(), Words.say(test.told(entry))))
                 .toList();
     }
 
@@ -126,7 +127,8 @@ class DiagnosisController {
         return test.explanations().stream()
                 .limit(SUSPECTS)
                 .filter(each -> !each.faults().isEmpty() && each.probability() > LIKELY)
-                .map(each -> new ExplanationView(Math.round(100 * each.probability()) + " %", each.text()))
+                .map(each ->
+                        new ExplanationView(Math.round(100 * each.probability()) + " %", Words.say(each.message())))
                 .toList();
     }
 
@@ -145,23 +147,24 @@ class DiagnosisController {
         RepairRules fitting = RepairRules.of(test.design(), found.finding());
         return new FindingView(
                 found.finding().kind().replace('_', ' '),
-                found.finding().text(),
+                Words.say(found.finding().message()),
                 subject(found),
                 found.finding().conductors().stream().findFirst(),
                 found.functionsLost(),
                 test.explainedBy(found),
                 found.certain()
                         ? ""
-                        : "About " + Math.round(100 * found.probability()) + " % likely from what was read.",
+                        : Words.say(
+                                "diagnosis_controller.about_likely_from_what", Math.round(100 * found.probability())),
                 found.alternatives().stream()
                         .limit(ALTERNATIVES)
-                        .map(Finding::text)
+                        .map(each -> Words.say(each.message()))
                         .toList(),
                 found.evidence().stream().map(entry -> evidence(test, entry)).toList(),
                 fitting.ways().stream()
-                        .map(each -> new RepairWayView(each.name(), each.word()))
+                        .map(each -> new RepairWayView(each.name(), Words.say(each.word())))
                         .toList(),
-                fitting.minds(),
+                Words.all(fitting.minds()),
                 test.remainders(found.finding()).stream()
                         .filter(each -> !test.isDone(each))
                         .map(TestStep.ManualStep::subject)
@@ -194,8 +197,8 @@ class DiagnosisController {
         return new EvidenceView(
                 entry.sequence(),
                 entry.step().fold(probes -> "probes", TestStep.Measurement::name, act -> act.subject()),
-                test.told(entry),
-                judgement.map(Judgement::reason).orElse(""),
+                Words.say(test.told(entry)),
+                judgement.map(each -> Words.say(each.reason())).orElse(""),
                 band);
     }
 }

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.judgement.Expectation;
 import zestymarten.core.judgement.Judgement;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.web.platform.Words;
 
 /**
  * The slot's scale: logarithmic, with the allowed stretch, this reading, and the like wires already read, so that an odd
@@ -78,23 +78,23 @@ public record BandDrawing(
                         Math.max(from + OVERSHOOT, scale.x(joined.limit().high().value())),
                 () -> WIDTH);
         String allowed = expectation.fold(
-                joined ->
-                        (joined.limit().low().value() > 0 ? joined.limit().low().text() + " to " : "up to ")
-                                + joined.limit().high().text(),
+                joined -> (joined.limit().low().value() > 0
+                                ? Words.say("band_drawing.of", joined.limit().low())
+                                : Words.say("band_drawing.up"))
+                        + joined.limit().high().text(),
                 () -> "open");
         List<BandMark> marks = new ArrayList<>();
         boolean crowded = scale.high() / scale.low() > 1e7;
         for (double ohm = scale.low(); ohm <= scale.high() * 1.001; ohm *= 10) {
             boolean thousands = Math.round(Math.log10(ohm)) % 3 == 0;
             boolean last = ohm * 10 > scale.high() * 1.001;
-            marks.add(new BandMark(
-                    scale.x(ohm), last || (crowded && !thousands) ? "" : EngineeringFormat.text(ohm, "Ω")));
+            marks.add(new BandMark(scale.x(ohm), last || (crowded && !thousands) ? "" : Words.figure(ohm, "Ω")));
         }
         return new BandDrawing(
                 WIDTH,
                 from,
                 to,
-                Word.over(from, to, "allowed: " + allowed),
+                Word.over(from, to, Words.say("band_drawing.allowed", allowed)),
                 marks,
                 like.stream().map(scale::x).toList(),
                 reading.isEmpty() ? reading : OptionalDouble.of(place(scale, reading.getAsDouble())));

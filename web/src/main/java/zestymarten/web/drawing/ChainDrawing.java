@@ -9,7 +9,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.locate.WireChain;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.web.platform.Words;
 
 /**
  * A chain stretched over the page to scale: how likely the fault is along it as its thickness, points that a probe reaches as
@@ -94,7 +94,7 @@ public record ChainDrawing(
                     jumps.contains(part.zone())));
             pieces.add(
                     new ChainPiece(x + width - ENTRY, ENTRY, thickness(factor * part.exit(), densest), without, exit));
-            String length = part.lengthM() > 0 ? EngineeringFormat.text(part.lengthM(), "m") : "";
+            String length = part.lengthM() > 0 ? Words.figure(part.lengthM(), "m") : "";
             names.add(new ChainName(
                     x + width / 2,
                     part.name(),

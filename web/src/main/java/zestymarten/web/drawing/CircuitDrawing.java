@@ -7,7 +7,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitComparison;
 import zestymarten.core.circuit.Linked;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.web.platform.Words;
 
 /**
  * A circuit as a loop that leaves the origin at the left and comes back to it, or as a line that does not; under it what every
@@ -208,13 +208,13 @@ public record CircuitDrawing(
             across.add(new CircuitTick(x(circuit, circuit.metresTo(i)), String.valueOf(i)));
         }
         if (circuit.ring()) {
-            across.add(new CircuitTick(RIGHT, EngineeringFormat.text(circuit.metres(), "m")));
+            across.add(new CircuitTick(RIGHT, Words.figure(circuit.metres(), "m")));
         }
         List<CircuitTick> up = new ArrayList<>();
         double stride = Math.pow(10, Math.floor(Math.log10(most / 2)));
         stride = most / stride > 12 ? stride * 5 : most / stride > 5 ? stride * 2 : stride;
         for (double ohm = stride; ohm < most; ohm += stride) {
-            up.add(new CircuitTick(y(ohm, most), EngineeringFormat.text(Math.round(ohm * 1e6) / 1e6, "Ω")));
+            up.add(new CircuitTick(y(ohm, most), Words.figure(Math.round(ohm * 1e6) / 1e6, "Ω")));
         }
         return new Chart(
                 1180,
@@ -236,7 +236,7 @@ public record CircuitDrawing(
                 each.spot().linked() == Linked.LINE_PROTECTIVE,
                 ohm.isEmpty(),
                 each.state().word(),
-                each.spot().words() + ": " + each.readText() + ", expected " + each.expectedText());
+                Words.say("circuit_drawing.expected", each.spot().words(), each.readText(), each.expectedText()));
     }
 
     private static String path(Circuit circuit, List<CircuitComparison> compared, Linked linked, double most) {

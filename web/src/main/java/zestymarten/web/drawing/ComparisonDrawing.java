@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.comparison.LeadComparison;
 import zestymarten.core.comparison.LeadLine;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.web.platform.Words;
 
 /**
  * Ohms of alike leads over their lengths, with the line through them, the band in which a good one lies, and the odd ones by name.
@@ -86,10 +86,9 @@ public record ComparisonDrawing(
         List<ComparisonTick> up = new ArrayList<>();
         for (int i = 0; i <= TICKS; i++) {
             double share = (double) i / TICKS;
-            across.add(
-                    new ComparisonTick(scale.x(longest * share), EngineeringFormat.text(round(longest * share), "m")));
+            across.add(new ComparisonTick(scale.x(longest * share), Words.figure(round(longest * share), "m")));
             up.add(new ComparisonTick(
-                    scale.y(scale.ohm() * share), EngineeringFormat.text(round(scale.ohm() * share), "\u03a9")));
+                    scale.y(scale.ohm() * share), Words.figure(round(scale.ohm() * share), "\u03a9")));
         }
         return new ComparisonDrawing(
                 WIDTH,

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import zestymarten.core.conductor.DeadShort;
 import zestymarten.core.conductor.Protection;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.web.platform.Words;
 
 /**
  * One wire drawn to thickness, declared outlined, implied filled; and what the protection does over the current, with the dead short
@@ -58,7 +58,7 @@ public final class ConductorDrawing {
         double from = LEFT;
         for (int i = 0; i <= STEPS; i++) {
             double times = LEAST_TIMES * Math.pow(MOST_TIMES / LEAST_TIMES, (double) i / STEPS);
-            String does = protection.does(times * protection.ratedA());
+            String does = Words.say(protection.does(times * protection.ratedA()));
             if (!does.equals(before) && !before.isEmpty()) {
                 zones.add(new Zone(from, x(times), before, zones.size()));
                 from = x(times);
@@ -68,7 +68,7 @@ public final class ConductorDrawing {
         zones.add(new Zone(from, WIDTH - LEFT, before, zones.size()));
         List<ConductorMark> ticks = new ArrayList<>();
         for (double times : new double[] {1, 2, 5, 10, 20}) {
-            ticks.add(new ConductorMark(x(times), EngineeringFormat.text(times * protection.ratedA(), "A")));
+            ticks.add(new ConductorMark(x(times), Words.figure(times * protection.ratedA(), "A")));
         }
         return new TimeBand(
                 WIDTH,

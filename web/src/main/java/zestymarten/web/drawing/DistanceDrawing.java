@@ -3,7 +3,8 @@ package zestymarten.web.drawing;
 import java.util.ArrayList;
 import java.util.List;
 import zestymarten.core.locate.Distance;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.web.platform.Words;
 
 /**
  * One wire stretched over the page to scale, with where each way of reckoning finds the fault: a bar over its interval with a
@@ -46,12 +47,11 @@ public record DistanceDrawing(
         List<DistanceTick> ticks = new ArrayList<>();
         for (int i = 0; i <= TICKS; i++) {
             double metres = lengthM * i / TICKS;
-            ticks.add(
-                    new DistanceTick(x(metres, lengthM), metres == 0 ? "end 1" : EngineeringFormat.text(metres, "m")));
+            ticks.add(new DistanceTick(x(metres, lengthM), metres == 0 ? "end 1" : Words.figure(metres, "m")));
         }
         List<DistanceRow> rows = new ArrayList<>();
         for (Distance each : found) {
-            rows.add(row(FIRST_ROW + ROW * rows.size(), each, each.by()));
+            rows.add(row(FIRST_ROW + ROW * rows.size(), each, Words.say(each.by())));
         }
         return new DistanceDrawing(
                 WIDTH,
@@ -62,7 +62,10 @@ public record DistanceDrawing(
                 ticks,
                 rows,
                 together.stream()
-                        .map(each -> row(WIRE_Y, each, EngineeringFormat.text(each.metres(), "m") + " from end 1"))
+                        .map(each -> row(
+                                WIRE_Y,
+                                each,
+                                Words.say("distance_drawing.from_end", Message.figure(each.metres(), "m"))))
                         .toList());
     }
 

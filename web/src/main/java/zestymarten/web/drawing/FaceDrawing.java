@@ -7,6 +7,7 @@ import java.util.Set;
 import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.web.platform.Words;
 
 /**
  * A connector's face: its cavities where they lie, names upright, empty ones hollow. Seen from the wire side, or mirrored
@@ -42,7 +43,7 @@ public record FaceDrawing(
     private record Slot(int column, int row) {}
 
     public static FaceDrawing of(Connector connector, Set<Terminal> used, Room room) {
-        String note = room.mating() ? "mating side" : "wire side";
+        String note = room.mating() ? Words.say("face_drawing.mating_side") : Words.say("face_drawing.wire_side");
         if (connector.face().shape() == CavityLayout.Shape.RING) {
             return ring(connector, used, room, note);
         }

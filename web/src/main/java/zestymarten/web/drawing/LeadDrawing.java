@@ -6,6 +6,7 @@ import java.util.Optional;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.portable.LeadTest;
 import zestymarten.core.portable.LeadVerdict;
+import zestymarten.web.platform.Words;
 
 /**
  * A lead of a batch between its plug and its socket, each item on a line of its own in the order in which it is asked for. Places
@@ -52,7 +53,7 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<L
     private static LeadDrawingRow row(LeadTest check, LeadTest.ItemAnswer answer, double y) {
         LeadTest.Item item = answer.item();
         String state = answer.judgement().map(each -> each.verdict().word()).orElse("untested");
-        String expected = check.expected(item);
+        String expected = Words.say(check.expected(item));
         if (item instanceof LeadTest.Item.Core core) {
             Optional<Colour> colour = core.wire().colour();
             return new LeadDrawingRow(
@@ -74,7 +75,7 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<L
         return new LeadDrawingRow(
                 item.id(),
                 kind,
-                LeadVerdict.name(item),
+                Words.say(LeadVerdict.name(item)),
                 y,
                 "",
                 "",

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.web.platform.Words;
 
 /**
  * A quantity over time: a dot for each value on a level scale from zero, oldest left.
@@ -83,7 +84,7 @@ public record TrendDrawing(
         List<TrendMark> marks = new ArrayList<>();
         double step = roundStep(top / STEPS);
         for (int i = 0; i * step <= top; i++) {
-            marks.add(new TrendMark(y(i * step, top), i == 0 ? "0 " + unit : EngineeringFormat.text(i * step, unit)));
+            marks.add(new TrendMark(y(i * step, top), i == 0 ? "0 " + unit : Words.figure(i * step, unit)));
         }
         return new TrendDrawing(
                 width,
@@ -94,7 +95,9 @@ public record TrendDrawing(
                 limit.stream()
                         .mapToObj(each -> new TrendMark(
                                 y(each, top),
-                                "limit " + EngineeringFormat.column(each, unit).text(each)))
+                                Words.say(
+                                        "trend_drawing.limit",
+                                        EngineeringFormat.column(each, unit).text(each))))
                         .findFirst());
     }
 

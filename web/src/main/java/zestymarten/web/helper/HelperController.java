@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.web.platform.PublicAddress;
 import zestymarten.web.platform.Qr;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.FarEndPresence;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.Speech;
@@ -124,7 +125,7 @@ class HelperController {
         }
         FarEndPresence due = FarEndPresence.of(run.get());
         boolean held = !holds.isEmpty() && holds.equals(String.join(" ", due.pins()));
-        presence.here(run.get().id(), "helper at the far end", held ? "holds " + holds : "");
+        presence.here(run.get().id(), "helper at the far end", held ? Words.say("helper_controller.holds", holds) : "");
         shown(run.get(), model);
         model.addAttribute("held", held);
         return run;

@@ -7,9 +7,11 @@ import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Secret;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 
@@ -44,7 +46,8 @@ class HelperLinks {
     public String make(RunSnapshot run, String by) {
         String secret = Secret.fresh();
         mapper.insert(run.id(), Secret.digest(secret), by, clock.instant());
-        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.HELPER_LINK_MADE, run.serial(), "test " + run.id()));
+        events.publishEvent(new AuditEvent(
+                AuditEvent.AuditKind.HELPER_LINK_MADE, run.serial(), Words.say("helper_links.test", run.id())));
         return secret;
     }
 
@@ -52,9 +55,10 @@ class HelperLinks {
     @Transactional
     public void revoke(RunSnapshot run, long link) {
         if (mapper.revoke(run.id(), link, clock.instant()) == 0) {
-            throw new NotFound("That link is not one of this test, or was revoked before.");
+            throw new NotFound(Message.of("helper_links.that_link_not_one"));
         }
-        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.HELPER_LINK_REVOKED, run.serial(), "test " + run.id()));
+        events.publishEvent(new AuditEvent(
+                AuditEvent.AuditKind.HELPER_LINK_REVOKED, run.serial(), Words.say("helper_links.test", run.id())));
     }
 
     /** The test that a secret is good for; empty once it is good for none. */

@@ -16,12 +16,13 @@ import zestymarten.core.locate.Chain;
 import zestymarten.core.locate.ChainReadings;
 import zestymarten.core.locate.WireChain;
 import zestymarten.core.meter.MeterProfile;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.ChainDrawing;
+import zestymarten.web.platform.Words;
 
 /** The chain of one wire of a run: what was read along it, where the fault can still be, where to probe next. */
 final class ChainViews {
@@ -121,7 +122,7 @@ final class ChainViews {
         } else if (meaning instanceof MeterReading.OverRange) {
             read.put(point, Double.POSITIVE_INFINITY);
         } else if (!text.isEmpty()) {
-            trouble.add("At " + point + ": “" + text + "” is not accepted; expected a resistance such as 0.4, or OL.");
+            trouble.add(Words.say("chain_views.not_accepted_expected_resistance", point, text));
         }
     }
 
@@ -147,7 +148,7 @@ final class ChainViews {
     }
 
     private static String ohms(double ohm) {
-        return Double.isInfinite(ohm) ? "open" : EngineeringFormat.text(ohm, "\u03a9");
+        return Double.isInfinite(ohm) ? "open" : Words.figure(ohm, "\u03a9");
     }
 
     /** By the end of each part, how much likelier the fault is there than before anything was read. */
@@ -177,7 +178,7 @@ final class ChainViews {
                     each.point(),
                     each.name(),
                     Double.isNaN(own) ? "" : ohms(own),
-                    EngineeringFormat.text(chain.mostOhm(points.size()), "\u03a9"),
+                    Words.figure(chain.mostOhm(points.size()), "\u03a9"),
                     typed.getOrDefault("at." + each.point(), ""),
                     Math.round(100 * known.shares().get(points.size())) + " %"));
             before = now;
@@ -189,7 +190,7 @@ final class ChainViews {
         return Stream.of(Chain.ChainWay.values())
                 .map(each -> new ChainWayView(
                         each.name(),
-                        each.words(),
+                        Words.say(each.words()),
                         String.format(Locale.ROOT, "%.1f", chain.expectedProbes(each)),
                         each == way()))
                 .toList();
@@ -197,7 +198,7 @@ final class ChainViews {
 
     private String verdict() {
         if (chain.stretches().size() == 1 && known.tooMuch().isEmpty() && !known.isGood()) {
-            return "Between its two ends no probe reaches it. Move it, or calculate the distance below.";
+            return Words.say("chain_views.between_two_ends_no");
         }
         if (!known.contradictions().isEmpty()) {
             return known.contradictions().stream().map(this::contradiction).collect(Collectors.joining(" "));
@@ -209,9 +210,9 @@ final class ChainViews {
                 .forEach(each -> says.add(unknown(each)));
         known.segments().forEach(each -> known.mayHide(each).ifPresent(hidden -> says.add(hidden(each, hidden))));
         if (known.isGood()) {
-            says.add("No stretch has too much: each was read by itself and is within its limit.");
+            says.add(Words.say("chain_views.no_stretch_has_too"));
         } else if (says.isEmpty()) {
-            says.add("What was read is within its limits, and no stretch has room to hide more.");
+            says.add(Words.say("chain_views.what_was_read_within"));
         }
         return String.join(" ", says);
     }
@@ -229,45 +230,55 @@ final class ChainViews {
     }
 
     private String between(ChainReadings.Segment segment) {
-        return "between " + from(segment.first()) + " and "
-                + chain.stretches().get(segment.last()).point();
+        return Words.say(
+                "chain_views.between",
+                from(segment.first()),
+                chain.stretches().get(segment.last()).point());
     }
 
     private String tooMuch(ChainReadings.Segment segment) {
         double ohm = segment.ohm().orElseThrow();
         String what = Double.isInfinite(ohm)
                 ? "open"
-                : EngineeringFormat.text(ohm, "\u03a9") + ", at most "
-                        + EngineeringFormat.text(segment.mostOhm(), "\u03a9");
+                : Words.say(
+                        "chain_views.most", Message.figure(ohm, "\u03a9"), Message.figure(segment.mostOhm(), "\u03a9"));
         return segment.isOne()
-                ? "It is in " + names(segment) + ", before "
-                        + chain.stretches().get(segment.last()).point() + ": " + what + "."
-                : "It is " + between(segment) + ": " + what + " together.";
+                ? Words.say(
+                        "chain_views.before",
+                        names(segment),
+                        chain.stretches().get(segment.last()).point(),
+                        what)
+                : Words.say("chain_views.together", between(segment), what);
     }
 
     private String unknown(ChainReadings.Segment segment) {
         boolean behindAnOpen = segment.first() > 0 && Double.isInfinite(read.getOrDefault(from(segment.first()), 0.0));
         if (behindAnOpen) {
-            return "Behind the open nothing is known of " + names(segment) + ": read them from the other end.";
+            return Words.say("chain_views.behind_open_nothing_known", names(segment));
         }
         return known.tooMuch().isEmpty()
-                ? (read.isEmpty() ? "It is " : "What was read is within its limits. If the whole has too much, it is ")
+                ? (read.isEmpty() ? Words.say("chain_views.unknown") : Words.say("chain_views.what_was_read_within_2"))
                         + between(segment) + "."
-                : "Not read: " + names(segment) + ".";
+                : Words.say("chain_views.not_read", names(segment));
     }
 
     private String hidden(ChainReadings.Segment segment, int stretch) {
-        return "The " + EngineeringFormat.text(segment.ohm().orElseThrow(), "\u03a9") + " " + between(segment)
-                + " are within their limit together, but "
-                + chain.stretches().get(stretch).name() + " alone may have at most "
-                + EngineeringFormat.text(chain.stretches().get(stretch).mostOhm(), "\u03a9")
-                + ": it can hide in what the others leave.";
+        return Words.say(
+                "chain_views.within_their_limit_together",
+                Message.figure(segment.ohm().orElseThrow(), "\u03a9"),
+                between(segment),
+                chain.stretches().get(stretch).name(),
+                Message.figure(chain.stretches().get(stretch).mostOhm(), "\u03a9"));
     }
 
     private String contradiction(ChainReadings.Contradiction both) {
         String nearer = chain.stretches().get(both.nearer()).point();
         String farther = chain.stretches().get(both.farther()).point();
-        return "Contradiction: " + ohms(read.getOrDefault(nearer, 0.0)) + " at " + nearer + ", but "
-                + ohms(read.getOrDefault(farther, 0.0)) + " at " + farther + ", farther on. Measure both again.";
+        return Words.say(
+                "chain_views.contradiction_but_farther_on",
+                ohms(read.getOrDefault(nearer, 0.0)),
+                nearer,
+                ohms(read.getOrDefault(farther, 0.0)),
+                farther);
     }
 }

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.assembly.Conductor;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.drawing.DistanceDrawing;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.testrun.RunSnapshot;
@@ -33,7 +34,7 @@ class LocateController {
         Conductor conductor = run.test().design().assembly().conductors().stream()
                 .filter(each -> each.id().equals(wire))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("There is no wire '" + wire + "' in this test."));
+                .orElseThrow(() -> new NotFound(Message.of("locate_controller.there_no_wire_this", wire)));
         Ways ways = new Ways(run, conductor, typed);
         model.addAttribute("run", run);
         model.addAttribute("chain", ChainViews.of(run.test(), conductor, typed));

@@ -13,8 +13,10 @@ import zestymarten.core.locate.Distance;
 import zestymarten.core.locate.Distances;
 import zestymarten.core.locate.Distances.DistanceReading;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestStep;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 
 /** Every way with what was typed for it. */
@@ -62,7 +64,7 @@ final class Ways {
         Optional<Double> said =
                 LocateFigures.figure(text, CalculationMeasure.METRE).filter(each -> each > 0);
         if (said.isEmpty()) {
-            trouble.add("Length: “" + text + "” is not accepted; expected a length such as 120 or 390 ft.");
+            trouble.add(Words.say("ways.length_not_accepted_expected", text));
         }
         return said;
     }
@@ -93,8 +95,8 @@ final class Ways {
         Optional<Double> said = LocateFigures.figure(text.endsWith("%") ? text : text + "%", CalculationMeasure.RATIO)
                 .filter(each -> each <= MOST_DOUBT / 100);
         if (said.isEmpty()) {
-            trouble.add("Uncertainty: “" + text + "” is not accepted; expected percent from 0 to "
-                    + EngineeringFormat.figure(MOST_DOUBT) + ", such as 2. " + USUAL_DOUBT + " % is used.");
+            trouble.add(Words.say(
+                    "ways.uncertainty_not_accepted_expected", text, EngineeringFormat.figure(MOST_DOUBT), USUAL_DOUBT));
         }
         return said.orElse(Double.parseDouble(USUAL_DOUBT) / 100);
     }
@@ -110,41 +112,38 @@ final class Ways {
             String unit = input.measure().unit();
             fields.add(new FieldView(
                     name,
-                    (unit.isEmpty() ? input.label() : input.label() + ", " + unit)
-                            + (input.needed() ? "" : " (if read)"),
+                    Words.say("ways.field", input.label(), unit.isEmpty(), unit, input.needed()),
                     input.such(),
                     text));
             Optional<Double> figure = LocateFigures.figure(text, input.measure());
             reads.add(figure.map(each -> new DistanceReading(each, doubt * each)));
             if (!text.isEmpty() && figure.isEmpty()) {
-                wrong.add("“" + text + "” is not accepted; expected a figure such as " + input.such() + ".");
+                wrong.add(Words.say("ways.not_accepted_expected_figure", text, input.such()));
             }
             ready &= figure.isPresent() || (!input.needed() && text.isEmpty());
         }
         if (ready && length.isEmpty()) {
-            wrong.add("The length is not known. Enter it above.");
+            wrong.add(Words.say("ways.length_not_known_enter"));
         }
         return ready && length.isPresent()
                 ? calculated(way, fields, reads)
-                : new DistanceWayView(way.title(), fields, "", List.of(), String.join(" ", wrong));
+                : new DistanceWayView(Words.say(way.title()), fields, "", List.of(), String.join(" ", wrong));
     }
 
     private DistanceWayView calculated(Calculation way, List<FieldView> fields, List<Optional<DistanceReading>> reads) {
         try {
             Distance distance = way.distance(new Calculation.CableRun(length.orElseThrow(), perMetre()), reads);
             found.add(new WayResult(way, distance));
-            List<String> assumes = new ArrayList<>(distance.assumes());
+            List<String> assumes = new ArrayList<>(Words.all(distance.assumes()));
             boolean byDesign = way.inputs().size() > 2 && reads.get(2).isEmpty();
             if (byDesign) {
-                assumes.add(
-                        "A metre of it has "
-                                + EngineeringFormat.text(
-                                        perMetre().orElseThrow().value(), "Ω")
-                                + " as designed, within 10 %. Read the whole loop instead: cables differ by more than a good meter.");
+                assumes.add(Words.say(
+                        "ways.metre_has_as_designed",
+                        Message.figure(perMetre().orElseThrow().value(), "Ω")));
             }
-            return new DistanceWayView(way.title(), fields, said(distance), assumes, "");
+            return new DistanceWayView(Words.say(way.title()), fields, said(distance), assumes, "");
         } catch (IllegalArgumentException e) {
-            return new DistanceWayView(way.title(), fields, "", List.of(), String.valueOf(e.getMessage()));
+            return new DistanceWayView(Words.say(way.title()), fields, "", List.of(), String.valueOf(e.getMessage()));
         }
     }
 
@@ -155,7 +154,7 @@ final class Ways {
                 : Stream.of(wire.from(), wire.to())
                         .flatMap(end ->
                                 run.test().standing(new TestStep.ManualStep(ManualAction.LIFTED, end.name())).stream())
-                        .map(entry -> run.test().told(entry))
+                        .map(entry -> Words.say(run.test().told(entry)))
                         .filter(words -> LocateFigures.figure(words, CalculationMeasure.METRE)
                                 .isPresent())
                         .findFirst()
@@ -194,21 +193,20 @@ final class Ways {
 
     List<String> said() {
         if (found.size() > 1 && !isOneFault()) {
-            return List.of(
-                    "These ways are of different faults, an open, a short or one to earth: each stands for itself.");
+            return List.of(Words.say("ways.these_ways_different_faults"));
         }
         if (found.size() > 1 && together().isEmpty()) {
-            return List.of(
-                    "These ways contradict each other: they are of two faults, or a reading, the length or an assumption is"
-                            + " wrong. Measure again before you cut.");
+            return List.of(Words.say("ways.these_ways_contradict_each"));
         }
         return together().stream().map(Ways::said).toList();
     }
 
     private static String said(Distance distance) {
-        return EngineeringFormat.text(distance.metres(), "m") + " from end 1, between "
-                + EngineeringFormat.text(distance.from(), "m") + " and " + EngineeringFormat.text(distance.to(), "m")
-                + ": "
-                + distance.by() + ".";
+        return Words.say(
+                "ways.from_end_between",
+                Message.figure(distance.metres(), "m"),
+                Message.figure(distance.from(), "m"),
+                Message.figure(distance.to(), "m"),
+                distance.by());
     }
 }

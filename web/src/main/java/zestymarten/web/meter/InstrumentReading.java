@@ -3,6 +3,7 @@ package zestymarten.web.meter;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Refused;
 
 /**
@@ -50,10 +51,7 @@ public record InstrumentReading(double value, String shown) {
         try {
             return Double.parseDouble(answer);
         } catch (NumberFormatException e) {
-            throw new Refused(
-                    "",
-                    "The insulation tester at " + address + " said “" + answer
-                            + "”; expected a figure. Type what it shows; the test goes on by hand.");
+            throw new Refused("", Message.of("instrument_reading.insulation_tester_said_expected", address, answer));
         }
     }
 

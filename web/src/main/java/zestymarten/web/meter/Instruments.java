@@ -10,7 +10,9 @@ import java.util.Set;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /**
  * Asks meters for their reading, in SCPI-99 style text over TCP. Whatever goes wrong is told in a sentence, and the run goes on
@@ -40,9 +42,10 @@ public class Instruments {
 
     /** What is expected of an address, for messages. */
     String expected() {
-        return "host:port with one of the hosts "
-                + String.join(", ", hosts.stream().sorted().toList()) + ", or '" + StandIns.MULTIMETER
-                + "', or nothing";
+        return Words.say(
+                "instruments.host_port_one_hosts",
+                String.join(", ", hosts.stream().sorted().toList()),
+                StandIns.MULTIMETER);
     }
 
     /**
@@ -68,9 +71,7 @@ public class Instruments {
                 Optional.ofNullable(standIns.getIfAvailable()).flatMap(each -> each.port(address));
         if (standIn.isEmpty() && (!isAddress(address) || address.indexOf(':') < 0)) {
             throw new Refused(
-                    "",
-                    "The meter's address '" + address + "' leads nowhere here; expected " + expected() + "."
-                            + Talk.BY_HAND);
+                    "", Message.of("instruments.meter_address_leads_nowhere", address, expected(), Talk.BY_HAND));
         }
         try {
             Socket socket = standIn.isPresent()
@@ -78,7 +79,7 @@ public class Instruments {
                     : connected(address);
             return new Talk(address, standIn.isPresent(), socket);
         } catch (IOException e) {
-            throw new Refused("", "The meter at " + address + " is not there." + Talk.BY_HAND);
+            throw new Refused("", Message.of("instruments.meter_not_there", address, Talk.BY_HAND));
         }
     }
 

@@ -10,8 +10,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.drawing.TrendDrawing;
 import zestymarten.web.platform.Times;
+import zestymarten.web.platform.Words;
 
 /** The meters of the workshop: the list, one of them with its zero over time, a new or changed one. */
 @Controller
@@ -36,17 +38,21 @@ class MeterController {
 
     private MeterView view(MeterRow row) {
         String ranges = row.meter().hasRanges()
-                ? "ranges " + MeterForm.of(row).ranges() + " Ω"
-                : "finds its range, up to " + EngineeringFormat.text(row.topOhm(), "Ω");
+                ? Words.say("meter_controller.ranges", MeterForm.of(row).ranges())
+                : Words.say("meter_controller.finds_range_up", Message.figure(row.topOhm(), "Ω"));
         return new MeterView(
                 row.id(),
                 row.name(),
-                EngineeringFormat.figure(row.accuracy() * 100) + " % of reading, "
-                        + EngineeringFormat.text(row.resolutionOhm(), "Ω")
-                        + " resolution, tone below " + EngineeringFormat.text(row.toneBelowOhm(), "Ω") + ", over-range "
-                        + (row.oneIsOverRange() ? "1" : "OL"),
-                row.testVoltages().isEmpty() ? ranges : ranges + ", tests at " + row.testVoltages() + " V",
-                row.calibratedUntil() == null ? "no calibration date" : "calibrated until " + row.calibratedUntil(),
+                Words.say(
+                        "meter_controller.reading_resolution_tone_below",
+                        EngineeringFormat.figure(row.accuracy() * 100),
+                        Message.figure(row.resolutionOhm(), "Ω"),
+                        Message.figure(row.toneBelowOhm(), "Ω"),
+                        row.oneIsOverRange()),
+                row.testVoltages().isEmpty() ? ranges : Words.say("meter_controller.tests", ranges, row.testVoltages()),
+                row.calibratedUntil() == null
+                        ? Words.say("meter_controller.no_calibration_date")
+                        : Words.say("meter_controller.calibrated_until", row.calibratedUntil()),
                 meters.isOverdue(row));
     }
 
@@ -70,7 +76,7 @@ class MeterController {
                                 .map(zero -> new TrendDrawing.TrendValue(
                                         zero.at().toEpochMilli(),
                                         zero.ohm(),
-                                        EngineeringFormat.text(zero.ohm(), "Ω") + ", " + Times.minute(zero.at())))
+                                        Words.figure(zero.ohm(), "Ω") + ", " + Times.minute(zero.at())))
                                 .toList(),
                         "Ω"));
         return "meter/meter";

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
@@ -78,8 +79,7 @@ record MeterForm(
     MeterRow read(long id, Instruments instruments, String by, Instant at) {
         List<Problem> problems = new ArrayList<>();
         if (name.isBlank() || name.strip().length() > LONGEST_NAME) {
-            problems.add(
-                    new Problem("name", "Expected what the meter is called, 1 to " + LONGEST_NAME + " characters."));
+            problems.add(new Problem("name", Message.of("meter_form.expected_what_meter_called", LONGEST_NAME)));
         }
         double share = figure("accuracy", accuracy, problems) / 100;
         double step = figure("resolution", resolution, problems);
@@ -90,14 +90,15 @@ record MeterForm(
                 .map(each -> String.valueOf(figure("ranges", each, problems)))
                 .collect(Collectors.joining(" "));
         if (voltages.strip().length() > LONGEST_LIST || tops.length() > LONGEST_LIST) {
-            problems.add(new Problem("voltages", "That is too long; name the voltages or ranges in 200 characters."));
+            problems.add(new Problem("voltages", Message.of("meter_form.that_too_long_name")));
         }
         if (!address.isBlank() && !instruments.isAddress(address.strip())) {
             problems.add(new Problem(
-                    "address", "“" + address.strip() + "” is not accepted; expected " + instruments.expected() + "."));
+                    "address",
+                    Message.of("meter_form.not_accepted_expected", address.strip(), instruments.expected())));
         }
         if (note.strip().length() > LONGEST_NOTE) {
-            problems.add(new Problem("note", "That is too long; use at most " + LONGEST_NOTE + " characters."));
+            problems.add(new Problem("note", Message.of("meter_form.that_too_long_use", LONGEST_NOTE)));
         }
         LocalDate until = date(problems);
         if (!problems.isEmpty()) {
@@ -121,7 +122,7 @@ record MeterForm(
         try {
             row.meter();
         } catch (IllegalArgumentException e) {
-            throw new Refused("meter", String.valueOf(e.getMessage()));
+            throw new Refused("meter", Message.verbatim(String.valueOf(e.getMessage())));
         }
         return row;
     }
@@ -130,9 +131,8 @@ record MeterForm(
         try {
             return calibrated.isBlank() ? null : LocalDate.parse(calibrated.strip());
         } catch (DateTimeParseException e) {
-            problems.add(new Problem(
-                    "calibrated",
-                    "“" + calibrated.strip() + "” is not accepted; expected a day such as 2027-05-31, or nothing."));
+            problems.add(
+                    new Problem("calibrated", Message.of("meter_form.not_accepted_expected_day", calibrated.strip())));
             return null;
         }
     }
@@ -141,8 +141,7 @@ record MeterForm(
         if (new ReadingParser(false).understand(typed) instanceof MeterReading.Value value) {
             return value.value();
         }
-        problems.add(new Problem(
-                field, "“" + typed.strip() + "” is not accepted; expected a figure such as 0.01, 200, 2k or 20M."));
+        problems.add(new Problem(field, Message.of("meter_form.not_accepted_expected_figure", typed.strip())));
         return Double.NaN;
     }
 }

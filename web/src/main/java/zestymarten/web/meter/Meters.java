@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
@@ -47,7 +48,7 @@ public class Meters {
     public MeterRow find(long id) {
         MeterRow row = mapper.find(id);
         if (row == null) {
-            throw new NotFound("There is no meter number " + id + ".");
+            throw new NotFound(Message.of("meters.there_no_meter_number", id));
         }
         return row;
     }
@@ -83,8 +84,7 @@ public class Meters {
     public void keep(long id, MeterRow row) {
         Long other = mapper.idOf(row.name());
         if (other != null && other != id) {
-            throw new Refused(
-                    "name", "There is a meter called '" + row.name() + "' already. Give this one another name.");
+            throw new Refused("name", Message.of("meters.there_meter_called_already", row.name()));
         }
         if (id == 0) {
             mapper.insert(row);

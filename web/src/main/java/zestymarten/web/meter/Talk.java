@@ -8,6 +8,7 @@ import java.net.Socket;
 import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Refused;
 
 /**
@@ -15,7 +16,7 @@ import zestymarten.web.platform.Refused;
  * the technician's hands do; a real instrument never is. Not safe to share.
  */
 public final class Talk implements AutoCloseable {
-    static final String BY_HAND = " Type what it shows; the test goes on by hand.";
+    static final Message BY_HAND = Message.of("talk.by_hand");
 
     private static final int ANSWER_MS = 3000;
     private static final int LONGEST = 200;
@@ -53,7 +54,7 @@ public final class Talk implements AutoCloseable {
     public void command(String commands) {
         String error = line(commands + "\nSYST:ERR?");
         if (!error.startsWith("0,") && !error.startsWith("+0,")) {
-            throw new Refused("", "The instrument at " + address + " cannot do that: " + error + "." + BY_HAND);
+            throw new Refused("", Message.of("talk.cannot", address, error, BY_HAND));
         }
     }
 
@@ -68,7 +69,7 @@ public final class Talk implements AutoCloseable {
         } catch (NumberFormatException e) {
             // said below with what was read
         }
-        throw new Refused("", "The meter at " + address + " said “" + answer + "”; expected a figure." + BY_HAND);
+        throw new Refused("", Message.of("talk.no_figure", address, answer, BY_HAND));
     }
 
     /** The answer to a query, or what the instrument says about refusing it: a number, a comma and words in quotes. */
@@ -95,21 +96,18 @@ public final class Talk implements AutoCloseable {
             StringBuilder line = new StringBuilder();
             for (int each = next(until); each != '\n'; each = next(until)) {
                 if (each < 0) {
-                    throw new Refused(
-                            "", "The meter at " + address + " hung up in the middle of its answer." + BY_HAND);
+                    throw new Refused("", Message.of("talk.hung_up", address, BY_HAND));
                 }
                 if (line.length() == LONGEST) {
-                    throw new Refused(
-                            "", "The meter at " + address + " said more than " + LONGEST + " characters." + BY_HAND);
+                    throw new Refused("", Message.of("talk.too_long", address, LONGEST, BY_HAND));
                 }
                 line.append((char) each);
             }
             return line.toString().strip();
         } catch (SocketTimeoutException e) {
-            throw new Refused(
-                    "", "The meter at " + address + " did not answer within " + ANSWER_MS / 1000 + " s." + BY_HAND);
+            throw new Refused("", Message.of("talk.no_answer", address, ANSWER_MS / 1000, BY_HAND));
         } catch (IOException e) {
-            throw new Refused("", "The meter at " + address + " is not there." + BY_HAND);
+            throw new Refused("", Message.of("talk.not_there", address, BY_HAND));
         }
     }
 

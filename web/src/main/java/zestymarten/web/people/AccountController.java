@@ -18,7 +18,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zestymarten.web.platform.AuditEvent;
+import zestymarten.web.platform.Languages;
+import zestymarten.web.platform.Preferences;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /** One's own account: password, where one is signed in, tokens for programs. */
 @Controller
@@ -29,12 +32,19 @@ class AccountController {
     private final People people;
     private final SignedIn signedIn;
     private final Tokens tokens;
+    private final PersonPreferences preferences;
     private final ApplicationEventPublisher events;
 
-    AccountController(People people, SignedIn signedIn, Tokens tokens, ApplicationEventPublisher events) {
+    AccountController(
+            People people,
+            SignedIn signedIn,
+            Tokens tokens,
+            PersonPreferences preferences,
+            ApplicationEventPublisher events) {
         this.people = people;
         this.signedIn = signedIn;
         this.tokens = tokens;
+        this.preferences = preferences;
         this.events = events;
     }
 
@@ -45,6 +55,8 @@ class AccountController {
         model.addAttribute("places", signedIn.of(who.getName()));
         model.addAttribute("here", session(request));
         model.addAttribute("tokens", tokens.of(who.getName()));
+        model.addAttribute("preferences", preferences.of(who.getName()));
+        model.addAttribute("languages", Languages.all());
         return "people/account";
     }
 
@@ -64,7 +76,7 @@ class AccountController {
         try {
             people.changePassword(who.getName(), old, fresh, again, session(request));
             signInAnew(who.getName(), request);
-            once.addFlashAttribute("done", "Your password is changed. You are signed out everywhere else.");
+            once.addFlashAttribute("done", Words.say("account_controller.your_password_changed_you"));
         } catch (Refused refused) {
             once.addFlashAttribute("problems", refused.texts());
         }
@@ -84,11 +96,33 @@ class AccountController {
         request.changeSessionId();
     }
 
+    /** Anything that is not chosen, or not known, is as usual. */
+    @PostMapping("/preferences")
+    String prefer(
+            @RequestParam(defaultValue = "") String language,
+            @RequestParam(defaultValue = "") String decimal,
+            @RequestParam(defaultValue = "") String temperature,
+            @RequestParam(defaultValue = "") String length,
+            @RequestParam(defaultValue = "") String section,
+            Principal who,
+            RedirectAttributes once) {
+        preferences.choose(
+                who.getName(),
+                new Preferences(
+                        Languages.of(language),
+                        decimal.equals("comma"),
+                        temperature.equals("fahrenheit"),
+                        length.equals("feet"),
+                        section.equals("gauge")));
+        once.addFlashAttribute("done", Words.say("account_controller.preferences_saved"));
+        return PAGE;
+    }
+
     @PostMapping("/elsewhere")
     String elsewhere(Principal who, HttpServletRequest request, RedirectAttributes once) {
         signedIn.endOthers(who.getName(), session(request));
         events.publishEvent(new AuditEvent(AuditEvent.AuditKind.SESSIONS_ENDED, who.getName(), ""));
-        once.addFlashAttribute("done", "You are signed out everywhere else.");
+        once.addFlashAttribute("done", Words.say("account_controller.you_signed_out_everywhere"));
         return PAGE;
     }
 

@@ -9,6 +9,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.web.platform.Csv;
+import zestymarten.web.platform.Words;
 
 /** The audit list, for an administrator: a page at a time, or as a table. */
 @Controller
@@ -41,7 +42,7 @@ class AuditController {
                         line.at().toString(),
                         line.who(),
                         line.address(),
-                        line.kind().words(),
+                        Words.say(line.kind().words()),
                         line.subject(),
                         line.detail()))
                 .toList();

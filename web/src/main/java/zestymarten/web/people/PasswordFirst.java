@@ -10,6 +10,7 @@ import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Refused;
 
 /** Whoever signed in with a password that somebody else has seen goes nowhere before it is changed. */
@@ -28,7 +29,7 @@ class PasswordFirst implements WebMvcConfigurer, HandlerInterceptor {
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
         boolean must = who != null && who.getPrincipal() instanceof Person person && person.mustChangePassword();
         if (must && request.getRequestURI().startsWith("/api/")) {
-            throw new Refused("password", "Sign in on the page first and change your one-time password.");
+            throw new Refused("password", Message.of("password_first.sign_on_page_first"));
         }
         if (must && handler instanceof HandlerMethod) {
             response.sendRedirect("/account");

@@ -5,6 +5,7 @@ import java.security.SecureRandom;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import zestymarten.core.quantity.Message;
 
 /**
  * What a password has to be: long, not the name, not what everybody tries first. By OWASP ASVS 2.1 no letters of certain
@@ -32,24 +33,22 @@ final class PasswordRules {
     private PasswordRules() {}
 
     /** What is wrong with a password for somebody; empty if nothing is. */
-    static Optional<String> objection(String name, String password) {
+    static Optional<Message> objection(String name, String password) {
         String small = password.toLowerCase(Locale.ROOT);
         if (password.codePointCount(0, password.length()) < SHORTEST) {
-            return Optional.of("The password is too short: use at least " + SHORTEST + " characters.");
+            return Optional.of(Message.of("password_rules.password_too_short_use", SHORTEST));
         }
         if (password.getBytes(StandardCharsets.UTF_8).length > MOST_BYTES) {
-            return Optional.of("The password is too long: use at most " + MOST_BYTES
-                    + " bytes (letters outside English count two or more).");
+            return Optional.of(Message.of("password_rules.password_too_long_use", MOST_BYTES));
         }
         if (password.chars().distinct().count() < FEWEST_LETTERS) {
-            return Optional.of(
-                    "The password repeats itself: use at least " + FEWEST_LETTERS + " different characters.");
+            return Optional.of(Message.of("password_rules.password_repeats_itself_use", FEWEST_LETTERS));
         }
         if (small.contains(name.toLowerCase(Locale.ROOT))) {
-            return Optional.of("The password contains the user name: choose another.");
+            return Optional.of(Message.of("password_rules.password_contains_user_name"));
         }
         return COMMON.stream().anyMatch(small::startsWith)
-                ? Optional.of("The password begins with a word that is tried first: choose another.")
+                ? Optional.of(Message.of("password_rules.password_begins_word_that"))
                 : Optional.empty();
     }
 

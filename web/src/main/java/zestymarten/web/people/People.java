@@ -13,6 +13,7 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
@@ -74,7 +75,7 @@ public class People implements UserDetailsService {
     public void addFirst(String name, String password) {
         mapper.lock();
         if (!none()) {
-            throw new Refused("name", "There is an account already. Sign in with it.");
+            throw new Refused("name", Message.of("people.there_account_already_sign"));
         }
         mustBeName(name);
         PasswordRules.objection(name, password).ifPresent(objection -> {
@@ -96,7 +97,7 @@ public class People implements UserDetailsService {
         mapper.lock();
         mustBeName(name);
         if (mapper.find(name) != null) {
-            throw new Refused("name", "There is somebody called “" + name + "” already. Choose another name.");
+            throw new Refused("name", Message.of("people.there_somebody_called_already", name));
         }
         String password = PasswordRules.oneTime();
         insert(name, password, role, false, clock.instant().plus(ONE_TIME));
@@ -106,11 +107,7 @@ public class People implements UserDetailsService {
 
     private static void mustBeName(String name) {
         if (!name.matches("[a-z][a-z0-9._-]{1,39}")) {
-            throw new Refused(
-                    "name",
-                    "“" + name
-                            + "” is not accepted; expected 2 to 40 lower-case letters, digits, dots or dashes, a letter"
-                            + " first.");
+            throw new Refused("name", Message.of("people.not_accepted_expected_lower", name));
         }
     }
 
@@ -168,16 +165,16 @@ public class People implements UserDetailsService {
     public void changePassword(String name, String old, String fresh, String again, String sessionKept) {
         PersonRow person = hold(name);
         if (!encoder.matches(old, person.passwordHash())) {
-            throw new Refused("old", "That is not your password as it is now.");
+            throw new Refused("old", Message.of("people.that_not_your_password"));
         }
         PasswordRules.objection(name, fresh).ifPresent(objection -> {
             throw new Refused("fresh", objection);
         });
         if (fresh.equals(old)) {
-            throw new Refused("fresh", "The new password is the old one: choose another.");
+            throw new Refused("fresh", Message.of("people.new_password_old_one"));
         }
         if (!fresh.equals(again)) {
-            throw new Refused("again", "The two new passwords differ. Type the new password twice.");
+            throw new Refused("again", Message.of("people.two_new_passwords_differ"));
         }
         mapper.setPassword(name, hash(fresh), null);
         signedIn.endOthers(name, sessionKept);
@@ -188,7 +185,7 @@ public class People implements UserDetailsService {
         mapper.lock();
         PersonRow person = mapper.find(name);
         if (person == null) {
-            throw new NotFound("There is nobody called “" + name + "”.");
+            throw new NotFound(Message.of("people.there_nobody_called", name));
         }
         return person;
     }
@@ -196,11 +193,7 @@ public class People implements UserDetailsService {
     private void mustLeaveAnAdministrator(PersonRow person) {
         boolean counts = person.role() == PersonRole.ADMIN && person.disabledAt() == null;
         if (counts && mapper.administrators() == 1) {
-            throw new Refused(
-                    "name",
-                    "“" + person.name()
-                            + "” is the only administrator. Make somebody else administrator first; otherwise nobody could"
-                            + " look after people.");
+            throw new Refused("name", Message.of("people.only_administrator_make_somebody", person.name()));
         }
     }
 }

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Refused;
 
 /** The people of this installation, for an administrator. */
@@ -80,6 +81,6 @@ class PeopleController {
     private static PersonRole role(String code) {
         return PersonRole.of(code)
                 .orElseThrow(() -> new Refused(
-                        "role", "“" + code + "” is not accepted; expected one of " + PersonRole.codes() + "."));
+                        "role", Message.of("people_controller.not_accepted_expected_one", code, PersonRole.codes())));
     }
 }

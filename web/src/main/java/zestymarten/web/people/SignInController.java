@@ -13,7 +13,9 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Destination;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 
 /** Signing in, and the first account of an empty installation. */
@@ -57,12 +59,12 @@ class SignInController {
             throws ServletException {
         try {
             if (firstCode.isEmpty() || !same(code.strip(), firstCode)) {
-                throw new Refused("code", "That is not the code that was printed at the start. Read it there again.");
+                throw new Refused("code", Message.of("sign_in_controller.that_not_code_that"));
             }
             people.addFirst(name.strip(), password);
         } catch (Refused refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            model.addAttribute("problems", refused.problems());
+            model.addAttribute("problems", ProblemView.all(refused.problems()));
             model.addAttribute("name", name);
             model.addAttribute("shortest", PasswordRules.SHORTEST);
             return "people/first";

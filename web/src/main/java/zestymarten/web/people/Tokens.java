@@ -11,6 +11,7 @@ import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Bearers;
 import zestymarten.web.platform.NotFound;
@@ -64,13 +65,10 @@ class Tokens implements Bearers {
     public String make(String person, String typed, boolean writes) {
         String name = typed.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            throw new Refused(
-                    "token",
-                    "Give the token a name of at most " + LONGEST_NAME
-                            + " characters, such as the program that uses it.");
+            throw new Refused("token", Message.of("tokens.give_token_name_most", LONGEST_NAME));
         }
         if (mapper.of(person).size() >= MOST) {
-            throw new Refused("token", "You have " + MOST + " tokens. Revoke one first.");
+            throw new Refused("token", Message.of("tokens.you_have_tokens_revoke", MOST));
         }
         String token = PREFIX + Secret.fresh();
         mapper.insert(person, name, Secret.digest(token), writes, clock.instant());
@@ -84,7 +82,7 @@ class Tokens implements Bearers {
     public void revoke(String person, long id) {
         String name = mapper.revoke(person, id, clock.instant());
         if (name == null) {
-            throw new NotFound("That token is not one of yours, or was revoked before.");
+            throw new NotFound(Message.of("tokens.that_token_not_one"));
         }
         events.publishEvent(new AuditEvent(AuditEvent.AuditKind.TOKEN_REVOKED, name, ""));
     }

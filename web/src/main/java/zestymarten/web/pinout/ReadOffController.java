@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.pinout.ReadOff;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Refused;
 
 /** Reading an unknown wiring off a good unit. */
@@ -61,7 +62,7 @@ class ReadOffController {
         if (!typed.strip().matches("[0-9]{1,3}")) {
             throw new Refused(
                     field,
-                    "“" + typed.strip() + "” is not accepted; expected how many pins, 1 to " + ReadOff.MOST_PINS + ".");
+                    Message.of("read_off_controller.not_accepted_expected_how", typed.strip(), ReadOff.MOST_PINS));
         }
         return Integer.parseInt(typed.strip());
     }

@@ -15,10 +15,12 @@ import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.pinout.ReadOff;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /** Read-offs: begun, answered touch by touch, made into a wiring. */
 @Service
@@ -39,17 +41,17 @@ class ReadOffs {
     @Transactional
     public long begin(ReadOffRow row) {
         if (row.name().isBlank() || row.name().length() > Assembly.LONGEST_NAME) {
-            throw new Refused("name", "Expected a name of 1 to " + Assembly.LONGEST_NAME + " characters.");
+            throw new Refused("name", Message.of("read_offs.expected_name_characters", Assembly.LONGEST_NAME));
         }
         try {
             state(row, List.of());
             new Connector(row.nearId(), "", zestymarten.core.assembly.CavityLayout.line(1), List.of());
             new Connector(row.farId(), "", zestymarten.core.assembly.CavityLayout.line(1), List.of());
         } catch (IllegalArgumentException e) {
-            throw new Refused("pins", String.valueOf(e.getMessage()));
+            throw new Refused("pins", Message.verbatim(String.valueOf(e.getMessage())));
         }
         if (row.nearId().equals(row.farId())) {
-            throw new Refused("far", "Both connectors are called " + row.nearId() + ". Give them two names.");
+            throw new Refused("far", Message.of("read_offs.both_connectors_called_give", row.nearId()));
         }
         return mapper.insert(row, clock.instant().truncatedTo(ChronoUnit.MILLIS));
     }
@@ -58,7 +60,7 @@ class ReadOffs {
     public ReadOffState find(long id) {
         ReadOffRow row = mapper.find(id);
         if (row == null) {
-            throw new NotFound("There is no read-off number " + id + ".");
+            throw new NotFound(Message.of("read_offs.there_no_read_off", id));
         }
         List<AnswerRow> answers = mapper.answers(id);
         return new ReadOffState(row, state(row, answers), answers);
@@ -98,7 +100,9 @@ class ReadOffs {
     @Transactional
     public ReadOffState answer(long id, int count, boolean joined, String by) {
         ReadOffState standing = hold(id, count);
-        ReadOff.Ask ask = standing.state().next().orElseThrow(() -> new Conflict("Everything is measured already."));
+        ReadOff.Ask ask = standing.state()
+                .next()
+                .orElseThrow(() -> new Conflict(Message.of("read_offs.everything_measured_already")));
         AnswerRow row = new AnswerRow(count + 1, ask.near().name(), names(ask.far()), joined);
         mapper.insertAnswer(id, row, by, clock.instant().truncatedTo(ChronoUnit.MILLIS));
         return find(id);
@@ -115,10 +119,10 @@ class ReadOffs {
         mapper.lock(id);
         ReadOffState standing = find(id);
         if (standing.row().assemblyId() != null) {
-            throw new Conflict("This read-off has become an assembly. Change that one.");
+            throw new Conflict(Message.of("read_offs.this_read_off_has"));
         }
         if (standing.answers().size() != count) {
-            throw new Conflict("Somebody has answered meanwhile. The page shows what is due now.");
+            throw new Conflict(Message.of("read_offs.somebody_has_answered_meanwhile"));
         }
         return standing;
     }
@@ -132,10 +136,11 @@ class ReadOffs {
             return standing.row().assemblyId();
         }
         if (standing.state().next().isPresent() || standing.state().wires().isEmpty()) {
-            throw new Refused("", "The read-off is complete when everything is measured and a wire was found.");
+            throw new Refused("", Message.of("read_offs.read_off_complete_when"));
         }
         Assembly assembly = WireList.read(standing.state().wireList())
-                .assembly(standing.row().name(), AssemblyKind.CABLE, "Read off a good unit.", Map.of());
+                .assembly(
+                        standing.row().name(), AssemblyKind.CABLE, Words.say("read_offs.read_off_good_unit"), Map.of());
         long made = assemblies.create(assembly, by).assemblyId();
         mapper.setAssembly(id, made);
         return made;

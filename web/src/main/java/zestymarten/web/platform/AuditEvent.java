@@ -1,5 +1,7 @@
 package zestymarten.web.platform;
 
+import zestymarten.core.quantity.Message;
+
 /**
  * Something that the audit list keeps, published by whatever changed it, inside the transaction of the change.
  *
@@ -20,33 +22,27 @@ public record AuditEvent(AuditKind kind, String subject, String detail) {
 
     /** What happened, with the words for it. */
     public enum AuditKind {
-        SIGN_IN("signed in"),
-        SIGN_IN_FAILED("wrong name or password"),
-        SIGN_IN_SLOWED("sign-in slowed down"),
-        PERSON_ADDED("person added"),
-        PERSON_DISABLED("person disabled"),
-        PERSON_ENABLED("person enabled"),
-        ROLE("role changed"),
-        PASSWORD_RESET("one-time password given"),
-        PASSWORD_CHANGED("password changed"),
-        SESSIONS_ENDED("signed out elsewhere"),
-        TOKEN_MADE("token made"),
-        TOKEN_REVOKED("token revoked"),
-        HELPER_LINK_MADE("helper's link made"),
-        HELPER_LINK_REVOKED("helper's link revoked"),
-        METER("meter changed"),
-        LIMITS("limits changed"),
-        SIGN_OFF("sign-off rule changed"),
-        RELEASE("unit decided on");
+        SIGN_IN,
+        SIGN_IN_FAILED,
+        SIGN_IN_SLOWED,
+        PERSON_ADDED,
+        PERSON_DISABLED,
+        PERSON_ENABLED,
+        ROLE,
+        PASSWORD_RESET,
+        PASSWORD_CHANGED,
+        SESSIONS_ENDED,
+        TOKEN_MADE,
+        TOKEN_REVOKED,
+        HELPER_LINK_MADE,
+        HELPER_LINK_REVOKED,
+        METER,
+        LIMITS,
+        SIGN_OFF,
+        RELEASE;
 
-        private final String words;
-
-        AuditKind(String words) {
-            this.words = words;
-        }
-
-        public String words() {
-            return words;
+        public Message words() {
+            return Message.of(this);
         }
     }
 }

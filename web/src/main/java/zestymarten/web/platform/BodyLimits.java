@@ -39,8 +39,7 @@ class BodyLimits extends OncePerRequestFilter {
                     request,
                     response,
                     HttpStatus.CONTENT_TOO_LARGE,
-                    "What was sent is " + request.getContentLengthLong() + " bytes long; at most " + most
-                            + " are accepted here.");
+                    Words.say("body_limits.what_was_sent_bytes", request.getContentLengthLong(), most));
             return;
         }
         chain.doFilter(request.getContentLengthLong() < 0 ? new Counted(request, most) : request, response);

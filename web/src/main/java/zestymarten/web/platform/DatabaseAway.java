@@ -14,6 +14,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.util.HtmlUtils;
 
 /**
  * Says that the database does not answer where that shows before a request has come to its page: who is signed in is known
@@ -23,10 +24,14 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE + 5)
 class DatabaseAway extends OncePerRequestFilter {
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseAway.class);
-    private static final String PAGE =
-            "<!doctype html><html lang=\"en-GB\"><meta charset=\"utf-8\"><title>The database does not"
-                    + " answer</title><main id=\"main\"><h1>The database does not answer</h1><p>"
-                    + ErrorAnswers.DATABASE_AWAY + "</p><p><a href=\"/\">Try again</a></p></main></html>";
+
+    private static String page() {
+        String title = HtmlUtils.htmlEscape(Words.say("database_away.title"));
+        return "<!doctype html><html lang=\"en-GB\"><meta charset=\"utf-8\"><title>" + title
+                + "</title><main id=\"main\"><h1>" + title + "</h1><p>"
+                + HtmlUtils.htmlEscape(Words.say(ErrorAnswers.DATABASE_AWAY)) + "</p><p><a href=\"/\">"
+                + HtmlUtils.htmlEscape(Words.say("database_away.again")) + "</a></p></main></html>";
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -51,9 +56,9 @@ class DatabaseAway extends OncePerRequestFilter {
         }
         response.reset();
         if (Refusals.isHtmx(request) || request.getRequestURI().startsWith("/api/")) {
-            Refusals.say(request, response, HttpStatus.SERVICE_UNAVAILABLE, ErrorAnswers.DATABASE_AWAY);
+            Refusals.say(request, response, HttpStatus.SERVICE_UNAVAILABLE, Words.say(ErrorAnswers.DATABASE_AWAY));
         } else {
-            Refusals.write(response, HttpStatus.SERVICE_UNAVAILABLE, "text/html", PAGE);
+            Refusals.write(response, HttpStatus.SERVICE_UNAVAILABLE, "text/html", page());
         }
     }
 }

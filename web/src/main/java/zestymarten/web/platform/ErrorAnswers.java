@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
@@ -31,6 +30,7 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Patience;
 import zestymarten.core.quantity.Problem;
 
@@ -47,19 +47,12 @@ class ErrorAnswers {
     private static final String LOCKED = "55P03";
     private static final String DEADLOCKED = "40P01";
     private static final String DISK_FULL = "53100";
-    private static final String HELD =
-            "Somebody else is saving in the same place at this moment. What you typed is still here: try again.";
-    private static final String NO_ROOM =
-            "The disk of the server is full, so nothing can be saved. What was saved before"
-                    + " is still there. Tell whoever looks after the machine.";
-    private static final String NOT_STORED =
-            "A text or figure in this cannot be stored: it has a control character in it, or is too large. Nothing was saved.";
-    private static final String NOT_CONSISTENT =
-            "This names something that is not there, or that is there already. Nothing was saved.";
-    private static final String TOOK_TOO_LONG =
-            "This was given up: it takes longer than the server computes for one request. Ask for less at once.";
-    static final String DATABASE_AWAY =
-            "The database does not answer. What you typed is still here: try again in a moment. Nothing of it was saved yet.";
+    private static final Message HELD = Message.of("error_answers.somebody_else_saving_same");
+    private static final Message NO_ROOM = Message.of("error_answers.disk_server_full_so");
+    private static final Message NOT_STORED = Message.of("error_answers.text_or_figure_this");
+    private static final Message NOT_CONSISTENT = Message.of("error_answers.this_names_something_that");
+    private static final Message TOOK_TOO_LONG = Message.of("error_answers.this_was_given_up");
+    static final Message DATABASE_AWAY = Message.of("error_answers.database_does_not_answer");
 
     /** The SQL standard's code of what the database refused; empty where it did not answer. */
     private static String sqlState(Throwable failed) {
@@ -78,21 +71,18 @@ class ErrorAnswers {
 
     @ExceptionHandler
     Object notFound(NotFound notFound, HttpServletRequest request, HttpServletResponse response) {
-        return answer(HttpStatus.NOT_FOUND, only(notFound.getMessage()), request, response);
+        return answer(HttpStatus.NOT_FOUND, only(notFound.what()), request, response);
     }
 
     @ExceptionHandler
     Object conflict(Conflict conflict, HttpServletRequest request, HttpServletResponse response) {
-        return answer(HttpStatus.CONFLICT, only(conflict.getMessage()), request, response);
+        return answer(HttpStatus.CONFLICT, only(conflict.what()), request, response);
     }
 
     @ExceptionHandler
     Object tooLarge(MaxUploadSizeExceededException e, HttpServletRequest request, HttpServletResponse response) {
         return answer(
-                HttpStatus.CONTENT_TOO_LARGE,
-                only("The file has more than 8 MB; a wire list has at most 2 MB."),
-                request,
-                response);
+                HttpStatus.CONTENT_TOO_LARGE, only(Message.of("error_answers.file_has_more_than")), request, response);
     }
 
     @ExceptionHandler({DataAccessException.class, TransactionException.class})
@@ -125,7 +115,7 @@ class ErrorAnswers {
     @ExceptionHandler
     Object unforeseen(Exception e, HttpServletRequest request, HttpServletResponse response) {
         if (e instanceof NoResourceFoundException) {
-            String text = "The address leads nowhere. It may have been typed or shortened by hand.";
+            Message text = Message.of("error_answers.address_leads_nowhere_may");
             return answer(HttpStatus.NOT_FOUND, only(text), request, response);
         }
         if (e instanceof HttpMessageNotReadableException unreadable) {
@@ -133,73 +123,88 @@ class ErrorAnswers {
                     HttpStatus.BAD_REQUEST, only(unreadable(unreadable.getMostSpecificCause())), request, response);
         }
         if (e instanceof TypeMismatchException mismatch) {
-            String text = "“" + mismatch.getValue() + "” for “" + mismatch.getPropertyName()
-                    + "” is not accepted; expected "
-                    + (mismatch.getRequiredType() == null ? "another value" : kind(mismatch.getRequiredType())) + ".";
+            Message text = Message.of(
+                    "error_answers.not_accepted_expected",
+                    String.valueOf(mismatch.getValue()),
+                    String.valueOf(mismatch.getPropertyName()),
+                    mismatch.getRequiredType() == null
+                            ? Message.of("error_answers.another_value")
+                            : kind(mismatch.getRequiredType()));
             return answer(HttpStatus.BAD_REQUEST, only(text), request, response);
         }
         if (e instanceof ErrorResponse known) {
             HttpStatus status = HttpStatus.valueOf(known.getStatusCode().value());
-            return answer(status, only(known.getBody().getDetail()), request, response);
+            return answer(status, only(detail(known)), request, response);
         }
         LOG.error("Failed at {} {}", request.getMethod(), request.getRequestURI(), e);
-        String text = "Something broke on our side. What was saved before is still saved. Go back and try again; if it"
-                + " happens again, the log tells the rest.";
+        Message text = Message.of("error_answers.something_broke_on_our");
         return answer(HttpStatus.INTERNAL_SERVER_ERROR, only(text), request, response);
     }
 
     /** What is wrong with a body, without the names of classes. */
-    private static String unreadable(Throwable cause) {
+    private static Message unreadable(Throwable cause) {
         if (cause instanceof UnrecognizedPropertyException unknown) {
-            return "The member “" + unknown.getPropertyName() + "” is not known. Known here: "
-                    + unknown.getKnownPropertyIds().stream()
+            return Message.of(
+                    "error_answers.member_not_known_known",
+                    unknown.getPropertyName(),
+                    unknown.getKnownPropertyIds().stream()
                             .map(String::valueOf)
                             .sorted()
-                            .collect(Collectors.joining(", "))
-                    + ".";
+                            .collect(Collectors.joining(", ")));
         }
         if (cause instanceof DatabindException wrong && !wrong.getPath().isEmpty()) {
             String member = wrong.getPath().stream()
                     .map(each -> each.getPropertyName() == null ? "[" + each.getIndex() + "]" : each.getPropertyName())
                     .collect(Collectors.joining("."));
-            return "The member “" + member + "” has a value of another kind than expected.";
+            return Message.of("error_answers.member_has_value_another", member);
         }
         if (cause instanceof JacksonException broken && broken.getLocation() != null) {
-            return "The body is not JSON: line " + broken.getLocation().getLineNr() + ", column "
-                    + broken.getLocation().getColumnNr() + ".";
+            return Message.of(
+                    "error_answers.body_not_json_line",
+                    broken.getLocation().getLineNr(),
+                    broken.getLocation().getColumnNr());
         }
-        return "The body cannot be read; expected the document that openapi.yaml describes.";
+        return Message.of("error_answers.body_cannot_be_read");
     }
 
-    private static String kind(Class<?> type) {
+    private static Message kind(Class<?> type) {
         if (type.isEnum()) {
-            return "one of "
-                    + Stream.of(type.getEnumConstants())
+            return Message.of(
+                    "error_answers.one",
+                    Stream.of(type.getEnumConstants())
                             .map(each -> each.toString().toLowerCase(Locale.ROOT))
-                            .collect(Collectors.joining(", "));
+                            .collect(Collectors.joining(", ")));
         }
         if (type == Instant.class) {
-            return "a moment such as 2026-11-02T09:10:00Z";
+            return Message.of("error_answers.moment_such_as");
         }
         boolean truth = type == boolean.class || type == Boolean.class;
         return truth
-                ? "true or false"
-                : Number.class.isAssignableFrom(type) || type.isPrimitive() ? "a number" : "another form";
+                ? Message.of("error_answers.true_or_false")
+                : Number.class.isAssignableFrom(type) || type.isPrimitive()
+                        ? Message.of("error_answers.number")
+                        : Message.of("error_answers.another_form");
     }
 
-    private static List<Problem> only(@Nullable String text) {
-        return List.of(new Problem("", text == null ? "Something went wrong." : text));
+    private static Message detail(ErrorResponse known) {
+        String text = known.getBody().getDetail();
+        return text == null ? Message.of("error_answers.something_went_wrong") : Message.verbatim(text);
+    }
+
+    private static List<Problem> only(Message what) {
+        return List.of(new Problem("", what));
     }
 
     private static Object answer(
             HttpStatus status, List<Problem> problems, HttpServletRequest request, HttpServletResponse response) {
         if (request.getRequestURI().startsWith("/api/")) {
-            ProblemDetail detail =
-                    ProblemDetail.forStatusAndDetail(status, problems.get(0).toString());
+            ProblemDetail detail = ProblemDetail.forStatusAndDetail(
+                    status, Words.say(problems.get(0).message()));
             detail.setProperty(
                     "problems",
                     problems.stream()
-                            .map(problem -> Map.of("where", problem.where(), "text", problem.text()))
+                            .map(problem ->
+                                    Map.of("where", Words.say(problem.where()), "text", Words.say(problem.what())))
                             .toList());
             return ResponseEntity.status(status)
                     .contentType(MediaType.APPLICATION_PROBLEM_JSON)
@@ -211,7 +216,7 @@ class ErrorAnswers {
             response.setHeader("HX-Reswap", "innerHTML");
         }
         ModelAndView view = new ModelAndView(htmx ? "platform/say" : "platform/trouble", status);
-        view.addObject("problems", problems);
+        view.addObject("problems", ProblemView.all(problems));
         view.addObject("status", status.value());
         return view;
     }

@@ -10,6 +10,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.util.UriComponentsBuilder;
+import zestymarten.core.quantity.Message;
 
 /** Pages that had another address before: printed codes, bookmarks and kept pages of phones still lead there. */
 @Controller
@@ -36,7 +37,8 @@ class FormerAddresses {
     @GetMapping({"/wirings/**", "/bundle/**", "/family/**", "/test-day/**", "/runs/{id}/wrong", "/runs/{id}/where"})
     ResponseEntity<Void> moved(HttpServletRequest request) {
         String path = request.getRequestURI().substring(request.getContextPath().length());
-        URI there = UriComponentsBuilder.fromPath(now(path).orElseThrow(() -> new NotFound("There is no page here.")))
+        URI there = UriComponentsBuilder.fromPath(
+                        now(path).orElseThrow(() -> new NotFound(Message.of("former_addresses.there_no_page_here"))))
                 .query(request.getQueryString())
                 .build(true)
                 .toUri();

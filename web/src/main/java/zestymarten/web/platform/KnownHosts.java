@@ -47,10 +47,7 @@ class KnownHosts extends OncePerRequestFilter {
         }
         response.setStatus(421); // misdirected request, RFC 9110
         response.setContentType("text/plain;charset=UTF-8");
-        response.getWriter()
-                .write(
-                        "This installation is not known by that name. Start it with --public-url and the name, or use its"
-                                + " number as the address.\n");
+        response.getWriter().write(Words.say("known_hosts.this_installation_not_known"));
     }
 
     private boolean isOurs(String name) {

@@ -35,7 +35,8 @@ class PlainRequest extends OncePerRequestFilter {
         if (isReadable(request)) {
             chain.doFilter(new Plain(request), response);
         } else {
-            Refusals.say(request, response, HttpStatus.BAD_REQUEST, "A parameter of the address is not in UTF-8.");
+            Refusals.say(
+                    request, response, HttpStatus.BAD_REQUEST, Words.say("plain_request.parameter_address_not_utf"));
         }
     }
 

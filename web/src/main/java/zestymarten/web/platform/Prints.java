@@ -9,13 +9,13 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.EnumSet;
-import java.util.Locale;
 import java.util.Map;
 import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.task.TaskExecutor;
 import org.springframework.stereotype.Component;
@@ -40,12 +40,12 @@ public class Prints {
 
     /** The PDF of a template that is well-formed XHTML, with its values. */
     public byte[] pdf(String template, Map<String, Object> values) {
-        return print(templates.process(template, new Context(Locale.ROOT, values)));
+        return print(templates.process(template, new Context(LocaleContextHolder.getLocale(), values)));
     }
 
     /** A drawing as a file of its own. */
     public String drawing(String template, Map<String, Object> values) {
-        return printable(templates.process(template, new Context(Locale.ROOT, values)));
+        return printable(templates.process(template, new Context(LocaleContextHolder.getLocale(), values)));
     }
 
     /** The first PDF of a process takes about a second to set up; that second is spent before anybody waits for it. */

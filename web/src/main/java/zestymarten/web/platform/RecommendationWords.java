@@ -11,10 +11,12 @@ public final class RecommendationWords {
                 .map(each -> each.kind().replace('_', ' ') + " " + String.join(", ", each.named()))
                 .orElse("");
         return switch (next.purpose()) {
-            case UNREAD -> "reads two points that nobody has read yet";
-            case READ_AGAIN ->
-                "repeats a reading: a probe may have made no contact" + (fault.isEmpty() ? "" : "; asks for " + fault);
-            case TELLS_APART -> fault.isEmpty() ? "tells a path from none" : "asks for " + fault;
+            case UNREAD -> Words.say("recommendation_words.reads_two_points_that");
+            case READ_AGAIN -> Words.say("recommendation_words.repeats_reading_probe_may", fault.isEmpty(), fault);
+            case TELLS_APART ->
+                fault.isEmpty()
+                        ? Words.say("recommendation_words.tells_path_from_none")
+                        : Words.say("recommendation_words.asks", fault);
         };
     }
 }

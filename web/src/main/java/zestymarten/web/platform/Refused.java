@@ -3,6 +3,7 @@ package zestymarten.web.platform;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
 /** What a person or a file gave cannot be taken: every problem at once. Nothing was changed. Shown as 422. */
@@ -15,7 +16,10 @@ public final class Refused extends RuntimeException {
     private final transient List<Problem> problems;
 
     public Refused(List<Problem> problems) {
-        super(problems.stream().limit(MOST).map(Problem::toString).collect(Collectors.joining("\n")));
+        super(problems.stream()
+                .limit(MOST)
+                .map(each -> Words.say(each.message()))
+                .collect(Collectors.joining("\n")));
         this.problems = shortened(problems);
     }
 
@@ -24,17 +28,18 @@ public final class Refused extends RuntimeException {
             return List.copyOf(all);
         }
         List<Problem> first = new ArrayList<>(all.subList(0, MOST));
-        first.add(new Problem("", "And " + (all.size() - MOST) + " more problems."));
+        first.add(new Problem("", Message.of("refused.more_problems", all.size() - MOST)));
         return List.copyOf(first);
     }
 
-    public Refused(String where, String text) {
-        this(List.of(new Problem(where, text)));
+    public Refused(String where, Message what) {
+        this(List.of(new Problem(where, what)));
     }
 
     /** What is said of each, in values that a session can keep. */
     public List<String> texts() {
-        return new ArrayList<>(problems.stream().map(Problem::text).toList());
+        return new ArrayList<>(
+                problems.stream().map(each -> Words.say(each.what())).toList());
     }
 
     public List<Problem> problems() {

@@ -15,6 +15,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Patience;
 
 /**
@@ -27,8 +28,7 @@ class RequestBudget extends OncePerRequestFilter {
     private static final Pattern HEAVY = Pattern.compile(
             "/api/v1/(analysis/.*|runs/[0-9]+/findings)|/circuit.*|/runs/[0-9]+/diagnosis|/units/(?:[0-9]+/)?labels\\.pdf|/runs/[0-9]+/certificate\\.pdf");
     private static final int AT_ONCE = 2;
-    private static final String BUSY =
-            "The server computes for others at the moment. Nothing of this was lost on the page: try again in some seconds.";
+    private static final Message BUSY = Message.of("request_budget.server_computes_others_moment");
 
     private final Semaphore turns = new Semaphore(AT_ONCE, true);
     private final Duration budget;
@@ -46,7 +46,7 @@ class RequestBudget extends OncePerRequestFilter {
         }
         if (!turn()) {
             response.setHeader("Retry-After", "10");
-            Refusals.say(request, response, HttpStatus.SERVICE_UNAVAILABLE, BUSY);
+            Refusals.say(request, response, HttpStatus.SERVICE_UNAVAILABLE, Words.say(BUSY));
             return;
         }
         try {

@@ -26,6 +26,7 @@ import org.springframework.security.web.authentication.www.BasicAuthenticationFi
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfException;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.web.util.HtmlUtils;
 import org.springframework.web.util.UriComponentsBuilder;
 
 /** Who may do what, and the headers that keep a page from running or fetching anything that is not ours. */
@@ -41,10 +42,6 @@ class SecurityRules {
                     + " 'none'; base-uri 'none'; object-src 'none'";
 
     /** The way back leads to the same page. */
-    private static final String SIGNED_OUT =
-            "You are signed out. Nothing of this was saved. A reading comes back after you"
-                    + " have signed in; copy anything else first. <a href=\"\">Sign in</a>";
-
     private final String cookie;
 
     SecurityRules(@Value("${server.servlet.session.cookie.name}") String cookie) {
@@ -82,8 +79,8 @@ class SecurityRules {
                                 response,
                                 HttpStatus.FORBIDDEN,
                                 isOfForeignPage(request)
-                                        ? "A page of another site may not use this interface."
-                                        : "Your role, or that of the token, may not do that.")))
+                                        ? Words.say("security_rules.foreign_page")
+                                        : Words.say("security_rules.role"))))
                 .csrf(csrf -> csrf.disable())
                 .requestCache(cache -> cache.disable())
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
@@ -102,18 +99,13 @@ class SecurityRules {
             HttpServletRequest request, HttpServletResponse response, AuthenticationException failure)
             throws IOException {
         if (failure instanceof AuthenticationServiceException) {
-            Refusals.say(request, response, HttpStatus.SERVICE_UNAVAILABLE, ErrorAnswers.DATABASE_AWAY);
+            Refusals.say(request, response, HttpStatus.SERVICE_UNAVAILABLE, Words.say(ErrorAnswers.DATABASE_AWAY));
         } else if (failure instanceof LockedException) {
             response.setHeader("Retry-After", "300");
-            Refusals.say(
-                    request, response, HttpStatus.TOO_MANY_REQUESTS, "Too many wrong passwords. Wait five minutes.");
+            Refusals.say(request, response, HttpStatus.TOO_MANY_REQUESTS, Words.say("security_rules.slowed"));
         } else {
             response.setHeader("WWW-Authenticate", "Basic realm=\"Zesty Marten\"");
-            Refusals.say(
-                    request,
-                    response,
-                    HttpStatus.UNAUTHORIZED,
-                    "Send a token (Authorization: Bearer marten_...), or a name and password that are right.");
+            Refusals.say(request, response, HttpStatus.UNAUTHORIZED, Words.say("security_rules.token"));
         }
     }
 
@@ -172,14 +164,14 @@ class SecurityRules {
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, failure) -> {
                             if (Refusals.isHtmx(request)) {
-                                Refusals.inPlace(response, HttpStatus.UNAUTHORIZED, SIGNED_OUT);
+                                Refusals.inPlace(response, HttpStatus.UNAUTHORIZED, signedOut());
                             } else {
                                 response.sendRedirect(door(request));
                             }
                         })
                         .accessDeniedHandler((request, response, failure) -> {
                             if (Refusals.isHtmx(request) && failure instanceof CsrfException) {
-                                Refusals.inPlace(response, HttpStatus.FORBIDDEN, SIGNED_OUT);
+                                Refusals.inPlace(response, HttpStatus.FORBIDDEN, signedOut());
                             } else {
                                 forbidden.handle(request, response, failure);
                             }
@@ -212,5 +204,10 @@ class SecurityRules {
         http.headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                 .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
                 .permissionsPolicyHeader(policy -> policy.policy("camera=(self), microphone=(self), geolocation=()")));
+    }
+
+    private static String signedOut() {
+        return HtmlUtils.htmlEscape(Words.say("security_rules.signed_out")) + " <a href=\"\">"
+                + HtmlUtils.htmlEscape(Words.say("security_rules.sign_in")) + "</a>";
     }
 }

@@ -6,6 +6,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testrun.Decision;
 import zestymarten.core.testrun.RunOutcome;
 import zestymarten.core.testrun.StepState;
@@ -40,9 +41,14 @@ class Surroundings {
                     : RunOutcome.valueOf(outcome).state().code();
         }
 
+        /** Any message of the core. */
+        public String say(Message message) {
+            return Words.say(message);
+        }
+
         /** What was decided on a unit. */
         public String decision(String decision) {
-            return Decision.valueOf(decision).word();
+            return Words.say(Decision.valueOf(decision));
         }
 
         /** A moment to the minute; empty if there is none. */

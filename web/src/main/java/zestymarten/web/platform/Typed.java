@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import zestymarten.core.assembly.CrossSection;
 import zestymarten.core.quantity.Celsius;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.Problem;
@@ -35,8 +35,8 @@ public final class Typed {
     }
 
     /** Adds something that is wrong with a field, once however often it is asked for. */
-    public void refuse(String field, String text) {
-        Problem problem = new Problem(field, text);
+    public void refuse(String field, Message what) {
+        Problem problem = new Problem(field, what);
         if (!problems.contains(problem)) {
             problems.add(problem);
         }
@@ -57,13 +57,13 @@ public final class Typed {
     }
 
     /** A figure above 0, in the reading language; empty where nothing was typed or it made no sense, which is then said. */
-    public OptionalDouble figure(String field, String expected) {
+    public OptionalDouble figure(String field, Message expected) {
         return above(field, expected, Double.MIN_VALUE);
     }
 
     /** A figure, the usual one where nothing was typed or it made no sense, which is then said. */
     public double figure(String field, double usual) {
-        return above(field, "a figure such as " + EngineeringFormat.figure(usual), 0)
+        return above(field, Message.of("typed.figure_such_as", Message.figure(usual, "")), 0)
                 .orElse(usual);
     }
 
@@ -71,7 +71,7 @@ public final class Typed {
     public double celsius(String field, double usual) {
         OptionalDouble celsius = has(field) ? Celsius.of(text(field)) : OptionalDouble.of(usual);
         if (celsius.isEmpty()) {
-            refuse(field, "“" + text(field) + "” is not accepted; expected " + Celsius.EXPECTED + ".");
+            refuse(field, Message.of("typed.not_accepted_expected", text(field), Celsius.EXPECTED));
         }
         return celsius.orElse(usual);
     }
@@ -86,11 +86,11 @@ public final class Typed {
         return read(field, Metres.of(text(field)), Metres.EXPECTED);
     }
 
-    private OptionalDouble read(String field, OptionalDouble read, String expected) {
+    private OptionalDouble read(String field, OptionalDouble read, Message expected) {
         if (!has(field) || read.orElse(0) > 0) {
             return has(field) ? read : OptionalDouble.empty();
         }
-        refuse(field, "“" + text(field) + "” is not accepted; expected " + expected + ".");
+        refuse(field, Message.of("typed.not_accepted_expected", text(field), expected));
         return OptionalDouble.empty();
     }
 
@@ -99,7 +99,7 @@ public final class Typed {
         return text.matches("[0-9]{1,18}") ? Long.parseLong(text) : 0;
     }
 
-    private OptionalDouble above(String field, String expected, double least) {
+    private OptionalDouble above(String field, Message expected, double least) {
         String text = text(field);
         if (text.isEmpty()) {
             return OptionalDouble.empty();
@@ -107,7 +107,7 @@ public final class Typed {
         if (new ReadingParser(false).understand(text) instanceof MeterReading.Value value && value.value() >= least) {
             return OptionalDouble.of(value.value());
         }
-        refuse(field, "“" + text + "” is not accepted; expected " + expected + ".");
+        refuse(field, Message.of("typed.not_accepted_expected", text, expected));
         return OptionalDouble.empty();
     }
 }

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.portable.CoupledLeads;
 import zestymarten.core.portable.LeadVerdict;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.assembly.Assemblies;
@@ -28,6 +29,7 @@ import zestymarten.web.assembly.AssemblyLine;
 import zestymarten.web.drawing.LeadDrawing;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.Prints;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
 import zestymarten.web.unit.UnitLine;
@@ -98,11 +100,11 @@ class BatchController {
             try {
                 row = Optional.of(CoupledLeads.of(leads, typed.figure("each", 0.5), read));
             } catch (IllegalArgumentException e) {
-                typed.refuse("row", String.valueOf(e.getMessage()));
+                typed.refuse("row", Message.verbatim(String.valueOf(e.getMessage())));
             }
         }
         model.addAttribute("typed", typed.fields());
-        model.addAttribute("problems", typed.problems());
+        model.addAttribute("problems", ProblemView.all(typed.problems()));
         model.addAttribute("row", row);
         model.addAttribute("couplings", row.map(each -> couplings(each, typed)).orElse(List.of()));
     }
@@ -117,7 +119,7 @@ class BatchController {
         } else if (understood instanceof MeterReading.OverRange || understood instanceof MeterReading.Silent) {
             return OptionalDouble.of(Double.POSITIVE_INFINITY);
         }
-        typed.refuse(field, "“" + typed.text(field) + "” is not accepted; expected a resistance such as 0.4, or OL.");
+        typed.refuse(field, Message.of("batch_controller.not_accepted_expected_resistance", typed.text(field)));
         return OptionalDouble.empty();
     }
 
@@ -157,9 +159,7 @@ class BatchController {
                 && row.months() >= 1
                 && row.months() <= 120;
         if (!inRange) {
-            typed.refuse(
-                    "batch test",
-                    "Expected leads of at most 1000 Ω, -80 to 200 °C, a test voltage of 1 to 5000 V, and 1 to 120 months.");
+            typed.refuse("batch test", Message.of("batch_controller.expected_leads_most_test"));
         }
         if (!typed.isSound()) {
             throw new Refused(typed.problems());
@@ -194,8 +194,10 @@ class BatchController {
                 .map(each -> "redirect:/batch-test/" + id + "?position=" + each.position())
                 .orElseThrow(() -> new Refused(
                         "code",
-                        "“" + tag + "” is not in this batch; expected one of its leads, such as "
-                                + day.leads().get(0).tag() + "."));
+                        Message.of(
+                                "batch_controller.not_this_batch_expected",
+                                tag,
+                                day.leads().get(0).tag())));
     }
 
     @PostMapping("/batch-test/{id}/{position}")

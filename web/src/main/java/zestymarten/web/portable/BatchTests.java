@@ -14,11 +14,13 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.portable.LeadTest;
 import zestymarten.core.portable.LeadVerdict;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 import zestymarten.web.unit.DueDate;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
@@ -61,7 +63,7 @@ class BatchTests {
             return leads.stream()
                     .filter(each -> each.position() == position)
                     .findFirst()
-                    .orElseThrow(() -> new NotFound("This day has no lead number " + position + "."));
+                    .orElseThrow(() -> new NotFound(Message.of("day.this_day_has_no", position)));
         }
     }
 
@@ -84,12 +86,10 @@ class BatchTests {
                 .distinct()
                 .toList();
         if (clean.isEmpty() || clean.size() > MOST_LEADS) {
-            throw new Refused(
-                    "tags",
-                    "Read " + clean.size() + " tags; expected 1 to " + MOST_LEADS + ", a line each, such as SL-01.");
+            throw new Refused("tags", Message.of("batch_tests.read_tags_expected_line", clean.size(), MOST_LEADS));
         }
         clean.stream().filter(each -> each.length() > LONGEST_TAG).findFirst().ifPresent(each -> {
-            throw new Refused("tags", "Tag '" + each + "' is longer than " + LONGEST_TAG + " characters.");
+            throw new Refused("tags", Message.of("batch_tests.tag_longer_than_characters", each, LONGEST_TAG));
         });
         long id = mapper.insert(new DayRow(
                 0,
@@ -111,7 +111,7 @@ class BatchTests {
     Day find(long id) {
         DayRow row = mapper.find(id);
         if (row == null) {
-            throw new NotFound("There is no batch test number " + id + ".");
+            throw new NotFound(Message.of("batch_tests.there_no_batch_test", id));
         }
         Revision wiring = assemblies.revision(row.revisionId());
         TestConditions conditions = new TestConditions(
@@ -160,7 +160,11 @@ class BatchTests {
             case INCOMPLETE -> "untested";
         };
         return new SavedSheet(
-                SavedSheet.SavedTool.BATCH_TEST, lead.tag(), fields, String.join(" ", verdict.says()), state);
+                SavedSheet.SavedTool.BATCH_TEST,
+                lead.tag(),
+                fields,
+                String.join(" ", Words.all(verdict.says())),
+                state);
     }
 
     private void settle(long unitId, DayRow day, LeadVerdict.LeadOutcome outcome) {

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.quantity.Message;
 import zestymarten.simulator.practice.Act;
 import zestymarten.simulator.practice.Exercises;
 import zestymarten.simulator.practice.Replay;
@@ -25,6 +26,7 @@ import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.RecommendationWords;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /** The practice room. Whoever is signed in practises for themselves. */
 @Controller
@@ -63,7 +65,7 @@ class PracticeController {
                             each.id(),
                             each.trade(),
                             each.title(),
-                            row.map(done -> done.points() + " of 100").orElse(""),
+                            row.map(done -> points(done.points())).orElse(""),
                             row.isPresent()));
         });
         model.addAttribute("grades", grades);
@@ -81,21 +83,21 @@ class PracticeController {
         return "practice/room";
     }
 
+    private static String points(long points) {
+        return Words.say("practice_controller.points", points);
+    }
+
     private List<SessionView> views(List<PracticeRow> rows) {
         return rows.stream()
                 .map(row -> new SessionView(
-                        row.id(),
-                        practices.exercise(row).title(),
-                        row.points() == null ? "" : row.points() + " of 100"))
+                        row.id(), practices.exercise(row).title(), row.points() == null ? "" : points(row.points())))
                 .toList();
     }
 
     private List<TraineeView> trainees() {
         return practices.everybody().stream()
                 .map(each -> new TraineeView(
-                        each.trainee(),
-                        each.times() + (each.times() == 1 ? " unit, " : " units, ") + each.points()
-                                + " of 100 on average"))
+                        each.trainee(), Words.say("practice_controller.average", each.times(), each.points())))
                 .toList();
     }
 
@@ -109,8 +111,7 @@ class PracticeController {
     String chance(@RequestParam long wiring, @RequestParam(defaultValue = "") String seed, Principal who) {
         String typed = seed.strip();
         if (!typed.isEmpty() && !typed.matches(SEED)) {
-            throw new Refused(
-                    "seed", "“" + typed + "” is not accepted; expected a number of up to nine digits, or nothing.");
+            throw new Refused("seed", Message.of("practice_controller.seed", typed));
         }
         long number = typed.isEmpty() ? new SplittableRandom().nextLong(SEEDS) : Long.parseLong(typed);
         return "redirect:/practice/" + practices.begin(wiring, number, who.getName());
@@ -172,24 +173,34 @@ class PracticeController {
                 score.points(),
                 List.of(
                         new PartView(
-                                "Diagnosis",
+                                Words.say("practice_controller.diagnosis"),
                                 score.diagnosis(),
                                 40,
-                                score.wrong() == 0 ? "nothing said wrongly" : score.wrong() + " said wrongly"),
-                        new PartView("Repair", score.repair(), 20, "what fits the fault, after it was named"),
+                                Words.say("practice_controller.wrong", score.wrong())),
                         new PartView(
-                                "Time",
+                                Words.say("practice_controller.repair"),
+                                score.repair(),
+                                20,
+                                Words.say("practice_controller.repair_help")),
+                        new PartView(
+                                Words.say("practice_controller.time"),
                                 score.time(),
                                 20,
-                                effort(score.own()) + "; done well it takes " + effort(score.best())),
-                        new PartView("Habits", habits, 20, "five points each")),
+                                Words.say("practice_controller.takes", effort(score.own()), effort(score.best()))),
+                        new PartView(
+                                Words.say("practice_controller.habits"),
+                                habits,
+                                20,
+                                Words.say("practice_controller.habits_help"))),
                 score.habits());
     }
 
-    private static String effort(Score.Effort effort) {
-        return String.format(
-                        java.util.Locale.ROOT, "%.1f min, %d measurements", effort.seconds() / 60, effort.touches())
-                + (effort.walks() > 0 ? ", " + effort.walks() + " trips" : "");
+    private static Message effort(Score.Effort effort) {
+        return Message.of(
+                "practice_controller.effort",
+                Message.figure(Math.round(effort.seconds() / 6) / 10.0, ""),
+                effort.touches(),
+                effort.walks());
     }
 
     /** An act of a replay. */
@@ -204,7 +215,7 @@ class PracticeController {
         Session session = practices.find(id, who.getName()).session();
         List<Session.Event> events = session.events();
         if (!session.isDone() || at < 1 || at > events.size()) {
-            throw new NotFound("There is no such moment in this session, or it is not over yet.");
+            throw new NotFound(Message.of("practice_controller.no_moment"));
         }
         List<PracticeStepView> steps = new ArrayList<>();
         for (int i = 1; i <= events.size(); i++) {
@@ -222,7 +233,8 @@ class PracticeController {
                 "suspects",
                 replay.suspects().stream()
                         .filter(each -> each.probability() >= TOLD)
-                        .map(each -> new PracticeSuspectView(each.text(), Math.round(100 * each.probability())))
+                        .map(each -> new PracticeSuspectView(
+                                Words.say(each.message()), Math.round(100 * each.probability())))
                         .toList());
         model.addAttribute("best", replay.best().map(RecommendationWords::why).orElse(""));
         model.addAttribute(

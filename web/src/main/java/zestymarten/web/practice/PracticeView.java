@@ -2,7 +2,6 @@ package zestymarten.web.practice;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -15,6 +14,7 @@ import zestymarten.simulator.practice.Act;
 import zestymarten.simulator.practice.Exercise;
 import zestymarten.simulator.practice.Session;
 import zestymarten.web.drawing.FaceDrawing;
+import zestymarten.web.platform.Words;
 
 /**
  * A session as ready text and drawings.
@@ -97,16 +97,16 @@ public record PracticeView(
                 exercise.title(),
                 exercise.story(),
                 functions(exercise),
-                Math.round(session.seconds() / 60) + " min, "
-                        + counted(session.touches(), "measurement", "measurements")
-                        + (session.walks() > 0 ? ", " + counted(session.walks(), "walk", "walks") : ""),
+                Words.say(
+                        "practice_view.effort", Math.round(session.seconds() / 60), session.touches(), session.walks()),
                 session.place(),
                 Stream.concat(
                                 session.ties().stream()
-                                        .map(each -> "linked: "
-                                                + each.stream()
+                                        .map(each -> Words.say(
+                                                "practice_view.linked",
+                                                each.stream()
                                                         .map(Terminal::name)
-                                                        .collect(Collectors.joining(" "))),
+                                                        .collect(Collectors.joining(" ")))),
                                 session.arranged().stream())
                         .toList(),
                 last.map(each -> each.act().text()).orElse(""),
@@ -124,22 +124,15 @@ public record PracticeView(
                         .toList(),
                 exercise.bends(),
                 Stream.of(Entry.Way.values())
-                        .map(each -> new Press(each.name().toLowerCase(java.util.Locale.ROOT), each.word()))
+                        .map(each -> new Press(each.name().toLowerCase(java.util.Locale.ROOT), Words.say(each.word())))
                         .toList(),
                 log,
                 session.isDone());
     }
 
-    private static String counted(int number, String one, String many) {
-        return number + " " + (number == 1 ? one : many);
-    }
-
     private static List<String> functions(Exercise exercise) {
-        Map<String, String> words = Map.of(
-                "WORKS", "works", "DEAD", "dead", "SOMETIMES", "works sometimes", "STAYS_ON", "stays on, or trips");
         return exercise.complaint().functions().entrySet().stream()
-                .map(each -> each.getKey() + ": "
-                        + words.getOrDefault(each.getValue().name(), ""))
+                .map(each -> Words.say("practice_view.function", each.getKey(), each.getValue()))
                 .sorted()
                 .toList();
     }
@@ -179,33 +172,42 @@ public record PracticeView(
 
     private static List<PinView> loose(Session session) {
         return Stream.concat(session.exercise().assembly().jointTerminals().stream(), Stream.of(Terminal.FRAME))
-                .map(each ->
-                        new PinView(each.name(), each.isFrame() ? "frame" : each.name(), 0, 0, state(session, each)))
+                .map(each -> new PinView(
+                        each.name(),
+                        each.isFrame() ? Words.say("step_views.frame") : each.name(),
+                        0,
+                        0,
+                        state(session, each)))
                 .toList();
     }
 
     private static List<Press> presses(Session session) {
         Exercise exercise = session.exercise();
-        List<Press> presses = new ArrayList<>(
-                List.of(new Press("isolate", "Lock off, prove dead"), new Press("join", "Probes together")));
+        List<Press> presses = new ArrayList<>(List.of(
+                new Press("isolate", Words.say("practice_view.isolate")),
+                new Press("join", Words.say("practice_view.join"))));
         exercise.standpoints().stream()
                 .filter(each -> !each.equals(session.place()))
-                .forEach(each -> presses.add(new Press("go " + each, "Go to the " + each)));
+                .forEach(each -> presses.add(new Press("go " + each, Words.say("practice_view.go", each))));
         List<SwitchState> states = exercise.assembly().states();
         if (states.size() > 1) {
-            states.forEach(each -> presses.add(new Press("set " + each.id(), "Set to " + each.id())));
+            states.forEach(
+                    each -> presses.add(new Press("set " + each.id(), Words.say("practice_view.set", each.id()))));
         }
-        exercise.bends().forEach(each -> presses.add(new Press("bend " + each, "Bend at " + each)));
+        exercise.bends().forEach(each -> presses.add(new Press("bend " + each, Words.say("practice_view.bend", each))));
         if (session.isBent()) {
-            presses.add(new Press("let go", "Let go"));
+            presses.add(new Press("let go", Words.say("practice_view.let_go")));
         }
         if (exercise.bends().contains("wet")) {
-            presses.add(session.isWet() ? new Press("dry", "Out of the water") : new Press("wet", "Into the water"));
+            presses.add(
+                    session.isWet()
+                            ? new Press("dry", Words.say("practice_view.dry"))
+                            : new Press("wet", Words.say("practice_view.wet")));
         }
         if (!session.ties().isEmpty()) {
-            presses.add(new Press("unlink", "Remove all links"));
+            presses.add(new Press("unlink", Words.say("practice_view.unlink")));
         }
-        presses.add(new Press("done", "Finish"));
+        presses.add(new Press("done", Words.say("practice_view.done")));
         return presses;
     }
 }

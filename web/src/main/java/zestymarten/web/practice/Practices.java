@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.quantity.Message;
 import zestymarten.simulator.practice.Act;
 import zestymarten.simulator.practice.Chance;
 import zestymarten.simulator.practice.Exercise;
@@ -44,7 +45,7 @@ class Practices {
     @Transactional
     public long begin(String exercise, String trainee) {
         if (Exercises.find(exercise).isEmpty()) {
-            throw new NotFound("There is no exercise '" + exercise + "'.");
+            throw new NotFound(Message.of("practices.there_no_exercise", exercise));
         }
         return mapper.insert(new PracticeRow(0, trainee, exercise, null, null, null), now());
     }
@@ -57,8 +58,10 @@ class Practices {
         if (!Chance.isPossible(assembly) || assembly.conductors().size() > MOST_WIRES) {
             throw new Refused(
                     "wiring",
-                    "This assembly has " + assembly.conductors().size() + " wires; a unit by chance takes 2 to "
-                            + MOST_WIRES + " between connectors.");
+                    Message.of(
+                            "practices.this_assembly_has_wires",
+                            assembly.conductors().size(),
+                            MOST_WIRES));
         }
         return mapper.insert(new PracticeRow(0, trainee, null, revision.id(), seed, null), now());
     }
@@ -72,7 +75,7 @@ class Practices {
     public Exercise exercise(PracticeRow row) {
         String name = row.exercise();
         if (name != null) {
-            return Exercises.find(name).orElseThrow(() -> new NotFound("The exercise '" + name + "' is gone."));
+            return Exercises.find(name).orElseThrow(() -> new NotFound(Message.of("practices.exercise_gone", name)));
         }
         long revision = Objects.requireNonNull(row.revisionId());
         return Chance.on(assemblies.revision(revision).assembly(), Objects.requireNonNull(row.seed()));
@@ -87,7 +90,7 @@ class Practices {
     public PracticeState find(long id, String trainee) {
         PracticeRow row = Optional.ofNullable(mapper.find(id))
                 .filter(each -> each.trainee().equals(trainee))
-                .orElseThrow(() -> new NotFound("You have no practice session number " + id + "."));
+                .orElseThrow(() -> new NotFound(Message.of("practices.you_have_no_practice", id)));
         List<Act> acts =
                 mapper.acts(id).stream().map(each -> Act.of(each).orElseThrow()).toList();
         return new PracticeState(row, Session.of(exercise(row), acts));
@@ -106,15 +109,15 @@ class Practices {
         PracticeState before = find(id, trainee);
         int done = before.session().events().size();
         if (done != count) {
-            throw new Conflict("Something was done in this session meanwhile. Reload the page.");
+            throw new Conflict(Message.of("practices.something_was_done_this"));
         }
         if (done >= MOST_ACTS) {
-            throw new Refused("", "That was " + MOST_ACTS + " acts. Finish, or begin again.");
+            throw new Refused("", Message.of("practices.that_was_acts_finish", MOST_ACTS));
         }
         Act act = Act.of(typed)
-                .orElseThrow(() -> new Refused("", "“" + typed + "” is not accepted; expected " + Act.EXPECTED + "."));
+                .orElseThrow(() -> new Refused("", Message.of("practices.not_accepted_expected", typed, Act.EXPECTED)));
         before.session().objection(act).ifPresent(objection -> {
-            throw new Refused("", objection);
+            throw new Refused("", Message.verbatim(objection));
         });
         mapper.insertAct(id, count + 1, act.text(), now());
         PracticeState after = find(id, trainee);

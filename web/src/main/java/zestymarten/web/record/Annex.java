@@ -15,7 +15,9 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.springframework.core.io.ClassPathResource;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Patience;
+import zestymarten.web.platform.Words;
 import zestymarten.web.record.RecordResult.ReadingLine;
 
 /**
@@ -35,8 +37,8 @@ final class Annex {
             new AnnexColumn("step", 30, 78),
             new AnnexColumn("black", 110, 58),
             new AnnexColumn("red", 170, 58),
-            new AnnexColumn("as typed", 230, 52),
-            new AnnexColumn("read as", 284, 76),
+            new AnnexColumn(Words.say(Message.of("annex.as_typed")), 230, 52),
+            new AnnexColumn(Words.say(Message.of("annex.read_as")), 284, 76),
             new AnnexColumn("corrected", 362, 52),
             new AnnexColumn("limit", 416, 64),
             new AnnexColumn("judged", 482, 41));
@@ -72,8 +74,12 @@ final class Annex {
         List<ReadingLine> lines = view.result().readings();
         int onAPage = (int) ((PDRectangle.A4.getHeight() - 2 * MARGIN - HEAD) / LINE);
         int pages = Math.max(1, (lines.size() + onAPage - 1) / onAPage);
-        String title = "Readings of " + view.unit() + ", " + view.assembly() + ", test " + view.id()
-                + seal.map(each -> ", seal " + each.printed()).orElse("");
+        String title = Words.say(
+                "annex.readings_test",
+                view.unit(),
+                view.assembly(),
+                view.id(),
+                seal.map(each -> Words.say("annex.seal", each.printed())).orElse(Words.say(Message.NONE)));
         for (int page = 0; page < pages; page++) {
             Patience.check();
             PDPage paper = new PDPage(PDRectangle.A4);
@@ -81,7 +87,7 @@ final class Annex {
             try (PDPageContentStream content = new PDPageContentStream(document, paper)) {
                 float top = PDRectangle.A4.getHeight() - MARGIN;
                 put(content, title, MARGIN, top - 12, 520, 9);
-                put(content, "page " + (page + 1) + " of " + pages, MARGIN, MARGIN - 14, 200, SIZE);
+                put(content, Words.say("annex.page", page + 1, pages), MARGIN, MARGIN - 14, 200, SIZE);
                 for (AnnexColumn column : COLUMNS) {
                     put(content, column.name(), MARGIN + column.left(), top - 36, column.width(), SIZE);
                 }
@@ -103,7 +109,7 @@ final class Annex {
                 line.understood(),
                 line.correctedText(),
                 line.limitText(),
-                line.takenBack() ? "taken back" : line.judgement());
+                line.takenBack() ? Words.say("annex.taken_back") : line.judgement());
         for (int i = 0; i < COLUMNS.size(); i++) {
             AnnexColumn column = COLUMNS.get(i);
             put(content, cells.get(i), MARGIN + column.left(), y, column.width(), SIZE);

@@ -12,6 +12,7 @@ import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.testrun.History;
 import zestymarten.web.drawing.TrendDrawing;
 import zestymarten.web.platform.Times;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 
 /**
@@ -99,7 +100,9 @@ record HistoryView(List<String> tests, List<WireHistoryView> wires, List<Chart> 
                 wire.id(),
                 wire.ohms().stream().map(HistoryView::text).toList(),
                 wire.risen(),
-                wire.risen() ? "risen above its usual " + text(OptionalDouble.of(wire.usualOhm())) : "steady");
+                wire.risen()
+                        ? Words.say("history_view.risen_above_usual", text(OptionalDouble.of(wire.usualOhm())))
+                        : "steady");
     }
 
     private static String text(OptionalDouble ohm) {

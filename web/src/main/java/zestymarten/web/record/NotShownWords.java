@@ -8,7 +8,6 @@ import zestymarten.core.assembly.Access;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.judgement.Expectation;
-import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.CoverageAnalysis;
 import zestymarten.core.testplan.ManualAction;
@@ -18,6 +17,7 @@ import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
+import zestymarten.web.platform.Words;
 
 /** What a test cannot have seen, so that a pass is not read for more than it is. */
 final class NotShownWords {
@@ -42,16 +42,13 @@ final class NotShownWords {
     private void insulation() {
         boolean asked = test.approach().insulation().isPresent();
         if (!asked || test.size(Stage.INSULATION) == 0) {
-            said.add("Insulation was not tested" + (asked ? ", because continuity did not pass" : "")
-                    + ": an ohmmeter shows no more than that there is no short at its own few volts.");
+            said.add(Words.say("not_shown_words.insulation_was_not_tested", asked));
         }
         if (test.approach().moisture() != Moisture.NONE && test.size(Stage.WET) == 0) {
-            said.add("Nothing was tested with water, because continuity did not pass.");
+            said.add(Words.say("not_shown_words.nothing_was_tested_water"));
         }
         if (test.approach().withstand().isPresent() && test.size(Stage.WITHSTAND) == 0) {
-            said.add(
-                    "It was not tried whether the insulation withstands the higher voltage, because what comes before did not"
-                            + " pass.");
+            said.add(Words.say("not_shown_words.was_not_tried_whether"));
         }
     }
 
@@ -60,17 +57,18 @@ final class NotShownWords {
         for (CoverageAnalysis.PossibleFault kind : CoverageAnalysis.PossibleFault.values()) {
             CoverageAnalysis.Count count = coverage.counts().getOrDefault(kind, new CoverageAnalysis.Count(0, 0));
             if (count.seen() < count.all()) {
-                said.add("Of " + count.all() + " possible " + kind.many() + " the measurements made would show "
-                        + (count.seen() == 0 ? "none" : Integer.toString(count.seen())) + ".");
+                said.add(Words.say(
+                        "not_shown_words.possible_measurements_made_would",
+                        count.all(),
+                        kind.many(),
+                        count.seen() == 0 ? "none" : Integer.toString(count.seen())));
             }
         }
         test.design().assembly().components().stream()
                 .filter(part -> part.kind() == Component.ComponentKind.DIODE)
-                .forEach(part -> said.add("Diode " + part.id()
-                        + ": an ohm range proves nothing of it. Its forward voltage was not read."));
+                .forEach(part -> said.add(Words.say("not_shown_words.diode_ohm_range_proves", part.id())));
         if (test.approach().quick()) {
-            said.add(
-                    "Resistance only: nothing was inspected or moved, and the meter was not checked again at the end.");
+            said.add(Words.say("not_shown_words.resistance_only_nothing_was"));
         }
     }
 
@@ -83,22 +81,20 @@ final class NotShownWords {
                 .map(Connector::id)
                 .collect(Collectors.joining(", "));
         if (!back.isEmpty()) {
-            said.add("Mating faces of " + back + ": the contacts were probed at the back.");
+            said.add(Words.say("not_shown_words.mating_faces_contacts_were", back));
         }
     }
 
     private void tones() {
-        String threshold = EngineeringFormat.text(test.conditions().meter().toneBelowOhm(), "Ω");
+        String threshold = Words.figure(test.conditions().meter().toneBelowOhm(), "Ω");
         long tones = count(Stage.ENDS, MeterReading.Tone.class::isInstance);
         if (tones > 0) {
-            said.add("Passed on tone only: " + tones + (tones == 1 ? " wire" : " wires") + ". Resistance below about "
-                    + threshold + " was not distinguished there.");
+            said.add(Words.say("not_shown_words.passed_on_tone_only", tones, threshold));
         }
         long silent = count(Stage.SHORTS, MeterReading.Silent.class::isInstance)
                 + count(Stage.FRAME, MeterReading.Silent.class::isInstance);
         if (silent > 0) {
-            said.add("No beep on tone only: " + silent + (silent == 1 ? " pair" : " pairs")
-                    + ". A connection above about " + threshold + " would not have made the meter beep.");
+            said.add(Words.say("not_shown_words.no_beep_on_tone", silent, threshold));
         }
     }
 
@@ -118,9 +114,7 @@ final class NotShownWords {
                         && test.conditions().leadsExceed(joined.limit().high()))
                 .count();
         if (small > 0) {
-            said.add("Measured with test leads of more resistance than the wire's limit: "
-                    + small + (small == 1 ? " reading" : " readings")
-                    + ". Contact pressure alone could hide or make a small excess there.");
+            said.add(Words.say("not_shown_words.measured_test_leads_more", small));
         }
     }
 
@@ -135,11 +129,8 @@ final class NotShownWords {
                 String part = ((TestStep.ManualStep) entry.step()).subject();
                 said.add(
                         ((TestStep.ManualStep) entry.step()).action() == ManualAction.SUBSTITUTED
-                                ? "Diagnosis of " + part
-                                        + ": it works with another one, and no reading condemns the old"
-                                        + " one until it is tested on the bench."
-                                : "Why " + part
-                                        + " failed: it works since it was plugged in again, and a contact may fail again.");
+                                ? Words.say("not_shown_words.diagnosis_works_another_one", part)
+                                : Words.say("not_shown_words.why_failed_works_since", part));
             }
         }
     }
@@ -150,15 +141,15 @@ final class NotShownWords {
                 .map(entry -> where(entry.step()) + " (" + ((Entry.Content.Skip) entry.content()).reason() + ")")
                 .collect(Collectors.joining("; "));
         if (!skipped.isEmpty()) {
-            said.add("Skipped: " + skipped + ".");
+            said.add(Words.say("not_shown_words.skipped", skipped));
         }
     }
 
     private static String where(TestStep step) {
         return step.fold(
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
-                        ? "probes together, tone"
-                        : "probes together, resistance",
+                        ? Words.say("not_shown_words.probes_together_tone")
+                        : Words.say("not_shown_words.probes_together_resistance"),
                 TestStep.Measurement::name,
                 RecordViews::action);
     }

@@ -6,7 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.web.platform.Words;
 import zestymarten.web.record.RecordResult.ReadingLine;
 
 /**
@@ -60,9 +61,14 @@ record ReadingDigest(List<ReadingLine> shown, List<Passed> passed, int all, int 
                 lines.size(),
                 least.isEmpty()
                         ? ""
-                        : EngineeringFormat.text(least.getAsDouble(), "Ω") + " to "
-                                + EngineeringFormat.text(most.getAsDouble(), "Ω"),
-                lines.get(0).sequence() + " to " + lines.get(lines.size() - 1).sequence());
+                        : Words.say(
+                                "reading_digest.passed",
+                                Message.figure(least.getAsDouble(), "Ω"),
+                                Message.figure(most.getAsDouble(), "Ω")),
+                Words.say(
+                        "reading_digest.passed",
+                        lines.get(0).sequence(),
+                        lines.get(lines.size() - 1).sequence()));
     }
 
     private static DoubleStream figures(List<ReadingLine> lines) {

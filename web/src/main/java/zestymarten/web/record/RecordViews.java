@@ -14,6 +14,8 @@ import zestymarten.core.limit.Limit;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
@@ -25,6 +27,7 @@ import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.AssemblyDrawing;
 import zestymarten.web.platform.Times;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 
 /** Puts a run into the words and figures of its certificate. */
@@ -42,21 +45,26 @@ class RecordViews {
                 run.serial(),
                 run.assembly(),
                 run.revision().assemblyId(),
-                "revision " + run.revision().number() + " of "
-                        + Times.minute(run.revision().createdAt()),
+                Words.say(
+                        "record_views.revision",
+                        run.revision().number(),
+                        Times.minute(run.revision().createdAt())),
                 meter(conditions.meter()),
                 leads(conditions),
                 conditions.guarded()
-                        ? "guarded: reading + U within the limit passes, reading - U beyond it fails"
-                        : "simple: up to the limit passes, within U of it is 'marginal'",
+                        ? Words.say("record_views.guarded_reading_within_limit")
+                        : Words.say("record_views.simple_up_limit_passes"),
                 EngineeringFormat.figure(conditions.ambientC()) + " °C",
-                Times.stamp(run.startedAt()) + " by " + run.startedBy(),
+                Words.say("record_views.by", Times.stamp(run.startedAt()), run.startedBy()),
                 run.ended()
-                        .map(end -> Times.stamp(end.at()) + " by " + end.by())
-                        .orElse("under way: not a certificate yet"),
+                        .map(end -> Words.say("record_views.by", Times.stamp(end.at()), end.by()))
+                        .orElse(Words.say("record_views.under_way_not_certificate")),
                 outcome.word(),
                 outcome.state().code(),
-                test.approach().method().title() + (test.approach().quick() ? "; resistance only" : ""),
+                Words.say(
+                        "record_views.method",
+                        test.approach().method().title(),
+                        test.approach().quick()),
                 result,
                 AssemblyDrawing.of(
                         test.design().assembly(),
@@ -82,39 +90,51 @@ class RecordViews {
     }
 
     private static String implied(Implied.ImpliedPair pair) {
-        return pair.a() + " – " + pair.b() + (pair.joined() ? ": continuity" : ": no continuity") + ", from no. "
-                + pair.from().stream().map(String::valueOf).collect(Collectors.joining(", "));
+        return Words.say(
+                "record_views.from_no",
+                pair.a(),
+                pair.b(),
+                pair.joined(),
+                pair.from().stream().map(String::valueOf).collect(Collectors.joining(", ")));
     }
 
     private static String meter(MeterProfile meter) {
-        return meter.name() + ": " + EngineeringFormat.figure(meter.accuracy() * 100) + " % of reading, "
-                + EngineeringFormat.text(meter.resolutionOhm(), "Ω") + " resolution, tone below about "
-                + EngineeringFormat.text(meter.toneBelowOhm(), "Ω") + ", up to "
-                + EngineeringFormat.text(meter.topOhm(), "Ω");
+        return Words.say(
+                "record_views.reading_resolution_tone_below",
+                meter.name(),
+                EngineeringFormat.figure(meter.accuracy() * 100),
+                Message.figure(meter.resolutionOhm(), "Ω"),
+                Message.figure(meter.toneBelowOhm(), "Ω"),
+                Message.figure(meter.topOhm(), "Ω"));
     }
 
     private static String leads(TestConditions conditions) {
         return conditions.leadsOhm().isEmpty()
-                ? "not read"
-                : EngineeringFormat.text(conditions.leadsOhm().getAsDouble(), "Ω") + "; "
-                        + conditions.policy().words();
+                ? Words.say("record_views.not_read")
+                : Words.say(
+                        "record_views.leads",
+                        Message.figure(conditions.leadsOhm().getAsDouble(), "Ω"),
+                        conditions.policy().words());
     }
 
     private static String summary(RunOutcome outcome, int findings, long left) {
-        String untested =
-                left == 0 ? "" : " " + left + (left == 1 ? " measurement was" : " measurements were") + " not made.";
+        String untested = left == 0 ? "" : Words.say("record_views.not_made", left);
         return switch (outcome) {
-            case PASS -> "Everything was tested and nothing was found.";
-            case WATCH -> "Everything was tested and passes; marginal results are marked below.";
-            case FAIL -> (findings == 1 ? "One fault was found." : findings + " faults were found.") + untested;
-            case INCOMPLETE -> "Nothing is known to be wrong, but not everything was tested." + untested;
+            case PASS -> Words.say("record_views.everything_was_tested_nothing");
+            case WATCH -> Words.say("record_views.everything_was_tested_passes");
+            case FAIL ->
+                (findings == 1
+                                ? Words.say("record_views.one_fault_was_found")
+                                : Words.say("record_views.faults_were_found", findings))
+                        + untested;
+            case INCOMPLETE -> Words.say("record_views.nothing_known_be_wrong", untested);
         };
     }
 
     private static RecordResult.FindingLine finding(RunFinding found) {
         return new RecordResult.FindingLine(
                 found.finding().kind().replace('_', ' '),
-                found.finding().text(),
+                Words.say(found.finding().message()),
                 found.evidence().stream()
                         .map(entry -> "no. " + entry.sequence())
                         .collect(Collectors.joining(", ")),
@@ -144,7 +164,7 @@ class RecordViews {
                 entry.step() instanceof TestStep.Measurement touch && !touch.isUnderVoltage() && limit.isEmpty();
         return new RecordResult.ReadingLine(
                 entry.sequence(),
-                entry.step().stage().title(),
+                Words.say(entry.step().stage().title()),
                 entry.step().fold(probes -> "", touch -> touch.black().name(), RecordViews::action),
                 entry.step() instanceof TestStep.Measurement touch ? touch.red().name() : "",
                 setup(entry.step()),
@@ -153,27 +173,27 @@ class RecordViews {
                         ? touch.state()
                         : "rest",
                 typed.map(Entry.Content.Reading::asTyped).orElse(""),
-                test.told(entry),
+                Words.say(test.told(entry)),
                 typed.map(each -> figure(each.meaning())).orElse(""),
                 typed.map(each -> unit(each.meaning())).orElse(""),
                 typed.map(each -> qualifier(each.meaning())).orElse(unread(entry)),
                 corrected,
                 judgement
                         .filter(each -> each.correctedOhm().isPresent())
-                        .map(each -> EngineeringFormat.text(each.correctedOhm().getAsDouble(), "Ω"))
+                        .map(each -> Words.figure(each.correctedOhm().getAsDouble(), "Ω"))
                         .orElse(""),
                 limit.map(each -> EngineeringFormat.figure(each.low().value()))
                         .or(() -> least.map(
                                 each -> EngineeringFormat.figure(each.least().value())))
                         .orElse(""),
                 limit.map(each -> EngineeringFormat.figure(each.high().value())).orElse(""),
-                limit.map(each -> "maximum " + each.high().text())
-                        .or(() -> least.map(each -> "minimum " + each.least().text()))
+                limit.map(each -> Words.say("record_views.maximum", each.high()))
+                        .or(() -> least.map(each -> Words.say("record_views.minimum", each.least())))
                         .orElse(apart ? "apart" : ""),
-                limit.map(Limit::derivation)
-                        .or(() -> least.map(InsulationLimit::derivation))
+                limit.map(each -> Words.say(each.derivation()))
+                        .or(() -> least.map(each -> Words.say(each.derivation())))
                         .or(() -> withstand(test, entry))
-                        .orElse(apart ? "The assembly joins them nowhere." : ""),
+                        .orElse(apart ? Words.say("record_views.assembly_joins_them_nowhere") : ""),
                 judgement.map(each -> each.verdict().word()).orElse(unread(entry)),
                 judgement
                         .map(each -> StepState.of(each.verdict()).code())
@@ -190,9 +210,11 @@ class RecordViews {
         return asked
                 ? test.approach()
                         .withstand()
-                        .map(rule -> "Maximum " + EngineeringFormat.text(rule.mostA(), "A") + " of leakage at "
-                                + EngineeringFormat.text(rule.volts(), "V") + (rule.alternates() ? " AC" : " DC")
-                                + ": the figure given for this test.")
+                        .map(rule -> Words.say(
+                                "record_views.maximum_leakage_figure_given",
+                                Message.figure(rule.mostA(), "A"),
+                                Message.figure(rule.volts(), "V"),
+                                rule.alternates()))
                 : Optional.empty();
     }
 
@@ -203,24 +225,32 @@ class RecordViews {
                         && touch.red().isFrame())
                 .map(TestStep.Measurement.class::cast)
                 .filter(touch -> !test.absorption(touch).points().isEmpty())
-                .map(touch -> touch.black() + ": "
-                        + test.absorption(touch).points().stream()
-                                .map(each -> EngineeringFormat.text(each.ohm(), "Ω") + " after "
-                                        + EngineeringFormat.text(each.seconds(), "s"))
-                                .collect(Collectors.joining(", "))
-                        + ". "
-                        + String.join(
-                                " ",
-                                test.absorption(touch).said(test.conditions().ambientC())))
+                .map(touch -> insulation(test, touch))
                 .toList();
+    }
+
+    private static String insulation(TestRun test, TestStep.Measurement touch) {
+        List<Message> points = test.absorption(touch).points().stream()
+                .map(each -> Message.of(
+                        "record_views.after", Message.figure(each.ohm(), "Ω"), Message.figure(each.seconds(), "s")))
+                .toList();
+        return Words.say(
+                "record_views.insulation",
+                touch.black(),
+                Message.list(MessageArgument.Listing.Link.COMMA, points),
+                Message.sentences(test.absorption(touch)
+                        .said(test.conditions().ambientC())
+                        .toArray()));
     }
 
     private static String complaint(TestRun test) {
         if (!test.complaint().isOfSomething()) {
-            return "none reported";
+            return Words.say("record_views.none_reported");
         }
         List<String> left = test.unexplained();
-        return left.isEmpty() ? "all of it explained" : "not explained: " + String.join(", ", left);
+        return left.isEmpty()
+                ? Words.say("record_views.all_explained")
+                : Words.say("record_views.not_explained", String.join(", ", left));
     }
 
     static String action(TestStep.ManualStep act) {
@@ -249,7 +279,7 @@ class RecordViews {
         Entry.Content.Repair repair = (Entry.Content.Repair) entry.content();
         return new RecordResult.RepairLine(
                 "no. " + entry.sequence(),
-                ((TestStep.ManualStep) entry.step()).subject() + ": " + test.told(entry),
+                Words.say("record_views.repair", ((TestStep.ManualStep) entry.step()).subject(), test.told(entry)),
                 repair.cause(),
                 repair.prevention(),
                 entry.by());

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.testrun.Decision;
 import zestymarten.core.testrun.RunOutcome;
@@ -17,6 +18,7 @@ import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 import zestymarten.web.unit.DueDate;
@@ -90,7 +92,7 @@ class Releases {
             Optional<LocalDate> day = DueDate.day(on, today);
             if (day.isEmpty()) {
                 problems.add(new Problem(
-                        "due_on", "“" + on.strip() + "” is not accepted; expected " + DueDate.EXPECTED + "."));
+                        "due_on", Message.of("due_form.not_accepted_expected", on.strip(), DueDate.EXPECTED)));
             }
             return day.orElse(null);
         }
@@ -103,7 +105,7 @@ class Releases {
             double value = text.matches("[0-9]{1,7}(?:\\.[0-9]{1,2})?") ? Double.parseDouble(text) : Double.NaN;
             if (!(value > 0 && value <= 1e6)) {
                 problems.add(new Problem(
-                        "due_hours", "“" + hours.strip() + "” is not accepted; expected operating hours above 0."));
+                        "due_hours", Message.of("due_form.not_accepted_expected_operating", hours.strip())));
             }
             return value;
         }
@@ -115,8 +117,7 @@ class Releases {
             }
             int value = text.matches("[0-9]{1,9}") ? Integer.parseInt(text) : 0;
             if (value == 0) {
-                problems.add(
-                        new Problem("due_cycles", "“" + text + "” is not accepted; expected cycles, 1 to 999999999."));
+                problems.add(new Problem("due_cycles", Message.of("due_form.not_accepted_expected_cycles", text)));
             }
             return value;
         }
@@ -146,7 +147,7 @@ class Releases {
         units.setDue(run.unitId(), due);
         boolean waits = decision != Decision.QUARANTINE && of(run).waits();
         units.setState(run.unitId(), waits ? "on the bench" : decision.unitState());
-        tell(run, decision.word());
+        tell(run, Words.say(decision.word()));
     }
 
     /** A lead hand, who did not make the test, signs for it. */
@@ -157,7 +158,7 @@ class Releases {
         boolean own = by.equals(run.startedBy())
                 || run.ended().filter(end -> end.by().equals(by)).isPresent();
         if (own) {
-            throw new Refused("", "You made this test yourself: somebody else has to sign for it.");
+            throw new Refused("", Message.of("releases.you_made_this_test"));
         }
         if (standing.signOff().isPresent()) {
             return;
@@ -189,7 +190,7 @@ class Releases {
     private RunSnapshot ended(long runId) {
         RunSnapshot run = runs.find(runId);
         if (run.isUnderWay()) {
-            throw new Conflict("This test is still under way. End it first.");
+            throw new Conflict(Message.of("releases.this_test_still_under"));
         }
         return run;
     }
@@ -197,7 +198,7 @@ class Releases {
     private static String checked(String note) {
         String text = note.strip();
         if (text.length() > LONGEST_NOTE) {
-            throw new Refused("note", "That is " + text.length() + " characters; use at most " + LONGEST_NOTE + ".");
+            throw new Refused("note", Message.of("releases.that_characters_use_most", text.length(), LONGEST_NOTE));
         }
         return text;
     }

@@ -23,6 +23,7 @@ import zestymarten.core.scan.ScanProgram;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.drawing.StaveDrawing;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
 import zestymarten.web.testrun.TestRuns;
@@ -47,7 +48,7 @@ class ProgramController {
         Points points = Points.of(revision.assembly());
         model.addAttribute("assembly", revision);
         model.addAttribute("typed", typed.fields());
-        model.addAttribute("problems", typed.problems());
+        model.addAttribute("problems", ProblemView.all(typed.problems()));
         model.addAttribute("stave", StaveDrawing.of(points, program.taken(points), Map.of()));
         model.addAttribute("review", ReviewView.of(program, design));
         model.addAttribute("query", query(fields));

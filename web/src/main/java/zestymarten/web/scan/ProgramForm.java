@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.scan.ScanAction;
 import zestymarten.core.scan.ScanVoltage;
 import zestymarten.web.platform.Typed;
@@ -37,7 +38,7 @@ final class ProgramForm {
             return Optional.empty();
         }
         if (!kind.equals("dc") && !kind.equals("ac")) {
-            typed.refuse("withstand", "“" + kind + "” is not accepted; expected none, AC or DC.");
+            typed.refuse("withstand", Message.of("program_form.not_accepted_expected_none", kind));
             return Optional.empty();
         }
         double volts = typed.figure("volts", 1500);
@@ -66,7 +67,7 @@ final class ProgramForm {
         try {
             return Optional.of(make.get());
         } catch (IllegalArgumentException e) {
-            typed.refuse(field, String.valueOf(e.getMessage()));
+            typed.refuse(field, Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
     }

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.scan.Points;
 import zestymarten.core.scan.ProgramText;
@@ -30,6 +31,7 @@ import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.StaveDrawing;
 import zestymarten.web.meter.StandIns;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 
@@ -64,8 +66,7 @@ class ScanController {
                     ? Double.parseDouble(dwell.replace(',', '.'))
                     : Double.NaN;
             if (!(seconds >= 1 && seconds <= 3600)) {
-                throw new Refused(
-                        "dwell", "“" + dwell + "” is not accepted; expected 1 to 3600 seconds under voltage.");
+                throw new Refused("dwell", Message.of("scan_form.not_accepted_expected_seconds", dwell));
             }
             return seconds;
         }
@@ -75,7 +76,7 @@ class ScanController {
                 return Optional.empty();
             }
             if (program.length() > LONGEST) {
-                throw new Refused("program", "The program is longer than " + LONGEST + " characters.");
+                throw new Refused("program", Message.of("scan_form.program_longer_than_characters", LONGEST));
             }
             List<Problem> problems = new ArrayList<>();
             return Optional.of(ProgramText.read(program, problems).orElseThrow(() -> new Refused(problems)));
@@ -161,28 +162,31 @@ class ScanController {
         model.addAttribute("left", test.left());
         model.addAttribute("stopped", scan.map(Scans.Scan::stopped).orElse(""));
         model.addAttribute("scanned", scan.isPresent());
-        String most =
-                "more than " + EngineeringFormat.text(test.conditions().meter().topOhm(), "Ω");
+        String most = Words.say(
+                "scan_controller.more_than",
+                Message.figure(test.conditions().meter().topOhm(), "Ω"));
         model.addAttribute("reads", scan.map(each -> reads(each, most)).orElse(List.of()));
         return "scan/scan";
     }
 
     private static String zeroed(ScanNulls zeros) {
         return zeros.areRead()
-                ? zeros.ohms().size() + " points zeroed: "
-                        + EngineeringFormat.text(
+                ? Words.say(
+                        "scan_controller.points_zeroed_what_left",
+                        zeros.ohms().size(),
+                        Message.figure(
                                 zeros.ohms().stream()
                                         .mapToDouble(each -> each)
                                         .min()
                                         .orElse(0),
-                                "Ω") + " to "
-                        + EngineeringFormat.text(
+                                "Ω"),
+                        Message.figure(
                                 zeros.ohms().stream()
                                         .mapToDouble(each -> each)
                                         .max()
                                         .orElse(0),
-                                "Ω")
-                        + "; what is left is " + EngineeringFormat.text(zeros.residual(), "Ω")
+                                "Ω"),
+                        Message.figure(zeros.residual(), "Ω"))
                 : "";
     }
 
@@ -206,6 +210,8 @@ class ScanController {
 
     private static String side(Set<Terminal> side) {
         List<String> names = side.stream().map(Object::toString).sorted().toList();
-        return names.size() <= 3 ? String.join(" ", names) : names.get(0) + " and " + (names.size() - 1) + " more";
+        return names.size() <= 3
+                ? String.join(" ", names)
+                : Words.say("scan_controller.more", names.get(0), names.size() - 1);
     }
 }

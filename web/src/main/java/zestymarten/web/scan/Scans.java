@@ -18,6 +18,7 @@ import org.springframework.stereotype.Service;
 import zestymarten.core.analysis.LinkedFarEnds;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judgement.Quantity;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.scan.Points;
 import zestymarten.core.scan.ScanAction;
 import zestymarten.core.scan.ScanContact;
@@ -33,6 +34,7 @@ import zestymarten.web.meter.InstrumentReading;
 import zestymarten.web.meter.Instruments;
 import zestymarten.web.meter.Talk;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 
@@ -77,8 +79,7 @@ class Scans {
         Points points = Points.of(runs.find(runId).test().design().assembly());
         int count = points.terminals().size();
         if (count < FEWEST_POINTS) {
-            throw new Refused(
-                    "", "A zero for each point takes at least three points; this assembly has " + count + ".");
+            throw new Refused("", Message.of("scans.zero_each_point_takes", count));
         }
         try (Talk talk = opened(address, runId, points)) {
             talk.hands(List.of("SIM:PLUG ON"));
@@ -90,9 +91,7 @@ class Scans {
             LinkedFarEnds paths = LinkedFarEnds.of(count, reads);
             List<Double> ohms = new ArrayList<>();
             for (int i = 0; i < count; i++) {
-                ohms.add(paths.ohm(i)
-                        .orElseThrow(() -> new Refused(
-                                "", "Not every point reads through the plug. Is it on, and are all its contacts?")));
+                ohms.add(paths.ohm(i).orElseThrow(() -> new Refused("", Message.of("scans.not_every_point_reads"))));
             }
             double again = pair(talk, 1, 2).ohm().orElse(0);
             talk.hands(List.of("SIM:PLUG OFF"));
@@ -143,12 +142,12 @@ class Scans {
 
     private static void mustBeAllowed(RunSnapshot run) {
         if (!run.isUnderWay()) {
-            throw new Refused("", "This test was ended. Nothing more is measured in it.");
+            throw new Refused("", Message.of("scans.this_test_was_ended"));
         }
         boolean ready =
                 run.test().steps(Stage.PREPARE).allMatch(step -> run.test().isDone(step));
         if (!ready) {
-            throw new Refused("", "It is not proved dead yet: nothing is connected to it before that.");
+            throw new Refused("", Message.of("scans.not_proved_dead_yet"));
         }
     }
 
@@ -255,13 +254,12 @@ class Scans {
             try (Talk talk = opened(address, runId, points)) {
                 for (ScanAction action : program.actions()) {
                     if (action instanceof ScanAction.Await await && !talk.isStandIn()) {
-                        return "Set switches and relays to '" + await.state()
-                                + "', then scan again; what was read before is saved.";
+                        return Words.say("pass.set_switches_relays_then", await.state());
                     }
                     if (action instanceof ScanAction.MeasureContacts measure) {
                         Taken now = taken.next();
                         if (measure.voltage().isPresent() && !continuous) {
-                            return "Something has not passed its limits: no test voltage is switched on.";
+                            return Words.say("pass.something_has_not_passed");
                         }
                         reads.add(measured(talk, address, measure, now));
                     } else {
@@ -351,17 +349,13 @@ class Scans {
             }
             waited += seconds;
             if (waited > LONGEST_WAIT_S) {
-                throw new Refused(
-                        "",
-                        "The test voltages together take longer than " + LONGEST_WAIT_S
-                                + " s, for which no page waits. What was read is saved; scan again for the rest, or hold them"
-                                + " shorter.");
+                throw new Refused("", Message.of("pass.test_voltages_together_take", (int) LONGEST_WAIT_S));
             }
             try {
                 Thread.sleep(Math.round(seconds * 1000));
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
-                throw new Refused("", "The scan was interrupted.");
+                throw new Refused("", Message.of("pass.scan_was_interrupted"));
             }
         }
     }

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.util.UriComponentsBuilder;
 import zestymarten.web.platform.PublicAddress;
+import zestymarten.web.platform.Words;
 
 /** Scans the label of a unit or the code of a helper's link: by the camera, or from a picture. */
 @Controller
@@ -51,16 +52,13 @@ class ScanCodeController {
             read = Codes.read(picture.get().getBytes()).orElse("");
         }
         if (read.isEmpty()) {
-            return said(
-                    "No code can be read on this picture. Hold the camera straight and nearer, with light on the label.",
-                    model,
-                    response);
+            return said(Words.say("scan_code_controller.no_code_can_be"), model, response);
         }
         Optional<String> path = Codes.destination(
                 read, List.of(host, URI.create(address.of("/")).getAuthority()));
         return path.isPresent()
                 ? "redirect:" + (batch > 0 ? lead(batch, read, path.get()) : path.get())
-                : said("This code leads to another site and is not followed: " + read, model, response);
+                : said(Words.say("scan_code_controller.this_code_leads_another", read), model, response);
     }
 
     /** The lead of a batch test by its label: the address of its unit, or its tag. */

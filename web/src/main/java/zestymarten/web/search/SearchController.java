@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.meter.Meters;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.TestRuns;
 import zestymarten.web.unit.Units;
 
@@ -60,7 +61,9 @@ class SearchController {
                 "Assemblies",
                 assemblies.page(text, 0).stream()
                         .map(each -> new Hit(
-                                each.name(), each.kind() + ", revision " + each.number(), "/assemblies/" + each.id())));
+                                each.name(),
+                                Words.say("search_controller.revision", each.kind(), each.number()),
+                                "/assemblies/" + each.id())));
     }
 
     private Group units(String text) {

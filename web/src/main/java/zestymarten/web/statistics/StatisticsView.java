@@ -2,6 +2,7 @@ package zestymarten.web.statistics;
 
 import java.util.List;
 import java.util.Locale;
+import zestymarten.web.platform.Words;
 
 /**
  * What the tests of an assembly come to, as text and bars.
@@ -26,8 +27,10 @@ public record StatisticsView(
 
     static StatisticsView of(TestCounts tests, List<FaultCount> kinds, List<FaultCount> places, int last) {
         String basis = tests.tests() >= last
-                ? "The last " + last + " tests."
-                : tests.tests() == 1 ? "One test." : tests.tests() + " tests.";
+                ? Words.say("statistics_view.last_tests", last)
+                : tests.tests() == 1
+                        ? Words.say("statistics_view.one_test")
+                        : Words.say("statistics_view.tests", tests.tests());
         return new StatisticsView(
                 tests.tests() > 0,
                 basis,
@@ -40,13 +43,13 @@ public record StatisticsView(
 
     /** Small numbers say no per cent: three of four is no rate. */
     private static String share(int part, int all, String one, String many) {
-        String counted = part + " of " + all + " " + (all == 1 ? one : many);
+        String counted = Words.say("statistics_view.share", part, all, all == 1 ? one : many);
         return all < 20 ? counted : counted + ", " + Math.round(100.0 * part / all) + " %";
     }
 
     private static String time(double minutes) {
         if (minutes >= MINUTES_OF_A_DAY) {
-            return "more than a day: tests stay open over night";
+            return Words.say("statistics_view.more_than_day_tests");
         }
         return minutes < 1 ? "below 1 min" : String.format(Locale.ROOT, "%.0f min", minutes);
     }

@@ -15,12 +15,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriUtils;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.RecordedSymptoms;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /** What is told beside the steps of a run: the complaint, a repair, the ledger. */
 @Controller
@@ -29,11 +31,11 @@ class AsideController {
     private static final int LONGEST_NAME = 60;
 
     /** What is entered with a name, and what is asked where the name is missing. */
-    private static final Map<ManualAction, String> NAMED = Map.of(
+    private static final Map<ManualAction, Message> NAMED = Map.of(
             ManualAction.ACCESSORIES,
-            "Enter in a few words which clips, pins or extension are on the meter now.",
+            Message.of("aside_controller.accessories"),
             ManualAction.POSITION_NAMED,
-            "Enter in a few words where the moving part stands, such as 'door half open'.");
+            Message.of("aside_controller.position"));
 
     private final TestRuns runs;
 
@@ -64,7 +66,7 @@ class AsideController {
 
     private static String told(TestRun test, String function) {
         List<Entry> told = test.standing(new TestStep.ManualStep(ManualAction.COMPLAINT, function));
-        return told.isEmpty() ? RecordedSymptoms.words().get(0) : test.told(told.get(told.size() - 1));
+        return told.isEmpty() ? RecordedSymptoms.words().get(0) : Words.say(test.told(told.get(told.size() - 1)));
     }
 
     /** Keeps what changed; the token of the form makes it harmless to send it twice. */
@@ -131,13 +133,16 @@ class AsideController {
         boolean purpose = action == ManualAction.PURPOSE;
         boolean named = NAMED.containsKey(action);
         if (!named && !purpose && action != ManualAction.WANDERS && action != ManualAction.HALVES) {
-            throw new Refused("", "The page sent something that cannot be entered beside the steps. Reload it.");
+            throw new Refused("", Message.of("aside_controller.page_sent_something_that"));
         }
         if (named && (subject.isEmpty() || subject.length() > LONGEST_NAME)) {
             throw new Refused(
                     "",
-                    NAMED.get(action) + " You entered " + subject.length() + " characters, at most " + LONGEST_NAME
-                            + " are accepted.");
+                    Message.of(
+                            "aside_controller.you_entered_characters_most",
+                            NAMED.getOrDefault(action, Message.NONE),
+                            subject.length(),
+                            LONGEST_NAME));
         }
         TestStep step = new TestStep.ManualStep(action, named ? subject : "");
         int touch = runs.find(id).test().nextTouch(step);
@@ -165,7 +170,7 @@ class AsideController {
     String open(@PathVariable long id, @RequestParam UUID token, @RequestParam String what, Principal who) {
         String subject = what.strip();
         if (subject.isEmpty() || subject.length() > 80) {
-            throw new Refused("", "Enter in a few words what was opened, removed or linked.");
+            throw new Refused("", Message.of("aside_controller.enter_few_words_what"));
         }
         TestStep step = new TestStep.ManualStep(ManualAction.OPENED, subject);
         int touch = runs.find(id).test().nextTouch(step);

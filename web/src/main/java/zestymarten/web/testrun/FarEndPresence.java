@@ -6,6 +6,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.TestRun;
+import zestymarten.web.platform.Words;
 
 /**
  * What somebody at the far end has to do now.
@@ -24,23 +25,26 @@ public record FarEndPresence(String sentence, List<String> pins, String why, boo
         Optional<TestStep> due = run.isUnderWay() ? test.current() : Optional.empty();
         if (due.isEmpty()) {
             return new FarEndPresence(
-                    "Nothing is left to do.", List.of(), "Keep your ends apart until you are asked.", true);
+                    Words.say("far_end_presence.nothing_left_do"),
+                    List.of(),
+                    Words.say("far_end_presence.keep_your_ends_apart"),
+                    true);
         }
         return due.get()
                 .fold(
-                        probes -> waits("The meter is being checked."),
+                        probes -> waits(Words.say("far_end_presence.meter_being_checked")),
                         touch -> atFarEnd(test, touch),
                         act -> act.action() == ManualAction.TIED || act.action() == ManualAction.FREED
                                 ? new FarEndPresence(
                                         act.action() == ManualAction.TIED
-                                                ? "Link all these together:"
-                                                : "Free these, and keep them apart:",
+                                                ? Words.say("far_end_presence.link_all_these_together")
+                                                : Words.say("far_end_presence.free_these_keep_them"),
                                         test.plan().farEnds().stream()
                                                 .map(Terminal::name)
                                                 .toList(),
-                                        "Say when it is done.",
+                                        Words.say("far_end_presence.say_when_done"),
                                         false)
-                                : waits("The other end is busy: " + ManualStepWords.shortly(act) + "."));
+                                : waits(Words.say("far_end_presence.other_end_busy", ManualStepWords.shortly(act))));
     }
 
     private static FarEndPresence atFarEnd(TestRun test, TestStep.Measurement touch) {
@@ -50,12 +54,17 @@ public record FarEndPresence(String sentence, List<String> pins, String why, boo
                 .toList();
         if (!pins.isEmpty()) {
             return new FarEndPresence(
-                    "Hold the probe on:", pins, "Press, hold still, until the next pin shows here.", false);
+                    Words.say("far_end_presence.hold_probe_on"),
+                    pins,
+                    Words.say("far_end_presence.press_hold_still_until"),
+                    false);
         }
-        return touch.isTied() ? waits("Leave the link as it is.") : waits("Hands off: all your ends free and apart.");
+        return touch.isTied()
+                ? waits(Words.say("far_end_presence.leave_link_as"))
+                : waits(Words.say("far_end_presence.hands_off_all_your"));
     }
 
     private static FarEndPresence waits(String sentence) {
-        return new FarEndPresence(sentence, List.of(), "Your next pin shows here by itself.", true);
+        return new FarEndPresence(sentence, List.of(), Words.say("far_end_presence.your_next_pin_shows"), true);
     }
 }

@@ -15,13 +15,14 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /** The run on paper: a job sheet with blanks, and the grid into which its readings are entered afterwards. */
 @Controller
@@ -96,7 +97,7 @@ class GridController {
             Principal who,
             Model model) {
         if (key.size() != typed.size() || key.size() != meaning.size()) {
-            throw new Refused("", "The page sent a grid that does not fit together. Reload it.");
+            throw new Refused("", Message.of("grid_controller.page_sent_grid_that"));
         }
         Map<String, GridLeft> left = new java.util.HashMap<>();
         int kept = 0;
@@ -125,9 +126,9 @@ class GridController {
                 return new GridLeft(
                         text,
                         question.ambiguous().candidates().stream()
-                                .map(MeterReading::text)
+                                .map(each -> Words.say(each.message()))
                                 .toList(),
-                        question.ambiguous().question());
+                        Words.say(question.ambiguous().question()));
             }
             return GridLeft.NOTHING;
         } catch (Refused | Conflict e) {
@@ -155,7 +156,7 @@ class GridController {
             String key = StepForm.of(step).key();
             GridLeft here = left.getOrDefault(key, GridLeft.NOTHING);
             rows.add(new GridRow(
-                    step.stage().title(),
+                    Words.say(step.stage().title()),
                     key,
                     words(test, step),
                     expects(test, step),
@@ -176,7 +177,11 @@ class GridController {
     private static String expects(TestRun test, TestStep step) {
         return step instanceof TestStep.Measurement touch
                 ? test.expectation(touch)
-                        .fold(joined -> "maximum " + joined.limit().high().text(), () -> "apart")
+                        .fold(
+                                joined -> Words.say(
+                                        "grid_controller.maximum",
+                                        joined.limit().high()),
+                                () -> "apart")
                 : "";
     }
 }

@@ -7,7 +7,9 @@ import java.util.Map;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.finding.FaultHistory;
 import zestymarten.core.limit.Learnt;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testrun.Learner;
 import zestymarten.web.platform.AuditEvent;
@@ -18,6 +20,8 @@ import zestymarten.web.platform.Refused;
 class Learning {
     private static final int MOST_UNITS = 30;
     private static final int BATCH = 1000;
+    private static final int MOST_TESTS = 400;
+    private static final int MOST_FAULTS = 500;
 
     private final LearntMapper mapper;
     private final TestRuns runs;
@@ -53,18 +57,40 @@ class Learning {
         return learnt;
     }
 
+    /** Which faults the ended tests of a wiring had; nothing is kept. */
+    @Transactional(readOnly = true)
+    public FaultHistory found(long assemblyId) {
+        return history(
+                mapper.endedTests(assemblyId, MOST_TESTS), mapper.faultsFound(assemblyId, MOST_TESTS, MOST_FAULTS));
+    }
+
+    /** Which of them the diagnosis of tests that start from now on begins with. */
+    @Transactional(readOnly = true)
+    public FaultHistory historyInForce(long assemblyId) {
+        Long latest = mapper.latest(assemblyId);
+        return latest == null ? FaultHistory.NONE : history(mapper.tests(latest), mapper.faults(latest));
+    }
+
+    static FaultHistory history(int tests, List<LearntFault> faults) {
+        Map<FaultHistory.FaultOf, Integer> counts = new LinkedHashMap<>();
+        faults.forEach(each -> counts.put(new FaultHistory.FaultOf(each.kind(), each.name()), each.tests()));
+        return tests == 0 ? FaultHistory.NONE : new FaultHistory(tests, counts);
+    }
+
     /**
      * Puts in force what the good units teach now.
      *
-     * @throws Refused if there are too few of them
+     * @param withFaults whether the diagnosis is to begin with the faults that units had
+     * @throws Refused if nothing was learnt
      */
     @Transactional
-    public void learn(long assemblyId, String by) {
+    public void learn(long assemblyId, boolean withFaults, String by) {
         Map<String, Learnt> taught = taught(assemblyId);
-        if (taught.isEmpty()) {
-            throw new Refused("", "No wire was measured on three good units yet. Test more of them first.");
+        int tests = withFaults ? mapper.endedTests(assemblyId, MOST_TESTS) : 0;
+        if (taught.isEmpty() && tests == 0 && historyInForce(assemblyId).tests() == 0) {
+            throw new Refused("", Message.of("learning.no_wire_was_measured"));
         }
-        long id = mapper.insert(assemblyId, by, clock.instant());
+        long id = mapper.insert(assemblyId, by, clock.instant(), tests);
         List<LearntWire> wires = taught.entrySet().stream()
                 .map(each -> new LearntWire(
                         each.getKey(),
@@ -75,9 +101,13 @@ class Learning {
         for (int first = 0; first < wires.size(); first += BATCH) {
             mapper.insertWires(id, wires.subList(first, Math.min(wires.size(), first + BATCH)));
         }
+        List<LearntFault> faults = tests == 0 ? List.of() : mapper.faultsFound(assemblyId, MOST_TESTS, MOST_FAULTS);
+        if (!faults.isEmpty()) {
+            mapper.insertFaults(id, faults);
+        }
         events.publishEvent(new AuditEvent(
                 AuditEvent.AuditKind.LIMITS,
                 "assembly " + assemblyId,
-                "learnt limits of " + wires.size() + " wires applied"));
+                "learnt limits of " + wires.size() + " wires applied, faults of " + tests + " tests"));
     }
 }

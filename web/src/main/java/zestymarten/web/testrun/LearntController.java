@@ -2,6 +2,7 @@ package zestymarten.web.testrun;
 
 import java.security.Principal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -12,14 +13,19 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.finding.FaultHistory;
 import zestymarten.core.limit.Learnt;
 import zestymarten.web.assembly.Assemblies;
+import zestymarten.web.platform.Words;
 
 /** Limits learnt from good units of a wiring: what they teach, beside what is in force. */
 @Controller
 class LearntController {
     private final Learning learning;
     private final Assemblies assemblies;
+
+    private static final int SHOWN = 40;
 
     LearntController(Learning learning, Assemblies assemblies) {
         this.learning = learning;
@@ -41,7 +47,12 @@ class LearntController {
         }
         model.addAttribute("wiring", assemblies.latest(id));
         model.addAttribute("wires", views);
-        model.addAttribute("teaches", !taught.isEmpty());
+        FaultHistory found = learning.found(id);
+        FaultHistory begins = learning.historyInForce(id);
+        model.addAttribute("teaches", !taught.isEmpty() || found.tests() > 0 || begins.tests() > 0);
+        model.addAttribute("tests", found.tests());
+        model.addAttribute("begins", begins.tests());
+        model.addAttribute("faults", faults(found, begins));
         return "testrun/learnt";
     }
 
@@ -52,13 +63,37 @@ class LearntController {
                 taught.map(each -> each.meanOhm().text()).orElse(""),
                 taught.map(each -> each.spreadOhm().text()).orElse(""),
                 taught.map(each -> each.most().text()).orElse(""),
-                inForce.map(each -> each.most().text() + ", from " + each.units() + " units")
+                inForce.map(each -> Words.say("learnt_controller.from_units", each.most(), each.units()))
                         .orElse("none"));
     }
 
+    /**
+     * How often a fault was found.
+     *
+     * @param inForce in how many tests as it is in force; empty where it is not
+     */
+    record LearntFaultView(String kind, String name, int tests, String inForce) {}
+
+    private static List<LearntFaultView> faults(FaultHistory found, FaultHistory begins) {
+        return found.counts().entrySet().stream()
+                .sorted(Comparator.comparing((Map.Entry<FaultHistory.FaultOf, Integer> each) -> -each.getValue())
+                        .thenComparing(each -> each.getKey().name())
+                        .thenComparing(each -> each.getKey().kind()))
+                .limit(SHOWN)
+                .map(each -> new LearntFaultView(
+                        each.getKey().kind().replace('_', ' '),
+                        each.getKey().name(),
+                        each.getValue(),
+                        begins.counts().containsKey(each.getKey())
+                                ? begins.counts().get(each.getKey()) + " / " + begins.tests()
+                                : ""))
+                .toList();
+    }
+
+    /** @param faults whether the diagnosis is to begin with the faults that units had */
     @PostMapping("/assemblies/{id}/learnt")
-    String learn(@PathVariable long id, Principal who) {
-        learning.learn(id, who.getName());
+    String learn(@PathVariable long id, @RequestParam(defaultValue = "false") boolean faults, Principal who) {
+        learning.learn(id, faults, who.getName());
         return "redirect:/assemblies/" + id + "/learnt";
     }
 }

@@ -18,7 +18,25 @@ interface LearntMapper {
     /** The newest run of each unit of a wiring, where it passed, newest first. */
     List<Long> goodRuns(@Param("assemblyId") long assemblyId, @Param("limit") int limit);
 
-    long insert(@Param("assemblyId") long assemblyId, @Param("by") String by, @Param("at") Instant at);
+    /** How many tests the faults of a set were counted in; 0 where they are left out. */
+    int tests(long learntId);
+
+    List<LearntFault> faults(long learntId);
+
+    /** How many tests of a wiring were ended, of the last so many. */
+    int endedTests(@Param("assemblyId") long assemblyId, @Param("limit") int limit);
+
+    /** The faults that they had, each once a test, the most frequent first. */
+    List<LearntFault> faultsFound(
+            @Param("assemblyId") long assemblyId, @Param("limit") int limit, @Param("most") int most);
+
+    long insert(
+            @Param("assemblyId") long assemblyId,
+            @Param("by") String by,
+            @Param("at") Instant at,
+            @Param("tests") int tests);
+
+    void insertFaults(@Param("learntId") long learntId, @Param("faults") List<LearntFault> faults);
 
     void insertWires(@Param("learntId") long learntId, @Param("wires") List<LearntWire> wires);
 }

@@ -15,6 +15,7 @@ import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.RecordedSymptoms;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.platform.Times;
+import zestymarten.web.platform.Words;
 
 /**
  * What a deed asks of the technician, in words.
@@ -35,126 +36,137 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
         Assembly assembly = test.design().assembly();
         String subject = act.subject();
         return switch (act.action()) {
-            case COMPLAINT -> asks("How does " + subject + " behave?", "What the machine does is evidence.");
+            case COMPLAINT ->
+                asks(
+                        Words.say("manual_step_words.how_does_behave", subject),
+                        Words.say("manual_step_words.what_machine_does_evidence"));
             case LOCKED_OFF ->
                 does(
-                        "Power off, locked off, charge bled off?",
-                        "Your own lock, your own key. Stored energy in restraint systems and capacitors: supply off, wait, never"
-                                + " energise opened. Local codes and licensed practice decide.");
+                        Words.say("manual_step_words.power_off_locked_off"),
+                        Words.say("manual_step_words.your_own_lock_your"));
             case LIVE_BEFORE ->
                 does(
-                        "Voltage tester on a source that is surely live: how many volts?",
-                        "This proves the tester. Live checks only by those permitted.");
+                        Words.say("manual_step_words.voltage_tester_on_source"),
+                        Words.say("manual_step_words.this_proves_tester_live"));
             case DEAD ->
                 does(
-                        "The same tester on the wiring, every pair that could be live: the highest volts?",
-                        "At most 1 V counts as dead. Resistance steps stay locked until it is.");
+                        Words.say("manual_step_words.same_tester_on_wiring"),
+                        Words.say("manual_step_words.most_counts_as_dead"));
             case LIVE_AFTER ->
                 does(
-                        "Back on the live source: how many volts?",
-                        "A tester that failed in between would have shown 0 V on anything.");
+                        Words.say("manual_step_words.back_on_live_source"),
+                        Words.say("manual_step_words.tester_that_failed_between"));
             case UNPLUGGED ->
                 does(
-                        "Unplug " + title(assembly, subject) + ".",
-                        "Note or photograph how it was. Whatever stays plugged in gives the meter another path. It goes on"
-                                + " the list to restore until it is restored.");
+                        Words.say("manual_step_words.unplug", title(assembly, subject)),
+                        Words.say("manual_step_words.note_or_photograph_how"));
             case LOOKED ->
-                new ManualStepWords("Look at " + place(assembly, subject) + ".", looking(assembly, subject), SEEN);
+                new ManualStepWords(
+                        Words.say("manual_step_words.look", place(assembly, subject)),
+                        looking(assembly, subject),
+                        SEEN);
             case TEMPERATURE ->
                 does(
-                        "How warm is it at " + subject + "? Enter for " + ambient(test) + " °C.",
-                        "Copper gains 4 % for every 10 °C, a sensor far more. °F with an F behind it.");
-            case ACCESSORIES -> does("On the meter now: " + subject + ".", "");
-            case PURPOSE -> does("What this test is for.", "");
-            case WANDERS -> does("The meter drifts.", "");
+                        Words.say("manual_step_words.how_warm_enter", subject, ambient(test)),
+                        Words.say("manual_step_words.copper_gains_every_sensor"));
+            case ACCESSORIES -> does(Words.say("manual_step_words.on_meter_now", subject), "");
+            case PURPOSE -> does(Words.say("manual_step_words.what_this_test"), "");
+            case WANDERS -> does(Words.say("manual_step_words.meter_drifts"), "");
             case ACCESS -> access(assembly, subject);
-            case HALVES -> does("Shorts by halves from here on.", "");
+            case HALVES -> does(Words.say("manual_step_words.shorts_by_halves_from"), "");
             case WARMED ->
                 does(
-                        "Warm " + subject + ", by hand or with hot air: how warm is it now?",
-                        "At least 5 °C more. A sensor is good if it goes the right way and far enough.");
+                        Words.say("manual_step_words.warm_by_hand_or", subject),
+                        Words.say("manual_step_words.least_more_sensor_good"));
             case WATER ->
                 does(
-                        "Two electrodes in the water, not touching: what is the resistance between them?",
-                        "An electrode that hangs dry would pass every core. Nothing wet on running high-voltage equipment.");
+                        Words.say("manual_step_words.two_electrodes_water_not"),
+                        Words.say("manual_step_words.electrode_that_hangs_dry"));
             case DRY_ENDS ->
                 does(
-                        "Far ends out of the water, dry, free and apart?",
-                        "A wet end reads like damaged insulation. Everything dead, and nobody touches the water.");
+                        Words.say("manual_step_words.far_ends_out_water"),
+                        Words.say("manual_step_words.wet_end_reads_like"));
             case LIFTED ->
                 does(
-                        "Voltage on " + subject
-                                + " again: lift the wire slowly out of the water until it reads well. Where?",
-                        "The damage is where it leaves the water at that moment. Say how far from which end.");
-            case REMAINING -> does("Resistance of what is left: " + subject + ".", "A wire can be broken twice.");
+                        Words.say("manual_step_words.voltage_on_again_lift", subject),
+                        Words.say("manual_step_words.damage_where_leaves_water"));
+            case REMAINING ->
+                does(
+                        Words.say("manual_step_words.resistance_what_left", subject),
+                        Words.say("manual_step_words.wire_can_be_broken"));
             case WALKED, WALKED_BACK ->
                 does(
-                        subject.startsWith("1") ? "Go to the far end." : "Go back to the near end.",
                         subject.startsWith("1")
-                                ? "Take clips enough for every end. Far ends: "
-                                        + ends(test.plan().farEnds()) + "."
+                                ? Words.say("manual_step_words.go_far_end")
+                                : Words.say("manual_step_words.go_back_near_end"),
+                        subject.startsWith("1")
+                                ? Words.say(
+                                        "manual_step_words.take_clips_enough_every",
+                                        ends(test.plan().farEnds()))
                                 : "");
             case TIED ->
                 does(
-                        "Link all far ends together: " + ends(test.plan().tiedFar()) + ".",
-                        "Each one caught? One that is not reads as a broken wire. The links go on the list to restore.");
+                        Words.say(
+                                "manual_step_words.link_all_far_ends",
+                                ends(test.plan().tiedFar())),
+                        Words.say("manual_step_words.each_one_caught_one"));
             case FREED ->
                 does(
-                        "Free the far ends and keep them apart.",
-                        "Nothing may touch: not each other, not metal, not skin.");
+                        Words.say("manual_step_words.free_far_ends_keep"),
+                        Words.say("manual_step_words.nothing_may_touch_not"));
             case FRAME_PROOF ->
                 does(
-                        "Both probes on the frame, on two spots: what is the resistance?",
-                        "A painted or oxidised spot passes everything. Use one of these two from here on. Maximum 1 Ω: rule of"
-                                + " thumb for bare metal.");
-            case POSITION_NAMED -> does("Positions of the moving part: " + subject + ".", "");
+                        Words.say("manual_step_words.both_probes_on_frame"),
+                        Words.say("manual_step_words.painted_or_oxidised_spot"));
+            case POSITION_NAMED -> does(Words.say("manual_step_words.positions_moving_part", subject), "");
             case MOVED_TO ->
                 does(
                         subject.isEmpty()
-                                ? "Bring the moving part back to where it usually stands."
-                                : "Bring the moving part to '" + subject + "' and hold it there.",
-                        "Secure it against moving by itself, and keep hands and leads out of its way.");
-            case POSITION -> does("Set switches and relays to '" + subject + "'.", "Leave everything else as it is.");
+                                ? Words.say("manual_step_words.bring_moving_part_back")
+                                : Words.say("manual_step_words.bring_moving_part_hold", subject),
+                        Words.say("manual_step_words.secure_against_moving_by"));
+            case POSITION ->
+                does(
+                        Words.say("manual_step_words.set_switches_relays", subject),
+                        Words.say("manual_step_words.leave_everything_else_as"));
             case BARRIERS ->
                 does(
-                        "Electronics out, barriers up, second person informed?",
-                        "Test voltage stands on every exposed end, far ones too. Nothing wet on running high-voltage equipment.");
+                        Words.say("manual_step_words.electronics_out_barriers_up"),
+                        Words.say("manual_step_words.test_voltage_stands_on"));
             case DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST ->
                 does(
-                        "Discharge at least four times as long as the voltage was on: what voltage is left?",
-                        "A long cable holds its charge. Do not touch before it reads 1 V or less."
-                                + test.dischargedAt(act.action())
-                                        .map(end -> " Not before " + Times.second(end) + ".")
-                                        .orElse(""));
-            case MENDED -> does("Repair: " + subject + ".", "");
-            case SUBSTITUTE -> does("Another one is to be tried in the place of " + subject + ".", "");
+                        Words.say("manual_step_words.discharge_least_four_times"),
+                        Words.say(
+                                "manual_step_words.long_cable_holds_charge",
+                                test.dischargedAt(act.action())
+                                        .map(end -> Words.say("manual_step_words.not_before", Times.second(end)))
+                                        .orElse("")));
+            case MENDED -> does(Words.say("manual_step_words.repair", subject), "");
+            case SUBSTITUTE -> does(Words.say("manual_step_words.another_one_be_tried", subject), "");
             case REPLUGGED ->
                 new ManualStepWords(
-                        "Unplug " + title(assembly, subject)
-                                + " and plug it in again, nothing else. What does the machine do?",
-                        "That alone may cure a contact. Enter: nothing has changed.",
+                        Words.say("manual_step_words.unplug_plug_again_nothing", title(assembly, subject)),
+                        Words.say("manual_step_words.that_alone_may_cure"),
                         TRIED);
             case SUBSTITUTED ->
                 new ManualStepWords(
-                        "A known good one in the place of " + title(assembly, subject) + ". What does the machine do?",
-                        substitute(test, subject)
-                                + "If it works now, that condemns nothing yet: test the old one on the bench. The list to restore asks for"
-                                + " it at the end. Enter: nothing has changed.",
+                        Words.say("manual_step_words.known_good_one_place", title(assembly, subject)),
+                        Words.say("manual_step_words.if_works_now_that", substitute(test, subject)),
                         TRIED);
             case RESET ->
                 does(
-                        "Reset what keeps old faults in memory.",
-                        "A controller that latched the old fault looks like a repair that failed.");
+                        Words.say("manual_step_words.reset_what_keeps_old"),
+                        Words.say("manual_step_words.controller_that_latched_old"));
             case FUNCTION ->
                 new ManualStepWords(
-                        "Try it: does " + subject + " work?",
-                        "A repair is proved by the machine, not by the meter alone.",
+                        Words.say("manual_step_words.try_does_work", subject),
+                        Words.say("manual_step_words.repair_proved_by_machine"),
                         TRIED);
-            case OPENED -> does("To restore: " + subject + ".", "");
+            case OPENED -> does(Words.say("manual_step_words.restore", subject), "");
             case PUT_BACK ->
                 does(
-                        "Restore: " + place(assembly, subject) + ".",
-                        "Everything on the list must be restored before the test ends.");
+                        Words.say("manual_step_words.restore_2", place(assembly, subject)),
+                        Words.say("manual_step_words.everything_on_list_must"));
         };
     }
 
@@ -170,7 +182,9 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
     private static String substitute(TestRun test, String subject) {
         return test.standing(new TestStep.ManualStep(ManualAction.SUBSTITUTE, subject)).stream()
                 .reduce((first, second) -> second)
-                .map(entry -> "It takes a" + test.told(entry).substring("planned, a".length()) + ". ")
+                .map(entry -> Words.say(
+                        "manual_step_words.substitute",
+                        test.told(entry).arguments().get(0)))
                 .orElse("");
     }
 
@@ -180,18 +194,18 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
 
     private static ManualStepWords access(Assembly assembly, String subject) {
         Access reach = assembly.connector(subject).map(Connector::reach).orElse(Access.AT_HAND);
-        String minutes =
-                reach.minutes() > 0 ? "about " + EngineeringFormat.figure(reach.minutes()) + " min" : "no time";
+        String minutes = reach.minutes() > 0
+                ? Words.say("manual_step_words.about_min", EngineeringFormat.figure(reach.minutes()))
+                : Words.say("manual_step_words.no_time");
         String harm = switch (reach.harm()) {
-            case NONE -> "and does no harm";
-            case OPEN -> "and opens what was closed";
-            case PIERCE -> "and pierces the insulation, which is to be sealed afterwards";
-            case CUT -> "and cuts, which is to be made good afterwards";
+            case NONE -> Words.say("manual_step_words.does_no_harm");
+            case OPEN -> Words.say("manual_step_words.opens_what_was_closed");
+            case PIERCE -> Words.say("manual_step_words.pierces_insulation_which_be");
+            case CUT -> Words.say("manual_step_words.cuts_which_be_made");
         };
         return does(
-                "May " + title(assembly, subject) + " be opened? It takes " + minutes + " " + harm + ".",
-                "Everything that needs no dismantling is done before. Enter: agreed, and open; it goes on the list to restore."
-                        + " Not allowed: x, with the reason; what is behind it is skipped, and the record says so.");
+                Words.say("manual_step_words.may_be_opened_takes", title(assembly, subject), minutes, harm),
+                Words.say("manual_step_words.everything_that_needs_no"));
     }
 
     private static String title(Assembly assembly, String connector) {
@@ -201,7 +215,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
     private static String place(Assembly assembly, String subject) {
         return assembly.connector(subject).isPresent()
                 ? title(assembly, subject)
-                : isZone(assembly, subject) ? "the stretch '" + subject + "'" : subject;
+                : isZone(assembly, subject) ? Words.say("manual_step_words.stretch", subject) : subject;
     }
 
     private static boolean isZone(Assembly assembly, String subject) {
@@ -211,69 +225,33 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
 
     private static String looking(Assembly assembly, String subject) {
         String what = assembly.connector(subject).isPresent()
-                ? "Pins pushed back, spread, discoloured or melted; cracked shell; strain relief; an earlier repair. Melted: its"
-                        + " mate is condemned too."
+                ? Words.say("manual_step_words.pins_pushed_back_spread")
                 : isZone(assembly, subject)
-                        ? "Cuts, chafe, kinks, burns, crushed spots, where it bends and where it enters a shell or a clamp."
-                        : "Loose strands, cracks, discolouring, arcing, loose nuts and screws.";
-        return what + " " + byKind(assembly.kind()) + " Nothing found: Enter. Else say what, and where.";
+                        ? Words.say("manual_step_words.cuts_chafe_kinks_burns")
+                        : Words.say("manual_step_words.loose_strands_cracks_discolouring");
+        return Words.say("manual_step_words.nothing_found_enter_else", what, byKind(assembly.kind()));
     }
 
     /** What goes wrong first in wiring of this kind. */
     private static String byKind(AssemblyKind kind) {
         return switch (kind) {
-            case HARNESS -> "In a harness: where it rubs on edges, where branches leave, splices under the tape.";
-            case CABLE -> "In a cable: the sheath at both glands, kinks, where it is dragged or trodden on.";
-            case LEAD -> "In a lead: the sheath at the plugs, bent or blued pins, the cover screws, the fuse's holder.";
-            case CIRCUIT -> "In a circuit: loose screws, bare copper outside the terminal, boxes without a lid.";
-            case DEVICE -> "In a device: traces of heat and of arcing, dust and damp, solder that cracked.";
+            case HARNESS -> Words.say("manual_step_words.harness_where_rubs_on");
+            case CABLE -> Words.say("manual_step_words.cable_sheath_both_glands");
+            case LEAD -> Words.say("manual_step_words.lead_sheath_plugs_bent");
+            case CIRCUIT -> Words.say("manual_step_words.circuit_loose_screws_bare");
+            case DEVICE -> Words.say("manual_step_words.device_traces_heat_arcing");
         };
     }
 
     private static String ends(List<Terminal> ends) {
         String named = ends.stream().limit(NAMED).map(Terminal::name).collect(Collectors.joining(" "));
-        return ends.size() > NAMED ? named + " and " + (ends.size() - NAMED) + " more" : named;
+        return ends.size() > NAMED ? Words.say("manual_step_words.more", named, ends.size() - NAMED) : named;
     }
 
     /** The deed shortly, as lists name it. */
     static String shortly(TestStep.ManualStep act) {
-        String name = switch (act.action()) {
-            case COMPLAINT -> "symptom";
-            case LOCKED_OFF -> "locked off";
-            case LIVE_BEFORE -> "tester on live source, before";
-            case DEAD -> "proved dead";
-            case LIVE_AFTER -> "tester on live source, after";
-            case UNPLUGGED -> "unplugged";
-            case LOOKED -> "looked at";
-            case WALKED, WALKED_BACK -> "walked";
-            case TIED -> "far ends linked";
-            case FREED -> "far ends freed";
-            case FRAME_PROOF -> "frame, two spots";
-            case POSITION_NAMED -> "position named:";
-            case MOVED_TO -> act.subject().isEmpty() ? "moving part back" : "moving part at";
-            case POSITION -> "set to";
-            case BARRIERS -> "barriers up";
-            case DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST -> "discharged";
-            case TEMPERATURE -> "temperature at";
-            case ACCESSORIES -> "on the meter:";
-            case PURPOSE -> "purpose";
-            case WANDERS -> "the meter drifts";
-            case ACCESS -> "opened";
-            case HALVES -> "shorts by halves";
-            case WARMED -> "warmed";
-            case WATER -> "electrode in the water";
-            case DRY_ENDS -> "far ends dry";
-            case LIFTED -> "lifted out";
-            case REMAINING -> "left of";
-            case MENDED -> "repaired";
-            case SUBSTITUTE -> "another one for";
-            case REPLUGGED -> "plugged in again:";
-            case SUBSTITUTED -> "replaces";
-            case RESET -> "reset";
-            case FUNCTION -> "function";
-            case OPENED -> "opened";
-            case PUT_BACK -> "restored";
-        };
+        boolean back = act.action() == ManualAction.MOVED_TO && act.subject().isEmpty();
+        String name = back ? Words.say("manual_action.moved_back") : Words.say(act.action());
         if (act.action() == ManualAction.WALKED || act.action() == ManualAction.WALKED_BACK) {
             return name + act.subject().substring(1); // without its number
         }

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Picture;
 import zestymarten.web.platform.Refused;
 
@@ -47,9 +48,9 @@ class PhotoController {
         byte[] picture = Picture.of(photo.getBytes())
                 .orElseThrow(() -> new Refused(
                         "photo",
-                        "“" + photo.getOriginalFilename()
-                                + "” is not accepted; expected a photograph, JPEG or PNG, whole, of at most 8 MB and 60"
-                                + " megapixels."));
+                        Message.of(
+                                "photo_controller.not_accepted_expected_photograph",
+                                String.valueOf(photo.getOriginalFilename()))));
         photographs.keep(id, token, note, picture, who.getName());
         return "redirect:/runs/" + id + "/photos";
     }

@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
@@ -36,7 +37,7 @@ class Photographs {
     public PhotoContent content(long run, UUID photo) {
         return mapper.photo(run, photo).stream()
                 .findFirst()
-                .orElseThrow(() -> new NotFound("There is no such photograph."));
+                .orElseThrow(() -> new NotFound(Message.of("photographs.there_no_such_photograph")));
     }
 
     /**
@@ -49,15 +50,14 @@ class Photographs {
     public void keep(long run, UUID token, String typed, byte[] picture, String by) {
         String note = typed.strip();
         if (note.length() > LONGEST_NOTE) {
-            throw new Refused("note", "Say what is on it in at most " + LONGEST_NOTE + " characters.");
+            throw new Refused("note", Message.of("photographs.say_what_on_most", LONGEST_NOTE));
         }
         mapper.lock(run);
         if (!runs.find(run).isUnderWay()) {
-            throw new Conflict("This test was ended. Nothing more can be saved in it.");
+            throw new Conflict(Message.of("photographs.this_test_was_ended"));
         }
         if (mapper.photos(run).size() >= MOST_PHOTOS) {
-            throw new Refused(
-                    "photo", "There are " + MOST_PHOTOS + " photographs already, which is the most a test keeps.");
+            throw new Refused("photo", Message.of("photographs.there_photographs_already_which", MOST_PHOTOS));
         }
         mapper.insertPhoto(
                 run,

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
@@ -37,7 +38,7 @@ class Plans {
         return of(assemblyId).stream()
                 .filter(each -> each.id() == plan)
                 .findFirst()
-                .orElseThrow(() -> new NotFound("This assembly has no such plan."));
+                .orElseThrow(() -> new NotFound(Message.of("plans.this_assembly_has_no")));
     }
 
     /**
@@ -48,10 +49,7 @@ class Plans {
     @Transactional
     public long keep(long assemblyId, String name, TestOptions approach, String by) {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            throw new Refused(
-                    "plan_name",
-                    "“" + name + "” is not accepted; expected a name for the plan, 1 to " + LONGEST_NAME
-                            + " characters.");
+            throw new Refused("plan_name", Message.of("plans.not_accepted_expected_name", name, LONGEST_NAME));
         }
         return mapper.keep(assemblyId, name, ApproachRow.of(approach), by, clock.instant());
     }

@@ -5,12 +5,14 @@ import java.util.OptionalDouble;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.BandDrawing;
+import zestymarten.web.platform.Words;
 
 /**
  * What the slot shows under the figure while it is typed: how it is understood and corrected, and how it would be judged.
@@ -29,24 +31,24 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
                             EngineeringFormat.figure(celsius.getAsDouble()) + " °C",
                             "understood",
                             Optional.empty())
-                    : new Preview("refused", "", "expected " + Celsius.EXPECTED, Optional.empty());
+                    : new Preview("refused", "", Words.say("preview.expected", Celsius.EXPECTED), Optional.empty());
         }
         if (step instanceof TestStep.ManualStep act && act.action().answer() == ManualAction.AnswerKind.WORDS) {
-            return new Preview(
-                    "watch", "", "kept as a note; Enter on an empty slot says that nothing is wrong", Optional.empty());
+            return new Preview("watch", "", Words.say("preview.kept_as_note_enter"), Optional.empty());
         }
         MeterReading understood = test.understand(step, typed);
         if (understood instanceof MeterReading.Refused refused) {
-            return new Preview("refused", "", refused.message(), band(test, step, OptionalDouble.empty()));
+            return new Preview("refused", "", Words.say(refused.message()), band(test, step, OptionalDouble.empty()));
         }
         if (understood instanceof MeterReading.Ambiguous ambiguous) {
-            return new Preview("doubtful", "", ambiguous.question(), band(test, step, OptionalDouble.empty()));
+            return new Preview(
+                    "doubtful", "", Words.say(ambiguous.question()), band(test, step, OptionalDouble.empty()));
         }
         Judgement judgement = test.judge(step, understood);
         return new Preview(
                 StepState.of(judgement.verdict()).code(),
                 said(understood, judgement, test, step),
-                judgement.verdict().word() + ": " + judgement.reason(),
+                Words.say("preview.judged", judgement.verdict().word(), judgement.reason()),
                 band(test, step, BandDrawing.place(judgement)));
     }
 
@@ -55,9 +57,12 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
         double off =
                 test.conditions().policy().share(test.conditions().leadsOhm().orElse(0));
         return judgement.correctedOhm().isEmpty() || off == 0 || voltage
-                ? understood.text()
-                : understood.text() + " − leads " + EngineeringFormat.text(off, "Ω") + " = "
-                        + EngineeringFormat.text(judgement.correctedOhm().getAsDouble(), "Ω");
+                ? Words.say(understood.message())
+                : Words.say(
+                        "preview.less_leads",
+                        understood,
+                        Message.figure(off, "Ω"),
+                        Message.figure(judgement.correctedOhm().getAsDouble(), "Ω"));
     }
 
     private static Optional<BandDrawing> band(TestRun test, TestStep step, OptionalDouble place) {

@@ -18,12 +18,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
-import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.StepState;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /** The run page and the fragments that keep it current. */
 @Controller
@@ -115,8 +116,7 @@ class RunController {
         RunSnapshot run = runs.find(id);
         TestStep found = run.test()
                 .touch(StepForm.terminal(black), StepForm.terminal(red))
-                .orElseThrow(() -> new Refused(
-                        "", "“" + black + " " + red + "”: no step of this test measures between those two."));
+                .orElseThrow(() -> new Refused("", Message.of("run_controller.no_step_this_test", black, red)));
         show(model, run, Optional.of(found), Optional.empty(), faces);
         return WORK;
     }
@@ -218,11 +218,11 @@ class RunController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             response.setHeader("HX-Retarget", "#say");
             response.setHeader("HX-Reswap", "innerHTML");
-            model.addAttribute("question", question.ambiguous().question());
+            model.addAttribute("question", Words.say(question.ambiguous().question()));
             model.addAttribute(
                     "meanings",
                     question.ambiguous().candidates().stream()
-                            .map(MeterReading::text)
+                            .map(each -> Words.say(each.message()))
                             .toList());
             return "testrun/question";
         }

@@ -6,10 +6,10 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import zestymarten.core.analysis.Recommendation;
-import zestymarten.core.finding.Finding;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.Moisture;
 import zestymarten.core.testplan.Purpose;
 import zestymarten.core.testplan.Stage;
@@ -20,6 +20,7 @@ import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.FieldDrawing;
 import zestymarten.web.platform.RecommendationWords;
+import zestymarten.web.platform.Words;
 
 /** Puts a run into words and drawings for its page. */
 @Component
@@ -60,12 +61,18 @@ class RunViews {
                 stays.map(entry -> result(test, entry)),
                 last(test),
                 test.last().map(entry -> entry.id().toString()),
-                findings.stream().map(RunFinding::finding).map(Finding::text).toList(),
+                findings.stream()
+                        .map(RunFinding::finding)
+                        .map(each -> Words.say(each.message()))
+                        .toList(),
                 proposals(test),
                 complaint(test),
                 test.ledger(),
                 run.isUnderWay() && test.byHalves().isPresent()
-                        ? test.byHalves().getAsInt() + " measurements instead of " + test.left(Stage.SHORTS)
+                        ? Words.say(
+                                "run_views.measurements_instead",
+                                test.byHalves().getAsInt(),
+                                test.left(Stage.SHORTS))
                         : "",
                 purpose(test),
                 run.ended().map(end -> end.outcome().word()).orElse(""));
@@ -79,48 +86,57 @@ class RunViews {
                         .limit(SUSPECTS)
                         .map(each -> new RunView.Suspect(
                                 Math.round(100 * each.probability()),
-                                each.faults().isEmpty() ? "no fault in what was measured so far" : each.text()))
+                                each.faults().isEmpty()
+                                        ? Words.say("run_views.no_fault_what_was")
+                                        : Words.say(each.message())))
                         .filter(each -> each.percent() > 0)
                         .toList();
         return new RunView.Purposed(
-                test.purpose().words() + (test.retested().isEmpty() ? "" : " " + test.retested()),
-                ending(test, leads),
-                suspects);
+                Words.say("run_views.purpose", test.purpose(), test.retested()), ending(test, leads), suspects);
     }
 
     private static String ending(TestRun test, boolean leads) {
         if (test.purpose() == Purpose.RETEST && test.left() > 0) {
-            return "What the repair concerns was measured again: "
-                    + (test.findings().isEmpty() ? "nothing is wrong with it." : "something is still wrong.");
+            return Words.say(
+                    "run_views.what_repair_concerns_was", test.findings().isEmpty());
         }
         if (!leads || test.left() == 0) {
-            return "All measurements are done.";
+            return Words.say("run_views.all_measurements_done");
         }
         return test.diagnosis() == Recommendation.Status.CANNOT_BE_TOLD
-                ? "Nothing more can be found out with these tools."
-                : "The diagnosis is finished.";
+                ? Words.say("run_views.nothing_more_can_be")
+                : Words.say("run_views.diagnosis_finished");
     }
 
     private static String meter(TestRun test) {
         TestConditions conditions = test.conditions();
         String leads = conditions.leadsOhm().isPresent()
-                ? ", leads " + EngineeringFormat.text(conditions.leadsOhm().getAsDouble(), "Ω") + ": "
-                        + conditions.policy().words()
-                : ", leads not read yet";
-        return conditions.meter().name() + (test.accessories().isEmpty() ? "" : " with " + test.accessories()) + leads;
+                ? Words.say(
+                        "run_views.leads",
+                        Message.figure(conditions.leadsOhm().getAsDouble(), "Ω"),
+                        conditions.policy().words())
+                : Words.say("run_views.leads_not_read_yet");
+        return conditions.meter().name()
+                + (test.accessories().isEmpty() ? "" : Words.say("run_views.meter", test.accessories()))
+                + leads;
     }
 
     private static String minutes(double seconds) {
         long minutes = (long) Math.ceil(seconds / 60);
-        return minutes <= 1 ? (minutes == 0 ? "0 min" : "about 1 min") : "about " + minutes + " min";
+        return minutes <= 1
+                ? (minutes == 0 ? Words.say("run_views.min") : "about 1 min")
+                : Words.say("run_views.about_min", minutes);
     }
 
     private static String left(TestRun.Left left) {
-        String touches = left.touches() == 1 ? "1 measurement" : left.touches() + " measurements";
+        String touches = left.touches() == 1 ? "1 measurement" : Words.say("run_views.measurements", left.touches());
         long others = left.checks() + left.actions();
-        String actions = others == 0 ? "" : ", " + others + (others == 1 ? " other step" : " other steps");
+        String actions = others == 0
+                ? ""
+                : ", " + others
+                        + (others == 1 ? Words.say("run_views.other_step") : Words.say("run_views.other_steps"));
         String walks = left.walks() == 0 ? "" : ", " + left.walks() + (left.walks() == 1 ? " trip" : " trips");
-        return touches + actions + walks + " left";
+        return Words.say("run_views.left", touches, actions, walks);
     }
 
     private static List<RunView.StageView> stages(TestRun test, Optional<TestStep> shown) {
@@ -132,8 +148,10 @@ class RunViews {
                 if (isAsked(test, stage)) {
                     views.add(new RunView.StageView(
                             stage.name(),
-                            stage.title(),
-                            stage == Stage.WITHSTAND ? "once insulation has passed" : "once continuity has passed",
+                            Words.say(stage.title()),
+                            stage == Stage.WITHSTAND
+                                    ? Words.say("run_views.once_insulation_has_passed")
+                                    : Words.say("run_views.once_continuity_has_passed"),
                             "todo",
                             Optional.empty()));
                 }
@@ -144,8 +162,8 @@ class RunViews {
             String state = isNow ? "now" : left == 0 ? "done" : "todo";
             views.add(new RunView.StageView(
                     stage.name(),
-                    stage.title(),
-                    (size - left) + " of " + size,
+                    Words.say(stage.title()),
+                    Words.say("run_views.stages", size - left, size),
                     state,
                     isNow && stage.isTouched() ? FieldDrawing.of(test, stage, shown) : Optional.empty()));
         }
@@ -165,7 +183,9 @@ class RunViews {
     private static String complaint(TestRun test) {
         long told = test.complaint().functions().size();
         int all = test.plan().functions().size();
-        return all == 0 ? "" : told == 0 ? "none entered yet" : told + " of " + all + " entered";
+        return all == 0
+                ? ""
+                : told == 0 ? Words.say("run_views.none_entered_yet") : Words.say("run_views.entered", told, all);
     }
 
     private static RunView.ResultView result(TestRun test, Entry entry) {
@@ -175,8 +195,8 @@ class RunViews {
                 test.state(entry.step()).code(),
                 judgement.map(each -> each.verdict().word()).orElse("skipped"),
                 StepViews.shortly(entry.step()),
-                test.told(entry),
-                judgement.map(Judgement::reason).orElse(test.told(entry)));
+                Words.say(test.told(entry)),
+                Words.say(judgement.map(Judgement::reason).orElse(test.told(entry))));
     }
 
     private static StepState state(TestRun test, Entry entry) {
@@ -196,11 +216,10 @@ class RunViews {
             views.add(new RunView.EntryView(
                     entry.sequence(),
                     StepViews.shortly(entry.step()),
-                    test.told(entry),
+                    Words.say(test.told(entry)),
                     judgement
                             .filter(each -> each.correctedOhm().isPresent())
-                            .map(each ->
-                                    EngineeringFormat.text(each.correctedOhm().getAsDouble(), "Ω"))
+                            .map(each -> Words.figure(each.correctedOhm().getAsDouble(), "Ω"))
                             .orElse(""),
                     state(test, entry).code(),
                     state(test, entry).word(),

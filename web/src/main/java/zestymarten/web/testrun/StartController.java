@@ -24,6 +24,7 @@ import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
@@ -38,6 +39,7 @@ import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 import zestymarten.web.unit.UnitLine;
 import zestymarten.web.unit.Units;
 
@@ -167,23 +169,34 @@ class StartController {
     }
 
     private static OfferView view(PlanEstimate offer) {
-        String walks = offer.effort().walks() == 0 ? "" : ", " + offer.effort().walks() + " trips";
+        String walks = offer.effort().walks() == 0
+                ? ""
+                : Words.say("start_controller.trips", offer.effort().walks());
         String access = offer.effort().accessMinutes() == 0
                 ? ""
-                : ", of which " + Math.round(offer.effort().accessMinutes()) + " for covers that need consent";
+                : Words.say(
+                        "start_controller.which_covers_that_need",
+                        Math.round(offer.effort().accessMinutes()));
         String setups = offer.effort().setups() == 0
                 ? ""
-                : ", links changed " + offer.effort().setups() + " times";
-        List<String> misses = new ArrayList<>(offer.misses());
+                : Words.say(
+                        "start_controller.links_changed_times", offer.effort().setups());
+        List<String> misses = new ArrayList<>(Words.all(offer.misses()));
         if (offer.effort().setups() > 0 && offer.effort().walks() == 0) {
-            misses.add(0, "Where continuity is found, its pairs follow to find out which it is.");
+            misses.add(0, Words.say("start_controller.where_continuity_found_pairs"));
         }
         return new OfferView(
                 offer.method().code(),
-                offer.method().title(),
-                offer.effort().touches() + " measurements, " + offer.effort().moves() + " moves of a probe" + setups
-                        + walks + ", about " + Math.max(1, Math.round(offer.seconds() / 60)) + " min" + access,
-                offer.lacks().stream().map(Tool::words).collect(Collectors.joining(", ")),
+                Words.say(offer.method().title()),
+                Words.say(
+                        "start_controller.measurements_moves_probe_about",
+                        offer.effort().touches(),
+                        offer.effort().moves(),
+                        setups,
+                        walks,
+                        Math.max(1, Math.round(offer.seconds() / 60)),
+                        access),
+                offer.lacks().stream().map(each -> Words.say(each.words())).collect(Collectors.joining(", ")),
                 misses);
     }
 
@@ -191,7 +204,8 @@ class StartController {
         String text = typed.strip().replace(',', '.');
         double value = text.matches("[0-9]{1,4}(?:\\.[0-9]{1,2})?") ? Double.parseDouble(text) : Double.NaN;
         if (!(value >= 0 && value <= 3600)) {
-            problems.add(new Problem(field, "“" + typed.strip() + "” is not accepted; expected 0 to 3600 seconds."));
+            problems.add(
+                    new Problem(field, Message.of("start_controller.not_accepted_expected_seconds", typed.strip())));
         }
         return value;
     }
@@ -211,21 +225,18 @@ class StartController {
         if (celsius.isEmpty()) {
             problems.add(new Problem(
                     "ambient",
-                    "“" + form.field("ambient") + "” is not accepted; expected the wiring's temperature, "
-                            + Celsius.EXPECTED + "."));
+                    Message.of(
+                            "start_controller.not_accepted_expected_wiring", form.field("ambient"), Celsius.EXPECTED)));
         }
         Optional<MeterProfile> meter = meter(form, problems);
         Optional<LeadPolicy> leads = LeadPolicy.of(form.field("policy"));
         if (leads.isEmpty()) {
             problems.add(new Problem(
-                    "policy", "“" + form.field("policy") + "” is not accepted; expected full, excess or none."));
+                    "policy", Message.of("start_controller.not_accepted_expected_full", form.field("policy"))));
         }
         boolean tester = !fields.containsKey("tools_asked") || tools(codes).contains(Tool.INSULATION_TESTER);
         if (!tester && !form.field("test_v").isEmpty()) {
-            problems.add(
-                    new Problem(
-                            "test_v",
-                            "An insulation test needs an insulation tester, which is not ticked. Tick it, or leave the volts empty."));
+            problems.add(new Problem("test_v", Message.of("start_controller.insulation_test_needs_insulation")));
         }
         Optional<TestOptions> approach = form.approach(assemblies.latest(id).assembly(), problems);
         if (!problems.isEmpty() || approach.isEmpty() || meter.isEmpty()) {
@@ -282,7 +293,7 @@ class StartController {
             boolean one = form.field("mark").equals("1");
             return Optional.of(new MeterProfile(form.field("meter"), share, step, sounds, one, highest));
         } catch (IllegalArgumentException e) {
-            problems.add(new Problem("meter", String.valueOf(e.getMessage())));
+            problems.add(new Problem("meter", Message.verbatim(String.valueOf(e.getMessage()))));
             return Optional.empty();
         }
     }
@@ -292,7 +303,7 @@ class StartController {
         if (new ReadingParser(false).understand(typed) instanceof MeterReading.Value value) {
             return value.value();
         }
-        problems.add(new Problem(field, "“" + typed + "” is not accepted; expected a figure such as 0.01, 30 or 20M."));
+        problems.add(new Problem(field, Message.of("start_controller.not_accepted_expected_figure", typed)));
         return Double.NaN;
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
@@ -43,7 +44,7 @@ record StepForm(String stage, String question, String subject, String black, Str
     static StepForm of(String key) {
         String[] parts = key.split("\t", -1);
         if (parts.length != PARTS) {
-            throw new Refused("", "The page sent a step that does not exist. Reload it.");
+            throw new Refused("", Message.of("step_form.page_sent_step_that"));
         }
         return new StepForm(parts[0], parts[1], parts[2], parts[3], parts[4], parts[5], parts[6]);
     }
@@ -65,7 +66,7 @@ record StepForm(String stage, String question, String subject, String black, Str
                     ? new TestStep.LeadCheck(Stage.valueOf(stage), TestStep.LeadCheck.LeadQuestion.valueOf(question))
                     : new TestStep.ManualStep(ManualAction.valueOf(question), subject);
         } catch (IllegalArgumentException e) {
-            throw new Refused("", "The page sent a step that does not exist. Reload it; what you typed was not saved.");
+            throw new Refused("", Message.of("step_form.page_sent_step_that_2"));
         }
     }
 
@@ -84,7 +85,7 @@ record StepForm(String stage, String question, String subject, String black, Str
         try {
             return Terminal.of(name.strip());
         } catch (IllegalArgumentException e) {
-            throw new Refused("", String.valueOf(e.getMessage()));
+            throw new Refused("", Message.verbatim(String.valueOf(e.getMessage())));
         }
     }
 

@@ -1,5 +1,6 @@
 package zestymarten.web.testrun;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -14,7 +15,8 @@ import zestymarten.core.insulation.WithstandJudge;
 import zestymarten.core.judgement.Expectation;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.limit.WithstandRule;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Moisture;
@@ -27,6 +29,7 @@ import zestymarten.web.drawing.BandDrawing;
 import zestymarten.web.drawing.StepDrawing;
 import zestymarten.web.drawing.TrendDrawing;
 import zestymarten.web.platform.RecommendationWords;
+import zestymarten.web.platform.Words;
 
 /** Puts the step at hand into words and drawings. */
 final class StepViews {
@@ -34,7 +37,7 @@ final class StepViews {
     /** How far back readings of the same stage are looked for, to be shown beside the limit. */
     private static final int RECENT = 600;
 
-    private static final String READING = "type what the meter shows";
+    private static final Message READING = Message.of("step_views.type_what_meter_shows");
 
     private StepViews() {}
 
@@ -44,6 +47,11 @@ final class StepViews {
                 touch -> touch(test, touch, stays, mating),
                 act -> act(test, act, mating));
     }
+
+    /** Stand for the two probes until the sentence around them is known. */
+    private static final String BLACK = "\uE001";
+
+    private static final String RED = "\uE002";
 
     /** A step in words alone: what to do, and why. */
     record StepWords(String sentence, String why) {}
@@ -88,11 +96,11 @@ final class StepViews {
 
     private static String hint(TestStep.ManualStep act, boolean choice) {
         return choice
-                ? "a key, or the word"
+                ? Words.say("step_views.key_or_word")
                 : switch (act.action().answer()) {
-                    case WORDS -> "Enter: done, or a note";
-                    case CELSIUS -> "°C, or °F with an F";
-                    case VOLTS, OHMS, REPAIR -> READING;
+                    case WORDS -> Words.say("step_views.enter_done_or_note");
+                    case CELSIUS -> Words.say("step_views.or");
+                    case VOLTS, OHMS, REPAIR -> Words.say(READING);
                 };
     }
 
@@ -102,19 +110,20 @@ final class StepViews {
                 StepForm.of(probes),
                 test.nextTouch(probes),
                 tone
-                        ? new RunView.Sentence("Touch the probes together. Does the meter beep?", "", "", "", "")
-                        : new RunView.Sentence("Still together: what do the leads read?", "", "", "", ""),
+                        ? new RunView.Sentence(Words.say("step_views.touch_probes_together_does"), "", "", "", "")
+                        : new RunView.Sentence(Words.say("step_views.still_together_what_do"), "", "", "", ""),
                 tone
-                        ? "Press b if it beeps, n if it does not. A meter that does not beep now would show every wire as open."
-                        : "Every reading includes the test-lead resistance. In this test "
-                                + test.conditions().policy().words() + ". Flex the leads: the figure must not move.",
+                        ? Words.say("step_views.press_if_beeps_if")
+                        : Words.say(
+                                "step_views.every_reading_includes_test",
+                                test.conditions().policy().words()),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 List.of(),
                 false,
-                READING,
+                Words.say(READING),
                 List.of(),
                 List.of());
     }
@@ -149,7 +158,7 @@ final class StepViews {
                 Stream.of(pad(assembly, "black", touch.black()), pad(assembly, "red", touch.red()))
                         .toList(),
                 false,
-                touch.isUnderVoltage() ? underVoltageHint(touch) : READING,
+                touch.isUnderVoltage() ? underVoltageHint(touch) : Words.say(READING),
                 List.of(),
                 places(test, touch));
     }
@@ -160,21 +169,26 @@ final class StepViews {
                 .filter(each -> touch.stage() == Stage.WET || touch.isOn(each.from()) || touch.isOn(each.to()))
                 .flatMap(each -> each.zone().stream())
                 .distinct()
-                .map(each -> "the " + each + " stretch")
+                .map(each -> Words.say("step_views.stretch", each))
                 .toList();
         boolean mist = touch.stage() == Stage.WET && test.approach().moisture() == Moisture.MIST;
         return touch.stage() == Stage.BEND && touch.state().isEmpty()
                 ? Stream.of(
-                                Stream.of("the " + touch.black().connector() + " end"),
-                                zones.isEmpty() ? Stream.of("the run between") : zones.stream(),
-                                Stream.of("the " + touch.red().connector() + " end"))
+                                Stream.of(Words.say(
+                                        "step_views.end", touch.black().connector())),
+                                zones.isEmpty() ? Stream.of(Words.say("step_views.run_between")) : zones.stream(),
+                                Stream.of(
+                                        Words.say("step_views.end", touch.red().connector())))
                         .flatMap(each -> each)
                         .toList()
-                : mist ? Stream.concat(zones.stream(), Stream.of("the ends")).toList() : List.of();
+                : mist
+                        ? Stream.concat(zones.stream(), Stream.of(Words.say("step_views.ends")))
+                                .toList()
+                        : List.of();
     }
 
     private static String underVoltageHint(TestStep.Measurement touch) {
-        return touch.stage() == Stage.WITHSTAND ? "3.4mA, or trip" : "320M, or 320M@15";
+        return touch.stage() == Stage.WITHSTAND ? Words.say("step_views.ma_or_trip") : "320M, or 320M@15";
     }
 
     /** Ohms over the time under voltage, on a scale of its logarithm; from two readings on. */
@@ -187,34 +201,36 @@ final class StepViews {
                                 .map(each -> new TrendDrawing.TrendValue(
                                         Math.log10(each.seconds()),
                                         each.ohm(),
-                                        EngineeringFormat.text(each.ohm(), "Ω") + " after "
-                                                + EngineeringFormat.text(each.seconds(), "s")))
+                                        Words.say(
+                                                "step_views.after",
+                                                Message.figure(each.ohm(), "Ω"),
+                                                Message.figure(each.seconds(), "s"))))
                                 .toList(),
                         "Ω"));
     }
 
     private static RunView.Sentence sentence(TestStep.Measurement touch) {
-        String after = switch (touch.stage()) {
-            case BEND ->
-                touch.state().isEmpty()
-                        ? ". Hold on, and move the wire place by place."
-                        : ". Hold on, and watch the reading.";
-            case WET ->
-                touch.isTied()
-                        ? ". All wires together: test voltage on, mist place by place."
-                        : " is the water here: test voltage on.";
-            case INSULATION, WITHSTAND ->
-                touch.red().isFrame()
-                        ? ". All others linked to it: test voltage on."
-                        : ". Through the clips, before the voltage: resistance.";
-            default -> touch.isTied() ? ", linked as below." : ".";
-        };
+        String whole = Words.say(
+                "step_views.probes", !touch.state().isEmpty(), touch.state(), BLACK, RED, Message.of(after(touch)));
+        String[] parts = whole.split(BLACK + "|" + RED, -1);
         return new RunView.Sentence(
-                touch.state().isEmpty() ? "Black on " : "In '" + touch.state() + "': black on ",
+                parts[0],
                 touch.black().name(),
-                ", red on ",
-                touch.red().isFrame() ? "the frame" : touch.red().name(),
-                after);
+                parts[1],
+                touch.red().isFrame()
+                        ? Words.say("step_views.frame")
+                        : touch.red().name(),
+                parts[2]);
+    }
+
+    /** What is done with the probes on. */
+    private static String after(TestStep.Measurement touch) {
+        return switch (touch.stage()) {
+            case BEND -> touch.state().isEmpty() ? "step_views.move_wire" : "step_views.watch_reading";
+            case WET -> touch.isTied() ? "step_views.mist" : "step_views.water";
+            case INSULATION, WITHSTAND -> touch.red().isFrame() ? "step_views.voltage_on" : "step_views.before_voltage";
+            default -> touch.isTied() ? "step_views.linked_as_below" : "step_views.nothing_else";
+        };
     }
 
     /** The band of a touch with the like readings of its stage, and a reading on it. */
@@ -236,85 +252,93 @@ final class StepViews {
     }
 
     private static String why(TestRun test, TestStep.Measurement touch, List<Conductor> route) {
-        String ties = touch.ties().stream()
-                .map(tie -> "Linked: "
-                        + tie.stream()
-                                .map(each -> each.isFrame() ? "the frame" : each.name())
-                                .collect(Collectors.joining(" "))
-                        + ". ")
-                .collect(Collectors.joining());
-        String range = test.range(touch).isPresent()
-                ? "Range " + EngineeringFormat.text(test.range(touch).getAsDouble(), "Ω") + ". "
-                : "";
-        return range + ties + reason(test, touch, route);
+        List<Object> sentences = new ArrayList<>();
+        if (test.range(touch).isPresent()) {
+            sentences.add(Message.of(
+                    "step_views.range", Message.figure(test.range(touch).getAsDouble(), "Ω")));
+        }
+        touch.ties().forEach(tie -> sentences.add(linked(tie)));
+        sentences.add(reason(test, touch, route));
+        return Words.say(Message.sentences(sentences.toArray()));
     }
 
-    private static String reason(TestRun test, TestStep.Measurement touch, List<Conductor> route) {
+    private static Message linked(List<Terminal> tie) {
+        return Message.of(
+                "step_views.linked",
+                tie.stream()
+                        .map(each -> each.isFrame() ? Words.say("step_views.frame") : each.name())
+                        .collect(Collectors.joining(" ")));
+    }
+
+    private static Message reason(TestRun test, TestStep.Measurement touch, List<Conductor> route) {
         if (touch.isUnderVoltage()) {
-            return underVoltage(test, touch);
+            return touch.stage() == Stage.WITHSTAND ? withstand(test, touch) : insulation(test, touch);
         }
         Expectation expectation = test.expectation(touch);
         if (expectation instanceof Expectation.Joined joined) {
-            String expects = joined.limit()
-                    .nominal()
-                    .map(nominal -> " Expect about " + nominal.text() + ".")
-                    .orElse("");
-            String named = route.isEmpty()
-                    ? parts(joined)
-                    : String.join(", ", route.stream().map(StepViews::described).toList());
-            return named + "." + expects + " "
-                    + joined.limit().derivation()
-                    + test.conditions()
-                            .leadsCaution(joined.limit().high())
-                            .map(caution -> " " + caution)
-                            .orElse("");
+            return expected(test, joined, route);
         }
         if (touch.stage() == Stage.FRAME) {
-            return described(test, touch.black())
-                    + " must be clear of the frame. Use bare metal: paint passes everything.";
+            return Message.of("step_views.must_be_clear_frame", described(test, touch.black()));
         }
         boolean looseEnd = test.open().stream()
                 .anyMatch(open -> List.of(touch.black(), touch.red()).stream()
                         .anyMatch(end -> open.black().equals(end) || open.red().equals(end)));
-        return described(test, touch.black()) + " and " + described(test, touch.red()) + " must be apart."
-                + (touch.isTied() ? " Continuity anywhere shows here; the pairs follow only then." : "")
-                + (looseEnd ? " One of them is a loose end of a wire that read open: did it go elsewhere?" : "");
+        return Message.of(
+                "step_views.must_be_apart",
+                described(test, touch.black()),
+                described(test, touch.red()),
+                touch.isTied(),
+                looseEnd);
     }
 
-    private static String underVoltage(TestRun test, TestStep.Measurement touch) {
-        if (touch.stage() == Stage.WITHSTAND) {
-            WithstandRule rule = test.approach().withstand().orElseThrow();
-            return described(test, touch.black()) + " against everything else and the frame at "
-                    + EngineeringFormat.text(rule.volts(), "V") + (rule.alternates() ? " AC" : " DC")
-                    + ". Bring it up over 5 s, hold "
-                    + EngineeringFormat.text(rule.seconds(), "s")
-                    + ", type the current at the end, bring it down. At most "
-                    + EngineeringFormat.text(rule.mostA(), "A") + " of leakage: the figure given for this test."
-                    + WithstandJudge.charging(rule, test.design().lengthM(touch.black())).stream()
-                            .mapToObj(each ->
-                                    " Its length alone takes " + EngineeringFormat.text(each, "A") + " to charge.")
-                            .collect(Collectors.joining())
-                    + " Nobody touches anything.";
-        }
+    private static Message expected(TestRun test, Expectation.Joined joined, List<Conductor> route) {
+        Message named = route.isEmpty()
+                ? parts(joined)
+                : Message.of(
+                        "step_views.route",
+                        Message.list(
+                                MessageArgument.Listing.Link.COMMA,
+                                route.stream().map(StepViews::described).toList()));
+        return Message.sentences(
+                named,
+                joined.limit().nominal().map(nominal -> Message.of("step_views.expect_about", nominal)),
+                joined.limit().derivation(),
+                test.conditions().leadsCaution(joined.limit().high()));
+    }
+
+    private static Message withstand(TestRun test, TestStep.Measurement touch) {
+        WithstandRule rule = test.approach().withstand().orElseThrow();
+        OptionalDouble charging = WithstandJudge.charging(rule, test.design().lengthM(touch.black()));
+        return Message.sentences(
+                Message.of(
+                        "step_views.withstand",
+                        described(test, touch.black()),
+                        Message.figure(rule.volts(), "V"),
+                        rule.alternates(),
+                        Message.figure(rule.seconds(), "s"),
+                        Message.figure(rule.mostA(), "A")),
+                charging.isPresent()
+                        ? Message.of("step_views.charging", Message.figure(charging.getAsDouble(), "A"))
+                        : Message.NONE);
+    }
+
+    private static Message insulation(TestRun test, TestStep.Measurement touch) {
         String what = touch.stage() == Stage.INSULATION
-                ? described(test, touch.black()) + " against everything else and the frame at "
-                : touch.isTied()
-                        ? "All wires against the frame at "
-                        : described(test, touch.black()) + " against the water at ";
-        String how = touch.stage() == Stage.INSULATION
-                ? " DC. Hold until it is steady, a long cable a minute or more. The clips were proved just before; touch nothing. "
-                : touch.isTied()
-                        ? " DC. Dead and disconnected; a fine mist on one place at a time. A drop marks the damage: type the figure. "
-                        : " DC. Nobody touches the water. ";
-        return what
-                + EngineeringFormat.text(
-                        test.approach().insulation().orElseThrow().testV(), "V") + how
-                + test.least(touch).derivation() + " "
-                + String.join(" ", test.absorption(touch).said(test.conditions().ambientC()));
+                ? "step_views.insulation"
+                : touch.isTied() ? "step_views.insulation_mist" : "step_views.insulation_water";
+        double volts = test.approach().insulation().orElseThrow().testV();
+        List<Object> sentences = new ArrayList<>();
+        sentences.add(Message.of(what, described(test, touch.black()), Message.figure(volts, "V")));
+        sentences.add(test.least(touch).derivation());
+        sentences.addAll(test.absorption(touch).said(test.conditions().ambientC()));
+        return Message.sentences(sentences.toArray());
     }
 
-    private static String parts(Expectation.Joined joined) {
-        return joined.isBridged() ? "Through " + String.join(", ", joined.parts()) : "Through the link";
+    private static Message parts(Expectation.Joined joined) {
+        return joined.isBridged()
+                ? Message.of("step_views.through", Message.list(MessageArgument.Listing.Link.COMMA, joined.parts()))
+                : Message.of("step_views.through_link");
     }
 
     private static String described(TestRun test, Terminal terminal) {
@@ -322,7 +346,7 @@ final class StepViews {
                 .filter(each -> each.from().equals(terminal) || each.to().equals(terminal))
                 .findFirst()
                 .map(StepViews::described)
-                .orElse("the empty cavity " + terminal);
+                .orElse(Words.say("step_views.empty_cavity", terminal));
     }
 
     private static String described(Conductor conductor) {
@@ -339,13 +363,11 @@ final class StepViews {
 
     private static Optional<String> asks(TestRun test, TestStep.Measurement touch) {
         if (test.asksForCleanMetal(touch)) {
-            return Optional.of(
-                    "It read open. Scrape to clean metal and measure once more; both readings are recorded.");
+            return Optional.of(Words.say("step_views.read_open_scrape_clean"));
         }
         if (test.state(touch) == StepState.UNTESTED) {
             return test.settledBy(touch)
-                    .map(next -> "What read otherwise than expected is settled first: this "
-                            + RecommendationWords.why(next) + ".");
+                    .map(next -> Words.say("step_views.what_read_otherwise_than", RecommendationWords.why(next)));
         }
         if (test.state(touch) != StepState.DOUBTFUL || test.isDone(touch)) {
             return Optional.empty();
@@ -358,17 +380,15 @@ final class StepViews {
         if (touch.isUnderVoltage() && !doubted) {
             return Optional.of(
                     touch.stage() == Stage.WITHSTAND
-                            ? "The time is not over: hold on, and read it at the end."
-                            : "Still charging: hold on, and read it after a minute, such as 320M@60.");
+                            ? Words.say("step_views.time_not_over_hold")
+                            : Words.say("step_views.still_charging_hold_on"));
         }
         boolean tone = test.standing(touch).stream()
                 .reduce((first, last) -> last)
                 .filter(last -> last.content() instanceof Entry.Content.Reading reading
                         && reading.meaning() instanceof MeterReading.Tone)
                 .isPresent();
-        return tone
-                ? Optional.of("That did not settle it: this wire needs a figure. Enter the resistance.")
-                : lastReason(test, touch);
+        return tone ? Optional.of(Words.say("step_views.that_did_not_settle")) : lastReason(test, touch);
     }
 
     /** Why the last reading of a step does not settle it. */
@@ -376,7 +396,7 @@ final class StepViews {
         return test.standing(step).stream()
                 .reduce((first, last) -> last)
                 .flatMap(test::judgement)
-                .map(Judgement::reason);
+                .map(each -> Words.say(each.reason()));
     }
 
     private static RunView.Pad pad(Assembly assembly, String probe, Terminal terminal) {
@@ -396,8 +416,8 @@ final class StepViews {
     static String shortly(TestStep step) {
         return step.fold(
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
-                        ? "probes, tone"
-                        : "probes, resistance",
+                        ? Words.say("step_views.probes_tone")
+                        : Words.say("step_views.probes_resistance"),
                 TestStep.Measurement::name,
                 ManualStepWords::shortly);
     }

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.limit.WithstandRule;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
@@ -54,18 +55,14 @@ class Taking {
         if (step instanceof TestStep.Measurement touch && touch.isUnderVoltage()) {
             return underVoltage(run, touch);
         }
-        String address = address(run)
-                .orElseThrow(
-                        () -> new Refused(
-                                "",
-                                "This test's meter has no address. Type what it shows, or give it one under Meters before the next test."));
+        String address = address(run).orElseThrow(() -> new Refused("", Message.of("taking.this_test_meter_has")));
         return step.fold(
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
                         ? tone(instruments.ask(address, joined(runId), "MEAS:CONT?"))
                         : InstrumentReading.shown(instruments.ask(address, joined(runId), "MEAS:RES?")),
                 touch -> touch(run, touch, address),
                 act -> {
-                    throw new Refused("", "Nothing is taken from this meter here. Type it.");
+                    throw new Refused("", Message.of("taking.nothing_taken_from_this"));
                 });
     }
 
@@ -81,8 +78,7 @@ class Taking {
      */
     private String underVoltage(RunSnapshot run, TestStep.Measurement touch) {
         String address = meters.testerAddress()
-                .orElseThrow(() -> new Refused(
-                        "", "No insulation tester has an address. Type what it shows, or give it one under Meters."));
+                .orElseThrow(() -> new Refused("", Message.of("taking.no_insulation_tester_has")));
         boolean high = touch.stage() == Stage.WITHSTAND;
         TestOptions approach = run.test().approach();
         Optional<WithstandRule> withstand = approach.withstand().filter(each -> high);

@@ -15,6 +15,7 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.limit.InsulationRule;
 import zestymarten.core.limit.WithstandRule;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
@@ -24,6 +25,7 @@ import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /**
  * How a run goes about its unit, as the fields of a form; and the fields that say a way that is known.
@@ -128,8 +130,7 @@ public record TestOptionsForm(Map<String, String> fields) {
         String code = field("method").isEmpty() ? TestMethod.BOTH_ENDS.code() : field("method");
         Optional<TestMethod> method = TestMethod.of(code).filter(each -> each != TestMethod.INSULATION);
         if (method.isEmpty()) {
-            problems.add(
-                    new Problem("method", "“" + code + "” is not accepted; expected a way of testing from the list."));
+            problems.add(new Problem("method", Message.of("test_options_form.not_accepted_expected_way", code)));
         }
         Optional<InsulationRule> insulation = insulation(problems);
         Optional<WithstandRule> withstand = withstand(problems);
@@ -150,7 +151,7 @@ public record TestOptionsForm(Map<String, String> fields) {
                     withstand,
                     order.orElse(Order.USUAL)));
         } catch (IllegalArgumentException e) {
-            problems.add(new Problem("method", String.valueOf(e.getMessage())));
+            problems.add(new Problem("method", Message.verbatim(String.valueOf(e.getMessage()))));
             return Optional.empty();
         }
     }
@@ -162,17 +163,23 @@ public record TestOptionsForm(Map<String, String> fields) {
     }
 
     private Optional<InsulationRule> insulation(List<Problem> problems) {
-        OptionalDouble volts = number("test_v", "volts DC, 1 to 5000, or nothing for no test", 5000, problems);
+        OptionalDouble volts = number("test_v", Words.say("test_options_form.volts_dc_or_nothing"), 5000, problems);
         if (volts.isEmpty()) {
             return Optional.empty();
         }
         String by = field("least_by");
         boolean asked = by.equals("figure") || by.equals("length");
         OptionalDouble least = asked
-                ? number("least", by.equals("figure") ? "megohm, such as 100" : "megohm·km, such as 20", 1e6, problems)
+                ? number(
+                        "least",
+                        by.equals("figure")
+                                ? Words.say("test_options_form.megohm_such_as")
+                                : Words.say("test_options_form.megohm_km_such_as"),
+                        1e6,
+                        problems)
                 : OptionalDouble.empty();
         if (asked && least.isEmpty()) {
-            problems.add(new Problem("least", "Read nothing; expected the minimum insulation resistance."));
+            problems.add(new Problem("least", Message.of("test_options_form.read_nothing_expected_minimum")));
             return Optional.empty();
         }
         return Optional.of(new InsulationRule(
@@ -183,17 +190,19 @@ public record TestOptionsForm(Map<String, String> fields) {
 
     private Optional<WithstandRule> withstand(List<Problem> problems) {
         int before = problems.size();
-        OptionalDouble volts = number("withstand_v", "volts, 1 to 20 000, or nothing for no test", 20_000, problems);
+        OptionalDouble volts =
+                number("withstand_v", Words.say("test_options_form.volts_or_nothing_no"), 20_000, problems);
         if (volts.isEmpty()) {
             return Optional.empty();
         }
-        OptionalDouble hertz = number("withstand_hz", "hertz up to 400, or nothing for DC", 400, problems);
-        OptionalDouble pico = number("withstand_pf", "picofarad per metre, or nothing", 1e6, problems);
-        OptionalDouble most = number("withstand_ma", "milliampere up to 1000", 1000, problems);
-        OptionalDouble seconds = number("withstand_s", "seconds up to 3600", 3600, problems);
+        OptionalDouble hertz =
+                number("withstand_hz", Words.say("test_options_form.hertz_up_or_nothing"), 400, problems);
+        OptionalDouble pico =
+                number("withstand_pf", Words.say("test_options_form.picofarad_per_metre_or"), 1e6, problems);
+        OptionalDouble most = number("withstand_ma", Words.say("test_options_form.milliampere_up"), 1000, problems);
+        OptionalDouble seconds = number("withstand_s", Words.say("test_options_form.seconds_up"), 3600, problems);
         if (most.isEmpty() || seconds.isEmpty()) {
-            problems.add(
-                    new Problem("withstand_ma", "A withstand test needs the maximum leakage and how long it is held."));
+            problems.add(new Problem("withstand_ma", Message.of("test_options_form.withstand_test_needs_maximum")));
         }
         return problems.size() > before
                 ? Optional.empty()
@@ -215,7 +224,8 @@ public record TestOptionsForm(Map<String, String> fields) {
                 && value.value() > 0
                 && value.value() <= most;
         if (!figure) {
-            problems.add(new Problem(name, "“" + field(name) + "” is not accepted; expected " + expected + "."));
+            problems.add(
+                    new Problem(name, Message.of("test_options_form.not_accepted_expected", field(name), expected)));
             return OptionalDouble.empty();
         }
         return new ReadingParser(false).understand(typed).figure();
@@ -226,13 +236,13 @@ public record TestOptionsForm(Map<String, String> fields) {
         Set<String> wires = assembly.conductors().stream().map(Conductor::id).collect(Collectors.toSet());
         first.stream()
                 .filter(each -> !wires.contains(each))
-                .forEach(each -> problems.add(new Problem(
-                        "first", "“" + each + "” is not accepted; expected wires of this assembly, such as W3 W7.")));
+                .forEach(each -> problems.add(
+                        new Problem("first", Message.of("test_options_form.not_accepted_expected_wires", each))));
         try {
             List<Stage> stages = field("order").isEmpty() ? Order.MOVABLE : stages();
             return Optional.of(new Order(stages, first));
         } catch (IllegalArgumentException e) {
-            problems.add(new Problem("order", String.valueOf(e.getMessage())));
+            problems.add(new Problem("order", Message.verbatim(String.valueOf(e.getMessage()))));
             return Optional.empty();
         }
     }

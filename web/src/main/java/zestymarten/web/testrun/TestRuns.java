@@ -20,13 +20,14 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.analysis.Design;
-import zestymarten.core.finding.Finding;
+import zestymarten.core.finding.FaultHistory;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.limit.Learnt;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Nets;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Purpose;
@@ -47,6 +48,7 @@ import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Patterns;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
 
@@ -153,7 +155,7 @@ public class TestRuns {
             return open;
         }
         if (unit.state().equals("scrapped")) {
-            throw new Refused("serial", "Unit " + unit.serial() + " was scrapped and is not tested any more.");
+            throw new Refused("serial", Message.of("test_runs.unit_was_scrapped_not", unit.serial()));
         }
         units.setState(unit.id(), "on the bench");
         MeterProfile meter = conditions.meter();
@@ -219,10 +221,7 @@ public class TestRuns {
                 .distinct()
                 .collect(Collectors.joining(" "));
         if (found.isEmpty()) {
-            throw new Refused(
-                    "purpose",
-                    "The last test of " + run.serial()
-                            + " has found nothing, or there is none. Choose Test everything, or Find" + " the fault.");
+            throw new Refused("purpose", Message.of("test_runs.last_test_has_found", run.serial()));
         }
         return Purpose.RETEST.code() + " " + found;
     }
@@ -252,10 +251,7 @@ public class TestRuns {
         int nets = Nets.of(revision.assembly()).all().size();
         boolean ties = approach.method().needsTies() || approach.insulation().isPresent();
         if (ties && nets > MOST_TIED) {
-            throw new Refused(
-                    "method",
-                    "This assembly has " + nets + " nets; at most " + MOST_TIED
-                            + " can be linked together. Choose each to each, without an insulation test.");
+            throw new Refused("method", Message.of("test_runs.this_assembly_has_nets", nets, MOST_TIED));
         }
     }
 
@@ -269,7 +265,7 @@ public class TestRuns {
     public RunSnapshot find(long id) {
         RunRow row = mapper.find(id);
         if (row == null) {
-            throw new NotFound("There is no test number " + id + ".");
+            throw new NotFound(Message.of("test_runs.there_no_test_number", id));
         }
         return derived.get(id, mapper.pulse(id)).map(test -> run(row, test)).orElseGet(() -> {
             RunSnapshot run =
@@ -340,7 +336,13 @@ public class TestRuns {
     private Design design(Revision revision, double ambientC, long taught) {
         return designs.get(
                 new DesignKey(revision.id(), ambientC, taught),
-                any -> Design.of(revision.assembly(), ambientC, learnt(taught)));
+                any -> Design.of(revision.assembly(), ambientC, learnt(taught), history(taught)));
+    }
+
+    private FaultHistory history(long taught) {
+        return taught == NOTHING_LEARNT
+                ? FaultHistory.NONE
+                : Learning.history(learnt.tests(taught), learnt.faults(taught));
     }
 
     private Map<String, Learnt> learnt(long taught) {
@@ -383,14 +385,14 @@ public class TestRuns {
 
     private static void mustBeAccepted(TestStep.ManualStep act, String words) {
         TestRun.expected(act, words).ifPresent(expected -> {
-            throw new Refused("", "“" + words + "” is not accepted; expected " + expected + ".");
+            throw new Refused("", Message.of("test_runs.not_accepted_expected", words, expected));
         });
     }
 
     private static String words(String typed, int longest) {
         String words = typed.strip();
         if (words.length() > longest) {
-            throw new Refused("", "That is " + words.length() + " characters long; use at most " + longest + ".");
+            throw new Refused("", Message.of("test_runs.that_characters_long_use", words.length(), longest));
         }
         return words;
     }
@@ -440,7 +442,7 @@ public class TestRuns {
         return once(runId, sent, run -> {
             String reason = sent.typed().strip();
             if (reason.isEmpty() || reason.length() > LONGEST_REASON) {
-                throw new Refused("", "Say in a few words why this step is skipped; it is shown in the record.");
+                throw new Refused("", Message.of("test_runs.say_few_words_why"));
             }
             return keep(run, sent, new Entry.Content.Skip(reason), by);
         });
@@ -469,14 +471,13 @@ public class TestRuns {
                                 ? skip.reason()
                                 : sent.typed().strip();
         if (!before.step().equals(sent.step()) || !kept.equals(sent.typed().strip())) {
-            throw new Conflict("Something else was saved under this identifier before: “" + kept + "”, entry "
-                    + before.sequence() + ". Send this as an entry of its own.");
+            throw new Conflict(Message.of("test_runs.something_else_was_saved", kept, before.sequence()));
         }
     }
 
     private RunSnapshot hold(long runId) {
         if (mapper.lock(runId) == null) {
-            throw new NotFound("There is no test number " + runId + ".");
+            throw new NotFound(Message.of("test_runs.there_no_test_number", runId));
         }
         return find(runId);
     }
@@ -484,31 +485,27 @@ public class TestRuns {
     private Optional<Entry> already(RunSnapshot run, UUID id) {
         Optional<Entry> here = run.test().entry(id);
         if (here.isEmpty() && mapper.runOfEntry(id) != null) {
-            throw new Conflict("That reading belongs to another test. Reload the page and enter it again.");
+            throw new Conflict(Message.of("test_runs.that_reading_belongs_another"));
         }
         return here;
     }
 
     private static void mustBeFree(RunSnapshot run, TestStep step, int touch) {
         if (!run.isUnderWay()) {
-            throw new Conflict("This test was ended meanwhile. Nothing more can be entered in it.");
+            throw new Conflict(Message.of("test_runs.this_test_was_ended"));
         }
         if (!run.test().isPlanned(step)) {
-            throw new Conflict(
-                    "This step is not part of the test any more; an earlier reading has changed. The page shows what"
-                            + " is due now.");
+            throw new Conflict(Message.of("test_runs.this_step_not_part"));
         }
         if (!run.test().isAllowed(step)) {
-            throw new Conflict(
-                    "It is not proved dead yet: no probe goes on it before that. The page shows what is due.");
+            throw new Conflict(Message.of("test_runs.not_proved_dead_yet"));
         }
         if (run.test().nextTouch(step) != touch) {
             List<Entry> standing = run.test().standing(step);
             String who = standing.isEmpty()
                     ? "someone"
                     : standing.get(standing.size() - 1).by();
-            throw new Conflict("This step was recorded meanwhile by " + who
-                    + ". Your reading was not saved and is still in the slot; the page shows what is due now.");
+            throw new Conflict(Message.of("test_runs.this_step_was_recorded", who));
         }
     }
 
@@ -542,16 +539,16 @@ public class TestRuns {
     @Transactional
     public RunSnapshot takeBack(long runId, UUID entryId, String by) {
         RunSnapshot run = hold(runId);
-        Entry last = run.test().last().orElseThrow(() -> new Conflict("There is nothing to take back in this test."));
+        Entry last = run.test().last().orElseThrow(() -> new Conflict(Message.of("test_runs.there_nothing_take_back")));
         if (!run.isUnderWay()) {
-            throw new Conflict("This test was ended. Its readings stay as they are.");
+            throw new Conflict(Message.of("test_runs.this_test_was_ended_2"));
         }
         boolean done = run.test().entry(entryId).filter(Entry::takenBack).isPresent();
         if (done) {
             return run;
         }
         if (!last.id().equals(entryId)) {
-            throw new Conflict("Another reading was entered meanwhile. The page shows it; take that one back first.");
+            throw new Conflict(Message.of("test_runs.another_reading_was_entered"));
         }
         mapper.insertTakenBack(entryId, by, clock.instant());
         return find(runId);
@@ -567,15 +564,18 @@ public class TestRuns {
         if (!run.test().ledger().isEmpty()) {
             throw new Refused(
                     "",
-                    "Not everything is restored: "
-                            + String.join(", ", run.test().ledger())
-                            + ". The test can end when everything is restored.");
+                    Message.of(
+                            "test_runs.not_everything_restored_test",
+                            String.join(", ", run.test().ledger())));
         }
         List<RunFinding> findings = run.test().findings();
         RunOutcome outcome = run.test().outcome();
         String summary = String.join(
                 " ",
-                findings.stream().map(RunFinding::finding).map(Finding::text).toList());
+                findings.stream()
+                        .map(RunFinding::finding)
+                        .map(each -> Words.say(each.message()))
+                        .toList());
         run.test()
                 .asBuilt()
                 .ifPresent(built -> assemblies.reviseUnit(run.revision().assemblyId(), run.unitId(), built, by));

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import zestymarten.core.quantity.Message;
+import zestymarten.web.platform.Words;
 
 /** When a unit is to be tested again: by a day, by operating hours, by cycles, by several of them or by none. */
 public record DueDate(
@@ -14,7 +16,7 @@ public record DueDate(
         @Nullable Integer cycles) {
 
     /** What is said of a day that cannot be the next one. */
-    public static final String EXPECTED = "a day to come, such as 2027-05-31";
+    public static final Message EXPECTED = Message.of("due_date.day_come_such_as");
 
     private static final int MOST_YEARS = 50;
 
@@ -37,13 +39,13 @@ public record DueDate(
     public String text() {
         List<String> said = new ArrayList<>();
         if (on != null) {
-            said.add("by " + on);
+            said.add(Words.say("due_date.by", on));
         }
         if (hours != null) {
-            said.add("after " + Math.round(hours) + " h");
+            said.add(Words.say("due_date.after", Math.round(hours)));
         }
         if (cycles != null) {
-            said.add("after " + cycles + " cycles");
+            said.add(Words.say("due_date.after_cycles", cycles));
         }
         return String.join(" or ", said);
     }

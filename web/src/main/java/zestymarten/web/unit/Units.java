@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Patterns;
 import zestymarten.web.platform.Refused;
@@ -66,7 +67,7 @@ public class Units {
     public UnitRow find(long id) {
         UnitRow row = mapper.find(id);
         if (row == null) {
-            throw new NotFound("There is no unit number " + id + ".");
+            throw new NotFound(Message.of("units.there_no_unit_number", id));
         }
         return row;
     }
@@ -84,9 +85,7 @@ public class Units {
 
     private static void mustBeChosen(List<Long> ids) {
         if (ids.isEmpty() || ids.size() > PAGE) {
-            throw new Refused(
-                    "unit",
-                    ids.size() + " units are chosen; expected 1 to " + PAGE + ". Tick the units in the list first.");
+            throw new Refused("unit", Message.of("units.units_chosen_expected_tick", ids.size(), PAGE));
         }
     }
 
@@ -96,7 +95,7 @@ public class Units {
         mustBeChosen(ids);
         LocalDate on = DueDate.day(day, LocalDate.now(clock))
                 .orElseThrow(() -> new Refused(
-                        "due_on", "“" + day.strip() + "” is not accepted; expected " + DueDate.EXPECTED + "."));
+                        "due_on", Message.of("units.not_accepted_expected", day.strip(), DueDate.EXPECTED)));
         mapper.setDueOn(ids, on);
     }
 
@@ -105,12 +104,7 @@ public class Units {
     public UnitRow bySerial(String serial) {
         List<UnitRow> found = mapper.bySerial(serial);
         if (found.size() != 1) {
-            throw new Refused(
-                    "serial",
-                    "“" + serial + "” is not accepted; expected the serial of a unit that has been on the bench"
-                            + (found.isEmpty()
-                                    ? ". There is none of that serial."
-                                    : ", but several assemblies have one of it."));
+            throw new Refused("serial", Message.of("units.not_accepted_expected_serial", serial, found.isEmpty()));
         }
         return found.get(0);
     }
@@ -120,15 +114,12 @@ public class Units {
     public UnitRow takeToTheBench(long assemblyId, String serial) {
         String clean = serial.strip();
         if (clean.isEmpty() || clean.length() > LONGEST_SERIAL) {
-            throw new Refused(
-                    "serial",
-                    "“" + serial + "” is not accepted; expected the unit's serial or tag, 1 to " + LONGEST_SERIAL
-                            + " characters. If it has none, give it one and write it on a label.");
+            throw new Refused("serial", Message.of("units.not_accepted_expected_unit", serial, LONGEST_SERIAL));
         }
         mapper.insert(assemblyId, clean, clock.instant());
         UnitRow row = mapper.lock(assemblyId, clean);
         if (row == null) {
-            throw new NotFound("There is no assembly number " + assemblyId + ".");
+            throw new NotFound(Message.of("units.there_no_assembly_number", assemblyId));
         }
         return row;
     }

@@ -2,6 +2,7 @@ package zestymarten.web.worksheet;
 
 import java.util.Map;
 import java.util.stream.Stream;
+import zestymarten.web.platform.Words;
 
 /**
  * A sheet to be kept.
@@ -24,21 +25,19 @@ public record SavedSheet(SavedTool tool, String title, Map<String, String> field
 
     /** The tools that save sheets. */
     public enum SavedTool {
-        CIRCUIT("circuit", "circuit", "Circuit"),
-        CONDUCTOR("conductor", "conductor", "Conductor check"),
-        CORE_ID("bundle", "identify-cores", "Identify cores"),
-        COMPARISON("family", "compare-leads", "Compare leads"),
-        BATCH_TEST("test-day", "batch-test", "Batch test"),
-        CHECK("check", "check", "Check one thing");
+        CIRCUIT("circuit", "circuit"),
+        CONDUCTOR("conductor", "conductor"),
+        CORE_ID("bundle", "identify-cores"),
+        COMPARISON("family", "compare-leads"),
+        BATCH_TEST("test-day", "batch-test"),
+        CHECK("check", "check");
 
         private final String code;
         private final String path;
-        private final String title;
 
-        SavedTool(String code, String path, String title) {
+        SavedTool(String code, String path) {
             this.code = code;
             this.path = path;
-            this.title = title;
         }
 
         /** By which the database knows it; never changed, as sheets were saved under it. */
@@ -53,7 +52,7 @@ public record SavedSheet(SavedTool tool, String title, Map<String, String> field
 
         /** What it is called in the navigation. */
         public String title() {
-            return title;
+            return Words.say(this);
         }
 
         /**

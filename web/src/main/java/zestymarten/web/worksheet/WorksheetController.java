@@ -7,6 +7,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
@@ -28,12 +29,12 @@ class WorksheetController {
         Worksheet worksheet = worksheets.stream()
                 .filter(each -> each.tool().path().equals(tool))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("There is no tool '" + tool + "'."));
+                .orElseThrow(() -> new NotFound(Message.of("worksheet_controller.there_no_tool", tool)));
         try {
             long kept = sheets.keep(worksheet.kept(typed), typed.text("serial"), who.getName());
             return "redirect:/" + tool + "?sheet=" + kept;
         } catch (IllegalArgumentException e) {
-            throw new Refused("name", String.valueOf(e.getMessage()));
+            throw new Refused("name", Message.verbatim(String.valueOf(e.getMessage())));
         }
     }
 }

@@ -2,6 +2,7 @@ package zestymarten.web.worksheet;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import zestymarten.web.platform.Words;
 
 /**
  * A saved sheet, without its form.
@@ -25,7 +26,7 @@ public record WorksheetLine(
             case "good" -> "pass";
             case "watch" -> "marginal";
             case "fault" -> "fail";
-            case "untested" -> "not finished";
+            case "untested" -> Words.say("worksheet_line.not_finished");
             default -> verdict;
         };
     }

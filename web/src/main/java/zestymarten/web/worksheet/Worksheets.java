@@ -8,6 +8,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.unit.Units;
@@ -55,9 +56,7 @@ public class Worksheets {
     private long insert(SavedSheet kept, @Nullable Long unitId, String by) {
         String fields = json.writeValueAsString(kept.fields());
         if (fields.length() > LONGEST_FORM) {
-            throw new Refused(
-                    "form",
-                    "That is too much to save: " + fields.length() + " characters of at most " + LONGEST_FORM + ".");
+            throw new Refused("form", Message.of("worksheets.that_too_much_save", fields.length(), LONGEST_FORM));
         }
         String says = kept.says().length() > LONGEST_SAID ? kept.says().substring(0, LONGEST_SAID) : kept.says();
         return mapper.insert(
@@ -69,7 +68,7 @@ public class Worksheets {
     public Map<String, String> fields(SavedSheet.SavedTool tool, long id) {
         String fields = mapper.fields(tool.code(), id);
         if (fields == null) {
-            throw new NotFound("There is no saved sheet number " + id + " of this tool.");
+            throw new NotFound(Message.of("worksheets.there_no_saved_sheet", id));
         }
         return json.readValue(fields, FIELDS);
     }

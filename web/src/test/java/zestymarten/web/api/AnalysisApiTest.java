@@ -267,6 +267,6 @@ class AnalysisApiTest {
                                 + ",\"method\":\"by_halves\",\"tools\":[\"meter\"],\"prices\":{\"walk_s\":-1}}")))
                 .containsExactly(
                         "tools: The method by_halves takes 'clips': clips to link ends.",
-                        "prices.walk_s: Read -1.0; expected 0 to 3600 seconds.");
+                        "prices.walk_s: Read -1; expected 0 to 3600 seconds.");
     }
 }

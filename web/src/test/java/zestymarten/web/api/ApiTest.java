@@ -135,7 +135,7 @@ class ApiTest {
                 .isEqualTo(201);
         String semicolons = "from;to;length_m;awg;area_mm2\nJ1.1;J2.1;2,5;20;4\n";
         assertThat(take("Semi-" + UUID.randomUUID(), "text/csv", semicolons).body())
-                .contains("the same section as area_mm2 (4 mm²), but AWG 20 is 0.518 mm²; give one of the two");
+                .contains("the same section as area_mm2 (4 mm²), but AWG 20 is 0.5176 mm²; give one of the two");
     }
 
     @Test

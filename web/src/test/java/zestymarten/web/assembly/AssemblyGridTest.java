@@ -9,9 +9,9 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.quantity.Problem;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.platform.Words;
 
 /** What cells say, and what is wrong with which of them. */
 @ExtendWith(Workshop.class)
@@ -140,7 +140,7 @@ class AssemblyGridTest {
                                 "connectors.1.columns",
                                 "4")
                         .problems())
-                .extracting(Problem::where)
+                .extracting(each -> Words.say(each.where()))
                 .containsExactlyInAnyOrder("wires.3.length_m", "parts.2.id", "connectors.1.shape");
     }
 
@@ -149,13 +149,13 @@ class AssemblyGridTest {
         assertThat(read("wires.0.id", "W1", "wires.1.id", "W1", "wires.1.from", "J1.2", "wires.1.to", "J2.2")
                         .problems())
                 .singleElement()
-                .extracting(Problem::text)
+                .extracting(each -> Words.say(each.what()))
                 .asString()
                 .contains("'W1' is named twice");
         assertThat(read("wires.1.id", "W2", "wires.1.from", "J1.2", "wires.1.to", "J1.2")
                         .problems())
                 .singleElement()
-                .extracting(Problem::where)
+                .extracting(each -> Words.say(each.where()))
                 .isEqualTo("wires.1.id");
         assertThat(read("positions.0.id", "on", "positions.0.closed", "K9").problems())
                 .isNotEmpty();

@@ -125,7 +125,7 @@ class AssemblyPagesTest {
         browser.see("#say", "“900” is not accepted; expected 1 to 200.");
         assertThat(browser.texts("#say p"))
                 .contains("to “J1” at both ends; expected two different connectors.")
-                .anyMatch(each -> each.startsWith("length_m “-4.0 m” is not accepted; expected above 0"));
+                .anyMatch(each -> each.startsWith("length_m “-4 m” is not accepted; expected above 0"));
         assertThat(browser.find("input[name=cores]").getDomProperty("value")).isEqualTo("900");
     }
 

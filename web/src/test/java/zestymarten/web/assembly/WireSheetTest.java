@@ -22,6 +22,7 @@ import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 import zestymarten.web.platform.Workbook;
 
 class WireSheetTest {
@@ -84,7 +85,7 @@ class WireSheetTest {
             row.createCell(1).setCellValue(45_000);
             row.getCell(1).setCellStyle(date);
         }));
-        assertThat(list.problems()).extracting(each -> each.where()).containsExactly("line 2, to");
+        assertThat(list.problems()).extracting(each -> Words.say(each.where())).containsExactly("line 2, to");
     }
 
     @Test

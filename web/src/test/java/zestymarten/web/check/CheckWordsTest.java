@@ -20,7 +20,6 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import org.springframework.context.support.ResourceBundleMessageSource;
 import zestymarten.core.check.Check;
 import zestymarten.core.check.CheckQuestion;
 import zestymarten.core.check.Conclusion;
@@ -28,6 +27,7 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 
 /** Every code has its words, and no word is left over. */
 class CheckWordsTest {
@@ -49,12 +49,7 @@ class CheckWordsTest {
     }
 
     private static CheckWords checkWords() {
-        ResourceBundleMessageSource messages = new ResourceBundleMessageSource();
-        messages.setBasename("messages/check");
-        messages.setDefaultEncoding("UTF-8");
-        messages.setAlwaysUseMessageFormat(true);
-        messages.setFallbackToSystemLocale(false);
-        return new CheckWords(messages);
+        return new CheckWords(Words.source());
     }
 
     @Test
@@ -93,6 +88,7 @@ class CheckWordsTest {
                 "curve",
                 "expects");
         assertThat(words().stringPropertyNames())
+                .filteredOn(key -> key.startsWith("check."))
                 .filteredOn(key -> !families.contains(key.split("\\.")[1]) || key.split("\\.").length == 2)
                 .allSatisfy(key -> assertThat(used).containsAnyOf(key, '"' + key.substring("check.".length()) + '"'));
     }

@@ -17,8 +17,9 @@ import zestymarten.core.circuit.ConductorRole;
 import zestymarten.core.circuit.Linked;
 import zestymarten.core.circuit.Spot;
 import zestymarten.core.circuit.Spur;
-import zestymarten.core.quantity.Problem;
+import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 
 /** The fields of a circuit, one by one. */
 class CircuitFormTest {
@@ -126,7 +127,7 @@ class CircuitFormTest {
         form.tests(circuit(typed));
         form.supply();
         assertThat(typed.problems())
-                .extracting(Problem::text)
+                .extracting(each -> Words.say(each.what()))
                 .containsExactly(
                         "“2.5” is not accepted; expected a whole number from 1 to 60.",
                         "“x” is not accepted; expected the point it leaves and its metres, such as 3:12, with sections 3:12 4/2.5.",
@@ -153,7 +154,7 @@ class CircuitFormTest {
         Typed typed = new Typed(Map.of("outlets", "2", field, text, "n_1", "0.21"));
         Circuit circuit = circuit(typed);
         assertThat(circuit.outlets()).isEqualTo(2);
-        assertThat(typed.problems()).containsExactly(new Problem(field, refused));
+        assertThat(ProblemView.all(typed.problems())).containsExactly(new ProblemView(field, refused));
         assertThat(typed.text("n_1")).isEqualTo("0.21");
     }
 

@@ -8,8 +8,8 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.coreid.ContinuityMatching;
 import zestymarten.core.coreid.IdentificationMethod;
-import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Words;
 
 /** What a bundle's form makes of what is typed. */
 class CoreIdFormTest {
@@ -86,7 +86,7 @@ class CoreIdFormTest {
                         typed("cores", "3", "supply", "24", "w1", "23.5/0.1", "w2", "7"))
                 .through();
         assertThat(told)
-                .extracting(ContinuityMatching.CoreResult::why)
+                .extracting(each -> Words.say(each.why()))
                 .containsExactly("full: 23.4 V of 24 V", "stray: 7 V of 24 V; load it and read again");
     }
 
@@ -111,7 +111,7 @@ class CoreIdFormTest {
                 "b");
         CoreIdView.of(typed);
         assertThat(typed.problems())
-                .extracting(Problem::text)
+                .extracting(each -> Words.say(each.what()))
                 .containsExactly(
                         "“1.5” is not accepted; expected a whole number from 2 to 200.",
                         "“red” is not accepted; expected a resistance such as 100, 2k2, 15k.",

@@ -9,6 +9,7 @@ import zestymarten.core.testrun.RunOutcome;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.assembly.Assemblies;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 
@@ -27,7 +28,7 @@ class DemoDataTest {
         RunSnapshot run = runs.find(id);
         RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(run.test()::outcome);
         List<String> findings = run.test().findings().stream()
-                .map(found -> found.finding().text())
+                .map(found -> Words.say(found.finding().message()))
                 .toList();
         return run.serial() + " " + outcome.word() + " " + String.join(" ", findings);
     }

@@ -5,25 +5,28 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import zestymarten.core.quantity.Problem;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.Metres;
 
 /** Forms as they are typed, and tables as they are given out. */
 class TypedTest {
+    private static final Message LENGTH = Metres.EXPECTED;
+
     @Test
     void figuresAreUnderstoodAsReadingsAre() {
         Typed typed = new Typed(Map.of("a", " 2k2 ", "b", "0,5", "c", "", "d", "zero", "e", "0"));
-        assertThat(typed.figure("a", "ohms").orElseThrow()).isEqualTo(2200);
+        assertThat(typed.figure("a", LENGTH).orElseThrow()).isEqualTo(2200);
         assertThat(typed.figure("b", 7)).isEqualTo(0.5);
-        assertThat(typed.figure("c", "ohms")).isEmpty();
+        assertThat(typed.figure("c", LENGTH)).isEmpty();
         assertThat(typed.figure("missing", 7)).isEqualTo(7);
         assertThat(typed.isSound()).isTrue();
         assertThat(typed.figure("d", 7)).isEqualTo(7);
         assertThat(typed.figure("d", 7)).isEqualTo(7);
-        assertThat(typed.figure("e", "a length above 0")).isEmpty();
-        assertThat(typed.problems())
+        assertThat(typed.figure("e", LENGTH)).isEmpty();
+        assertThat(ProblemView.all(typed.problems()))
                 .containsExactly(
-                        new Problem("d", "“zero” is not accepted; expected a figure such as 7."),
-                        new Problem("e", "“0” is not accepted; expected a length above 0."));
+                        new ProblemView("d", "“zero” is not accepted; expected a figure such as 7."),
+                        new ProblemView("e", "“0” is not accepted; expected a length such as 8, 8 m or 26 ft."));
     }
 
     @Test
@@ -34,7 +37,7 @@ class TypedTest {
         assertThat(typed.celsius("b", 20)).isEqualTo(20);
         assertThat(typed.problems())
                 .singleElement()
-                .satisfies(each -> assertThat(each.text()).startsWith("“hot” is not accepted; expected "));
+                .satisfies(each -> assertThat(Words.say(each.what())).startsWith("“hot” is not accepted; expected "));
     }
 
     @Test

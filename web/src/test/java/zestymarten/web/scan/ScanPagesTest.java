@@ -25,6 +25,7 @@ import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.meter.StandIns;
+import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.TestRuns;
 
 /** A run on the scanning switch: its program, a zero for every point, what it finds. */
@@ -128,7 +129,7 @@ class ScanPagesTest {
         Scans.Scan scan = site.bean(Scans.class).scan(faulty, Optional.empty(), zeros, StandIns.SCANNER, 60, "bench");
         assertThat(runs.find(faulty).test().findings())
                 .singleElement()
-                .satisfies(each -> assertThat(each.finding().text())
+                .satisfies(each -> assertThat(Words.say(each.finding().message()))
                         .isEqualTo("W4 and W7 are crossed: W4 goes to J2.7 and W7 goes to J2.4."));
         assertThat(runs.find(faulty).test().left(Stage.INSULATION)).isZero();
         assertThat(scan.reads()).noneMatch(each -> each.shown().contains("@"));

@@ -18,6 +18,7 @@ import zestymarten.core.testrun.TestRun;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.platform.Words;
 
 /** A test in a cellar: the network goes, the test goes on, and everything arrives once. */
 @ExtendWith(Workshop.class)
@@ -61,7 +62,7 @@ class OfflinePagesTest {
         return site.bean(TestRuns.class).find(run).test().entries().stream()
                 .filter(each -> !each.takenBack())
                 .map(each -> StepViews.shortly(each.step()) + " "
-                        + site.bean(TestRuns.class).find(run).test().told(each))
+                        + Words.say(site.bean(TestRuns.class).find(run).test().told(each)))
                 .toList();
     }
 

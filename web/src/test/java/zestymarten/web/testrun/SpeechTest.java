@@ -5,18 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Locale;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import org.springframework.context.support.ResourceBundleMessageSource;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.web.platform.Words;
 
 /** What is said aloud cannot be taken for something else. */
 class SpeechTest {
     private static Speech speech() {
-        ResourceBundleMessageSource messages = new ResourceBundleMessageSource();
-        messages.setBasename("messages/speech");
-        messages.setDefaultEncoding("UTF-8");
-        messages.setAlwaysUseMessageFormat(true);
-        messages.setFallbackToSystemLocale(false);
-        return new Speech(messages);
+        return new Speech(Words.source());
     }
 
     private static String said(String terminal) {

@@ -34,6 +34,7 @@ import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.meter.Meters;
+import zestymarten.web.platform.Words;
 
 /** Readings taken from the meter with one key, and what happens when it is gone, slow or talks nonsense. */
 @ExtendWith(Workshop.class)
@@ -205,7 +206,8 @@ class TakingPagesTest {
         } else {
             assertThat(found)
                     .singleElement()
-                    .satisfies(each -> assertThat(each.finding().text()).contains(finding));
+                    .satisfies(each ->
+                            assertThat(Words.say(each.finding().message())).contains(finding));
         }
     }
 
