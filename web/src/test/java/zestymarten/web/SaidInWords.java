@@ -41,7 +41,7 @@ final class SaidInWords {
         Set<String> codes = new HashSet<>();
         try {
             for (Resource each :
-                    new PathMatchingResourcePatternResolver().getResources("classpath:messages/*.properties")) {
+                    new PathMatchingResourcePatternResolver().getResources("classpath*:messages/*.properties")) {
                 Properties words = new Properties();
                 words.load(new InputStreamReader(each.getInputStream(), StandardCharsets.UTF_8));
                 codes.addAll(words.stringPropertyNames());

@@ -39,6 +39,7 @@ public final class Workshop implements BeforeAllCallback, ParameterResolver {
     }
 
     private static Site start() {
+        PseudoLanguage.lay();
         URI database = URI.create(required("MARTEN_DB_URL").substring("jdbc:".length()));
         Wire wire = new Wire(database.getHost(), database.getPort());
         String through = "jdbc:postgresql://127.0.0.1:" + wire.port() + database.getPath();

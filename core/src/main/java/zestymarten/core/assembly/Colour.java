@@ -2,10 +2,13 @@ package zestymarten.core.assembly;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.ResourceTable;
 
 /**
@@ -19,12 +22,12 @@ import zestymarten.core.quantity.ResourceTable;
  */
 public record Colour(String text, Optional<String> base, Optional<String> tracer) {
     private static final Map<String, String> PAINTS = new HashMap<>();
-    private static final Map<String, String> NAMES = new HashMap<>();
+    private static final Set<String> CODES = new HashSet<>();
 
     static {
         for (ResourceTable.TableRow row : ResourceTable.read(Colour.class, "colours-iec60757.csv")) {
             PAINTS.put(row.cell("code"), row.cell("rgb"));
-            NAMES.put(row.cell("code"), row.cell("name"));
+            CODES.add(row.cell("code"));
             PAINTS.putIfAbsent(row.cell("name").toUpperCase(Locale.ROOT), row.cell("rgb"));
         }
     }
@@ -51,15 +54,19 @@ public record Colour(String text, Optional<String> base, Optional<String> tracer
     }
 
     /** The colour in words where the writing is a known code ({@code WHRD}: white-red), else as written. */
-    public String words() {
+    public Message words() {
         String upper = text.toUpperCase(Locale.ROOT);
-        if (NAMES.containsKey(upper)) {
-            return NAMES.getOrDefault(upper, text);
+        if (CODES.contains(upper)) {
+            return word(upper);
         }
-        if (upper.length() == 4 && NAMES.containsKey(upper.substring(0, 2)) && NAMES.containsKey(upper.substring(2))) {
-            return NAMES.getOrDefault(upper.substring(0, 2), "") + "-" + NAMES.getOrDefault(upper.substring(2), "");
+        if (upper.length() == 4 && CODES.contains(upper.substring(0, 2)) && CODES.contains(upper.substring(2))) {
+            return Message.of("colour.two", word(upper.substring(0, 2)), word(upper.substring(2)));
         }
-        return text;
+        return Message.verbatim(text);
+    }
+
+    private static Message word(String code) {
+        return Message.of("colour." + code.toLowerCase(Locale.ROOT));
     }
 
     private static List<String> paints(String written) {

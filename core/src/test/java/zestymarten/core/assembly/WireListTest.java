@@ -32,7 +32,7 @@ class WireListTest {
                         + "W7,J1.7,J2.7,WHRD,horn,8.2,0.5,copper-coated,6,flexing,2.5,yes,0.45,0.1,\"spliced, once\"\n");
         assertThat(wire.id()).isEqualTo("W7");
         assertThat(wire.from()).isEqualTo(Terminal.of("J1", "7"));
-        assertThat(wire.colour().orElseThrow().words()).isEqualTo("white-red");
+        assertThat(English.of(wire.colour().orElseThrow().words())).isEqualTo("white-red");
         assertThat(wire.colour().orElseThrow().tracer()).contains("#c81e1e");
         assertThat(wire.function()).contains("horn");
         assertThat(wire.lengthM()).hasValue(8.2);
@@ -73,6 +73,11 @@ class WireListTest {
         assertThat(Awg.diameterMm(20)).isCloseTo(0.8118, within(0.00005));
         assertThat(Awg.parse("4/0")).hasValue(-3);
         assertThat(Awg.parse("41")).isEmpty();
+        assertThat(Awg.nearest(0.75)).hasValue("18");
+        assertThat(Awg.nearest(107.2)).hasValue("4/0");
+        assertThat(Awg.nearest(53.5)).hasValue("1/0");
+        assertThat(Awg.nearest(300)).as("thicker than any").isEmpty();
+        assertThat(Awg.nearest(0.001)).as("thinner than any").isEmpty();
         assertThat(only("from,to,awg,area_mm2\nJ1.1,J2.1,20,0.5").areaMm2()).hasValue(0.5);
     }
 

@@ -156,8 +156,7 @@ class PracticeTest {
                 "done");
         assertThat(session.events().get(2).answer()).isEqualTo("That is not it, or it is not all of it.");
         assertThat(session.events().get(3).answer()).isEqualTo("That was repaired with care, and was not at fault.");
-        assertThat(session.events().get(7).answer())
-                .isEqualTo("Repaired: spliced. It holds today; something else would last.");
+        assertThat(session.events().get(7).answer()).isEqualTo("Repaired. It holds today; something else would last.");
         assertThat(session.events().get(8).answer()).as("mended").doesNotContain("more than");
         Score score = session.score().orElseThrow();
         assertThat(score.diagnosis()).isEqualTo(30);

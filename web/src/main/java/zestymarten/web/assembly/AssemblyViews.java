@@ -59,8 +59,10 @@ class AssemblyViews {
                         revision.number(),
                         Times.minute(revision.createdAt()),
                         revision.createdBy()),
-                counted(assembly.conductors().size(), "wire") + ", "
-                        + counted(assembly.connectors().size(), "connector"),
+                Words.say(
+                        "assembly_views.counts",
+                        assembly.conductors().size(),
+                        assembly.connectors().size()),
                 wires,
                 assembly.conductors().size() - wires.size(),
                 AssemblyDrawing.of(assembly, List.of()),
@@ -68,10 +70,6 @@ class AssemblyViews {
                         .limit(8)
                         .map(connector -> FaceDrawing.of(connector, used(assembly), FACE))
                         .toList());
-    }
-
-    private static String counted(int count, String what) {
-        return count + " " + what + (count == 1 ? "" : "s");
     }
 
     private static Set<Terminal> used(Assembly assembly) {
@@ -100,7 +98,7 @@ class AssemblyViews {
                 conductor.id(),
                 conductor.from().name(),
                 conductor.to().name(),
-                conductor.colour().map(Colour::words).orElse(""),
+                conductor.colour().map(each -> Words.say(each.words())).orElse(""),
                 conductor.colour().flatMap(Colour::base),
                 conductor.colour().flatMap(Colour::tracer),
                 conductor.function().orElse(""),

@@ -222,9 +222,7 @@ class ComparisonController implements Worksheet {
                 ? ""
                 : Words.say(
                         "comparison_controller.iec_lists",
-                        String.join(
-                                " and ",
-                                around.stream().map(EngineeringFormat::figure).toList()));
+                        around.stream().map(each -> Message.figure(each, "")).toList());
         return Words.say(
                 "comparison_controller.as_mm_copper_would",
                 EngineeringFormat.figure(Math.round(mm2 * 10_000) / 10_000.0),

@@ -171,12 +171,15 @@ class ConductorController implements Worksheet {
             facts.add(new Fact(
                     Words.say("conductor_controller.dead_short_cold"),
                     Words.figure(each.coldA(), "A"),
-                    "U / (source + loop)"));
+                    Words.say("conductor_controller.formula_cold")));
             facts.add(new Fact(
                     Words.say("conductor_controller.dead_short_core", Math.round(each.hotCelsius())),
                     Words.figure(each.hotA(), "A"),
                     Words.say("conductor_controller.loop", Message.figure(each.hotOhm(), "Ω"))));
-            facts.add(new Fact("heat", Words.figure(each.wattsPerMetre(), "W") + " a metre", "I² R"));
+            facts.add(new Fact(
+                    Words.say("conductor_controller.heat"),
+                    Words.say("conductor_controller.metre", Message.figure(each.wattsPerMetre(), "W")),
+                    "I² R"));
             each.standsS()
                     .ifPresent(seconds -> facts.add(new Fact(
                             Words.say("conductor_controller.insulation_stands_that_about"),

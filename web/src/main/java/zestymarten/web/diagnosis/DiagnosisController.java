@@ -84,7 +84,7 @@ class DiagnosisController {
         model.addAttribute("token", UUID.randomUUID());
         model.addAttribute("unexplained", test.unexplained());
         model.addAttribute("complained", test.complaint().isOfSomething());
-        model.addAttribute("outcome", test.outcome().word());
+        model.addAttribute("outcome", Words.say(test.outcome()));
         List<SeenView> seen = seen(test);
         model.addAttribute("seen", seen);
         model.addAttribute("parts", parts(test));

@@ -74,8 +74,8 @@ public final class ConductorDrawing {
                 WIDTH,
                 zones,
                 List.of(
-                        new ConductorMark(x(dead.hotA() / protection.ratedA()), "hot"),
-                        new ConductorMark(x(dead.coldA() / protection.ratedA()), "cold")),
+                        new ConductorMark(x(dead.hotA() / protection.ratedA()), Words.say("conductor_drawing.hot")),
+                        new ConductorMark(x(dead.coldA() / protection.ratedA()), Words.say("conductor_drawing.cold"))),
                 ticks);
     }
 

@@ -47,7 +47,8 @@ public record DistanceDrawing(
         List<DistanceTick> ticks = new ArrayList<>();
         for (int i = 0; i <= TICKS; i++) {
             double metres = lengthM * i / TICKS;
-            ticks.add(new DistanceTick(x(metres, lengthM), metres == 0 ? "end 1" : Words.figure(metres, "m")));
+            ticks.add(new DistanceTick(
+                    x(metres, lengthM), metres == 0 ? Words.say("distance_drawing.end_1") : Words.figure(metres, "m")));
         }
         List<DistanceRow> rows = new ArrayList<>();
         for (Distance each : found) {

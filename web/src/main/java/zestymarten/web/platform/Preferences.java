@@ -1,6 +1,7 @@
 package zestymarten.web.platform;
 
 import java.util.Locale;
+import java.util.function.Supplier;
 import org.springframework.context.i18n.LocaleContext;
 import org.springframework.context.i18n.LocaleContextHolder;
 import zestymarten.core.assembly.Awg;
@@ -35,6 +36,17 @@ public record Preferences(Locale language, boolean comma, boolean fahrenheit, bo
         return LocaleContextHolder.getLocaleContext() instanceof PersonalContext personal
                 ? personal.preferences()
                 : USUAL;
+    }
+
+    /** Does something in the usual language and units, whoever asks: what is stored is the same for all. */
+    public static <T> T usually(Supplier<T> work) {
+        LocaleContext before = LocaleContextHolder.getLocaleContext();
+        LocaleContextHolder.setLocaleContext(new PersonalContext(USUAL));
+        try {
+            return work.get();
+        } finally {
+            LocaleContextHolder.setLocaleContext(before);
+        }
     }
 
     /** A quantity as this person reads it. */

@@ -31,7 +31,7 @@ class Surroundings {
     public static final class PageWords {
         /** The outcome of a run in words; empty while it is under way. */
         public String outcome(@Nullable String outcome) {
-            return outcome == null ? "under way" : RunOutcome.valueOf(outcome).word();
+            return outcome == null ? Words.say("run_outcome.under_way") : Words.say(RunOutcome.valueOf(outcome));
         }
 
         /** The state stroke of an outcome. */
@@ -39,6 +39,11 @@ class Surroundings {
             return outcome == null
                     ? StepState.UNTESTED.code()
                     : RunOutcome.valueOf(outcome).state().code();
+        }
+
+        /** The word of a constant. */
+        public String say(Enum<?> constant) {
+            return Words.say(constant);
         }
 
         /** Any message of the core. */

@@ -102,7 +102,7 @@ record HistoryView(List<String> tests, List<WireHistoryView> wires, List<Chart> 
                 wire.risen(),
                 wire.risen()
                         ? Words.say("history_view.risen_above_usual", text(OptionalDouble.of(wire.usualOhm())))
-                        : "steady");
+                        : Words.say("history_view.steady"));
     }
 
     private static String text(OptionalDouble ohm) {

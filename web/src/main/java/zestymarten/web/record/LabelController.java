@@ -10,12 +10,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.PublicAddress;
 import zestymarten.web.platform.Qr;
+import zestymarten.web.platform.Words;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
 
@@ -83,7 +83,7 @@ class LabelController {
     }
 
     private static EndLabel end(Conductor wire, Terminal here, Terminal there) {
-        String colour = wire.colour().map(Colour::words).orElse("");
+        String colour = wire.colour().map(each -> Words.say(each.words())).orElse("");
         String words = (colour + " " + wire.function().orElse("")).strip();
         return new EndLabel(wire.id(), here.name(), there.name(), words);
     }

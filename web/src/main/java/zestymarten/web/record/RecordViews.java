@@ -59,7 +59,7 @@ class RecordViews {
                 run.ended()
                         .map(end -> Words.say("record_views.by", Times.stamp(end.at()), end.by()))
                         .orElse(Words.say("record_views.under_way_not_certificate")),
-                outcome.word(),
+                Words.say(outcome),
                 outcome.state().code(),
                 Words.say(
                         "record_views.method",
@@ -194,7 +194,7 @@ class RecordViews {
                         .or(() -> least.map(each -> Words.say(each.derivation())))
                         .or(() -> withstand(test, entry))
                         .orElse(apart ? Words.say("record_views.assembly_joins_them_nowhere") : ""),
-                judgement.map(each -> each.verdict().word()).orElse(unread(entry)),
+                judgement.map(each -> Words.say(each.verdict())).orElse(unread(entry)),
                 judgement
                         .map(each -> StepState.of(each.verdict()).code())
                         .orElse(entry.content() instanceof Entry.Content.Skip ? "skipped" : "good"),

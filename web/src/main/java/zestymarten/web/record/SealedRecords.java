@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
+import zestymarten.web.platform.Preferences;
 import zestymarten.web.testrun.RunEnded;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
@@ -63,7 +64,7 @@ class SealedRecords {
     }
 
     private void keep(RunSnapshot run) {
-        RecordResult result = views.result(run);
+        RecordResult result = Preferences.usually(() -> views.result(run));
         mapper.insert(run.id(), result.rules(), json.writeValueAsString(result));
     }
 }

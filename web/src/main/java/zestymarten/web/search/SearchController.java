@@ -58,7 +58,7 @@ class SearchController {
 
     private Group assemblies(String text) {
         return Group.of(
-                "Assemblies",
+                Words.say("search_controller.assemblies"),
                 assemblies.page(text, 0).stream()
                         .map(each -> new Hit(
                                 each.name(),
@@ -68,7 +68,7 @@ class SearchController {
 
     private Group units(String text) {
         return Group.of(
-                "Units",
+                Words.say("search_controller.units"),
                 units.page(text, "", 0).stream()
                         .map(each ->
                                 new Hit(each.serial(), each.assembly() + ", " + each.state(), "/units/" + each.id())));
@@ -76,7 +76,7 @@ class SearchController {
 
     private Group records(String text) {
         return Group.of(
-                "Records",
+                Words.say("search_controller.records"),
                 runs.ended(text, TestRuns.ALL, MOST_OF_A_KIND + 1).stream()
                         .map(each -> new Hit(
                                 each.serial() + ", " + each.assembly(),
@@ -87,7 +87,7 @@ class SearchController {
     private Group meters(String text) {
         String small = text.toLowerCase(Locale.ROOT);
         return Group.of(
-                "Meters",
+                Words.say("search_controller.meters"),
                 meters.all().stream()
                         .filter(each -> (each.name() + " " + each.note())
                                 .toLowerCase(Locale.ROOT)

@@ -11,6 +11,7 @@ import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
+import zestymarten.web.platform.Words;
 
 /**
  * The next steps of a test in the order of its plan with how each answer would be judged, for a page that is without network.
@@ -59,9 +60,7 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
     /** A verdict: its state stroke and its word. */
     record Said(String state, String word) {
         private static Said of(Judgement judgement) {
-            return new Said(
-                    StepState.of(judgement.verdict()).code(),
-                    judgement.verdict().word());
+            return new Said(StepState.of(judgement.verdict()).code(), Words.say(judgement.verdict()));
         }
     }
 

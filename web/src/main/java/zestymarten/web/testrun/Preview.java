@@ -48,7 +48,7 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
         return new Preview(
                 StepState.of(judgement.verdict()).code(),
                 said(understood, judgement, test, step),
-                Words.say("preview.judged", judgement.verdict().word(), judgement.reason()),
+                Words.say("preview.judged", judgement.verdict(), judgement.reason()),
                 band(test, step, BandDrawing.place(judgement)));
     }
 

@@ -75,7 +75,7 @@ class RunViews {
                                 test.left(Stage.SHORTS))
                         : "",
                 purpose(test),
-                run.ended().map(end -> end.outcome().word()).orElse(""));
+                run.ended().map(end -> Words.say(end.outcome())).orElse(""));
     }
 
     private static RunView.Purposed purpose(TestRun test) {
@@ -193,7 +193,7 @@ class RunViews {
         return new RunView.ResultView(
                 entry.id().toString(),
                 test.state(entry.step()).code(),
-                judgement.map(each -> each.verdict().word()).orElse("skipped"),
+                judgement.map(each -> Words.say(each.verdict())).orElse(Words.say("step_state.skipped")),
                 StepViews.shortly(entry.step()),
                 Words.say(test.told(entry)),
                 Words.say(judgement.map(Judgement::reason).orElse(test.told(entry))));
@@ -222,7 +222,7 @@ class RunViews {
                             .map(each -> Words.figure(each.correctedOhm().getAsDouble(), "Ω"))
                             .orElse(""),
                     state(test, entry).code(),
-                    state(test, entry).word(),
+                    Words.say(state(test, entry)),
                     entry.takenBack(),
                     entry.by()));
         }

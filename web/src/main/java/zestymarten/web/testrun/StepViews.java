@@ -7,7 +7,6 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
-import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.insulation.Absorption;
@@ -353,7 +352,7 @@ final class StepViews {
         StringBuilder text = new StringBuilder(conductor.id());
         conductor
                 .colour()
-                .map(Colour::words)
+                .map(each -> Words.say(each.words()))
                 .ifPresent(words -> text.append(" ").append(words));
         conductor
                 .function()
@@ -406,7 +405,7 @@ final class StepViews {
         int at = Math.max(0, pins.indexOf(terminal.isPin() ? terminal.pin() : terminal.name()));
         return new RunView.Pad(
                 probe,
-                terminal.isFrame() ? "frame" : terminal.connector(),
+                terminal.isFrame() ? Words.say("step_views.frame_pad") : terminal.connector(),
                 pins.subList(Math.max(0, at - NEIGHBOURS), at),
                 pins.get(at),
                 pins.subList(at + 1, Math.min(pins.size(), at + 1 + NEIGHBOURS)));

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.web.platform.Words;
 
 /** When a unit is to be tested again: by a day, by operating hours, by cycles, by several of them or by none. */
@@ -47,6 +48,6 @@ public record DueDate(
         if (cycles != null) {
             said.add(Words.say("due_date.after_cycles", cycles));
         }
-        return String.join(" or ", said);
+        return Words.say(Message.list(MessageArgument.Listing.Link.OR, said));
     }
 }

@@ -156,6 +156,44 @@ class PeoplePagesTest {
     }
 
     @Test
+    void everybodyReadsFiguresTheirOwnWayAndWhatIsHandedOutStaysTheSame() {
+        long assembly = site.wiring(site.fresh("Gate cable"), "wire,from,to,length_m,area_mm2\nW1,J1.1,J2.1,3,0.75\n");
+        String page = "/assemblies/" + assembly;
+        browser.desktop().signIn("bench");
+        assertThat(wire(page)).contains("3 m").contains("0.75 mm²").doesNotContain("AWG");
+        String given = api(assembly);
+        choose("comma", "fahrenheit", "feet", "gauge");
+        assertThat(wire(page))
+                .contains("9,843 ft")
+                .contains("0,75 mm² (18 AWG)")
+                .doesNotContain("0.75");
+        assertThat(api(assembly)).as("programs are given the same").isEqualTo(given);
+        browser.signIn("viewer");
+        assertThat(wire(page)).as("others are not concerned").contains("0.75 mm²");
+        browser.signIn("bench");
+        choose("point", "celsius", "metres", "area");
+        assertThat(wire(page)).contains("0.75 mm²").doesNotContain("AWG");
+    }
+
+    private String wire(String page) {
+        return browser.open(page).attribute("tr[data-wire=W1]", "data-sentence");
+    }
+
+    private String api(long assembly) {
+        return site.send(site.as("bench", "/api/v1/assemblies/" + assembly)).body();
+    }
+
+    private void choose(String decimal, String temperature, String length, String section) {
+        browser.open("/account");
+        for (String[] each : new String[][] {
+            {"decimal", decimal}, {"temperature", temperature}, {"length", length}, {"section", section}
+        }) {
+            browser.click("#" + each[0] + " option[value=" + each[1] + "]");
+        }
+        browser.click("#save-preferences").see(".say.good", "");
+    }
+
+    @Test
     void onlyAnAdministratorLooksAfterPeople() {
         for (String who : List.of("viewer", "bench", "lead")) {
             browser.desktop().signIn(who);

@@ -18,7 +18,7 @@ import zestymarten.web.Workshop;
 /** Every main page at both sizes and in both lights: nothing refused, nothing hanging over, readable by everyone. */
 @ExtendWith(Workshop.class)
 class PagesTest {
-    private static final List<String> PAGES = List.of(
+    static final List<String> PAGES = List.of(
             "/",
             "/start",
             "/assemblies",

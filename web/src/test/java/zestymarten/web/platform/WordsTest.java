@@ -68,8 +68,8 @@ class WordsTest {
             " ships with the application.");
 
     /** Sentences of one page, or of one thing said aloud, whose codes are put together where they are used. */
-    private static final List<String> PUT_TOGETHER =
-            List.of("check.", "speech.", "metal.", "table_column.", "insulation_limit.row_", "lead_verdict.");
+    private static final List<String> PUT_TOGETHER = List.of(
+            "check.", "speech.", "metal.", "table_column.", "insulation_limit.row_", "lead_verdict.", "colour.");
 
     @Test
     void everySentenceCanBeReadByTheLibrary() throws IOException {

@@ -248,14 +248,19 @@ class ArrangementPagesTest {
                     .click(".side button.do")
                     .waitForPath("/runs/\\d+/record");
         }
+        hands.begin(unknown, "U-4", "input[name=quick]").press("b").type("0.30", "OL", "OL");
+        browser.see(".result", "Open").keys(Keys.ENTER).see(".sentence", "Black on J1.1, red on the frame.");
+        hands.press(2, "n");
+        browser.see(".sentence", "All measurements are done.")
+                .click(".side button.do")
+                .waitForPath("/runs/\\d+/record");
         assertThat(browser.post("/assemblies/" + unknown + "/learnt", ""))
                 .as("the lead hand's to decide")
                 .isEqualTo(403);
         browser.complaints();
-        browser.signIn("lead")
-                .open("/assemblies/" + unknown + "/learnt")
-                .click("main .do")
-                .see("tbody", "from 3 units");
+        browser.signIn("lead").open("/assemblies/" + unknown + "/learnt").see("#begins", "the rule of thumb alone");
+        assertThat(browser.text("#faults tbody tr")).startsWith("W1 open 1");
+        browser.click("main .do").see("tbody", "from 3 units").see("#begins", "the faults of 5 tests");
         assertThat(browser.text("tbody tr")).isEqualTo("W1 3 0.42 Ω 0 Ω 0.462 Ω 0.462 Ω, from 3 units");
         browser.signIn("bench");
         hands.begin(unknown, "U-3", "input[name=quick]").press("b").type("0.30", "0.90");
