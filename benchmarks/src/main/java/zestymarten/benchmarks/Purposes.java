@@ -1,30 +1,19 @@
 package zestymarten.benchmarks;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.UUID;
-import zestymarten.core.assembly.SwitchState;
-import zestymarten.core.assembly.Terminal;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
 import zestymarten.core.meter.TestConditions;
-import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Purpose;
-import zestymarten.core.testplan.TestMethod;
-import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
-import zestymarten.core.testrun.EffortModel;
 import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.RecordedSymptoms;
 import zestymarten.core.testrun.RunOutcome;
-import zestymarten.core.testrun.TestRun;
 
 /**
  * Whole tests of made-up units, step by step as the program asks for them: Find the fault against Test everything. Free ends,
@@ -32,8 +21,6 @@ import zestymarten.core.testrun.TestRun;
  */
 final class Purposes {
     private static final int[] WIRES = {6, 8, 10, 12};
-    private static final int MOST_STEPS = 400;
-    private static final EffortModel.Pace PACE = EffortModel.Pace.USUAL;
     private static final double ACCURACY = 0.008;
 
     private Purposes() {}
@@ -91,7 +78,7 @@ final class Purposes {
                 .sabotage(faults);
         TestConditions conditions = Cables.conditions(ACCURACY);
         Probe probe = new Probe(unit.unit(), conditions, new Random(seed), badTouch);
-        Hands hands = new Hands(unit, conditions, probe);
+        Hands hands = new Hands(unit.design(), conditions, probe);
         hands.enter(new TestStep.ManualStep(ManualAction.PURPOSE), new Entry.Content.Done(purpose.code()));
         if (told) {
             List<String> words =
@@ -104,81 +91,15 @@ final class Purposes {
         }
         hands.work();
         Set<String> named = new TreeSet<>();
-        hands.test.explanations().stream()
+        hands.test().explanations().stream()
                 .limit(1)
                 .flatMap(each -> each.faults().stream())
                 .forEach(each -> named.addAll(each.named()));
         boolean faulty = !unit.told().isEmpty();
         return new TestOfUnit(
-                hands.measurements,
-                hands.seconds,
+                hands.measurements(),
+                hands.seconds(),
                 named.equals(Study.namesOf(unit.told())),
-                faulty && hands.test.outcome() == RunOutcome.PASS);
-    }
-
-    /** A technician who does what the test asks for. */
-    private static final class Hands {
-        private final RandomHarness unit;
-        private final Probe probe;
-        private TestRun test;
-        private int entries;
-        private int measurements;
-        private double seconds;
-        private Set<Terminal> probes = Set.of();
-
-        Hands(RandomHarness unit, TestConditions conditions, Probe probe) {
-            this.unit = unit;
-            this.probe = probe;
-            TestOptions approach = new TestOptions(TestMethod.BOTH_ENDS, false, true, OptionalDouble.empty());
-            test = TestRun.of(unit.design(), approach, conditions, List.of());
-        }
-
-        void work() {
-            Optional<TestStep> due = test.current();
-            for (int i = 0; i < MOST_STEPS && due.isPresent(); i++) {
-                due.get().fold(this::check, this::measure, act -> enter(act, new Entry.Content.Done("")));
-                due = test.current();
-            }
-        }
-
-        private boolean check(TestStep.LeadCheck step) {
-            seconds += PACE.touch();
-            return read(step, step.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.25");
-        }
-
-        private boolean measure(TestStep.Measurement step) {
-            Set<Terminal> next = Set.of(step.black(), step.red());
-            long moved = next.stream().filter(each -> !probes.contains(each)).count();
-            seconds += PACE.touch() + moved * PACE.move();
-            probes = next;
-            measurements++;
-            SwitchState state = unit.assembly().states().stream()
-                    .filter(each -> each.id().equals(step.state()))
-                    .findFirst()
-                    .orElse(unit.assembly().states().get(0));
-            return read(step, probe.shows(step.black(), step.red(), state, step.ties()));
-        }
-
-        private boolean read(TestStep step, String shown) {
-            MeterReading understood = test.understand(step, shown);
-            MeterReading meant = understood instanceof MeterReading.Ambiguous asked
-                    ? asked.candidates().get(0)
-                    : understood;
-            return enter(step, new Entry.Content.Reading(shown, meant));
-        }
-
-        boolean enter(TestStep step, Entry.Content content) {
-            int sequence = ++entries;
-            test = test.plus(new Entry(
-                    new UUID(0, sequence),
-                    sequence,
-                    step,
-                    test.nextTouch(step),
-                    content,
-                    false,
-                    "study",
-                    Instant.EPOCH));
-            return true;
-        }
+                faulty && hands.test().outcome() == RunOutcome.PASS);
     }
 }

@@ -108,6 +108,11 @@ final class MeasurementSelector {
         unreadPairs();
         linked.forEach(this::unreadLinked);
         certainty *= Math.exp(-expectedElsewhere);
+        if (certainty < FINISHED) {
+            analysis.scenes().stream()
+                    .filter(scene -> -Math.log(certainty(scene)) > expectedElsewhere)
+                    .forEach(this::contactsInDoubt);
+        }
         List<RecommendedMeasurement> best = bestOf(most);
         return new Recommendation(status(certainty, best), certainty, best);
     }
@@ -137,7 +142,7 @@ final class MeasurementSelector {
      * one probe alone: bad contacts count as if they came at least as often as {@value #CAUTION}.
      */
     private double certainty(UnitScenes.Diagnosed scene) {
-        double likelier = Math.max(0, Math.log(CAUTION / priors.badContact()));
+        double likelier = likelier();
         double most = scene.sets().stream()
                 .mapToDouble(each -> each.cautiousWeight(likelier))
                 .max()
@@ -152,6 +157,40 @@ final class MeasurementSelector {
             repairs.merge(repair, share, Double::sum);
         }
         return repairs.values().stream().max(Double::compare).orElse(1.0) / Math.max(total, 1e-12);
+    }
+
+    /** By how many natural logarithms a bad contact is likelier than it was taken to be, in caution. */
+    private double likelier() {
+        return Math.max(0, Math.log(CAUTION / priors.badContact()));
+    }
+
+    /**
+     * A fault that hardly occurs is not believed on two readings if as many bad contacts are nearly as likely: where that is
+     * what is least certain, the reading that shows it is made a third time.
+     */
+    private void contactsInDoubt(UnitScenes.Diagnosed scene) {
+        double likelier = likelier();
+        double most = scene.best().cautiousWeight(likelier);
+        for (Weighed set : scene.sets()) {
+            double odds = Math.exp(Math.min(0, set.cautiousWeight(likelier) - most));
+            double share = odds / (1 + odds);
+            for (int i = 0; i < set.misfits().size(); i++) {
+                Observation seen = set.variation().scene().observations().get(i);
+                boolean again = set.misfits().get(i).badContact()
+                        && !seen.tied()
+                        && made.getOrDefault(seen.key(), 0) == MOST_REPEATS;
+                if (again) {
+                    double bits = entropy(List.of(share, 1 - share), 1);
+                    add(
+                            seen.a(),
+                            seen.b(),
+                            seen.state(),
+                            bits,
+                            MeasurementPurpose.READ_AGAIN,
+                            asks(scene.best(), List.of()));
+                }
+            }
+        }
     }
 
     private static String repair(Finding finding) {

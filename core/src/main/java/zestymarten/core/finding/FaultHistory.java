@@ -8,7 +8,8 @@ import java.util.Map;
  *
  * <p>Method: the posterior mean of a rate whose prior has the rule of thumb as its mean and weighs as much as
  * {@value #WEIGHT} units, {@code (WEIGHT usual + tests with the fault) / (WEIGHT + tests)}. Source: gamma prior of a Poisson
- * rate, which is the Dirichlet rule for faults that are rare. Cost: one look-up for each kind.
+ * rate, which is the Dirichlet rule for faults that are rare. One unit in four is taken to be unlike those that were tested, so
+ * that what never occurred stays at least a quarter as likely as by the rule of thumb. Cost: one look-up for each kind.
  *
  * @param tests how many tests were counted, from 0
  * @param counts how many of them had a fault, from 1 to {@code tests}
@@ -20,6 +21,7 @@ public record FaultHistory(int tests, Map<FaultOf, Integer> counts) {
     /** The rule of thumb counts as much as so many tests. */
     public static final int WEIGHT = 20;
 
+    private static final double UNLIKE = 0.25;
     private static final double MOST = 0.9;
 
     /**
@@ -55,7 +57,7 @@ public record FaultHistory(int tests, Map<FaultOf, Integer> counts) {
         for (String kind : kinds) {
             seen += counts.getOrDefault(new FaultOf(kind, name), 0);
         }
-        double learnt = (WEIGHT * usual + seen) / (WEIGHT + tests);
+        double learnt = UNLIKE * usual + (1 - UNLIKE) * (WEIGHT * usual + seen) / (WEIGHT + tests);
         return seen == 0 ? learnt : Math.min(MOST, learnt);
     }
 }

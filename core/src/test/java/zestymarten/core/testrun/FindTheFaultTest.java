@@ -136,6 +136,22 @@ class FindTheFaultTest {
                         .isTrue());
     }
 
+    /** Two probes without contact are nearly as likely as that a wire is broken which never was in 200 tests. */
+    @Test
+    void whatNeverBreaksIsReadAThirdTimeInsteadOfReadingAllTheRest() {
+        Map<Set<String>, String> open = Map.of(Set.of("J1.11", "J2.11"), "OL");
+        Bench taught = pendant(new FaultHistory(200, Map.of(new FaultHistory.FaultOf("open", "W3"), 120)));
+        assertThat(measure(taught, open)).isLessThan(measure(pendant(), open));
+        assertThat(taught.test().entries().stream()
+                        .filter(entry -> entry.step() instanceof TestStep.Measurement touch
+                                && touch.stage() == Stage.ENDS
+                                && touch.isOn(Terminal.of("J1.11"))))
+                .hasSize(3);
+        assertThat(taught.test().findings())
+                .extracting(found -> English.of(found.finding().message()))
+                .containsExactly("W11 is open between J1.11 and J2.11.");
+    }
+
     /** That all is well is no repair: it is said when everything was read, and not because a fault has become unlikely. */
     @Test
     void whileNothingIsFoundItGoesOnUntilEverythingIsRead() {

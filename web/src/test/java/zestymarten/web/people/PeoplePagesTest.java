@@ -146,6 +146,7 @@ class PeoplePagesTest {
     @Test
     void anotherPlaceIsSignedOutFromHere() {
         browser.desktop().signIn("viewer");
+        assertThat(browser.text("summary .name")).as("who is signed in").isEqualTo("viewer");
         String cookies = browser.cookies();
         browser.signIn("viewer").open("/account");
         assertThat(browser.text("main")).contains("Here").contains("Elsewhere");

@@ -126,7 +126,9 @@ class PseudoLanguageTest {
     private static boolean isEntered(String text, String entered) {
         return WRITTEN_BY_SCRIPTS.stream().anyMatch(text::endsWith)
                 || FORMAT.contains(text)
-                || Stream.of(text.replaceFirst(",$", "").split(", | – |: "))
+                || Stream.of(text.replaceFirst("^\\d{4}-\\d\\d-\\d\\d \\d\\d:\\d\\d ", "")
+                                .replaceFirst(",$", "")
+                                .split(", | – |: "))
                         .allMatch(each -> entered.contains(each)
                                 || each.matches("[−\\d.]+ ?\\S{0,4}|FRAME|[A-Z]+[0-9]*(?:\\.\\w+)?|[A-Z]{3,4}"));
     }
