@@ -12,12 +12,13 @@
   let deciding = null;
   let sent = "";
   let busy = false;
-  let impatient = false;
+  let impatient = null;
 
   const step = () =>
     Object.fromEntries([...document.querySelectorAll("#step input")].map((field) => [field.name, field.value]));
   const result = () => document.querySelector(".result");
   const pulse = () => document.getElementById("pulse");
+  const inSlot = () => JSON.stringify([slot.value, step(), pulse()?.dataset.pulse]);
   const typing = () => slot && slot.value.trim() !== "";
 
   // What is typed belongs to the step that it was begun for. It is kept with it on this device until the server has it: a
@@ -50,12 +51,12 @@
     } finally {
       busy = false;
     }
-    // Enter was pressed again while a refusal was on its way: once more, if it is still the same reading.
-    if (impatient && typing() && slot.value === sent && !say.querySelector(".question")) {
-      impatient = false;
-      keep(slot.value);
+    // Entered while an answer was on its way, or had come but was not settled: now, if nothing has changed since then.
+    const pressed = impatient;
+    impatient = null;
+    if (pressed?.at === inSlot() && !say.querySelector(".question")) {
+      keep(pressed.typed);
     }
-    impatient = false;
   };
 
   const clear = () => {
@@ -131,7 +132,7 @@
       return;
     }
     if (busy) {
-      impatient = true;
+      impatient = { typed, at: inSlot() };
       return;
     }
     if (!sure && more.meaning === undefined && mustDecide(typed)) {

@@ -115,7 +115,7 @@ public final class Study {
                 "A cable of 12 wires, two of which flex and have 70 % of the faults; Find the fault, no symptoms, one measurement in 50");
         line(
                 "without contact. So many units of which the fault is known teach (*Faults of tested units*); other units are tested: with");
-        line("faults like theirs, and with faults of any wire, for which what was learnt is wrong.");
+        line("faults like theirs, and with faults of any wire, for which what was learnt of the wires is wrong.");
         line("");
         Histories.lines(UNITS_A_PURPOSE, BAD_TOUCH).forEach(this::line);
         line("");

@@ -87,6 +87,21 @@ class WholeJobPagesTest {
         browser.see(".sentence", "Black on").see(".strip", "Test everything");
     }
 
+    /** Keys that come before the page has settled count for the step that it shows; pressed twice for one step they count once. */
+    @Test
+    void keysThatAreFasterThanThePageAreNeitherLostNorCountedTwice() {
+        begin("M-2", "input[name=quick]");
+        browser.waitForPath("/runs/\\d+")
+                .run("const real = window.htmx.ajax.bind(window.htmx);"
+                        + "window.htmx.ajax = (...all) => real(...all).then((answer) =>"
+                        + " new Promise((done) => setTimeout(() => done(answer), 600)));");
+        press("b");
+        type("0.30", "0.58", "0.58", "0.58");
+        press("n");
+        browser.keys("n", "n").run("return new Promise((done) => setTimeout(done, 2000))");
+        assertThat(browser.attribute("#pulse", "data-pulse")).startsWith("7.");
+    }
+
     @Test
     void aPositionOfTheMovingPartIsNamedAndTheWiresAreReadInIt() {
         begin("M-1", "input[name=quick]");
