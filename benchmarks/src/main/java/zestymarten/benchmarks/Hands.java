@@ -1,11 +1,14 @@
 package zestymarten.benchmarks;
 
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.SwitchState;
@@ -76,6 +79,23 @@ final class Hands {
 
     TestRun test() {
         return test;
+    }
+
+    /** Mean, median and worst, as three cells of a table. */
+    static String spread(IntStream measurements) {
+        int[] all = measurements.sorted().toArray();
+        return "%.1f | %d | %d"
+                .formatted(Arrays.stream(all).average().orElseThrow(), all[all.length / 2], all[all.length - 1]);
+    }
+
+    /** What the likeliest explanation names as faulty. */
+    Set<String> named() {
+        Set<String> named = new TreeSet<>();
+        test.explanations().stream()
+                .limit(1)
+                .flatMap(each -> each.faults().stream())
+                .forEach(each -> named.addAll(each.named()));
+        return named;
     }
 
     int measurements() {

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
-import java.util.TreeSet;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
@@ -38,8 +37,8 @@ final class Histories {
     private static final double SPREAD = 0.06;
     private static final double ACCURACY = 0.008;
 
-    /** A faulty unit: what is wrong with it, and how a finding tells that. */
-    private record Faulty(SeededFault fault, FaultOf told) {}
+    /** A faulty unit: what is wrong with it, and what is found. */
+    private record Faulty(SeededFault fault, FaultOf finding) {}
 
     private record TestOfUnit(int measurements, boolean right) {}
 
@@ -69,7 +68,7 @@ final class Histories {
         Random random = new Random(11);
         Map<FaultOf, Integer> counts = new HashMap<>();
         for (int i = 0; i < taught; i++) {
-            counts.merge(faulty(random, true).told(), 1, Integer::sum);
+            counts.merge(faulty(random, true).finding(), 1, Integer::sum);
         }
         return new FaultHistory(taught, counts);
     }
@@ -96,19 +95,12 @@ final class Histories {
         for (int i = 0; i < units; i++) {
             tests.add(test(history, alike, 9000 + i));
         }
-        int[] measurements =
-                tests.stream().mapToInt(TestOfUnit::measurements).sorted().toArray();
-        return "| %d | %s | %d | %.1f | %d | %d | %.1f %% |"
+        return "| %d | %s | %d | %s | %.1f %% |"
                 .formatted(
                         taught,
                         alike ? "like theirs" : "anywhere",
                         units,
-                        tests.stream()
-                                .mapToInt(TestOfUnit::measurements)
-                                .average()
-                                .orElseThrow(),
-                        measurements[measurements.length / 2],
-                        measurements[measurements.length - 1],
+                        Hands.spread(tests.stream().mapToInt(TestOfUnit::measurements)),
                         100.0 * tests.stream().filter(TestOfUnit::right).count() / units);
     }
 
@@ -121,12 +113,8 @@ final class Histories {
         Hands hands = new Hands(design, conditions, new Probe(unit, conditions, random, badTouch));
         hands.enter(new TestStep.ManualStep(ManualAction.PURPOSE), new Entry.Content.Done(Purpose.FIND_FAULT.code()));
         hands.work();
-        Set<String> named = new TreeSet<>();
-        hands.test().explanations().stream()
-                .limit(1)
-                .flatMap(each -> each.faults().stream())
-                .forEach(each -> named.addAll(each.named()));
         return new TestOfUnit(
-                hands.measurements(), named.equals(Set.of(faulty.told().name())));
+                hands.measurements(),
+                hands.named().equals(Set.of(faulty.finding().name())));
     }
 }

@@ -3,8 +3,6 @@ package zestymarten.benchmarks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import java.util.Set;
-import java.util.TreeSet;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
 import zestymarten.core.meter.TestConditions;
@@ -48,20 +46,13 @@ final class Purposes {
     }
 
     private static String line(int faults, boolean told, Purpose purpose, List<TestOfUnit> tests) {
-        int[] measurements =
-                tests.stream().mapToInt(TestOfUnit::measurements).sorted().toArray();
-        return "| %d | %s | %s | %d | %.1f | %d | %d | %.1f | %.1f %% | %d |"
+        return "| %d | %s | %s | %d | %s | %.1f | %.1f %% | %d |"
                 .formatted(
                         faults,
                         told ? "entered" : "none",
                         purpose == Purpose.FIND_FAULT ? "Find the fault" : "Test everything",
                         tests.size(),
-                        tests.stream()
-                                .mapToInt(TestOfUnit::measurements)
-                                .average()
-                                .orElseThrow(),
-                        measurements[measurements.length / 2],
-                        measurements[measurements.length - 1],
+                        Hands.spread(tests.stream().mapToInt(TestOfUnit::measurements)),
                         tests.stream()
                                         .mapToDouble(TestOfUnit::seconds)
                                         .average()
@@ -90,16 +81,11 @@ final class Purposes {
                             new Entry.Content.Done(words.get(1 + behaviour.ordinal()))));
         }
         hands.work();
-        Set<String> named = new TreeSet<>();
-        hands.test().explanations().stream()
-                .limit(1)
-                .flatMap(each -> each.faults().stream())
-                .forEach(each -> named.addAll(each.named()));
         boolean faulty = !unit.told().isEmpty();
         return new TestOfUnit(
                 hands.measurements(),
                 hands.seconds(),
-                named.equals(Study.namesOf(unit.told())),
+                hands.named().equals(Study.namesOf(unit.told())),
                 faulty && hands.test().outcome() == RunOutcome.PASS);
     }
 }

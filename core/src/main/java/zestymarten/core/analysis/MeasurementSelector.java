@@ -1,6 +1,7 @@
 package zestymarten.core.analysis;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Recommendation.MeasurementPurpose;
 import zestymarten.core.analysis.Recommendation.RecommendedMeasurement;
@@ -95,10 +97,10 @@ final class MeasurementSelector {
     /** @param linked how ends may be linked, for one measurement of many pairs */
     Recommendation best(int most, List<ProbePlacement> linked) {
         all.forEach(each -> made.merge(each.key(), 1, Integer::sum));
-        double certainty = share;
         takeSymptoms();
-        for (UnitScenes.Diagnosed scene : analysis.scenes()) {
-            certainty *= certainty(scene);
+        List<UnitScenes.Diagnosed> scenes = analysis.scenes();
+        double[] sure = scenes.stream().mapToDouble(this::certainty).toArray();
+        for (UnitScenes.Diagnosed scene : scenes) {
             if (found.size() < MOST_WEIGHED) {
                 inScene(scene);
             }
@@ -107,11 +109,12 @@ final class MeasurementSelector {
         unreadParts();
         unreadPairs();
         linked.forEach(this::unreadLinked);
-        certainty *= Math.exp(-expectedElsewhere);
+        double certainty =
+                share * Math.exp(-expectedElsewhere) * Arrays.stream(sure).reduce(1, (a, b) -> a * b);
         if (certainty < FINISHED) {
-            analysis.scenes().stream()
-                    .filter(scene -> -Math.log(certainty(scene)) > expectedElsewhere)
-                    .forEach(this::contactsInDoubt);
+            IntStream.range(0, sure.length)
+                    .filter(i -> -Math.log(sure[i]) > expectedElsewhere)
+                    .forEach(i -> contactsInDoubt(scenes.get(i)));
         }
         List<RecommendedMeasurement> best = bestOf(most);
         return new Recommendation(status(certainty, best), certainty, best);

@@ -216,11 +216,6 @@ public final class UnitAnalysis {
                 .toList();
     }
 
-    /** Whether a limit is broken or a fault is shown. */
-    public boolean isFaulty() {
-        return !findings().isEmpty() || unit.observations().stream().anyMatch(Observation::isUnexpected);
-    }
-
     /**
      * What no observation shows yet: pairs of the design that nobody read, parts of which a fault would change nothing
      * that was read, pairs of pieces that nobody parted.

@@ -7,8 +7,8 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
-import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.Problem;
@@ -50,8 +50,8 @@ public final class LeadList {
         }
 
         /** The resistance as a person reads it. */
-        public String text() {
-            return isOpen() ? "open" : EngineeringFormat.text(ohm, "Ω");
+        public MessageArgument resistance() {
+            return isOpen() ? Message.of("lead_list.open") : Message.figure(ohm, "Ω");
         }
 
         private static final Set<String> DENIED = Set.of("no", "not", "never");

@@ -398,11 +398,6 @@ public sealed interface Finding {
         return this instanceof Leak leak ? Optional.of(leak.ohm()) : Optional.empty();
     }
 
-    /** Whether it follows from where ways through are missing, so that another fault may explain partial evidence too. */
-    default boolean isInferred() {
-        return this instanceof Open || !moved().isEmpty();
-    }
-
     /** One answer for each kind. */
     interface FindingCases<T> {
         T open(Open open);
@@ -486,6 +481,16 @@ public sealed interface Finding {
     /** The kind as written in files: {@code open}, {@code frame_short}. */
     default String kind() {
         return fold(FindingWords.KIND);
+    }
+
+    /** The kind as a person reads it. */
+    default Message word() {
+        return wordOf(kind());
+    }
+
+    /** The words of a {@link #kind}. */
+    static Message wordOf(String kind) {
+        return Message.of("finding_kind." + kind);
     }
 
     /** The finding in one sentence. */

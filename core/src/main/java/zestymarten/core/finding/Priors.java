@@ -50,23 +50,6 @@ public record Priors(
         return new Priors(0.012, 0.008, 0.004, 0.003, 0.005, 0.002, 0.001, 0.015, 3, 1, 0.001);
     }
 
-    /** The same for a unit of so many wires that was made, not used: as many faults are expected whatever its size. */
-    public Priors forSize(int wires) {
-        double share = Math.min(1, 40.0 / Math.max(1, wires));
-        return new Priors(
-                open * share,
-                high * share,
-                shorted * share,
-                toFrame * share,
-                crossed * share,
-                misplaced * share,
-                connector,
-                part,
-                flexing,
-                faultless,
-                badContact);
-    }
-
     /** The same where probes miss their points so often. */
     public Priors withBadContact(double share) {
         return new Priors(open, high, shorted, toFrame, crossed, misplaced, connector, part, flexing, faultless, share);

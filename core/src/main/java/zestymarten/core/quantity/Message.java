@@ -4,9 +4,10 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /**
- * What a person is to be told, before it has words: a code with typed arguments. The words of a code stand in the message
+ * What a person is to read, before it has words: a code with typed arguments. The words of a code stand in the message
  * bundles of the application, one file for each language; nothing is ever decided by looking into them. Equality is that of
  * code and arguments.
  *
@@ -16,6 +17,8 @@ import java.util.Locale;
 public record Message(String code, List<MessageArgument> arguments) implements MessageArgument {
     /** Nothing to say. In a sentence it leaves no gap. */
     public static final Message NONE = new Message("", List.of());
+
+    private static final Pattern HUMP = Pattern.compile("([a-z0-9])([A-Z])");
 
     public Message {
         arguments = List.copyOf(arguments);
@@ -34,7 +37,8 @@ public record Message(String code, List<MessageArgument> arguments) implements M
 
     /** The word for a constant: {@code ConductorRole.PROTECTIVE} has the code {@code conductor_role.protective}. */
     public static Message of(Enum<?> constant) {
-        String family = constant.getDeclaringClass().getSimpleName().replaceAll("([a-z0-9])([A-Z])", "$1_$2");
+        String family =
+                HUMP.matcher(constant.getDeclaringClass().getSimpleName()).replaceAll("$1_$2");
         return new Message((family + "." + constant.name()).toLowerCase(Locale.ROOT), List.of());
     }
 
@@ -57,7 +61,7 @@ public record Message(String code, List<MessageArgument> arguments) implements M
     public static Message sentences(Object... sentences) {
         List<MessageArgument> said = Arrays.stream(sentences)
                 .map(MessageArgument::of)
-                .filter(each -> !each.equals(NONE))
+                .filter(each -> !each.equals(NONE) && !each.equals(new Text("")))
                 .toList();
         if (said.isEmpty()) {
             return NONE;

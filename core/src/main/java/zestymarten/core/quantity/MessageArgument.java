@@ -3,6 +3,7 @@ package zestymarten.core.quantity;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What stands in a {@link Message}: a closed family, so that whoever puts words to it knows how to write each.
@@ -118,7 +119,7 @@ public sealed interface MessageArgument
             return reading.message();
         } else if (value instanceof Integer || value instanceof Long) {
             return new Count(((Number) value).longValue());
-        } else if (value instanceof Double || value instanceof Float) {
+        } else if (value instanceof Double || value instanceof Float || value instanceof OptionalDouble) {
             throw new IllegalArgumentException(
                     "A figure (" + value + ") of a message must say its unit, or that it has none.");
         } else if (value instanceof Enum<?> constant) {

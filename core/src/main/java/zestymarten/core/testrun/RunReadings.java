@@ -161,11 +161,6 @@ final class RunReadings {
                 any -> design.at(warmth.of(touch)).expectation(touch.black(), touch.red(), state(touch), touch.ties()));
     }
 
-    /** Whether a touch is read at another temperature than that of the run. */
-    boolean isElsewhere(TestStep.Measurement touch) {
-        return warmth.of(touch) != design.ambientC();
-    }
-
     /** What was typed, as understood for a step, with the doubts it raises. */
     MeterReading understand(TestStep step, String typed) {
         boolean voltage = step instanceof TestStep.Measurement touched && touched.isUnderVoltage();

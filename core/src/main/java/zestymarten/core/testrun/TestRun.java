@@ -392,7 +392,7 @@ public final class TestRun {
     }
 
     /** What an entry says, in words: the reading as understood on this meter, what was done, or why it was left out. */
-    public Message told(Entry entry) {
+    public Message words(Entry entry) {
         if (entry.content() instanceof Entry.Content.Skip skip) {
             return Message.of("test_run.skipped", skip.reason());
         }
@@ -415,7 +415,7 @@ public final class TestRun {
         Message text = reading.meaning() instanceof MeterReading.OverRange
                 ? Message.of("test_run.more_than", Ohms.of(before.meter().topOhm()))
                 : reading.meaning().message();
-        return reading.where().isEmpty() ? text : Message.of("test_run.told", text, reading.where());
+        return reading.where().isEmpty() ? text : Message.of("test_run.words", text, reading.where());
     }
 
     private static Message plainly(TestStep.ManualStep act, String words) {

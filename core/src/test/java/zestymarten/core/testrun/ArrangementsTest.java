@@ -145,7 +145,8 @@ class ArrangementsTest {
         Bench bench = Bench.of(cable(), WHOLE).act("", "", "", "");
         assertThat(steps(bench, Stage.METER)).isEqualTo("TEMPERATURE roof, TEMPERATURE RT1, METER TONE, METER OHMS");
         bench.act("40", "104 F").type("b", "0.30");
-        assertThat(English.of(bench.test().told(bench.test().entries().get(5)))).isEqualTo("40 °C");
+        assertThat(English.of(bench.test().words(bench.test().entries().get(5))))
+                .isEqualTo("40 °C");
         TestStep.Measurement wire = (TestStep.Measurement) bench.step();
         assertThat(bench.test()
                         .expectation(wire)

@@ -73,7 +73,8 @@ class MendingTest {
         Bench bench = broken().mend("W1", new Entry.Content.Repair(Entry.Way.REPLACE, "", "", "", "WH"));
         assertThat(bench.test().asBuilt().orElseThrow().conductors().get(0).colour())
                 .hasValue(Colour.of("WH"));
-        assertThat(English.of(bench.test().told(bench.test().repairs().get(0)))).isEqualTo("replaced, now WH");
+        assertThat(English.of(bench.test().words(bench.test().repairs().get(0))))
+                .isEqualTo("replaced, now WH");
         bench.takeBack();
         assertThat(bench.test().asBuilt()).isEmpty();
     }

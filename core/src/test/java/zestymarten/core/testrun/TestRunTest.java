@@ -214,7 +214,7 @@ class TestRunTest {
                 .isEqualTo("600 Ω or 0.6 Ω? The second would fit what this wire should read.");
         assertThat(bench.understood("0.1"))
                 .isEqualTo(
-                        "0.1 Ω is less than the joined probes read (0.3 Ω). Keep it, or touch the probes together and measure again?");
+                        "0.1 Ω is less than the joined probes read (0.3 Ω). Enter it as it is, or touch the probes together and measure again?");
         assertThat(bench.understood("20M")).isEqualTo("The range ends at 20 MΩ. Is that a reading, or over-range?");
         assertThat(bench.understood("30M"))
                 .isEqualTo("Read 30 MΩ, but this meter ends at 20 MΩ. Type what it shows, or OL.");

@@ -152,7 +152,7 @@ class VoltageStagesTest {
         bench.act("well again with 212 m out of the water").type("300M", "0");
         RunFinding found = bench.test().findings().get(0);
         assertThat(found.finding().kind()).isEqualTo("insulation_low");
-        assertThat(found.evidence().stream().map(bench.test()::told).map(English::of))
+        assertThat(found.evidence().stream().map(bench.test()::words).map(English::of))
                 .containsExactly("2 MΩ", "well again with 212 m out of the water");
     }
 

@@ -69,9 +69,10 @@ class WholeJobTest {
         Bench bench = Bench.of(THREE_CORES, WHOLE).act("", "pin 2 is pushed back", "");
         TestStep.ManualStep seen = new TestStep.ManualStep(ManualAction.LOOKED, "J2");
         assertThat(bench.test().state(seen)).isEqualTo(StepState.WATCH);
-        assertThat(English.of(bench.test().told(bench.test().standing(seen).get(0))))
+        assertThat(English.of(bench.test().words(bench.test().standing(seen).get(0))))
                 .isEqualTo("pin 2 is pushed back");
-        assertThat(English.of(bench.test().told(bench.test().entries().get(0)))).isEqualTo("nothing found");
+        assertThat(English.of(bench.test().words(bench.test().entries().get(0))))
+                .isEqualTo("nothing found");
     }
 
     @Test

@@ -305,7 +305,7 @@ class RunsApi {
         return new KeptAnswer(
                 entry.id(),
                 entry.sequence(),
-                Words.say(test.told(entry)),
+                Words.say(test.words(entry)),
                 judgement.map(Judgement::correctedOhm).orElse(OptionalDouble.empty()),
                 judgement.map(each -> each.verdict().word()).orElse("skipped"),
                 judgement.map(each -> Words.say(each.reason())).orElse(""));

@@ -15,6 +15,7 @@ import zestymarten.core.check.Conclusion;
 import zestymarten.core.check.GoodReading;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testrun.StepState;
 import zestymarten.web.platform.Words;
 
@@ -100,14 +101,11 @@ class CheckWords {
 
     private String expected(CheckQuestion question, Locale locale) {
         if (question.expected() instanceof GoodReading.Resistance known) {
-            String high = known.limit().high().text();
+            String high = ohms(known.limit().high());
             String source = message("source." + question.ask().code(), locale);
             return (known.limit().lowGiven()
                             ? message(
-                                    "expect.between",
-                                    locale,
-                                    known.limit().low().text(),
-                                    high)
+                                    "expect.between", locale, ohms(known.limit().low()), high)
                             : message("expect.most", locale, high))
                     + " " + source;
         }
@@ -120,6 +118,10 @@ class CheckWords {
                         ? "expect.blocks"
                         : question.expected() instanceof GoodReading.AnyResistance ? "expect.any" : "expect.apart",
                 locale);
+    }
+
+    private static String ohms(Ohms ohms) {
+        return Words.figure(ohms.value(), "Ω");
     }
 
     private String read(CheckReading answer, Locale locale) {

@@ -137,7 +137,7 @@ class ComparisonController implements Worksheet {
                 views.add(new ClassView(
                         Words.say(strands.words()),
                         Words.say("comparison_controller.mm", EngineeringFormat.figure(listed)),
-                        Words.figure(most, "Ω") + " a metre",
+                        Words.say("comparison_controller.metre", Message.figure(most, "Ω")),
                         line.ohmPerMetre() <= most,
                         strands == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228"));
             }
@@ -149,10 +149,10 @@ class ComparisonController implements Worksheet {
         return alike.leads().stream()
                 .map(each -> new LeadView(
                         each.lead().words().isEmpty()
-                                ? "no. " + each.lead().number()
+                                ? Words.say("lead_list.no", each.lead().number())
                                 : each.lead().words(),
                         Words.figure(each.lead().lengthM(), "m"),
-                        each.lead().text(),
+                        Words.say(each.lead().resistance()),
                         alike.line().isEmpty()
                                 ? ""
                                 : (each.offOhm() < 0 ? "−" : "+") + Words.figure(Math.abs(each.offOhm()), "Ω"),

@@ -108,7 +108,8 @@ class DiagnosisController {
                 .flatMap(step -> test.standing(step).stream())
                 .filter(entry -> entry.content() instanceof Entry.Content.Done done
                         && !done.words().isEmpty())
-                .map(entry -> new SeenView(((TestStep.ManualStep) entry.step()).subject(), Words.say(test.told(entry))))
+                .map(entry ->
+                        new SeenView(((TestStep.ManualStep) entry.step()).subject(), Words.say(test.words(entry))))
                 .toList();
     }
 
@@ -146,7 +147,7 @@ class DiagnosisController {
     private static FindingView view(TestRun test, RunFinding found) {
         RepairRules fitting = RepairRules.of(test.design(), found.finding());
         return new FindingView(
-                found.finding().kind().replace('_', ' '),
+                Words.say(found.finding().word()),
                 Words.say(found.finding().message()),
                 subject(found),
                 found.finding().conductors().stream().findFirst(),
@@ -197,7 +198,7 @@ class DiagnosisController {
         return new EvidenceView(
                 entry.sequence(),
                 entry.step().fold(probes -> "probes", TestStep.Measurement::name, act -> act.subject()),
-                Words.say(test.told(entry)),
+                Words.say(test.words(entry)),
                 judgement.map(each -> Words.say(each.reason())).orElse(""),
                 band);
     }

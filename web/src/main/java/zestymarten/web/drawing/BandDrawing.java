@@ -78,11 +78,13 @@ public record BandDrawing(
                         Math.max(from + OVERSHOOT, scale.x(joined.limit().high().value())),
                 () -> WIDTH);
         String allowed = expectation.fold(
-                joined -> (joined.limit().low().value() > 0
-                                ? Words.say("band_drawing.of", joined.limit().low())
-                                : Words.say("band_drawing.up"))
-                        + joined.limit().high().text(),
-                () -> "open");
+                joined -> joined.limit().low().value() > 0
+                        ? Words.say(
+                                "band_drawing.between",
+                                joined.limit().low(),
+                                joined.limit().high())
+                        : Words.say("band_drawing.most", joined.limit().high()),
+                () -> Words.say("drawing_band_page.open"));
         List<BandMark> marks = new ArrayList<>();
         boolean crowded = scale.high() / scale.low() > 1e7;
         for (double ohm = scale.low(); ohm <= scale.high() * 1.001; ohm *= 10) {

@@ -69,7 +69,7 @@ public record ComparisonDrawing(
                 continue; // an open lead has no place on the scale; the table names it
             }
             String name = each.lead().words().isEmpty()
-                    ? "no. " + each.lead().number()
+                    ? Words.say("lead_list.no", each.lead().number())
                     : each.lead().words();
             dots.add(new LeadDot(
                     scale.x(each.lead().lengthM()), scale.y(each.lead().ohm()), name, each.isOdd()));

@@ -148,7 +148,7 @@ final class ChainViews {
     }
 
     private static String ohms(double ohm) {
-        return Double.isInfinite(ohm) ? "open" : Words.figure(ohm, "\u03a9");
+        return Double.isInfinite(ohm) ? Words.say("chain_views.open") : Words.figure(ohm, "\u03a9");
     }
 
     /** By the end of each part, how much likelier the fault is there than before anything was read. */

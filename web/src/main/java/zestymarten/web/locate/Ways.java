@@ -154,7 +154,7 @@ final class Ways {
                 : Stream.of(wire.from(), wire.to())
                         .flatMap(end ->
                                 run.test().standing(new TestStep.ManualStep(ManualAction.LIFTED, end.name())).stream())
-                        .map(entry -> Words.say(run.test().told(entry)))
+                        .map(entry -> Words.say(run.test().words(entry)))
                         .filter(words -> LocateFigures.figure(words, CalculationMeasure.METRE)
                                 .isPresent())
                         .findFirst()

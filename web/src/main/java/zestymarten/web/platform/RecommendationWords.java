@@ -8,7 +8,7 @@ public final class RecommendationWords {
 
     public static String why(Recommendation.RecommendedMeasurement next) {
         String fault = next.asks()
-                .map(each -> each.kind().replace('_', ' ') + " " + String.join(", ", each.named()))
+                .map(each -> Words.say("recommendation_words.fault", each.word(), String.join(", ", each.named())))
                 .orElse("");
         return switch (next.purpose()) {
             case UNREAD -> Words.say("recommendation_words.reads_two_points_that");

@@ -58,10 +58,7 @@ final class NotShownWords {
             CoverageAnalysis.Count count = coverage.counts().getOrDefault(kind, new CoverageAnalysis.Count(0, 0));
             if (count.seen() < count.all()) {
                 said.add(Words.say(
-                        "not_shown_words.possible_measurements_made_would",
-                        count.all(),
-                        kind.many(),
-                        count.seen() == 0 ? "none" : Integer.toString(count.seen())));
+                        "not_shown_words.possible_measurements_made_would", count.all(), kind.many(), count.seen()));
             }
         }
         test.design().assembly().components().stream()

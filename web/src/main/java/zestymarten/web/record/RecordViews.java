@@ -133,10 +133,10 @@ class RecordViews {
 
     private static RecordResult.FindingLine finding(RunFinding found) {
         return new RecordResult.FindingLine(
-                found.finding().kind().replace('_', ' '),
+                Words.say(found.finding().word()),
                 Words.say(found.finding().message()),
                 found.evidence().stream()
-                        .map(entry -> "no. " + entry.sequence())
+                        .map(entry -> Words.say("record_views.no", entry.sequence()))
                         .collect(Collectors.joining(", ")),
                 String.join(", ", found.functionsLost()),
                 found.finding().named());
@@ -173,7 +173,7 @@ class RecordViews {
                         ? touch.state()
                         : "rest",
                 typed.map(Entry.Content.Reading::asTyped).orElse(""),
-                Words.say(test.told(entry)),
+                Words.say(test.words(entry)),
                 typed.map(each -> figure(each.meaning())).orElse(""),
                 typed.map(each -> unit(each.meaning())).orElse(""),
                 typed.map(each -> qualifier(each.meaning())).orElse(unread(entry)),
@@ -189,7 +189,7 @@ class RecordViews {
                 limit.map(each -> EngineeringFormat.figure(each.high().value())).orElse(""),
                 limit.map(each -> Words.say("record_views.maximum", each.high()))
                         .or(() -> least.map(each -> Words.say("record_views.minimum", each.least())))
-                        .orElse(apart ? "apart" : ""),
+                        .orElse(apart ? Words.say("record_views.apart") : ""),
                 limit.map(each -> Words.say(each.derivation()))
                         .or(() -> least.map(each -> Words.say(each.derivation())))
                         .or(() -> withstand(test, entry))
@@ -259,7 +259,7 @@ class RecordViews {
     }
 
     private static String unread(Entry entry) {
-        return entry.content() instanceof Entry.Content.Skip ? "skipped" : "done";
+        return Words.say(entry.content() instanceof Entry.Content.Skip ? "record_views.skipped" : "record_views.done");
     }
 
     private static String setup(TestStep step) {
@@ -278,8 +278,8 @@ class RecordViews {
     private static RecordResult.RepairLine repair(TestRun test, Entry entry) {
         Entry.Content.Repair repair = (Entry.Content.Repair) entry.content();
         return new RecordResult.RepairLine(
-                "no. " + entry.sequence(),
-                Words.say("record_views.repair", ((TestStep.ManualStep) entry.step()).subject(), test.told(entry)),
+                Words.say("record_views.no", entry.sequence()),
+                Words.say("record_views.repair", ((TestStep.ManualStep) entry.step()).subject(), test.words(entry)),
                 repair.cause(),
                 repair.prevention(),
                 entry.by());

@@ -66,7 +66,7 @@ class AsideController {
 
     private static String told(TestRun test, String function) {
         List<Entry> told = test.standing(new TestStep.ManualStep(ManualAction.COMPLAINT, function));
-        return told.isEmpty() ? RecordedSymptoms.words().get(0) : Words.say(test.told(told.get(told.size() - 1)));
+        return told.isEmpty() ? RecordedSymptoms.words().get(0) : Words.say(test.words(told.get(told.size() - 1)));
     }
 
     /** Keeps what changed; the token of the form makes it harmless to send it twice. */

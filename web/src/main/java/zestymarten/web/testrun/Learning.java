@@ -57,7 +57,7 @@ class Learning {
         return learnt;
     }
 
-    /** Which faults the ended tests of a wiring had; nothing is kept. */
+    /** Which faults the ended tests of an assembly had; nothing is kept. */
     @Transactional(readOnly = true)
     public FaultHistory found(long assemblyId) {
         return history(
@@ -73,7 +73,7 @@ class Learning {
 
     static FaultHistory history(int tests, List<LearntFault> faults) {
         Map<FaultHistory.FaultOf, Integer> counts = new LinkedHashMap<>();
-        faults.forEach(each -> counts.put(new FaultHistory.FaultOf(each.kind(), each.name()), each.tests()));
+        faults.forEach(each -> counts.put(each.fault(), each.tests()));
         return tests == 0 ? FaultHistory.NONE : new FaultHistory(tests, counts);
     }
 
@@ -86,11 +86,13 @@ class Learning {
     @Transactional
     public void learn(long assemblyId, boolean withFaults, String by) {
         Map<String, Learnt> taught = taught(assemblyId);
-        int tests = withFaults ? mapper.endedTests(assemblyId, MOST_TESTS) : 0;
-        if (taught.isEmpty() && tests == 0 && historyInForce(assemblyId).tests() == 0) {
+        FaultHistory history = withFaults ? found(assemblyId) : FaultHistory.NONE;
+        if (taught.isEmpty()
+                && history.tests() == 0
+                && historyInForce(assemblyId).tests() == 0) {
             throw new Refused("", Message.of("learning.no_wire_was_measured"));
         }
-        long id = mapper.insert(assemblyId, by, clock.instant(), tests);
+        long id = mapper.insert(assemblyId, by, clock.instant(), history.tests());
         List<LearntWire> wires = taught.entrySet().stream()
                 .map(each -> new LearntWire(
                         each.getKey(),
@@ -101,13 +103,17 @@ class Learning {
         for (int first = 0; first < wires.size(); first += BATCH) {
             mapper.insertWires(id, wires.subList(first, Math.min(wires.size(), first + BATCH)));
         }
-        List<LearntFault> faults = tests == 0 ? List.of() : mapper.faultsFound(assemblyId, MOST_TESTS, MOST_FAULTS);
-        if (!faults.isEmpty()) {
-            mapper.insertFaults(id, faults);
+        if (!history.counts().isEmpty()) {
+            mapper.insertFaults(
+                    id,
+                    history.counts().entrySet().stream()
+                            .map(each -> new LearntFault(
+                                    each.getKey().kind(), each.getKey().name(), each.getValue()))
+                            .toList());
         }
         events.publishEvent(new AuditEvent(
                 AuditEvent.AuditKind.LIMITS,
                 "assembly " + assemblyId,
-                "learnt limits of " + wires.size() + " wires applied, faults of " + tests + " tests"));
+                "learnt limits of " + wires.size() + " wires applied, faults of " + history.tests() + " tests"));
     }
 }

@@ -15,17 +15,19 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.finding.FaultHistory;
+import zestymarten.core.finding.Finding;
 import zestymarten.core.limit.Learnt;
+import zestymarten.core.quantity.Ohms;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Words;
 
-/** Limits learnt from good units of a wiring: what they teach, beside what is in force. */
+/** Limits learnt from good units of an assembly: what they teach, beside what is in force. */
 @Controller
 class LearntController {
+    private static final int SHOWN = 40;
+
     private final Learning learning;
     private final Assemblies assemblies;
-
-    private static final int SHOWN = 40;
 
     LearntController(Learning learning, Assemblies assemblies) {
         this.learning = learning;
@@ -60,11 +62,15 @@ class LearntController {
         return new LearntWireView(
                 wire,
                 taught.map(each -> String.valueOf(each.units())).orElse(""),
-                taught.map(each -> each.meanOhm().text()).orElse(""),
-                taught.map(each -> each.spreadOhm().text()).orElse(""),
-                taught.map(each -> each.most().text()).orElse(""),
+                taught.map(each -> ohms(each.meanOhm())).orElse(""),
+                taught.map(each -> ohms(each.spreadOhm())).orElse(""),
+                taught.map(each -> ohms(each.most())).orElse(""),
                 inForce.map(each -> Words.say("learnt_controller.from_units", each.most(), each.units()))
-                        .orElse("none"));
+                        .orElse(Words.say("learnt_controller.none")));
+    }
+
+    private static String ohms(Ohms ohms) {
+        return Words.figure(ohms.value(), "Ω");
     }
 
     /**
@@ -81,7 +87,7 @@ class LearntController {
                         .thenComparing(each -> each.getKey().kind()))
                 .limit(SHOWN)
                 .map(each -> new LearntFaultView(
-                        each.getKey().kind().replace('_', ' '),
+                        Words.say(Finding.wordOf(each.getKey().kind())),
                         each.getKey().name(),
                         each.getValue(),
                         begins.counts().containsKey(each.getKey())

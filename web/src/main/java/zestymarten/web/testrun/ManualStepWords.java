@@ -184,7 +184,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                 .reduce((first, second) -> second)
                 .map(entry -> Words.say(
                         "manual_step_words.substitute",
-                        test.told(entry).arguments().get(0)))
+                        test.words(entry).arguments().get(0)))
                 .orElse("");
     }
 

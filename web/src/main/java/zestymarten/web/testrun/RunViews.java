@@ -195,8 +195,8 @@ class RunViews {
                 test.state(entry.step()).code(),
                 judgement.map(each -> Words.say(each.verdict())).orElse(Words.say("step_state.skipped")),
                 StepViews.shortly(entry.step()),
-                Words.say(test.told(entry)),
-                Words.say(judgement.map(Judgement::reason).orElse(test.told(entry))));
+                Words.say(test.words(entry)),
+                Words.say(judgement.map(Judgement::reason).orElse(test.words(entry))));
     }
 
     private static StepState state(TestRun test, Entry entry) {
@@ -216,7 +216,7 @@ class RunViews {
             views.add(new RunView.EntryView(
                     entry.sequence(),
                     StepViews.shortly(entry.step()),
-                    Words.say(test.told(entry)),
+                    Words.say(test.words(entry)),
                     judgement
                             .filter(each -> each.correctedOhm().isPresent())
                             .map(each -> Words.figure(each.correctedOhm().getAsDouble(), "Ω"))

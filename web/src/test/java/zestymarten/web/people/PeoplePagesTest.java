@@ -2,11 +2,18 @@ package zestymarten.web.people;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import zestymarten.web.Browser;
@@ -157,18 +164,18 @@ class PeoplePagesTest {
     }
 
     @Test
-    void everybodyReadsFiguresTheirOwnWayAndWhatIsHandedOutStaysTheSame() {
+    void everybodyReadsFiguresTheirOwnWayAndWhatIsHandedOutStaysTheSame() throws IOException {
         long assembly = site.wiring(site.fresh("Gate cable"), "wire,from,to,length_m,area_mm2\nW1,J1.1,J2.1,3,0.75\n");
         String page = "/assemblies/" + assembly;
         browser.desktop().signIn("bench");
         assertThat(wire(page)).contains("3 m").contains("0.75 mm²").doesNotContain("AWG");
-        String given = api(assembly);
+        Map<String, String> given = given(assembly);
         choose("comma", "fahrenheit", "feet", "gauge");
         assertThat(wire(page))
                 .contains("9,843 ft")
                 .contains("0,75 mm² (18 AWG)")
                 .doesNotContain("0.75");
-        assertThat(api(assembly)).as("programs are given the same").isEqualTo(given);
+        assertThat(given(assembly)).as("programs, files and paper are the same").isEqualTo(given);
         browser.signIn("viewer");
         assertThat(wire(page)).as("others are not concerned").contains("0.75 mm²");
         browser.signIn("bench");
@@ -180,8 +187,32 @@ class PeoplePagesTest {
         return browser.open(page).attribute("tr[data-wire=W1]", "data-sentence");
     }
 
-    private String api(long assembly) {
-        return site.send(site.as("bench", "/api/v1/assemblies/" + assembly)).body();
+    /** What is handed out of an assembly and of a record, by its address; of paper what stands on it. */
+    private Map<String, String> given(long assembly) throws IOException {
+        Map<String, String> given = new TreeMap<>();
+        for (String path : List.of(
+                "/api/v1/assemblies/" + assembly,
+                "/assemblies/" + assembly + "/wires.csv",
+                "/assemblies/" + assembly + "/sheet.pdf",
+                "/runs/3/readings.csv",
+                "/runs/3/certificate.pdf")) {
+            HttpResponse<byte[]> answer = site.send(
+                    path.startsWith("/api/")
+                            ? site.as("bench", path)
+                            : site.request(path).header("Cookie", browser.cookies()),
+                    HttpResponse.BodyHandlers.ofByteArray());
+            assertThat(answer.statusCode()).as(path).isEqualTo(200);
+            given.put(
+                    path,
+                    path.endsWith(".pdf") ? printed(answer.body()) : new String(answer.body(), StandardCharsets.UTF_8));
+        }
+        return given;
+    }
+
+    private static String printed(byte[] pdf) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document);
+        }
     }
 
     private void choose(String decimal, String temperature, String length, String section) {

@@ -53,6 +53,8 @@ class PagesTest {
             "/records",
             "/units/2",
             "/assemblies/1/learnt",
+            "/assemblies/2/learnt",
+            "/assemblies/1/limits",
             "/assemblies/2/connectors",
             "/runs/3/locate?wire=W4&VARLEY0=0.2&VARLEY1=0.55&MURRAY0=0.6",
             "/runs/16/locate?wire=core",

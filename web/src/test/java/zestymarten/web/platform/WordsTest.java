@@ -69,7 +69,14 @@ class WordsTest {
 
     /** Sentences of one page, or of one thing said aloud, whose codes are put together where they are used. */
     private static final List<String> PUT_TOGETHER = List.of(
-            "check.", "speech.", "metal.", "table_column.", "insulation_limit.row_", "lead_verdict.", "colour.");
+            "check.",
+            "speech.",
+            "metal.",
+            "table_column.",
+            "insulation_limit.row_",
+            "lead_verdict.",
+            "colour.",
+            "finding_kind.");
 
     @Test
     void everySentenceCanBeReadByTheLibrary() throws IOException {

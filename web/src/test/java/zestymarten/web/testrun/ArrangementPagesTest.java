@@ -8,6 +8,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
+import zestymarten.core.finding.FaultHistory;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
@@ -204,7 +205,7 @@ class ArrangementPagesTest {
     @Test
     void aSpareThatPassedCarriesTheWireAndTheUnitHasARevisionOfItsOwn() {
         hands.begin(wiring, "S-1", "input[name=quick]").press("b").type("0.30", "OL", "OL");
-        browser.see(".result", "Open").keys(Keys.ENTER);
+        browser.see(".result", "Open").keys(Keys.ENTER).gone(".result");
         hands.type("0.58").press(5, "n");
         browser.keys("w").waitForPath("/runs/\\d+/diagnosis").click(".mend summary");
         browser.click(".mend select[name=way] option[value=SPLICE]").click(".mend .do");
@@ -272,6 +273,16 @@ class ArrangementPagesTest {
                 .waitForPath("/runs/\\d+/record");
         browser.click("main .head a[href^='/units/']").waitForPath("/units/\\d+");
         browser.see("main", "Wire by wire").see("tbody", "risen above its usual 0.42 Ω");
+    }
+
+    /** Records have the kind in words; the diagnosis looks for its code. */
+    @Test
+    void aFaultOfTwoWordsCountsForTheDiagnosisToo() {
+        assertThat(site.bean(Learning.class).found(2).counts())
+                .containsEntry(new FaultHistory.FaultOf("high_resistance", "W6"), 1);
+        browser.signIn("lead").open("/assemblies/2/learnt");
+        assertThat(browser.text("#faults tbody tr")).isEqualTo("W6 high resistance 1");
+        browser.signIn("bench");
     }
 
     @Test

@@ -62,7 +62,7 @@ class OfflinePagesTest {
         return site.bean(TestRuns.class).find(run).test().entries().stream()
                 .filter(each -> !each.takenBack())
                 .map(each -> StepViews.shortly(each.step()) + " "
-                        + Words.say(site.bean(TestRuns.class).find(run).test().told(each)))
+                        + Words.say(site.bean(TestRuns.class).find(run).test().words(each)))
                 .toList();
     }
 
