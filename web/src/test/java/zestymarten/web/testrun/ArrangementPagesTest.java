@@ -2,6 +2,7 @@ package zestymarten.web.testrun;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -278,11 +279,19 @@ class ArrangementPagesTest {
     /** Records have the kind in words; the diagnosis looks for its code. */
     @Test
     void aFaultOfTwoWordsCountsForTheDiagnosisToo() {
-        assertThat(site.bean(Learning.class).found(2).counts())
-                .containsEntry(new FaultHistory.FaultOf("high_resistance", "W6"), 1);
-        browser.signIn("lead").open("/assemblies/2/learnt");
-        assertThat(browser.text("#faults tbody tr")).isEqualTo("W6 high resistance 1");
-        browser.signIn("bench");
+        long unknown = site.wiring(site.fresh("Too high"), NOT_KNOWN);
+        hands.begin(unknown, "H-1", "input[name=quick]").press("b").type("0.30", "4.50");
+        browser.see(".found", "W1 has a high resistance")
+                .keys(Keys.ENTER)
+                .see(".sentence", "Black on J1.1, red on the frame.");
+        hands.press("n");
+        browser.see(".sentence", "All measurements are done.")
+                .click(".side button.do")
+                .waitForPath("/runs/\\d+/record");
+        assertThat(site.bean(Learning.class).found(unknown).counts())
+                .containsExactly(Map.entry(new FaultHistory.FaultOf("high_resistance", "W1"), 1));
+        browser.open("/assemblies/" + unknown + "/learnt");
+        assertThat(browser.text("#faults tbody tr")).isEqualTo("W1 high resistance 1");
     }
 
     @Test
