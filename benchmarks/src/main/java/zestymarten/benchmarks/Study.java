@@ -365,11 +365,11 @@ public final class Study {
     }
 
     static ProbePlacement placement(Recommendation.RecommendedMeasurement next) {
-        return new ProbePlacement(next.black(), next.red(), next.links(), SwitchState.REST, false);
+        return new ProbePlacement(next.black(), next.red(), next.links(), SwitchState.REST);
     }
 
     private static ProbePlacement placement(Terminal black, Terminal red) {
-        return new ProbePlacement(black, red, List.of(), SwitchState.REST, false);
+        return new ProbePlacement(black, red, List.of(), SwitchState.REST);
     }
 
     /** Each near end against all later ones, linked. */
@@ -380,7 +380,7 @@ public final class Study {
         List<ProbePlacement> linked = new ArrayList<>();
         for (int i = 0; i + 2 < near.size(); i++) {
             List<Terminal> rest = near.subList(i + 1, near.size());
-            linked.add(new ProbePlacement(near.get(i), rest.get(0), List.of(rest), SwitchState.REST, false));
+            linked.add(new ProbePlacement(near.get(i), rest.get(0), List.of(rest), SwitchState.REST));
         }
         return linked;
     }

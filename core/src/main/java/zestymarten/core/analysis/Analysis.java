@@ -7,11 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Partition;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.finding.Symptoms;
+import zestymarten.core.judgement.DiodeJudge;
 import zestymarten.core.judgement.DiodeRule;
 import zestymarten.core.judgement.Expectation;
 import zestymarten.core.judgement.InsulationJudge;
@@ -22,15 +24,18 @@ import zestymarten.core.judgement.Quantity;
 import zestymarten.core.judgement.ResistanceJudge;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Patience;
 import zestymarten.core.quantity.ReadingParser;
+import zestymarten.core.testplan.TestPlan;
 
 /**
  * All that a list of readings says about one unit: each reading judged, the findings, what is untested, the verdict.
  *
  * <p>Rules: of readings that repeat each other the last counts. A reading that cannot be understood, or leaves a question
- * open, is doubtful and counts for nothing. A diode concludes nothing on an ohm range. The verdict is <em>fail</em> if anything
+ * open, is doubtful and counts for nothing. A diode concludes nothing on an ohm range, and is untested until
+ * its forward voltage was read both ways. The verdict is <em>fail</em> if anything
  * was found, <em>incomplete</em> while anything is untested or in doubt, else <em>pass</em>. Cost: linear in the readings
  * and conductors, but for {@link UnitAnalysis#untested}. Keeps nothing.
  *
@@ -99,7 +104,12 @@ public record Analysis(
         for (int number : lastOfEach(readings)) {
             insulationFinding(design, number, judged.get(number)).ifPresent(findings::add);
         }
-        List<Partition.JoinedPair> untested = unit.untested(MOST_UNTESTED);
+        DiodeReadings diodes = diodes(design, judged);
+        findings.addAll(diodes.findings());
+        List<Partition.JoinedPair> untested = Stream.concat(
+                        unit.untested(MOST_UNTESTED).stream(), unread(design, diodes))
+                .limit(MOST_UNTESTED)
+                .toList();
         boolean doubtful = lastOfEach(readings).stream()
                 .map(number -> judged.get(number).judgement())
                 .filter(each -> !each.isBesideDiode())
@@ -124,7 +134,7 @@ public record Analysis(
     /** Numbers of the readings that no later one repeats, ascending. */
     private static List<Integer> lastOfEach(List<AnalysisReading> readings) {
         record Arrangement(
-                Set<Terminal> ends,
+                Set<AnalysisReading.ProbeEnd> ends,
                 SwitchState state,
                 List<List<Terminal>> ties,
                 Quantity quantity,
@@ -134,14 +144,29 @@ public record Analysis(
             AnalysisReading reading = readings.get(i);
             last.put(
                     new Arrangement(
-                            Set.of(reading.a(), reading.b()),
-                            reading.state(),
-                            reading.ties(),
-                            reading.quantity(),
-                            reading.testV()),
+                            reading.ends(), reading.state(), reading.ties(), reading.quantity(), reading.testV()),
                     i);
         }
         return last.values().stream().sorted().toList();
+    }
+
+    private static Stream<Partition.JoinedPair> unread(Design design, DiodeReadings diodes) {
+        List<String> read = diodes.read();
+        return TestPlan.readableDiodes(design.assembly())
+                .filter(part -> !read.contains(part.id()))
+                .map(part -> new Partition.JoinedPair(part.b(), part.a()));
+    }
+
+    /** What was read on the diode range. */
+    static DiodeReadings diodes(Design design, List<Judged> judged) {
+        DiodeReadings diodes = new DiodeReadings(design);
+        for (int number = 0; number < judged.size(); number++) {
+            AnalysisReading reading = judged.get(number).reading();
+            if (reading.quantity() == Quantity.FORWARD_VOLTAGE) {
+                diodes.add(number, reading.a(), reading.b(), judged.get(number).judgement());
+            }
+        }
+        return diodes;
     }
 
     private static Optional<Explained> insulationFinding(Design design, int number, Judged judged) {
@@ -165,6 +190,9 @@ public record Analysis(
         Patience.check();
         Expectation expectation = design.expectation(reading.a(), reading.b(), reading.state(), reading.ties());
         MeterReading plain = new ReadingParser(conditions.meter().oneIsOverRange()).understand(reading.asTyped());
+        if (reading.quantity() == Quantity.FORWARD_VOLTAGE) {
+            return new Judged(reading, DiodeJudge.understood(plain), expectation, onDiodeRange(design, reading, plain));
+        }
         if (reading.quantity() != Quantity.RESISTANCE) {
             boolean apart = expectation instanceof Expectation.Apart;
             double testV = reading.testV().orElse(0);
@@ -182,6 +210,19 @@ public record Analysis(
                 ? DiodeRule.applied(asRead, expectation)
                 : asRead;
         return new Judged(reading, understood, expectation, judgement);
+    }
+
+    private static Judgement onDiodeRange(Design design, AnalysisReading reading, MeterReading plain) {
+        return DiodeReadings.diode(design, reading.a(), reading.b())
+                .map(part ->
+                        DiodeJudge.of(part.forwardV()).judge(plain, part.a().equals(reading.b())))
+                .orElseGet(() -> new Judgement(
+                        Verdict.DOUBTFUL,
+                        Judgement.Contact.UNKNOWN,
+                        Judgement.Reason.WRONG_QUANTITY,
+                        Message.of("analysis.no_diode_between", reading.a(), reading.b()),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty()));
     }
 
     /**

@@ -40,9 +40,19 @@ public record AnalysisReading(
         }
     }
 
+    /** Where the probes were; which of them was where counts on the diode range alone. */
+    Set<ProbeEnd> ends() {
+        return quantity == Quantity.FORWARD_VOLTAGE
+                ? Set.of(new ProbeEnd(a, "black"), new ProbeEnd(b, "red"))
+                : Set.of(new ProbeEnd(a, ""), new ProbeEnd(b, ""));
+    }
+
+    /** A terminal, and the probe on it where that counts. */
+    record ProbeEnd(Terminal terminal, String probe) {}
+
     /** Whether another one is of the same two terminals in the same state and setup. */
     boolean repeats(AnalysisReading other) {
-        return Set.of(a, b).equals(Set.of(other.a, other.b))
+        return ends().equals(other.ends())
                 && state.equals(other.state)
                 && ties.equals(other.ties)
                 && quantity == other.quantity;

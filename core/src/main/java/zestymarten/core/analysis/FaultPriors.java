@@ -19,6 +19,9 @@ final class FaultPriors {
     private static final double FITTING = 4;
     private static final double FREE_OHM = Math.exp(-2);
     private static final double CAVITY = 0.1;
+    /** The wire that belongs in a cavity has to be out of it before another gets in. */
+    private static final double OCCUPIED = 0.1;
+
     private static final double STUCK_CLOSED = 0.5;
     private static final double OFF = 0.6;
     private static final double PART_OHM = Math.exp(-1);
@@ -129,9 +132,11 @@ final class FaultPriors {
                 .max()
                 .orElse(1);
         if (moves.size() == 1) {
+            List<Terminal> empty = design.assembly().emptyCavities();
             return dead
                     * misplaced(moves.get(0).conductor())
-                    / Math.max(1, design.assembly().emptyCavities().size());
+                    * (empty.contains(moves.get(0).cavity()) ? 1 : OCCUPIED)
+                    / Math.max(1, empty.size());
         }
         double crossed = moves.stream()
                 .mapToDouble(move -> crossed(move.conductor()))

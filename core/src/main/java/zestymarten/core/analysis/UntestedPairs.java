@@ -25,7 +25,7 @@ public record UntestedPairs(String kind, String reason, Message what) {
         List<UntestedPairs> all = new ArrayList<>();
         List<ProbePlacement> made = readings.stream()
                 .filter(each -> !each.quantity().needsTestVoltage())
-                .map(each -> new ProbePlacement(each.a(), each.b(), each.ties(), each.state(), false))
+                .map(each -> new ProbePlacement(each.a(), each.b(), each.ties(), each.state(), each.quantity()))
                 .distinct()
                 .toList();
         CoverageAnalysis coverage = CoverageAnalysis.ofMade(design.assembly(), design.nets(), made);
@@ -42,7 +42,7 @@ public record UntestedPairs(String kind, String reason, Message what) {
                                 kind.many())));
             }
         }
-        diodes(design, all);
+        diodes(design, analysis, all);
         tones(analysis, all);
         boolean insulated = readings.stream().anyMatch(each -> each.quantity().needsTestVoltage());
         if (!insulated) {
@@ -52,9 +52,10 @@ public record UntestedPairs(String kind, String reason, Message what) {
         return all;
     }
 
-    private static void diodes(Design design, List<UntestedPairs> all) {
+    private static void diodes(Design design, Analysis analysis, List<UntestedPairs> all) {
+        List<String> read = Analysis.diodes(design, analysis.judgements()).read();
         for (Component part : design.assembly().components()) {
-            if (part.kind() == Component.ComponentKind.DIODE) {
+            if (part.kind() == Component.ComponentKind.DIODE && !read.contains(part.id())) {
                 all.add(new UntestedPairs(
                         "component_open", "diode", Message.of("untested_pairs.was_not_shown_ohm", part.id())));
             }

@@ -7,10 +7,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import zestymarten.core.judgement.DiodeJudge;
 import zestymarten.core.judgement.Expectation;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.judgement.Judgement.Contact;
-import zestymarten.core.judgement.Judgement.Reason;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.judgement.PlausibilityCheck;
 import zestymarten.core.judgement.ResistanceJudge;
@@ -70,11 +70,8 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
 
     private static CheckReading answer(CheckQuestion question, String text, TestConditions conditions) {
         MeterReading plain = new ReadingParser(conditions.meter().oneIsOverRange()).understand(text);
-        if (question.expected() instanceof GoodReading.Forward forward) {
-            return volts(question, plain, forward.least(), forward.most());
-        }
-        if (question.expected() instanceof GoodReading.Blocks) {
-            return volts(question, plain, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY);
+        if (question.expected() instanceof GoodReading.Forward || question.expected() instanceof GoodReading.Blocks) {
+            return onDiodeRange(question, plain, question.expected() instanceof GoodReading.Forward);
         }
         Expectation expectation = question.expected() instanceof GoodReading.Resistance known
                 ? new Expectation.Joined(known.limit(), true, judgedBy(known.limit(), conditions))
@@ -98,32 +95,13 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
                 Ohms.of(0), Optional.empty(), Ohms.of(MOST_OHM), false, Limit.Rule.PART, Limit.Rule.PART.words());
     }
 
-    /** On the diode range a bare figure is volts; over-range says that it blocks. */
-    private static CheckReading volts(CheckQuestion question, MeterReading plain, double least, double most) {
-        boolean blocks = least == Double.POSITIVE_INFINITY;
-        if (plain instanceof MeterReading.OverRange || plain instanceof MeterReading.Above) {
-            return new CheckReading(
-                    question,
-                    plain,
-                    blocks ? Verdict.PASS : Verdict.FAIL,
-                    Contact.APART,
-                    blocks ? Reason.APART : Reason.OPEN,
-                    OptionalDouble.empty());
-        }
-        if (!(plain instanceof MeterReading.Value value)
-                || value.unit() == MeterReading.Unit.AMPERE
-                || value.value() > 10) {
-            return new CheckReading(
-                    question, plain, Verdict.DOUBTFUL, Contact.UNKNOWN, Reason.WRONG_QUANTITY, OptionalDouble.empty());
-        }
-        boolean good = value.value() >= least && value.value() <= most;
-        return new CheckReading(
-                question,
-                new MeterReading.Value(value.value(), MeterReading.Unit.VOLT),
-                good ? Verdict.PASS : Verdict.FAIL,
-                Contact.BRIDGED,
-                good ? Reason.WITHIN_LIMIT : value.value() < least ? Reason.BELOW_MINIMUM : Reason.ABOVE_LIMIT,
-                OptionalDouble.of(value.value()));
+    private static CheckReading onDiodeRange(CheckQuestion question, MeterReading plain, boolean forwards) {
+        MeterReading understood = DiodeJudge.understood(plain);
+        MeterReading meaning = understood instanceof MeterReading.Refused ? plain : understood;
+        Judgement judgement = DiodeJudge.usual().judge(meaning, forwards);
+        OptionalDouble figure =
+                meaning instanceof MeterReading.Value value ? OptionalDouble.of(value.value()) : OptionalDouble.empty();
+        return new CheckReading(question, meaning, judgement.verdict(), judgement.contact(), judgement.code(), figure);
     }
 
     /** The answer to a question; empty while it was not measured. */

@@ -2,19 +2,22 @@ package zestymarten.core.check;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
+import zestymarten.core.judgement.DiodeJudge;
+import zestymarten.core.judgement.Judgement;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 
-/** A diode on the meter's diode range, both ways: silicon reads about 0.5 to 0.8 V forward, Schottky from 0.15 V. */
+/** A diode on the meter's diode range, both ways, judged by {@link DiodeJudge}. */
 public record SingleDiode() implements CheckedItem {
-    private static final double LEAST_V = 0.15;
-    private static final double MOST_V = 0.9;
-
     @Override
     public List<CheckQuestion> questions() {
         return List.of(
-                new CheckQuestion(CheckQuestion.CheckMeasurement.FORWARD, new GoodReading.Forward(LEAST_V, MOST_V)),
+                new CheckQuestion(
+                        CheckQuestion.CheckMeasurement.FORWARD,
+                        new GoodReading.Forward(DiodeJudge.LEAST_V, DiodeJudge.MOST_V)),
                 new CheckQuestion(CheckQuestion.CheckMeasurement.BACKWARD, new GoodReading.Blocks()));
     }
 
@@ -26,22 +29,28 @@ public record SingleDiode() implements CheckedItem {
         if (forward.isEmpty() || backward.isEmpty() || doubtful) {
             return List.of();
         }
-        double there = forward.get().figure().orElse(-1);
-        double back = backward.get().figure().orElse(-1);
-        boolean conducts = forward.get().verdict() == Verdict.PASS;
-        if (conducts && backward.get().isOpen()) {
-            return List.of(Conclusion.good(Code.DIODE_GOOD, EngineeringFormat.text(there, "V")));
-        }
-        if (forward.get().isOpen() && backward.get().isOpen()) {
-            return List.of(Conclusion.bad(Code.DIODE_OPEN));
-        }
-        if (there >= 0 && there < LEAST_V && back >= 0 && back < LEAST_V) {
-            return List.of(Conclusion.bad(Code.DIODE_SHORTED));
-        }
         return List.of(
-                forward.get().isOpen() && back >= LEAST_V && back <= MOST_V
-                        ? Conclusion.bad(Code.DIODE_REVERSED, EngineeringFormat.text(back, "V"))
-                        : Conclusion.bad(Code.DIODE_ODD));
+                switch (DiodeJudge.both(judgement(forward.get()), judgement(backward.get()))) {
+                    case GOOD -> Conclusion.good(Code.DIODE_GOOD, volts(forward.get()));
+                    case OPEN -> Conclusion.bad(Code.DIODE_OPEN);
+                    case SHORTED -> Conclusion.bad(Code.DIODE_SHORTED);
+                    case REVERSED -> Conclusion.bad(Code.DIODE_REVERSED, volts(backward.get()));
+                    case ODD -> Conclusion.bad(Code.DIODE_ODD);
+                });
+    }
+
+    private static Judgement judgement(CheckReading read) {
+        return new Judgement(
+                read.verdict(),
+                read.contact(),
+                read.reason(),
+                Message.NONE,
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+    }
+
+    private static String volts(CheckReading read) {
+        return EngineeringFormat.text(read.figure().orElse(0), "V");
     }
 
     private static Optional<CheckReading> of(CheckReadings answers, CheckQuestion.CheckMeasurement ask) {

@@ -3,7 +3,9 @@ package zestymarten.core.fault;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
+import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
@@ -16,6 +18,14 @@ import zestymarten.core.network.WhatIf;
  */
 public final class FaultyUnit {
     private static final double BYPASS = 0.01;
+
+    /** What a meter drives through a diode. */
+    private static final double DRIVE_A = 1e-3;
+
+    private static final double SILICON_V = 0.58;
+
+    /** Beyond it a meter's diode range shows over-range. */
+    private static final double TOP_V = 2.5;
 
     private final GoodUnit good;
     private final List<SeededFault> faults;
@@ -50,6 +60,32 @@ public final class FaultyUnit {
         return changed.isEmpty()
                 ? good.network(state, ties).nominal(a, b)
                 : WhatIf.of(good.network(state, ties), changed).between(a, b);
+    }
+
+    /**
+     * What the diode range of an ideal meter shows, in volts; empty for over-range.
+     *
+     * @param red from which the meter drives its current
+     */
+    public OptionalDouble forwardV(Terminal black, Terminal red, SwitchState state) {
+        OptionalDouble beside = ohms(black, red, state, List.of());
+        DoubleStream diodes = good.design().assembly().components().stream()
+                .filter(part -> part.kind() == Component.ComponentKind.DIODE && !isOpen(part))
+                .filter(part -> isOne(red, part.a(), state) && isOne(part.b(), black, state))
+                .mapToDouble(part -> part.forwardV().orElse(SILICON_V));
+        return DoubleStream.concat(diodes, beside.stream().map(ohm -> ohm * DRIVE_A))
+                .filter(volts -> volts < TOP_V)
+                .min();
+    }
+
+    private boolean isOpen(Component part) {
+        return faults.stream()
+                .anyMatch(fault -> fault instanceof SeededFault.PartOpen open
+                        && open.component().equals(part.id()));
+    }
+
+    private boolean isOne(Terminal one, Terminal two, SwitchState state) {
+        return one.equals(two) || ohms(one, two, state, List.of()).isPresent();
     }
 
     private Stream<Change> changes(SeededFault fault, SwitchState state) {
@@ -94,7 +130,9 @@ public final class FaultyUnit {
     }
 
     private Stream<Change> partShort(String component) {
-        return good.part(component).stream().map(part -> new Change.Added(part.a(), part.b(), BYPASS));
+        return good.design().assembly().components().stream()
+                .filter(part -> part.id().equals(component))
+                .map(part -> new Change.Added(part.a(), part.b(), BYPASS));
     }
 
     private Stream<Change> partValue(SeededFault.PartValue value, SwitchState state) {

@@ -3,6 +3,7 @@ package zestymarten.core.fault;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
+import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.random.RandomGenerator;
 import zestymarten.core.assembly.SwitchState;
@@ -45,6 +46,12 @@ public final class Probe {
         double error = conditions.meter().accuracy() * (2 * random.nextDouble() - 1);
         double read = ohms.getAsDouble() * (1 + error) + conditions.leadsOhm().orElse(0);
         return read > conditions.meter().topOhm() ? "OL" : typed(read);
+    }
+
+    /** What the meter's diode range shows, as it is typed. */
+    public String showsOnDiodeRange(Terminal black, Terminal red, SwitchState state) {
+        OptionalDouble volts = asTouched().forwardV(black, red, state);
+        return volts.isEmpty() ? "OL" : String.format(Locale.ROOT, "%.3f", volts.getAsDouble());
     }
 
     /** The unit as it is at this moment: a broken core whose ends touch mostly does so, but not at every touch. */

@@ -336,7 +336,9 @@ public sealed interface Finding {
         OPEN("component_open"),
         SHORT("component_short"),
         VALUE("component_value"),
-        STATE("component_state");
+        STATE("component_state"),
+        /** A diode that conducts the wrong way. */
+        REVERSED("component_value");
 
         private final String code;
 

@@ -13,7 +13,9 @@ public enum Quantity {
     /** Amperes that leak at a withstand voltage. */
     LEAKAGE,
     /** Volts that are left, for the proof that nothing is live or charged. */
-    VOLTAGE;
+    VOLTAGE,
+    /** Volts of a meter's diode range, red on the end from which the diode conducts or on the other one. */
+    FORWARD_VOLTAGE;
 
     /** As written in files. */
     public String code() {

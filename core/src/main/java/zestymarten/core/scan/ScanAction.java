@@ -41,7 +41,7 @@ public sealed interface ScanAction {
         private static final double NONE = Double.POSITIVE_INFINITY;
 
         public MeasureContacts {
-            if (quantity == Quantity.VOLTAGE) {
+            if (quantity == Quantity.VOLTAGE || quantity == Quantity.FORWARD_VOLTAGE) {
                 throw new IllegalArgumentException(
                         "A scanner measures resistance, insulation or withstand, not voltage.");
             }

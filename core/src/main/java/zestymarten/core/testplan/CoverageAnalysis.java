@@ -17,6 +17,7 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judgement.Quantity;
 import zestymarten.core.network.Groups;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
@@ -28,7 +29,8 @@ import zestymarten.core.quantity.Patience;
  *
  * <p>Method: every fault of the kinds below is put into the wiring, and every measurement is answered, joined or
  * apart, by the joining that results. A fault whose answers are those of a good unit is not seen; faults with the same
- * answers are not told apart. Nothing is known in advance of any method. Ohms are not looked at. Cost: faults times measurements
+ * answers are not told apart. Nothing is known in advance of any method. Ohms are not looked at; a diode conducts on the
+ * diode range alone, from red to black. Cost: faults times measurements
  * times terminals, so that more than {@value #MOST_NETS} nets are sampled evenly.
  *
  * @param nets how many nets the figures are computed on
@@ -103,7 +105,7 @@ public record CoverageAnalysis(
                                 .filter(tie -> tie.size() > 1)
                                 .toList(),
                         each.state(),
-                        each.insulation()))
+                        each.quantity()))
                 .toList();
         return of(sampled, own, nets.all().size(), measurements);
     }
@@ -155,7 +157,11 @@ public record CoverageAnalysis(
                 .map(CoverageAnalysis::alike)
                 .toList();
         return new CoverageAnalysis(
-                own.all().size(), ofNets, counts, alike, measurements.stream().anyMatch(ProbePlacement::insulation));
+                own.all().size(),
+                ofNets,
+                counts,
+                alike,
+                measurements.stream().anyMatch(ProbePlacement::isUnderVoltage));
     }
 
     /** The assembly with an even sample of its nets, if there are too many to try all. */
@@ -223,12 +229,10 @@ public record CoverageAnalysis(
         }
         crossed(assembly, nets, measurements, tried);
         for (Component part : assembly.components()) {
-            if (part.kind() != Component.ComponentKind.DIODE) {
-                tried.add(new Tried(
-                        PossibleFault.PART_OPEN,
-                        Message.of("coverage_analysis.open", part.id()),
-                        answers(assembly, measurements, Map.of(), List.of(), Map.of(part.id(), false))));
-            }
+            tried.add(new Tried(
+                    PossibleFault.PART_OPEN,
+                    Message.of("coverage_analysis.open", part.id()),
+                    answers(assembly, measurements, Map.of(), List.of(), Map.of(part.id(), false))));
             if (part.kind().isContact()) {
                 tried.add(new Tried(
                         PossibleFault.PART_STUCK,
@@ -283,9 +287,23 @@ public record CoverageAnalysis(
                     ? free.computeIfAbsent(each.state(), state -> groups(assembly, number, far, bridge, parts, state))
                     : groups(assembly, number, far, bridge, parts, each.state());
             each.ties().forEach(tie -> tie.forEach(terminal -> join(groups, number, tie.get(0), terminal)));
-            joined.set(i, groups.of(measurements.black[i]) == groups.of(measurements.red[i]));
+            boolean onDiodeRange = each.quantity() == Quantity.FORWARD_VOLTAGE;
+            joined.set(
+                    i,
+                    groups.of(measurements.black[i]) == groups.of(measurements.red[i])
+                            || (onDiodeRange && throughDiode(assembly, measurements, i, groups, parts)));
         }
         return joined;
+    }
+
+    /** Whether a diode by itself conducts from the red probe to the black one. */
+    private static boolean throughDiode(
+            Assembly assembly, Numbered measurements, int i, Groups groups, Map<String, Boolean> parts) {
+        return assembly.components().stream()
+                .anyMatch(part -> part.kind() == Component.ComponentKind.DIODE
+                        && parts.getOrDefault(part.id(), true)
+                        && groups.of(at(measurements.number, part.a())) == groups.of(measurements.red[i])
+                        && groups.of(at(measurements.number, part.b())) == groups.of(measurements.black[i]));
     }
 
     private static Groups groups(
@@ -300,8 +318,8 @@ public record CoverageAnalysis(
             join(groups, number, conductor.from(), far.getOrDefault(conductor.id(), conductor.to()));
         }
         for (Component part : assembly.components()) {
-            boolean conducts = part.kind() != Component.ComponentKind.DIODE && part.conductsIn(state);
-            if (parts.getOrDefault(part.id(), conducts)) {
+            boolean conducts = parts.getOrDefault(part.id(), part.conductsIn(state));
+            if (conducts && part.kind() != Component.ComponentKind.DIODE) {
                 join(groups, number, part.a(), part.b());
             }
         }

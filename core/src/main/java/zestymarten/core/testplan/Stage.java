@@ -13,6 +13,7 @@ public enum Stage {
     FRAME,
     BEND,
     PARTS,
+    DIODES,
     WARM,
     INSULATION,
     WET,

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
@@ -69,6 +70,7 @@ public final class TestPlan {
                 Stage.FRAME, approach.quick() ? List.of() : List.of(new TestStep.ManualStep(ManualAction.FRAME_PROOF)));
         steps.put(Stage.BEND, approach.quick() ? List.of() : bend());
         steps.put(Stage.PARTS, parts());
+        steps.put(Stage.DIODES, diodes());
         steps.put(Stage.WARM, approach.quick() ? List.of() : warm());
         steps.values().forEach(all::addAll);
     }
@@ -286,6 +288,72 @@ public final class TestPlan {
         return parts;
     }
 
+    /** Every diode on the diode range, where it should conduct and then where it should block. */
+    private List<TestStep> diodes() {
+        return readableDiodes(assembly)
+                .flatMap(part -> Stream.<TestStep>of(
+                        new TestStep.Measurement(Stage.DIODES, part.b(), part.a()),
+                        new TestStep.Measurement(Stage.DIODES, part.a(), part.b())))
+                .toList();
+    }
+
+    /** The diodes that the diode range shows, in design order: at rest no other path beside them conducts either way. */
+    public static Stream<Component> readableDiodes(Assembly assembly) {
+        Map<Terminal, Integer> number = numbers(assembly);
+        SwitchState rest = assembly.states().get(0);
+        Groups groups = joined(assembly, number, part -> !isDiode(part) && part.conductsIn(rest));
+        return assembly.components().stream()
+                .filter(TestPlan::isDiode)
+                .filter(part -> !isReached(assembly, part, part.b(), part.a(), groups, number)
+                        && !isReached(assembly, part, part.a(), part.b(), groups, number));
+    }
+
+    private static boolean isDiode(Component part) {
+        return part.kind() == Component.ComponentKind.DIODE;
+    }
+
+    /** Whether current finds a way from one terminal to another without a diode, through others in their direction. */
+    private static boolean isReached(
+            Assembly assembly,
+            Component without,
+            Terminal from,
+            Terminal to,
+            Groups groups,
+            Map<Terminal, Integer> number) {
+        Set<Integer> reached = new HashSet<>(Set.of(groups.of(number.getOrDefault(from, 0))));
+        boolean grown = true;
+        while (grown) {
+            grown = assembly.components().stream()
+                    .filter(part -> isDiode(part)
+                            && !part.equals(without)
+                            && reached.contains(groups.of(number.getOrDefault(part.a(), 0))))
+                    .map(part -> groups.of(number.getOrDefault(part.b(), 0)))
+                    .toList()
+                    .stream()
+                    .anyMatch(reached::add);
+        }
+        return reached.contains(groups.of(number.getOrDefault(to, 0)));
+    }
+
+    private static Map<Terminal, Integer> numbers(Assembly assembly) {
+        Map<Terminal, Integer> number = new HashMap<>();
+        assembly.terminals().forEach(each -> number.put(each, number.size()));
+        return number;
+    }
+
+    /** What hangs together by wires, by what is bonded to the frame, and by some of the parts. */
+    private static Groups joined(Assembly assembly, Map<Terminal, Integer> number, Predicate<Component> parts) {
+        Groups groups = new Groups(number.size());
+        assembly.conductors()
+                .forEach(wire -> groups.join(number.getOrDefault(wire.from(), 0), number.getOrDefault(wire.to(), 0)));
+        assembly.bonded()
+                .forEach(each -> groups.join(number.getOrDefault(each, 0), number.getOrDefault(Terminal.FRAME, 0)));
+        assembly.components().stream()
+                .filter(parts)
+                .forEach(part -> groups.join(number.getOrDefault(part.a(), 0), number.getOrDefault(part.b(), 0)));
+        return groups;
+    }
+
     /** One probe point of every net that is clear of the frame: the near ends, in design order. */
     public List<Terminal> heads() {
         return nets.all().stream()
@@ -340,15 +408,8 @@ public final class TestPlan {
 
     /** For each piece that hangs together with others by parts, in whatever state, the first of them. */
     private Map<Terminal, Terminal> joinedByParts(Set<Terminal> pieces) {
-        Map<Terminal, Integer> number = new HashMap<>();
-        assembly.terminals().forEach(each -> number.put(each, number.size()));
-        Groups groups = new Groups(number.size());
-        nets.all()
-                .forEach(net -> net.conductors()
-                        .forEach(wire ->
-                                groups.join(number.getOrDefault(wire.from(), 0), number.getOrDefault(wire.to(), 0))));
-        assembly.components()
-                .forEach(part -> groups.join(number.getOrDefault(part.a(), 0), number.getOrDefault(part.b(), 0)));
+        Map<Terminal, Integer> number = numbers(assembly);
+        Groups groups = joined(assembly, number, part -> true);
         Map<Integer, Terminal> first = new HashMap<>();
         Map<Terminal, Terminal> joined = new HashMap<>();
         for (Terminal each : assembly.components().isEmpty() ? Set.<Terminal>of() : pieces) {

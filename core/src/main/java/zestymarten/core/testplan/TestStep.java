@@ -76,6 +76,16 @@ public sealed interface TestStep {
             return stage.isUnderVoltage() && red.isFrame();
         }
 
+        /** Whether a diode is read on the meter's diode range: red is where it conducts from, or to. */
+        public boolean isOnDiodeRange() {
+            return stage == Stage.DIODES;
+        }
+
+        /** Whether the meter shows ohms. */
+        public boolean isInOhms() {
+            return !isUnderVoltage() && !isOnDiodeRange();
+        }
+
         // A test of thousands of pairs is a map by these, and the compiler that makes quick starts is slow at what a
         // record has of itself.
 

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.DiodeReadings;
 import zestymarten.core.analysis.Explained;
 import zestymarten.core.analysis.Observation;
 import zestymarten.core.analysis.UnderVoltage;
@@ -64,8 +65,11 @@ final class RunAnalysis {
     }
 
     List<RunFinding> findings() {
+        DiodeReadings diodes = new DiodeReadings(design);
         standing.steps().forEach(step -> {
-            if (step instanceof TestStep.Measurement touch && course.isDone(touch)) {
+            if (step instanceof TestStep.Measurement touch && touch.isOnDiodeRange()) {
+                noteDiode(diodes, touch);
+            } else if (step instanceof TestStep.Measurement touch && course.isDone(touch)) {
                 noteAll(touch, standing.of(touch));
             } else if (step instanceof TestStep.ManualStep act && act.action() == ManualAction.REMAINING) {
                 noteLength(act);
@@ -73,6 +77,7 @@ final class RunAnalysis {
         });
         standing.setAside().forEach(this::noteSetAside);
         course.defects().forEach(this::noteDefect);
+        others.addAll(diodes.findings());
         observations.sort(Comparator.comparingInt(Observation::number));
         UnitAnalysis analysed = UnitAnalysis.of(
                 design, readings.now(), Priors.usual(), RecordedSymptoms.complaint(standing), observations);
@@ -92,6 +97,15 @@ final class RunAnalysis {
             stepOf.put(each.number(), touch);
             observations.add(each);
         }
+    }
+
+    private void noteDiode(DiodeReadings diodes, TestStep.Measurement touch) {
+        standing.last(touch)
+                .filter(last -> course.isDone(touch))
+                .ifPresent(last -> readings.judgement(last).ifPresent(judgement -> {
+                    stepOf.put(last.sequence(), touch);
+                    diodes.add(last.sequence(), touch.black(), touch.red(), judgement);
+                }));
     }
 
     private void noteUnderVoltage(TestStep.Measurement touch, Entry last) {

@@ -12,6 +12,8 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import zestymarten.core.analysis.Design;
+import zestymarten.core.analysis.DiodeReadings;
+import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
@@ -19,6 +21,7 @@ import zestymarten.core.insulation.Absorption;
 import zestymarten.core.insulation.InsulationRules;
 import zestymarten.core.insulation.TimedText;
 import zestymarten.core.insulation.WithstandJudge;
+import zestymarten.core.judgement.DiodeJudge;
 import zestymarten.core.judgement.DiodeRule;
 import zestymarten.core.judgement.Expectation;
 import zestymarten.core.judgement.InsulationJudge;
@@ -128,7 +131,10 @@ final class RunReadings {
     }
 
     static Quantity quantity(TestStep.Measurement touch) {
-        return touch.stage() == Stage.WITHSTAND ? Quantity.LEAKAGE : Quantity.INSULATION;
+        if (touch.isUnderVoltage()) {
+            return touch.stage() == Stage.WITHSTAND ? Quantity.LEAKAGE : Quantity.INSULATION;
+        }
+        return touch.isOnDiodeRange() ? Quantity.FORWARD_VOLTAGE : Quantity.RESISTANCE;
     }
 
     static MeterReading meaning(Entry entry) {
@@ -172,8 +178,10 @@ final class RunReadings {
                 probes -> LeadReadingCheck.understand(probes, plain),
                 touch -> touch.isUnderVoltage()
                         ? inItsUnit(touch, plain)
-                        : PlausibilityCheck.raise(
-                                onItsRange(touch, plain), expectation(touch), now(), neighbours(touch)),
+                        : touch.isOnDiodeRange()
+                                ? DiodeJudge.understood(plain)
+                                : PlausibilityCheck.raise(
+                                        onItsRange(touch, plain), expectation(touch), now(), neighbours(touch)),
                 act -> ManualReadingCheck.understand(act, plain));
     }
 
@@ -194,7 +202,7 @@ final class RunReadings {
 
     /** The range to set for a touch; empty for a meter that finds it by itself. */
     OptionalDouble range(TestStep.Measurement touch) {
-        if (!before.meter().hasRanges() || touch.isUnderVoltage()) {
+        if (!before.meter().hasRanges() || !touch.isInOhms()) {
             return OptionalDouble.empty();
         }
         double high = expectation(touch)
@@ -267,7 +275,11 @@ final class RunReadings {
     private Judgement judge(TestStep step, MeterReading meaning, TestConditions conditions) {
         return step.fold(
                 probes -> LeadReadingCheck.judge(probes, meaning),
-                touch -> touch.isUnderVoltage() ? underVoltage(touch, meaning) : onOhms(touch, meaning, conditions),
+                touch -> touch.isUnderVoltage()
+                        ? underVoltage(touch, meaning)
+                        : touch.isOnDiodeRange()
+                                ? diode(touch).judge(meaning, isForwards(touch))
+                                : onOhms(touch, meaning, conditions),
                 act -> ManualReadingCheck.judge(design, act, meaning, conditions));
     }
 
@@ -276,6 +288,21 @@ final class RunReadings {
         return design.isBesideDiode(touch.black(), touch.red(), state(touch), touch.ties())
                 ? DiodeRule.applied(plain, expectation(touch))
                 : plain;
+    }
+
+    /** The diode between the probes. */
+    Component part(TestStep.Measurement touch) {
+        return DiodeReadings.diode(design, touch.black(), touch.red()).orElseThrow();
+    }
+
+    /** How a diode is judged. */
+    DiodeJudge diode(TestStep.Measurement touch) {
+        return DiodeJudge.of(part(touch).forwardV());
+    }
+
+    /** Whether a diode should conduct between the probes. */
+    boolean isForwards(TestStep.Measurement touch) {
+        return part(touch).a().equals(touch.red());
     }
 
     private Judgement underVoltage(TestStep.Measurement touch, MeterReading meaning) {

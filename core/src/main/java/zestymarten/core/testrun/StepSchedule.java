@@ -324,7 +324,7 @@ final class StepSchedule {
             case COMPLAINT -> Stream.empty();
             case PREPARE, METER -> plan.of(stage).stream();
             case BEND -> reached(wiggle.all());
-            case PARTS, WARM -> reached(plan.of(stage).stream());
+            case PARTS, DIODES, WARM -> reached(plan.of(stage).stream());
             case LOOK -> Stream.concat(plan.of(stage).stream(), look.matesOutside());
             case ENDS -> reached(ends());
             case SHORTS -> Stream.concat(plan.of(stage).stream(), pieces.shorts(this::isThrough));
@@ -618,7 +618,7 @@ final class StepSchedule {
     }
 
     private boolean isReadAndDone(TestStep step) {
-        return step instanceof TestStep.Measurement touch && !touch.isUnderVoltage() && isDone(touch);
+        return step instanceof TestStep.Measurement touch && touch.isInOhms() && isDone(touch);
     }
 
     private Implied findImplied() {

@@ -17,11 +17,13 @@ import zestymarten.core.analysis.Implied;
 import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Symptoms;
 import zestymarten.core.insulation.Absorption;
+import zestymarten.core.judgement.DiodeJudge;
 import zestymarten.core.judgement.Expectation;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.judgement.Quantity;
@@ -338,7 +340,26 @@ public final class TestRun {
 
     /** What is read at a touch. */
     public Quantity quantity(TestStep.Measurement touch) {
-        return touch.isUnderVoltage() ? RunReadings.quantity(touch) : Quantity.RESISTANCE;
+        return RunReadings.quantity(touch);
+    }
+
+    /**
+     * The diode that is read at a touch on the diode range.
+     *
+     * @throws java.util.NoSuchElementException for any other touch
+     */
+    public Component diode(TestStep.Measurement touch) {
+        return readings.part(touch);
+    }
+
+    /** How the diode of a touch is judged, see {@link #diode}. */
+    public DiodeJudge diodeRule(TestStep.Measurement touch) {
+        return readings.diode(touch);
+    }
+
+    /** Whether the diode of a touch should conduct from red to black, see {@link #diode}. */
+    public boolean isForwards(TestStep.Measurement touch) {
+        return readings.isForwards(touch);
     }
 
     /** The test voltage of a touch, in volts; empty where none is on. */
@@ -356,7 +377,7 @@ public final class TestRun {
         if (a.equals(b)) {
             return Optional.empty();
         }
-        List<TestStep> together = together(a, b).toList();
+        List<TestStep> together = Stream.concat(together(a, b), diode(a, b)).toList();
         return together.stream()
                 .filter(step -> !isDone(step))
                 .findFirst()
@@ -365,6 +386,12 @@ public final class TestRun {
 
     Stream<TestStep> together(Terminal a, Terminal b) {
         return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS).flatMap(stage -> together(stage, a, b));
+    }
+
+    /** On the diode range it matters which probe is where. */
+    private Stream<TestStep> diode(Terminal black, Terminal red) {
+        return Stream.<TestStep>of(new TestStep.Measurement(Stage.DIODES, black, red))
+                .filter(this::isPlanned);
     }
 
     private Stream<TestStep> together(Stage stage, Terminal a, Terminal b) {
@@ -412,7 +439,8 @@ public final class TestRun {
                     repair.colour().isEmpty() ? Message.NONE : Message.of("test_run.now", repair.colour()));
         }
         Entry.Content.Reading reading = (Entry.Content.Reading) entry.content();
-        Message text = reading.meaning() instanceof MeterReading.OverRange
+        boolean inOhms = !(entry.step() instanceof TestStep.Measurement touch) || touch.isInOhms();
+        Message text = reading.meaning() instanceof MeterReading.OverRange && inOhms
                 ? Message.of("test_run.more_than", Ohms.of(before.meter().topOhm()))
                 : reading.meaning().message();
         return reading.where().isEmpty() ? text : Message.of("test_run.words", text, reading.where());
@@ -629,7 +657,7 @@ public final class TestRun {
                         .toList();
     }
 
-    /** What it measures with an ohmmeter, in order: of a fresh job what a good unit takes. */
+    /** What it measures without a test voltage, in order: of a fresh job what a good unit takes. */
     Stream<TestStep.Measurement> measurements() {
         return steps().filter(step -> step instanceof TestStep.Measurement touch && !touch.isUnderVoltage())
                 .map(TestStep.Measurement.class::cast);
@@ -642,8 +670,7 @@ public final class TestRun {
 
     /** A step as where the probes go and what is linked and set for it. */
     ProbePlacement measurement(TestStep.Measurement touch) {
-        return new ProbePlacement(
-                touch.black(), touch.red(), touch.ties(), readings.state(touch), touch.isUnderVoltage());
+        return new ProbePlacement(touch.black(), touch.red(), touch.ties(), readings.state(touch), quantity(touch));
     }
 
     /** What the measurements that were really made would show, and what not. */

@@ -112,12 +112,12 @@ class OfferCoverageTest {
     @Test
     void insulationIsReadEachToTheLinkedRestOnClipsThatWereProvedJustBefore() {
         List<ProbePlacement> measured = plan(cable(5), TestMethod.INSULATION).measurements();
-        assertThat(measured).extracting(ProbePlacement::insulation).startsWith(false, true, false, true);
-        assertThat(measured).filteredOn(ProbePlacement::insulation).hasSize(5);
+        assertThat(measured).extracting(ProbePlacement::isUnderVoltage).startsWith(false, true, false, true);
+        assertThat(measured).filteredOn(ProbePlacement::isUnderVoltage).hasSize(5);
         CoverageAnalysis coverage = coverage(cable(5), TestMethod.INSULATION);
         assertThat(coverage.counts()).containsEntry(PossibleFault.OPEN, new Count(5, 5));
         List<ProbePlacement> unproved =
-                measured.stream().filter(ProbePlacement::insulation).toList();
+                measured.stream().filter(ProbePlacement::isUnderVoltage).toList();
         assertThat(English.all(CoverageAnalysis.of(cable(5), Nets.of(cable(5)), any -> unproved)
                         .blindSpots()))
                 .contains("Blind to broken wires: a unit with them reads like a good one.");

@@ -8,11 +8,11 @@ import zestymarten.simulator.scpi.ScpiError;
 import zestymarten.simulator.unit.Workbench;
 
 /**
- * A multimeter on its ohm ranges: ranges that it finds by itself or is told, an error within its accuracy, counts, and more
+ * A multimeter on its ohm ranges, and on its diode range: ranges that it finds by itself or is told, an error within its accuracy, counts, and more
  * than the range as {@code +9.900000E+37}. Its tone is a reading below its threshold, like that of any meter.
  *
  * <p>Commands: {@code CONFigure:RESistance [range]}, {@code CONFigure:CONTinuity}, {@code READ?},
- * {@code MEASure:RESistance? [range]}, {@code MEASure:CONTinuity?}, {@code RESistance:RANGe <ohms>},
+ * {@code MEASure:RESistance? [range]}, {@code MEASure:CONTinuity?}, {@code MEASure:DIODe?}, {@code RESistance:RANGe <ohms>},
  * {@code RESistance:RANGe?}, {@code RESistance:RANGe:AUTO ON|OFF}, {@code CONTinuity:THReshold?}, {@code *RST}; and those of
  * the bench, see {@link Hands}.
  */
@@ -87,6 +87,7 @@ public final class Multimeter {
                     front.continuity = true;
                     return front.read();
                 })
+                .query("MEASure:DIODe?", any -> Figures.written(bench.forwardV().orElse(Figures.OVER_RANGE)))
                 .command("RESistance:RANGe", with -> front.setRange(with.figure(LEAST_RANGE, profile.topOhm())))
                 .query("RESistance:RANGe?", any -> Figures.written(front.range.orElse(profile.topOhm())))
                 .command("RESistance:RANGe:AUTO", with -> {

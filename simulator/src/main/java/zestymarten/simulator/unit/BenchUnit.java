@@ -73,6 +73,11 @@ public final class BenchUnit {
         return shown(setting, random).ohms(black, red, state(setting), setting.ties());
     }
 
+    /** What the diode range of an ideal meter shows, in volts; empty for over-range. */
+    public OptionalDouble forwardV(Terminal black, Terminal red, Setting setting, RandomGenerator random) {
+        return shown(setting, random).forwardV(black, red, state(setting));
+    }
+
     /** The unit with the faults that show in a setting. */
     private FaultyUnit shown(Setting setting, RandomGenerator random) {
         List<SeededFault> faults = flaws.stream()

@@ -122,6 +122,16 @@ public final class Workbench {
         leadBroken = broken;
     }
 
+    /** What the diode range shows between the meter's jacks, in volts; empty for over-range. */
+    public synchronized OptionalDouble forwardV() {
+        if (leadBroken || probes.isEmpty() || unit.isEmpty()) {
+            return joined && !leadBroken ? OptionalDouble.of(0) : OptionalDouble.empty();
+        }
+        return joined
+                ? OptionalDouble.of(0)
+                : unit.get().forwardV(probes.get().black(), probes.get().red(), setting, random);
+    }
+
     /** What stands between the meter's jacks, leads included; empty for nothing. */
     public synchronized OptionalDouble ohms() {
         double leads = leadsOhm * (1 + DRIFT * (2 * random.nextDouble() - 1));

@@ -158,6 +158,6 @@ class PlanApi {
                         .map(tie -> tie.stream().map(Terminal::name).toList())
                         .toList(),
                 touch.state().id(),
-                touch.insulation() ? "insulation" : "resistance");
+                touch.quantity().code());
     }
 }

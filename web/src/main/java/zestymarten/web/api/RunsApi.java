@@ -103,7 +103,7 @@ class RunsApi {
      * The step that is due, with everything that it takes to carry it out.
      *
      * @param setup groups of terminals that are linked for it
-     * @param quantity what is read: resistance, insulation or leakage
+     * @param quantity what is read: resistance, insulation, leakage or forward_voltage
      */
     record Due(
             String stage,
@@ -267,7 +267,11 @@ class RunsApi {
         Terminal a = terminal("a", posted.a());
         Terminal b = terminal("b", posted.b());
         return test.current()
-                .filter(step -> step instanceof TestStep.Measurement due && due.isOn(a) && due.isOn(b) && !a.equals(b))
+                .filter(step -> step instanceof TestStep.Measurement due
+                        && due.isOn(a)
+                        && due.isOn(b)
+                        && !a.equals(b)
+                        && (!due.isOnDiodeRange() || due.black().equals(a)))
                 .or(() -> test.touch(a, b))
                 .orElseThrow(() -> new Refused(
                         "a, b",

@@ -67,7 +67,9 @@ final class Technician {
             TestStep step = run.test().current().get();
             String shown = step.fold(
                     probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.30",
-                    touch -> probe.shows(touch.black(), touch.red(), state(revision, touch), touch.ties()),
+                    touch -> touch.isOnDiodeRange()
+                            ? probe.showsOnDiodeRange(touch.black(), touch.red(), state(revision, touch))
+                            : probe.shows(touch.black(), touch.red(), state(revision, touch), touch.ties()),
                     Technician::answer);
             UUID entry = new UUID(from.toEpochMilli(), i + 1L);
             TestRuns.Sent sent = new TestRuns.Sent(entry, step, run.test().nextTouch(step), shown, OptionalInt.of(0));

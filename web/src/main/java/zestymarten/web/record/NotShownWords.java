@@ -62,11 +62,22 @@ final class NotShownWords {
             }
         }
         test.design().assembly().components().stream()
-                .filter(part -> part.kind() == Component.ComponentKind.DIODE)
+                .filter(part -> part.kind() == Component.ComponentKind.DIODE && !isRead(part))
                 .forEach(part -> said.add(Words.say("not_shown_words.diode_ohm_range_proves", part.id())));
         if (test.approach().quick()) {
             said.add(Words.say("not_shown_words.resistance_only_nothing_was"));
         }
+    }
+
+    private boolean isRead(Component diode) {
+        return test.steps(Stage.DIODES)
+                        .filter(step -> step instanceof TestStep.Measurement touch
+                                && touch.isOn(diode.a())
+                                && touch.isOn(diode.b())
+                                && test.isDone(step)
+                                && test.state(step) != StepState.SKIPPED)
+                        .count()
+                == 2;
     }
 
     private void matingFaces() {

@@ -145,7 +145,7 @@ class RecordViews {
     private static RecordResult.ReadingLine reading(TestRun test, Entry entry) {
         Optional<Judgement> judgement = test.judgement(entry);
         Optional<Limit> limit = entry.step() instanceof TestStep.Measurement touch
-                        && !touch.isUnderVoltage()
+                        && touch.isInOhms()
                         && test.expectation(touch) instanceof Expectation.Joined joined
                 ? Optional.of(joined.limit())
                 : Optional.empty();
@@ -160,8 +160,7 @@ class RecordViews {
                         && touch.stage() != Stage.WITHSTAND
                 ? Optional.of(test.least(touch))
                 : Optional.empty();
-        boolean apart =
-                entry.step() instanceof TestStep.Measurement touch && !touch.isUnderVoltage() && limit.isEmpty();
+        boolean apart = entry.step() instanceof TestStep.Measurement touch && touch.isInOhms() && limit.isEmpty();
         return new RecordResult.ReadingLine(
                 entry.sequence(),
                 Words.say(entry.step().stage().title()),
@@ -193,6 +192,7 @@ class RecordViews {
                 limit.map(each -> Words.say(each.derivation()))
                         .or(() -> least.map(each -> Words.say(each.derivation())))
                         .or(() -> withstand(test, entry))
+                        .or(() -> diode(test, entry))
                         .orElse(apart ? Words.say("record_views.assembly_joins_them_nowhere") : ""),
                 judgement.map(each -> Words.say(each.verdict())).orElse(unread(entry)),
                 judgement
@@ -201,6 +201,18 @@ class RecordViews {
                 entry.takenBack(),
                 entry.at().toString(),
                 entry.by());
+    }
+
+    private static Optional<String> diode(TestRun test, Entry entry) {
+        return entry.step() instanceof TestStep.Measurement touch && touch.isOnDiodeRange()
+                ? Optional.of(
+                        test.isForwards(touch)
+                                ? Words.say(
+                                        "record_views.forward_voltage",
+                                        Message.figure(test.diodeRule(touch).least(), "V"),
+                                        Message.figure(test.diodeRule(touch).most(), "V"))
+                                : Words.say("record_views.blocks"))
+                : Optional.empty();
     }
 
     private static Optional<String> withstand(TestRun test, Entry entry) {

@@ -66,7 +66,7 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
     }
 
     private static Optional<BandDrawing> band(TestRun test, TestStep step, OptionalDouble place) {
-        return step instanceof TestStep.Measurement touch && !touch.isUnderVoltage()
+        return step instanceof TestStep.Measurement touch && touch.isInOhms()
                 ? Optional.of(StepViews.band(test, touch, place))
                 : Optional.empty();
     }

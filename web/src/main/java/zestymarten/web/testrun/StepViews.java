@@ -152,12 +152,12 @@ final class StepViews {
                 why(test, touch, route),
                 asks(test, touch),
                 Optional.of(StepDrawing.of(assembly, touch, route, mating)),
-                touch.isUnderVoltage() ? Optional.empty() : Optional.of(band(test, touch, reading)),
+                touch.isInOhms() ? Optional.of(band(test, touch, reading)) : Optional.empty(),
                 curve(test, touch),
                 Stream.of(pad(assembly, "black", touch.black()), pad(assembly, "red", touch.red()))
                         .toList(),
                 false,
-                touch.isUnderVoltage() ? underVoltageHint(touch) : Words.say(READING),
+                hint(touch),
                 List.of(),
                 places(test, touch));
     }
@@ -186,7 +186,13 @@ final class StepViews {
                         : List.of();
     }
 
-    private static String underVoltageHint(TestStep.Measurement touch) {
+    private static String hint(TestStep.Measurement touch) {
+        if (touch.isInOhms()) {
+            return Words.say(READING);
+        }
+        if (touch.isOnDiodeRange()) {
+            return Words.say("step_views.volts_or_ol");
+        }
         return touch.stage() == Stage.WITHSTAND ? Words.say("step_views.ma_or_trip") : "320M, or 320M@15";
     }
 
@@ -227,6 +233,7 @@ final class StepViews {
         return switch (touch.stage()) {
             case BEND -> touch.state().isEmpty() ? "step_views.move_wire" : "step_views.watch_reading";
             case WET -> touch.isTied() ? "step_views.mist" : "step_views.water";
+            case DIODES -> "step_views.on_diode_range";
             case INSULATION, WITHSTAND -> touch.red().isFrame() ? "step_views.voltage_on" : "step_views.before_voltage";
             default -> touch.isTied() ? "step_views.linked_as_below" : "step_views.nothing_else";
         };
@@ -273,6 +280,9 @@ final class StepViews {
         if (touch.isUnderVoltage()) {
             return touch.stage() == Stage.WITHSTAND ? withstand(test, touch) : insulation(test, touch);
         }
+        if (touch.isOnDiodeRange()) {
+            return diode(test, touch);
+        }
         Expectation expectation = test.expectation(touch);
         if (expectation instanceof Expectation.Joined joined) {
             return expected(test, joined, route);
@@ -304,6 +314,14 @@ final class StepViews {
                 joined.limit().nominal().map(nominal -> Message.of("step_views.expect_about", nominal)),
                 joined.limit().derivation(),
                 test.conditions().leadsCaution(joined.limit().high()));
+    }
+
+    private static Message diode(TestRun test, TestStep.Measurement touch) {
+        return Message.of(
+                test.isForwards(touch) ? "step_views.diode_conducts" : "step_views.diode_blocks",
+                test.diode(touch).id(),
+                Message.figure(test.diodeRule(touch).least(), "V"),
+                Message.figure(test.diodeRule(touch).most(), "V"));
     }
 
     private static Message withstand(TestRun test, TestStep.Measurement touch) {

@@ -68,6 +68,9 @@ class Taking {
 
     private String touch(RunSnapshot run, TestStep.Measurement touch, String address) {
         TestRun test = run.test();
+        if (touch.isOnDiodeRange()) {
+            return InstrumentReading.shown(instruments.ask(address, hands(run, touch), "MEAS:DIOD?"));
+        }
         String range = test.range(touch).isPresent() ? " " + test.range(touch).getAsDouble() : "";
         return InstrumentReading.shown(instruments.ask(address, hands(run, touch), "MEAS:RES?" + range));
     }

@@ -276,6 +276,40 @@ class ArrangementPagesTest {
         browser.see("main", "Wire by wire").see("tbody", "risen above its usual 0.42 Ω");
     }
 
+    @Test
+    void aDiodeIsReadOnTheDiodeRangeBothWaysBeforeAnythingPasses() {
+        String name = site.fresh("Gong lead");
+        String made = site.post(
+                        "bench",
+                        "/api/v1/assemblies",
+                        "application/json",
+                        "{\"format\":\"zesty-marten/assembly\",\"version\":1,\"name\":\"" + name
+                                + "\",\"kind\":\"lead\",\"conductors\":["
+                                + "{\"id\":\"W1\",\"from\":\"J1.1\",\"to\":\"J2.1\",\"function\":\"gong\"},"
+                                + "{\"id\":\"W2\",\"from\":\"J1.2\",\"to\":\"J2.2\"}],\"components\":["
+                                + "{\"id\":\"D1\",\"kind\":\"diode\",\"a\":\"J2.1\",\"b\":\"J2.2\"}]}")
+                .body();
+        long lead = Long.parseLong(made.replaceAll("^\\{\"id\":(\\d+),.*", "$1"));
+        hands.begin(lead, "D-1", "input[name=quick]").press("b").type("0.30", "0.50", "0.50");
+        hands.press(3, "n");
+        browser.see(".sentence", "Black on J2.2, red on J2.1. Set the diode range.");
+        assertThat(browser.text(".why")).isEqualTo("Diode D1 should conduct: 0.15 V to 0.9 V.");
+        browser.keys("12k", Keys.ENTER).see("#say", "expected volts of the diode range, such as 0.58, or OL");
+        browser.fill("#slot", "");
+        hands.type("OL");
+        browser.see(".found", "D1 is open between J2.1 and J2.2").keys(Keys.ENTER);
+        browser.see(".sentence", "Black on J2.1, red on J2.2. Set the diode range.");
+        hands.type("0.58");
+        browser.see(".found", "D1 is fitted the wrong way round");
+        browser.keys(Keys.ENTER)
+                .see(".sentence", "All measurements are done.")
+                .click(".side button.do")
+                .waitForPath("/runs/\\d+/record");
+        assertThat(browser.text(".verdict")).startsWith("FAIL");
+        assertThat(browser.text("main")).contains("Diodes, both ways", "Forward voltage 0.15 V to 0.9 V.");
+        assertThat(browser.text("main")).doesNotContain("an ohm range proves nothing of it");
+    }
+
     /** Records have the kind in words; the diagnosis looks for its code. */
     @Test
     void aFaultOfTwoWordsCountsForTheDiagnosisToo() {
