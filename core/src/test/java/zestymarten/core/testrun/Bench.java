@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import zestymarten.core.analysis.Design;
@@ -37,6 +38,7 @@ final class Bench {
     private TestConditions conditions = CONDITIONS;
     private Instant now = Instant.EPOCH;
     private final List<Entry> entries = new ArrayList<>();
+    private Optional<TestRun> test = Optional.empty();
 
     private Bench(Design design, TestOptions approach) {
         this.design = design;
@@ -83,17 +85,22 @@ final class Bench {
     Bench with(MeterProfile meter) {
         conditions = new TestConditions(
                 20, meter, OptionalDouble.empty(), LeadPolicy.FULL, false, TestConditions.JOINED_BELOW_OHM);
+        test = Optional.empty();
         return this;
     }
 
     /** The same bench under other conditions. */
     Bench under(TestConditions others) {
         conditions = others;
+        test = Optional.empty();
         return this;
     }
 
+    /** The test as it stands, with what earlier states have counted, as the product keeps it. */
     TestRun test() {
-        return TestRun.of(design, approach, conditions, entries);
+        TestRun now = test.orElseGet(() -> TestRun.of(design, approach, conditions, entries));
+        test = Optional.of(now);
+        return now;
     }
 
     TestStep step() {
@@ -174,8 +181,11 @@ final class Bench {
 
     private Bench add(TestStep step, Entry.Content content) {
         int sequence = entries.size() + 1;
-        entries.add(
-                new Entry(new UUID(0, sequence), sequence, step, test().nextTouch(step), content, false, "bench", now));
+        TestRun before = test();
+        Entry entry =
+                new Entry(new UUID(0, sequence), sequence, step, before.nextTouch(step), content, false, "bench", now);
+        entries.add(entry);
+        test = Optional.of(before.plus(entry));
         return this;
     }
 
@@ -192,6 +202,7 @@ final class Bench {
                         true,
                         last.by(),
                         last.at()));
+        test = Optional.empty();
         return this;
     }
 }

@@ -142,7 +142,7 @@ class KeptStateTest {
 
     @Test
     void aKeptStateAnswersAsOneThatIsMadeAnewAfterEveryEntry() {
-        for (long seed = 1; seed <= 6; seed++) {
+        for (long seed = 1; seed <= 3; seed++) {
             play(TestMethod.BOTH_ENDS, 5, seed);
             play(TestMethod.EACH_TO_REST, 4, seed);
             play(TestMethod.BY_HALVES, 5, seed);

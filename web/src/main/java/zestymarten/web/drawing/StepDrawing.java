@@ -29,6 +29,9 @@ public record StepDrawing(
         Optional<String> strand,
         Optional<Conductor> conductor) {
 
+    /** Where on its length, from the middle of the pin, a needle ends. */
+    private static final double SHORT_OF_NUMBER = 0.2;
+
     private static final double WIDTH = 720;
     private static final double TOP = 40;
     private static final double FACE_WIDTH = 290;
@@ -174,13 +177,18 @@ public record StepDrawing(
                         .orElse(new Point(WIDTH / 2, TOP)));
     }
 
-    /** Needles come from above, leaning outwards, so that neither covers the way between the pins. */
+    /**
+     * Needles come from above, leaning outwards, so that neither covers the way between the pins, and end on the pin above
+     * its number.
+     */
     private static Needle needle(String colour, Terminal terminal, Point point, boolean leansLeft) {
         double lean = leansLeft ? -26 : 26;
         double length = 64;
         double topX = point.x() + lean;
         double topY = point.y() - length;
-        String path = Paths.move(point.x(), point.y()) + Paths.line(topX - 5, topY) + Paths.line(topX + 5, topY) + "Z";
+        double tipX = point.x() + lean * SHORT_OF_NUMBER;
+        double tipY = point.y() - length * SHORT_OF_NUMBER;
+        String path = Paths.move(tipX, tipY) + Paths.line(topX - 5, topY) + Paths.line(topX + 5, topY) + "Z";
         return new Needle(colour, terminal.pin(), point.x(), point.y(), path, topX, Math.max(14, topY - 6));
     }
 }
