@@ -71,6 +71,14 @@ public final class Site implements AutoCloseable {
     public Connection database() throws SQLException {
         return DriverManager.getConnection(
                 Workshop.required("MARTEN_DB_URL"),
+                Workshop.required("MARTEN_DB_OWNER"),
+                Workshop.required("MARTEN_DB_OWNER_PASSWORD"));
+    }
+
+    /** Straight to the database by the account of the application. */
+    public Connection databaseAsApplication() throws SQLException {
+        return DriverManager.getConnection(
+                Workshop.required("MARTEN_DB_URL"),
                 Workshop.required("MARTEN_DB_USER"),
                 Workshop.required("MARTEN_DB_PASSWORD"));
     }

@@ -10,6 +10,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationInfo;
 import org.flywaydb.core.api.exception.FlywayValidateException;
@@ -25,8 +26,8 @@ class UpgradeTest {
     private static Connection database() throws SQLException {
         return DriverManager.getConnection(
                 System.getenv("MARTEN_DB_URL") + "?currentSchema=" + SCHEMA,
-                System.getenv("MARTEN_DB_USER"),
-                System.getenv("MARTEN_DB_PASSWORD"));
+                System.getenv("MARTEN_DB_OWNER"),
+                System.getenv("MARTEN_DB_OWNER_PASSWORD"));
     }
 
     private static void run(String sql) throws SQLException {
@@ -52,9 +53,10 @@ class UpgradeTest {
         return Flyway.configure()
                 .dataSource(
                         System.getenv("MARTEN_DB_URL"),
-                        System.getenv("MARTEN_DB_USER"),
-                        System.getenv("MARTEN_DB_PASSWORD"))
+                        System.getenv("MARTEN_DB_OWNER"),
+                        System.getenv("MARTEN_DB_OWNER_PASSWORD"))
                 .schemas(SCHEMA)
+                .placeholders(Map.of("application", System.getenv("MARTEN_DB_USER")))
                 .target(version)
                 .load();
     }

@@ -77,6 +77,34 @@ class RecordsAreKeptTest {
         }
     }
 
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "update entry set as_typed = 'n'",
+                "delete from entry",
+                "truncate entry cascade",
+                "alter table entry disable trigger user",
+                "drop trigger entry_is_a_record on entry",
+                "create or replace function refuse_change() returns trigger language sql as 'select null'",
+                "drop table entry",
+                "update run_record set rules = 'x'",
+                "delete from audit",
+                "delete from flyway_schema_history",
+                "set role marten_owner"
+            })
+    void theAccountOfTheApplicationMayNotEvenTryTo(String attempt) throws SQLException {
+        enter("b");
+        try (Connection connection = site.databaseAsApplication();
+                Statement statement = connection.createStatement()) {
+            assertThatThrownBy(() -> statement.execute(attempt))
+                    .isInstanceOfSatisfying(
+                            SQLException.class,
+                            each -> assertThat(each.getSQLState())
+                                    .as(each.getMessage())
+                                    .isIn("42501", "2BP01"));
+        }
+    }
+
     @Test
     void aReadingCannotBeAltered() throws SQLException {
         Entry kept = enter("b");
