@@ -140,10 +140,12 @@ final class Disconnection {
         OptionalDouble seconds = residualSeconds();
         return seconds.isEmpty()
                 ? Message.of("disconnection.does_not_count_was", device.name())
-                : Message.of(
-                        "disconnection.that_works_opens_within",
-                        device.name(),
-                        Message.figure(seconds.getAsDouble(), "s"));
+                : Message.sentences(
+                        Message.of(
+                                "disconnection.that_works_opens_within",
+                                device.name(),
+                                Message.figure(seconds.getAsDouble(), "s")),
+                        device.blindTo());
     }
 
     List<CircuitReport.ReportLine> lines() {

@@ -3,6 +3,7 @@ package zestymarten.core.comparison;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import zestymarten.core.quantity.Median;
 
 /**
  * The line through the ohms of alike leads over their lengths.
@@ -59,14 +60,12 @@ public record LeadLine(double ohmPerMetre, double terminationOhm, double scaleOh
         if (leads.size() < WEAK) {
             return Optional.empty();
         }
-        double slope = slopes.isEmpty() ? 0 : median(slopes);
-        double intercept = median(
-                leads.stream().map(lead -> lead.ohm() - slope * lead.lengthM()).toList());
+        double slope = slopes.isEmpty() ? 0 : Median.of(slopes.stream().mapToDouble(each -> each));
+        double intercept = Median.of(leads.stream().mapToDouble(lead -> lead.ohm() - slope * lead.lengthM()));
         double scale = NORMAL
-                * median(leads.stream()
-                        .map(lead -> Math.abs(lead.ohm() - slope * lead.lengthM() - intercept))
-                        .toList());
-        double least = median(leads.stream().map(Lead::uncertaintyOhm).toList());
+                * Median.of(
+                        leads.stream().mapToDouble(lead -> Math.abs(lead.ohm() - slope * lead.lengthM() - intercept)));
+        double least = Median.of(leads.stream().mapToDouble(Lead::uncertaintyOhm));
         return Optional.of(new LeadLine(
                 slope, intercept, scale > 0 ? scale : least, leads.size() == WEAK ? Confidence.WEAK : Confidence.FULL));
     }
@@ -89,11 +88,5 @@ public record LeadLine(double ohmPerMetre, double terminationOhm, double scaleOh
     public boolean isOdd(Lead lead) {
         double off = Math.abs(off(lead));
         return off > ODD_BEYOND * scaleOhm && off > lead.uncertaintyOhm();
-    }
-
-    private static double median(List<Double> values) {
-        List<Double> sorted = values.stream().sorted().toList();
-        int middle = sorted.size() / 2;
-        return sorted.size() % 2 == 1 ? sorted.get(middle) : (sorted.get(middle - 1) + sorted.get(middle)) / 2;
     }
 }

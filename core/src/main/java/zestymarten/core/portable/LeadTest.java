@@ -25,6 +25,7 @@ import zestymarten.core.limit.LimitRules;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.ReadingParser;
 
 /**
@@ -46,6 +47,9 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
     private static final Set<String> SOUND_WORDS = Set.of(SOUND, "sound", "ok", "good", "none", "nothing", "no defect");
     private static final List<String> DEFECT_WORDS = List.of(
             "cut", "burn", "melt", "loose", "pushed", "chafe", "crack", "broken", "fray", "damag", "bent", "missing");
+
+    /** Two contacts, at plug and socket, of 15 mΩ each: clean ones have less. Rule of thumb. */
+    private static final double CONTACTS_OHM = 0.03;
 
     public LeadTest {
         if (!(testV > 0 && testV <= 5000)) {
@@ -147,7 +151,7 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
     /** What a good lead reads at an item, with where that comes from. */
     public Message expected(Item item) {
         if (item instanceof Item.Core core) {
-            return limits().of(core.wire()).derivation();
+            return limit(core.wire()).derivation();
         } else if (item instanceof Item.Fuse fuse) {
             return limits().of(fuse.part()).derivation();
         } else if (item instanceof Item.CoresApart) {
@@ -159,6 +163,23 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
     /** A lead is for the mains, whatever voltage it is tested at. */
     private static InsulationLimit limit() {
         return InsulationLimit.ofCircuit(MAINS_V, false);
+    }
+
+    /** Between plug and socket a core is read through the contacts at its ends, which no cable's limit has. */
+    private Limit limit(Conductor wire) {
+        Limit cable = limits().of(wire);
+        boolean byTable = cable.rule() == Limit.Rule.STANDARD || cable.rule() == Limit.Rule.HANDBOOK;
+        if (onScrews || !byTable) {
+            return cable;
+        }
+        Ohms most = Ohms.of(cable.high().value() + CONTACTS_OHM);
+        return new Limit(
+                cable.low(),
+                cable.nominal(),
+                most,
+                cable.lowGiven(),
+                cable.rule(),
+                Message.of("lead_test.with_contacts", cable.derivation(), Ohms.of(CONTACTS_OHM), most));
     }
 
     private LimitRules limits() {
@@ -182,7 +203,7 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
         }
         MeterReading understood = new ReadingParser(conditions.meter().oneIsOverRange()).understand(text);
         if (item instanceof Item.Core core) {
-            return joined(understood, limits().of(core.wire()));
+            return joined(understood, limit(core.wire()));
         } else if (item instanceof Item.Fuse fuse) {
             return joined(understood, limits().of(fuse.part()));
         } else if (item instanceof Item.CoresApart) {

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.judgement.Judgement;
+import zestymarten.core.quantity.Median;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.TestStep;
 
@@ -67,9 +68,8 @@ final class AlikeWires {
             return Optional.empty();
         }
         double ohm = judgement.correctedOhm().getAsDouble();
-        double median = median(likes);
-        double scale = TO_SIGMA
-                * median(likes.stream().map(each -> Math.abs(each - median)).toList());
+        double median = Median.of(likes.stream().mapToDouble(each -> each));
+        double scale = TO_SIGMA * Median.of(likes.stream().mapToDouble(each -> Math.abs(each - median)));
         double least = Math.max(SCALES * scale, 2 * judgement.uncertaintyOhm().orElse(0));
         return ohm - median > least
                 ? Optional.of(Message.of(
@@ -78,11 +78,5 @@ final class AlikeWires {
                         likes.size() - 1,
                         Message.figure(median, "Ω")))
                 : Optional.empty();
-    }
-
-    private static double median(List<Double> values) {
-        List<Double> sorted = values.stream().sorted().toList();
-        int half = sorted.size() / 2;
-        return sorted.size() % 2 == 1 ? sorted.get(half) : (sorted.get(half - 1) + sorted.get(half)) / 2;
     }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import zestymarten.core.quantity.Median;
 
 /**
  * What the wires of one unit read from test to test.
@@ -61,14 +62,8 @@ public record History(List<WireHistory> wires) {
             return Optional.empty();
         }
         WireOhms.One last = there.get(there.size() - 1);
-        double usual = median(there.subList(0, there.size() - 1));
+        double usual = Median.of(there.subList(0, there.size() - 1).stream().mapToDouble(WireOhms.One::ohm));
         boolean risen = last.ohm() > RISES_BY * usual && last.ohm() - usual > Math.sqrt(2) * last.uncertaintyOhm();
         return Optional.of(new WireHistory(name, ohms, usual, risen));
-    }
-
-    private static double median(List<WireOhms.One> some) {
-        double[] sorted = some.stream().mapToDouble(WireOhms.One::ohm).sorted().toArray();
-        int half = sorted.length / 2;
-        return sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
     }
 }

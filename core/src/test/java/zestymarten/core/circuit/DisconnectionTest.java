@@ -45,7 +45,7 @@ class DisconnectionTest {
     }
 
     private static Optional<ResidualDevice> rcd(double milliamperes, boolean delayed) {
-        return Optional.of(new ResidualDevice(delayed, milliamperes / 1000));
+        return Optional.of(new ResidualDevice(ResidualDevice.Wave.A, delayed, milliamperes / 1000));
     }
 
     private static CircuitReport.ReportLine line(Disconnection of, String step, String what) {
@@ -236,11 +236,22 @@ class DisconnectionTest {
         assertThat(English.of(untried.says()))
                 .isEqualTo(
                         "A fault to earth at the farthest point draws 2.409 A with the cable hot: the C20 does not trip"
-                                + " within the conventional time. An RCD of 30 mA that works opens within 40 ms. 0.2 s are allowed;"
+                                + " within the conventional time. An RCD of 30 mA (type A) that works opens within 40 ms."
+                                + " What it may not see: mixed frequencies of drives, and smooth direct current above 6 mA, as of three-phase rectifiers"
+                                + " and vehicle charging. Those need type F or B. 0.2 s are allowed;"
                                 + " its trip times at once and at five times its current are to be read.");
         Disconnection high = of(230, 1800, 0.6, Optional.empty(), fault(Earthing.TT, true, rcd(30, false), 20, 10));
         assertThat(English.of(high.says()))
                 .contains("leaves 54.02 V on exposed metal")
                 .contains("not in time");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"AC, DC part", "A, type F or B", "F, Those need type B", "B, ''"})
+    void whatAResidualDeviceMayNotSeeIsSaidWithItsType(ResidualDevice.Wave wave, String blind) {
+        ResidualDevice device = new ResidualDevice(wave, false, 0.03);
+        assertThat(English.of(device.name())).isEqualTo("RCD of 30 mA (type " + wave + ")");
+        assertThat(device.blindTo().map(English::of).orElse("")).contains(blind);
+        assertThat(device.blindTo().isEmpty()).isEqualTo(wave == ResidualDevice.Wave.B);
     }
 }

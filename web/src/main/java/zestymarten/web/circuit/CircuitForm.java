@@ -371,11 +371,22 @@ final class CircuitForm {
             return Optional.empty();
         }
         try {
-            return Optional.of(new ResidualDevice(kind.equals("S"), rated.getAsDouble()));
+            return Optional.of(new ResidualDevice(wave(), kind.equals("S"), rated.getAsDouble()));
         } catch (IllegalArgumentException e) {
             typed.refuse("rcd_ma", Message.verbatim(String.valueOf(e.getMessage())));
             return Optional.empty();
         }
+    }
+
+    private ResidualDevice.Wave wave() {
+        String said = typed.text("rcd_wave", ResidualDevice.Wave.A.name());
+        return Stream.of(ResidualDevice.Wave.values())
+                .filter(each -> each.name().equals(said))
+                .findFirst()
+                .orElseGet(() -> {
+                    typed.refuse("rcd_wave", Message.of("circuit_form.not_accepted_expected_wave", said));
+                    return ResidualDevice.Wave.AC;
+                });
     }
 
     private OptionalDouble thousandth(String field, Message expected) {

@@ -45,11 +45,34 @@ class ToolFuzzTest {
     private static final Pattern OPTIONS = Pattern.compile("<option\\b([^>]*)>");
 
     private static final List<String> FIGURES = List.of(
-            "0.31", "0,31", "12", "6", "4", "2.5", "1.5", "1", "20", "230", "0.05", "8 m", "26 ft", "14 AWG", "OL", "3s",
-            "120", "0.4", "45", "0.58", "right", "ok", "100", "7n", "0.8us", "66 %", "30M", ">2G", "b", "n", "1 2 3");
+            "0.31", "0,31", "12", "6", "4", "2.5", "1.5", "1", "20", "230", "0.05", "8 m", "26 ft", "14 AWG", "OL",
+            "3s", "120", "0.4", "45", "0.58", "right", "ok", "100", "7n", "0.8us", "66 %", "30M", ">2G", "b", "n",
+            "1 2 3");
     private static final List<String> NONSENSE = List.of(
-            "abc", "-1", "1e400", "999999999999", "∞", "NaN", "0", "🙂", "<b>x</b>", "\"'&amp;", "1;2", "٣", "%", "0x10",
-            "=1+1", "true", "null", "1.2.3", "--", "Ω", "x".repeat(300), "0".repeat(40), "\u202e12", "1 2 3 4 5 6 7 8 9");
+            "abc",
+            "-1",
+            "1e400",
+            "999999999999",
+            "∞",
+            "NaN",
+            "0",
+            "🙂",
+            "<b>x</b>",
+            "\"'&amp;",
+            "1;2",
+            "٣",
+            "%",
+            "0x10",
+            "=1+1",
+            "true",
+            "null",
+            "1.2.3",
+            "--",
+            "Ω",
+            "x".repeat(300),
+            "0".repeat(40),
+            "\u202e12",
+            "1 2 3 4 5 6 7 8 9");
 
     private final Site site;
     private final Browser browser;
@@ -92,7 +115,8 @@ class ToolFuzzTest {
                 .map(MatchResult::group)
                 .filter(each -> attribute(each, "action").startsWith(path))
                 .max(Comparator.comparingInt(each -> fields(each).size()))
-                .orElseThrow(() -> new AssertionError("No form of " + path + " in " + page.replaceAll("(?s).*<main", "")));
+                .orElseThrow(
+                        () -> new AssertionError("No form of " + path + " in " + page.replaceAll("(?s).*<main", "")));
         return new ToolForm(
                 attribute(form, "method").equalsIgnoreCase("post"), attribute(form, "action"), fields(form));
     }
@@ -181,9 +205,10 @@ class ToolFuzzTest {
         return before.fields().stream()
                 .filter(field -> field.isTyped() && now.containsKey(field.name()))
                 .filter(field -> !filled.getOrDefault(field.name(), "").isBlank()) // an empty one takes what is usual
-                .filter(field -> !plain(filled.getOrDefault(field.name(), ""))
-                        .equals(plain(now.getOrDefault(field.name(), ""))))
-                .map(field -> field.name() + ": '" + filled.get(field.name()) + "' became '" + now.get(field.name()) + "'")
+                .filter(field ->
+                        !plain(filled.getOrDefault(field.name(), "")).equals(plain(now.getOrDefault(field.name(), ""))))
+                .map(field ->
+                        field.name() + ": '" + filled.get(field.name()) + "' became '" + now.get(field.name()) + "'")
                 .toList();
     }
 
@@ -194,7 +219,13 @@ class ToolFuzzTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "/circuit", "/conductor", "/identify-cores", "/compare-leads", "/batch-test", "/check", "/runs/{run}/locate?wire=W1"
+                "/circuit",
+                "/conductor",
+                "/identify-cores",
+                "/compare-leads",
+                "/batch-test",
+                "/check",
+                "/runs/{run}/locate?wire=W1"
             })
     void nothingIsAFaultOfOursAndNothingTypedIsLost(String tool) {
         String address = tool.replace("{run}", Long.toString(run));
