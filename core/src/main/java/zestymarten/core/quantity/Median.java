@@ -6,7 +6,11 @@ import java.util.stream.DoubleStream;
 public final class Median {
     private Median() {}
 
-    /** @throws IllegalArgumentException if there are none */
+    /**
+     * The median of values in any order.
+     *
+     * @throws IllegalArgumentException if there are none
+     */
     public static double of(DoubleStream values) {
         double[] sorted = values.sorted().toArray();
         if (sorted.length == 0) {
