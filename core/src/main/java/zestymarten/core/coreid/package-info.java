@@ -3,11 +3,13 @@
  * included; and which of several alike cores leads through a part.
  *
  * <p>Door: {@link zestymarten.core.coreid.IdentificationMethod}, {@link zestymarten.core.coreid.GroupScheme}, {@link
- * zestymarten.core.coreid.GroupCodes}, {@link zestymarten.core.coreid.CoreMatching}, {@link zestymarten.core.coreid.PairChain}, {@link
- * zestymarten.core.coreid.Tags}, {@link zestymarten.core.coreid.ContinuityMatching}. Uses {@code quantity}, {@code assembly}, {@code
- * network}. Cores are numbered from 1 at each end, each end by itself.
+ * zestymarten.core.coreid.GroupCodes}, {@link zestymarten.core.coreid.CoreMatching}, {@link
+ * zestymarten.core.coreid.PairChain}, {@link zestymarten.core.coreid.Tags}, {@link
+ * zestymarten.core.coreid.ContinuityMatching}. Cores are numbered from 1 at each end, each end by itself.
  */
 @NullMarked
+@Uses({"assembly", "network", "quantity"})
 package zestymarten.core.coreid;
 
 import org.jspecify.annotations.NullMarked;
+import zestymarten.core.Uses;

@@ -3,9 +3,11 @@
  * ranges and manners of a real one, and its commands as SCPI-99 style text.
  *
  * <p>Doors: {@link zestymarten.simulator.instrument.Multimeter}, {@link zestymarten.simulator.instrument.InsulationTester},
- * {@link zestymarten.simulator.instrument.Scanner}. Uses {@code unit} and {@code scpi}, and the core's meter profile.
+ * {@link zestymarten.simulator.instrument.Scanner}.
  */
 @NullMarked
+@Uses({"scpi", "unit"})
 package zestymarten.simulator.instrument;
 
 import org.jspecify.annotations.NullMarked;
+import zestymarten.core.Uses;

@@ -4,6 +4,8 @@
  * <p>Doors: {@link zestymarten.web.assembly.Assemblies}, {@link zestymarten.web.assembly.WireSheet}.
  */
 @NullMarked
+@Uses({"drawing", "platform", "unit"})
 package zestymarten.web.assembly;
 
 import org.jspecify.annotations.NullMarked;
+import zestymarten.core.Uses;

@@ -1,9 +1,9 @@
 /**
  * The desk of a bundle of alike cores: methods compared, guided at both places, labels, and the wiring it becomes.
- *
- * <p>Uses {@code desk}, {@code wiring}, {@code platform}.
  */
 @NullMarked
+@Uses({"assembly", "platform", "worksheet"})
 package zestymarten.web.coreid;
 
 import org.jspecify.annotations.NullMarked;
+import zestymarten.core.Uses;

@@ -1,9 +1,9 @@
 /**
  * Geometry of faces, strands, bands and touch fields as plain numbers and paths; templates only print it.
- *
- * <p>Uses the core and nothing of the web.
  */
 @NullMarked
+@Uses({"platform"})
 package zestymarten.web.drawing;
 
 import org.jspecify.annotations.NullMarked;
+import zestymarten.core.Uses;

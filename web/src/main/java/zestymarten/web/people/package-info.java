@@ -6,6 +6,8 @@
  * <p>Door: {@link zestymarten.web.people.People}.
  */
 @NullMarked
+@Uses({"platform"})
 package zestymarten.web.people;
 
 import org.jspecify.annotations.NullMarked;
+import zestymarten.core.Uses;

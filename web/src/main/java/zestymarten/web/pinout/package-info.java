@@ -4,6 +4,8 @@
  * <p>No door: nothing else uses it.
  */
 @NullMarked
+@Uses({"assembly", "platform"})
 package zestymarten.web.pinout;
 
 import org.jspecify.annotations.NullMarked;
+import zestymarten.core.Uses;

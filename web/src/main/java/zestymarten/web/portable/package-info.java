@@ -1,9 +1,9 @@
 /**
  * Test day: a batch of leads by tag, one loop each, and leads coupled in a row.
- *
- * <p>Uses {@code desk}, {@code drawing}, {@code meter}, {@code unit}, {@code wiring}, {@code platform}.
  */
 @NullMarked
+@Uses({"assembly", "drawing", "meter", "platform", "unit", "worksheet"})
 package zestymarten.web.portable;
 
 import org.jspecify.annotations.NullMarked;
+import zestymarten.core.Uses;
