@@ -19,6 +19,7 @@ import zestymarten.core.judgement.Judgement;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.judgement.Quantity;
 import zestymarten.core.judgement.ResistanceJudge;
+import zestymarten.core.limit.Derivation;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.LimitRules;
@@ -160,6 +161,15 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
         return item instanceof Item.Look ? Message.of("lead_test.sound_else_what_seen", SOUND) : limit().derivation();
     }
 
+    /** The same in a few words: the limit of a core and its source. */
+    public Message brief(Item item) {
+        if (item instanceof Item.Core core) {
+            Limit limit = limit(core.wire());
+            return Message.of("lead_test.maximum", limit.high(), limit.by().source());
+        }
+        return expected(item);
+    }
+
     /** A lead is for the mains, whatever voltage it is tested at. */
     private static InsulationLimit limit() {
         return InsulationLimit.ofCircuit(MAINS_V, false);
@@ -178,8 +188,10 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
                 cable.nominal(),
                 most,
                 cable.lowGiven(),
-                cable.rule(),
-                Message.of("lead_test.with_contacts", cable.derivation(), Ohms.of(CONTACTS_OHM), most));
+                Derivation.plain(
+                        cable.rule(),
+                        Message.of("lead_test.source_and_contacts", cable.by().source()),
+                        Message.of("lead_test.with_contacts", cable.derivation(), Ohms.of(CONTACTS_OHM), most)));
     }
 
     private LimitRules limits() {

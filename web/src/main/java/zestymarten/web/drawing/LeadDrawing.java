@@ -37,7 +37,10 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<L
             Optional<String> tracer,
             String typed,
             String state,
-            String expected) {}
+            ExpectedText expected) {}
+
+    /** What a good lead reads: in a few words, and with where that comes from. */
+    public record ExpectedText(String brief, String whole) {}
 
     /** Draws a lead as far as it is judged. */
     public static LeadDrawing of(LeadTest check, LeadVerdict verdict) {
@@ -53,7 +56,7 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<L
     private static LeadDrawingRow row(LeadTest check, LeadTest.ItemAnswer answer, double y) {
         LeadTest.Item item = answer.item();
         String state = answer.judgement().map(each -> each.verdict().word()).orElse("untested");
-        String expected = Words.say(check.expected(item));
+        ExpectedText expected = new ExpectedText(Words.say(check.brief(item)), Words.say(check.expected(item)));
         if (item instanceof LeadTest.Item.Core core) {
             Optional<Colour> colour = core.wire().colour();
             return new LeadDrawingRow(
