@@ -67,7 +67,7 @@ class RetestPagesTest {
                 before = browser.text(".sentence")) {
             browser.keys("OL", Keys.ENTER);
             browser.run(
-                    "return new Promise((done) => { const wait = () => document.querySelector('.sentence').innerText.trim() !== arguments[0].trim() ? done() : setTimeout(wait, 50); wait(); })",
+                    "return new Promise((done) => { const wait = () => document.querySelector('.sentence').innerText.trim() !== arguments[0].trim() && !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling') ? done() : setTimeout(wait, 50); wait(); })",
                     before);
         }
         browser.see(".sentence", "What the repair concerns was measured again: nothing is wrong with it.");
