@@ -24,7 +24,9 @@ public record ResidualDevice(Wave wave, boolean delayed, double residualA) {
         /** Mixed frequencies of single-phase drives as well. */
         F,
         /** Smooth direct current as well. */
-        B
+        B,
+        /** Nobody has said. */
+        NOT_SAID
     }
 
     private static final double MOST_A = 30;

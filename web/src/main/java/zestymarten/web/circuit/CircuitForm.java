@@ -379,13 +379,13 @@ final class CircuitForm {
     }
 
     private ResidualDevice.Wave wave() {
-        String said = typed.text("rcd_wave", ResidualDevice.Wave.A.name());
+        String said = typed.text("rcd_wave", ResidualDevice.Wave.NOT_SAID.name());
         return Stream.of(ResidualDevice.Wave.values())
                 .filter(each -> each.name().equals(said))
                 .findFirst()
                 .orElseGet(() -> {
                     typed.refuse("rcd_wave", Message.of("circuit_form.not_accepted_expected_wave", said));
-                    return ResidualDevice.Wave.AC;
+                    return ResidualDevice.Wave.NOT_SAID;
                 });
     }
 

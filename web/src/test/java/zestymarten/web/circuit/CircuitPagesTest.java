@@ -135,7 +135,7 @@ class CircuitPagesTest {
         browser.put("earthing", "TT");
         browser.put("rcd", "general");
         browser.put("rcd_ma", "30");
-        browser.click("main .do").see(".verdict-line", "An RCD of 30 mA (type A) that works opens within 40 ms.");
+        browser.click("main .do").see(".verdict-line", "An RCD of 30 mA that works opens within 40 ms.");
         assertThat(browser.text("main table")).contains("disconnection time", "maximum 0.2 s", "touch voltage");
         browser.put("rcd_ms", "340");
         browser.put("rcd5_ms", "20");
