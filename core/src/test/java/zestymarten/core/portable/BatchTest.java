@@ -24,7 +24,7 @@ class BatchTest {
                             + "N,P1.4,P2.4,BU,neutral,18,4,copper,5,flexing,25\n"
                             + "PE,P1.5,P2.5,GNYE,protective,18,4,copper,5,flexing,25\n")
             .assembly("Shore lead", AssemblyKind.LEAD, "", Map.of());
-    private static final TestConditions CONDITIONS = new TestConditions(
+    static final TestConditions CONDITIONS = new TestConditions(
             20,
             new MeterProfile("M", 0.005, 0.001, 30, false, 2e7),
             OptionalDouble.of(0.05),

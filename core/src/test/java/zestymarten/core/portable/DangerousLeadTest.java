@@ -7,15 +7,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.WireList;
-import zestymarten.core.meter.LeadPolicy;
-import zestymarten.core.meter.MeterProfile;
-import zestymarten.core.meter.TestConditions;
 
 /**
  * A thousand simulated leads of a batch, each with one thing wrong, and a thousand sound ones. What the meter shows is computed
@@ -23,14 +19,6 @@ import zestymarten.core.meter.TestConditions;
  */
 class DangerousLeadTest {
     private static final double OHM_MM2_PER_M = 0.0182;
-    private static final TestConditions CONDITIONS = new TestConditions(
-            20,
-            new MeterProfile("M", 0.005, 0.001, 30, false, 2e7),
-            OptionalDouble.of(0.05),
-            LeadPolicy.FULL,
-            false,
-            10_000);
-
     private enum Danger {
         NONE,
         PROTECTIVE_OPEN,
@@ -54,7 +42,7 @@ class DangerousLeadTest {
                         metres,
                         mm2))
                 .assembly("Lead", AssemblyKind.LEAD, "", Map.of());
-        return new LeadTest(lead, CONDITIONS, 500, false);
+        return new LeadTest(lead, BatchTest.CONDITIONS, 500, false);
     }
 
     private static String ohm(double core, double more) {
