@@ -250,7 +250,8 @@ class DisconnectionTest {
     @CsvSource({"AC, DC part", "A, type F or B", "F, Those need type B", "B, ''", "NOT_SAID, Its type was not said"})
     void whatAResidualDeviceMayNotSeeIsSaidWithItsType(ResidualDevice.Wave wave, String blind) {
         ResidualDevice device = new ResidualDevice(wave, false, 0.03);
-        assertThat(English.of(device.name())).isEqualTo("RCD of 30 mA" + (wave == ResidualDevice.Wave.NOT_SAID ? "" : " (type " + wave + ")"));
+        assertThat(English.of(device.name()))
+                .isEqualTo("RCD of 30 mA" + (wave == ResidualDevice.Wave.NOT_SAID ? "" : " (type " + wave + ")"));
         assertThat(device.blindTo().map(English::of).orElse("")).contains(blind);
         assertThat(device.blindTo().isEmpty()).isEqualTo(wave == ResidualDevice.Wave.B);
     }

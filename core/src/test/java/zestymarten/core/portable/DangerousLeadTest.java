@@ -19,6 +19,7 @@ import zestymarten.core.assembly.WireList;
  */
 class DangerousLeadTest {
     private static final double OHM_MM2_PER_M = 0.0182;
+
     private enum Danger {
         NONE,
         PROTECTIVE_OPEN,
