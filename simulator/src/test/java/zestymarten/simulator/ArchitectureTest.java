@@ -23,7 +23,7 @@ class ArchitectureTest {
             .resideInAPackage("..simulator.scpi..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("zestymarten.core..", "..simulator.unit..", "..simulator.instrument..");
+            .resideInAnyPackage("zestymarten.core.*", "..simulator.unit..", "..simulator.instrument..");
 
     @ArchTest
     static final ArchRule roomsFormNoCycle =
