@@ -57,7 +57,7 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
     /** Ohms of one of its conductors, at most by IEC 60228 for plain conductors of class 2, at a temperature in °C. */
     public double ohm(ConductorRole role, double celsius) {
         double mm2 = switch (role) {
-            case LINE -> lineMm2;
+            case LINE, LINE_1, LINE_2, LINE_3 -> lineMm2;
             case NEUTRAL -> neutralMm2;
             case PROTECTIVE -> protectiveMm2;
         };

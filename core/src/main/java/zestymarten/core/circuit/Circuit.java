@@ -13,13 +13,14 @@ import zestymarten.core.quantity.Ohms;
 /**
  * A final circuit as it is meant to be.
  *
- * @param ring whether both ends come back to the origin; else it is a radial
+ * @param shape a ring, or a radial of one or of three lines
  * @param stretches in the order of the cable from end A: one more than outlets in a ring, as many in a radial; from 2 in a ring
  * @param spurs points that hang on outlets
  * @param celsius temperature of the conductors while they are measured
  * @param lengths whether those of the stretches are known
  */
-public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spurs, double celsius, Lengths lengths) {
+public record Circuit(
+        CircuitShape shape, List<CableStretch> stretches, List<Spur> spurs, double celsius, Lengths lengths) {
     /** More outlets than that belong to several circuits. */
     public static final int MOST_OUTLETS = 60;
 
@@ -37,7 +38,7 @@ public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spu
     public Circuit {
         stretches = List.copyOf(stretches);
         spurs = List.copyOf(spurs);
-        int outlets = stretches.size() - (ring ? 1 : 0);
+        int outlets = stretches.size() - (shape == CircuitShape.RING ? 1 : 0);
         if (outlets < 1 || outlets > MOST_OUTLETS) {
             throw new IllegalArgumentException(
                     "A circuit has from 1 to " + MOST_OUTLETS + " outlets; read " + outlets + ".");
@@ -54,14 +55,39 @@ public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spu
     }
 
     /** A circuit whose lengths are drawn. */
-    public Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spurs, double celsius) {
-        this(ring, stretches, spurs, celsius, Lengths.DRAWN);
+    public Circuit(CircuitShape shape, List<CableStretch> stretches, List<Spur> spurs, double celsius) {
+        this(shape, stretches, spurs, celsius, Lengths.DRAWN);
+    }
+
+    /** Whether both ends come back to the origin; else it is a radial. */
+    public boolean ring() {
+        return shape == CircuitShape.RING;
+    }
+
+    /** Its conductors, the lines first, the protective conductor last. */
+    public List<ConductorRole> roles() {
+        return shape.roles();
+    }
+
+    /** Whether it has three lines. */
+    public boolean isThreePhase() {
+        return shape == CircuitShape.THREE_PHASE;
+    }
+
+    /** What is linked in the dead tests, in their order. */
+    public List<Linked> linkedInTurn() {
+        return shape.links();
+    }
+
+    /** The first line and another conductor. */
+    public Linked linked(ConductorRole other) {
+        return Linked.of(shape.roles().get(0), other);
     }
 
     /** The same with stretches of other lengths, as many as it has. */
     Circuit withMetres(List<Double> metres) {
         return new Circuit(
-                ring,
+                shape,
                 IntStream.range(0, stretches.size())
                         .mapToObj(i -> stretches.get(i).withMetres(Lengths.possible(metres.get(i))))
                         .toList(),
@@ -92,7 +118,7 @@ public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spu
     /** The same circuit with a protective conductor of another section all along. */
     Circuit withProtective(double mm2) {
         return new Circuit(
-                ring,
+                shape,
                 stretches.stream().map(each -> each.withProtective(mm2)).toList(),
                 spurs.stream()
                         .map(each -> new Spur(each.from(), each.cable().withProtective(mm2)))
@@ -103,7 +129,7 @@ public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spu
 
     /** Outlets on the cable itself, spurs not counted. */
     public int outlets() {
-        return stretches.size() - (ring ? 1 : 0);
+        return stretches.size() - (ring() ? 1 : 0);
     }
 
     /** Names of all points at which is read: {@code 1}, {@code 2} ..., then the ends of spurs, {@code 3s}, {@code 3t}. */
@@ -175,7 +201,7 @@ public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spu
      */
     List<Link> links(Linked linked, boolean crossed) {
         List<Link> links = new ArrayList<>();
-        for (ConductorRole role : ConductorRole.values()) {
+        for (ConductorRole role : roles()) {
             for (int i = 0; i < stretches.size(); i++) {
                 links.add(
                         link(node(role, i), node(role, i + 1), stretches.get(i).ohm(role, celsius)));
@@ -191,11 +217,9 @@ public record Circuit(boolean ring, List<CableStretch> stretches, List<Spur> spu
         }
         if (linked != Linked.APART) {
             links.add(link(
-                    end(ConductorRole.LINE, 'A'),
-                    end(linked.other(), ring && crossed && !linked.isAtA() ? 'B' : 'A'),
-                    0));
-            if (ring && !linked.isAtA()) {
-                links.add(link(end(ConductorRole.LINE, 'B'), end(linked.other(), crossed ? 'A' : 'B'), 0));
+                    end(linked.line(), 'A'), end(linked.other(), ring() && crossed && !linked.isAtA() ? 'B' : 'A'), 0));
+            if (ring() && !linked.isAtA()) {
+                links.add(link(end(linked.line(), 'B'), end(linked.other(), crossed ? 'A' : 'B'), 0));
             }
         }
         return links;

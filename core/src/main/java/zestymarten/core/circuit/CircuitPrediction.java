@@ -166,10 +166,18 @@ public final class CircuitPrediction {
      * adds to the supply's own.
      */
     public double inService(ConductorRole other, String point) {
-        Linked linked = other == ConductorRole.NEUTRAL ? Linked.LINE_NEUTRAL : Linked.LINE_PROTECTIVE;
+        Linked linked = circuit.linked(other);
         Spot spot = Spot.at(linked, point);
         // Every end of a ring linked to its own makes the two loops symmetric about the origin, as the busbars do.
         return network(linked, false).nominal(spot.a(), spot.b()).orElseThrow();
+    }
+
+    /** Ohms of one line of a radial from the origin to a point, as drawn. */
+    double line(String point) {
+        ConductorRole line = circuit.roles().get(0);
+        return network(Linked.APART, false)
+                .nominal(Circuit.end(line, 'A'), Circuit.at(line, point))
+                .orElseThrow();
     }
 
     /** The factor on all ohms: 1 but for a circuit of another length. */
@@ -194,7 +202,7 @@ public final class CircuitPrediction {
         }
 
         private boolean meets(ConductorRole role) {
-            return role == ConductorRole.LINE
+            return role == spot.linked().line()
                     || role == spot.linked().other()
                     || spot.a().name().contains(role.letter())
                     || spot.b().name().contains(role.letter());
@@ -247,7 +255,7 @@ public final class CircuitPrediction {
         Changes(Circuit circuit) {
             super(List.of());
             this.circuit = circuit;
-            for (ConductorRole role : ConductorRole.values()) {
+            for (ConductorRole role : circuit.roles()) {
                 ohms.put(
                         role,
                         circuit.stretches().stream()
@@ -329,11 +337,8 @@ public final class CircuitPrediction {
             return new Change.Removed(Circuit.behind(role, point), Circuit.at(role, point), Circuit.CONTACT_OHM);
         }
 
-        private static List<Change> each(Function<ConductorRole, Change> change) {
-            return List.of(
-                    change.apply(ConductorRole.LINE),
-                    change.apply(ConductorRole.NEUTRAL),
-                    change.apply(ConductorRole.PROTECTIVE));
+        private List<Change> each(Function<ConductorRole, Change> change) {
+            return circuit.roles().stream().map(change).toList();
         }
 
         private Terminal from(ConductorRole role, int stretch) {

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.quantity.Message;
@@ -51,6 +52,7 @@ public record CircuitReport(
     /** One sheet being reckoned. */
     private static final class Reckoning {
         private static final double HOT_C = 70;
+        private static final int LINES = 3;
         /** Two that are as near as that are told as one of the two. */
         private static final double ALIKE = 0.5;
 
@@ -109,7 +111,7 @@ public record CircuitReport(
             if (spot.isPresent()) {
                 return spot;
             }
-            if (tests.insulation().size() < Tests.TestPair.values().length) {
+            if (!tests.insulation().keySet().containsAll(Tests.pairs(circuit))) {
                 return Optional.of(Message.of("circuit_report.take_every_link_out"));
             }
             return tests.polarity().isEmpty()
@@ -118,13 +120,16 @@ public record CircuitReport(
         }
 
         private Message now(Spot spot) {
-            Message other = spot.linked().other().words();
             if (spot.point().isEmpty()) {
                 return Message.of(
                         "circuit_report.both_ends_cable_apart",
                         Spot.role(spot.a()).words());
             }
-            return Message.of("circuit_report.read_line_every_point", circuit.ring(), other);
+            return Message.of(
+                    "circuit_report.read_line_every_point",
+                    circuit.ring(),
+                    spot.linked().line().words(),
+                    spot.linked().other().words());
         }
 
         private static Message step(Spot spot) {
@@ -241,9 +246,10 @@ public record CircuitReport(
         }
 
         private void insulation() {
-            InsulationLimit limit =
-                    InsulationLimit.ofCircuit(supply.volts(), supply.fault().earthing() == Earthing.SELV);
-            for (Tests.TestPair pair : Tests.TestPair.values()) {
+            boolean selv = supply.fault().earthing() == Earthing.SELV;
+            for (Tests.TestPair pair : Tests.pairs(circuit)) {
+                double volts = pair == Tests.TestPair.LINES ? Math.sqrt(LINES) * supply.volts() : supply.volts();
+                InsulationLimit limit = InsulationLimit.ofCircuit(volts, selv);
                 MeterReading shown = tests.insulation().get(pair);
                 lines.add(new ReportLine(
                         Message.of("circuit_report.insulation"),
@@ -266,7 +272,7 @@ public record CircuitReport(
             boolean right = said.filter(Tests::isRight).isPresent();
             lines.add(new ReportLine(
                     Message.of("circuit_report.polarity"),
-                    Message.of("circuit_report.line_neutral_protective_conductor"),
+                    Message.of("circuit_report.line_neutral_protective_conductor", circuit.isThreePhase()),
                     right
                             ? Message.of("circuit_report.right")
                             : said.map(where -> Message.of("circuit_report.wrong", where))
@@ -309,7 +315,7 @@ public record CircuitReport(
          */
         private Optional<Message> unknown(RecognisedPattern recognised) {
             List<CircuitComparison> loops = compared.stream()
-                    .filter(each -> each.spot().linked() == Linked.LINE_PROTECTIVE
+                    .filter(each -> isToProtective(each.spot())
                             && each.state() != CircuitComparison.ComparisonState.UNTESTED
                             && !each.spot().point().isEmpty())
                     .toList();
@@ -321,9 +327,22 @@ public record CircuitReport(
                 return Optional.of(Message.of("circuit_report.readings_show_fault_repair"));
             }
             String farthest = farthest();
-            return loops.stream().anyMatch(each -> each.spot().point().equals(farthest))
-                    ? Optional.empty()
-                    : Optional.of(Message.of("circuit_report.line_protective_conductor_was", farthest));
+            return decisive().stream()
+                    .filter(linked -> !readings.has(Spot.at(linked, farthest)))
+                    .findFirst()
+                    .map(linked ->
+                            Message.of("circuit_report.line_protective_conductor_was", linked.words(), farthest));
+        }
+
+        private static boolean isToProtective(Spot spot) {
+            return spot.linked().other() == ConductorRole.PROTECTIVE;
+        }
+
+        /** What has to be read at the farthest point: the protective conductor with one line, and every other line by the neutral. */
+        private List<Linked> decisive() {
+            return circuit.linkedInTurn().stream()
+                    .filter(each -> each.other() == ConductorRole.PROTECTIVE || circuit.isThreePhase())
+                    .toList();
         }
 
         private String farthest() {
@@ -361,12 +380,14 @@ public record CircuitReport(
                 return;
             }
             double load = supply.loadA().getAsDouble();
-            double hot = FeederWire.ohmAt(circuit.metal(), drawn(ConductorRole.NEUTRAL), circuit.celsius(), HOT_C);
+            boolean balanced = circuit.isThreePhase();
+            double ohm = balanced ? drawn(new CircuitPrediction(circuit)::line) : drawn(ConductorRole.NEUTRAL);
+            double hot = FeederWire.ohmAt(circuit.metal(), ohm, circuit.celsius(), HOT_C);
             double drop = FeederWire.dropVolts(load, hot);
             double share = drop / supply.volts();
             lines.add(new ReportLine(
                     Message.of("circuit_report.voltage_drop"),
-                    Message.of("circuit_report.all_taken_farthest_point", Message.figure(load, "A")),
+                    Message.of("circuit_report.all_taken_farthest_point", Message.figure(load, "A"), balanced),
                     Message.of("circuit_report.drop", Message.figure(drop, "V"), percent(share)),
                     Message.of("circuit_report.maximum", percent(supply.mostDrop())),
                     share <= supply.mostDrop()
@@ -382,10 +403,11 @@ public record CircuitReport(
         /** The line and another conductor to the farthest point as drawn, both ends in service. */
         private double drawn(ConductorRole other) {
             CircuitPrediction predicted = new CircuitPrediction(circuit);
-            return circuit.points().stream()
-                    .mapToDouble(point -> predicted.inService(other, point))
-                    .max()
-                    .orElseThrow();
+            return drawn(point -> predicted.inService(other, point));
+        }
+
+        private double drawn(ToDoubleFunction<String> ohm) {
+            return circuit.points().stream().mapToDouble(ohm).max().orElseThrow();
         }
 
         private record Worst(double ohm, Message words, Message source) {}
@@ -393,12 +415,12 @@ public record CircuitReport(
         /** R1 + R2 at the worst point: as read there; in a ring also by a quarter of its ends; else as drawn. */
         private Worst worst() {
             Optional<CircuitComparison> read = compared.stream()
-                    .filter(each -> each.spot().linked() == Linked.LINE_PROTECTIVE
-                            && each.readOhm().orElse(0) > 0)
-                    .max(Comparator.comparingDouble(each -> each.readOhm().getAsDouble()));
+                    .filter(each ->
+                            isToProtective(each.spot()) && each.readOhm().orElse(0) > 0)
+                    .max(Comparator.comparingDouble(this::withItsWorstLine));
             if (read.isPresent()) {
                 return new Worst(
-                        read.get().readOhm().getAsDouble(),
+                        withItsWorstLine(read.get()),
                         Message.of(
                                 "circuit_report.highest_read_point",
                                 read.get().spot().point()),
@@ -418,6 +440,22 @@ public record CircuitReport(
                     drawn(ConductorRole.PROTECTIVE),
                     Message.of("circuit_report.as_drawn_not_read"),
                     Message.of("circuit_report.iec_lengths_as_drawn"));
+        }
+
+        /** Line and protective conductor as read, and by how much another line reads above the first. */
+        private double withItsWorstLine(CircuitComparison read) {
+            String point = read.spot().point();
+            OptionalDouble first = readings.ohm(Spot.at(circuit.linked(ConductorRole.NEUTRAL), point));
+            double more = first.isEmpty() || circuit.ring()
+                    ? 0
+                    : circuit.linkedInTurn().stream()
+                            .filter(each -> !isToProtective(Spot.at(each, point)))
+                            .map(each -> readings.ohm(Spot.at(each, point)))
+                            .filter(OptionalDouble::isPresent)
+                            .mapToDouble(each -> each.getAsDouble() - first.getAsDouble())
+                            .max()
+                            .orElse(0);
+            return read.readOhm().orElse(0) + Math.max(0, more);
         }
 
         private CircuitComparison.ComparisonState verdict(RecognisedPattern recognised) {

@@ -4,13 +4,28 @@ import zestymarten.core.quantity.Message;
 
 /** What a conductor of a circuit is for. */
 public enum ConductorRole {
-    LINE,
-    NEUTRAL,
-    PROTECTIVE;
+    /** The one line of a circuit. */
+    LINE("L"),
+    /** The lines of a three-phase circuit. */
+    LINE_1("L1"),
+    LINE_2("L2"),
+    LINE_3("L3"),
+    NEUTRAL("N"),
+    PROTECTIVE("P");
 
-    /** The letter that stands before its terminals: L, N, P. */
-    String letter() {
-        return name().substring(0, 1);
+    private final String letter;
+
+    ConductorRole(String letter) {
+        this.letter = letter;
+    }
+
+    /** What stands for it in the names of its terminals and of fields: L, L1, L2, L3, N, P. */
+    public String letter() {
+        return letter;
+    }
+
+    boolean isLine() {
+        return this != NEUTRAL && this != PROTECTIVE;
     }
 
     /** Such as {@code line}. */

@@ -29,6 +29,8 @@ final class Disconnection {
     private static final double MORE_OHM = 0.1;
 
     private static final int FIVE = 5;
+    /** A fault between three lines draws about twice what one to earth does: half of its loop falls away. Rule of thumb. */
+    private static final int THREE_LINES = 2;
 
     private final Supply supply;
     private final EarthFault fault;
@@ -37,6 +39,7 @@ final class Disconnection {
     private final double hotLoopOhm;
     private final double loopImpedanceOhm;
     private final double protectiveMm2;
+    private final boolean threePhase;
     private final FeederWire.Insulation insulation;
     private final double mostSeconds;
 
@@ -47,6 +50,7 @@ final class Disconnection {
         supplyOhm = supply.ohm().orElseThrow();
         this.coldOhm = coldOhm;
         protectiveMm2 = circuit.protectiveMm2();
+        threePhase = circuit.isThreePhase();
         insulation = FeederWire.Insulation.pvc(circuit.metal());
         hotLoopOhm = FeederWire.ohmAt(circuit.metal(), coldOhm, circuit.celsius(), HOT_C);
         double measured = fault.loopOhm().orElse(0) + hotLoopOhm - coldOhm;
@@ -281,7 +285,7 @@ final class Disconnection {
     }
 
     private CircuitReport.ReportLine breaking() {
-        double most = supply.volts() / supplyOhm;
+        double most = (threePhase ? THREE_LINES : 1) * supply.volts() / supplyOhm;
         OptionalDouble breaks = fault.breakingA();
         return new CircuitReport.ReportLine(
                 Message.of("disconnection.fault_current"),
@@ -295,7 +299,7 @@ final class Disconnection {
                         : most <= breaks.getAsDouble()
                                 ? CircuitComparison.ComparisonState.GOOD
                                 : CircuitComparison.ComparisonState.FAULT,
-                Message.of("disconnection.u0_by_ze"));
+                Message.of("disconnection.u0_by_ze", threePhase));
     }
 
     /**

@@ -1,7 +1,6 @@
 package zestymarten.core.circuit;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.DoubleFunction;
@@ -68,8 +67,9 @@ final class Hypotheses {
                     new Pattern.CableCut(i),
                     RecognisedPattern.prior(6 * circuit.stretches().size(), false));
         }
-        int places = 3 * circuit.stretches().size();
-        for (ConductorRole role : ConductorRole.values()) {
+        List<ConductorRole> roles = circuit.roles();
+        int places = roles.size() * circuit.stretches().size();
+        for (ConductorRole role : roles) {
             for (int i = 0; i < circuit.stretches().size(); i++) {
                 int stretch = i;
                 add(new Pattern.ConductorBroken(role, i), RecognisedPattern.prior(places, false));
@@ -82,24 +82,24 @@ final class Hypotheses {
         int places = circuit.points().size();
         for (String point : circuit.points()) {
             best(1.5, MOST, RecognisedPattern.prior(places, true), metres -> new Pattern.OnSpur(point, metres));
-            add(
-                    new Pattern.Swapped(point, ConductorRole.LINE, ConductorRole.NEUTRAL),
-                    RecognisedPattern.prior(3 * places, false));
-            add(
-                    new Pattern.Swapped(point, ConductorRole.LINE, ConductorRole.PROTECTIVE),
-                    RecognisedPattern.prior(3 * places, false));
-            add(
-                    new Pattern.Swapped(point, ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE),
-                    RecognisedPattern.prior(3 * places, false));
-            for (ConductorRole role : ConductorRole.values()) {
-                add(new Pattern.Missing(point, role), RecognisedPattern.prior(3 * places, false));
+            List<ConductorRole> roles = circuit.roles();
+            int pairs = roles.size() * (roles.size() - 1) / 2;
+            for (int b = 0; b < roles.size(); b++) {
+                for (int a = 0; a < b; a++) {
+                    add(
+                            new Pattern.Swapped(point, roles.get(a), roles.get(b)),
+                            RecognisedPattern.prior(pairs * places, false));
+                }
+            }
+            for (ConductorRole role : roles) {
+                add(new Pattern.Missing(point, role), RecognisedPattern.prior(roles.size() * places, false));
             }
         }
     }
 
     /** A way across a ring lowers every conductor from end to end: where one was read and is not low, there is none to be seen. */
     private boolean mayBeShortened() {
-        return Arrays.stream(ConductorRole.values())
+        return circuit.roles().stream()
                 .map(Spot::ends)
                 .filter(spot -> readings.ohm(spot).isPresent())
                 .allMatch(this::isLow);

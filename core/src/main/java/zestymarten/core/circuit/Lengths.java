@@ -3,7 +3,6 @@ package zestymarten.core.circuit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.stream.Stream;
 
 /** Whether the lengths of a circuit's stretches are known. */
 public enum Lengths {
@@ -40,7 +39,7 @@ public enum Lengths {
     /** The middle ratio of the three: one conductor that is loose or open does not decide. */
     private static Circuit ring(Circuit circuit, CircuitReadings readings) {
         CircuitPrediction predicted = new CircuitPrediction(circuit);
-        List<Double> ratios = Stream.of(ConductorRole.values())
+        List<Double> ratios = circuit.roles().stream()
                 .map(Spot::ends)
                 .filter(spot -> readings.ohm(spot).orElse(0) > 0)
                 .map(spot ->
@@ -57,14 +56,14 @@ public enum Lengths {
 
     private static Circuit radial(Circuit circuit, CircuitReadings readings) {
         CableStretch metre = circuit.stretches().get(0).withMetres(1);
-        double ohmPerMetre =
-                metre.ohm(ConductorRole.LINE, circuit.celsius()) + metre.ohm(ConductorRole.NEUTRAL, circuit.celsius());
+        double ohmPerMetre = metre.ohm(circuit.roles().get(0), circuit.celsius())
+                + metre.ohm(ConductorRole.NEUTRAL, circuit.celsius());
         List<Double> metres = new ArrayList<>();
         double reached = 0;
         int since = 0;
         for (int outlet = 1; outlet <= circuit.outlets(); outlet++) {
             since++;
-            OptionalDouble read = readings.ohm(Spot.at(Linked.LINE_NEUTRAL, String.valueOf(outlet)));
+            OptionalDouble read = toNeutral(circuit, readings, String.valueOf(outlet));
             if (read.isPresent()) {
                 double here = Math.max(reached + since * SHORTEST_M, read.getAsDouble() / ohmPerMetre);
                 for (int i = 0; i < since; i++) {
@@ -82,6 +81,16 @@ public enum Lengths {
             metres.add(usual);
         }
         return circuit.withMetres(metres);
+    }
+
+    /** The lowest of the lines to neutral: one of them may be loose. */
+    private static OptionalDouble toNeutral(Circuit circuit, CircuitReadings readings, String point) {
+        return circuit.linkedInTurn().stream()
+                .filter(each -> each.other() == ConductorRole.NEUTRAL)
+                .map(each -> readings.ohm(Spot.at(each, point)))
+                .filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .min();
     }
 
     /** A length that a stretch can have. */

@@ -1,5 +1,6 @@
 package zestymarten.core.circuit;
 
+import java.util.stream.Stream;
 import zestymarten.core.quantity.Message;
 
 /**
@@ -8,20 +9,42 @@ import zestymarten.core.quantity.Message;
  */
 public enum Linked {
     /** Both ends of every conductor apart. */
-    APART,
-    LINE_NEUTRAL,
-    LINE_PROTECTIVE,
+    APART(ConductorRole.LINE, ConductorRole.LINE),
+    LINE_NEUTRAL(ConductorRole.LINE, ConductorRole.NEUTRAL),
+    LINE_PROTECTIVE(ConductorRole.LINE, ConductorRole.PROTECTIVE),
     /** Line and neutral of end A alone: a ring is read as a radial, and what lies beyond a break does not answer. */
-    LINE_NEUTRAL_AT_A,
-    LINE_PROTECTIVE_AT_A;
+    LINE_NEUTRAL_AT_A(ConductorRole.LINE, ConductorRole.NEUTRAL),
+    LINE_PROTECTIVE_AT_A(ConductorRole.LINE, ConductorRole.PROTECTIVE),
+    /** One line of a three-phase radial and another conductor. */
+    LINE_1_NEUTRAL(ConductorRole.LINE_1, ConductorRole.NEUTRAL),
+    LINE_2_NEUTRAL(ConductorRole.LINE_2, ConductorRole.NEUTRAL),
+    LINE_3_NEUTRAL(ConductorRole.LINE_3, ConductorRole.NEUTRAL),
+    LINE_1_PROTECTIVE(ConductorRole.LINE_1, ConductorRole.PROTECTIVE);
+
+    private final ConductorRole line;
+    private final ConductorRole other;
+
+    Linked(ConductorRole line, ConductorRole other) {
+        this.line = line;
+        this.other = other;
+    }
+
+    /** The line and another conductor at every end of the circuit. */
+    static Linked of(ConductorRole line, ConductorRole other) {
+        return Stream.of(values())
+                .filter(each -> each != APART && !each.isAtA() && each.line == line && each.other == other)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The line that is linked. */
+    public ConductorRole line() {
+        return line;
+    }
 
     /** The conductor that is linked to the line; the line itself when all are apart. */
     public ConductorRole other() {
-        return switch (this) {
-            case APART -> ConductorRole.LINE;
-            case LINE_NEUTRAL, LINE_NEUTRAL_AT_A -> ConductorRole.NEUTRAL;
-            case LINE_PROTECTIVE, LINE_PROTECTIVE_AT_A -> ConductorRole.PROTECTIVE;
-        };
+        return other;
     }
 
     /** Whether only end A is linked. */
@@ -34,6 +57,6 @@ public enum Linked {
         if (this == APART) {
             return Message.of("linked.nothing");
         }
-        return Message.of("linked.line", other().words(), isAtA());
+        return Message.of("linked.line", line.words(), other.words(), isAtA());
     }
 }

@@ -137,7 +137,11 @@ final class PatternWords implements Pattern.PatternCases<Message> {
     @Override
     public Message swapped(Pattern.Swapped pattern) {
         return Message.of(
-                "pattern_words.crossed_point", pattern.a().words(), pattern.b().words(), pattern.point());
+                "pattern_words.crossed_point",
+                pattern.a().words(),
+                pattern.b().words(),
+                pattern.point(),
+                pattern.a().isLine() && pattern.b().isLine());
     }
 
     @Override

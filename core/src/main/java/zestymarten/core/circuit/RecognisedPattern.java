@@ -167,10 +167,13 @@ public record RecognisedPattern(List<PatternMatch> told, List<Spot> unexplained,
                 spots.add(Spot.at(Linked.LINE_NEUTRAL_AT_A, point));
                 spots.add(Spot.at(Linked.LINE_PROTECTIVE_AT_A, point));
             }
-            for (Linked linked : List.of(Linked.LINE_PROTECTIVE, Linked.LINE_NEUTRAL)) {
-                spots.add(Spot.between(linked, point, ConductorRole.LINE, ConductorRole.NEUTRAL));
-                spots.add(Spot.between(linked, point, ConductorRole.LINE, ConductorRole.PROTECTIVE));
-                spots.add(Spot.between(linked, point, ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE));
+            List<ConductorRole> roles = circuit.roles();
+            for (Linked linked : circuit.linkedInTurn()) {
+                for (int b = 1; b < roles.size(); b++) {
+                    for (int a = 0; a < b; a++) {
+                        spots.add(Spot.between(linked, point, roles.get(a), roles.get(b)));
+                    }
+                }
             }
         }
         return spots;
@@ -184,8 +187,7 @@ public record RecognisedPattern(List<PatternMatch> told, List<Spot> unexplained,
             spots.add(Spot.ends(ConductorRole.LINE));
             spots.add(Spot.ends(ConductorRole.NEUTRAL));
         }
-        circuit.points().forEach(point -> spots.add(Spot.at(Linked.LINE_NEUTRAL, point)));
-        circuit.points().forEach(point -> spots.add(Spot.at(Linked.LINE_PROTECTIVE, point)));
+        circuit.linkedInTurn().forEach(linked -> circuit.points().forEach(point -> spots.add(Spot.at(linked, point))));
         return spots;
     }
 

@@ -1,5 +1,6 @@
 package zestymarten.core.circuit;
 
+import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Message;
 
@@ -15,7 +16,7 @@ public record Spot(Linked linked, Terminal a, Terminal b) {
 
     /** The two linked conductors, read at a point such as {@code 3} or the end of a spur, {@code 3s}. */
     public static Spot at(Linked linked, String point) {
-        return between(linked, point, ConductorRole.LINE, linked.other());
+        return between(linked, point, linked.line(), linked.other());
     }
 
     /** Any two conductors at a point. */
@@ -39,10 +40,9 @@ public record Spot(Linked linked, Terminal a, Terminal b) {
     /** What the conductor of a terminal is for. */
     static ConductorRole role(Terminal terminal) {
         String letter = terminal.connector().startsWith("S") ? terminal.pin() : terminal.connector();
-        return switch (letter) {
-            case "L" -> ConductorRole.LINE;
-            case "N" -> ConductorRole.NEUTRAL;
-            default -> ConductorRole.PROTECTIVE;
-        };
+        return Stream.of(ConductorRole.values())
+                .filter(each -> each.letter().equals(letter))
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -1,8 +1,10 @@
 package zestymarten.core.circuit;
 
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 
@@ -31,6 +33,13 @@ public record Tests(
         });
     }
 
+    /** The pairs of conductors between which the insulation of a circuit is tested. */
+    public static List<TestPair> pairs(Circuit circuit) {
+        return Stream.of(TestPair.values())
+                .filter(each -> each != TestPair.LINES || circuit.shape() == CircuitShape.THREE_PHASE)
+                .toList();
+    }
+
     /** Whether what was said of the polarity means that it is right. */
     static boolean isRight(String said) {
         return RIGHT_WORDS.contains(said.strip().replaceAll("[.!]+$", "").toLowerCase(java.util.Locale.ROOT));
@@ -38,6 +47,8 @@ public record Tests(
 
     /** Two conductors between which insulation is tested. */
     public enum TestPair {
+        /** The lines of a three-phase circuit to one another: the lowest. */
+        LINES,
         LINE_NEUTRAL,
         LINE_PROTECTIVE,
         NEUTRAL_PROTECTIVE;

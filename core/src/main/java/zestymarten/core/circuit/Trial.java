@@ -17,6 +17,7 @@ final class Trial {
     private static final double FACTOR = 0.05;
 
     private static final int ROUGH = 8;
+    private static final int NEARER = 4;
     private static final double FINE = 0.03;
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
     private static final double OPEN_APART = 100;
@@ -31,6 +32,8 @@ final class Trial {
     private final Lengths lengths;
     private final CircuitPrediction.Many predicted;
     private final double[] read;
+    /** The factor of a good circuit: readings that a fault nearly explains do not pull it. */
+    private final double factorAsGood;
 
     Trial(CircuitPrediction predicted, CircuitReadings readings) {
         spots = List.copyOf(readings.ohms().keySet());
@@ -39,18 +42,23 @@ final class Trial {
         read = readings.ohms().values().stream()
                 .mapToDouble(each -> each.orElse(Double.NaN))
                 .toArray();
+        factorAsGood = factor(this.predicted.of(new Pattern.Good()));
     }
 
     PatternFit fit(Pattern pattern) {
         double[] expected = predicted.of(pattern);
         double factor = factor(expected);
-        return new PatternFit(pattern, factor, log(expected, factor));
+        double log = log(expected, factor);
+        double logAsGood = log(expected, factorAsGood);
+        return logAsGood > log
+                ? new PatternFit(pattern, factorAsGood, logAsGood)
+                : new PatternFit(pattern, factor, log);
     }
 
     /** The readings that a pattern does not explain, in their order. */
     List<Spot> unexplained(Pattern pattern) {
         double[] expected = predicted.of(pattern);
-        double factor = factor(expected);
+        double factor = fit(pattern).factor();
         List<Spot> unexplained = new ArrayList<>();
         for (int i = 0; i < read.length; i++) {
             if (log(expected[i], read[i], factor) < UNEXPLAINED) {
@@ -82,7 +90,17 @@ final class Trial {
                 middle = value;
             }
         }
-        PatternFit fine = golden(at, middle - step, middle + step);
+        // The common factor makes more than one hill: the highest is looked for before it is climbed.
+        double start = middle;
+        double nearer = step / NEARER;
+        for (int i = 1 - NEARER; i < NEARER; i++) {
+            PatternFit fit = at.apply(start + i * nearer);
+            if (fit.log() > best.log()) {
+                best = fit;
+                middle = start + i * nearer;
+            }
+        }
+        PatternFit fine = golden(at, middle - nearer, middle + nearer);
         return fine.log() > best.log() ? fine : best;
     }
 

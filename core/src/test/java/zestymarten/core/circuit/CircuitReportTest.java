@@ -267,7 +267,8 @@ class CircuitReportTest {
     }
 
     private static CircuitReport.ReportLine heat(Metal metal) {
-        Circuit feeder = new Circuit(false, List.of(new CableStretch(30, 25, 16, 10, metal)), List.of(), 20);
+        Circuit feeder =
+                new Circuit(CircuitShape.RADIAL, List.of(new CableStretch(30, 25, 16, 10, metal)), List.of(), 20);
         CircuitPrediction predicted = new CircuitPrediction(feeder);
         Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
         RecognisedPattern.steps(feeder).forEach(spot -> read.put(spot, predicted.good(spot)));
@@ -290,14 +291,18 @@ class CircuitReportTest {
     @Test
     void aRingWithoutLengthsIsAsLongAsItsEndsSayAndItsFaultsAreFound() {
         Circuit wall = new Circuit(
-                true,
+                CircuitShape.RING,
                 java.util.stream.Stream.of(9.0, 7.0, 12.0, 8.0, 11.0, 7.5, 9.5)
                         .map(each -> new CableStretch(each, 2.5, 1.5))
                         .toList(),
                 List.of(),
                 20);
         Circuit drawn = new Circuit(
-                true, java.util.Collections.nCopies(7, new CableStretch(6, 2.5, 1.5)), List.of(), 20, Lengths.UNKNOWN);
+                CircuitShape.RING,
+                java.util.Collections.nCopies(7, new CableStretch(6, 2.5, 1.5)),
+                List.of(),
+                20,
+                Lengths.UNKNOWN);
         CircuitReport good = shown(drawn, new Pattern.Good(), wall);
         assertThat(English.all(good.says()))
                 .contains("No lengths are entered: by the readings it has about 64 m of cable.");

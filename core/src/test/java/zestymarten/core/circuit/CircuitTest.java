@@ -18,7 +18,7 @@ import zestymarten.core.quantity.English;
 class CircuitTest {
     private static Circuit ring(int outlets, double metres, double line, double protective) {
         return new Circuit(
-                true,
+                CircuitShape.RING,
                 IntStream.rangeClosed(0, outlets)
                         .mapToObj(i -> new CableStretch(metres, line, protective))
                         .toList(),
@@ -33,7 +33,7 @@ class CircuitTest {
             stretches.add(new CableStretch(1 + 12 * random.nextDouble(), 2.5, random.nextBoolean() ? 1.5 : 2.5));
         }
         List<Spur> spurs = List.of(new Spur(1 + random.nextInt(outlets), new CableStretch(5, 1.5, 1.5)));
-        return new Circuit(ring, stretches, spurs, 15 + random.nextInt(20));
+        return new Circuit(ring ? CircuitShape.RING : CircuitShape.RADIAL, stretches, spurs, 15 + random.nextInt(20));
     }
 
     private static double r(double metres, double ohmPerMetre) {
@@ -129,7 +129,10 @@ class CircuitTest {
     @Test
     void aRadialIsReadFromItsOneLink() {
         Circuit radial = new Circuit(
-                false, List.of(new CableStretch(10, 2.5, 1.5), new CableStretch(5, 1.5, 1.5)), List.of(), 20);
+                CircuitShape.RADIAL,
+                List.of(new CableStretch(10, 2.5, 1.5), new CableStretch(5, 1.5, 1.5)),
+                List.of(),
+                20);
         CircuitPrediction predicted = new CircuitPrediction(radial);
         assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "2")).orElseThrow())
                 .isCloseTo(r(10, 0.00741) + r(10, 0.0121) + 2 * r(5, 0.0121), within(1e-5));
@@ -142,12 +145,12 @@ class CircuitTest {
     @Test
     void anAluminiumCableWithANeutralOfItsOwnIsReadByItsTable() {
         CableStretch cable = new CableStretch(30, 25, 16, 10, Metal.ALUMINIUM);
-        CircuitPrediction warm = new CircuitPrediction(new Circuit(false, List.of(cable), List.of(), 20));
+        CircuitPrediction warm = new CircuitPrediction(new Circuit(CircuitShape.RADIAL, List.of(cable), List.of(), 20));
         assertThat(warm.good(Spot.at(Linked.LINE_NEUTRAL, "1")).orElseThrow())
                 .isCloseTo(0.030 * (1.20 + 1.91), within(1e-5));
         assertThat(warm.good(Spot.at(Linked.LINE_PROTECTIVE, "1")).orElseThrow())
                 .isCloseTo(0.030 * (1.20 + 3.08), within(1e-5));
-        CircuitPrediction cold = new CircuitPrediction(new Circuit(false, List.of(cable), List.of(), 5));
+        CircuitPrediction cold = new CircuitPrediction(new Circuit(CircuitShape.RADIAL, List.of(cable), List.of(), 5));
         assertThat(cold.good(Spot.at(Linked.LINE_PROTECTIVE, "1")).orElseThrow())
                 .isCloseTo(0.1284 * (1 - 15 * 0.00403), within(1e-5));
     }
@@ -155,7 +158,7 @@ class CircuitTest {
     @Test
     void aRadialOfUnknownLengthWithASmallerNeutralIsAsLongAsLineToNeutralSays() {
         CableStretch cable = new CableStretch(6, 2.5, 1.5, 1.5, Metal.COPPER);
-        Circuit drawn = new Circuit(false, List.of(cable, cable), List.of(), 20, Lengths.UNKNOWN);
+        Circuit drawn = new Circuit(CircuitShape.RADIAL, List.of(cable, cable), List.of(), 20, Lengths.UNKNOWN);
         Map<Spot, OptionalDouble> read = Map.of(
                 Spot.at(Linked.LINE_NEUTRAL, "1"), OptionalDouble.of(10 * (0.00741 + 0.0121)),
                 Spot.at(Linked.LINE_NEUTRAL, "2"), OptionalDouble.of(25 * (0.00741 + 0.0121)));
@@ -169,7 +172,7 @@ class CircuitTest {
     void pointsAndPlacesHaveNames() {
         CableStretch cable = new CableStretch(4, 2.5, 1.5);
         Circuit ring = new Circuit(
-                true,
+                CircuitShape.RING,
                 List.of(cable, cable, cable),
                 List.of(new Spur(2, cable), new Spur(1, cable), new Spur(2, cable)),
                 20);
@@ -195,15 +198,15 @@ class CircuitTest {
         assertThatThrownBy(() -> new CableStretch(4, 2.5, Double.NaN))
                 .hasMessage(
                         "A stretch's section of the protective conductor (NaN mm²) must be above 0 and at most 1000 mm².");
-        assertThatThrownBy(() -> new Circuit(true, List.of(cable), List.of(), 20))
+        assertThatThrownBy(() -> new Circuit(CircuitShape.RING, List.of(cable), List.of(), 20))
                 .hasMessage("A circuit has from 1 to 60 outlets; read 0.");
         assertThatThrownBy(() ->
                         new CableStretch(4, 2.5, 2.5, 1.5, Metal.of("brass").orElseThrow()))
                 .hasMessageContaining("of copper or aluminium, not of brass");
-        assertThatThrownBy(() -> new Circuit(true, List.of(cable, cable), List.of(new Spur(2, cable)), 20))
+        assertThatThrownBy(() -> new Circuit(CircuitShape.RING, List.of(cable, cable), List.of(new Spur(2, cable)), 20))
                 .hasMessage("A spur leaves outlet 2, but there are only 1.");
         assertThatThrownBy(() -> new Spur(0, cable)).hasMessage("A spur leaves an outlet, counted from 1; read 0.");
-        assertThatThrownBy(() -> new Circuit(true, List.of(cable, cable), List.of(), 200))
+        assertThatThrownBy(() -> new Circuit(CircuitShape.RING, List.of(cable, cable), List.of(), 200))
                 .hasMessage("Temperature (200.0 °C) must be from -50 to 150 °C.");
         assertThatThrownBy(() -> new Supply(
                         0,

@@ -41,7 +41,7 @@ class DisconnectionTest {
                 new Supply(
                         volts, OptionalDouble.of(ze), by, OptionalDouble.empty(), 0.05, OptionalDouble.empty(), fault),
                 loop,
-                new Circuit(false, List.of(new CableStretch(10, 2.5, 1.5)), List.of(), 20));
+                new Circuit(CircuitShape.RADIAL, List.of(new CableStretch(10, 2.5, 1.5)), List.of(), 20));
     }
 
     private static Optional<ResidualDevice> rcd(double milliamperes, boolean delayed) {

@@ -15,7 +15,7 @@ import zestymarten.core.quantity.English;
 /** The worked ring: 46 m, line 2.5 mm², protective 1.5 mm², six outlets. */
 class RingTest {
     static final Circuit RING = new Circuit(
-            true,
+            CircuitShape.RING,
             DoubleStream.of(6, 4.5, 7, 5, 8, 6.5, 9)
                     .mapToObj(metres -> new CableStretch(metres, 2.5, 1.5))
                     .toList(),
@@ -68,7 +68,8 @@ class RingTest {
 
     @Test
     void aSpurAddsItsOwnTwoConductorsAndLeavesItsOutletAlone() {
-        Circuit ring = new Circuit(true, RING.stretches(), List.of(new Spur(3, new CableStretch(12, 2.5, 1.5))), 20);
+        Circuit ring = new Circuit(
+                CircuitShape.RING, RING.stretches(), List.of(new Spur(3, new CableStretch(12, 2.5, 1.5))), 20);
         CircuitPrediction predicted = new CircuitPrediction(ring);
         assertThat(ring.points()).containsExactly("1", "2", "3", "4", "5", "6", "3s");
         assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "3s")).orElseThrow())

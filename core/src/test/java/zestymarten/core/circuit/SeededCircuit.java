@@ -31,8 +31,8 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, CircuitReadin
             drawn.add(new CableStretch(metres, line, protective));
             real.add(new CableStretch(metres * (1 + 0.03 * random.nextGaussian()), line, protective));
         }
-        Circuit paper = new Circuit(ring, drawn, List.of(), 20);
-        Circuit wall = new Circuit(ring, real, List.of(), 20);
+        Circuit paper = new Circuit(ring ? CircuitShape.RING : CircuitShape.RADIAL, drawn, List.of(), 20);
+        Circuit wall = new Circuit(ring ? CircuitShape.RING : CircuitShape.RADIAL, real, List.of(), 20);
         Pattern pattern = pattern(kind, outlets, ring, random);
         return new SeededCircuit(paper, wall, pattern, read(wall, pattern, random));
     }
@@ -40,7 +40,7 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, CircuitReadin
     /** The same circuit of which nobody knows the lengths. */
     SeededCircuit withoutLengths() {
         Circuit unknown = new Circuit(
-                drawn.ring(),
+                drawn.shape(),
                 drawn.stretches().stream().map(each -> each.withMetres(6)).toList(),
                 List.of(),
                 20,

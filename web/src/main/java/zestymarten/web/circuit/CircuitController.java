@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitComparison;
 import zestymarten.core.circuit.CircuitReport;
+import zestymarten.core.circuit.Linked;
 import zestymarten.core.circuit.Spot;
 import zestymarten.web.drawing.CircuitDrawing;
 import zestymarten.web.platform.Csv;
@@ -50,6 +51,16 @@ class CircuitController implements Worksheet {
 
     /** A field beside those of the drawing: a reading that is asked for, or was. */
     record More(String field, String words) {}
+
+    /** The fields that stand at every point: what their names begin with, and what is read there. */
+    record PerPoint(String field, String letters, String words) {
+        static PerPoint of(Linked linked) {
+            return new PerPoint(
+                    CircuitForm.field(linked),
+                    linked.line().letter() + "–" + linked.other().letter(),
+                    Words.say(linked.words()));
+        }
+    }
 
     @GetMapping("/circuit")
     String page(@RequestParam Optional<Long> sheet, Model model) {
@@ -130,7 +141,9 @@ class CircuitController implements Worksheet {
         next.filter(spot -> isBeside(CircuitForm.field(spot))).ifPresent(spot -> more.add(more(spot)));
         model.addAttribute("typed", typed.fields());
         model.addAttribute("problems", ProblemView.all(typed.problems()));
-        model.addAttribute("ring", form.ring());
+        model.addAttribute("shape", circuit.shape().name());
+        model.addAttribute(
+                "perPoint", circuit.linkedInTurn().stream().map(PerPoint::of).toList());
         model.addAttribute("sheet", ReportView.of(sheet));
         model.addAttribute("begun", asDrawn && !sheet.says().isEmpty());
         model.addAttribute("drawing", CircuitDrawing.of(circuit, sheet.compared()));

@@ -19,6 +19,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.circuit.CableStretch;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitReadings;
+import zestymarten.core.circuit.CircuitShape;
 import zestymarten.core.circuit.ConductorRole;
 import zestymarten.core.circuit.EarthFault;
 import zestymarten.core.circuit.Earthing;
@@ -50,7 +51,7 @@ final class CircuitForm {
     private static final Pattern THREE_SECTIONS =
             Pattern.compile(".* " + PLAIN + " */ *" + PLAIN + " */ *" + PLAIN, Pattern.CASE_INSENSITIVE);
     private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *(.+)");
-    private static final Pattern OF_DRAWING = Pattern.compile("s\\d+|[np]_\\d+[s-z]?|end_[LNP]");
+    private static final Pattern OF_DRAWING = Pattern.compile("s\\d+|(?:n[23]?|p)_\\d+[s-z]?|end_[LNP]|i_LINES");
     private static final String MORE = "more_";
     private static final double MOST_MM2 = 1000;
     /** Two counts of a usual meter. */
@@ -70,12 +71,19 @@ final class CircuitForm {
             return "end_N";
         } else if (spot.equals(Spot.ends(ConductorRole.PROTECTIVE))) {
             return "end_P";
-        } else if (spot.equals(Spot.at(Linked.LINE_NEUTRAL, spot.point()))) {
-            return "n_" + spot.point();
-        } else if (spot.equals(Spot.at(Linked.LINE_PROTECTIVE, spot.point()))) {
-            return "p_" + spot.point();
+        } else if (!spot.linked().isAtA() && spot.equals(Spot.at(spot.linked(), spot.point()))) {
+            return field(spot.linked()) + spot.point();
         }
         return MORE + spot.linked() + "." + spot.a().pin() + "." + spot.b().pin() + "." + spot.point();
+    }
+
+    /** What the name of a field begins with that holds a line and another conductor at a point. */
+    static String field(Linked linked) {
+        return switch (linked.line()) {
+            case LINE_2 -> "n2_";
+            case LINE_3 -> "n3_";
+            default -> linked.other() == ConductorRole.PROTECTIVE ? "p_" : "n_";
+        };
     }
 
     int outlets() {
@@ -90,8 +98,12 @@ final class CircuitForm {
         return (int) outlets;
     }
 
-    boolean ring() {
-        return !typed.text("kind").equals("radial");
+    private CircuitShape shape() {
+        return switch (typed.text("kind")) {
+            case "radial" -> CircuitShape.RADIAL;
+            case "three-phase" -> CircuitShape.THREE_PHASE;
+            default -> CircuitShape.RING;
+        };
     }
 
     /**
@@ -102,12 +114,12 @@ final class CircuitForm {
         CableStretch usual = usual();
         List<CableStretch> stretches = new ArrayList<>();
         int outlets = outlets();
-        for (int i = 1; i <= outlets + (ring() ? 1 : 0); i++) {
+        CircuitShape shape = shape();
+        for (int i = 1; i <= outlets + (shape == CircuitShape.RING ? 1 : 0); i++) {
             stretches.add(stretch("s" + i, usual));
         }
         boolean known = IntStream.rangeClosed(1, stretches.size()).allMatch(i -> typed.has("s" + i));
-        return new Circuit(
-                ring(), stretches, spurs(outlets, usual), celsius(), known ? Lengths.DRAWN : Lengths.UNKNOWN);
+        return new Circuit(shape, stretches, spurs(outlets, usual), celsius(), known ? Lengths.DRAWN : Lengths.UNKNOWN);
     }
 
     /** The cable of every stretch for which nothing else is said. */
@@ -217,9 +229,12 @@ final class CircuitForm {
         for (int i = 1; i <= circuit.stretches().size(); i++) {
             places.add("s" + i);
         }
-        circuit.points().forEach(point -> places.addAll(List.of("n_" + point, "p_" + point)));
+        circuit.linkedInTurn().forEach(linked -> circuit.points().forEach(point -> places.add(field(linked) + point)));
         if (circuit.ring()) {
             places.addAll(List.of("end_L", "end_N", "end_P"));
+        }
+        if (circuit.isThreePhase()) {
+            places.add("i_LINES");
         }
         return typed.fields().keySet().stream()
                 .filter(field -> OF_DRAWING.matcher(field).matches() && typed.has(field) && !places.contains(field))
@@ -305,7 +320,7 @@ final class CircuitForm {
     /** All dead tests as far as they were typed. */
     Tests tests(Circuit circuit) {
         Map<Tests.TestPair, MeterReading> insulation = new EnumMap<>(Tests.TestPair.class);
-        for (Tests.TestPair pair : Tests.TestPair.values()) {
+        for (Tests.TestPair pair : Tests.pairs(circuit)) {
             String field = "i_" + pair;
             MeterReading shown = new ReadingParser(false).understand(typed.text(field));
             if (shown.figure().isPresent()) {

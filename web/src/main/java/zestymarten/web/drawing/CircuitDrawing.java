@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.OptionalDouble;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitComparison;
+import zestymarten.core.circuit.ConductorRole;
 import zestymarten.core.circuit.Linked;
 import zestymarten.web.platform.Words;
 
@@ -13,12 +14,19 @@ import zestymarten.web.platform.Words;
  * A circuit as a loop that leaves the origin at the left and comes back to it, or as a line that does not; under it what every
  * point should read and reads, over the metres of cable. Places are in pixels of the drawing.
  *
+ * @param lift by how much everything lies lower than usual: a point of three lines has two fields more above it
  * @param cable the path of the cable
  * @param seats one for each outlet, then one for each spur
  * @param stretches where the length of each is written
  */
 public record CircuitDrawing(
-        double width, double height, String cable, List<Seat> seats, List<CircuitLabel> stretches, Chart chart) {
+        double width,
+        double height,
+        double lift,
+        String cable,
+        List<Seat> seats,
+        List<CircuitLabel> stretches,
+        Chart chart) {
     private static final double ORIGIN_X = 150;
     private static final double TOP_Y = 96;
     private static final double BOTTOM_Y = 300;
@@ -26,12 +34,14 @@ public record CircuitDrawing(
     private static final double MARGIN = 60;
     private static final double LEAST_WIDTH = 1180;
     private static final double SPUR = 52;
+    private static final int USUAL_FIELDS = 2;
+    private static final double FIELD_HEIGHT = 35;
     /** A radial of more outlets than that is folded. */
     private static final int LANE = 9;
 
     /** Where the board stands; it is lower where nothing comes back to it. */
     public double boardY() {
-        return folded() ? 88 : 40;
+        return folded() ? 88 + 1.5 * lift : 40 + lift;
     }
 
     public double boardHeight() {
@@ -39,7 +49,7 @@ public record CircuitDrawing(
     }
 
     private boolean folded() {
-        return height > BOTTOM_Y;
+        return height > BOTTOM_Y + 2 * lift;
     }
 
     public CircuitDrawing {
@@ -90,6 +100,7 @@ public record CircuitDrawing(
         int top = circuit.ring() ? (outlets + 1) / 2 : Math.min(outlets, LANE);
         double width = Math.max(LEAST_WIDTH, ORIGIN_X + MARGIN * 2 + Math.max(top, outlets - top) * LEAST_SEAT);
         boolean folded = outlets > top || circuit.ring();
+        Lanes lanes = Lanes.of(circuit);
         List<Seat> seats = new ArrayList<>();
         List<CircuitLabel> labels = new ArrayList<>();
         double step = (width - ORIGIN_X - 2 * MARGIN) / top;
@@ -100,37 +111,51 @@ public record CircuitDrawing(
             seats.add(new Seat(
                     String.valueOf(i),
                     x,
-                    upper ? TOP_Y : BOTTOM_Y,
-                    upper ? TOP_Y - 88 : BOTTOM_Y + 18,
+                    upper ? lanes.top : lanes.bottom,
+                    upper ? TOP_Y - 88 : lanes.bottom + 18,
                     state(compared, String.valueOf(i)),
                     ""));
         }
         for (int i = 0; i <= circuit.stretches().size() - 1; i++) {
-            labels.add(label(i, seats, outlets, top, width));
+            labels.add(label(i, seats, outlets, top, width, lanes));
         }
-        spurs(circuit, seats, compared);
-        double bottom = folded ? BOTTOM_Y + 100 : TOP_Y + 76;
+        spurs(circuit, seats, compared, lanes);
+        double bottom = folded ? lanes.bottom + 100 + lanes.lift : lanes.top + 76;
         return new CircuitDrawing(
-                width, bottom, cable(circuit, seats, top, width), seats, labels, chart(circuit, compared));
+                width,
+                bottom,
+                lanes.lift,
+                cable(circuit, seats, top, width, lanes),
+                seats,
+                labels,
+                chart(circuit, compared));
     }
 
-    private static CircuitLabel label(int stretch, List<Seat> seats, int outlets, int top, double width) {
+    /** Where the two lanes of the cable lie. */
+    private record Lanes(double lift, double top, double bottom) {
+        static Lanes of(Circuit circuit) {
+            double lift = (circuit.linkedInTurn().size() - USUAL_FIELDS) * FIELD_HEIGHT;
+            return new Lanes(lift, TOP_Y + lift, BOTTOM_Y + 2 * lift);
+        }
+    }
+
+    private static CircuitLabel label(int stretch, List<Seat> seats, int outlets, int top, double width, Lanes lanes) {
         if (stretch == top && outlets >= top) {
             return stretch < outlets || seats.size() == outlets
-                    ? new CircuitLabel(stretch + 1, width - 46, (TOP_Y + BOTTOM_Y) / 2)
-                    : new CircuitLabel(stretch + 1, width - 46, TOP_Y);
+                    ? new CircuitLabel(stretch + 1, width - 46, (lanes.top + lanes.bottom) / 2)
+                    : new CircuitLabel(stretch + 1, width - 46, lanes.top);
         }
         double from = stretch == 0 ? ORIGIN_X - 30 : seats.get(stretch - 1).x();
         double to = stretch == outlets ? ORIGIN_X - 30 : seats.get(stretch).x();
-        double y = stretch < top ? TOP_Y : BOTTOM_Y;
+        double y = stretch < top ? lanes.top : lanes.bottom;
         return new CircuitLabel(stretch + 1, (from + to) / 2, y);
     }
 
-    private static void spurs(Circuit circuit, List<Seat> seats, List<CircuitComparison> compared) {
+    private static void spurs(Circuit circuit, List<Seat> seats, List<CircuitComparison> compared, Lanes lanes) {
         for (int i = 0; i < circuit.spurs().size(); i++) {
             String point = circuit.spurPoint(i);
             Seat from = seats.get(circuit.spurs().get(i).from() - 1);
-            boolean upper = from.y() == TOP_Y;
+            boolean upper = from.y() == lanes.top;
             double y = from.y() + (upper ? SPUR : -SPUR);
             long before = circuit.spurs().subList(0, i).stream()
                     .filter(each -> each.from()
@@ -138,41 +163,41 @@ public record CircuitDrawing(
                     .count();
             double x = from.x() + 46 * before;
             String path = String.format(Locale.ROOT, "M%.1f %.1fL%.1f %.1f", from.x(), from.y(), x, y);
-            seats.add(new Seat(point, x, y, upper ? y + 14 : y - 86, state(compared, point), path));
+            seats.add(new Seat(point, x, y, upper ? y + 14 : y - 86 - lanes.lift, state(compared, point), path));
         }
     }
 
-    private static String cable(Circuit circuit, List<Seat> seats, int top, double width) {
+    private static String cable(Circuit circuit, List<Seat> seats, int top, double width, Lanes lanes) {
         Seat last = seats.get(circuit.outlets() - 1);
-        double middle = (TOP_Y + BOTTOM_Y) / 2;
+        double middle = (lanes.top + lanes.bottom) / 2;
         String start = String.format(
-                Locale.ROOT, "M100 %.1fC120 %.1f 110 %.1f 150 %.1f", middle - 14, TOP_Y + 20, TOP_Y, TOP_Y);
+                Locale.ROOT, "M100 %.1fC120 %.1f 110 %.1f 150 %.1f", middle - 14, lanes.top + 20, lanes.top, lanes.top);
         if (circuit.outlets() <= top && !circuit.ring()) {
-            return String.format(Locale.ROOT, "M100 %.1f", TOP_Y)
+            return String.format(Locale.ROOT, "M100 %.1f", lanes.top)
                     + String.format(Locale.ROOT, "L%.1f %.1f", last.x(), last.y());
         }
         String turn = String.format(
                 Locale.ROOT,
                 "L%.1f %.1fC%.1f %.1f %.1f %.1f %.1f %.1f",
                 width - 90,
-                TOP_Y,
+                lanes.top,
                 width - 20,
-                TOP_Y,
+                lanes.top,
                 width - 20,
-                BOTTOM_Y,
+                lanes.bottom,
                 width - 90,
-                BOTTOM_Y);
+                lanes.bottom);
         return circuit.ring()
                 ? start
                         + turn
                         + String.format(
                                 Locale.ROOT,
                                 "L150 %.1fC110 %.1f 120 %.1f 100 %.1f",
-                                BOTTOM_Y,
-                                BOTTOM_Y,
-                                BOTTOM_Y - 20,
+                                lanes.bottom,
+                                lanes.bottom,
+                                lanes.bottom - 20,
                                 middle + 14)
-                : start + turn + String.format(Locale.ROOT, "L%.1f %.1f", last.x(), BOTTOM_Y);
+                : start + turn + String.format(Locale.ROOT, "L%.1f %.1f", last.x(), lanes.bottom);
     }
 
     /** The worst of a point's readings. */
@@ -219,8 +244,8 @@ public record CircuitDrawing(
         return new Chart(
                 1180,
                 224,
-                path(circuit, compared, Linked.LINE_NEUTRAL, most),
-                path(circuit, compared, Linked.LINE_PROTECTIVE, most),
+                path(circuit, compared, circuit.linked(ConductorRole.NEUTRAL), most),
+                path(circuit, compared, circuit.linked(ConductorRole.PROTECTIVE), most),
                 dots,
                 across,
                 up);
@@ -233,7 +258,7 @@ public record CircuitDrawing(
                 x(circuit, metres(circuit, each.spot().point()))
                         + (each.spot().point().matches("\\d+") ? 0 : 14),
                 y(shown, most),
-                each.spot().linked() == Linked.LINE_PROTECTIVE,
+                each.spot().linked().other() == ConductorRole.PROTECTIVE,
                 ohm.isEmpty(),
                 each.state().word(),
                 Words.say("circuit_drawing.expected", each.spot().words(), each.readText(), each.expectedText()));

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -17,6 +18,7 @@ import zestymarten.core.circuit.ConductorRole;
 import zestymarten.core.circuit.Linked;
 import zestymarten.core.circuit.Spot;
 import zestymarten.core.circuit.Spur;
+import zestymarten.core.circuit.Tests;
 import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Typed;
 import zestymarten.web.platform.Words;
@@ -173,5 +175,24 @@ class CircuitFormTest {
         Typed typed = new Typed(Map.of("outlets", "2", "kind", "radial", "n_3", "0.4", "p_2", "0.3", "end_L", "0.5"));
         CircuitForm form = new CircuitForm(typed);
         assertThat(form.beyond(form.circuit())).containsExactly("end_L", "n_3");
+    }
+
+    @Test
+    void readingsOfTheOtherLinesStayInTheFormWhereThereIsOneLine() {
+        Map<String, String> fields = Map.of("outlets", "1", "n2_1", "0.4", "n3_1", "0.3", "i_LINES", ">999M");
+        Typed radial = new Typed(with(fields, "kind", "radial"));
+        assertThat(new CircuitForm(radial).beyond(circuit(radial))).containsExactly("i_LINES", "n2_1", "n3_1");
+        Typed three = new Typed(with(fields, "kind", "three-phase"));
+        CircuitForm form = new CircuitForm(three);
+        assertThat(form.beyond(form.circuit())).isEmpty();
+        assertThat(form.readings(form.circuit()).ohm(Spot.at(Linked.LINE_2_NEUTRAL, "1")))
+                .hasValue(0.4);
+        assertThat(form.tests(form.circuit()).insulation()).containsKey(Tests.TestPair.LINES);
+    }
+
+    private static Map<String, String> with(Map<String, String> fields, String field, String text) {
+        Map<String, String> all = new HashMap<>(fields);
+        all.put(field, text);
+        return all;
     }
 }

@@ -120,6 +120,25 @@ class CircuitPagesTest {
     }
 
     @Test
+    void ofThreeLinesOneThatIsCrossedWithAnotherIsNamed() {
+        browser.open("/circuit");
+        browser.put("kind", "three-phase");
+        browser.put("outlets", 2);
+        browser.click("main .do").see("main", "Link line L1 to neutral at the origin");
+        for (String line : List.of("n_", "n2_", "n3_")) {
+            browser.put(line + "1", "0.09");
+        }
+        browser.put("p_1", "0.12");
+        browser.put("n_2", "0.18");
+        browser.put("n2_2", "OL");
+        browser.put("n3_2", "OL");
+        browser.put("p_2", "0.24");
+        browser.click("main .do").see("#told", "The line L2 and the line L3 are crossed at point 2.");
+        assertThat(browser.text("#told")).contains("would turn the other way", "fail");
+        assertThat(browser.text("main")).contains("Insulation L–L, lowest");
+    }
+
+    @Test
     void anElectrodeOfItsOwnAsksForTheResidualCurrentDeviceAndItsTimes() {
         browser.open("/circuit");
         browser.put("kind", "radial");

@@ -14,6 +14,7 @@ import zestymarten.core.circuit.CableStretch;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitComparison;
 import zestymarten.core.circuit.CircuitReadings;
+import zestymarten.core.circuit.CircuitShape;
 import zestymarten.core.circuit.Linked;
 import zestymarten.core.circuit.Spot;
 import zestymarten.core.circuit.Spur;
@@ -27,9 +28,13 @@ class WorksheetDrawingTest {
     private static final double FIELD = 84;
 
     private static Circuit circuit(boolean ring, int outlets, List<Spur> spurs) {
+        return circuit(ring ? CircuitShape.RING : CircuitShape.RADIAL, outlets, spurs);
+    }
+
+    private static Circuit circuit(CircuitShape shape, int outlets, List<Spur> spurs) {
         return new Circuit(
-                ring,
-                IntStream.range(0, outlets + (ring ? 1 : 0))
+                shape,
+                IntStream.range(0, outlets + (shape == CircuitShape.RING ? 1 : 0))
                         .mapToObj(i -> new CableStretch(3 + i % 4, 2.5, 1.5))
                         .toList(),
                 spurs,
@@ -42,16 +47,20 @@ class WorksheetDrawingTest {
 
     @Test
     void fieldsOfACircuitOfAnySizeLieApartAndInside() {
-        for (boolean ring : new boolean[] {true, false}) {
+        for (CircuitShape shape : CircuitShape.values()) {
+            double fields = shape == CircuitShape.THREE_PHASE ? 140 : 70;
             for (int outlets = 1; outlets <= Circuit.MOST_OUTLETS; outlets++) {
-                CircuitDrawing drawing = drawn(circuit(ring, outlets, List.of()));
+                CircuitDrawing drawing = drawn(circuit(shape, outlets, List.of()));
                 List<CircuitDrawing.Seat> seats = drawing.seats();
                 assertThat(seats).hasSize(outlets);
-                assertThat(drawing.stretches()).hasSize(outlets + (ring ? 1 : 0));
+                assertThat(drawing.stretches()).hasSize(outlets + (shape == CircuitShape.RING ? 1 : 0));
                 for (CircuitDrawing.Seat one : seats) {
                     assertThat(one.fieldX()).isGreaterThan(100);
                     assertThat(one.fieldX() + FIELD).isLessThan(drawing.width());
-                    assertThat(one.fieldY()).isBetween(0.0, drawing.height() - 70);
+                    assertThat(one.fieldY()).isBetween(0.0, drawing.height() - fields);
+                    boolean above = one.fieldY() < one.y();
+                    assertThat(above ? one.y() - one.fieldY() - fields : one.fieldY() - one.y())
+                            .isEqualTo(18);
                     assertThat(seats)
                             .filteredOn(other -> !other.equals(one) && other.y() == one.y())
                             .allMatch(other -> Math.abs(other.x() - one.x()) > FIELD);
@@ -71,6 +80,15 @@ class WorksheetDrawingTest {
         assertThat(spur.x()).isEqualTo(outlet.x());
         assertThat(spur.y()).isGreaterThan(outlet.y());
         assertThat(spur.spur()).startsWith("M").contains("L");
+    }
+
+    @Test
+    void fourFieldsOfASpurHangClearOfTheLaneBelow() {
+        CircuitDrawing drawing =
+                drawn(circuit(CircuitShape.THREE_PHASE, 14, List.of(new Spur(2, new CableStretch(4, 2.5, 1.5)))));
+        CircuitDrawing.Seat below = drawing.seats().get(13);
+        CircuitDrawing.Seat spur = drawing.seats().get(14);
+        assertThat(spur.fieldY() + 140).isLessThan(below.y() - 13);
     }
 
     @Test
