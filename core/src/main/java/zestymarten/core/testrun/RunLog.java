@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.pcollections.HashTreePMap;
 import org.pcollections.OrderedPMap;
@@ -196,8 +197,23 @@ final class RunLog {
                 .filter(touch -> scope.isOf(touch.black()) || scope.isOf(touch.red()))
                 .toList();
         setAside = setAside.minusAll(own);
+        Set<TestStep> setAgain =
+                steps().filter(scope::concerns).flatMap(RunLog::settings).collect(Collectors.toSet());
         drop(step -> scope.concerns(step)
+                || setAgain.contains(step)
                 || (linksAgain && step instanceof TestStep.ManualStep act && OF_LINKS.contains(act.action())));
+    }
+
+    /** What is set before a measurement, and set back after it: switches and relays, or the machine's moving part. */
+    private static Stream<TestStep> settings(TestStep step) {
+        if (!(step instanceof TestStep.Measurement touch) || touch.state().isEmpty()) {
+            return Stream.of();
+        }
+        return touch.stage() == Stage.BEND
+                ? Stream.of(
+                        new TestStep.ManualStep(ManualAction.MOVED_TO, touch.state()),
+                        new TestStep.ManualStep(ManualAction.MOVED_TO))
+                : Stream.of(new TestStep.ManualStep(ManualAction.POSITION, touch.state()));
     }
 
     private void drop(Predicate<TestStep> which) {

@@ -2,9 +2,12 @@ package zestymarten.core.testrun;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Symptoms;
 import zestymarten.core.meter.MeterProfile;
@@ -168,8 +171,32 @@ class WholeJobTest {
                         .steps()
                         .filter(each -> !bench.test().isDone(each))
                         .map(Bench::say))
-                .as("read again in that position, not only at rest")
-                .contains("ENDS J1.2 J2.2", "BEND J1.2 J2.2");
+                .as("read again in that position, not only at rest, and then brought back")
+                .containsSubsequence("ENDS J1.2 J2.2", "MOVED_TO door half open", "BEND J1.2 J2.2", "MOVED_TO");
+    }
+
+    @Test
+    void afterTheRepairOfASwitchItIsAskedToBeSetAgain() {
+        Terminal in = Terminal.of("J2.1");
+        Terminal out = Terminal.of("J2.2");
+        Assembly desk = AssemblyReader.read("""
+                {"format": "zesty-marten/assembly", "version": 1, "name": "Desk", "kind": "harness",
+                 "connectors": [{"id": "J1", "pins": ["1", "2"]}, {"id": "J2", "pins": ["1", "2"]}],
+                 "conductors": [{"id": "W1", "from": "J1.1", "to": "J2.1"}, {"id": "W2", "from": "J1.2", "to": "J2.2"}],
+                 "components": [{"id": "SW1", "kind": "switch", "a": "J2.1", "b": "J2.2"}],
+                 "states": [{"id": "rest", "closed": []}, {"id": "held", "closed": ["SW1"]}]}
+                """, new ArrayList<>()).orElseThrow();
+        Bench bench = Bench.of(desk, WHOLE)
+                .told(ManualAction.POSITION, "held", "")
+                .at(new TestStep.Measurement(Stage.PARTS, in, out, "held", List.of()), "OL");
+        TestStep held = new TestStep.ManualStep(ManualAction.POSITION, "held");
+        assertThat(bench.test().isDone(held)).isTrue();
+        bench.mend("SW1", Entry.Way.REPLACE);
+        assertThat(bench.test().isDone(held)).isFalse();
+        bench.mend("W1", Entry.Way.REPLACE).told(ManualAction.POSITION, "held", "");
+        assertThat(bench.test().isDone(held))
+                .as("set again, and not asked twice")
+                .isTrue();
     }
 
     @Test

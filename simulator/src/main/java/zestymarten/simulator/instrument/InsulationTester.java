@@ -12,7 +12,8 @@ import zestymarten.simulator.unit.Workbench;
  * charge, a current of leakage and, where the voltage alternates, of charging; a trip where it breaks down; and a charge that is
  * left until it has been discharged for four times as long.
  *
- * <p>Commands: {@code SOURce:VOLTage <volts>}, {@code SOURce:FREQuency <hertz>} (0 for DC), {@code OUTPut ON|OFF},
+ * <p>Commands: {@code SOURce:VOLTage <volts>}, {@code SOURce:FREQuency <hertz>} (0 for DC),
+ * {@code SOURce:VOLTage:RAMP <seconds>} in which it rises, {@code OUTPut ON|OFF},
  * {@code OUTPut?}, {@code MEASure:INSulation?} in ohms, {@code MEASure:CURRent?} in amperes, {@code MEASure:VOLTage?} what is
  * left on the probes, {@code SENSe:TIME?} seconds under voltage, {@code *RST}, {@code SIMulation:WAIT <seconds>} for time that nobody has to spend; and those of the bench, see {@link Hands}.
  * After a trip the output is off, the current reads {@code +9.900000E+37} and error 301 is in the queue.
@@ -24,6 +25,7 @@ public final class InsulationTester {
     private static final double MOST_V = 5000;
     private static final double LEAST_V = 10;
     private static final double MOST_HZ = 400;
+    private static final double MOST_RAMP_S = 120;
     private static final double TRIP_A = 0.02;
     private static final double FARAD_PER_METRE = 120e-12;
     private static final double NANOS = 1e9;
@@ -35,6 +37,7 @@ public final class InsulationTester {
     private final LongSupplier nanos;
     private double volts = 500;
     private double hertz;
+    private double rampS;
     private boolean on;
     private long switched;
     private double heldS;
@@ -64,6 +67,7 @@ public final class InsulationTester {
         output(false);
         volts = 500;
         hertz = 0;
+        rampS = 0;
     }
 
     private synchronized void output(boolean wanted) {
@@ -72,7 +76,7 @@ public final class InsulationTester {
         }
         if (!wanted) {
             heldS = since();
-            heldV = hertz == 0 && bench.metres() > 0 ? volts : 0;
+            heldV = hertz == 0 && bench.metres() > 0 ? risen() : 0;
         }
         on = wanted;
         bench.live(on);
@@ -87,9 +91,21 @@ public final class InsulationTester {
         hertz = newHertz;
     }
 
+    private synchronized void ramp(double seconds) {
+        if (on) {
+            throw new ScpiError.Refused(ScpiError.CONFLICT);
+        }
+        rampS = seconds;
+    }
+
+    /** The volts to which it has risen by now. */
+    private double risen() {
+        return rampS <= 0 ? volts : volts * Math.min(1, since() / rampS);
+    }
+
     private synchronized boolean breaks() {
         OptionalDouble breakdown = bench.breakdownV();
-        double peak = hertz == 0 ? volts : volts * Math.sqrt(2);
+        double peak = hertz == 0 ? risen() : risen() * Math.sqrt(2);
         return breakdown.isPresent() && breakdown.getAsDouble() <= peak;
     }
 
@@ -99,8 +115,9 @@ public final class InsulationTester {
     }
 
     private synchronized String amperes() {
-        double leakage = volts / Math.max(1, bench.insulationOhm(mustBeOn()));
-        double charging = hertz == 0 ? 0 : 2 * Math.PI * hertz * FARAD_PER_METRE * bench.metres() * volts;
+        double seconds = mustBeOn();
+        double leakage = risen() / Math.max(1, bench.insulationOhm(seconds));
+        double charging = hertz == 0 ? 0 : 2 * Math.PI * hertz * FARAD_PER_METRE * bench.metres() * risen();
         double total = reading(Math.sqrt(leakage * leakage + charging * charging));
         if (total > TRIP_A) {
             output(false);
@@ -109,7 +126,7 @@ public final class InsulationTester {
         return Figures.written(total);
     }
 
-    /** Seconds under voltage; refused while it is off, and where it has just broken down. */
+    /** Seconds under the whole voltage; refused while it is off, and where it has just broken down. */
     private double mustBeOn() {
         if (!on) {
             throw new ScpiError.Refused(ScpiError.CONFLICT);
@@ -118,7 +135,7 @@ public final class InsulationTester {
             output(false);
             throw new ScpiError.Refused(TRIPPED);
         }
-        return since();
+        return Math.max(0, since() - rampS);
     }
 
     private double reading(double exact) {
@@ -128,7 +145,7 @@ public final class InsulationTester {
     /** What is left: everything while it is on, and a charge that halves with every time under voltage afterwards. */
     private synchronized String left() {
         if (on) {
-            return Figures.written(volts);
+            return Figures.written(risen());
         }
         double times = heldS <= 0 ? Double.POSITIVE_INFINITY : since() / heldS;
         double left = times >= WAITS ? 0 : heldV * Math.pow(2, -3 * times);
@@ -142,6 +159,8 @@ public final class InsulationTester {
                 .command("SOURce:VOLTage", with -> set(with.figure(LEAST_V, MOST_V), hertz))
                 .query("SOURce:VOLTage?", any -> Figures.written(volts))
                 .command("SOURce:FREQuency", with -> set(volts, with.figure(0, MOST_HZ)))
+                .command("SOURce:VOLTage:RAMP", with -> ramp(with.figure(0, MOST_RAMP_S)))
+                .query("SOURce:VOLTage:RAMP?", any -> Figures.written(rampS))
                 .command("OUTPut", with -> output(with.isOn()))
                 .query("OUTPut?", any -> on ? "1" : "0")
                 .query("MEASure:INSulation?", any -> ohms())

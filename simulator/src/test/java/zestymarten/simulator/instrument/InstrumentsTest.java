@@ -185,6 +185,21 @@ class InstrumentsTest {
     }
 
     @Test
+    void aRampRaisesTheVoltageInItsTimeAndItBreaksDownOnTheWay() {
+        Commands tester = tester(three(new Flaw.Breaks(at("J1.1"), at("J1.2"), 900)));
+        tester.line("SIM:PROB \"J1.1\",\"J1.2\";SOUR:VOLT 1000;SOUR:VOLT:RAMP 10;OUTP ON;SIM:WAIT 5");
+        assertThat(ask(tester, "MEAS:VOLT?")).isEqualTo(500, within(1.0));
+        assertThat(ask(tester, "MEAS:INS?")).isEqualTo(OVER);
+        tester.line("SOUR:VOLT:RAMP 1");
+        assertThat(error(tester)).as("not while it is on").startsWith("-221");
+        tester.line("SIM:WAIT 4.5");
+        assertThat(tester.line("MEAS:INS?")).as("950 V by now").isEmpty();
+        assertThat(tester.line("OUTP?")).hasValue("0");
+        tester.line("*RST");
+        assertThat(ask(tester, "SOUR:VOLT:RAMP?")).isZero();
+    }
+
+    @Test
     void anAlternatingVoltageDrawsTheChargingCurrentOfTheLength() {
         Commands tester =
                 tester(new BenchUnit(Wirings.good("wire,from,to,length_m,area_mm2\nW1,J1.1,J2.1,60,1.5\n"), List.of()));

@@ -51,14 +51,15 @@ class ScanController {
     }
 
     /** What a form of the page carries; each empty where it was not said. */
-    record ScanForm(String program, String zeros, String address, String dwell) {
+    record ScanForm(String program, String zeros, String address, String dwell, boolean barriers) {
         static ScanForm of(Map<String, String> fields) {
             return new ScanForm(
                     fields.getOrDefault("program", "").strip(),
                     fields.getOrDefault("zeros", "").strip(),
                     fields.getOrDefault("address", StandIns.SCANNER).strip(),
                     fields.getOrDefault("dwell", EngineeringFormat.figure(DWELL_S))
-                            .strip());
+                            .strip(),
+                    fields.containsKey("barriers"));
         }
 
         double dwellS() {
@@ -117,7 +118,7 @@ class ScanController {
         ScanNulls zeros = scans.zeros(id, form.address());
         return shown(
                 runs.find(id),
-                new ScanForm(form.program(), zeros.text(), form.address(), form.dwell()),
+                new ScanForm(form.program(), zeros.text(), form.address(), form.dwell(), form.barriers()),
                 Optional.empty(),
                 model);
     }
@@ -126,7 +127,13 @@ class ScanController {
     String go(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who, Model model) {
         ScanForm form = ScanForm.of(fields);
         Scans.Scan scan = scans.scan(
-                id, form.imported(), ScanNulls.of(form.zeros()), form.address(), form.dwellS(), who.getName());
+                id,
+                form.imported(),
+                ScanNulls.of(form.zeros()),
+                form.address(),
+                form.dwellS(),
+                form.barriers(),
+                who.getName());
         return shown(runs.find(id), form, Optional.of(scan), model);
     }
 
@@ -154,6 +161,7 @@ class ScanController {
         }
         model.addAttribute("run", run);
         model.addAttribute("form", form);
+        model.addAttribute("secured", form.barriers() || Scans.isSecured(test));
         model.addAttribute("zeroed", zeroed(ScanNulls.of(form.zeros())));
         model.addAttribute("stave", StaveDrawing.of(points, drawn, states));
         model.addAttribute("review", ReviewView.of(program, test.design()));

@@ -28,6 +28,7 @@ import zestymarten.core.scan.Taken;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
+import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.meter.InstrumentReading;
@@ -48,7 +49,10 @@ class Scans {
     private static final int FEWEST_POINTS = 3;
     /** So long a request may wait for real test voltages. */
     private static final double LONGEST_WAIT_S = 100;
+    /** Less is no danger; the same as where a person reads it. */
+    private static final double DEAD_UP_TO_V = 1;
 
+    private static final TestStep BARRIERS = new TestStep.ManualStep(ManualAction.BARRIERS);
     private static final String SET = "scanner, every point zeroed";
 
     private final TestRuns runs;
@@ -122,9 +126,18 @@ class Scans {
      * Carries out a program, or all that a scanner can do in the run, pass by pass.
      *
      * @param imported the program of a file; empty for that of the run
+     * @param secured whether it is said that electronics are out, barriers up and a second person informed: before that
+     *     no voltage is switched on
      * @throws Refused if nothing may be measured yet, or the scanner does not answer; what was read before is kept
      */
-    Scan scan(long runId, Optional<ScanProgram> imported, ScanNulls zeros, String address, double dwellS, String by) {
+    Scan scan(
+            long runId,
+            Optional<ScanProgram> imported,
+            ScanNulls zeros,
+            String address,
+            double dwellS,
+            boolean secured,
+            String by) {
         mustBeAllowed(runs.find(runId));
         takeZero(runId, zeros, by);
         List<ScanReading> reads = new ArrayList<>();
@@ -135,9 +148,16 @@ class Scans {
             if (program.actions().isEmpty() || (imported.isPresent() && pass > 0)) {
                 break;
             }
-            stopped = new Pass(runId, zeros, program, by).on(address, reads);
+            stopped = new Pass(runId, zeros, program, secured, by).on(address, reads);
         }
         return new Scan(reads, stopped);
+    }
+
+    /** Whether somebody has said in a test that test voltage may come on. */
+    static boolean isSecured(TestRun test) {
+        return test.entries().stream()
+                .anyMatch(each ->
+                        each.stands() && each.step().equals(BARRIERS) && each.content() instanceof Entry.Content.Done);
     }
 
     private static void mustBeAllowed(RunSnapshot run) {
@@ -186,6 +206,7 @@ class Scans {
         private final long runId;
         private final ScanNulls zeros;
         private final ScanProgram program;
+        private final boolean secured;
         private final String by;
         private final Points points;
         private final Map<String, TestStep.Measurement> steps = new HashMap<>();
@@ -193,10 +214,11 @@ class Scans {
         private double waited;
         private boolean continuous = true;
 
-        Pass(long runId, ScanNulls zeros, ScanProgram program, String by) {
+        Pass(long runId, ScanNulls zeros, ScanProgram program, boolean secured, String by) {
             this.runId = runId;
             this.zeros = zeros;
             this.program = program;
+            this.secured = secured;
             this.by = by;
             test = runs.find(runId).test();
             points = Points.of(test.design().assembly());
@@ -261,6 +283,9 @@ class Scans {
                         if (measure.voltage().isPresent() && !continuous) {
                             return Words.say("pass.something_has_not_passed");
                         }
+                        if (measure.voltage().isPresent() && !mayBeLive()) {
+                            return Words.say("pass.barriers_first");
+                        }
                         reads.add(measured(talk, address, measure, now));
                     } else {
                         prepare(talk, action);
@@ -269,6 +294,15 @@ class Scans {
                 talk.command("ROUT:OPEN:ALL");
             }
             return "";
+        }
+
+        /** What was said on the page stands in the test, where it is a step of it. */
+        private boolean mayBeLive() {
+            boolean due = test.steps(Stage.INSULATION).anyMatch(each -> each.equals(BARRIERS) && !test.isDone(each));
+            if (secured && due) {
+                test = enter(runId, test, BARRIERS, "", by);
+            }
+            return secured || isSecured(test);
         }
 
         private void prepare(Talk talk, ScanAction action) {
@@ -304,6 +338,7 @@ class Scans {
                     : measure.isWithin(
                             Math.max(read.value(), ohms && measure.expectsWayThrough() ? measure.lowOhm() : 0));
             continuous &= within || !ohms;
+            measure.voltage().ifPresent(voltage -> discharge(talk, voltage));
             return new ScanReading(now, shown, within, step.isPresent());
         }
 
@@ -321,12 +356,45 @@ class Scans {
                     : new InstrumentReading(Math.max(0, read - paths), figure(Math.max(0, read - paths)));
         }
 
-        /** On, held, read, off, and discharged for four times as long. */
+        /** Held shorted for four times as long as the voltage was on, and again if any is left: nothing is switched under it. */
+        private void discharge(Talk talk, ScanVoltage voltage) {
+            wait(talk, voltage.dischargeS());
+            OptionalDouble left = voltsLeft(talk);
+            if (left.orElse(0) > DEAD_UP_TO_V) {
+                wait(talk, voltage.dischargeS());
+                left = voltsLeft(talk);
+            }
+            if (left.orElse(0) > DEAD_UP_TO_V) {
+                throw new Refused("", Message.of("pass.still_charged", Message.figure(left.getAsDouble(), "V")));
+            }
+        }
+
+        /** What is left on the probes; empty for a tester that does not say. */
+        private static OptionalDouble voltsLeft(Talk talk) {
+            String answer = talk.answer("MEAS:VOLT?");
+            try {
+                return OptionalDouble.of(Math.abs(Double.parseDouble(answer)));
+            } catch (NumberFormatException e) {
+                return OptionalDouble.empty();
+            }
+        }
+
+        /** A tester that cannot let the voltage rise switches it on at once, which is what a usual ramp stands for. */
+        private static void ramp(Talk talk, ScanVoltage voltage, String address) {
+            String answer = talk.answer("SOUR:VOLT:RAMP " + voltage.rampS());
+            if (!answer.matches("[+]?0,.*") && voltage.rampS() > ScanVoltage.USUAL_RAMP_S) {
+                throw new Refused(
+                        "", Message.of("pass.no_ramp", address, Message.figure(voltage.rampS(), "s"), answer));
+            }
+        }
+
+        /** On, risen, held, read, off. */
         private InstrumentReading underVoltage(
                 Talk talk, String address, ScanAction.MeasureContacts measure, ScanVoltage voltage) {
             boolean leaks = measure.quantity() == Quantity.LEAKAGE;
             // A tester that knows DC alone is never asked for a frequency.
             String frequency = voltage.alternates() ? ";SOUR:FREQ " + voltage.hertz() : "";
+            ramp(talk, voltage, address);
             talk.command("SOUR:VOLT " + voltage.volts() + frequency + ";OUTP ON");
             String answer;
             try {
@@ -338,7 +406,6 @@ class Scans {
                     talk.command("SOUR:FREQ 0");
                 }
             }
-            wait(talk, voltage.dischargeS());
             return InstrumentReading.ofTester(answer, leaks, voltage.dwellS(), address);
         }
 
@@ -352,7 +419,7 @@ class Scans {
                 throw new Refused("", Message.of("pass.test_voltages_together_take", (int) LONGEST_WAIT_S));
             }
             try {
-                Thread.sleep(Math.round(seconds * 1000));
+                Thread.sleep((long) Math.ceil(seconds * 1000));
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
                 throw new Refused("", Message.of("pass.scan_was_interrupted"));

@@ -126,7 +126,8 @@ class ScanPagesTest {
         TestOptions approach = new TestOptions(TestMethod.EACH_TO_REST, false, true, OptionalDouble.of(500));
         long faulty = runs.start(cable, "PC-04", TestRuns.USUAL, approach, "bench");
         ScanNulls zeros = site.bean(Scans.class).zeros(faulty, StandIns.SCANNER);
-        Scans.Scan scan = site.bean(Scans.class).scan(faulty, Optional.empty(), zeros, StandIns.SCANNER, 60, "bench");
+        Scans.Scan scan =
+                site.bean(Scans.class).scan(faulty, Optional.empty(), zeros, StandIns.SCANNER, 60, true, "bench");
         assertThat(runs.find(faulty).test().findings())
                 .singleElement()
                 .satisfies(each -> assertThat(Words.say(each.finding().message()))
@@ -144,7 +145,10 @@ class ScanPagesTest {
         long good = runs.start(cable, "V-9", TestRuns.USUAL, approach, "bench");
         Scans scans = site.bean(Scans.class);
         ScanNulls zeros = scans.zeros(good, StandIns.SCANNER);
-        Scans.Scan first = scans.scan(good, Optional.empty(), zeros, StandIns.SCANNER, 60, "bench");
+        Scans.Scan before = scans.scan(good, Optional.empty(), zeros, StandIns.SCANNER, 60, false, "bench");
+        assertThat(before.stopped()).contains("put barriers up");
+        assertThat(before.reads()).noneMatch(each -> each.shown().contains("@"));
+        Scans.Scan first = scans.scan(good, Optional.empty(), zeros, StandIns.SCANNER, 60, true, "bench");
         assertThat(first.stopped()).isEmpty();
         assertThat(first.reads().stream().map(Scans.ScanReading::shown)).contains(">2000000000@60");
         assertThat(runs.find(good).test().findings()).isEmpty();
@@ -181,7 +185,7 @@ class ScanPagesTest {
         Scans scans = site.bean(Scans.class);
         ScanNulls zeros = scans.zeros(unit, StandIns.SCANNER);
         ScanProgram asFile = ProgramText.read(program, new ArrayList<>()).orElseThrow();
-        Scans.Scan scan = scans.scan(unit, Optional.of(asFile), zeros, StandIns.SCANNER, 60, "bench");
+        Scans.Scan scan = scans.scan(unit, Optional.of(asFile), zeros, StandIns.SCANNER, 60, true, "bench");
         assertThat(scan.stopped()).isEmpty();
         assertThat(scan.reads()).anyMatch(each -> each.shown().equals(">2000000000@60") && each.kept());
         assertThat(scan.reads())
