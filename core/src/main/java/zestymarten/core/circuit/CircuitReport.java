@@ -248,7 +248,8 @@ public record CircuitReport(
         private void insulation() {
             boolean selv = supply.fault().earthing() == Earthing.SELV;
             for (Tests.TestPair pair : Tests.pairs(circuit)) {
-                double volts = pair == Tests.TestPair.LINES ? Math.sqrt(LINES) * supply.volts() : supply.volts();
+                boolean between = pair == Tests.TestPair.LINES && !selv;
+                double volts = between ? Math.sqrt(LINES) * supply.volts() : supply.volts();
                 InsulationLimit limit = InsulationLimit.ofCircuit(volts, selv);
                 MeterReading shown = tests.insulation().get(pair);
                 lines.add(new ReportLine(

@@ -285,6 +285,34 @@ class ThreePhaseTest {
         assertThat(says(report)).contains("insulation");
     }
 
+    @Test
+    void ofAnExtraLowVoltageTheLinesAreHeldAgainstTheSameLimitAsTheRest() {
+        EarthFault plain = EarthFault.plain();
+        EarthFault selv = new EarthFault(
+                Earthing.SELV,
+                true,
+                1,
+                plain.residual(),
+                plain.ratedS(),
+                plain.fiveS(),
+                plain.loopOhm(),
+                plain.breakingA());
+        Supply supply = new Supply(
+                48,
+                OptionalDouble.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                0.05,
+                OptionalDouble.empty(),
+                selv);
+        CircuitReport report = CircuitReport.of(
+                new Tests(TWO_POINTS, new Wall(TWO_POINTS).readings(new Random(1)), dry(), Optional.of("right")),
+                supply);
+        assertThat(line(report, "insulation", "line to line"))
+                .contains("minimum 500 kΩ")
+                .endsWith("GOOD");
+    }
+
     @ParameterizedTest
     @CsvSource({"LINE_1,LINE_2,true", "LINE_2,LINE_3,true", "LINE_3,NEUTRAL,false", "LINE_2,PROTECTIVE,false"})
     void crossedLinesTurnAMotorTheOtherWay(ConductorRole a, ConductorRole b, boolean turns) {

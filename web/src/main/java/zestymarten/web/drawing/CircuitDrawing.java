@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitComparison;
 import zestymarten.core.circuit.ConductorRole;
@@ -34,8 +35,12 @@ public record CircuitDrawing(
     private static final double MARGIN = 60;
     private static final double LEAST_WIDTH = 1180;
     private static final double SPUR = 52;
+    private static final double SPUR_FIELDS = 14;
+    private static final double LEAST_BENEATH = 76;
     private static final int USUAL_FIELDS = 2;
     private static final double FIELD_HEIGHT = 35;
+    private static final double ROW_HEIGHT = 33;
+    private static final double ROW_MIDDLE = 20;
     /** A radial of more outlets than that is folded. */
     private static final int LANE = 9;
 
@@ -63,10 +68,24 @@ public record CircuitDrawing(
      * @param spur the path of the spur to it; empty for an outlet on the cable
      */
     public record Seat(String point, double x, double y, double fieldY, String state, String spur) {
+        /** Where the rows of its fields lie that are named beside it. */
+        public double rowY(int row) {
+            return fieldY + row * ROW_HEIGHT + ROW_MIDDLE;
+        }
+
         /** Left edge of the fields, which are centred on the point. */
         public double fieldX() {
             return x - 42;
         }
+    }
+
+    /** The points beside whose fields is written what is read there: the first of each row of points. */
+    public List<Seat> named() {
+        return seats.stream()
+                .collect(Collectors.toMap(Seat::y, seat -> seat, (one, other) -> one.x() <= other.x() ? one : other))
+                .values()
+                .stream()
+                .toList();
     }
 
     /** The middle of a stretch; a little above or below it is room for its length. */
@@ -120,7 +139,8 @@ public record CircuitDrawing(
             labels.add(label(i, seats, outlets, top, width, lanes));
         }
         spurs(circuit, seats, compared, lanes);
-        double bottom = folded ? lanes.bottom + 100 + lanes.lift : lanes.top + 76;
+        double beneath = circuit.spurs().isEmpty() ? LEAST_BENEATH : SPUR + SPUR_FIELDS + lanes.fields();
+        double bottom = folded ? lanes.bottom + 100 + lanes.lift : lanes.top + beneath;
         return new CircuitDrawing(
                 width,
                 bottom,
@@ -133,6 +153,10 @@ public record CircuitDrawing(
 
     /** Where the two lanes of the cable lie. */
     private record Lanes(double lift, double top, double bottom) {
+        double fields() {
+            return USUAL_FIELDS * FIELD_HEIGHT + lift;
+        }
+
         static Lanes of(Circuit circuit) {
             double lift = (circuit.linkedInTurn().size() - USUAL_FIELDS) * FIELD_HEIGHT;
             return new Lanes(lift, TOP_Y + lift, BOTTOM_Y + 2 * lift);
@@ -163,7 +187,8 @@ public record CircuitDrawing(
                     .count();
             double x = from.x() + 46 * before;
             String path = String.format(Locale.ROOT, "M%.1f %.1fL%.1f %.1f", from.x(), from.y(), x, y);
-            seats.add(new Seat(point, x, y, upper ? y + 14 : y - 86 - lanes.lift, state(compared, point), path));
+            seats.add(
+                    new Seat(point, x, y, upper ? y + SPUR_FIELDS : y - 86 - lanes.lift, state(compared, point), path));
         }
     }
 

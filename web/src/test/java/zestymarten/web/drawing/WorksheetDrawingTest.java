@@ -92,6 +92,19 @@ class WorksheetDrawingTest {
     }
 
     @Test
+    void theFieldsOfASpurOfAShortRadialAreNotCutOffAndEveryRowOfPointsIsNamed() {
+        for (CircuitShape shape : CircuitShape.values()) {
+            CircuitDrawing drawing = drawn(circuit(shape, 3, List.of(new Spur(2, new CableStretch(4, 2.5, 1.5)))));
+            CircuitDrawing.Seat spur = drawing.seats().get(3);
+            double fields = shape == CircuitShape.THREE_PHASE ? 140 : 70;
+            assertThat(spur.fieldY() + fields).as(shape.name()).isLessThanOrEqualTo(drawing.height());
+            assertThat(drawing.named())
+                    .contains(drawing.seats().get(0), spur)
+                    .hasSize(shape == CircuitShape.RING ? 3 : 2);
+        }
+    }
+
+    @Test
     void theChartIsToScaleAndSaysWhatIsOpen() {
         Circuit ring = circuit(true, 4, List.of());
         Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
