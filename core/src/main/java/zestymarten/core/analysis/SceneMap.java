@@ -26,6 +26,8 @@ import zestymarten.core.network.Groups;
 final class SceneMap {
     private static final int MOST_FAILING = 12;
 
+    private static final int PROOFS = 2;
+
     private final Design design;
     private final FaultPriors priors;
     private final List<Element> elements;
@@ -58,6 +60,31 @@ final class SceneMap {
         }
         if (!linked.isEmpty()) {
             joinLinked(linked);
+        }
+        joinProofs();
+    }
+
+    /**
+     * Over linked far ends a wire is read together with another one. What such a reading has shown of a wire that is suspected
+     * by another counts for it: the wire read with it belongs to its scene. One proves it; a second settles the ohms.
+     */
+    private void joinProofs() {
+        Map<Terminal, Integer> proofs = new HashMap<>();
+        observations.stream()
+                .filter(each -> each.isUnexpected() && each.tied())
+                .forEach(each -> List.of(each.a(), each.b()).forEach(end -> proofs.put(end, 0)));
+        if (proofs.isEmpty()) {
+            return;
+        }
+        for (Observation each : observations) {
+            boolean proves = each.tied()
+                    && !each.isUnexpected()
+                    && each.expectation() instanceof Expectation.Joined
+                    && Stream.of(each.a(), each.b()).anyMatch(end -> proofs.getOrDefault(end, PROOFS) < PROOFS);
+            if (proves) {
+                List.of(each.a(), each.b()).forEach(end -> proofs.computeIfPresent(end, (any, count) -> count + 1));
+                join(together, each.a(), each.b());
+            }
         }
     }
 

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
@@ -23,25 +24,48 @@ import zestymarten.core.assembly.Terminal;
 public final class PlanPieces {
     private final List<Terminal> pieces;
     private final List<TestStep.Measurement> cavities;
+    private final FarStubs far;
     private final TestMethod method;
     private final Map<Terminal, Integer> place = new HashMap<>();
-    private final Set<TestStep.Measurement> cavitySet;
+    private final Set<TestStep.Measurement> asked;
     private final Map<Terminal, Terminal> partOf;
 
     /** @param partOf for each piece that parts join with others one of them; pieces that stand alone are absent */
     PlanPieces(
             List<Terminal> pieces,
             List<TestStep.Measurement> cavities,
+            FarStubs far,
             TestMethod method,
             Map<Terminal, Terminal> partOf) {
         this.partOf = Map.copyOf(partOf);
         this.pieces = pieces;
         this.cavities = List.copyOf(cavities);
+        this.far = far;
         this.method = method;
-        cavitySet = Set.copyOf(cavities);
+        asked = Stream.concat(cavities.stream(), far.pairs().stream()).collect(Collectors.toSet());
         for (int i = 0; i < pieces.size(); i++) {
             place.put(pieces.get(i), i);
         }
+    }
+
+    /**
+     * What wires that read open leave at the far end, where somebody is to unlink it: read there, on that one trip.
+     *
+     * @param stubs their far ends
+     * @param pairs each of them against every wire that comes out beside it, and against one another
+     */
+    public record FarStubs(List<Terminal> stubs, List<TestStep.Measurement> pairs) {
+        static final FarStubs NONE = new FarStubs(List.of(), List.of());
+
+        public FarStubs {
+            stubs = List.copyOf(stubs);
+            pairs = List.copyOf(pairs);
+        }
+    }
+
+    /** What is read at the far end before the trip back. */
+    public FarStubs far() {
+        return far;
     }
 
     public List<Terminal> all() {
@@ -65,6 +89,11 @@ public final class PlanPieces {
      */
     public long shortsCount(Predicate<TestStep.Measurement> through) {
         return areTied() ? shorts(through).count() : pairs() + cavities.size();
+    }
+
+    /** How many pieces are read against the frame. */
+    public int framed() {
+        return pieces.size() + far.stubs().size();
     }
 
     /** How often a probe goes to another terminal for the pairs of free pieces, both for the first: without walking them. */
@@ -156,7 +185,8 @@ public final class PlanPieces {
 
     /** The touches of the frame stage in order. */
     public Stream<TestStep.Measurement> frame() {
-        return pieces.stream().map(piece -> new TestStep.Measurement(Stage.FRAME, piece, Terminal.FRAME));
+        return Stream.concat(pieces.stream(), far.stubs().stream())
+                .map(piece -> new TestStep.Measurement(Stage.FRAME, piece, Terminal.FRAME));
     }
 
     /**
@@ -206,12 +236,13 @@ public final class PlanPieces {
     /** Whether a touch with free ends is one of the shorts or frame touches, or may become one. */
     boolean isBetween(TestStep.Measurement touch) {
         if (touch.stage() == Stage.FRAME) {
-            return touch.red().isFrame() && place.containsKey(touch.black());
+            return touch.red().isFrame()
+                    && (place.containsKey(touch.black()) || far.stubs().contains(touch.black()));
         }
         Integer first = place.get(touch.black());
         Integer second = place.get(touch.red());
         return touch.stage() == Stage.SHORTS
-                && (cavitySet.contains(touch) || (first != null && second != null && first < second));
+                && (asked.contains(touch) || (first != null && second != null && first < second));
     }
 
     /** Whether a touch is one of the shorts or frame touches; see {@link #shorts}. */

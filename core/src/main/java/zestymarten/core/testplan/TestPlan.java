@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
@@ -62,7 +63,11 @@ public final class TestPlan {
                             new TestStep.Measurement(Stage.ENDS, net.ends().get(0), far)));
         }
         steps.put(Stage.PREPARE, approach.inPlace() ? prepare() : List.of());
-        steps.put(Stage.LOOK, approach.quick() ? List.of() : look());
+        steps.put(
+                Stage.LOOK,
+                approach.quick()
+                        ? List.of()
+                        : look().filter(each -> !isLookedAtThere(each)).toList());
         steps.put(Stage.METER, meter());
         steps.put(Stage.ENDS, ends());
         steps.put(Stage.SHORTS, tiesFarEnds() ? around(ManualAction.WALKED_BACK, ManualAction.FREED) : List.of());
@@ -141,15 +146,22 @@ public final class TestPlan {
         return prepare;
     }
 
-    private List<TestStep> look() {
+    private Stream<TestStep> look() {
         Stream<String> joints =
                 assembly.joints().stream().map(each -> each.terminal().name());
         Stream<String> zones = assembly.conductors().stream().flatMap(each -> each.zone().stream());
         return Stream.of(assembly.connectors().stream().map(Connector::id), joints, zones)
                 .flatMap(each -> each)
                 .distinct()
-                .<TestStep>map(subject -> new TestStep.ManualStep(ManualAction.LOOKED, subject))
+                .map(subject -> new TestStep.ManualStep(ManualAction.LOOKED, subject));
+    }
+
+    /** Whether a connector has all its wires at the far end, so that it is looked at once somebody is there. */
+    private boolean isLookedAtThere(TestStep look) {
+        List<Terminal> used = Stream.concat(heads().stream(), farEnds().stream())
+                .filter(each -> each.connector().equals(((TestStep.ManualStep) look).subject()))
                 .toList();
+        return !used.isEmpty() && used.stream().allMatch(this::isFar);
     }
 
     /** The check of the meter, before the readings or after them. */
@@ -192,7 +204,11 @@ public final class TestPlan {
         List<TestStep> ends = new ArrayList<>();
         if (tiesFarEnds()) {
             priced().forEach(each -> ends.add(new TestStep.ManualStep(ManualAction.ACCESS, each.id())));
-            ends.addAll(around(ManualAction.WALKED, ManualAction.TIED));
+            List<TestStep> trip = new ArrayList<>(around(ManualAction.WALKED, ManualAction.TIED));
+            if (!approach.quick()) {
+                trip.addAll(1, look().filter(this::isLookedAtThere).toList());
+            }
+            ends.addAll(trip);
             ends.addAll(bonds());
         } else {
             ends.addAll(reachedInTurn(
@@ -399,11 +415,44 @@ public final class TestPlan {
             if (open.contains(touch)) {
                 Stream.of(touch.black(), touch.red())
                         .filter(end -> !end.isFrame() && !refused.contains(end.connector()))
+                        .filter(end -> !isFar(end))
                         .forEach(pieces::add);
                 cavities.addAll(intoEmptyCavities(touch));
             }
         }
-        return new PlanPieces(List.copyOf(pieces), cavities, method, joinedByParts(pieces));
+        return new PlanPieces(
+                List.copyOf(pieces),
+                cavities,
+                tiesFarEnds() ? farStubs(open, refused) : PlanPieces.FarStubs.NONE,
+                method,
+                joinedByParts(pieces));
+    }
+
+    /** Whether a terminal lies where somebody has to go: what is read there is read on one trip. */
+    private boolean isFar(Terminal terminal) {
+        return tiesFarEnds() && farEnds().contains(terminal);
+    }
+
+    private PlanPieces.FarStubs farStubs(Collection<TestStep.Measurement> open, Set<String> refused) {
+        List<Terminal> stubs = endToEnd().stream()
+                .filter(open::contains)
+                .map(TestStep.Measurement::red)
+                .filter(end -> !end.isFrame() && !refused.contains(end.connector()))
+                .toList();
+        Set<Terminal> opened = open.stream().map(TestStep.Measurement::red).collect(Collectors.toSet());
+        List<Terminal> whole = stubs.isEmpty()
+                ? List.of()
+                : heads().stream()
+                        .flatMap(head -> farEnd(head).stream())
+                        .filter(end -> !opened.contains(end) && !refused.contains(end.connector()))
+                        .toList();
+        List<TestStep.Measurement> pairs = new ArrayList<>();
+        for (int i = 0; i < stubs.size(); i++) {
+            Terminal stub = stubs.get(i);
+            Stream.concat(whole.stream(), stubs.subList(0, i).stream())
+                    .forEach(other -> pairs.add(new TestStep.Measurement(Stage.SHORTS, other, stub)));
+        }
+        return new PlanPieces.FarStubs(stubs, pairs);
     }
 
     /** For each piece that hangs together with others by parts, in whatever state, the first of them. */

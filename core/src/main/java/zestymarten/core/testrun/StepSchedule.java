@@ -45,6 +45,8 @@ final class StepSchedule {
 
     private static final double WHOLE = 0.9;
 
+    private static final String FAR_END = "far end";
+
     private final TestPlan plan;
     private final RunLog standing;
     private final RunReadings readings;
@@ -98,7 +100,8 @@ final class StepSchedule {
         boolean same = added.step() instanceof TestStep.Measurement
                 && !pieces.areTied()
                 && pieces.all().equals(earlier.pieces.all())
-                && pieces.cavities().equals(earlier.pieces.cavities());
+                && pieces.cavities().equals(earlier.pieces.cavities())
+                && pieces.far().equals(earlier.pieces.far());
         if (!same) {
             return;
         }
@@ -218,8 +221,31 @@ final class StepSchedule {
         if (stage != Stage.SHORTS || pieces.areTied()) {
             return steps(stage).filter(step -> !isDone(step));
         }
-        return Stream.concat(plan.of(stage).stream(), pieces.pairsFrom(leading()))
-                .filter(step -> !isDone(step));
+        return Stream.concat(unlinking(), pieces.pairsFrom(leading())).filter(step -> !isDone(step));
+    }
+
+    /** The trip to unlink the far ends; what broken wires leave there is read before the way back. */
+    private Stream<TestStep> unlinking() {
+        List<TestStep> trip = plan.of(Stage.SHORTS);
+        if (pieces.far().stubs().isEmpty()) {
+            return trip.stream();
+        }
+        Stream<TestStep> frame =
+                pieces.far().stubs().stream().map(stub -> new TestStep.Measurement(Stage.FRAME, stub, Terminal.FRAME));
+        return Stream.of(
+                        trip.subList(0, trip.size() - 1).stream(),
+                        pieces.far().pairs().stream(),
+                        proofThere(),
+                        frame,
+                        trip.subList(trip.size() - 1, trip.size()).stream())
+                .flatMap(each -> each);
+    }
+
+    /** The frame at the far end is another spot than the one at the near end. */
+    private Stream<TestStep> proofThere() {
+        return pieces.far().stubs().isEmpty() || plan.approach().quick()
+                ? Stream.of()
+                : Stream.of(new TestStep.ManualStep(ManualAction.FRAME_PROOF, FAR_END));
     }
 
     /** How many pairs, counted from the first, are done: an earlier state knew most of them. */
@@ -327,8 +353,10 @@ final class StepSchedule {
             case PARTS, DIODES, WARM -> reached(plan.of(stage).stream());
             case LOOK -> Stream.concat(plan.of(stage).stream(), look.matesOutside());
             case ENDS -> reached(ends());
-            case SHORTS -> Stream.concat(plan.of(stage).stream(), pieces.shorts(this::isThrough));
-            case FRAME -> Stream.concat(plan.of(stage).stream(), pieces.frame());
+            case SHORTS ->
+                Stream.concat(unlinking().filter(step -> step.stage() == Stage.SHORTS), pieces.shorts(this::isThrough));
+            case FRAME ->
+                Stream.of(plan.of(stage).stream(), proofThere(), pieces.frame()).flatMap(each -> each);
             case INSULATION -> insulation();
             case WET -> wet();
             case WITHSTAND -> withstand();
@@ -479,8 +507,8 @@ final class StepSchedule {
     /** How many steps a stage has. */
     long size(Stage stage) {
         return switch (stage) {
-            case SHORTS -> plan.of(stage).size() + pieces.shortsCount(this::isThrough);
-            case FRAME -> plan.of(stage).size() + pieces.all().size();
+            case SHORTS -> plan.of(stage).size() + pieces.far().pairs().size() + pieces.shortsCount(this::isThrough);
+            case FRAME -> plan.of(stage).size() + proofThere().count() + pieces.framed();
             default -> steps(stage).count();
         };
     }

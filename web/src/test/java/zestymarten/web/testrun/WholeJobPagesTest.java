@@ -207,10 +207,12 @@ class WholeJobPagesTest {
     void aloneWithFarEndsTiedAndAHelperWhoSeesWhatToDo() {
         begin("W-3", "input[value=far_end_joined]");
         String run = browser.path();
-        enter(3);
+        enter(2);
         press("b");
         type("0.00");
         browser.see(".sentence", "Go to the far end.");
+        enter(1);
+        browser.see(".sentence", "Look at J2.");
         enter(1);
         browser.see(".sentence", "Link all far ends together: J2.1 J2.2 J2.3.").find("path.tie");
         browser.open(run + "/helper").see(".helper .sentence", "Link all these together:");
