@@ -316,15 +316,15 @@ public final class Design {
     private Expectation joined(
             Terminal a, Terminal b, Path.Ohmic bounds, SwitchState state, List<List<Terminal>> ties) {
         List<Conductor> route = nets.route(a, b);
+        boolean current = route.isEmpty() || route.stream().anyMatch(Conductor::carriesCurrent);
+        if (ties.isEmpty() && bounds.high().value() == 0) {
+            return new Expectation.Joined(BOND, current);
+        }
         if (route.isEmpty() || !ties.isEmpty()) {
             boolean wired = nets.joins(a, b) || wiredByTies(a, b, ties);
             return wired
                     ? new Expectation.Joined(asRead(bounds, false), true)
                     : new Expectation.Joined(throughParts(a, b, bounds), true, onTheWay(a, b, state));
-        }
-        boolean current = route.stream().anyMatch(Conductor::carriesCurrent);
-        if (bounds.high().value() == 0) {
-            return new Expectation.Joined(BOND, current);
         }
         return new Expectation.Joined(limits.along(route, bounds, givenLow(route, a, b)), current);
     }

@@ -103,7 +103,9 @@ public final class PlausibilityCheck {
         }
         for (double factor : new double[] {1 / THOUSAND, THOUSAND}) {
             double other = value.value() * factor;
-            boolean like = limit.nominal().map(n -> other >= n.value() / 2).orElse(factor > 1);
+            boolean seen = other >= conditions.meter().resolutionOhm(); // no meter shows less than its last digit
+            boolean like =
+                    seen && limit.nominal().map(n -> other >= n.value() / 2).orElse(factor > 1);
             if (like && fits(other, limit, conditions)) {
                 return ask(
                         Message.of("plausibility_check.or_second_would_fit", value, Message.figure(other, "Ω")),

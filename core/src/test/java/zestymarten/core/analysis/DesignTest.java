@@ -63,6 +63,12 @@ class DesignTest {
     }
 
     @Test
+    void aBondByItselfMayReadWhatAContactReads() {
+        Expectation expected = design.expectation(at("J1.3"), Terminal.FRAME);
+        assertThat(((Expectation.Joined) expected).limit().high().value()).isEqualTo(0.1);
+    }
+
+    @Test
     void aJointAddsItsOhmsOnceToEveryWayThroughIt() {
         assertThat(way("J1.1", "J2.1", state("idle"), List.of()).high().value()).isCloseTo(0.26, within(1e-12));
         Expectation.Joined joined = (Expectation.Joined) design.expectation(at("J1.1"), at("J2.1"));

@@ -78,7 +78,7 @@ class RecordViews {
         RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(test::outcome);
         return new RecordResult(
                 Rules.VERSION,
-                summary(outcome, findings.size(), test.left()),
+                summary(outcome, findings.size(), test.asFound().size(), test.left()),
                 NotShownWords.by(test),
                 test.implied(MOST_IMPLIED).stream().map(RecordViews::implied).toList(),
                 test.asFound().stream().map(RecordViews::finding).toList(),
@@ -117,11 +117,16 @@ class RecordViews {
                         conditions.policy().words());
     }
 
-    private static String summary(RunOutcome outcome, int findings, long left) {
+    private static String summary(RunOutcome outcome, int findings, int repaired, long left) {
         String untested = left == 0 ? "" : Words.say("record_views.not_made", left);
         return switch (outcome) {
-            case PASS -> Words.say("record_views.everything_was_tested_nothing");
-            case WATCH -> Words.say("record_views.everything_was_tested_passes");
+            case PASS ->
+                repaired > 0
+                        ? Words.say("record_views.found_and_repaired", repaired)
+                        : Words.say("record_views.everything_was_tested_nothing");
+            case WATCH ->
+                (repaired > 0 ? Words.say("record_views.found_and_repaired", repaired) + " " : "")
+                        + Words.say("record_views.everything_was_tested_passes");
             case FAIL ->
                 (findings == 1
                                 ? Words.say("record_views.one_fault_was_found")

@@ -7,13 +7,14 @@ import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.TimeoutException;
 import zestymarten.web.Browser;
 
 /**
  * Somebody with a real unit on the bench: does what the page says, reads what the unit shows, and counts what it takes. A
  * click is a click or a tap, a key is a key pressed; a field that has the focus already takes no click.
  */
-final class Technician {
+final class BenchHand {
     private static final Pattern PROBES = Pattern.compile("[Bb]lack on (\\S+), red on (?:the )?(\\S+?)[.,]?(?:\\s|$)");
     private static final int MOST_STEPS = 120;
 
@@ -23,12 +24,12 @@ final class Technician {
     private int clicks;
     private int keys;
 
-    Technician(Browser browser) {
+    BenchHand(Browser browser) {
         this.browser = browser;
     }
 
     /** From here on by the keys on the screen alone. */
-    Technician byTouch() {
+    BenchHand byTouch() {
         byTouch = true;
         return this;
     }
@@ -46,14 +47,14 @@ final class Technician {
         return keys;
     }
 
-    Technician click(String css) {
+    BenchHand click(String css) {
         clicks++;
         browser.click(css);
         return this;
     }
 
     /** Types into a field, which takes a click where another has the focus. */
-    Technician fill(String css, String text) {
+    BenchHand fill(String css, String text) {
         boolean focused =
                 (Boolean) browser.run("return document.querySelector(arguments[0]) === document.activeElement", css);
         clicks += focused ? 0 : 1;
@@ -62,7 +63,7 @@ final class Technician {
         return this;
     }
 
-    Technician key(CharSequence key) {
+    BenchHand key(CharSequence key) {
         keys += key.length();
         browser.keys(key);
         return this;
@@ -74,7 +75,7 @@ final class Technician {
         for (CharSequence each : pressed) {
             if (!byTouch) {
                 key(each);
-            } else if (each.equals(Keys.ENTER)) {
+            } else if (each == Keys.ENTER) {
                 click(".keypad [data-key=Enter]");
             } else if (each.toString().matches("[bn]|OL")) {
                 click(".keypad [data-key='" + each + "']");
@@ -82,7 +83,11 @@ final class Technician {
                 each.chars().forEach(one -> click(".keypad [data-type='" + (char) one + "']"));
             }
         }
-        browser.find("#pulse:not([data-pulse='" + pulse + "'])");
+        try {
+            browser.find("#pulse:not([data-pulse='" + pulse + "'])");
+        } catch (TimeoutException e) {
+            throw new AssertionError(browser.text("#say") + " after " + String.join("\n", done), e);
+        }
     }
 
     /** What the two probes are on, such as {@code J1.1 J2.3}; empty where the sentence is of something else. */
