@@ -2,11 +2,13 @@ package zestymarten.web.record;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
+import java.util.List;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zestymarten.core.testrun.Decision;
 
 /** What happens to a unit after its test, and who signs for it. */
@@ -38,6 +40,23 @@ class ReleaseController {
         return ResponseEntity.ok()
                 .header("HX-Redirect", "/runs/" + id + "/record")
                 .build();
+    }
+
+    /** The chosen units of the list, each after its last test. */
+    @PostMapping("/units/release")
+    String release(
+            @RequestParam(name = "unit", defaultValue = "") List<Long> chosen,
+            @RequestParam(name = "due_on", defaultValue = "") String on,
+            @RequestParam(defaultValue = "") String search,
+            @RequestParam(defaultValue = "") String state,
+            @RequestParam(defaultValue = "0") int page,
+            Principal who,
+            RedirectAttributes back) {
+        back.addFlashAttribute("told", releases.releaseChosen(chosen, on, who.getName()));
+        back.addAttribute("search", search);
+        back.addAttribute("state", state);
+        back.addAttribute("page", page);
+        return "redirect:/units";
     }
 
     /** Only a lead hand gets here: see the rules of the platform. */

@@ -1,5 +1,6 @@
 package zestymarten.web.record;
 
+import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
@@ -12,6 +13,9 @@ interface ReleaseMapper {
     /** The last decision on a run. */
     @Nullable
     ReleaseRow lastOf(long runId);
+
+    /** The last test of each of some units, by serial. */
+    List<LastTestRow> lastTests(@Param("units") List<Long> units);
 
     void insertSignOff(@Param("row") SignOffRow row);
 

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -148,6 +149,51 @@ class Releases {
         boolean waits = decision != Decision.QUARANTINE && of(run).waits();
         units.setState(run.unitId(), waits ? "on the bench" : decision.unitState());
         tell(run, Words.say(decision.word()));
+    }
+
+    /**
+     * Releases every chosen unit whose last test allows it, and says of the others why not: nothing is decided of them.
+     *
+     * @param day on which they are due again, as typed; empty for none
+     * @return a sentence for what was released, then one for each unit that was not
+     */
+    @Transactional
+    public List<String> releaseChosen(List<Long> chosen, String day, String by) {
+        Units.mustBeChosen(chosen);
+        DueForm due = new DueForm(day, "", "");
+        due.read(LocalDate.now(clock));
+        List<String> not = new ArrayList<>();
+        int released = 0;
+        for (LastTestRow last : mapper.lastTests(chosen)) {
+            Optional<Message> reason = notReleased(last);
+            try {
+                if (reason.isEmpty()) {
+                    long run = Objects.requireNonNull(last.runId());
+                    decide(run, Decision.after(outcome(runs.find(run))), due, "", by, false);
+                    released++;
+                }
+            } catch (Refused e) {
+                reason = Optional.of(e.problems().get(0).message());
+            }
+            reason.ifPresent(each -> not.add(Words.say("releases.is_not_released", last.serial(), each)));
+        }
+        not.add(0, Words.say("releases.released", released));
+        return not;
+    }
+
+    private Optional<Message> notReleased(LastTestRow last) {
+        Long run = last.runId();
+        if (run == null) {
+            return Optional.of(Message.of("releases.never_tested"));
+        } else if (!last.ended()) {
+            return Optional.of(Message.of("releases.test_under_way"));
+        } else if (last.released()) {
+            return Optional.of(Message.of("releases.already"));
+        }
+        RunOutcome outcome = outcome(runs.find(run));
+        return Decision.after(outcome) == Decision.QUARANTINE
+                ? Optional.of(Message.of("releases.last_test"))
+                : Optional.empty();
     }
 
     /** A lead hand, who did not make the test, signs for it. */

@@ -83,7 +83,11 @@ public class Units {
         return mapper.findAll(ids);
     }
 
-    private static void mustBeChosen(List<Long> ids) {
+    /** Units have to be chosen, and no more than a page has.
+     *
+     * @throws Refused if they are not
+     */
+    public static void mustBeChosen(List<Long> ids) {
         if (ids.isEmpty() || ids.size() > PAGE) {
             throw new Refused("unit", Message.of("units.units_chosen_expected_tick", ids.size(), PAGE));
         }

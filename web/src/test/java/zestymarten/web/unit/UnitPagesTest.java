@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Base64;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.UUID;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -12,9 +15,12 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestStep;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.testrun.TestRuns;
 
 /** What is done with several units of the list at once. */
 @ExtendWith(Workshop.class)
@@ -73,6 +79,43 @@ class UnitPagesTest {
                 .click("button[formaction='/units/due']")
                 .see("main", "0 units are chosen; expected 1 to 50. Tick the units in the list first.");
         browser.complaints();
+    }
+
+    @Test
+    void chosenUnitsAreReleasedWhereTheirLastTestAllowsIt() {
+        TestRuns runs = site.bean(TestRuns.class);
+        long id = site.wiring(site.fresh("Released lead"), "wire,from,to\nW1,J1.1,J2.1\n");
+        for (String serial : List.of("RL-1", "RL-2", "RL-3")) {
+            long run = site.run(id, serial);
+            if (serial.equals("RL-3")) {
+                continue; // under way
+            }
+            while (runs.find(run).test().current().isPresent()) {
+                TestStep step = runs.find(run).test().current().orElseThrow();
+                boolean wire = step.stage() == Stage.ENDS || step instanceof TestStep.LeadCheck;
+                String typed = wire ? serial.equals("RL-1") || step instanceof TestStep.LeadCheck ? "0.3" : "OL" : "n";
+                boolean tone = step instanceof TestStep.LeadCheck check
+                        && check.question() == TestStep.LeadCheck.LeadQuestion.TONE;
+                runs.enter(
+                        run,
+                        new TestRuns.Sent(
+                                UUID.randomUUID(),
+                                step,
+                                runs.find(run).test().nextTouch(step),
+                                tone ? "b" : typed,
+                                OptionalInt.empty()),
+                        "bench");
+            }
+            runs.end(run, "bench");
+        }
+        browser.open("/units?search=RL-").click("input[data-choose-all]").click("button[formaction='/units/release']");
+        browser.see("[role=status]", "1 unit is released.");
+        assertThat(browser.text("[role=status]"))
+                .contains("RL-2 is not released: its last test did not pass. Decide on its record.")
+                .contains("RL-3 is not released: a test of it is under way.");
+        browser.click("input[data-choose-all]").click("button[formaction='/units/release']");
+        browser.see("[role=status]", "RL-1 is not released: it was released after its last test.");
+        assertThat(browser.text("[role=status]")).startsWith("No unit is released.");
     }
 
     @Test

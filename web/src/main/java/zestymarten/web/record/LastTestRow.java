@@ -1,0 +1,11 @@
+package zestymarten.web.record;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The last test of a unit.
+ *
+ * @param runId null where it has none
+ * @param released whether the unit was released after it
+ */
+record LastTestRow(String serial, @Nullable Long runId, boolean ended, boolean released) {}
