@@ -218,10 +218,12 @@ final class StepSchedule {
 
     /** The steps of a stage that are still to do, in order. */
     Stream<TestStep> undone(Stage stage) {
-        if (stage != Stage.SHORTS || pieces.areTied()) {
+        if (stage != Stage.SHORTS) {
             return steps(stage).filter(step -> !isDone(step));
         }
-        return Stream.concat(unlinking(), pieces.pairsFrom(leading())).filter(step -> !isDone(step));
+        Stream<TestStep.Measurement> pairs =
+                pieces.areTied() ? pieces.shorts(this::isThrough) : pieces.pairsFrom(leading());
+        return Stream.concat(unlinking(), pairs).filter(step -> !isDone(step));
     }
 
     /** The trip to unlink the far ends; what broken wires leave there is read before the way back. */

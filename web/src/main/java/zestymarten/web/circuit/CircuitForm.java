@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.CrossSection;
@@ -51,7 +52,8 @@ final class CircuitForm {
     private static final Pattern THREE_SECTIONS =
             Pattern.compile(".* " + PLAIN + " */ *" + PLAIN + " */ *" + PLAIN, Pattern.CASE_INSENSITIVE);
     private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *(.+)");
-    private static final Pattern OF_DRAWING = Pattern.compile("s\\d+|(?:n[23]?|p)_\\d+[s-z]?|end_[LNP]|i_LINES");
+    private static final Pattern OF_DRAWING =
+            Pattern.compile("s\\d+|(?:n[23]?|p)_\\d+[s-z]?|end_[LNP]|i_LINES|more_.+");
     private static final String MORE = "more_";
     private static final double MOST_MM2 = 1000;
     /** Two counts of a usual meter. */
@@ -236,6 +238,7 @@ final class CircuitForm {
         if (circuit.isThreePhase()) {
             places.add("i_LINES");
         }
+        more(circuit).forEach(spot -> places.add(field(spot)));
         return typed.fields().keySet().stream()
                 .filter(field -> OF_DRAWING.matcher(field).matches() && typed.has(field) && !places.contains(field))
                 .sorted()
@@ -277,11 +280,15 @@ final class CircuitForm {
         if (parts.length != 4 || !circuit.points().contains(parts[3])) {
             return Optional.empty();
         }
+        Set<String> letters =
+                circuit.roles().stream().map(ConductorRole::letter).collect(Collectors.toSet());
         try {
-            return Optional.of(new Spot(
-                    Linked.valueOf(parts[0]),
-                    Terminal.of("S" + parts[3], parts[1]),
-                    Terminal.of("S" + parts[3], parts[2])));
+            Linked linked = Linked.valueOf(parts[0]);
+            if (!circuit.roles().contains(linked.line()) || !letters.containsAll(List.of(parts[1], parts[2]))) {
+                return Optional.empty(); // of a circuit with other lines
+            }
+            return Optional.of(
+                    new Spot(linked, Terminal.of("S" + parts[3], parts[1]), Terminal.of("S" + parts[3], parts[2])));
         } catch (IllegalArgumentException e) {
             return Optional.empty(); // a field that no page of ours has
         }

@@ -190,6 +190,19 @@ class CircuitFormTest {
         assertThat(form.tests(form.circuit()).insulation()).containsKey(Tests.TestPair.LINES);
     }
 
+    @Test
+    void aReadingThatWasAskedForBetweenOtherLinesStaysInTheFormToo() {
+        String field = "more_LINE_1_NEUTRAL.L2.P.1";
+        Map<String, String> fields = Map.of("outlets", "1", field, "0.4", "n_1", "0.3");
+        Typed radial = new Typed(with(fields, "kind", "radial"));
+        CircuitForm form = new CircuitForm(radial);
+        assertThat(form.beyond(form.circuit())).containsExactly(field);
+        assertThat(form.readings(form.circuit()).ohms()).hasSize(1);
+        Typed three = new Typed(with(fields, "kind", "three-phase"));
+        assertThat(new CircuitForm(three).beyond(circuit(three))).isEmpty();
+        assertThat(new CircuitForm(three).readings(circuit(three)).ohms()).hasSize(2);
+    }
+
     private static Map<String, String> with(Map<String, String> fields, String field, String text) {
         Map<String, String> all = new HashMap<>(fields);
         all.put(field, text);
