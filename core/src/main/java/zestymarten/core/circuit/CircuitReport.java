@@ -450,7 +450,7 @@ public record CircuitReport(
             double more = first.isEmpty() || circuit.ring()
                     ? 0
                     : circuit.linkedInTurn().stream()
-                            .filter(each -> !isToProtective(Spot.at(each, point)))
+                            .filter(each -> each.other() != ConductorRole.PROTECTIVE)
                             .map(each -> readings.ohm(Spot.at(each, point)))
                             .filter(OptionalDouble::isPresent)
                             .mapToDouble(each -> each.getAsDouble() - first.getAsDouble())

@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
@@ -27,7 +26,7 @@ public final class PlanPieces {
     private final FarStubs far;
     private final TestMethod method;
     private final Map<Terminal, Integer> place = new HashMap<>();
-    private final Set<TestStep.Measurement> asked;
+    private final Set<TestStep.Measurement> cavitySet;
     private final Map<Terminal, Terminal> partOf;
 
     /** @param partOf for each piece that parts join with others one of them; pieces that stand alone are absent */
@@ -42,7 +41,7 @@ public final class PlanPieces {
         this.cavities = List.copyOf(cavities);
         this.far = far;
         this.method = method;
-        asked = Stream.concat(cavities.stream(), far.pairs().stream()).collect(Collectors.toSet());
+        cavitySet = Set.copyOf(cavities);
         for (int i = 0; i < pieces.size(); i++) {
             place.put(pieces.get(i), i);
         }
@@ -52,14 +51,33 @@ public final class PlanPieces {
      * What wires that read open leave at the far end, where somebody is to unlink it: read there, on that one trip.
      *
      * @param stubs their far ends
-     * @param pairs each of them against every wire that comes out beside it, and against one another
+     * @param whole where the wires that read well come out beside them
      */
-    public record FarStubs(List<Terminal> stubs, List<TestStep.Measurement> pairs) {
+    public record FarStubs(List<Terminal> stubs, List<Terminal> whole) {
         static final FarStubs NONE = new FarStubs(List.of(), List.of());
 
         public FarStubs {
             stubs = List.copyOf(stubs);
-            pairs = List.copyOf(pairs);
+            whole = List.copyOf(whole);
+        }
+
+        /** Each stub against every whole wire and against the stubs before it. */
+        public Stream<TestStep.Measurement> pairs() {
+            return IntStream.range(0, stubs.size())
+                    .boxed()
+                    .flatMap(i -> Stream.concat(whole.stream(), stubs.subList(0, i).stream())
+                            .map(other -> new TestStep.Measurement(Stage.SHORTS, other, stubs.get(i))));
+        }
+
+        /** How many {@link #pairs} there are. */
+        public long count() {
+            return (long) stubs.size() * whole.size() + (long) stubs.size() * (stubs.size() - 1) / 2;
+        }
+
+        private boolean isBetween(TestStep.Measurement touch) {
+            int stub = stubs.indexOf(touch.red());
+            return stub >= 0
+                    && (whole.contains(touch.black()) || stubs.subList(0, stub).contains(touch.black()));
         }
     }
 
@@ -242,7 +260,9 @@ public final class PlanPieces {
         Integer first = place.get(touch.black());
         Integer second = place.get(touch.red());
         return touch.stage() == Stage.SHORTS
-                && (asked.contains(touch) || (first != null && second != null && first < second));
+                && (cavitySet.contains(touch)
+                        || far.isBetween(touch)
+                        || (first != null && second != null && first < second));
     }
 
     /** Whether a touch is one of the shorts or frame touches; see {@link #shorts}. */

@@ -45,12 +45,14 @@ public final class TestPlan {
     private final List<TestStep.Measurement> direct = new ArrayList<>();
     private final Map<Stage, List<TestStep>> steps = new EnumMap<>(Stage.class);
     private final Set<TestStep> all = new HashSet<>();
+    private final Set<Terminal> farSide;
 
     private TestPlan(Assembly assembly, Nets nets, TestOptions approach) {
         this.assembly = assembly;
         this.nets = nets;
         this.approach = approach;
         emptyCavities = assembly.emptyCavities();
+        farSide = Set.copyOf(farEnds());
         priced = assembly.connectors().stream()
                 .filter(each -> each.reach().isPriced())
                 .sorted(Comparator.comparing((Connector each) -> each.reach().harm())
@@ -430,7 +432,7 @@ public final class TestPlan {
 
     /** Whether a terminal lies where somebody has to go: what is read there is read on one trip. */
     private boolean isFar(Terminal terminal) {
-        return tiesFarEnds() && farEnds().contains(terminal);
+        return tiesFarEnds() && farSide.contains(terminal);
     }
 
     private PlanPieces.FarStubs farStubs(Collection<TestStep.Measurement> open, Set<String> refused) {
@@ -446,13 +448,7 @@ public final class TestPlan {
                         .flatMap(head -> farEnd(head).stream())
                         .filter(end -> !opened.contains(end) && !refused.contains(end.connector()))
                         .toList();
-        List<TestStep.Measurement> pairs = new ArrayList<>();
-        for (int i = 0; i < stubs.size(); i++) {
-            Terminal stub = stubs.get(i);
-            Stream.concat(whole.stream(), stubs.subList(0, i).stream())
-                    .forEach(other -> pairs.add(new TestStep.Measurement(Stage.SHORTS, other, stub)));
-        }
-        return new PlanPieces.FarStubs(stubs, pairs);
+        return new PlanPieces.FarStubs(stubs, whole);
     }
 
     /** For each piece that hangs together with others by parts, in whatever state, the first of them. */

@@ -236,7 +236,7 @@ final class StepSchedule {
                 pieces.far().stubs().stream().map(stub -> new TestStep.Measurement(Stage.FRAME, stub, Terminal.FRAME));
         return Stream.of(
                         trip.subList(0, trip.size() - 1).stream(),
-                        pieces.far().pairs().stream(),
+                        pieces.far().pairs(),
                         proofThere(),
                         frame,
                         trip.subList(trip.size() - 1, trip.size()).stream())
@@ -509,7 +509,7 @@ final class StepSchedule {
     /** How many steps a stage has. */
     long size(Stage stage) {
         return switch (stage) {
-            case SHORTS -> plan.of(stage).size() + pieces.far().pairs().size() + pieces.shortsCount(this::isThrough);
+            case SHORTS -> plan.of(stage).size() + pieces.far().count() + pieces.shortsCount(this::isThrough);
             case FRAME -> plan.of(stage).size() + proofThere().count() + pieces.framed();
             default -> steps(stage).count();
         };

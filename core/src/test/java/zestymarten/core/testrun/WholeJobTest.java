@@ -306,6 +306,33 @@ class WholeJobTest {
         assertThat(bench.test().left(Stage.FRAME)).isZero();
     }
 
+    @Test
+    void twoBrokenWiresAreReadAgainstEachOtherAtTheFarEndToo() {
+        Bench bench = Bench.of(
+                "wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\nW4,J1.4,J2.4\n",
+                new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()));
+        bench.type("b", "0.00").act("", "", "");
+        while (bench.step() instanceof TestStep.Measurement touch && touch.isTied()) {
+            boolean open = touch.red().name().matches("J1\\.[34]");
+            bench.type(open ? "OL" : "0.60");
+        }
+        assertThat(told(bench))
+                .containsExactly("W3 is open between J1.3 and J2.3.", "W4 is open between J1.4 and J2.4.");
+        bench.act("", "");
+        assertThat(bench.test().pieces().far().pairs().map(Bench::say))
+                .containsExactly(
+                        "SHORTS J2.1 J2.3",
+                        "SHORTS J2.2 J2.3",
+                        "SHORTS J2.1 J2.4",
+                        "SHORTS J2.2 J2.4",
+                        "SHORTS J2.3 J2.4")
+                .hasSize((int) bench.test().pieces().far().count());
+        bench.type("n", "n", "n", "n", "n").type("n", "n").act("").type("n", "n", "n", "n", "n", "n");
+        assertThat(bench.test().left(Stage.SHORTS)).isZero();
+        bench.type("n", "n", "n", "n");
+        assertThat(bench.test().left()).isZero();
+    }
+
     /** The reference flexes and breaks most often, yet it was read well together with another wire. */
     @Test
     void whatReadsWellOverLinkedEndsIsNotBlamedForWhatDoesNot() {

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zestymarten.core.testrun.Decision;
+import zestymarten.web.unit.ListPlace;
 
 /** What happens to a unit after its test, and who signs for it. */
 @Controller
@@ -47,16 +48,11 @@ class ReleaseController {
     String release(
             @RequestParam(name = "unit", defaultValue = "") List<Long> chosen,
             @RequestParam(name = "due_on", defaultValue = "") String on,
-            @RequestParam(defaultValue = "") String search,
-            @RequestParam(defaultValue = "") String state,
-            @RequestParam(defaultValue = "0") int page,
+            ListPlace place,
             Principal who,
             RedirectAttributes back) {
-        back.addFlashAttribute("told", releases.releaseChosen(chosen, on, who.getName()));
-        back.addAttribute("search", search);
-        back.addAttribute("state", state);
-        back.addAttribute("page", page);
-        return "redirect:/units";
+        back.addFlashAttribute("outcomes", releases.releaseChosen(chosen, on, who.getName()));
+        return place.back(back);
     }
 
     /** Only a lead hand gets here: see the rules of the platform. */

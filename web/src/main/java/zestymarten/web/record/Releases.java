@@ -5,7 +5,6 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -165,35 +164,35 @@ class Releases {
         List<String> not = new ArrayList<>();
         int released = 0;
         for (LastTestRow last : mapper.lastTests(chosen)) {
-            Optional<Message> reason = notReleased(last);
-            try {
-                if (reason.isEmpty()) {
-                    long run = Objects.requireNonNull(last.runId());
-                    decide(run, Decision.after(outcome(runs.find(run))), due, "", by, false);
-                    released++;
-                }
-            } catch (Refused e) {
-                reason = Optional.of(e.problems().get(0).message());
-            }
+            Optional<Message> reason = release(last, due, by);
             reason.ifPresent(each -> not.add(Words.say("releases.is_not_released", last.serial(), each)));
+            released += reason.isEmpty() ? 1 : 0;
         }
         not.add(0, Words.say("releases.released", released));
         return not;
     }
 
-    private Optional<Message> notReleased(LastTestRow last) {
+    /** Why a unit is not released after its last test; empty where it is. */
+    private Optional<Message> release(LastTestRow last, DueForm due, String by) {
         Long run = last.runId();
+        String outcome = last.outcome();
         if (run == null) {
             return Optional.of(Message.of("releases.never_tested"));
-        } else if (!last.ended()) {
+        } else if (outcome == null) {
             return Optional.of(Message.of("releases.test_under_way"));
         } else if (last.released()) {
             return Optional.of(Message.of("releases.already"));
         }
-        RunOutcome outcome = outcome(runs.find(run));
-        return Decision.after(outcome) == Decision.QUARANTINE
-                ? Optional.of(Message.of("releases.last_test"))
-                : Optional.empty();
+        Decision decision = Decision.after(RunOutcome.valueOf(outcome));
+        if (decision == Decision.QUARANTINE) {
+            return Optional.of(Message.of("releases.last_test"));
+        }
+        try {
+            decide(run, decision, due, "", by, false);
+            return Optional.empty();
+        } catch (Refused e) {
+            return Optional.of(e.problems().get(0).what());
+        }
     }
 
     /** A lead hand, who did not make the test, signs for it. */

@@ -47,15 +47,10 @@ class UnitController {
     String due(
             @RequestParam(name = "unit", defaultValue = "") List<Long> chosen,
             @RequestParam(name = "due_on", defaultValue = "") String on,
-            @RequestParam(defaultValue = "") String search,
-            @RequestParam(defaultValue = "") String state,
-            @RequestParam(defaultValue = "0") int page,
+            ListPlace place,
             RedirectAttributes back) {
         units.setDue(chosen, on);
-        back.addAttribute("search", search);
-        back.addAttribute("state", state);
-        back.addAttribute("page", page);
-        return "redirect:/units";
+        return place.back(back);
     }
 
     /** The chosen units as a table. */

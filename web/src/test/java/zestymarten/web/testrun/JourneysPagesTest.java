@@ -215,7 +215,7 @@ class JourneysPagesTest {
         assertThat(certificate()).as("turns of V are shorted").contains("FAIL", "WV");
     }
 
-    /** Wires of 6 m, three windings of 4.6 Ω in star; pairs with V read what is told. */
+    /** Wires of 6 m, three windings of 4.6 Ω in star; pairs with V read the given figure. */
     private static String motor(String sentence, String withV) {
         String pair = BenchHand.probes(sentence);
         if (pair.isEmpty()) {

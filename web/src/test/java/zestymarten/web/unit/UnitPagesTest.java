@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Base64;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 import java.util.UUID;
 import org.apache.pdfbox.Loader;
@@ -84,16 +85,18 @@ class UnitPagesTest {
     @Test
     void chosenUnitsAreReleasedWhereTheirLastTestAllowsIt() {
         TestRuns runs = site.bean(TestRuns.class);
-        long id = site.wiring(site.fresh("Released lead"), "wire,from,to\nW1,J1.1,J2.1\n");
-        for (String serial : List.of("RL-1", "RL-2", "RL-3")) {
+        long id = site.wiring(site.fresh("Released lead"), "wire,from,to,max_ohm\nW1,J1.1,J2.1,0.5\n");
+        Map<String, String> reads = Map.of("RL-1", "0.5", "RL-2", "OL", "RL-3", "", "RL-4", "0.80");
+        for (String serial : List.of("RL-1", "RL-2", "RL-3", "RL-4")) {
             long run = site.run(id, serial);
             if (serial.equals("RL-3")) {
                 continue; // under way
             }
             while (runs.find(run).test().current().isPresent()) {
                 TestStep step = runs.find(run).test().current().orElseThrow();
-                boolean wire = step.stage() == Stage.ENDS || step instanceof TestStep.LeadCheck;
-                String typed = wire ? serial.equals("RL-1") || step instanceof TestStep.LeadCheck ? "0.3" : "OL" : "n";
+                String typed = step instanceof TestStep.LeadCheck
+                        ? "0.3"
+                        : step.stage() == Stage.ENDS ? reads.getOrDefault(serial, "") : "n";
                 boolean tone = step instanceof TestStep.LeadCheck check
                         && check.question() == TestStep.LeadCheck.LeadQuestion.TONE;
                 runs.enter(
@@ -112,7 +115,13 @@ class UnitPagesTest {
         browser.see("[role=status]", "1 unit is released.");
         assertThat(browser.text("[role=status]"))
                 .contains("RL-2 is not released: its last test did not pass. Decide on its record.")
-                .contains("RL-3 is not released: a test of it is under way.");
+                .contains("RL-3 is not released: a test of it is under way.")
+                .contains("RL-4 is not released: ");
+        browser.run(
+                "document.querySelector('input[name=due_on]').value = arguments[0]",
+                LocalDate.now(ZoneOffset.UTC).plusMonths(1).toString());
+        browser.click("input[aria-label='Choose RL-4']").click("button[formaction='/units/release']");
+        browser.see("[role=status]", "1 unit is released.");
         browser.click("input[data-choose-all]").click("button[formaction='/units/release']");
         browser.see("[role=status]", "RL-1 is not released: it was released after its last test.");
         assertThat(browser.text("[role=status]")).startsWith("No unit is released.");
