@@ -114,16 +114,16 @@ class UnitPagesTest {
         browser.open("/units?search=RL-").click("input[data-choose-all]").click("button[formaction='/units/release']");
         browser.see("[role=status]", "1 unit is released.");
         assertThat(browser.text("[role=status]"))
-                .contains("RL-2 is not released: its last test did not pass. Decide on its record.")
-                .contains("RL-3 is not released: a test of it is under way.")
-                .contains("RL-4 is not released: ");
+                .contains("RL-2 is not released. Its last test did not pass. Decide on its record.")
+                .contains("RL-3 is not released. A test of it is under way.")
+                .contains("RL-4 is not released. A unit that is watched needs a next test");
         browser.run(
                 "document.querySelector('input[name=due_on]').value = arguments[0]",
                 LocalDate.now(ZoneOffset.UTC).plusMonths(1).toString());
         browser.click("input[aria-label='Choose RL-4']").click("button[formaction='/units/release']");
         browser.see("[role=status]", "1 unit is released.");
         browser.click("input[data-choose-all]").click("button[formaction='/units/release']");
-        browser.see("[role=status]", "RL-1 is not released: it was released after its last test.");
+        browser.see("[role=status]", "RL-1 is not released. It was released after its last test.");
         assertThat(browser.text("[role=status]")).startsWith("No unit is released.");
     }
 
