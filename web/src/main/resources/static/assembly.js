@@ -43,9 +43,14 @@
     if (answer?.ok) {
       return answer.text();
     }
-    document.getElementById("preview").innerHTML = answer
-      ? await answer.text()
-      : "<p class='say fault'>The server did not answer. Choose the file once more.</p>";
+    const place = document.getElementById("preview");
+    if (answer) {
+      place.innerHTML = await answer.text();
+    } else {
+      const said = Object.assign(document.createElement("p"), { className: "say fault" });
+      said.textContent = window.marten.say("script.server_did_not_answer");
+      place.replaceChildren(said);
+    }
     return null;
   };
 

@@ -9,7 +9,7 @@
   const WAIT = 400;
   let stream = null;
 
-  const say = (text) => {
+  const show = (text) => {
     said.textContent = text;
     said.hidden = text === "";
   };
@@ -46,7 +46,7 @@
       return true;
     }
     if (form.has("code")) {
-      say("This code leads to another site and is not followed.");
+      show(window.marten.say("script.code_leads_elsewhere"));
     }
     return false;
   };
@@ -74,10 +74,10 @@
   start.addEventListener("click", async () => {
     stream = await navigator.mediaDevices.getUserMedia({ video: { facingMode: "environment" } }).catch(() => null);
     if (!stream) {
-      say("The camera is not there, or was refused. Take a picture of the label instead.");
+      show(window.marten.say("script.camera_not_there"));
       return;
     }
-    say("");
+    show("");
     video.srcObject = stream;
     video.hidden = false;
     stop.hidden = false;

@@ -1,6 +1,7 @@
 // Hands free: the test says its steps, hears the meter's beep and says back what it has saved. Everything stays on this device.
 const bar = document.getElementById("hands-free");
 const work = () => document.getElementById("work");
+const words = (code, ...values) => window.marten.say(code, ...values);
 const press = (key) => document.querySelector(`.keypad [data-key="${key}"]`)?.click();
 
 const start = async () => {
@@ -73,14 +74,14 @@ const start = async () => {
     if (document.querySelector(".result, dialog[open], #say .question") || document.getElementById("slot").value.trim()) {
       ear.listener.again();
     } else if (what === "joined" && beeps === "true") {
-      show("Heard: beep.");
+      show(words("script.heard_beep"));
       press("b");
     } else if (what === "silent" && silences === "true") {
-      show("Heard: no beep.");
+      show(words("script.heard_no_beep"));
       press("n");
     } else {
-      const why = what === "unsteady" ? "The beep comes and goes." : "Read the resistance here: a tone does not tell.";
-      show(`${why} Nothing was saved.`);
+      const why = what === "unsteady" ? words("script.beep_comes_and_goes") : words("script.read_the_resistance");
+      show(words("script.nothing_was_saved", why));
       say(why);
       ear.listener.again();
     }
@@ -125,19 +126,19 @@ const start = async () => {
     trouble.textContent = "";
     const seconds = Number(silent.value.replace(",", "."));
     if (!(seconds >= 0.5 && seconds <= 20)) {
-      trouble.textContent = `“${silent.value}” is not accepted; expected seconds from 0.5 to 20, such as 2.`;
+      trouble.textContent = words("script.seconds_not_accepted", silent.value);
       return;
     }
     const made = await open().catch(() => null);
     if (!made) {
-      trouble.textContent = "The microphone is not there, or was refused. The steps can still be said aloud.";
+      trouble.textContent = words("script.microphone_not_there");
       return;
     }
-    trouble.textContent = "Listening for one second …";
+    trouble.textContent = words("script.listening_for_a_second");
     const tone = learn(await record(made, 1.1), made.context.sampleRate);
     if (!tone) {
       close(made);
-      trouble.textContent = "No steady tone was heard. Hold the meter nearer, or go where it is quieter, and try again.";
+      trouble.textContent = words("script.no_steady_tone");
       return;
     }
     trouble.textContent = "";
@@ -145,14 +146,14 @@ const start = async () => {
     ear = { ...made, listener };
     listen();
     begin();
-    show(`Listening for the beep of ${Math.round(tone.hz)} Hz.`);
+    show(words("script.listening_for_beep", Math.round(tone.hz)));
   });
 
   document.getElementById("hands-only-speak").addEventListener("click", () => {
     silence();
     speaks.checked = true;
     begin();
-    show("The steps are said aloud.");
+    show(words("script.said_aloud"));
   });
 
   stop.addEventListener("click", silence);
@@ -176,7 +177,7 @@ const start = async () => {
   const arm = () => {
     if (ear) {
       ear.listener.armed();
-      show("The probes are on: hold.");
+      show(words("script.probes_are_on"));
     }
   };
   document.addEventListener("keydown", (event) => {

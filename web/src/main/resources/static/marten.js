@@ -17,13 +17,16 @@
     const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
     return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join("-");
   };
-  window.marten = { newId };
+  // The sentence of a script, in the language of the page: words.js has brought them.
+  const say = (code, ...values) =>
+    (window.martenWords[code] ?? code).replace(/''|\{(\d+)\}/g, (all, at) => (at === undefined ? "'" : String(values[at])));
+  window.marten = { newId, say };
 
   // Moments as the reader writes them, in the zone of the reader; what the server's clock said stays as their title.
   const written = new Intl.DateTimeFormat(undefined, { dateStyle: "medium", timeStyle: "short" });
   const showMoments = (place) => {
     place.querySelectorAll("time[data-moment]").forEach((moment) => {
-      moment.title = `${moment.textContent.trim()} by the server's clock`;
+      moment.title = say("script.by_the_servers_clock", moment.textContent.trim());
       moment.textContent = written.format(new Date(moment.dateTime));
       delete moment.dataset.moment;
     });
@@ -43,7 +46,7 @@
   };
 
   document.addEventListener("htmx:sendError", () => {
-    tell("The server does not answer. Enter the same again in a moment: nothing is saved twice.");
+    tell(say("script.server_does_not_answer"));
   });
 
   // An answer that is no message of ours, such as a refusal without words, never takes the place of what is on the page.
@@ -54,7 +57,7 @@
       return;
     }
     event.detail.shouldSwap = false;
-    const said = tell(`The server refused this (${xhr.status}). Nothing was saved; what you typed is still here.`);
+    const said = tell(say("script.server_refused", xhr.status));
     if (!said && xhr.status === 401) {
       window.location.reload(); // nothing can be said here, and nothing more can be done without signing in
     }
@@ -106,7 +109,7 @@
         this.dark = chosen ? chosen === "dark" : window.matchMedia("(prefers-color-scheme: dark)").matches;
       },
       get word() {
-        return this.dark ? "Light" : "Dark";
+        return this.dark ? say("script.light") : say("script.dark");
       },
       turn() {
         this.dark = !this.dark;

@@ -12,6 +12,7 @@ const PARTS = ["stage", "question", "subject", "black", "red", "state", "ties"];
 const keyOf = (step) => PARTS.map((part) => step[part] ?? "").join("\t");
 
 const element = (tag, text, more = {}) => Object.assign(document.createElement(tag), { textContent: text, ...more });
+const words = (code, ...values) => window.marten.say(code, ...values);
 const nameOf = (form) => (form.black ? `${form.black} – ${form.red}` : form.subject || form.question);
 
 const start = async () => {
@@ -62,8 +63,8 @@ const start = async () => {
     }
     document.getElementById("band")?.replaceChildren();
     mid.append(
-      step ? sentence(step) : element("p", "The steps that are known without network are done.", { className: "sentence" }),
-      element("p", step ? step.why : "The next ones show when the network is back.", { className: "why" }),
+      step ? sentence(step) : element("p", words("script.known_steps_done"), { className: "sentence" }),
+      element("p", step ? step.why : words("script.after_that_the_next_show"), { className: "why" }),
     );
     if (step && fields.id === "step") {
       PARTS.forEach((part) => {
@@ -110,13 +111,13 @@ const start = async () => {
       bar.append(
         element(
           "p",
-          `${away ? "No network. The test goes on: readings are kept on this device. " : ""}Waiting to be sent: ${count}.`,
+          away ? words("script.no_network", count) : words("script.waiting_to_be_sent", count),
           { className: "say undecided" },
         ),
       );
     }
     if (foreign) {
-      bar.append(element("p", `Readings of ${foreign.person} wait here. They are sent once ${foreign.person} signs in.`, { className: "say watch" }));
+      bar.append(element("p", words("script.of_another_person", foreign.person), { className: "say watch" }));
     }
     all.filter((each) => each.refused).forEach((each) => bar.append(refusal(each)));
   };
@@ -124,8 +125,8 @@ const start = async () => {
   // What the server did not take is shown with its reason, and nothing is dropped without being told to.
   const refusal = (item) => {
     const box = element("div", "", { className: "say watch" });
-    const again = element("button", "Save it as another reading", { type: "button", className: "button" });
-    const drop = element("button", "Drop it", { type: "button", className: "button" });
+    const again = element("button", words("script.another_reading"), { type: "button", className: "button" });
+    const drop = element("button", words("script.drop_it"), { type: "button", className: "button" });
     again.addEventListener("click", () => sendAgain(item));
     drop.addEventListener("click", async () => {
       await db.delete("queue", item.seq);
@@ -133,7 +134,7 @@ const start = async () => {
     });
     const buttons = element("div", "", { className: "row-fields" });
     buttons.append(again, drop);
-    box.append(element("p", `${nameOf(item.values)}: ${item.values.typed} was not saved. ${item.refused}`), buttons);
+    box.append(element("p", words("script.was_not_saved", nameOf(item.values), item.values.typed, item.refused)), buttons);
     return box;
   };
 
@@ -165,19 +166,19 @@ const start = async () => {
     const step = ahead?.steps.find((each) => keyOf(each.form) === keyOf(values));
     const name = nameOf(values);
     if (!step || step.kind === "OTHER") {
-      say("This step needs the network. Go on with it when the network is back.");
+      say(words("script.needs_network"));
       return null;
     }
     if (step.kind === "WORDS") {
-      return { name, typed: values.typed || "done", state: "good", word: "" };
+      return { name, typed: values.typed || words("script.done"), state: "good", word: "" };
     }
     const reading = parseReading(values.typed, ahead.only_one_is_over_range);
     if (reading.kind === "none") {
-      say(`“${values.typed}” is not accepted; expected a figure such as 0.64, 15k8 or 2.7M, OL, b for a tone or n for none.`);
+      say(words("script.reading_not_accepted", values.typed));
       return null;
     }
     const verdict = verdictOf(step, reading);
-    return verdict ? { name, typed: values.typed, ...verdict } : { name, typed: values.typed, state: "doubtful", word: "judged when it is sent" };
+    return verdict ? { name, typed: values.typed, ...verdict } : { name, typed: values.typed, state: "doubtful", word: words("script.judged_later") };
   };
 
   const say = (text) => {
@@ -219,14 +220,14 @@ const start = async () => {
           return tell();
         }
         if (answer.status === 401 || answer.status === 403 || answer.redirected) {
-          bar.replaceChildren(element("p", `Signed out. ${(await waiting()).length} readings wait on this device. Reload the page and sign in; then they are sent.`, { className: "say fault" }));
+          bar.replaceChildren(element("p", words("script.signed_out", (await waiting()).length), { className: "say fault" }));
           return null;
         }
         if (answer.ok) {
           await db.delete("queue", item.seq);
         } else {
           const page = new DOMParser().parseFromString(await answer.text(), "text/html");
-          await db.put("queue", { ...item, refused: page.querySelector("p, .say")?.textContent.trim() || `Refused (${answer.status}).` });
+          await db.put("queue", { ...item, refused: page.querySelector("p, .say")?.textContent.trim() || words("script.refused", answer.status) });
         }
         await tell();
       }
@@ -295,6 +296,6 @@ const start = async () => {
 
 if (slot) {
   start().catch(() => {
-    bar.replaceChildren(element("p", "This browser keeps nothing on the device: without network this test cannot go on.", { className: "say watch" }));
+    bar.replaceChildren(element("p", words("script.keeps_nothing"), { className: "say watch" }));
   });
 }

@@ -6,6 +6,7 @@
   const base = `/runs/${main.dataset.run}`;
   const say = document.getElementById("say");
   const understood = document.getElementById("understood");
+  const words = (code, ...values) => window.marten.say(code, ...values);
   let entryId = null;
   let attempt = "";
   let asked = null;
@@ -71,11 +72,11 @@
     box.className = "say watch question";
     box.setAttribute("role", "alertdialog");
     box.setAttribute("aria-label", text);
-    const words = document.createElement("p");
-    words.textContent = text;
+    const sentence = document.createElement("p");
+    sentence.textContent = text;
     const buttons = document.createElement("div");
     buttons.className = "row-fields";
-    [...choices.map(([label]) => label), "type it again"].forEach((label, at) => {
+    [...choices.map(([label]) => label), words("script.type_it_again")].forEach((label, at) => {
       const button = document.createElement("button");
       button.type = "button";
       button.className = "button";
@@ -85,7 +86,7 @@
       button.append(key, ` ${label}`);
       buttons.append(button);
     });
-    box.append(words, buttons);
+    box.append(sentence, buttons);
     say.replaceChildren(box);
     asked = box;
     slot.blur();
@@ -96,12 +97,12 @@
   const mustDecide = (typed) => {
     const here = step();
     const name = nameOf(here);
-    const figure = typed || "it";
+    const figure = typed || words("script.it");
     if (result()) {
-      decide(`${figure}: the same points again, or the next measurement?`, [
-        [`${name} again`, () => keep(typed, { sure: true })],
+      decide(words("script.same_points_or_next", figure), [
+        [words("script.same_points", name), () => keep(typed, { sure: true })],
         [
-          "the next measurement",
+          words("script.next_measurement"),
           async () => {
             await send("GET", "/work", {});
             keep(typed, { sure: true });
@@ -112,15 +113,15 @@
     }
     if (typing() && begun && !isSame(begun, here)) {
       const own = begun;
-      decide(`You began ${figure} for ${nameOf(own)}. Now ${name} is due.`, [
+      decide(words("script.began_for", figure, nameOf(own), name), [
         [
-          `it belongs to ${nameOf(own)}`,
+          words("script.belongs_to", nameOf(own)),
           async () => {
             await send("GET", "/work", own);
             keep(typed, { sure: true });
           },
         ],
-        [`it belongs to ${name}`, () => keep(typed, { sure: true })],
+        [words("script.belongs_to", name), () => keep(typed, { sure: true })],
       ]);
       return true;
     }
@@ -229,7 +230,7 @@
     message.setAttribute("role", "alert");
     message.textContent =
       new DOMParser().parseFromString((await answer?.text()) ?? "", "text/html").body.textContent.trim() ||
-      "Nothing answers. Type what the meter shows.";
+      words("script.nothing_answers");
     say.replaceChildren(message);
     return null;
   };

@@ -32,6 +32,7 @@ final class Rooms {
             "quantity",
             "record",
             "scan",
+            "script",
             "search",
             "speech",
             "statistics",

@@ -32,6 +32,10 @@ class WordsTest {
     private static final Pattern CALL =
             Pattern.compile("(?:Message\\.of|Words\\.say)\\(\\s*\"([a-z][a-z0-9_.]+)\"(?=\\s*[,)])");
     private static final Pattern IN_PAGE = Pattern.compile("#\\{([a-z][a-z0-9_.]+)([(}])");
+    private static final Path SCRIPTS = Path.of("src/main/resources/static");
+    private static final Pattern IN_SCRIPT = Pattern.compile("\\b(?:say|words)\\(\\s*\"(script\\.[a-z0-9_]+)\"");
+    private static final Pattern PROSE_OF_SCRIPT =
+            Pattern.compile("[\"`](?:[^\"`\\\\\n]|\\\\.)*[a-zA-Z]{2,} [a-z]{2,} [a-z]{2,}(?:[^\"`\\\\\n]|\\\\.)*[\"`]");
     private static final Pattern ENUM = Pattern.compile("\\benum (\\w+)[^{]*\\{");
     private static final Pattern CONSTANT = Pattern.compile("(?m)^\\s*([A-Z][A-Z0-9_]*)\\s*(?:[(,;{]|$)");
     private static final Pattern PROSE =
@@ -112,6 +116,14 @@ class WordsTest {
                     .filter(code -> !words.containsKey(code))
                     .forEach(missing::add);
         }
+        for (String script : scripts()) {
+            IN_SCRIPT
+                    .matcher(script)
+                    .results()
+                    .map(each -> each.group(1))
+                    .filter(code -> !words.containsKey(code))
+                    .forEach(missing::add);
+        }
         assertThat(missing).isEmpty();
     }
 
@@ -125,6 +137,9 @@ class WordsTest {
         }
         for (String page : pages()) {
             IN_PAGE.matcher(page).results().map(each -> each.group(1)).forEach(used::add);
+        }
+        for (String script : scripts()) {
+            IN_SCRIPT.matcher(script).results().map(each -> each.group(1)).forEach(used::add);
         }
         assertThat(words().keySet())
                 .filteredOn(code -> !used.contains(code)
@@ -164,7 +179,36 @@ class WordsTest {
                 }
             }
         }
+        for (String script : scripts()) {
+            for (MatchResult each : IN_SCRIPT.matcher(script).results().toList()) {
+                int given = arguments(script, each.end());
+                String pattern = words.getOrDefault(each.group(1), "");
+                if (places(pattern) != given) {
+                    wrong.put(each.group(1), "given " + given + ": " + pattern);
+                }
+            }
+        }
         assertThat(wrong).isEmpty();
+    }
+
+    /** A script only fills in places: forms that depend on a number are worded so that they need none. */
+    @Test
+    void aSentenceOfAScriptNeedsNoForms() throws IOException {
+        assertThat(words()).allSatisfy((code, pattern) -> {
+            if (code.startsWith("script.")) {
+                assertThat(pattern).as(code).doesNotContain("plural", "select");
+            }
+        });
+    }
+
+    @Test
+    void noScriptHasProseOfItsOwn() throws IOException {
+        List<String> prose = new ArrayList<>();
+        for (String script : scripts()) {
+            String plain = script.replaceAll("(?s)/\\*.*?\\*/", "").replaceAll("(?m)(^|\\s)//.*$", "");
+            PROSE_OF_SCRIPT.matcher(plain).results().map(MatchResult::group).forEach(prose::add);
+        }
+        assertThat(prose).filteredOn(each -> !each.startsWith("\"say ")).isEmpty();
     }
 
     /** Codes and figures inside, words at the edge: what is left are faults of the program, which no person is meant to see. */
@@ -267,6 +311,18 @@ class WordsTest {
 
     private static List<String> pages() throws IOException {
         return read(TEMPLATES, ".html");
+    }
+
+    /** The scripts that are ours, which stand beside the styles. */
+    private static List<String> scripts() throws IOException {
+        List<String> texts = new ArrayList<>();
+        try (Stream<Path> files = Files.list(SCRIPTS)) {
+            for (Path path :
+                    files.filter(each -> each.toString().endsWith(".js")).toList()) {
+                texts.add(Files.readString(path));
+            }
+        }
+        return texts;
     }
 
     private static List<String> read(Path root, String ending) throws IOException {
