@@ -11,44 +11,160 @@
   const redone = [];
   let before = new Map();
 
+  const SHOWN = Number(form.dataset.shown);
+  const MOST = Number(form.dataset.most);
+  const words = (code, ...values) => window.marten.say(code, ...values);
+  const tables = [...form.querySelectorAll("table[data-table]")];
   const cells = (row) => [...row.querySelectorAll("input, select")];
   const rowsOf = (table) => [...table.tBodies[0].rows];
   const value = (cell) => (cell.type === "checkbox" ? (cell.checked ? "true" : "") : cell.value);
 
+  // --- of a large table the page shows some rows; the cells of all others are held here by their names, and sent as one text
+
+  const beyond = form.elements.beyond;
+  let held = new Map(Object.entries(JSON.parse(beyond.value || "{}")));
+  let problems = new Map();
+  const first = (table) => Number(table.dataset.first ?? 0);
+  const total = (table) => Number(table.dataset.total);
+  const blanks = new Map(); // an empty row of each table
+  const column = (table, x) => cells(blanks.get(table))[x].name.split(".")[2];
+  const nameAt = (table, y, x) => `${table.dataset.table}.${y}.${column(table, x)}`;
+  const hold = () => (beyond.value = held.size > 0 ? JSON.stringify(Object.fromEntries(held)) : "");
+
   const place = (cell) => {
     const row = cell.closest("tr");
     const table = cell.closest("table[data-table]");
-    return table ? { table, y: rowsOf(table).indexOf(row), x: cells(row).indexOf(cell) } : null;
+    return table ? { table, y: first(table) + rowsOf(table).indexOf(row), x: cells(row).indexOf(cell) } : null;
   };
 
   const at = (table, y, x) => {
-    const row = rowsOf(table)[y];
+    const row = rowsOf(table)[y - first(table)];
     return row ? cells(row)[x] : undefined;
   };
 
-  const put = (cell, text) => {
+  /** What a cell makes of a text; null where a choice has no such thing. */
+  const accepted = (cell, text) => {
     if (cell.type === "checkbox") {
-      cell.checked = /^(true|yes|x|1)$/i.test(text.trim());
-    } else if (cell.tagName === "SELECT") {
-      const wanted = text.trim().toLowerCase().replaceAll(" ", "_");
-      const option = [...cell.options].find((each) => each.value.toLowerCase() === wanted);
-      if (option) {
-        cell.value = option.value;
-      }
-    } else {
-      cell.value = text.trim();
+      return /^(true|yes|x|1)$/i.test(text.trim()) ? "true" : "";
     }
+    if (cell.tagName !== "SELECT") {
+      return text.trim();
+    }
+    const wanted = text.trim().toLowerCase().replaceAll(" ", "_") || cell.dataset.usual;
+    return [...cell.options].find((each) => each.value.toLowerCase() === wanted)?.value ?? null;
+  };
+
+  const put = (cell, text) => {
+    const taken = accepted(cell, text);
+    if (cell.type === "checkbox") {
+      cell.checked = taken !== "";
+    } else if (taken !== null) {
+      cell.value = taken;
+    }
+  };
+
+  const isEmpty = (row) => cells(row).every((cell) => cell.tagName === "SELECT" || value(cell) === "");
+
+  const mark = (cell) => {
+    const problem = (cell !== document.activeElement && problems.get(cell.name)) || ""; // not while it is being typed
+    const wrong = cell.parentElement.querySelector(".wrong");
+    if (problem) {
+      cell.setAttribute("aria-invalid", "true");
+    } else {
+      cell.removeAttribute("aria-invalid");
+    }
+    cell.title = problem;
+    if (wrong) {
+      wrong.textContent = problem;
+    }
+  };
+
+  /** Makes a row that of a number: its names, what is held of it, what is wrong with it. */
+  const number = (table, row, y) => {
+    cells(row).forEach((cell) => {
+      cell.name = cell.name.replace(/\.\d+\./, `.${y}.`);
+      cell.setAttribute("aria-label", cell.getAttribute("aria-label").replace(/\d+$/, y + 1));
+      put(cell, held.get(cell.name) ?? "");
+      held.delete(cell.name);
+      if (!before.has(cell.name)) {
+        before.set(cell.name, value(cell));
+      }
+      mark(cell);
+    });
+    row.querySelectorAll("output").forEach((each) => {
+      each.textContent = "";
+      each.dataset.row = `${table.dataset.table}.${y}`;
+    });
+  };
+
+  const range = (table) => {
+    const bar = table.closest("section").querySelector("[data-turns]");
+    const last = Math.min(first(table) + SHOWN, total(table));
+    bar.hidden = total(table) <= SHOWN;
+    bar.querySelector("[data-range]").textContent = words("script.rows_of", first(table) + 1, last, total(table));
+    bar.querySelector("[data-turn='-1']").disabled = first(table) === 0;
+    bar.querySelector("[data-turn='1']").disabled = last === total(table);
+  };
+
+  /** Shows the rows from one on, and holds those that stood there. */
+  const turn = (table, from) => {
+    rowsOf(table)
+      .filter((row) => !isEmpty(row))
+      .forEach((row) => cells(row).forEach((cell) => value(cell) !== "" && held.set(cell.name, value(cell))));
+    table.dataset.first = from;
+    const wanted = Math.max(1, Math.min(SHOWN, total(table) - from));
+    rowsOf(table).slice(wanted).forEach((row) => row.remove());
+    while (rowsOf(table).length < wanted) {
+      table.tBodies[0].append(...Array.from({ length: wanted - rowsOf(table).length }, () => blanks.get(table).cloneNode(true)));
+    }
+    rowsOf(table).forEach((row, i) => number(table, row, from + i));
+    if (table.dataset.table === "wires") {
+      form.elements.window.value = from;
+    }
+    hold();
+    range(table);
+  };
+
+  /** Shows a row wherever it is, if the table has it. */
+  const reach = (table, y) => {
+    if (y >= 0 && y < total(table) && !at(table, y, 0)) {
+      turn(table, Math.floor(y / SHOWN) * SHOWN);
+      changed();
+    }
+  };
+
+  const partsOf = (name) => {
+    const [code, y] = name.split(".");
+    const table = tables.find((each) => each.dataset.table === code);
+    return table && y !== undefined ? { table, y: Number(y) } : null;
+  };
+
+  const setNamed = (name, text) => {
+    const cell = form.elements[name];
+    if (cell) {
+      put(cell, text);
+    } else if (text) {
+      held.set(name, text);
+    } else {
+      held.delete(name);
+    }
+  };
+
+  const named = (name) => {
+    const cell = form.elements[name];
+    return cell ? value(cell) : (held.get(name) ?? "");
   };
 
   // --- undo: what a cell was before each change, in steps that belong together
 
   const remember = () => {
-    before = new Map([...form.querySelectorAll("table[data-table] input, table[data-table] select")].map((each) => [each.name, value(each)]));
+    before = new Map(held);
+    tables.forEach((table) => table.querySelectorAll("input, select").forEach((each) => before.set(each.name, value(each))));
   };
 
   const step = (names) => {
     const changes = names
-      .map((name) => ({ name, from: before.get(name) ?? "", to: value(form.elements[name]) }))
+      .map((name) => ({ name, from: before.get(name) ?? "", to: named(name) }))
       .filter((each) => each.from !== each.to);
     if (changes.length > 0) {
       undone.push(changes);
@@ -65,56 +181,42 @@
     }
     to.push(changes);
     changes.forEach((each) => {
-      const cell = form.elements[each.name];
-      if (cell) {
-        put(cell, each[which]);
-        before.set(each.name, each[which]);
-      }
+      setNamed(each.name, each[which]);
+      before.set(each.name, each[which]);
     });
+    hold();
+    const { table, y } = partsOf(changes[0].name);
+    reach(table, y);
     form.elements[changes[0].name]?.focus();
     changed();
   };
 
   // --- a further row, which continues the pattern: J1.5 -> J1.6
 
-  const next = (text) => text.replace(/(\d+)(\D*)$/, (all, number, rest) => String(Number(number) + 1) + rest);
+  const next = (text) => text.replace(/(\d+)(\D*)$/, (all, figure, rest) => String(Number(figure) + 1) + rest);
 
-  const addRow = (table) => {
-    const rows = rowsOf(table);
-    const row = rows[rows.length - 1].cloneNode(true);
-    cells(row).forEach((cell) => {
-      cell.name = cell.name.replace(/\.\d+\./, `.${rows.length}.`);
-      cell.setAttribute("aria-label", cell.getAttribute("aria-label").replace(/\d+$/, rows.length + 1));
-      cell.removeAttribute("aria-invalid");
-      if (cell.type === "checkbox") {
-        cell.checked = false;
-      } else if (cell.tagName !== "SELECT") {
-        cell.value = "";
-      }
-      before.set(cell.name, value(cell));
-    });
-    row.querySelectorAll(".wrong").forEach((each) => (each.textContent = ""));
-    row.querySelectorAll("output").forEach((each) => {
-      each.textContent = "";
-      each.dataset.row = `${table.dataset.table}.${rows.length}`;
-    });
-    table.tBodies[0].append(row);
+  const grow = (table, rows) => {
+    table.dataset.total = Math.min(MOST, rows);
+    while (rowsOf(table).length < Math.min(SHOWN, total(table) - first(table))) {
+      const row = blanks.get(table).cloneNode(true);
+      table.tBodies[0].append(row);
+      number(table, row, first(table) + rowsOf(table).length - 1);
+    }
+    range(table);
   };
-
-  const isEmpty = (row) => cells(row).every((cell) => cell.tagName === "SELECT" || value(cell) === "");
 
   const keepEmptyRow = (table) => {
     const rows = rowsOf(table);
-    if (!isEmpty(rows[rows.length - 1]) && rows.length < 400) {
-      addRow(table);
+    if (first(table) + rows.length === total(table) && !isEmpty(rows[rows.length - 1])) {
+      grow(table, total(table) + 1);
     }
   };
 
   const fillDown = (cell) => {
     const { table, y, x } = place(cell);
-    const above = at(table, y - 1, x);
-    if (above) {
-      put(cell, x < 3 && cell.tagName === "INPUT" && cell.type !== "checkbox" ? next(value(above)) : value(above));
+    if (y > 0) {
+      const above = named(nameAt(table, y - 1, x));
+      put(cell, x < 3 && cell.tagName === "INPUT" && cell.type !== "checkbox" ? next(above) : above);
       keepEmptyRow(table);
       step([cell.name]);
     }
@@ -122,14 +224,14 @@
 
   const copyRowAbove = (cell) => {
     const { table, y } = place(cell);
-    const above = rowsOf(table)[y - 1];
-    if (!above) {
+    if (y === 0) {
       return;
     }
     const own = cells(cell.closest("tr"));
-    cells(above).forEach((each, x) => {
-      const counts = each.tagName === "INPUT" && each.type !== "checkbox" && /^(id|from|to|a|b)$/.test(each.name.split(".")[2]);
-      put(own[x], counts ? next(value(each)) : value(each));
+    own.forEach((each, x) => {
+      const counts = each.tagName === "INPUT" && each.type !== "checkbox" && /^(id|from|to|a|b)$/.test(column(table, x));
+      const above = named(nameAt(table, y - 1, x));
+      put(each, counts ? next(above) : above);
     });
     keepEmptyRow(table);
     step(own.map((each) => each.name));
@@ -143,7 +245,9 @@
     }
     const { table, y, x } = where;
     const command = event.ctrlKey || event.metaKey;
-    const go = (to) => {
+    const go = (line) => {
+      reach(table, line);
+      const to = at(table, line, x);
       if (to) {
         event.preventDefault();
         to.focus();
@@ -171,11 +275,11 @@
     } else if (event.key === "Enter" && cell.tagName !== "BUTTON") {
       event.preventDefault();
       keepEmptyRow(table);
-      go(at(table, y + (event.shiftKey ? -1 : 1), x));
+      go(y + (event.shiftKey ? -1 : 1));
     } else if (event.key === "ArrowDown" && cell.tagName !== "SELECT") {
-      go(at(table, y + 1, x));
+      go(y + 1);
     } else if (event.key === "ArrowUp" && cell.tagName !== "SELECT") {
-      go(at(table, y - 1, x));
+      go(y - 1);
     }
   });
 
@@ -186,25 +290,38 @@
       return;
     }
     event.preventDefault();
+    const lines = text.replace(/\r/g, "").replace(/\n$/, "").split("\n");
+    const room = lines.slice(0, MOST - where.y);
+    const { table } = where;
+    grow(table, Math.max(total(table), where.y + room.length + 1));
+    const template = cells(blanks.get(table));
     const names = [];
-    text
-      .replace(/\r/g, "")
-      .replace(/\n$/, "")
-      .split("\n")
-      .forEach((line, down) => {
-        if (!at(where.table, where.y + down, 0) && rowsOf(where.table).length < 400) {
-          addRow(where.table);
+    room.forEach((line, down) => {
+      line.split("\t").forEach((each, right) => {
+        const x = where.x + right;
+        const taken = x < template.length ? accepted(template[x], each) : null;
+        if (taken !== null) {
+          const name = nameAt(table, where.y + down, x);
+          setNamed(name, taken);
+          names.push(name);
         }
-        line.split("\t").forEach((each, right) => {
-          const cell = at(where.table, where.y + down, where.x + right);
-          if (cell) {
-            put(cell, each);
-            names.push(cell.name);
-          }
-        });
       });
-    keepEmptyRow(where.table);
+    });
+    hold();
+    keepEmptyRow(table);
     step(names);
+    const said = document.getElementById("grid-said");
+    said.hidden = room.length === lines.length;
+    said.textContent = said.hidden ? "" : words("script.rows_not_taken", lines.length - room.length, MOST);
+  });
+
+  form.addEventListener("click", (event) => {
+    const button = event.target.closest("[data-turn]");
+    if (button) {
+      const table = button.closest("section").querySelector("table[data-table]");
+      turn(table, first(table) + Number(button.dataset.turn) * SHOWN);
+      changed();
+    }
   });
 
   form.addEventListener("change", (event) => {
@@ -227,17 +344,23 @@
   // --- the drawing and the limits follow; what is typed is kept on this device until it is saved
 
   let timer = 0;
+  const check = () => document.body.dispatchEvent(new Event("check"));
   const soon = () => {
     clearTimeout(timer);
     timer = setTimeout(changed, 500);
   };
 
   const draft = form.dataset.draft;
-  const filled = () => [...new FormData(form)].filter(([name, text]) => text !== "" && name !== "_csrf" && name !== "base");
+  const ours = ["_csrf", "base", "window"];
+  const filled = () => [...new FormData(form)].filter(([name, text]) => text !== "" && !ours.includes(name));
 
   const changed = () => {
     clearTimeout(timer);
-    document.body.dispatchEvent(new Event("check"));
+    if (held.size > 0) {
+      timer = setTimeout(check, 1500); // the whole of a large assembly is not sent at every cell
+    } else {
+      check();
+    }
     try {
       localStorage.setItem(draft, JSON.stringify(filled()));
     } catch {
@@ -245,23 +368,32 @@
     }
   };
 
+  const MOST_ELSEWHERE = 20;
+  const listElsewhere = (list) => {
+    const elsewhere = [...problems].filter(([name]) => partsOf(name) && !form.elements[name]).slice(0, MOST_ELSEWHERE);
+    list.replaceChildren(
+      ...elsewhere.map(([name, text]) => {
+        const { table, y } = partsOf(name);
+        const line = document.createElement("li");
+        const button = Object.assign(document.createElement("button"), { type: "button", className: "quiet" });
+        button.textContent = words("script.row_says", y + 1, text);
+        button.addEventListener("click", () => {
+          reach(table, y);
+          form.elements[name]?.focus();
+        });
+        line.append(button);
+        return line;
+      }),
+    );
+  };
+
   document.body.addEventListener("htmx:afterSettle", (event) => {
     if (event.target.id !== "check") {
       return;
     }
-    form.querySelectorAll("[aria-invalid]").forEach((each) => each.removeAttribute("aria-invalid"));
-    form.querySelectorAll(".wrong").forEach((each) => (each.textContent = ""));
-    event.target.querySelectorAll("[data-said] li").forEach((said) => {
-      const cell = form.elements[said.dataset.cell];
-      if (cell && cell !== document.activeElement) {
-        cell.setAttribute("aria-invalid", "true");
-        cell.title = said.textContent;
-        const wrong = cell.parentElement.querySelector(".wrong");
-        if (wrong) {
-          wrong.textContent = said.textContent;
-        }
-      }
-    });
+    problems = new Map([...event.target.querySelectorAll("[data-said] li")].map((said) => [said.dataset.cell, said.textContent]));
+    tables.forEach((table) => table.querySelectorAll("input, select").forEach(mark));
+    listElsewhere(event.target.querySelector("[data-elsewhere]"));
     form.querySelectorAll("output[data-row]").forEach((each) => (each.textContent = ""));
     event.target.querySelectorAll("[data-limits] li").forEach((limit) => {
       const output = form.querySelector(`output[data-row="${limit.dataset.row}"]`);
@@ -273,22 +405,32 @@
 
   form.addEventListener("submit", () => localStorage.removeItem(draft));
 
+  const takeBack = (kept) => {
+    const fields = JSON.parse(kept);
+    held = new Map(Object.entries(JSON.parse(fields.find(([name]) => name === "beyond")?.[1] || "{}")));
+    const rows = new Map();
+    fields.filter(([name]) => name !== "beyond").forEach(([name, text]) => {
+      setNamed(name, text);
+    });
+    [...held.keys()].map(partsOf).filter(Boolean).forEach(({ table, y }) => rows.set(table, Math.max(rows.get(table) ?? 0, y + 1)));
+    rows.forEach((last, table) => {
+      table.dataset.total = Math.min(MOST, Math.max(total(table), last + 1));
+    });
+    tables.forEach((table) => turn(table, first(table)));
+  };
+
+  tables.forEach((table) => {
+    const blank = rowsOf(table)[0].cloneNode(true);
+    cells(blank).forEach((cell) => put(cell, ""));
+    blanks.set(table, blank);
+  });
+
   const kept = localStorage.getItem(draft);
   if (kept && kept !== JSON.stringify(filled())) {
     const offer = document.getElementById("draft");
     offer.hidden = false;
     offer.querySelector("[data-take]").addEventListener("click", () => {
-      JSON.parse(kept).forEach(([name, text]) => {
-        const [code, row] = name.split(".");
-        const table = form.querySelector(`table[data-table="${code}"]`);
-        while (table && row && !form.elements[name] && rowsOf(table).length < 400) {
-          addRow(table);
-        }
-        const cell = form.elements[name];
-        if (cell) {
-          put(cell, text);
-        }
-      });
+      takeBack(kept);
       offer.hidden = true;
       remember();
       changed();
@@ -299,4 +441,5 @@
     });
   }
   remember();
+  tables.forEach(range);
 })();

@@ -24,6 +24,8 @@ final class Calibration {
     private static final int UNITS = 6000;
     private static final int TENTHS = 10;
     private static final int MOST_FAULTS = 3;
+    /** Faults of each kind that a unit has on average, as the analysis is given it. */
+    private static final double EACH_KIND = 0.25;
 
     private final double[] said = new double[TENTHS];
     private final int[] all = new int[TENTHS];
@@ -36,8 +38,13 @@ final class Calibration {
         Calibration calibration = new Calibration();
         for (int i = 0; i < UNITS; i++) {
             Random random = new Random(3000L + i);
+            int wires = 4 + random.nextInt(6);
+            double share = EACH_KIND / wires;
             calibration.take(
-                    RandomHarness.cable(random, 4 + random.nextInt(6)).sabotage(1 + i % MOST_FAULTS),
+                    RandomHarness.cable(random, wires)
+                            .sabotage(1 + i % MOST_FAULTS)
+                            .breakShorted(share),
+                    share,
                     random,
                     badContact);
         }
@@ -45,11 +52,10 @@ final class Calibration {
     }
 
     /** Follows the chosen measurements for a while and notes what is said then. */
-    private void take(RandomHarness cable, Random random, double badContact) {
+    private void take(RandomHarness cable, double share, Random random, double badContact) {
         TestConditions conditions = Cables.conditions(0.01);
         Probe probe = new Probe(cable.unit(), conditions, random, badContact);
         int wires = cable.assembly().conductors().size();
-        double share = 0.25 / wires;
         Priors priors = new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, badContact);
         List<Observation> made = new ArrayList<>();
         int most = 1 + random.nextInt(3 * wires);

@@ -180,6 +180,22 @@ public final class RandomHarness {
         return this;
     }
 
+    /** Breaks each shorted wire beyond its short with a probability: what has chafed through is often both. */
+    public RandomHarness breakShorted(double share) {
+        Set<Terminal> shorted = new TreeSet<>();
+        faults.forEach(each -> {
+            if (each instanceof SeededFault.Shorted at) {
+                shorted.addAll(List.of(at.a(), at.b()));
+            }
+        });
+        for (Conductor wire : assembly.conductors()) {
+            if (shorted.contains(wire.from()) && random.nextDouble() < share) {
+                add(new SeededFault.Open(wire.id()), "open", wire.id());
+            }
+        }
+        return this;
+    }
+
     private void one(List<Net> free, List<Terminal> empty) {
         Net net = free.remove(0);
         Conductor wire = net.conductors().get(random.nextInt(net.conductors().size()));

@@ -9,20 +9,24 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyJson;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.CrossSection;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
+import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Words;
 
 /**
@@ -32,10 +36,16 @@ import zestymarten.web.platform.Words;
  * @param fields by name: {@code name}, {@code kind}, {@code note}, {@code bonded}, and {@code wires.3.length_m} for a cell
  */
 record AssemblyGrid(Map<String, String> fields) {
-    /** Rows of a table; larger assemblies are edited as a list. */
-    static final int MOST_ROWS = 400;
+    /** Rows of a table that are fields of a page; those after them come along as one text, see {@link #BEYOND}. */
+    static final int SHOWN_ROWS = 200;
 
-    private static final Pattern CELL = Pattern.compile("([a-z]+)\\.([0-9]{1,4})\\.([a-z0-9_]+)");
+    /** Rows of a table; one more than an assembly may have wires, so that the reader says what is too many. */
+    static final int MOST_ROWS = Assembly.MOST_CONDUCTORS + 1;
+
+    /** The field with the cells of the rows that a page does not show, as a JSON object by their names. */
+    static final String BEYOND = "beyond";
+
+    private static final Pattern CELL = Pattern.compile("([a-z]+)\\.([0-9]{1,5})\\.([a-z0-9_]+)");
     private static final Pattern PATH = Pattern.compile("([a-z]+)\\[([0-9]+)\\](?:\\.(.+))?");
     private static final double HUNDRED = 100;
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -46,6 +56,39 @@ record AssemblyGrid(Map<String, String> fields) {
 
     /** What a grid describes: an assembly, or what is wrong with which field. A problem of no field has an empty place. */
     record GridResult(Optional<Assembly> assembly, List<Problem> problems) {}
+
+    /**
+     * What was sent by a page: its fields, and the cells beyond them.
+     *
+     * @throws Refused if the cells beyond are no object of texts
+     */
+    static AssemblyGrid sent(Map<String, String> fields) {
+        Map<String, String> all = new HashMap<>();
+        String beyond = fields.getOrDefault(BEYOND, "");
+        if (!beyond.isBlank()) {
+            try {
+                Map<?, ?> cells = JSON.readValue(beyond, Map.class);
+                cells.forEach((name, text) -> all.put(text(name), text(text)));
+            } catch (JacksonException e) {
+                throw new Refused(BEYOND, Message.of("assembly_grid.rows_not_read"));
+            }
+        }
+        all.putAll(fields);
+        all.remove(BEYOND);
+        return new AssemblyGrid(all);
+    }
+
+    /** The cells of the rows that a page does not show. */
+    public String beyond() {
+        Map<String, String> cells = new TreeMap<>();
+        fields.forEach((name, text) -> {
+            Matcher cell = CELL.matcher(name);
+            if (!text.isBlank() && cell.matches() && Integer.parseInt(cell.group(2)) >= SHOWN_ROWS) {
+                cells.put(name, text);
+            }
+        });
+        return cells.isEmpty() ? "" : JSON.writeValueAsString(cells);
+    }
 
     /** An assembly as the cells that say it. */
     static AssemblyGrid of(Assembly assembly) {

@@ -44,9 +44,10 @@ class AssemblyGridController {
     /** A cell with what was typed and what is wrong with it. */
     record CellView(String name, AssemblyTable.TableColumn column, String value, String problem) {}
 
-    /** A table with its rows, the last ones empty. */
+    /** A table with the rows that it begins with, of so many in all, the last ones empty. */
     record TableView(
             String code,
+            int total,
             String title,
             String help,
             List<AssemblyTable.TableColumn> columns,
@@ -64,9 +65,6 @@ class AssemblyGridController {
     @GetMapping("/assemblies/{id}/grid")
     ModelAndView edit(@PathVariable long id) {
         Revision revision = assemblies.latest(id);
-        if (revision.assembly().conductors().size() > AssemblyGrid.MOST_ROWS) {
-            return new ModelAndView("redirect:/assemblies/" + id + "/change");
-        }
         return page(id, revision.number(), AssemblyGrid.of(revision.assembly()), List.of(), HttpStatus.OK);
     }
 
@@ -85,6 +83,8 @@ class AssemblyGridController {
         page.addObject("id", id);
         page.addObject("base", base);
         page.addObject("grid", grid);
+        page.addObject("shown", AssemblyGrid.SHOWN_ROWS);
+        page.addObject("most", AssemblyGrid.MOST_ROWS);
         page.addObject(
                 "tables",
                 List.of(AssemblyTable.values()).stream()
@@ -104,8 +104,8 @@ class AssemblyGridController {
 
     private static TableView view(AssemblyTable table, AssemblyGrid grid, Map<String, String> wrong) {
         List<Integer> filled = grid.rows(table);
-        int last = filled.isEmpty() ? -1 : filled.get(filled.size() - 1);
-        List<List<CellView>> rows = IntStream.rangeClosed(0, last + EMPTY_ROWS)
+        int total = EMPTY_ROWS + (filled.isEmpty() ? 0 : filled.get(filled.size() - 1) + 1);
+        List<List<CellView>> rows = IntStream.range(0, Math.min(total, AssemblyGrid.SHOWN_ROWS))
                 .mapToObj(row -> table.columns().stream()
                         .map(column -> {
                             String name = AssemblyGrid.cell(table, row, column);
@@ -113,28 +113,33 @@ class AssemblyGridController {
                         })
                         .toList())
                 .toList();
-        return new TableView(table.code(), table.title(), table.help(), table.columns(), rows);
+        return new TableView(table.code(), total, table.title(), table.help(), table.columns(), rows);
     }
 
     /** What the grid says as it stands: the drawing and what each wire may read, or what is wrong. Nothing is saved. */
     @PostMapping("/assemblies/grid/check")
     String check(@RequestParam Map<String, String> fields, Model model) {
-        AssemblyGrid grid = new AssemblyGrid(fields);
+        AssemblyGrid grid = AssemblyGrid.sent(fields);
         AssemblyGrid.GridResult reading = grid.read();
         model.addAttribute("problems", ProblemView.all(reading.problems()));
         model.addAttribute("drawing", reading.assembly().map(each -> AssemblyDrawing.of(each, List.of())));
         model.addAttribute(
-                "limits", reading.assembly().map(each -> limits(grid, each)).orElse(Map.of()));
+                "limits",
+                reading.assembly()
+                        .map(each -> limits(grid, each, (int) Typed.number(fields.getOrDefault("window", "0"))))
+                        .orElse(Map.of()));
         return "assembly/grid-check";
     }
 
-    private Map<String, String> limits(AssemblyGrid grid, Assembly assembly) {
+    /** What the wires may read of which the rows show, from a row on. */
+    private Map<String, String> limits(AssemblyGrid grid, Assembly assembly, int window) {
         List<Integer> rows = grid.rows(AssemblyTable.WIRES);
-        List<AssemblyView.WireRow> wires = views.wires(assembly);
-        return IntStream.range(0, Math.min(rows.size(), wires.size()))
+        int first = (int) rows.stream().filter(row -> row < window).count();
+        List<AssemblyView.WireRow> wires = views.wires(assembly, first);
+        return IntStream.range(0, Math.min(Math.min(rows.size() - first, wires.size()), AssemblyGrid.SHOWN_ROWS))
                 .boxed()
                 .collect(Collectors.toMap(
-                        each -> "wires." + rows.get(each),
+                        each -> "wires." + rows.get(first + each),
                         each -> Words.say(
                                 "assembly_grid_controller.good_max",
                                 wires.get(each).nominal(),
@@ -152,7 +157,7 @@ class AssemblyGridController {
         Revision latest = assemblies.latest(id);
         int base = (int) Typed.number(fields.getOrDefault("base", ""));
         if (base != latest.number()) {
-            AssemblyGrid grid = new AssemblyGrid(fields);
+            AssemblyGrid grid = AssemblyGrid.sent(fields);
             ModelAndView page = page(id, latest.number(), grid, grid.read().problems(), HttpStatus.CONFLICT);
             page.addObject("meanwhile", latest);
             page.addObject(
@@ -172,7 +177,7 @@ class AssemblyGridController {
     }
 
     private ModelAndView saved(long id, Map<String, String> fields, Function<Assembly, Revision> saving) {
-        AssemblyGrid grid = new AssemblyGrid(fields);
+        AssemblyGrid grid = AssemblyGrid.sent(fields);
         AssemblyGrid.GridResult reading = grid.read();
         int base = (int) Typed.number(fields.getOrDefault("base", ""));
         Optional<Assembly> read = reading.assembly();

@@ -2,6 +2,7 @@ package zestymarten.web.assembly;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Component;
@@ -81,6 +82,8 @@ enum AssemblyTable {
 
     /** A column: the member of the open format, its heading, what a cell may look like or be. */
     record TableColumn(String member, Message heading, Holds holds, String example, List<String> choices) {
+        private static final Set<String> USUAL = Set.of(Metal.COPPER.code(), "5");
+
         public String label() {
             return Words.say(heading);
         }
@@ -92,6 +95,11 @@ enum AssemblyTable {
 
         public boolean isChoice() {
             return holds == Holds.CHOICE;
+        }
+
+        /** The choice of a row in which nothing was chosen. */
+        public String usual() {
+            return choices.stream().filter(USUAL::contains).findFirst().orElse(choices.isEmpty() ? "" : choices.get(0));
         }
 
         public boolean isFlag() {

@@ -30,16 +30,23 @@ class AssemblyViews {
 
     /** What each wire may read, in design order. */
     List<AssemblyView.WireRow> wires(Assembly assembly) {
+        return wires(assembly, 0);
+    }
+
+    /** The wires from one of them on, as many as a page lists. */
+    List<AssemblyView.WireRow> wires(Assembly assembly, int from) {
         LimitRules limits = new LimitRules(SHOWN_AT_C, assembly.allowances(), Map.of());
         Set<Terminal> shared = shared(assembly);
         EngineeringFormat.FigureColumn column = EngineeringFormat.column(
                 assembly.conductors().stream()
+                        .skip(from)
                         .limit(MOST_LISTED)
                         .mapToDouble(each -> limits.of(each).high().value())
                         .max()
                         .orElse(1),
                 "Ω");
         return assembly.conductors().stream()
+                .skip(from)
                 .limit(MOST_LISTED)
                 .map(conductor -> wire(conductor, limits.of(conductor), column, shared))
                 .toList();

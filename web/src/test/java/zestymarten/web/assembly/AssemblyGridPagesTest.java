@@ -3,6 +3,8 @@ package zestymarten.web.assembly;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -163,6 +165,73 @@ class AssemblyGridPagesTest {
                 .see(".say.watch", "changed: wire W1");
         assertThat(saved().conductors()).hasSize(2);
         assertThat(assemblies.latest(id).number()).isEqualTo(3);
+    }
+
+    private static final int LARGE = 2000;
+
+    private long large() {
+        return site.wiring(
+                site.fresh("Machine of two thousand wires"),
+                IntStream.rangeClosed(1, LARGE)
+                        .mapToObj(i -> "W%d,J%d.%d,K%d.%d,2.5,0.75"
+                                .formatted(i, 1 + i / 100, 1 + i % 100, 1 + i / 100, 1 + i % 100))
+                        .collect(Collectors.joining("\n", "wire,from,to,length_m,area_mm2\n", "\n")));
+    }
+
+    @Test
+    void aLargeAssemblyIsTypedInAndSavedWithoutWaiting() {
+        long id = large();
+        browser.open("/assemblies/" + id + "/grid");
+        assertThat(browser.text("#wires [data-range]")).isEqualTo("Rows 1 to 200 of 2002");
+        browser.see("output[data-row='wires.0']", "max");
+        browser.run("""
+                window.slowest = 0;
+                new PerformanceObserver((list) => list.getEntries().forEach((each) => {
+                  if (each.name === 'keydown' || each.name === 'keyup') {
+                    window.slowest = Math.max(window.slowest, each.processingEnd - each.processingStart);
+                  }
+                })).observe({ type: 'event', durationThreshold: 16 });""");
+        type("wires.0.function", "main contactor of the left drive");
+        assertThat(((Number) browser.run("return window.slowest")).doubleValue())
+                .as("ms a key, in the page")
+                .isLessThan(50);
+        browser.click("#wires [data-turn='1']").see("#wires [data-range]", "Rows 201 to 400 of 2002");
+        assertThat(value("wires.200.id")).isEqualTo("W201");
+        browser.see("output[data-row='wires.200']", "max");
+        type("wires.200.length_m", "far");
+        type("wires.201.length_m", "7.5");
+        browser.click("#wires [data-turn='-1']").see("#check [data-elsewhere]", "Row 201: “far” is not accepted");
+        assertThat(value("wires.0.function")).isEqualTo("main contactor of the left drive");
+        browser.click("#check [data-elsewhere] button");
+        type("wires.200.length_m", "2.5");
+        long from = System.nanoTime();
+        Assembly after = saved();
+        assertThat((System.nanoTime() - from) / 1_000_000L).as("ms to save").isLessThan(4000);
+        assertThat(after.conductors()).hasSize(LARGE);
+        assertThat(after.conductors().get(0).function().orElse("")).isEqualTo("main contactor of the left drive");
+        assertThat(after.conductors().get(201).lengthM().orElse(0)).isEqualTo(7.5);
+        assertThat(after.conductors().get(LARGE - 1).id()).isEqualTo("W2000");
+    }
+
+    @Test
+    void whatIsPastedBeyondThePageIsKeptUndoneAndSaved() {
+        browser.open("/assemblies/grid");
+        type("name", site.fresh("Pasted at once"));
+        paste(
+                "wires.0.id",
+                IntStream.rangeClosed(1, 700)
+                        .mapToObj(i -> "W%d\tJ1.%d\tJ2.%d".formatted(i, i, i))
+                        .collect(Collectors.joining("\n")));
+        browser.see("#wires [data-range]", "Rows 1 to 200 of 701");
+        browser.find(cell("wires.0.id")).sendKeys(Keys.chord(Keys.CONTROL, "z"));
+        assertThat(value("wires.199.id")).isEmpty();
+        browser.find(cell("wires.0.id")).sendKeys(Keys.chord(Keys.CONTROL, "y"));
+        browser.find(cell("wires.199.from")).sendKeys(Keys.ENTER);
+        assertThat(browser.run("return document.activeElement.name")).isEqualTo("wires.200.from");
+        assertThat(value("wires.200.from")).isEqualTo("J1.201");
+        browser.open("/assemblies").open("/assemblies/grid");
+        browser.click("#draft [data-take]").see("#wires [data-range]", "Rows 1 to 200 of 70");
+        assertThat(saved().conductors()).hasSize(700);
     }
 
     @Test

@@ -1,6 +1,7 @@
 package zestymarten.web.assembly;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.HashMap;
 import java.util.Map;
@@ -11,6 +12,7 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Words;
 
 /** What cells say, and what is wrong with which of them. */
@@ -50,19 +52,38 @@ class AssemblyGridTest {
         Assemblies assemblies = site.bean(Assemblies.class);
         for (AssemblyLine line : assemblies.page("", 0)) {
             Assembly assembly = assemblies.latest(line.id()).assembly();
-            if (assembly.conductors().size() <= AssemblyGrid.MOST_ROWS) {
-                Assembly again = AssemblyGrid.of(assembly).read().assembly().orElseThrow();
-                assertThat(again.conductors()).as(assembly.name()).isEqualTo(assembly.conductors());
-                assertThat(again.components()).isEqualTo(assembly.components());
-                assertThat(again.states()).isEqualTo(assembly.states());
-                assertThat(again.bonded()).isEqualTo(assembly.bonded());
-                assertThat(again.connectors())
-                        .extracting(each -> each.face().text())
-                        .isEqualTo(assembly.connectors().stream()
-                                .map(each -> each.face().text())
-                                .toList());
-            }
+            Assembly again = AssemblyGrid.of(assembly).read().assembly().orElseThrow();
+            assertThat(again.conductors()).as(assembly.name()).isEqualTo(assembly.conductors());
+            assertThat(again.components()).isEqualTo(assembly.components());
+            assertThat(again.states()).isEqualTo(assembly.states());
+            assertThat(again.bonded()).isEqualTo(assembly.bonded());
+            assertThat(again.connectors())
+                    .extracting(each -> each.face().text())
+                    .isEqualTo(assembly.connectors().stream()
+                            .map(each -> each.face().text())
+                            .toList());
         }
+    }
+
+    @Test
+    void rowsThatAPageDoesNotShowComeAlongAsOneText() {
+        Map<String, String> typed = new HashMap<>(LAMP);
+        for (int row = 0; row < 450; row++) {
+            typed.put("wires." + row + ".id", "W" + row);
+            typed.put("wires." + row + ".from", "J1." + row);
+            typed.put("wires." + row + ".to", "J2." + row);
+        }
+        AssemblyGrid whole = new AssemblyGrid(typed);
+        Map<String, String> sent = new HashMap<>(typed);
+        sent.keySet().removeIf(name -> name.matches("wires\\.[2-9]\\d\\d\\..*"));
+        sent.put(AssemblyGrid.BEYOND, whole.beyond());
+        assertThat(AssemblyGrid.sent(sent)).isEqualTo(whole);
+        sent.put("wires.300.id", "typed");
+        assertThat(AssemblyGrid.sent(sent).field("wires.300.id"))
+                .as("what is a field counts")
+                .isEqualTo("typed");
+        sent.put(AssemblyGrid.BEYOND, "[1, 2");
+        assertThatThrownBy(() -> AssemblyGrid.sent(sent)).isInstanceOf(Refused.class);
     }
 
     @Test
