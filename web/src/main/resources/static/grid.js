@@ -102,8 +102,8 @@
     const last = Math.min(first(table) + SHOWN, total(table));
     bar.hidden = total(table) <= SHOWN;
     bar.querySelector("[data-range]").textContent = words("script.rows_of", first(table) + 1, last, total(table));
-    bar.querySelector("[data-turn='-1']").disabled = first(table) === 0;
-    bar.querySelector("[data-turn='1']").disabled = last === total(table);
+    bar.querySelector("[data-turn='-1']").hidden = first(table) === 0;
+    bar.querySelector("[data-turn='1']").hidden = last === total(table);
   };
 
   /** Shows the rows from one on, and holds those that stood there. */

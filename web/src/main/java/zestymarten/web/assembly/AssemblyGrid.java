@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -45,7 +46,6 @@ record AssemblyGrid(Map<String, String> fields) {
     /** The field with the cells of the rows that a page does not show, as a JSON object by their names. */
     static final String BEYOND = "beyond";
 
-    private static final Pattern CELL = Pattern.compile("([a-z]+)\\.([0-9]{1,5})\\.([a-z0-9_]+)");
     private static final Pattern PATH = Pattern.compile("([a-z]+)\\[([0-9]+)\\](?:\\.(.+))?");
     private static final double HUNDRED = 100;
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -82,8 +82,7 @@ record AssemblyGrid(Map<String, String> fields) {
     public String beyond() {
         Map<String, String> cells = new TreeMap<>();
         fields.forEach((name, text) -> {
-            Matcher cell = CELL.matcher(name);
-            if (!text.isBlank() && cell.matches() && Integer.parseInt(cell.group(2)) >= SHOWN_ROWS) {
+            if (!text.isBlank() && GridCell.of(name).stream().anyMatch(cell -> cell.row() >= SHOWN_ROWS)) {
                 cells.put(name, text);
             }
         });
@@ -143,18 +142,41 @@ record AssemblyGrid(Map<String, String> fields) {
         return fields.getOrDefault(name, "").strip();
     }
 
-    /** The numbers of the rows of a table in which something stands. */
+    /** The numbers of the rows of a table in which something stands. Cost: proportional to the cells of all tables. */
     List<Integer> rows(AssemblyTable table) {
-        return fields.entrySet().stream()
-                .filter(each -> !each.getValue().isBlank())
-                .map(each -> CELL.matcher(each.getKey()))
-                .filter(cell -> cell.matches() && cell.group(1).equals(table.code()))
-                .filter(cell -> !isUsual(table, cell.group(3)))
-                .map(cell -> Integer.valueOf(cell.group(2)))
-                .filter(row -> row < MOST_ROWS)
-                .distinct()
-                .sorted()
-                .toList();
+        return List.copyOf(rows().getOrDefault(table, Set.of()));
+    }
+
+    private Map<AssemblyTable, Set<Integer>> rows() {
+        Map<AssemblyTable, Set<Integer>> rows = new EnumMap<>(AssemblyTable.class);
+        fields.forEach((name, text) -> {
+            if (!text.isBlank()) {
+                GridCell.of(name)
+                        .filter(cell -> cell.row() < MOST_ROWS && !isUsual(cell.table(), cell.member()))
+                        .ifPresent(cell -> rows.computeIfAbsent(cell.table(), any -> new TreeSet<>())
+                                .add(cell.row()));
+            }
+        });
+        return rows;
+    }
+
+    /** Which cell a field is. */
+    private record GridCell(AssemblyTable table, int row, String member) {
+        private static final int MOST_DIGITS = 5;
+
+        /** The cell of a name such as {@code wires.3.length_m}; by hand, as a large grid has tens of thousands of them. */
+        static Optional<GridCell> of(String name) {
+            int dot = name.indexOf('.');
+            int next = name.indexOf('.', dot + 1);
+            if (dot < 0 || next <= dot + 1 || next - dot > MOST_DIGITS + 1 || next + 1 == name.length()) {
+                return Optional.empty();
+            }
+            String row = name.substring(dot + 1, next);
+            return row.chars().allMatch(each -> each >= '0' && each <= '9')
+                    ? AssemblyTable.of(name.substring(0, dot))
+                            .map(table -> new GridCell(table, Integer.parseInt(row), name.substring(next + 1)))
+                    : Optional.empty();
+        }
     }
 
     /** A choice has always a value, which says nothing in a row that is empty otherwise. */
@@ -165,6 +187,7 @@ record AssemblyGrid(Map<String, String> fields) {
     /** The assembly that the cells say. */
     GridResult read() {
         Map<AssemblyTable, List<Integer>> rows = new EnumMap<>(AssemblyTable.class);
+        rows().forEach((table, filled) -> rows.put(table, List.copyOf(filled)));
         Map<String, Object> root = new LinkedHashMap<>();
         root.put("format", "zesty-marten/assembly");
         root.put("version", 1);
@@ -172,11 +195,11 @@ record AssemblyGrid(Map<String, String> fields) {
             root.put(each, field(each));
         }
         for (AssemblyTable table : AssemblyTable.values()) {
-            List<Integer> filled = rows(table);
-            rows.put(table, filled);
             root.put(
                     table.member(),
-                    filled.stream().map(row -> members(table, row)).toList());
+                    rows.getOrDefault(table, List.of()).stream()
+                            .map(row -> members(table, row))
+                            .toList());
         }
         root.put("frame", Map.of("bonded", names(field("bonded"))));
         List<Problem> problems = new ArrayList<>();

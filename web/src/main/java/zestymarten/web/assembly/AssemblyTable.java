@@ -140,6 +140,10 @@ enum AssemblyTable {
         return columns;
     }
 
+    static Optional<AssemblyTable> of(String code) {
+        return Stream.of(values()).filter(each -> each.code.equals(code)).findFirst();
+    }
+
     static Optional<AssemblyTable> ofMember(String member) {
         return Stream.of(values()).filter(each -> each.member.equals(member)).findFirst();
     }
