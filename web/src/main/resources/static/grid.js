@@ -391,7 +391,7 @@
     if (event.target.id !== "check") {
       return;
     }
-    problems = new Map([...event.target.querySelectorAll("[data-said] li")].map((said) => [said.dataset.cell, said.textContent]));
+    problems = new Map([...event.target.querySelectorAll("[data-said] li")].map((said) => [said.dataset.cell ?? "", said.textContent]));
     tables.forEach((table) => table.querySelectorAll("input, select").forEach(mark));
     listElsewhere(event.target.querySelector("[data-elsewhere]"));
     form.querySelectorAll("output[data-row]").forEach((each) => (each.textContent = ""));

@@ -9,11 +9,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
 import zestymarten.core.assembly.Allowances;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyJson;
@@ -42,8 +42,8 @@ public class Assemblies {
     /** Further on nobody pages; a search is quicker. */
     private static final int LAST_PAGE = 10_000;
 
-    private static final int BATCH = 1000;
     private static final int MOST_REVISIONS = 500;
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final AssemblyMapper mapper;
     private final ApplicationEventPublisher events;
@@ -272,24 +272,25 @@ public class Assemblies {
         String parts = assembly.hasParts() ? AssemblyJson.write(assembly.withoutConductors()) : null;
         long id = mapper.insertRevision(
                 assemblyId, number, unitId, assembly.kind().code(), assembly.note(), parts, by, clock.instant());
-        inBatches(
-                assembly.connectors().stream()
+        mapper.insertConnectors(
+                id,
+                JSON.writeValueAsString(assembly.connectors().stream()
                         .map(each -> new ConnectorRow(
                                 each.id(),
                                 each.name(),
                                 each.face().shape().code(),
                                 each.face().rows(),
                                 each.face().columns()))
-                        .toList(),
-                (first, rows) -> mapper.insertConnectors(id, first, rows));
-        inBatches(
-                assembly.terminals().stream()
+                        .toList()));
+        mapper.insertTerminals(
+                id,
+                JSON.writeValueAsString(assembly.terminals().stream()
                         .map(each -> new TerminalRow(each.name(), each.isPin() ? each.connector() : null))
-                        .toList(),
-                (first, rows) -> mapper.insertTerminals(id, first, rows));
-        inBatches(
-                assembly.conductors().stream().map(Assemblies::row).toList(),
-                (first, rows) -> mapper.insertConductors(id, first, rows));
+                        .toList()));
+        mapper.insertConductors(
+                id,
+                JSON.writeValueAsString(
+                        assembly.conductors().stream().map(Assemblies::row).toList()));
         return revision(id);
     }
 
@@ -310,12 +311,6 @@ public class Assemblies {
                 cell(conductor.maxOhm()),
                 cell(conductor.minOhm()),
                 conductor.note().orElse(null));
-    }
-
-    private static <T> void inBatches(List<T> rows, BiConsumer<Integer, List<T>> insert) {
-        for (int first = 0; first < rows.size(); first += BATCH) {
-            insert.accept(first, rows.subList(first, Math.min(rows.size(), first + BATCH)));
-        }
     }
 
     /** Saves changed limits as the next revision, so that earlier tests keep theirs; nothing where they are as before. */

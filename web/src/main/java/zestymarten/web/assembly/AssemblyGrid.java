@@ -38,7 +38,7 @@ import zestymarten.web.platform.Words;
  */
 record AssemblyGrid(Map<String, String> fields) {
     /** Rows of a table that are fields of a page; those after them come along as one text, see {@link #BEYOND}. */
-    static final int SHOWN_ROWS = 200;
+    static final int SHOWN_ROWS = 100;
 
     /** Rows of a table; one more than an assembly may have wires, so that the reader says what is too many. */
     static final int MOST_ROWS = Assembly.MOST_CONDUCTORS + 1;

@@ -60,14 +60,14 @@ interface AssemblyMapper {
             @Param("by") String by,
             @Param("at") Instant at);
 
-    void insertConnectors(
-            @Param("revisionId") long revisionId, @Param("first") int first, @Param("rows") List<ConnectorRow> rows);
+    /** Rows as a JSON array of {@link ConnectorRow}s, in their order. */
+    void insertConnectors(@Param("revisionId") long revisionId, @Param("rows") String rows);
 
-    void insertTerminals(
-            @Param("revisionId") long revisionId, @Param("first") int first, @Param("rows") List<TerminalRow> rows);
+    /** Rows as a JSON array of {@link TerminalRow}s, in their order. */
+    void insertTerminals(@Param("revisionId") long revisionId, @Param("rows") String rows);
 
-    void insertConductors(
-            @Param("revisionId") long revisionId, @Param("first") int first, @Param("rows") List<ConductorRow> rows);
+    /** Rows as a JSON array of {@link ConductorRow}s, in their order. */
+    void insertConductors(@Param("revisionId") long revisionId, @Param("rows") String rows);
 
     boolean needsSignOff(long assemblyId);
 
