@@ -40,7 +40,7 @@ public class Assemblies {
     public static final int PAGE = 50;
 
     /** Further on nobody pages; a search is quicker. */
-    private static final int LAST_PAGE = 10_000;
+    static final int LAST_PAGE = 200;
 
     private static final int MOST_REVISIONS = 500;
     private static final JsonMapper JSON = JsonMapper.builder().build();

@@ -60,12 +60,14 @@ class AssemblyController {
             @RequestParam(defaultValue = "0") int page,
             @RequestParam(defaultValue = "false") boolean archived,
             Model model) {
-        List<AssemblyLine> lines = assemblies.page(search, page, archived);
+        int shown = Math.max(0, Math.min(page, Assemblies.LAST_PAGE));
+        List<AssemblyLine> lines = assemblies.page(search, shown, archived);
         model.addAttribute("archived", archived);
         model.addAttribute("lines", lines);
         model.addAttribute("search", search);
-        model.addAttribute("page", page);
-        model.addAttribute("more", lines.size() == Assemblies.PAGE);
+        model.addAttribute("page", shown);
+        model.addAttribute("more", lines.size() == Assemblies.PAGE && shown < Assemblies.LAST_PAGE);
+        model.addAttribute("last", lines.size() == Assemblies.PAGE && shown == Assemblies.LAST_PAGE);
         return "assembly/list";
     }
 

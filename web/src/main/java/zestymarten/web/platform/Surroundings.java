@@ -41,6 +41,11 @@ class Surroundings {
                     : RunOutcome.valueOf(outcome).state().code();
         }
 
+        /** Whether so short a text is looked for at the beginning alone. */
+        public boolean atBeginning(String search) {
+            return Patterns.isShort(search);
+        }
+
         /** The word of a constant. */
         public String say(Enum<?> constant) {
             return Words.say(constant);

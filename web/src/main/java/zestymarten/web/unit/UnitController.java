@@ -38,7 +38,8 @@ class UnitController {
         model.addAttribute("state", state);
         model.addAttribute("states", Units.STATES);
         model.addAttribute("page", shown);
-        model.addAttribute("more", lines.size() == Units.PAGE);
+        model.addAttribute("more", lines.size() == Units.PAGE && shown < Units.LAST_PAGE);
+        model.addAttribute("last", lines.size() == Units.PAGE && shown == Units.LAST_PAGE);
         return "unit/list";
     }
 

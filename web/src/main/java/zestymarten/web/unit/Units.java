@@ -20,7 +20,7 @@ public class Units {
     public static final int PAGE = 50;
 
     /** Further on nobody pages; a search is quicker. */
-    static final int LAST_PAGE = 10_000;
+    static final int LAST_PAGE = 200;
 
     /** Where a unit can stand. */
     static final List<String> STATES = List.of("on the bench", "in service", "quarantined", "scrapped");

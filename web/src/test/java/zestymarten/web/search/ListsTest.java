@@ -89,4 +89,15 @@ class ListsTest {
         assertThat(Patterns.containing(" 50%_\\ ")).isEqualTo("%50\\%\\_\\\\%");
         assertThat(Patterns.containing("  ")).isEmpty();
     }
+
+    @Test
+    void fewerThanThreeLettersAreLookedForAtTheBeginning() throws SQLException {
+        withUnits("ZQ-", 3);
+        Units units = site.bean(Units.class);
+        assertThat(units.page("zq", "", 0)).hasSize(3);
+        assertThat(units.page("q-", "", 0)).extracting(UnitLine::serial).noneMatch(each -> each.startsWith("ZQ"));
+        assertThat(units.page("q-0", "", 0)).extracting(UnitLine::serial).contains("ZQ-0001");
+        assertThat(Patterns.isShort("  ab ")).isTrue();
+        assertThat(Patterns.isShort("")).isFalse();
+    }
 }
