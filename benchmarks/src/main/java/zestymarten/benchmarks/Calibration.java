@@ -21,7 +21,7 @@ import zestymarten.core.meter.TestConditions;
 
 /** How often what is said with a probability is true: findings of half-finished diagnoses, in tenths of what was said. */
 final class Calibration {
-    private static final int UNITS = 6000;
+    private static final int UNITS = 24_000;
     private static final int TENTHS = 10;
     private static final int MOST_FAULTS = 3;
     /** Faults of each kind that a unit has on average, as the analysis is given it. */

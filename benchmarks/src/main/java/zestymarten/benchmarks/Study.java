@@ -122,8 +122,8 @@ public final class Study {
         line("## How often what is said is true");
         line("");
         line(
-                "6,000 units of 4 to 9 wires with 1 to 3 faults, stopped at random after 1 to 27 chosen measurements, one in 50 without");
-        line("contact. Every finding of that moment by the probability that was said with it:");
+                "24,000 units of 4 to 9 wires with 1 to 3 faults, a shorted wire broken as often as any other; stopped at random after 1 to");
+        line("27 chosen measurements, one in 50 without contact. Every finding of that moment by the probability that was said with it:");
         line("");
         Calibration.lines(BAD_TOUCH).forEach(this::line);
     }
@@ -208,7 +208,8 @@ public final class Study {
         line("## One fault, nobody says what fails");
         line("");
         line(
-                "The same with one fault a unit and the usual priors. What is not finished counts with the measurements made. With clips:");
+                "The same with one fault a unit and the usual priors, each order as long as the fixed one is. What is not finished counts");
+        line("with the measurements made. With clips:");
         line(
                 "the near ends not yet read may be linked, so that one reading asks many pairs; putting clips on and off has its price.");
         line("");
@@ -221,7 +222,8 @@ public final class Study {
                 for (int i = 0; i < size[1]; i++) {
                     RandomHarness cable = RandomHarness.cable(new Random(4000L * size[0] + i), size[0])
                             .sabotage(1);
-                    runs.add(run(cable, i, order, Symptoms.NONE, Priors.usual().withBadContact(BAD_TOUCH)));
+                    Priors usual = Priors.usual().withBadContact(BAD_TOUCH);
+                    runs.add(run(cable, i, order, Symptoms.NONE, usual, fixedOrder(cable).size()));
                 }
                 allOf(size, order.words, runs);
             }
@@ -329,21 +331,22 @@ public final class Study {
         Priors priors = complaint.isOfSomething()
                 ? Priors.usual().withBadContact(BAD_TOUCH)
                 : new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, BAD_TOUCH);
-        return run(cable, seed, chosen ? Order.CHOSEN : Order.FIXED, complaint, priors);
+        int patience = PATIENCE * cable.assembly().conductors().size();
+        return run(cable, seed, chosen ? Order.CHOSEN : Order.FIXED, complaint, priors, patience);
     }
 
-    private static Run run(RandomHarness cable, int seed, Order by, Symptoms complaint, Priors priors) {
+    private static Run run(
+            RandomHarness cable, int seed, Order by, Symptoms complaint, Priors priors, int patience) {
         boolean chosen = by != Order.FIXED;
         List<ProbePlacement> linked = by == Order.WITH_CLIPS ? linkedNearEnds(cable) : List.of();
         MeasurementCosts costs = MeasurementCosts.bench(cable.assembly(), !linked.isEmpty());
         TestConditions conditions = Cables.conditions(ACCURACIES[seed % ACCURACIES.length]);
         Probe probe = new Probe(cable.unit(), conditions, new Random(seed), BAD_TOUCH);
-        int wires = cable.assembly().conductors().size();
         List<Observation> made = new ArrayList<>();
         UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
         Recommendation next = analysis.next(costs, 1, linked);
         List<Terminal[]> order = chosen ? List.of() : fixedOrder(cable);
-        int most = chosen ? PATIENCE * wires : Math.min(PATIENCE * wires, order.size());
+        int most = chosen ? patience : Math.min(patience, order.size());
         while (next.status() != Recommendation.Status.FINISHED && made.size() < most) {
             if (chosen && next.measurements().isEmpty()) {
                 break;
