@@ -33,15 +33,15 @@ final class Annex {
 
     /** Headings with their left edges in points. */
     private static final List<AnnexColumn> COLUMNS = List.of(
-            new AnnexColumn("no.", 0, 28),
-            new AnnexColumn("step", 30, 78),
-            new AnnexColumn("black", 110, 58),
-            new AnnexColumn("red", 170, 58),
+            new AnnexColumn(Words.say(Message.of("record_body_page.no")), 0, 28),
+            new AnnexColumn(Words.say(Message.of("record_body_page.step")), 30, 78),
+            new AnnexColumn(Words.say(Message.of("record_body_page.black")), 110, 58),
+            new AnnexColumn(Words.say(Message.of("record_body_page.red")), 170, 58),
             new AnnexColumn(Words.say(Message.of("annex.as_typed")), 230, 52),
             new AnnexColumn(Words.say(Message.of("annex.read_as")), 284, 76),
-            new AnnexColumn("corrected", 362, 52),
-            new AnnexColumn("limit", 416, 64),
-            new AnnexColumn("judged", 482, 41));
+            new AnnexColumn(Words.say(Message.of("record_body_page.corrected")), 362, 52),
+            new AnnexColumn(Words.say(Message.of("annex.limit")), 416, 64),
+            new AnnexColumn(Words.say(Message.of("record_body_page.judged")), 482, 41));
 
     private record AnnexColumn(String name, float left, float width) {}
 
@@ -102,7 +102,9 @@ final class Annex {
     private void line(PDPageContentStream content, ReadingLine line, float y) throws IOException {
         List<String> cells = List.of(
                 String.valueOf(line.sequence()),
-                line.stage(),
+                line.atRest()
+                        ? line.stage()
+                        : line.stage() + " " + Words.say("record_body_page.in_position", line.position()),
                 line.a(),
                 line.b(),
                 line.asTyped(),

@@ -55,6 +55,9 @@ record RecordResult(
     /** How something was put right. */
     record RepairLine(String number, String what, String cause, String prevention, String by) {}
 
+    /** The position of switches and moving parts that is not named. */
+    static final String AT_REST = "rest";
+
     /** A reading, raw and corrected, with its limit and the limit's source. */
     record ReadingLine(
             int sequence,
@@ -78,5 +81,10 @@ record RecordResult(
             String state,
             boolean takenBack,
             String at,
-            String by) {}
+            String by) {
+        /** Whether switches and moving parts stood as they usually do. */
+        public boolean atRest() {
+            return position.equals(AT_REST);
+        }
+    }
 }

@@ -140,11 +140,17 @@ class RecordViews {
         return new RecordResult.FindingLine(
                 Words.say(found.finding().word()),
                 Words.say(found.finding().message()),
-                found.evidence().stream()
-                        .map(entry -> Words.say("record_views.no", entry.sequence()))
-                        .collect(Collectors.joining(", ")),
+                found.evidence().stream().map(RecordViews::number).collect(Collectors.joining(", ")),
                 String.join(", ", found.functionsLost()),
                 found.finding().named());
+    }
+
+    /** The number of a reading, with the position in which it was taken where that is not the usual one. */
+    private static String number(Entry entry) {
+        return entry.step() instanceof TestStep.Measurement touch
+                        && !touch.state().isEmpty()
+                ? Words.say("record_views.no_in", entry.sequence(), touch.state())
+                : Words.say("record_views.no", entry.sequence());
     }
 
     private static RecordResult.ReadingLine reading(TestRun test, Entry entry) {
@@ -175,7 +181,7 @@ class RecordViews {
                 entry.step() instanceof TestStep.Measurement touch
                                 && !touch.state().isEmpty()
                         ? touch.state()
-                        : "rest",
+                        : RecordResult.AT_REST,
                 typed.map(Entry.Content.Reading::asTyped).orElse(""),
                 Words.say(test.words(entry)),
                 typed.map(each -> figure(each.meaning())).orElse(""),

@@ -1,6 +1,7 @@
 package zestymarten.web.testrun;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -20,6 +21,7 @@ final class BenchHand {
 
     private final Browser browser;
     private final List<String> done = new ArrayList<>();
+    private String leads = "0.20";
     private boolean byTouch;
     private int clicks;
     private int keys;
@@ -31,6 +33,12 @@ final class BenchHand {
     /** From here on by the keys on the screen alone. */
     BenchHand byTouch() {
         byTouch = true;
+        return this;
+    }
+
+    /** With leads that read so much with their tips together; 0.20 Ω otherwise. */
+    BenchHand leadsThatRead(String ohm) {
+        leads = ohm;
         return this;
     }
 
@@ -97,11 +105,11 @@ final class BenchHand {
     }
 
     /** The answers that any unit gets: a meter that is well, everything linked, gone to and looked at as it is asked. */
-    private static String usual(String sentence, UnaryOperator<String> unit) {
+    private String usual(String sentence, UnaryOperator<String> unit) {
         if (sentence.contains("Does the meter beep?") || sentence.startsWith("Touch the probes together")) {
             return "b";
         } else if (sentence.contains("Still together")) {
-            return "0.20";
+            return leads;
         } else if (sentence.startsWith("Both probes on the frame")) {
             return "0.4";
         }
@@ -150,6 +158,45 @@ final class BenchHand {
                 || sentence.startsWith("The diagnosis")
                 || sentence.startsWith("What the repair")
                 || sentence.startsWith("It cannot be told");
+    }
+
+    /** Begins a test of a unit with choices of its first page, each a box or button. */
+    void begin(long assembly, String serial, String... choices) {
+        browser.open("/assemblies/" + assembly + "/test");
+        for (String choice : choices) {
+            click(choice);
+        }
+        fill("input[name=serial]", serial).key(Keys.ENTER);
+        browser.waitForPath("/runs/\\d+");
+    }
+
+    /** Ends the test as it stands, and confirms what is not measured; the certificate's text. */
+    String certificate() {
+        boolean asks = browser.has("[hx-post$='/end'][hx-confirm]");
+        click("[hx-post$='/end']");
+        if (asks) {
+            key("y");
+            browser.driver().switchTo().alert().accept();
+        }
+        browser.waitForPath("/runs/\\d+/record");
+        return browser.text(".certificate");
+    }
+
+    /** An assembly of a template, saved under a name as it comes. */
+    long fromTemplate(String template, String name) {
+        browser.open("/assemblies/grid?from=" + template);
+        fill("input[name=name]", name).click("main form .do");
+        browser.waitForPath("/assemblies/\\d+");
+        return Long.parseLong(browser.path().replaceAll("\\D", ""));
+    }
+
+    /** What a straight cable reads from end to end. */
+    static Map<String, String> straight(int cores, String reads) {
+        Map<String, String> joined = new HashMap<>();
+        for (int i = 1; i <= cores; i++) {
+            joined.put("J1." + i + " J2." + i, reads);
+        }
+        return joined;
     }
 
     /** A unit that reads so between pairs of terminals, and nothing between all others. */

@@ -38,35 +38,6 @@ class JourneysPagesTest {
         assertThat(browser.complaints()).isEmpty();
     }
 
-    private static Map<String, String> straight(int cores, String reads) {
-        Map<String, String> joined = new HashMap<>();
-        for (int i = 1; i <= cores; i++) {
-            joined.put("J1." + i + " J2." + i, reads);
-        }
-        return joined;
-    }
-
-    /** Ends the test as it stands; what is not measured is confirmed. */
-    private String certificate() {
-        boolean asks = browser.has("[hx-post$='/end'][hx-confirm]");
-        technician.click("[hx-post$='/end']");
-        if (asks) {
-            technician.key("y");
-            browser.driver().switchTo().alert().accept();
-        }
-        browser.waitForPath("/runs/\\d+/record");
-        return browser.text(".certificate");
-    }
-
-    private void begin(long assembly, String serial, String... choices) {
-        browser.open("/assemblies/" + assembly + "/test");
-        for (String choice : choices) {
-            technician.click(choice);
-        }
-        technician.fill("input[name=serial]", serial).key(Keys.ENTER);
-        browser.waitForPath("/runs/\\d+");
-    }
-
     @Test
     void fiveCoresOneBrokenTwoCrossed() {
         browser.open("/");
@@ -82,12 +53,12 @@ class JourneysPagesTest {
                 .fill("input[name=serial]", "F-5")
                 .key(Keys.ENTER);
         browser.waitForPath("/runs/\\d+");
-        Map<String, String> joined = straight(5, "b");
+        Map<String, String> joined = BenchHand.straight(5, "b");
         joined.keySet().removeAll(List.of("J1.2 J2.2", "J1.3 J2.3", "J1.4 J2.4"));
         joined.put("J1.3 J2.4", "b");
         joined.put("J1.4 J2.3", "b");
         assertThat(technician.play(BenchHand.unit(joined))).startsWith("The diagnosis is finished");
-        assertThat(certificate())
+        assertThat(technician.certificate())
                 .contains(
                         "W2 is open between J1.2 and J2.2.",
                         "W3 and W4 are crossed: W3 goes to J2.4 and W4 goes to J2.3.")
@@ -100,8 +71,8 @@ class JourneysPagesTest {
     void aSecondBreakThatIsFoundWhileMendingIsAFindingOfItsOwn() {
         long cable = site.wiring(
                 site.fresh("Mended"), "wire,from,to,length_m,area_mm2\nW1,J1.1,J2.1,40,0.5\nW2,J1.2,J2.2,40,0.5\n");
-        begin(cable, "M-1", "input[name=quick]");
-        Map<String, String> joined = straight(2, "1.6");
+        technician.begin(cable, "M-1", "input[name=quick]");
+        Map<String, String> joined = BenchHand.straight(2, "1.6");
         joined.remove("J1.2 J2.2");
         technician.play(BenchHand.unit(joined));
         technician.click("a[href$='/diagnosis']");
@@ -122,7 +93,7 @@ class JourneysPagesTest {
         browser.waitForPath("/runs/\\d+");
         joined.put("J1.2 J2.2", "1.6");
         assertThat(technician.play(BenchHand.unit(joined))).startsWith("All measurements are done");
-        assertThat(certificate())
+        assertThat(technician.certificate())
                 .contains("W2 is open between J1.2 and J2.2.", "W2 is open a second time", "W2: replaced")
                 .contains("2 faults were found and repaired.");
     }
@@ -136,7 +107,7 @@ class JourneysPagesTest {
         long cable = site.wiring(site.fresh("Two floors"), list.toString());
         browser.phone().signIn("bench");
         technician.byTouch();
-        begin(cable, "TF-1", "input[value=far_end_joined]");
+        technician.begin(cable, "TF-1", "input[value=far_end_joined]");
         technician.play(sentence -> {
             String pair = BenchHand.probes(sentence);
             boolean linked = sentence.contains("linked as below");
@@ -158,7 +129,7 @@ class JourneysPagesTest {
                         "Go back to the near end. -> ",
                         "Black on UP.1, red on UP.2. -> n");
         assertThat(browser.run("return document.documentElement.scrollWidth")).isEqualTo(390L);
-        assertThat(certificate()).contains("FAIL", "W5 is open between UP.5 and DN.5.");
+        assertThat(technician.certificate()).contains("FAIL", "W5 is open between UP.5 and DN.5.");
         assertThat(technician.clicks()).as("taps").isLessThanOrEqualTo(130);
     }
 
@@ -166,7 +137,7 @@ class JourneysPagesTest {
     void aChainOfJointsIsReadStretchByStretchOnceTheWholeIsTooHigh() {
         long chain = site.wiring(
                 site.fresh("Chain"), "wire,from,to,max_ohm\nB1,N1.1,N2.1,0.1\nB2,N2.1,N3.1,0.1\nB3,N3.1,N4.1,0.1\n");
-        begin(chain, "C-1", "input[name=quick]");
+        technician.begin(chain, "C-1", "input[name=quick]");
         Map<String, String> joined = new HashMap<>(Map.of(
                 "N1.1 N2.1",
                 "0.24",
@@ -191,28 +162,20 @@ class JourneysPagesTest {
         browser.waitForPath("/runs/\\d+");
         joined.putAll(Map.of("N1.1 N3.1", "0.28", "N1.1 N4.1", "0.32", "N2.1 N3.1", "0.24", "N2.1 N4.1", "0.28"));
         assertThat(technician.play(BenchHand.unit(joined))).startsWith("All measurements are done");
-        String certificate = certificate();
+        String certificate = technician.certificate();
         assertThat(certificate)
                 .contains("PASS One fault was found and repaired. What the repair concerns was measured again.")
                 .contains("B2 has a high resistance", "B2: cleaned");
     }
 
-    /** An assembly of a template, saved as it comes. */
-    private long fromTemplate(String template) {
-        browser.open("/assemblies/grid?from=" + template);
-        technician.fill("input[name=name]", site.fresh(template)).click("main form .do");
-        browser.waitForPath("/assemblies/\\d+");
-        return Long.parseLong(browser.path().replaceAll("\\D", ""));
-    }
-
     @Test
     void aMotorWhoseWindingsAreAlikeAndOneThatIsNot() {
-        begin(fromTemplate("motor"), "M-3");
+        technician.begin(technician.fromTemplate("motor", site.fresh("motor")), "M-3");
         technician.play(sentence -> motor(sentence, "9.5"));
-        assertThat(certificate()).contains("PASS").doesNotContain("FAIL");
-        begin(fromTemplate("motor"), "M-4");
+        assertThat(technician.certificate()).contains("PASS").doesNotContain("FAIL");
+        technician.begin(technician.fromTemplate("motor", site.fresh("motor")), "M-4");
         technician.play(sentence -> motor(sentence, "5.2"));
-        assertThat(certificate()).as("turns of V are shorted").contains("FAIL", "WV");
+        assertThat(technician.certificate()).as("turns of V are shorted").contains("FAIL", "WV");
     }
 
     /** Wires of 6 m, three windings of 4.6 Ω in star; pairs with V read the given figure. */
@@ -234,7 +197,7 @@ class JourneysPagesTest {
 
     @Test
     void aHeaterWithItsSensorColdAndWarm() {
-        begin(fromTemplate("heater"), "H-3");
+        technician.begin(technician.fromTemplate("heater", site.fresh("heater")), "H-3");
         technician.play(sentence -> {
             String pair = BenchHand.probes(sentence);
             boolean warm = technician.done().stream().anyMatch(each -> each.endsWith("-> 40"));
@@ -251,6 +214,9 @@ class JourneysPagesTest {
             }
             return pair.matches(".*\\.4 .*\\.5") ? warm ? "5.76k" : "12.2k" : "OL";
         });
-        assertThat(certificate()).contains("PASS").doesNotContain("FAIL").contains("40 °C");
+        assertThat(technician.certificate())
+                .contains("PASS")
+                .doesNotContain("FAIL")
+                .contains("40 °C");
     }
 }
