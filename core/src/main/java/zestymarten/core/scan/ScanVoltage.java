@@ -49,6 +49,11 @@ public record ScanVoltage(double volts, double hertz, double rampS, double dwell
 
     /** Seconds for which it is discharged after. */
     public double dischargeS() {
-        return DISCHARGE * onS();
+        return dischargeS(onS());
+    }
+
+    /** Seconds for which a unit is discharged that was under voltage for so many. */
+    public static double dischargeS(double onS) {
+        return DISCHARGE * onS;
     }
 }

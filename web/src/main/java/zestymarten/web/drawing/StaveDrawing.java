@@ -2,12 +2,10 @@ package zestymarten.web.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.scan.Points;
-import zestymarten.core.scan.Taken;
+import zestymarten.core.scan.ScanProgram;
 
 /**
  * A scanning program as a score: a line for every point of the switch, a column for every measurement, a filled head for what
@@ -51,11 +49,33 @@ public record StaveDrawing(
     public record Ground(double x, double width) {}
 
     /**
-     * Draws measurements.
+     * A measurement to be drawn.
      *
-     * @param states how those that were made ended, by their line: pass, watch, fault
+     * @param live whether it is made under voltage
+     * @param state how it ended, such as {@code good} or {@code fault}; empty if it was not made yet
      */
-    public static StaveDrawing of(Points points, List<Taken> taken, Map<Integer, String> states) {
+    public record Note(List<Terminal> a, List<Terminal> b, boolean live, String state) {
+        public Note {
+            a = List.copyOf(a);
+            b = List.copyOf(b);
+        }
+    }
+
+    /** Draws a program, of which nothing was measured yet. */
+    public static StaveDrawing of(Points points, ScanProgram program) {
+        return of(
+                points,
+                program.taken(points).stream()
+                        .map(each -> new Note(
+                                List.copyOf(each.a()),
+                                List.copyOf(each.b()),
+                                each.measure().voltage().isPresent(),
+                                ""))
+                        .toList());
+    }
+
+    /** Draws measurements. */
+    public static StaveDrawing of(Points points, List<Note> notes) {
         List<StaveRow> rows = new ArrayList<>();
         for (int i = 0; i < Math.min(MOST_POINTS, points.terminals().size()); i++) {
             rows.add(
@@ -63,16 +83,16 @@ public record StaveDrawing(
         }
         List<StaveColumn> columns = new ArrayList<>();
         List<Ground> grounds = new ArrayList<>();
-        for (Taken each : taken.subList(0, Math.min(MOST, taken.size()))) {
+        for (Note each : notes.subList(0, Math.min(MOST, notes.size()))) {
             double x = LEFT + COLUMN * columns.size() + COLUMN / 2;
-            if (each.measure().voltage().isPresent()) {
+            if (each.live()) {
                 grounds.add(new Ground(x - COLUMN / 2, COLUMN));
             }
             List<Double> a = heads(points, each.a());
             List<Double> b = heads(points, each.b());
             double top = Math.min(least(a), least(b));
             double bottom = Math.max(most(a), most(b));
-            columns.add(new StaveColumn(x, top, bottom, a, b, states.getOrDefault(each.line(), "")));
+            columns.add(new StaveColumn(x, top, bottom, a, b, each.state()));
         }
         return new StaveDrawing(
                 LEFT + COLUMN * Math.max(20, columns.size()) + FOOT,
@@ -80,10 +100,10 @@ public record StaveDrawing(
                 rows,
                 columns,
                 grounds,
-                taken.size() - columns.size());
+                notes.size() - columns.size());
     }
 
-    private static List<Double> heads(Points points, Set<Terminal> side) {
+    private static List<Double> heads(Points points, List<Terminal> side) {
         return side.stream()
                 .map(points::of)
                 .flatMap(Optional::stream)

@@ -49,7 +49,7 @@ class ProgramController {
         model.addAttribute("assembly", revision);
         model.addAttribute("typed", typed.fields());
         model.addAttribute("problems", ProblemView.all(typed.problems()));
-        model.addAttribute("stave", StaveDrawing.of(points, program.taken(points), Map.of()));
+        model.addAttribute("stave", StaveDrawing.of(points, program));
         model.addAttribute("review", ReviewView.of(program, design));
         model.addAttribute("query", query(fields));
         return "scan/program";

@@ -3,11 +3,9 @@ package zestymarten.web.scan;
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -19,14 +17,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.scan.Points;
 import zestymarten.core.scan.ProgramText;
 import zestymarten.core.scan.ScanProgram;
-import zestymarten.core.scan.Taken;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.StaveDrawing;
 import zestymarten.web.meter.StandIns;
@@ -44,10 +40,12 @@ class ScanController {
 
     private final TestRuns runs;
     private final Scans scans;
+    private final ScanJobs jobs;
 
-    ScanController(TestRuns runs, Scans scans) {
+    ScanController(TestRuns runs, Scans scans, ScanJobs jobs) {
         this.runs = runs;
         this.scans = scans;
+        this.jobs = jobs;
     }
 
     /** What a form of the page carries; each empty where it was not said. */
@@ -87,9 +85,27 @@ class ScanController {
     /** One reading that was taken. */
     record ReadView(int line, String sides, String shown, String state, boolean kept) {}
 
+    /** The last scan of the test, or what its next one would do where there was none, or where that is asked for. */
     @GetMapping
     String page(@PathVariable long id, @RequestParam Map<String, String> fields, Model model) {
-        return shown(runs.find(id), ScanForm.of(fields), Optional.empty(), model);
+        return shown(
+                runs.find(id),
+                ScanForm.of(fields),
+                fields.containsKey("next") ? Optional.empty() : jobs.last(id),
+                model);
+    }
+
+    /** How far a scan is. */
+    @GetMapping("/job")
+    String job(@PathVariable long id, Model model) {
+        shown(runs.find(id), ScanForm.of(Map.of()), jobs.last(id), model);
+        return "scan/job";
+    }
+
+    @PostMapping("/stop")
+    String stop(@PathVariable long id, Principal who, Model model) {
+        jobs.stop(id, who.getName());
+        return job(id, model);
     }
 
     @GetMapping("/program.csv")
@@ -126,7 +142,7 @@ class ScanController {
     @PostMapping("/go")
     String go(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who, Model model) {
         ScanForm form = ScanForm.of(fields);
-        Scans.Scan scan = scans.scan(
+        jobs.start(
                 id,
                 form.imported(),
                 ScanNulls.of(form.zeros()),
@@ -134,46 +150,32 @@ class ScanController {
                 form.dwellS(),
                 form.barriers(),
                 who.getName());
-        return shown(runs.find(id), form, Optional.of(scan), model);
+        return shown(runs.find(id), form, jobs.last(id), model);
     }
 
-    private static String shown(RunSnapshot run, ScanForm form, Optional<Scans.Scan> scan, Model model) {
+    private static String shown(RunSnapshot run, ScanForm form, Optional<ScanJobs.ScanJob> job, Model model) {
         TestRun test = run.test();
         Points points = Points.of(test.design().assembly());
         ScanProgram program = form.imported().orElseGet(() -> ScanProgram.of(test, form.dwellS()));
-        Map<Integer, String> states = new HashMap<>();
-        List<Taken> drawn = scan.map(each ->
-                        each.reads().stream().map(Scans.ScanReading::taken).toList())
-                .orElseGet(() -> program.taken(points));
-        if (scan.isPresent()) {
-            List<Taken> numbered = new ArrayList<>();
-            for (Scans.ScanReading each : scan.get().reads()) {
-                int number = numbered.size() + 1;
-                states.put(number, each.within() ? "good" : "fault");
-                numbered.add(new Taken(
-                        number,
-                        each.taken().a(),
-                        each.taken().b(),
-                        each.taken().state(),
-                        each.taken().measure()));
-            }
-            drawn = numbered;
-        }
         model.addAttribute("run", run);
         model.addAttribute("form", form);
         model.addAttribute("secured", form.barriers() || Scans.isSecured(test));
         model.addAttribute("zeroed", zeroed(ScanNulls.of(form.zeros())));
-        model.addAttribute("stave", StaveDrawing.of(points, drawn, states));
+        model.addAttribute(
+                "stave",
+                job.map(each -> StaveDrawing.of(
+                                points,
+                                each.reads().stream().map(ScanReading::note).toList()))
+                        .orElseGet(() -> StaveDrawing.of(points, program)));
         model.addAttribute("review", ReviewView.of(program, test.design()));
         model.addAttribute("empty", program.actions().isEmpty());
         model.addAttribute("text", ProgramText.write(program));
         model.addAttribute("left", test.left());
-        model.addAttribute("stopped", scan.map(Scans.Scan::stopped).orElse(""));
-        model.addAttribute("scanned", scan.isPresent());
+        model.addAttribute("job", job);
         String most = Words.say(
                 "scan_controller.more_than",
                 Message.figure(test.conditions().meter().topOhm(), "Ω"));
-        model.addAttribute("reads", scan.map(each -> reads(each, most)).orElse(List.of()));
+        model.addAttribute("reads", job.map(each -> reads(each.reads(), most)).orElse(List.of()));
         return "scan/scan";
     }
 
@@ -198,13 +200,13 @@ class ScanController {
                 : "";
     }
 
-    /** @param most what an over-range mark says */
-    private static List<ReadView> reads(Scans.Scan scan, String most) {
+    /** The rows of the page; {@code most} is what an over-range mark says. */
+    private static List<ReadView> reads(List<ScanReading> reads, String most) {
         List<ReadView> views = new ArrayList<>();
-        for (Scans.ScanReading each : scan.reads()) {
+        for (ScanReading each : reads) {
             views.add(new ReadView(
                     views.size() + 1,
-                    names(each.taken()),
+                    side(each.a()) + " – " + side(each.b()),
                     each.shown().equals("OL") ? most : each.shown(),
                     each.within() ? "good" : "fault",
                     each.kept()));
@@ -212,12 +214,7 @@ class ScanController {
         return views;
     }
 
-    private static String names(Taken taken) {
-        return side(taken.a()) + " – " + side(taken.b());
-    }
-
-    private static String side(Set<Terminal> side) {
-        List<String> names = side.stream().map(Object::toString).sorted().toList();
+    private static String side(List<String> names) {
         return names.size() <= 3
                 ? String.join(" ", names)
                 : Words.say("scan_controller.more", names.get(0), names.size() - 1);

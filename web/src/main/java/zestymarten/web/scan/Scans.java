@@ -47,8 +47,8 @@ class Scans {
 
     private static final int FIGURES = 5;
     private static final int FEWEST_POINTS = 3;
-    /** So long a request may wait for real test voltages. */
-    private static final double LONGEST_WAIT_S = 100;
+    private static final long SECOND_MS = 1000;
+    private static final double NANOS = 1e9;
     /** Less is no danger; the same as where a person reads it. */
     private static final double DEAD_UP_TO_V = 1;
 
@@ -62,14 +62,6 @@ class Scans {
         this.runs = runs;
         this.instruments = instruments;
     }
-
-    /**
-     * What came of one measurement.
-     *
-     * @param shown as it was entered
-     * @param kept whether it belongs to the run and was kept there
-     */
-    record ScanReading(Taken taken, String shown, boolean within, boolean kept) {}
 
     /**
      * What came of a scan.
@@ -128,7 +120,9 @@ class Scans {
      * @param imported the program of a file; empty for that of the run
      * @param secured whether it is said that electronics are out, barriers up and a second person informed: before that
      *     no voltage is switched on
-     * @throws Refused if nothing may be measured yet, or the scanner does not answer; what was read before is kept
+     * @param watch hears how far it is, and may end it
+     * @throws Refused if nothing may be measured yet, the scanner does not answer or the watch ends it; what was read before
+     *     is saved
      */
     Scan scan(
             long runId,
@@ -137,8 +131,9 @@ class Scans {
             String address,
             double dwellS,
             boolean secured,
-            String by) {
-        mustBeAllowed(runs.find(runId));
+            String by,
+            ScanWatch watch) {
+        mustBeAllowed(runId);
         takeZero(runId, zeros, by);
         List<ScanReading> reads = new ArrayList<>();
         String stopped = "";
@@ -148,7 +143,7 @@ class Scans {
             if (program.actions().isEmpty() || (imported.isPresent() && pass > 0)) {
                 break;
             }
-            stopped = new Pass(runId, zeros, program, secured, by).on(address, reads);
+            stopped = new Pass(runId, zeros, program, secured, by, watch, reads).on(address);
         }
         return new Scan(reads, stopped);
     }
@@ -160,7 +155,9 @@ class Scans {
                         each.stands() && each.step().equals(BARRIERS) && each.content() instanceof Entry.Content.Done);
     }
 
-    private static void mustBeAllowed(RunSnapshot run) {
+    /** Before that nothing is measured. */
+    void mustBeAllowed(long runId) {
+        RunSnapshot run = runs.find(runId);
         if (!run.isUnderWay()) {
             throw new Refused("", Message.of("scans.this_test_was_ended"));
         }
@@ -208,18 +205,28 @@ class Scans {
         private final ScanProgram program;
         private final boolean secured;
         private final String by;
+        private final ScanWatch watch;
+        private final List<ScanReading> reads;
         private final Points points;
         private final Map<String, TestStep.Measurement> steps = new HashMap<>();
         private TestRun test;
-        private double waited;
         private boolean continuous = true;
 
-        Pass(long runId, ScanNulls zeros, ScanProgram program, boolean secured, String by) {
+        Pass(
+                long runId,
+                ScanNulls zeros,
+                ScanProgram program,
+                boolean secured,
+                String by,
+                ScanWatch watch,
+                List<ScanReading> reads) {
             this.runId = runId;
             this.zeros = zeros;
             this.program = program;
             this.secured = secured;
             this.by = by;
+            this.watch = watch;
+            this.reads = reads;
             test = runs.find(runId).test();
             points = Points.of(test.design().assembly());
             ScanProgram.touches(test)
@@ -271,7 +278,7 @@ class Scans {
         }
 
         /** Why it stopped before its end; empty where it did not. */
-        String on(String address, List<ScanReading> reads) {
+        String on(String address) {
             Iterator<Taken> taken = program.taken(points).iterator();
             try (Talk talk = opened(address, runId, points)) {
                 for (ScanAction action : program.actions()) {
@@ -287,6 +294,7 @@ class Scans {
                             return Words.say("pass.barriers_first");
                         }
                         reads.add(measured(talk, address, measure, now));
+                        follow(true);
                     } else {
                         prepare(talk, action);
                     }
@@ -338,8 +346,8 @@ class Scans {
                     : measure.isWithin(
                             Math.max(read.value(), ohms && measure.expectsWayThrough() ? measure.lowOhm() : 0));
             continuous &= within || !ohms;
-            measure.voltage().ifPresent(voltage -> discharge(talk, voltage));
-            return new ScanReading(now, shown, within, step.isPresent());
+            measure.voltage().ifPresent(voltage -> discharge(talk, voltage.dischargeS()));
+            return ScanReading.of(now, shown, within, step.isPresent());
         }
 
         private boolean isWell(TestStep.Measurement step) {
@@ -357,11 +365,11 @@ class Scans {
         }
 
         /** Held shorted for four times as long as the voltage was on, and again if any is left: nothing is switched under it. */
-        private void discharge(Talk talk, ScanVoltage voltage) {
-            wait(talk, voltage.dischargeS());
+        private void discharge(Talk talk, double seconds) {
+            wait(talk, seconds, false);
             OptionalDouble left = voltsLeft(talk);
             if (left.orElse(0) > DEAD_UP_TO_V) {
-                wait(talk, voltage.dischargeS());
+                wait(talk, seconds, false);
                 left = voltsLeft(talk);
             }
             if (left.orElse(0) > DEAD_UP_TO_V) {
@@ -396,30 +404,47 @@ class Scans {
             String frequency = voltage.alternates() ? ";SOUR:FREQ " + voltage.hertz() : "";
             ramp(talk, voltage, address);
             talk.command("SOUR:VOLT " + voltage.volts() + frequency + ";OUTP ON");
+            long on = System.nanoTime();
             String answer;
             try {
-                wait(talk, voltage.onS());
+                wait(talk, voltage.onS(), true);
                 answer = talk.answer(leaks ? "MEAS:CURR?" : "MEAS:INS?");
-            } finally {
-                talk.command("OUTP OFF"); // whatever went wrong, no voltage is left on
-                if (voltage.alternates()) {
-                    talk.command("SOUR:FREQ 0");
-                }
+            } catch (Refused ended) {
+                off(talk, voltage);
+                double seconds = talk.isStandIn() ? voltage.onS() : (System.nanoTime() - on) / NANOS;
+                discharge(talk, ScanVoltage.dischargeS(seconds));
+                throw ended;
             }
+            off(talk, voltage);
             return InstrumentReading.ofTester(answer, leaks, voltage.dwellS(), address);
         }
 
-        private void wait(Talk talk, double seconds) {
+        private void follow(boolean mayEnd) {
+            Optional<String> by = watch.stoppedBy(reads);
+            if (mayEnd && by.isPresent()) {
+                throw new Refused("", Message.of("pass.stopped_by", by.get()));
+            }
+        }
+
+        private static void off(Talk talk, ScanVoltage voltage) {
+            talk.command("OUTP OFF");
+            if (voltage.alternates()) {
+                talk.command("SOUR:FREQ 0");
+            }
+        }
+
+        /** The time of a stand-in passes at once; a real one is followed second by second. */
+        private void wait(Talk talk, double seconds, boolean mayEnd) {
             if (talk.isStandIn()) {
                 talk.hands(List.of("SIM:WAIT " + seconds));
+                follow(mayEnd);
                 return;
             }
-            waited += seconds;
-            if (waited > LONGEST_WAIT_S) {
-                throw new Refused("", Message.of("pass.test_voltages_together_take", (int) LONGEST_WAIT_S));
-            }
             try {
-                Thread.sleep((long) Math.ceil(seconds * 1000));
+                for (long left = (long) Math.ceil(seconds * SECOND_MS); left > 0; left -= SECOND_MS) {
+                    Thread.sleep(Math.min(left, SECOND_MS));
+                    follow(mayEnd);
+                }
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
                 throw new Refused("", Message.of("pass.scan_was_interrupted"));

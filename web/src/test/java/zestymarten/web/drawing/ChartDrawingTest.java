@@ -14,6 +14,7 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.comparison.LeadComparison;
 import zestymarten.core.comparison.LeadList;
@@ -69,7 +70,7 @@ class ChartDrawingTest {
         String lines = "action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state\nclose,A!1 B!2 B!3,,,,,,\n"
                 + "measure,,resistance,,1,,,\nmeasure,,insulation,1000,,500,1,\n";
         ScanProgram program = ProgramText.read(lines, new ArrayList<>()).orElseThrow();
-        StaveDrawing drawing = StaveDrawing.of(points, program.taken(points), Map.of(3, "fault"));
+        StaveDrawing drawing = StaveDrawing.of(points, program);
         assertThat(drawing.rows().stream().map(StaveDrawing.StaveRow::terminal))
                 .containsExactly("A1.1", "A2.1", "A3.1", "FRAME");
         StaveDrawing.StaveColumn first = drawing.columns().get(0);
@@ -78,7 +79,13 @@ class ChartDrawingTest {
                 .containsExactly(
                         drawing.rows().get(1).y(), drawing.rows().get(2).y());
         assertThat(first.bottom()).isEqualTo(drawing.rows().get(2).y());
-        assertThat(first.state()).isEqualTo("fault");
+        assertThat(first.state()).as("not made yet").isEmpty();
+        List<Terminal> all = points.terminals();
+        StaveDrawing made = StaveDrawing.of(
+                points, List.of(new StaveDrawing.Note(all.subList(0, 1), all.subList(1, 3), false, "fault")));
+        assertThat(made.columns())
+                .singleElement()
+                .satisfies(each -> assertThat(each.state()).isEqualTo("fault"));
         assertThat(drawing.grounds()).as("one under voltage").hasSize(1);
         assertThat(drawing.leftOut()).isZero();
     }

@@ -1,7 +1,10 @@
 package zestymarten.web.scan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.sql.Connection;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -25,6 +28,7 @@ import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.meter.StandIns;
+import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.TestRuns;
 
@@ -126,8 +130,8 @@ class ScanPagesTest {
         TestOptions approach = new TestOptions(TestMethod.EACH_TO_REST, false, true, OptionalDouble.of(500));
         long faulty = runs.start(cable, "PC-04", TestRuns.USUAL, approach, "bench");
         ScanNulls zeros = site.bean(Scans.class).zeros(faulty, StandIns.SCANNER);
-        Scans.Scan scan =
-                site.bean(Scans.class).scan(faulty, Optional.empty(), zeros, StandIns.SCANNER, 60, true, "bench");
+        Scans.Scan scan = site.bean(Scans.class)
+                .scan(faulty, Optional.empty(), zeros, StandIns.SCANNER, 60, true, "bench", ScanWatch.NOBODY);
         assertThat(runs.find(faulty).test().findings())
                 .singleElement()
                 .satisfies(each -> assertThat(Words.say(each.finding().message()))
@@ -145,13 +149,52 @@ class ScanPagesTest {
         long good = runs.start(cable, "V-9", TestRuns.USUAL, approach, "bench");
         Scans scans = site.bean(Scans.class);
         ScanNulls zeros = scans.zeros(good, StandIns.SCANNER);
-        Scans.Scan before = scans.scan(good, Optional.empty(), zeros, StandIns.SCANNER, 60, false, "bench");
+        Scans.Scan before =
+                scans.scan(good, Optional.empty(), zeros, StandIns.SCANNER, 60, false, "bench", ScanWatch.NOBODY);
         assertThat(before.stopped()).contains("put barriers up");
         assertThat(before.reads()).noneMatch(each -> each.shown().contains("@"));
-        Scans.Scan first = scans.scan(good, Optional.empty(), zeros, StandIns.SCANNER, 60, true, "bench");
+        Scans.Scan first =
+                scans.scan(good, Optional.empty(), zeros, StandIns.SCANNER, 60, true, "bench", ScanWatch.NOBODY);
         assertThat(first.stopped()).isEmpty();
-        assertThat(first.reads().stream().map(Scans.ScanReading::shown)).contains(">2000000000@60");
+        assertThat(first.reads().stream().map(ScanReading::shown)).contains(">2000000000@60");
         assertThat(runs.find(good).test().findings()).isEmpty();
+    }
+
+    @Test
+    void aScanUnderVoltageGoesOnByItselfAndIsStoppedFromTheNextPage() throws Exception {
+        try (PlainTester tester = new PlainTester()) {
+            browser.open("/runs/" + run + "/scan").fill("input[name=address]", tester.address());
+            browser.run(
+                    "document.querySelector('.scan details').open = true;"
+                            + "document.querySelector('textarea').value = arguments[0];",
+                    "action,contacts,quantity,low_ohm,high_ohm,test_v,dwell_s,state\nclose,A!1 B!3,,,,,,\n"
+                            + "measure,,resistance,,1,,,\nopen,B!3,,,,,,\nclose,B!2 B!5,,,,,,\n"
+                            + "measure,,insulation,1000,,500,3000,\n");
+            browser.click("input[name=barriers]").click("main form button:not([formaction])");
+            browser.see("#scan-job", "1 measurement made so far; started by bench.");
+            browser.open("/").open("/runs/" + run + "/scan").see("#scan-job", "under way");
+            assertThatThrownBy(() -> site.bean(ScanJobs.class)
+                            .start(run, Optional.empty(), ScanNulls.of(""), tester.address(), 60, true, "lead"))
+                    .isInstanceOf(Refused.class);
+            browser.click("#scan-job button").see("#scan-job", "Stopped by bench");
+            assertThat(browser.text("#scan-job .reads")).contains("0.25");
+            assertThat(tester.heard())
+                    .containsSubsequence("SOUR:VOLT 500.0;OUTP ON", "OUTP OFF", "MEAS:VOLT?")
+                    .doesNotContain("MEAS:INS?");
+            browser.click("a[href*='next=yes']").see("main", "What this program does");
+        }
+    }
+
+    @Test
+    void aScanWhoseNodeIsGoneIsSaidToBeLost() throws Exception {
+        try (Connection database = site.database();
+                Statement statement = database.createStatement()) {
+            statement.execute("insert into scan_job (run_id, started_by, started_at, alive_at) values (" + run
+                    + ", 'lead', now() - interval '5 minutes', now() - interval '1 minute')");
+        }
+        browser.open("/runs/" + run + "/scan")
+                .see("#scan-job", "The scan ended without a word: the application was stopped.");
+        browser.click("main form button:not([formaction])").see("#scan-job .reads", "J1.1 – J2.1");
     }
 
     @Test
@@ -185,7 +228,8 @@ class ScanPagesTest {
         Scans scans = site.bean(Scans.class);
         ScanNulls zeros = scans.zeros(unit, StandIns.SCANNER);
         ScanProgram asFile = ProgramText.read(program, new ArrayList<>()).orElseThrow();
-        Scans.Scan scan = scans.scan(unit, Optional.of(asFile), zeros, StandIns.SCANNER, 60, true, "bench");
+        Scans.Scan scan =
+                scans.scan(unit, Optional.of(asFile), zeros, StandIns.SCANNER, 60, true, "bench", ScanWatch.NOBODY);
         assertThat(scan.stopped()).isEmpty();
         assertThat(scan.reads()).anyMatch(each -> each.shown().equals(">2000000000@60") && each.kept());
         assertThat(scan.reads())

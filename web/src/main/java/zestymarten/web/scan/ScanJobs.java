@@ -1,0 +1,146 @@
+package zestymarten.web.scan;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.core.task.SimpleAsyncTaskExecutor;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.scan.ScanProgram;
+import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
+
+/**
+ * Scans that go on by themselves, one at a time for each test: a voltage is held for minutes, for which no page waits. How far
+ * each is stands in the database, so that any node shows it; a scan of which nothing was heard for half a minute is lost with
+ * its node.
+ */
+@Service
+class ScanJobs implements DisposableBean {
+    private static final Logger LOG = LoggerFactory.getLogger(ScanJobs.class);
+    private static final Duration LOST_AFTER = Duration.ofSeconds(30);
+    private static final Duration FOLLOWED_EVERY = Duration.ofMillis(400);
+    private static final long STOPPED_WITHIN_MS = 8000;
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final Scans scans;
+    private final ScanJobMapper mapper;
+    private final Clock clock;
+    private final SimpleAsyncTaskExecutor threads = new SimpleAsyncTaskExecutor("scan-");
+
+    ScanJobs(Scans scans, ScanJobMapper mapper, Clock clock) {
+        this.scans = scans;
+        this.mapper = mapper;
+        this.clock = clock;
+        threads.setDaemon(true);
+        threads.setTaskTerminationTimeout(STOPPED_WITHIN_MS);
+    }
+
+    /** A scan that is interrupted switches its voltage off before it ends. */
+    @Override
+    public void destroy() {
+        threads.close();
+    }
+
+    /**
+     * A scan of a test.
+     *
+     * @param stopped why it ended before its end; empty where it did not, or is under way
+     * @param stopping who has asked for its end, while it is under way
+     */
+    record ScanJob(
+            boolean underWay, String startedBy, List<ScanReading> reads, String stopped, Optional<String> stopping) {
+        ScanJob {
+            reads = List.copyOf(reads);
+        }
+    }
+
+    /**
+     * Starts a scan; its parameters are those of {@link Scans#scan}.
+     *
+     * @throws Refused if nothing may be measured yet, or a scan of the test is under way
+     */
+    void start(
+            long runId,
+            Optional<ScanProgram> program,
+            ScanNulls zeros,
+            String address,
+            double dwellS,
+            boolean secured,
+            String by) {
+        scans.mustBeAllowed(runId);
+        endLost(runId);
+        Long id = mapper.insert(runId, by, clock.instant());
+        if (id == null) {
+            throw new Refused("", Message.of("scan_jobs.under_way"));
+        }
+        threads.execute(() -> {
+            Following following = new Following(id);
+            String stopped = stopped(() -> scans.scan(runId, program, zeros, address, dwellS, secured, by, following)
+                    .stopped());
+            mapper.end(id, JSON.writeValueAsString(following.reads), stopped, clock.instant());
+        });
+    }
+
+    /** Carries a scan out; why it ended before its end. What nobody foresaw is logged, and never ends a scan without a word. */
+    private static String stopped(Supplier<String> scan) {
+        try {
+            return scan.get();
+        } catch (Refused refused) {
+            return Words.say(refused.problems().get(0).what());
+        } catch (RuntimeException e) {
+            LOG.error("A scan ended by a fault of the program", e);
+            return Words.say("scan_jobs.something_broke");
+        }
+    }
+
+    /** The last scan of a test, under way or ended. */
+    Optional<ScanJob> last(long runId) {
+        endLost(runId);
+        return Optional.ofNullable(mapper.last(runId))
+                .map(row -> new ScanJob(
+                        row.endedAt() == null,
+                        row.startedBy(),
+                        List.of(JSON.readValue(row.reads(), ScanReading[].class)),
+                        row.stopped(),
+                        Optional.ofNullable(row.stopBy())));
+    }
+
+    /** Asks a scan that is under way to end: within a second it switches off, discharges and stops. */
+    void stop(long runId, String by) {
+        mapper.stop(runId, by);
+    }
+
+    private void endLost(long runId) {
+        mapper.endLost(runId, clock.instant().minus(LOST_AFTER), Words.say("scan_jobs.lost"));
+    }
+
+    /** Saves how far a scan is, and hears whether somebody has asked for its end. */
+    private final class Following implements ScanWatch {
+        private final long id;
+        private List<ScanReading> reads = List.of();
+        private long next;
+
+        Following(long id) {
+            this.id = id;
+        }
+
+        @Override
+        public Optional<String> stoppedBy(List<ScanReading> soFar) {
+            reads = List.copyOf(soFar);
+            long now = System.nanoTime();
+            if (now < next) {
+                return Optional.empty();
+            }
+            next = now + FOLLOWED_EVERY.toNanos();
+            return Optional.of(mapper.follow(id, JSON.writeValueAsString(reads), clock.instant()))
+                    .filter(by -> !by.isEmpty());
+        }
+    }
+}
