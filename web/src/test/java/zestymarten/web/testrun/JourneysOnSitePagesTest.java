@@ -125,4 +125,25 @@ class JourneysOnSitePagesTest {
         assertThat(technician.done()).anyMatch(each -> each.contains("5.4"));
         assertThat(certificate).doesNotContain("FAIL");
     }
+
+    @Test
+    void aHarnessInTheMachineIsProvedDeadBeforeAnythingIsTouchedAndPutBackAfter() {
+        long harness = site.wiring(
+                site.fresh("In the machine"),
+                "wire,from,to,length_m,area_mm2\nW1,J1.1,J2.1,8,0.5\nW2,J1.2,J2.2,8,0.5\n");
+        Map<String, String> joined = BenchHand.straight(2, "0.48");
+        technician.begin(harness, "IM-1", "input[name=in_place]");
+        String last = technician.play(sentence -> {
+            if (sentence.contains("volts?")) {
+                return sentence.contains("source") ? "231" : "0";
+            }
+            return BenchHand.unit(joined).apply(sentence);
+        });
+        assertThat(last).startsWith("All measurements are done");
+        assertThat(technician.done())
+                .containsSubsequence("Unplug J1. -> ", "Black on J1.1, red on J2.1. -> 0.48")
+                .anyMatch(each -> each.startsWith("Power off, locked off, charge bled off?"))
+                .anyMatch(each -> each.endsWith("-> 231"));
+        assertThat(technician.certificate()).contains("PASS", "put back").doesNotContain("FAIL");
+    }
 }
