@@ -47,6 +47,7 @@ class Scans {
 
     private static final int FIGURES = 5;
     private static final int FEWEST_POINTS = 3;
+    private static final String ALL_OPEN = "ROUT:OPEN:ALL";
     private static final long SECOND_MS = 1000;
     private static final double NANOS = 1e9;
     /** Less is no danger; the same as where a person reads it. */
@@ -294,12 +295,12 @@ class Scans {
                             return Words.say("pass.barriers_first");
                         }
                         reads.add(measured(talk, address, measure, now));
-                        follow(true);
+                        mustGoOn(talk);
                     } else {
                         prepare(talk, action);
                     }
                 }
-                talk.command("ROUT:OPEN:ALL");
+                talk.command(ALL_OPEN);
             }
             return "";
         }
@@ -413,10 +414,21 @@ class Scans {
                 off(talk, voltage);
                 double seconds = talk.isStandIn() ? voltage.onS() : (System.nanoTime() - on) / NANOS;
                 discharge(talk, ScanVoltage.dischargeS(seconds));
+                talk.command(ALL_OPEN);
                 throw ended;
             }
             off(talk, voltage);
             return InstrumentReading.ofTester(answer, leaks, voltage.dwellS(), address);
+        }
+
+        /** Between measurements, with no voltage on. */
+        private void mustGoOn(Talk talk) {
+            try {
+                follow(true);
+            } catch (Refused ended) {
+                talk.command(ALL_OPEN);
+                throw ended;
+            }
         }
 
         private void follow(boolean mayEnd) {

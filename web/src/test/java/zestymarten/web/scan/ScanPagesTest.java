@@ -179,7 +179,7 @@ class ScanPagesTest {
             browser.click("#scan-job button").see("#scan-job", "Stopped by bench");
             assertThat(browser.text("#scan-job .reads")).contains("0.25");
             assertThat(tester.heard())
-                    .containsSubsequence("SOUR:VOLT 500.0;OUTP ON", "OUTP OFF", "MEAS:VOLT?")
+                    .containsSubsequence("SOUR:VOLT 500.0;OUTP ON", "OUTP OFF", "MEAS:VOLT?", "ROUT:OPEN:ALL")
                     .doesNotContain("MEAS:INS?");
             browser.click("a[href*='next=yes']").see("main", "What this program does");
         }
