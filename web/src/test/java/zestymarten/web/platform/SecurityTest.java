@@ -68,6 +68,17 @@ class SecurityTest {
     }
 
     @Test
+    void theSentencesOfScriptsAreKeptForAYearAndNamedByTheirContent() {
+        Matcher words = Pattern.compile("src=\"(/words\\.js\\?language=en-GB&amp;version=[0-9a-f]{32})\"")
+                .matcher(get("/sign-in").body());
+        assertThat(words.find()).isTrue();
+        HttpResponse<String> answer = get(words.group(1).replace("&amp;", "&"));
+        assertThat(answer.headers().firstValue("Cache-Control").orElse("")).contains("max-age=31536000", "immutable");
+        assertThat(answer.body()).startsWith("window.martenWords = {").contains("The server does not answer.");
+        assertThat(get("/words.js?language=tlh").body()).as("English otherwise").isEqualTo(answer.body());
+    }
+
+    @Test
     void theStylesNameTheFontsByTheirContentToo() {
         Matcher styles = Pattern.compile("href=\"(/marten-[^\"]+\\.css)\"")
                 .matcher(get("/sign-in").body());
