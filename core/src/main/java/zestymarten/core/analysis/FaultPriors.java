@@ -17,7 +17,7 @@ import zestymarten.core.finding.Symptoms;
 final class FaultPriors {
     private static final double CLEARED = 0.03;
     private static final double FITTING = 4;
-    private static final double FREE_OHM = Math.exp(-4);
+    private static final double FREE_OHM = Math.exp(-2);
     private static final double CAVITY = 0.1;
     /** The wire that belongs in a cavity has to be out of it before another gets in. */
     private static final double OCCUPIED = 0.1;
@@ -43,15 +43,14 @@ final class FaultPriors {
     private final Priors priors;
     private final Symptoms complaint;
     private final FaultHistory history;
-    /** With how many other nets one can be joined or changed. */
-    private final int others;
+    private final int nets;
 
     FaultPriors(Design design, Priors priors, Symptoms complaint) {
         this.design = design;
         this.priors = priors;
         this.complaint = complaint;
         history = design.history();
-        others = Math.max(1, design.nets().all().size() - 1);
+        nets = Math.max(2, design.nets().all().size());
     }
 
     Priors priors() {
@@ -143,7 +142,7 @@ final class FaultPriors {
                 .mapToDouble(move -> crossed(move.conductor()))
                 .max()
                 .orElse(priors.crossed());
-        return dead * crossed * Math.pow(2.0 / others, moves.size() - 1.0);
+        return dead * crossed * Math.pow(2.0 / nets, moves.size() - 1.0);
     }
 
     private double bridged(List<Finding.Piece> pieces) {
@@ -156,8 +155,8 @@ final class FaultPriors {
                 .mapToDouble(wire -> joined(wire, frame))
                 .max()
                 .orElse(frame ? priors.toFrame() : priors.shorted());
-        double pair = 2 * priors.shorted() / others;
-        double odds = frame ? joined : 2 * joined / others;
+        double pair = 2 * priors.shorted() / nets;
+        double odds = frame ? joined : 2 * joined / nets;
         return odds
                 * Math.pow(pair, Math.max(0, pieces.size() - 2))
                 * Math.pow(CAVITY, (double) cavities)
@@ -173,7 +172,7 @@ final class FaultPriors {
                 .mapToDouble(wire -> joined(wire.id(), frame))
                 .max()
                 .orElse(frame ? priors.toFrame() : priors.shorted());
-        return (frame ? joined : 2 * joined / others)
+        return (frame ? joined : 2 * joined / nets)
                 * Stream.of(a, b)
                         .flatMap(end -> design.nets().of(end).stream())
                         .flatMap(net -> net.conductors().stream())
@@ -184,7 +183,7 @@ final class FaultPriors {
 
     /** The same of two wires of which nothing is known but what the machine does as a whole. */
     double usualJoint() {
-        return 2 * priors.shorted() / others * (complaint.isOfSomething() ? CLEARED : 1);
+        return 2 * priors.shorted() / nets * (complaint.isOfSomething() ? CLEARED : 1);
     }
 
     private double staysOn(List<Finding.Piece> pieces) {

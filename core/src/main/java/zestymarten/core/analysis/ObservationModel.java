@@ -30,13 +30,6 @@ final class ObservationModel {
     private static final double LEAK_ACROSS_OPEN_PENALTY = 1;
     private static final double PRIOR_PENALTY = 4;
     private static final double CONTACT_OHM = 0.015;
-    /** A joint of some ohms has just those that were read by a chance that a joint of none does not need. */
-    private static final double FREE_JOINT_PENALTY = 2;
-
-    private static final double DEAD_JOINT_OHM = 0.05;
-    /** On a wrong pin some figure is read, just this one by the same chance. */
-    private static final Misfit WRONG_FIGURE = Misfit.of(WRONG_PIN_PENALTY + FREE_JOINT_PENALTY);
-
     private static final double SHARE = 0.003;
     private static final double FACT = 0.25;
     private static final double MARGIN = 0.2;
@@ -141,13 +134,9 @@ final class ObservationModel {
             NetworkFit.FitEdge edge = variation.edges().get(e);
             double off = (fitted.ohm(e) - edge.nominal()) / edge.spread();
             sum += Math.min(PRIOR_PENALTY, off * off / 2);
-            sum += variation.isJoint(e) ? Math.min(PRIOR_PENALTY, ofJoint(fitted.ohm(e))) : 0;
+            sum += variation.isJoint(e) ? Math.min(PRIOR_PENALTY, Math.log1p(fitted.ohm(e))) : 0;
         }
         return sum;
-    }
-
-    private static double ofJoint(double ohm) {
-        return Math.log1p(ohm) + FREE_JOINT_PENALTY * -Math.expm1(-ohm / DEAD_JOINT_OHM);
     }
 
     private static Optional<NetworkFit.Figure> figure(Variation variation, Observation seen) {
@@ -216,6 +205,6 @@ final class ObservationModel {
         }
         return seen.judgement().contact() == Judgement.Contact.LEAK && seen.expectation() instanceof Expectation.Joined
                 ? Misfit.of(LEAK_ACROSS_OPEN_PENALTY)
-                : WRONG_FIGURE;
+                : WRONG_PIN;
     }
 }
