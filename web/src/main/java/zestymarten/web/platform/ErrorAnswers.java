@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.NoHandlerFoundException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
@@ -114,7 +115,7 @@ class ErrorAnswers {
     /** What a page of ours does not do: addresses that lead nowhere, members and parameters of a wrong form. */
     @ExceptionHandler
     Object unforeseen(Exception e, HttpServletRequest request, HttpServletResponse response) {
-        if (e instanceof NoResourceFoundException) {
+        if (e instanceof NoResourceFoundException || e instanceof NoHandlerFoundException) {
             Message text = Message.of("error_answers.address_leads_nowhere_may");
             return answer(HttpStatus.NOT_FOUND, only(text), request, response);
         }
