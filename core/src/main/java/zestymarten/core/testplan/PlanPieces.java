@@ -21,11 +21,17 @@ import zestymarten.core.assembly.Terminal;
  * never stored.
  */
 public final class PlanPieces {
+    /** The place of what reads well at the far end: before every stub. */
+    private static final int WHOLE = -1;
+
     private final List<Terminal> pieces;
     private final List<TestStep.Measurement> cavities;
     private final FarStubs far;
     private final TestMethod method;
     private final Map<Terminal, Integer> place = new HashMap<>();
+    /** At the far end each stub comes after those before it and after all that is whole. */
+    private final Map<Terminal, Integer> farPlace = new HashMap<>();
+
     private final Set<TestStep.Measurement> cavitySet;
     private final Map<Terminal, Terminal> partOf;
 
@@ -44,6 +50,10 @@ public final class PlanPieces {
         cavitySet = Set.copyOf(cavities);
         for (int i = 0; i < pieces.size(); i++) {
             place.put(pieces.get(i), i);
+        }
+        far.whole().forEach(each -> farPlace.put(each, WHOLE));
+        for (int i = 0; i < far.stubs().size(); i++) {
+            farPlace.put(far.stubs().get(i), i);
         }
     }
 
@@ -72,12 +82,6 @@ public final class PlanPieces {
         /** How many {@link #pairs} there are. */
         public long count() {
             return (long) stubs.size() * whole.size() + (long) stubs.size() * (stubs.size() - 1) / 2;
-        }
-
-        private boolean isBetween(TestStep.Measurement touch) {
-            int stub = stubs.indexOf(touch.red());
-            return stub >= 0
-                    && (whole.contains(touch.black()) || stubs.subList(0, stub).contains(touch.black()));
         }
     }
 
@@ -257,12 +261,14 @@ public final class PlanPieces {
             return touch.red().isFrame()
                     && (place.containsKey(touch.black()) || far.stubs().contains(touch.black()));
         }
-        Integer first = place.get(touch.black());
-        Integer second = place.get(touch.red());
         return touch.stage() == Stage.SHORTS
-                && (cavitySet.contains(touch)
-                        || far.isBetween(touch)
-                        || (first != null && second != null && first < second));
+                && (cavitySet.contains(touch) || isInOrder(touch, place) || isInOrder(touch, farPlace));
+    }
+
+    private static boolean isInOrder(TestStep.Measurement touch, Map<Terminal, Integer> places) {
+        Integer first = places.get(touch.black());
+        Integer second = places.get(touch.red());
+        return first != null && second != null && first < second;
     }
 
     /** Whether a touch is one of the shorts or frame touches; see {@link #shorts}. */
