@@ -3,7 +3,9 @@ package zestymarten.web.platform;
 import com.ibm.icu.text.MessageFormat;
 import java.util.Locale;
 import java.util.Map;
+import java.util.ResourceBundle;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -54,6 +56,16 @@ final class Bundles extends ResourceBundleMessageSource {
         Rooms.NAMES.forEach(each -> addBasenames("messages/" + each));
         setDefaultEncoding("UTF-8");
         setFallbackToSystemLocale(false);
+    }
+
+    /** All sentences of a room as they are written, by their codes. */
+    Map<String, String> room(String name, Locale language) {
+        ResourceBundle bundle = getResourceBundle("messages/" + name, language);
+        if (bundle == null) {
+            throw new IllegalArgumentException("No room is called " + name);
+        }
+        return bundle.keySet().stream()
+                .collect(Collectors.toMap(code -> code, bundle::getString, (a, b) -> a, TreeMap::new));
     }
 
     @Override

@@ -4,8 +4,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Locale;
 import java.util.Map;
-import java.util.ResourceBundle;
-import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -47,17 +45,7 @@ final class ScriptWords {
     }
 
     private static Script written(Locale language) {
-        String content = "window.martenWords = " + JSON.writeValueAsString(sentences(language)) + ";\n";
+        String content = "window.martenWords = " + JSON.writeValueAsString(Words.room("script", language)) + ";\n";
         return new Script(content, DigestUtils.md5DigestAsHex(content.getBytes(StandardCharsets.UTF_8)));
-    }
-
-    private static Map<String, String> sentences(Locale language) {
-        ResourceBundle room = ResourceBundle.getBundle(
-                "messages/script",
-                language,
-                ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES));
-        Map<String, String> sentences = new TreeMap<>();
-        room.keySet().forEach(code -> sentences.put(code, room.getString(code)));
-        return sentences;
     }
 }

@@ -1,6 +1,8 @@
 package zestymarten.web.platform;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import org.springframework.context.MessageSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -36,6 +38,11 @@ public class Words {
     /** The sentences themselves, as pages ask for them by {@code #{...}}. */
     public static MessageSource source() {
         return BUNDLES;
+    }
+
+    /** The sentences of a room in a language, as they are written, by their codes. */
+    static Map<String, String> room(String name, Locale language) {
+        return BUNDLES.room(name, language);
     }
 
     @Bean
