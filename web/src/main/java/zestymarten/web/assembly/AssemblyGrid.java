@@ -142,12 +142,11 @@ record AssemblyGrid(Map<String, String> fields) {
         return fields.getOrDefault(name, "").strip();
     }
 
-    /** The numbers of the rows of a table in which something stands. Cost: proportional to the cells of all tables. */
-    List<Integer> rows(AssemblyTable table) {
-        return List.copyOf(rows().getOrDefault(table, Set.of()));
-    }
-
-    private Map<AssemblyTable, Set<Integer>> rows() {
+    /**
+     * The numbers of the rows in which something stands, in their order; none for a table without any. Cost: proportional to
+     * the cells of all tables.
+     */
+    Map<AssemblyTable, List<Integer>> rows() {
         Map<AssemblyTable, Set<Integer>> rows = new EnumMap<>(AssemblyTable.class);
         fields.forEach((name, text) -> {
             if (!text.isBlank()) {
@@ -157,7 +156,8 @@ record AssemblyGrid(Map<String, String> fields) {
                                 .add(cell.row()));
             }
         });
-        return rows;
+        return Stream.of(AssemblyTable.values())
+                .collect(Collectors.toMap(table -> table, table -> List.copyOf(rows.getOrDefault(table, Set.of()))));
     }
 
     /** Which cell a field is. */
@@ -186,8 +186,7 @@ record AssemblyGrid(Map<String, String> fields) {
 
     /** The assembly that the cells say. */
     GridResult read() {
-        Map<AssemblyTable, List<Integer>> rows = new EnumMap<>(AssemblyTable.class);
-        rows().forEach((table, filled) -> rows.put(table, List.copyOf(filled)));
+        Map<AssemblyTable, List<Integer>> rows = rows();
         Map<String, Object> root = new LinkedHashMap<>();
         root.put("format", "zesty-marten/assembly");
         root.put("version", 1);

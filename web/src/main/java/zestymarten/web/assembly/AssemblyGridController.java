@@ -85,10 +85,11 @@ class AssemblyGridController {
         page.addObject("grid", grid);
         page.addObject("shown", AssemblyGrid.SHOWN_ROWS);
         page.addObject("most", AssemblyGrid.MOST_ROWS);
+        Map<AssemblyTable, List<Integer>> rows = grid.rows();
         page.addObject(
                 "tables",
                 List.of(AssemblyTable.values()).stream()
-                        .map(each -> view(each, grid, wrong))
+                        .map(each -> view(each, rows.getOrDefault(each, List.of()), grid, wrong))
                         .toList());
         page.addObject(
                 "kinds",
@@ -102,8 +103,8 @@ class AssemblyGridController {
         return page;
     }
 
-    private static TableView view(AssemblyTable table, AssemblyGrid grid, Map<String, String> wrong) {
-        List<Integer> filled = grid.rows(table);
+    private static TableView view(
+            AssemblyTable table, List<Integer> filled, AssemblyGrid grid, Map<String, String> wrong) {
         int total = EMPTY_ROWS + (filled.isEmpty() ? 0 : filled.get(filled.size() - 1) + 1);
         List<List<CellView>> rows = IntStream.range(0, Math.min(total, AssemblyGrid.SHOWN_ROWS))
                 .mapToObj(row -> table.columns().stream()
@@ -133,7 +134,7 @@ class AssemblyGridController {
 
     /** What the wires may read of which the rows show, from a row on. */
     private Map<String, String> limits(AssemblyGrid grid, Assembly assembly, int window) {
-        List<Integer> rows = grid.rows(AssemblyTable.WIRES);
+        List<Integer> rows = grid.rows().getOrDefault(AssemblyTable.WIRES, List.of());
         int first = (int) rows.stream().filter(row -> row < window).count();
         List<AssemblyView.WireRow> wires = views.wires(assembly, first);
         return IntStream.range(0, Math.min(Math.min(rows.size() - first, wires.size()), AssemblyGrid.SHOWN_ROWS))
