@@ -6,6 +6,7 @@ import java.util.Optional;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.scan.Points;
 import zestymarten.core.scan.ScanProgram;
+import zestymarten.core.scan.Taken;
 
 /**
  * A scanning program as a score: a line for every point of the switch, a column for every measurement, a filled head for what
@@ -63,19 +64,21 @@ public record StaveDrawing(
 
     /** Draws a program, of which nothing was measured yet. */
     public static StaveDrawing of(Points points, ScanProgram program) {
+        List<Taken> taken = program.taken(points);
         return of(
                 points,
-                program.taken(points).stream()
+                taken.stream()
                         .map(each -> new Note(
                                 List.copyOf(each.a()),
                                 List.copyOf(each.b()),
                                 each.measure().voltage().isPresent(),
                                 ""))
-                        .toList());
+                        .toList(),
+                taken.size());
     }
 
-    /** Draws measurements. */
-    public static StaveDrawing of(Points points, List<Note> notes) {
+    /** Draws measurements, of so many in all. */
+    public static StaveDrawing of(Points points, List<Note> notes, int total) {
         List<StaveRow> rows = new ArrayList<>();
         for (int i = 0; i < Math.min(MOST_POINTS, points.terminals().size()); i++) {
             rows.add(
@@ -100,7 +103,7 @@ public record StaveDrawing(
                 rows,
                 columns,
                 grounds,
-                notes.size() - columns.size());
+                total - columns.size());
     }
 
     private static List<Double> heads(Points points, List<Terminal> side) {

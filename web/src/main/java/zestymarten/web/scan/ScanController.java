@@ -3,6 +3,7 @@ package zestymarten.web.scan;
 import java.nio.charset.StandardCharsets;
 import java.security.Principal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,6 +27,7 @@ import zestymarten.core.scan.ScanProgram;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.StaveDrawing;
 import zestymarten.web.meter.StandIns;
+import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
@@ -98,7 +100,11 @@ class ScanController {
     /** How far a scan is. */
     @GetMapping("/job")
     String job(@PathVariable long id, Model model) {
-        shown(runs.find(id), ScanForm.of(Map.of()), jobs.last(id), model);
+        RunSnapshot run = runs.find(id);
+        model.addAttribute("run", run);
+        ScanJobs.ScanJob last =
+                jobs.last(id).orElseThrow(() -> new NotFound(Message.of("scan_controller.no_scan", id)));
+        show(last, run.test(), model);
         return "scan/job";
     }
 
@@ -161,22 +167,32 @@ class ScanController {
         model.addAttribute("form", form);
         model.addAttribute("secured", form.barriers() || Scans.isSecured(test));
         model.addAttribute("zeroed", zeroed(ScanNulls.of(form.zeros())));
-        model.addAttribute(
-                "stave",
-                job.map(each -> StaveDrawing.of(
-                                points,
-                                each.reads().stream().map(ScanReading::note).toList()))
-                        .orElseGet(() -> StaveDrawing.of(points, program)));
         model.addAttribute("review", ReviewView.of(program, test.design()));
         model.addAttribute("empty", program.actions().isEmpty());
         model.addAttribute("text", ProgramText.write(program));
-        model.addAttribute("left", test.left());
-        model.addAttribute("job", job);
+        model.addAttribute("stave", StaveDrawing.of(points, program));
+        model.addAttribute("scanned", job.isPresent());
+        job.ifPresent(each -> show(each, test, model));
+        return "scan/scan";
+    }
+
+    private static void show(ScanJobs.ScanJob job, TestRun test, Model model) {
         String most = Words.say(
                 "scan_controller.more_than",
                 Message.figure(test.conditions().meter().topOhm(), "Ω"));
-        model.addAttribute("reads", job.map(each -> reads(each.reads(), most)).orElse(List.of()));
-        return "scan/scan";
+        model.addAttribute("job", job);
+        model.addAttribute("left", test.left());
+        model.addAttribute(
+                "reads", job.reads().stream().map(each -> read(each, most)).toList());
+        model.addAttribute(
+                "made",
+                StaveDrawing.of(
+                        Points.of(test.design().assembly()),
+                        job.reads().stream()
+                                .sorted(Comparator.comparingInt(ScanJobs.NumberedReading::line))
+                                .map(each -> each.reading().note())
+                                .toList(),
+                        job.count()));
     }
 
     private static String zeroed(ScanNulls zeros) {
@@ -200,18 +216,15 @@ class ScanController {
                 : "";
     }
 
-    /** The rows of the page; {@code most} is what an over-range mark says. */
-    private static List<ReadView> reads(List<ScanReading> reads, String most) {
-        List<ReadView> views = new ArrayList<>();
-        for (ScanReading each : reads) {
-            views.add(new ReadView(
-                    views.size() + 1,
-                    side(each.a()) + " – " + side(each.b()),
-                    each.shown().equals("OL") ? most : each.shown(),
-                    each.within() ? "good" : "fault",
-                    each.kept()));
-        }
-        return views;
+    /** A row of the page; {@code most} is what an over-range mark says. */
+    private static ReadView read(ScanJobs.NumberedReading numbered, String most) {
+        ScanReading reading = numbered.reading();
+        return new ReadView(
+                numbered.line(),
+                side(reading.a()) + " – " + side(reading.b()),
+                reading.shown().equals("OL") ? most : reading.shown(),
+                reading.within() ? "good" : "fault",
+                reading.kept());
     }
 
     private static String side(List<String> names) {

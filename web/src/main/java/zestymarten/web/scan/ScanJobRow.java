@@ -1,18 +1,17 @@
 package zestymarten.web.scan;
 
-import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A scan as stored.
  *
- * @param reads {@link ScanReading}s as a JSON array
+ * @param stopBy who has asked for its end; null if nobody has
+ * @param count the measurements made so far
  */
 record ScanJobRow(
         long id,
         String startedBy,
-        Instant aliveAt,
+        boolean underWay,
         @Nullable String stopBy,
-        @Nullable Instant endedAt,
         String stopped,
-        String reads) {}
+        int count) {}

@@ -9,10 +9,12 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.core.task.SimpleAsyncTaskExecutor;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.scan.ScanProgram;
+import zestymarten.web.meter.StandIns;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Words;
 
@@ -27,6 +29,10 @@ class ScanJobs implements DisposableBean {
     private static final Duration LOST_AFTER = Duration.ofSeconds(30);
     private static final Duration FOLLOWED_EVERY = Duration.ofMillis(400);
     private static final long STOPPED_WITHIN_MS = 8000;
+    /** Measurements that a page lists while a scan is under way, and after it. */
+    private static final int LATEST = 20;
+
+    private static final int MOST_LISTED = 400;
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final Scans scans;
@@ -51,20 +57,30 @@ class ScanJobs implements DisposableBean {
     /**
      * A scan of a test.
      *
+     * @param count the measurements made so far
+     * @param reads the last of them while it is under way, the last first; then those outside their limits first
      * @param stopped why it ended before its end; empty where it did not, or is under way
      * @param stopping who has asked for its end, while it is under way
      */
     record ScanJob(
-            boolean underWay, String startedBy, List<ScanReading> reads, String stopped, Optional<String> stopping) {
+            boolean underWay,
+            String startedBy,
+            int count,
+            List<NumberedReading> reads,
+            String stopped,
+            Optional<String> stopping) {
         ScanJob {
             reads = List.copyOf(reads);
         }
     }
 
+    /** A measurement with its number, from 1. */
+    record NumberedReading(int line, ScanReading reading) {}
+
     /**
      * Starts a scan; its parameters are those of {@link Scans#scan}.
      *
-     * @throws Refused if nothing may be measured yet, or a scan of the test is under way
+     * @throws Refused if nothing may be measured yet, or a scan of the test, or on the tester, is under way
      */
     void start(
             long runId,
@@ -75,16 +91,18 @@ class ScanJobs implements DisposableBean {
             boolean secured,
             String by) {
         scans.mustBeAllowed(runId);
-        endLost(runId);
-        Long id = mapper.insert(runId, by, clock.instant());
+        endLost();
+        String tester = StandIns.NAMES.contains(address) ? null : address;
+        Long id = mapper.insert(runId, tester, by, clock.instant());
         if (id == null) {
             throw new Refused("", Message.of("scan_jobs.under_way"));
         }
+        Following following = new Following(id);
         threads.execute(() -> {
-            Following following = new Following(id);
             String stopped = stopped(() -> scans.scan(runId, program, zeros, address, dwellS, secured, by, following)
                     .stopped());
-            mapper.end(id, JSON.writeValueAsString(following.reads), stopped, clock.instant());
+            following.save();
+            mapper.end(id, stopped, clock.instant());
         });
     }
 
@@ -102,29 +120,35 @@ class ScanJobs implements DisposableBean {
 
     /** The last scan of a test, under way or ended. */
     Optional<ScanJob> last(long runId) {
-        endLost(runId);
+        endLost();
         return Optional.ofNullable(mapper.last(runId))
                 .map(row -> new ScanJob(
-                        row.endedAt() == null,
+                        row.underWay(),
                         row.startedBy(),
-                        List.of(JSON.readValue(row.reads(), ScanReading[].class)),
+                        row.count(),
+                        (row.underWay() ? mapper.latest(row.id(), LATEST) : mapper.worst(row.id(), MOST_LISTED))
+                                .stream()
+                                        .map(each -> new NumberedReading(
+                                                each.line(), JSON.readValue(each.reading(), ScanReading.class)))
+                                        .toList(),
                         row.stopped(),
                         Optional.ofNullable(row.stopBy())));
     }
 
-    /** Asks a scan that is under way to end: within a second it switches off, discharges and stops. */
+    /** Asks a scan that is under way to end: within about a second it switches off, discharges and stops. */
     void stop(long runId, String by) {
         mapper.stop(runId, by);
     }
 
-    private void endLost(long runId) {
-        mapper.endLost(runId, clock.instant().minus(LOST_AFTER), Words.say("scan_jobs.lost"));
+    private void endLost() {
+        mapper.endLost(clock.instant().minus(LOST_AFTER), Words.say("scan_jobs.lost"));
     }
 
-    /** Saves how far a scan is, and hears whether somebody has asked for its end. */
+    /** Saves how far a scan is, and hears whether it has to end. Used by the thread of its scan alone. */
     private final class Following implements ScanWatch {
         private final long id;
         private List<ScanReading> reads = List.of();
+        private int saved;
         private long next;
 
         Following(long id) {
@@ -132,15 +156,32 @@ class ScanJobs implements DisposableBean {
         }
 
         @Override
-        public Optional<String> stoppedBy(List<ScanReading> soFar) {
-            reads = List.copyOf(soFar);
+        public Optional<Message> endOf(List<ScanReading> soFar) {
+            reads = soFar;
             long now = System.nanoTime();
             if (now < next) {
                 return Optional.empty();
             }
             next = now + FOLLOWED_EVERY.toNanos();
-            return Optional.of(mapper.follow(id, JSON.writeValueAsString(reads), clock.instant()))
-                    .filter(by -> !by.isEmpty());
+            try {
+                save();
+                String by = mapper.follow(id, clock.instant());
+                return by == null
+                        ? Optional.of(Message.of("scan_jobs.given_up"))
+                        : by.isEmpty() ? Optional.empty() : Optional.of(Message.of("scan_jobs.stopped_by", by));
+            } catch (DataAccessException e) {
+                LOG.error("A scan ends because the database is away", e);
+                return Optional.of(Message.of("scan_jobs.database_away"));
+            }
+        }
+
+        /** What was read since the last time. */
+        void save() {
+            List<ScanReading> more = reads.subList(saved, reads.size());
+            if (!more.isEmpty()) {
+                mapper.add(id, saved, JSON.writeValueAsString(more));
+                saved = reads.size();
+            }
         }
     }
 }

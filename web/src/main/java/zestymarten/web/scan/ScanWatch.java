@@ -2,6 +2,7 @@ package zestymarten.web.scan;
 
 import java.util.List;
 import java.util.Optional;
+import zestymarten.core.quantity.Message;
 
 /** Who follows a scan from outside of it. */
 @FunctionalInterface
@@ -10,8 +11,8 @@ interface ScanWatch {
     ScanWatch NOBODY = reads -> Optional.empty();
 
     /**
-     * Hears what was read so far, after each measurement and about once a second while the scan waits; says who has asked for
-     * its end, empty if it goes on.
+     * Hears what was read so far, after each measurement and about once a second while the scan waits; says why it has to end,
+     * empty if it goes on.
      */
-    Optional<String> stoppedBy(List<ScanReading> reads);
+    Optional<Message> endOf(List<ScanReading> reads);
 }

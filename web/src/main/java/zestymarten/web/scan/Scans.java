@@ -404,15 +404,15 @@ class Scans {
             // A tester that knows DC alone is never asked for a frequency.
             String frequency = voltage.alternates() ? ";SOUR:FREQ " + voltage.hertz() : "";
             ramp(talk, voltage, address);
-            talk.command("SOUR:VOLT " + voltage.volts() + frequency + ";OUTP ON");
             long on = System.nanoTime();
             String answer;
             try {
+                talk.command("SOUR:VOLT " + voltage.volts() + frequency + ";OUTP ON");
                 wait(talk, voltage.onS(), true);
                 answer = talk.answer(leaks ? "MEAS:CURR?" : "MEAS:INS?");
-            } catch (Refused ended) {
-                off(talk, voltage);
+            } catch (RuntimeException ended) { // whatever went wrong, no voltage is left on
                 double seconds = talk.isStandIn() ? voltage.onS() : (System.nanoTime() - on) / NANOS;
+                off(talk, voltage);
                 discharge(talk, ScanVoltage.dischargeS(seconds));
                 talk.command(ALL_OPEN);
                 throw ended;
@@ -432,9 +432,9 @@ class Scans {
         }
 
         private void follow(boolean mayEnd) {
-            Optional<String> by = watch.stoppedBy(reads);
-            if (mayEnd && by.isPresent()) {
-                throw new Refused("", Message.of("pass.stopped_by", by.get()));
+            Optional<Message> end = watch.endOf(reads);
+            if (mayEnd && end.isPresent()) {
+                throw new Refused("", end.get());
             }
         }
 

@@ -82,7 +82,8 @@ class ChartDrawingTest {
         assertThat(first.state()).as("not made yet").isEmpty();
         List<Terminal> all = points.terminals();
         StaveDrawing made = StaveDrawing.of(
-                points, List.of(new StaveDrawing.Note(all.subList(0, 1), all.subList(1, 3), false, "fault")));
+                points, List.of(new StaveDrawing.Note(all.subList(0, 1), all.subList(1, 3), false, "fault")), 7);
+        assertThat(made.leftOut()).isEqualTo(6);
         assertThat(made.columns())
                 .singleElement()
                 .satisfies(each -> assertThat(each.state()).isEqualTo("fault"));
