@@ -43,7 +43,7 @@ final class Calibration {
             calibration.take(
                     RandomHarness.cable(random, wires)
                             .sabotage(1 + i % MOST_FAULTS)
-                            .breakShorted(share),
+                            .strikeAgain(share),
                     share,
                     random,
                     badContact);

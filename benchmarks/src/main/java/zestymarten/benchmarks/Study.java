@@ -122,8 +122,8 @@ public final class Study {
         line("## How often what is said is true");
         line("");
         line(
-                "24,000 units of 4 to 9 wires with 1 to 3 faults, a shorted wire broken as often as any other; stopped at random after 1 to");
-        line("27 chosen measurements, one in 50 without contact. Every finding of that moment by the probability that was said with it:");
+                "24,000 units of 4 to 9 wires with 1 to 3 faults; a shorted wire is broken and a moved one shorted as often as any other. Stopped");
+        line("at random after 1 to 27 chosen measurements, one in 50 without contact. Every finding of that moment by the probability that was said with it:");
         line("");
         Calibration.lines(BAD_TOUCH).forEach(this::line);
     }

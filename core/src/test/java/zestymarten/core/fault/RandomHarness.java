@@ -180,17 +180,30 @@ public final class RandomHarness {
         return this;
     }
 
-    /** Breaks each shorted wire beyond its short with a probability: what has chafed through is often both. */
-    public RandomHarness breakShorted(double share) {
+    /**
+     * Strikes wires that have a fault once more, with the share with which every wire is struck: breaks those that are shorted,
+     * beyond their short, and shorts those whose far end is elsewhere to one that has no fault.
+     */
+    public RandomHarness strikeAgain(double share) {
         Set<Terminal> shorted = new TreeSet<>();
+        Set<String> moved = new TreeSet<>();
         faults.forEach(each -> {
             if (each instanceof SeededFault.Shorted at) {
                 shorted.addAll(List.of(at.a(), at.b()));
+            } else if (each instanceof SeededFault.Moved far) {
+                moved.addAll(far.cavities().keySet());
             }
         });
+        List<Conductor> good = new ArrayList<>(assembly.conductors());
+        good.removeIf(wire -> told().stream().anyMatch(each -> each.matches(".*\\b" + wire.id() + "\\b.*")));
         for (Conductor wire : assembly.conductors()) {
             if (shorted.contains(wire.from()) && random.nextDouble() < share) {
                 add(new SeededFault.Open(wire.id()), "open", wire.id());
+            }
+            if (moved.contains(wire.id()) && !good.isEmpty() && random.nextDouble() < 2 * share) {
+                Conductor other = good.remove(random.nextInt(good.size()));
+                faults.add(new SeededFault.Shorted(wire.from(), other.from(), 3 * random.nextDouble()));
+                told.add("short " + new TreeSet<>(List.of(wire.id(), other.id())));
             }
         }
         return this;
