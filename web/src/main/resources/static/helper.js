@@ -3,6 +3,7 @@ const bar = document.getElementById("aloud");
 const holds = document.getElementById("holds");
 const pins = () => document.querySelector("#far-end [data-pins]")?.dataset.pins ?? "";
 const { speak } = await import(bar.dataset.speak);
+const { follow } = await import(bar.dataset.follow);
 let said = "";
 
 document.getElementById("hold")?.addEventListener("click", () => {
@@ -16,4 +17,13 @@ document.body.addEventListener("htmx:afterSwap", () => {
   }
   said = now;
 });
+follow(
+  bar.dataset.events,
+  (what) => {
+    if (what !== "people") {
+      window.htmx.trigger(document.body, "news");
+    }
+  },
+  { often: 2000, seldom: 8000 },
+);
 bar.hidden = false;

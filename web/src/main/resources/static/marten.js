@@ -45,8 +45,11 @@
     return Boolean(place);
   };
 
-  document.addEventListener("htmx:sendError", () => {
-    tell(say("script.server_does_not_answer"));
+  // What a page asks by itself fails without a word: nobody has entered anything.
+  document.addEventListener("htmx:sendError", (event) => {
+    if (!event.target.closest?.("[data-quiet]")) {
+      tell(say("script.server_does_not_answer"));
+    }
   });
 
   // An answer that is no message of ours, such as a refusal without words, never takes the place of what is on the page.

@@ -5,13 +5,17 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.context.i18n.LocaleContextHolder;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import zestymarten.web.platform.PublicAddress;
 import zestymarten.web.platform.Qr;
 import zestymarten.web.platform.Words;
@@ -31,13 +35,21 @@ class HelperController {
     private final Presence presence;
     private final Speech speech;
     private final PublicAddress address;
+    private final FollowedTests followed;
 
-    HelperController(TestRuns runs, HelperLinks links, Presence presence, Speech speech, PublicAddress address) {
+    HelperController(
+            TestRuns runs,
+            HelperLinks links,
+            Presence presence,
+            Speech speech,
+            PublicAddress address,
+            FollowedTests followed) {
         this.runs = runs;
         this.links = links;
         this.presence = presence;
         this.speech = speech;
         this.address = address;
+        this.followed = followed;
     }
 
     /** A link that was made just now. */
@@ -51,6 +63,7 @@ class HelperController {
     private String page(RunSnapshot run, Optional<Fresh> fresh, Model model) {
         shown(run, model);
         model.addAttribute("now", "/runs/" + run.id() + "/helper/now");
+        model.addAttribute("events", "/runs/" + run.id() + "/events");
         model.addAttribute("links", links.of(run.id()));
         model.addAttribute("fresh", fresh);
         model.addAttribute("guest", false);
@@ -102,6 +115,7 @@ class HelperController {
     @GetMapping("/h/{secret}")
     String guest(@PathVariable String secret, Model model, HttpServletResponse response) {
         model.addAttribute("now", "/h/" + secret + "/now");
+        model.addAttribute("events", "/h/" + secret + "/events");
         model.addAttribute("links", List.of());
         model.addAttribute("fresh", Optional.empty());
         model.addAttribute("guest", true);
@@ -115,6 +129,31 @@ class HelperController {
             Model model,
             HttpServletResponse response) {
         return forGuest(secret, holds, model, response).isEmpty() ? "helper/ended" : HELPING;
+    }
+
+    /** Says when something has happened on the test. */
+    @GetMapping(path = "/runs/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    ResponseEntity<SseEmitter> events(@PathVariable long id) {
+        return followed(Optional.of(id));
+    }
+
+    /** The same for whoever was given a link, as long as it is good. */
+    @GetMapping(path = "/h/{secret}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    ResponseEntity<SseEmitter> guestEvents(@PathVariable String secret) {
+        return followed(links.runId(secret));
+    }
+
+    /** Proxies are asked to keep nothing back. */
+    private ResponseEntity<SseEmitter> followed(Optional<Long> run) {
+        if (run.isEmpty()) {
+            return ResponseEntity.status(HttpStatus.GONE).build();
+        } else if (followed.isFull()) {
+            return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).build();
+        }
+        return ResponseEntity.ok()
+                .header("X-Accel-Buffering", "no")
+                .cacheControl(CacheControl.noStore())
+                .body(followed.follow(run.get()));
     }
 
     private Optional<RunSnapshot> forGuest(String secret, String holds, Model model, HttpServletResponse response) {

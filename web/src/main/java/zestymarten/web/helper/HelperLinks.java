@@ -64,6 +64,12 @@ class HelperLinks {
     /** The test that a secret is good for; empty once it is good for none. */
     @Transactional(readOnly = true)
     public Optional<RunSnapshot> run(String secret) {
-        return Optional.ofNullable(mapper.runOf(Secret.digest(secret))).map(runs::find);
+        return runId(secret).map(runs::find);
+    }
+
+    /** The number of that test. */
+    @Transactional(readOnly = true)
+    public Optional<Long> runId(String secret) {
+        return Optional.ofNullable(mapper.runOf(Secret.digest(secret)));
     }
 }

@@ -10,7 +10,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Who is on a test right now and which step they have before them. In the database, so that every node knows it. */
 @Service
 class Presence {
-    private static final Duration GONE_AFTER = Duration.ofSeconds(12);
+    static final Duration GONE_AFTER = Duration.ofSeconds(12);
     private static final int LONGEST = 120;
 
     private final HelperMapper mapper;

@@ -24,6 +24,7 @@ import org.springframework.transaction.TransactionException;
 import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.NoHandlerFoundException;
@@ -110,6 +111,14 @@ class ErrorAnswers {
     @ExceptionHandler
     Object tookTooLong(Patience.TookTooLong e, HttpServletRequest request, HttpServletResponse response) {
         return answer(HttpStatus.SERVICE_UNAVAILABLE, only(TOOK_TOO_LONG), request, response);
+    }
+
+    /** Whoever followed a test has closed the page: there is nobody to answer. */
+    @ExceptionHandler
+    void gone(AsyncRequestNotUsableException e, HttpServletResponse response) {
+        if (!response.isCommitted()) {
+            response.setStatus(HttpStatus.NO_CONTENT.value());
+        }
     }
 
     /** What a page of ours does not do: addresses that lead nowhere, members and parameters of a wrong form. */

@@ -3,13 +3,23 @@ package zestymarten.web.helper;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
+import zestymarten.core.testplan.TestStep;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.testrun.RunSnapshot;
+import zestymarten.web.testrun.TestRuns;
 
 /** Two people on one test: each sees the other, and the far end needs no account. */
 @ExtendWith(Workshop.class)
@@ -81,5 +91,55 @@ class HelperPagesTest {
                 .see(".sentence", "Black on J1.1");
         browser.run("return fetch('" + run + "/with?black=J1.1&red=J2.B').then((answer) => answer.text())");
         browser.signIn("bench").open(run).see(".with", "lead J1.1 – J2.B has the same step");
+    }
+
+    private static final Duration SOON = Duration.ofSeconds(30);
+
+    private void entered(long run, String typed) {
+        TestRuns runs = site.bean(TestRuns.class);
+        TestStep due = runs.find(run).test().current().orElseThrow();
+        runs.enter(run, new TestRuns.Sent(UUID.randomUUID(), due, 1, typed, OptionalInt.empty()), "bench");
+    }
+
+    @Test
+    void whatHappensAtTheBenchIsSaidToTheFarEndUntilTheLinkIsRevoked() {
+        long run = Long.parseLong(run().replace("/runs/", ""));
+        HelperLinks links = site.bean(HelperLinks.class);
+        RunSnapshot test = site.bean(TestRuns.class).find(run);
+        String link = "/h/" + links.make(test, "bench");
+        site.bean(Presence.class).here(run, "lead", "J1.1 – J2.B");
+        HttpResponse<Stream<String>> events =
+                site.send(site.request(link + "/events"), HttpResponse.BodyHandlers.ofLines());
+        assertThat(events.headers().firstValue("Content-Type").orElse("")).startsWith("text/event-stream");
+        CompletableFuture<List<String>> heard = CompletableFuture.supplyAsync(() ->
+                events.body().filter(line -> line.startsWith("event:")).limit(2).toList());
+        site.bean(FollowedTests.class).look(); // how it stands before anything happens
+        site.bean(Presence.class).here(run, "lead", "J1.2 – J2.D");
+        entered(run, "b");
+        assertThat(heard.orTimeout(SOON.toSeconds(), TimeUnit.SECONDS).join())
+                .containsExactlyInAnyOrder("event:test", "event:people");
+        links.revoke(test, links.of(run).get(0).id());
+        assertThat(guest(link + "/events")).isEqualTo(410);
+    }
+
+    @Test
+    void whereTheServerSaysNothingThePageAsksByItself() {
+        long run = Long.parseLong(run().replace("/runs/", ""));
+        String link = "/h/"
+                + site.bean(HelperLinks.class).make(site.bean(TestRuns.class).find(run), "bench");
+        FollowedTests followed = site.bean(FollowedTests.class);
+        followed.stop();
+        try {
+            assertThat(guest(link + "/events")).isEqualTo(503);
+            browser.leave().phone().open(link).see(".helper .sentence", "The meter is being checked");
+            entered(run, "b");
+            entered(run, "0.2");
+            browser.see(".helper .far-pins", "J2.B");
+        } finally {
+            followed.start();
+        }
+        browser.open(link).see(".helper .far-pins", "J2.B");
+        entered(run, "0.3");
+        browser.see(".helper .far-pins", "J2.D");
     }
 }
