@@ -1,4 +1,5 @@
-// Hands free: the test says its steps, hears the meter's beep and says back what it has saved. Everything stays on this device.
+// Hands free: the test says its steps, hears the meter's beep and what is said, and says back what it has saved. Everything
+// stays on this device.
 const bar = document.getElementById("hands-free");
 const work = () => document.getElementById("work");
 const words = (code, ...values) => window.marten.say(code, ...values);
@@ -7,17 +8,20 @@ const press = (key) => document.querySelector(`.keypad [data-key="${key}"]`)?.cl
 const start = async () => {
   const { learn, BeepListener, BLOCK } = await import(bar.dataset.beep);
   const { speak } = await import(bar.dataset.speak);
+  const { understand, recogniser, saidIn } = await import(bar.dataset.spoken);
   const state = document.getElementById("hands-state");
   const stop = document.getElementById("hands-stop");
   const dialog = document.getElementById("hands-dialog");
   const trouble = document.getElementById("hands-trouble");
   const speaks = document.getElementById("hands-speak");
   const silent = document.getElementById("hands-silent");
+  const byVoice = document.getElementById("hands-voice");
   const voice = window.speechSynthesis;
   let speaking = false;
   let kept = false;
   let said = "";
   let ear = null;
+  let speech = null;
 
   const show = (text) => {
     state.textContent = text;
@@ -25,6 +29,7 @@ const start = async () => {
 
   const say = (text) => {
     if (speaking) {
+      speech?.abort(); // what the test itself says is no answer; it listens again afterwards
       speak(text);
     }
   };
@@ -72,7 +77,7 @@ const start = async () => {
   const heard = (what) => {
     const { beeps, silences } = work().dataset;
     if (document.querySelector(".result, dialog[open], #say .question") || document.getElementById("slot").value.trim()) {
-      ear.listener.again();
+      ear?.listener.again();
     } else if (what === "joined" && beeps === "true") {
       show(words("script.heard_beep"));
       press("b");
@@ -83,7 +88,7 @@ const start = async () => {
       const why = what === "unsteady" ? words("script.beep_comes_and_goes") : words("script.read_the_resistance");
       show(words("script.nothing_was_saved", why));
       say(why);
-      ear.listener.again();
+      ear?.listener.again();
     }
   };
 
@@ -100,7 +105,75 @@ const start = async () => {
     }, (1000 * BLOCK) / ear.context.sampleRate);
   };
 
+  // What is said, word for word: a key or a figure, as if it had been typed.
+  const vocabulary = () => ({
+    keys: {
+      b: words("script.spoken_beep"),
+      n: words("script.spoken_no_beep"),
+      OL: words("script.spoken_over"),
+      Backspace: words("script.spoken_undo"),
+      Enter: words("script.spoken_next"),
+      say: words("script.spoken_repeat"),
+    },
+    digits: words("script.spoken_digits"),
+    point: words("script.spoken_point"),
+    ohm: words("script.spoken_ohm"),
+    prefixes: { m: words("script.spoken_milli"), k: words("script.spoken_kilo"), M: words("script.spoken_mega") },
+  });
+
+  const answered = (text) => {
+    const meant = understand(text, vocabulary());
+    const question = document.querySelector("#say .question");
+    const choice = question?.querySelector(`[data-meaning="${meant?.typed ? meant.typed - 1 : "again"}"]`);
+    const isChoice = question && (meant?.typed || meant?.key === "Backspace");
+    show(words("script.heard_words", text));
+    if (isChoice && choice) {
+      choice.click();
+    } else if (meant?.key === "say") {
+      say(work().dataset.say);
+    } else if (["b", "n"].includes(meant?.key) && !question) {
+      heard(meant.key === "b" ? "joined" : "silent");
+    } else if (meant?.key && !question) {
+      press(meant.key);
+    } else if (meant && !question) {
+      document.getElementById("slot").value = meant.typed;
+      press("Enter");
+    } else {
+      show(words("script.not_understood", text));
+      say(words("script.not_understood", text));
+    }
+  };
+
+  const listenToWords = async () => {
+    const made = await recogniser(document.documentElement.lang);
+    const again = () => {
+      if (speech === made && voice?.speaking) {
+        setTimeout(again, 200);
+      } else if (speech === made) {
+        made.start();
+      }
+    };
+    made.addEventListener("result", (event) => {
+      const text = saidIn(event);
+      if (text && !voice?.speaking && !document.querySelector("dialog[open]")) {
+        answered(text);
+      }
+    });
+    made.addEventListener("end", again);
+    made.addEventListener("error", ({ error }) => {
+      if (["not-allowed", "audio-capture", "language-not-supported", "service-not-allowed"].includes(error)) {
+        silence();
+        show(words("script.microphone_not_there"));
+      }
+    });
+    speech = made;
+    again();
+  };
+
   const silence = () => {
+    const ended = speech;
+    speech = null;
+    ended?.abort();
     if (ear) {
       clearInterval(ear.timer);
       close(ear);
@@ -119,6 +192,9 @@ const start = async () => {
     dialog.close();
     document.getElementById("slot").focus();
     sayStep();
+    if (byVoice.checked) {
+      listenToWords();
+    }
   };
 
   document.getElementById("hands-learn").addEventListener("click", async () => {
@@ -153,7 +229,7 @@ const start = async () => {
     silence();
     speaks.checked = true;
     begin();
-    show(words("script.said_aloud"));
+    show(byVoice.checked ? words("script.listening_for_words") : words("script.said_aloud"));
   });
 
   stop.addEventListener("click", silence);
@@ -161,7 +237,7 @@ const start = async () => {
     kept = true;
   });
   document.addEventListener("htmx:afterSwap", (event) => {
-    if (speaking || ear) {
+    if (speaking || ear || speech) {
       if (event.detail?.target?.id === "work" || event.target?.id === "work") {
         sayStep();
       }
@@ -169,7 +245,7 @@ const start = async () => {
   });
 
   document.addEventListener("marten:shown", () => {
-    if (speaking || ear) {
+    if (speaking || ear || speech) {
       sayStep();
     }
   });
@@ -192,6 +268,12 @@ const start = async () => {
   navigator.mediaSession?.setActionHandler("play", arm);
   navigator.mediaSession?.setActionHandler("pause", arm);
   window.addEventListener("pagehide", silence);
+  // Offered only where speech is understood on this device: no sound leaves it.
+  bar.querySelector("[data-open]").addEventListener("click", async () => {
+    const offered = await recogniser(document.documentElement.lang);
+    document.getElementById("hands-by-voice").hidden = !offered;
+    document.getElementById("hands-no-voice").hidden = Boolean(offered);
+  });
   bar.hidden = false;
 };
 

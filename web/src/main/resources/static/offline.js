@@ -9,6 +9,8 @@ const bar = document.getElementById("offline");
 const slot = document.getElementById("slot");
 const csrf = document.querySelector('meta[name="csrf"]');
 const PARTS = ["stage", "question", "subject", "black", "red", "state", "ties"];
+const ENTRIES = "entries";
+const SKIPS = "skips";
 const keyOf = (step) => PARTS.map((part) => step[part] ?? "").join("\t");
 
 const element = (tag, text, more = {}) => Object.assign(document.createElement(tag), { textContent: text, ...more });
@@ -18,6 +20,7 @@ const nameOf = (form) => (form.black ? `${form.black} – ${form.red}` : form.su
 const start = async () => {
   const { openDB } = await import(main.dataset.idb);
   const { parseReading, verdictOf } = await import(main.dataset.reading);
+  const { photographField } = await import(main.dataset.photograph);
   const db = await openDB("marten", 1, {
     upgrade(made) {
       made.createObjectStore("ahead", { keyPath: "run" });
@@ -43,6 +46,19 @@ const start = async () => {
   document.addEventListener("marten:kept", () => {
     clearTimeout(soon);
     soon = setTimeout(look, 2000);
+  });
+
+  // What does not fit on the device any more is said, and stays where it was typed.
+  const put = (item) =>
+    db.add("queue", { run, person, refused: "", ...item }).catch(() => {
+      say(words("script.device_full"));
+      return null;
+    });
+  // Made once, so that a note that is being typed stays.
+  const photoField = photographField(words, async (photo, note) => {
+    const kept = await put({ path: "photos", values: { token: window.marten.newId(), note }, photo });
+    await tell();
+    return kept;
   });
 
   // The first step that nobody answered; a step that was entered is done here, and asked again by the test if it must be.
@@ -116,6 +132,9 @@ const start = async () => {
         ),
       );
     }
+    if (away) {
+      bar.append(photoField);
+    }
     if (foreign) {
       bar.append(element("p", words("script.of_another_person", foreign.person), { className: "say watch" }));
     }
@@ -133,8 +152,10 @@ const start = async () => {
       await tell();
     });
     const buttons = element("div", "", { className: "row-fields" });
-    buttons.append(again, drop);
-    box.append(element("p", words("script.was_not_saved", nameOf(item.values), item.values.typed, item.refused)), buttons);
+    buttons.append(...(item.path === ENTRIES ? [again] : []), drop);
+    const text = item.values.typed ?? item.values.reason ?? item.values.note;
+    const name = item.photo ? words("script.photograph") : nameOf(item.values);
+    box.append(element("p", words("script.was_not_saved", name, text, item.refused)), buttons);
     return box;
   };
 
@@ -150,16 +171,18 @@ const start = async () => {
     await flush();
   };
 
-  const keep = async (values) => {
-    last = judged(values);
-    if (!last) {
+  const keep = async (values, path = ENTRIES) => {
+    const answer = path === ENTRIES ? judged(values) : skipped(values);
+    if (!answer || !(await put({ path, values }))) {
       return;
     }
-    await db.add("queue", { run, person, values, refused: "" });
+    last = answer;
     slot.value = "";
     document.dispatchEvent(new CustomEvent("marten:kept"));
     await show();
   };
+
+  const skipped = (values) => ({ name: nameOf(values), typed: values.reason, state: "doubtful", word: words("script.skipped") });
 
   // The verdict of the test for this answer; null, with a message, for what cannot be entered without network.
   const judged = (values) => {
@@ -199,10 +222,15 @@ const start = async () => {
   };
 
   const post = (item) => {
-    const form = new URLSearchParams(item.values);
-    return fetch(`/runs/${item.run}/entries`, {
+    const form = item.photo ? new FormData() : new URLSearchParams(item.values);
+    if (item.photo) {
+      Object.entries(item.values).forEach(([name, value]) => form.append(name, value));
+      form.append("photo", item.photo);
+    }
+    return fetch(`/runs/${item.run}/${item.path ?? ENTRIES}`, {
       method: "POST",
       body: form,
+      redirect: item.photo ? "manual" : "follow", // a photograph that is saved leads to the page of photographs
       headers: { "HX-Request": "true", [csrf.dataset.header]: csrf.content },
     });
   };
@@ -223,7 +251,7 @@ const start = async () => {
           bar.replaceChildren(element("p", words("script.signed_out", (await waiting()).length), { className: "say fault" }));
           return null;
         }
-        if (answer.ok) {
+        if (answer.ok || answer.type === "opaqueredirect") {
           await db.delete("queue", item.seq);
         } else {
           const page = new DOMParser().parseFromString(await answer.text(), "text/html");
@@ -259,11 +287,17 @@ const start = async () => {
       keep(event.detail);
     }
   });
+  document.addEventListener("marten:skip", (event) => {
+    if (away) {
+      event.preventDefault();
+      keep(event.detail, SKIPS);
+    }
+  });
   document.addEventListener("marten:take-back", (event) => {
     if (away) {
       event.preventDefault();
       waiting().then(async (all) => {
-        const item = all.at(-1);
+        const item = all.filter((each) => !each.photo).at(-1);
         if (item) {
           await db.delete("queue", item.seq);
           last = null;
@@ -277,11 +311,11 @@ const start = async () => {
     if (away || !requestConfig.path.startsWith(base) || requestConfig.path.includes("understood")) {
       return;
     }
-    const entered = requestConfig.verb === "post" && requestConfig.path.endsWith("/entries");
+    const entered = [ENTRIES, SKIPS].find((path) => requestConfig.verb === "post" && requestConfig.path === `${base}/${path}`);
     await setAway(true);
     document.getElementById("say").replaceChildren();
     if (entered) {
-      await keep(Object.fromEntries(requestConfig.formData.entries()));
+      await keep(Object.fromEntries(requestConfig.formData.entries()), entered);
     }
   });
   window.addEventListener("offline", () => away || setAway(true));

@@ -204,7 +204,10 @@
   const skip = () =>
     ask("skip-dialog", "reason", (reason) => {
       entryId = window.marten.newId();
-      send("POST", "/skips", { ...step(), reason, entry: entryId });
+      const values = { ...step(), reason, entry: entryId };
+      if (!isTaken("marten:skip", values)) {
+        send("POST", "/skips", values);
+      }
     });
 
   const wanted = () =>
@@ -384,7 +387,7 @@
     begin(typing() ? (begun ?? step()) : null);
     clearTimeout(later);
     later = setTimeout(() => {
-      if (document.querySelector("#step input")) {
+      if (document.querySelector("#step input") && !main.dataset.away) {
         // A later figure takes the place of this one while it is on its way; that is no fault.
         window.htmx
           .ajax("GET", `${base}/understood`, {
@@ -459,9 +462,11 @@
 
   // Somebody else may work on the same run: ask shortly whether anything has changed, fetch only then. Silent on purpose:
   // what does not answer now is asked again, and a message here would stand where the slot's own messages stand.
+  let missed = false;
   const listen = async () => {
     const known = pulse()?.dataset.pulse;
-    if (!known || document.hidden || busy || result() || main.dataset.away) {
+    missed = Boolean(known) && (busy || Boolean(result())); // what is being read is not taken away
+    if (!known || missed || document.hidden || main.dataset.away) {
       return;
     }
     const answer = await fetch(`${base}/pulse?pulse=${encodeURIComponent(known)}`).catch(() => null);
@@ -469,7 +474,7 @@
       send("GET", "/work", {});
     }
   };
-  setInterval(listen, 3000);
+  document.addEventListener("htmx:afterSettle", () => missed && listen());
 
   // Who else is on this test: the page says at which step it stands, and is told where the others are.
   const present = () => {
@@ -481,8 +486,17 @@
         .catch(() => {});
     }
   };
-  setInterval(present, 4000);
-  window.addEventListener("load", present);
+  const heard = (what) => {
+    if (what !== "people") {
+      listen();
+    }
+    present();
+  };
+  window.addEventListener("load", async () => {
+    present();
+    const { follow } = await import(main.dataset.follow);
+    follow(`${base}/events`, heard, { often: 3000, seldom: 8000 });
+  });
 
   // Our own pad is there for readings; words need the phone's keyboard.
   const prepareSlot = () => {

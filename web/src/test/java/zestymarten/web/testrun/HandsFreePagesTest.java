@@ -31,6 +31,21 @@ class HandsFreePagesTest {
             return context.resume();
             """;
 
+    /** Speech recognition on the device that hears what {@code window.hear(text, confidence)} says. */
+    private static final String LISTENER = """
+            window.SpeechRecognition = class extends EventTarget {
+              static available = async () => window.onDevice;
+              start() {
+                window.listener = this;
+              }
+              abort() {
+                this.dispatchEvent(new Event('end'));
+              }
+            };
+            window.hear = (transcript, confidence) => window.listener.dispatchEvent(
+              Object.assign(new Event('result'), { results: [[{ transcript, confidence }]] }));
+            """;
+
     private final Site site;
     private final Browser browser;
 
@@ -116,6 +131,67 @@ class HandsFreePagesTest {
         browser.run("document.getElementById('hands-silent').value = 'long'");
         browser.click("#hands-learn").see("#hands-trouble", "“long” is not accepted; expected seconds from 0.5 to 20");
         browser.click("#hands-only-speak").see("#hands-state", "The steps are said aloud.");
+    }
+
+    private void hear(String text) {
+        browser.run("window.hear(arguments[0], 0.9)", text);
+    }
+
+    @Test
+    void whatIsSaidIsSavedWordForWordAndAnythingElseIsNot() {
+        openWithMicrophone("wire,from,to,max_ohm\nW1,J1.1,J2.1,0.5\nW2,J1.2,J2.2,0.5\n");
+        browser.run("window.onDevice = 'available';" + LISTENER);
+        browser.click("#hands-free [data-open]").see("#hands-dialog", "no sound leaves it");
+        browser.click("#hands-voice").click("#hands-only-speak").see("#hands-state", "Listening for what you say.");
+        hear("Beep.");
+        browser.see(".sentence", "Still together: what do the leads read?");
+        hear("beep");
+        browser.see("#hands-state", "Read the resistance here: a tone does not tell. Nothing was saved.");
+        hear("zero point two ohms");
+        browser.see(".sentence", "Black on J1.1, red on J2.1.");
+        hear("0.4 apples");
+        browser.see("#hands-state", "“0.4 apples” is not understood.");
+        browser.run("window.hear('0.3', 0.2)");
+        hear("point 4 ohms");
+        browser.see(".sentence", "Black on J1.2, red on J2.2.").see(".entries", "J1.1 – J2.1");
+        assertThat(browser.text(".entries")).contains("0.4 Ω").doesNotContain("0.3 Ω");
+        hear("undo");
+        browser.see(".sentence", "Black on J1.1, red on J2.1.");
+        hear("9.5");
+        browser.see(".result", "FAIL");
+        hear("9.6 ohms");
+        browser.see("#say .question", "9.6: the same points again, or the next measurement?");
+        hear("one");
+        browser.see(".entries", "9.6 Ω");
+        browser.click("#hands-stop");
+        assertThat(browser.text("#hands-state")).isEmpty();
+    }
+
+    @Test
+    void whereSpeechWouldLeaveTheDeviceAnswersByVoiceAreNotOffered() {
+        openWithMicrophone("wire,from,to\nW1,J1.1,J2.1\n");
+        browser.run("window.onDevice = 'downloadable';" + LISTENER);
+        browser.click("#hands-free [data-open]").see("#hands-dialog", "answers by voice are not offered");
+        assertThat(browser.find("#hands-voice").isDisplayed()).isFalse();
+    }
+
+    @Test
+    void figuresAndWordsAreToldFromEverythingElse() {
+        browser.desktop().signIn("bench").open("/");
+        assertThat(browser.run("""
+                const vocabulary = {
+                  keys: { b: 'beep|tone', n: 'no beep', OL: 'over|over range', Backspace: 'undo' },
+                  digits: 'zero|one|two|three|four|five|six|seven|eight|nine', point: 'point|comma', ohm: 'ohm|ohms|Ω',
+                  prefixes: { m: 'milli', k: 'kilo|kil|k', M: 'mega|meg' },
+                };
+                const said = ['Beep!', 'no beep', 'Over range.', 'zero point two five', 'point five ohms', '15.8 kilohms',
+                  '12k', '2 point 5 mega ohms', '3 milli ohm', '0,4', '0.25Ω', '12 megohms', 'two three', '12 15', '1.5.5',
+                  '5 apples', 'undo that', 'ohms', 'point', '', 'is that 5'];
+                return import('/spoken.js').then(({ understand }) => said.map((each) => {
+                  const meant = understand(each, vocabulary);
+                  return meant ? (meant.key ?? meant.typed) : '?';
+                }).join(' '));
+                """)).isEqualTo("b n OL 0.25 0.5 15.8k 12k 2.5M 3m 0.4 0.25 12M ? ? ? ? ? ? ? ? ?");
     }
 
     /** Beeps of several meters in made-up noises of a workshop, at a third of the beep's loudness and at the same. */

@@ -146,4 +146,43 @@ class JourneysOnSitePagesTest {
                 .anyMatch(each -> each.endsWith("-> 231"));
         assertThat(technician.certificate()).contains("PASS", "put back").doesNotContain("FAIL");
     }
+
+    @Test
+    void waterInAPumpCableIsFoundWhereItLeavesTheWater() {
+        long cable = site.wiring(
+                site.fresh("Pump cable"),
+                "wire,from,to,length_m,area_mm2\nW1,J1.1,J2.1,40,2.5\nW2,J1.2,J2.2,40,2.5\nW3,J1.3,J2.3,40,2.5\n");
+        browser.open("/assemblies/" + cable + "/test");
+        technician.fill("input[name=test_v]", "500");
+        technician
+                .click("details:has([name=moisture]) summary")
+                .click("select[name=moisture] option[value=water]")
+                .fill("input[name=serial]", "PU-1")
+                .key(Keys.ENTER);
+        browser.waitForPath("/runs/\\d+");
+        Map<String, String> joined = BenchHand.straight(3, "0.48");
+        technician.play(sentence -> {
+            if (sentence.startsWith("Two electrodes in the water")) {
+                return "18k";
+            } else if (sentence.startsWith("Voltage on J1.2 again")) {
+                return "12.5 m";
+            } else if (sentence.contains("the water here")) {
+                return sentence.contains("J1.2") ? "0.2M" : ">2G";
+            } else if (sentence.contains("test voltage on")) {
+                return ">2G";
+            } else if (sentence.endsWith("voltage is left?")) {
+                return "0";
+            }
+            return BenchHand.unit(joined).apply(sentence);
+        });
+        String test = browser.path();
+        assertThat(technician.done())
+                .containsSubsequence(
+                        "Two electrodes in the water, not touching: what is the resistance between them? -> 18k",
+                        "Black on J1.2, red on the frame is the water here: test voltage on. -> 0.2M",
+                        "Discharge at least four times as long as the voltage was on: what voltage is left? -> 0");
+        assertThat(technician.certificate()).contains("FAIL", "Low insulation resistance: 200 kΩ", "12.5 m");
+        browser.open(test + "/locate?wire=W2")
+                .see("main", "12.5 m from end 1, between 12.25 m and 12.75 m: lifted out of the water.");
+    }
 }

@@ -2,10 +2,15 @@ package zestymarten.web.testrun;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.SplittableRandom;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -96,6 +101,33 @@ class OfflinePagesTest {
                         "J1.1 – J2.1 0.4 Ω",
                         "J1.2 – J2.2 0.41 Ω",
                         "J1.1 – J1.2 more than 20 MΩ");
+    }
+
+    @Test
+    void aStepThatIsSkippedAndAPhotographWaitOnTheDeviceToo() throws IOException {
+        long run = run();
+        page(run);
+        ladder.line().cut();
+        browser.keys("x").find("#reason").sendKeys("J2 is behind the oven", Keys.ENTER);
+        browser.see("#last-away", "J1.1 – J2.1: J2 is behind the oven skipped")
+                .see("#offline", "Waiting to be sent: 1.")
+                .see(".sentence", "Black on J1.2, red on J2.2.");
+        Path picture = Files.createTempFile("as-found", ".png");
+        ImageIO.write(new BufferedImage(3000, 1500, BufferedImage.TYPE_INT_RGB), "png", picture.toFile());
+        browser.find("#photo-away input[type=file]").sendKeys(picture.toString());
+        browser.fill("#photo-away label.grow input", "J2 and the oven").click("#photo-away button");
+        browser.see("#offline", "Waiting to be sent: 2.");
+        browser.keys("0.4", Keys.ENTER).see("#offline", "Waiting to be sent: 3.");
+        ladder.line().mend();
+        browser.see("#offline", "").see(".entries", "J1.2 – J2.2");
+        browser.open("/runs/" + run + "/photos").see(".photos figcaption", "J2 and the oven");
+        assertThat(browser.run("""
+                const picture = document.querySelector('.photos img');
+                picture.loading = 'eager';
+                return picture.decode().then(() => picture.naturalWidth + ' ' + picture.naturalHeight);
+                """)).isEqualTo("2000 1000");
+        assertThat(typed(run)).anyMatch(each -> each.startsWith("J1.1 – J2.1 ") && each.contains("behind the oven"));
+        Files.delete(picture);
     }
 
     @Test
