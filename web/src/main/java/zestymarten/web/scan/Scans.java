@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
@@ -14,6 +15,8 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import zestymarten.core.analysis.LinkedFarEnds;
 import zestymarten.core.assembly.Terminal;
@@ -138,15 +141,23 @@ class Scans {
         takeZero(runId, zeros, by);
         List<ScanReading> reads = new ArrayList<>();
         String stopped = "";
+        boolean wasLive = false;
         for (int pass = 0; pass < MOST_PASSES && stopped.isEmpty(); pass++) {
             TestRun test = runs.find(runId).test();
             ScanProgram program = imported.orElseGet(() -> ScanProgram.of(test, dwellS));
-            if (program.actions().isEmpty() || (imported.isPresent() && pass > 0)) {
-                break;
+            if (program.actions().isEmpty() || wasLive || (imported.isPresent() && pass > 0)) {
+                break; // a higher voltage than was just on waits until somebody starts it
             }
+            wasLive = isLive(program);
             stopped = new Pass(runId, zeros, program, secured, by, watch, reads).on(address);
         }
         return new Scan(reads, stopped);
+    }
+
+    private static boolean isLive(ScanProgram program) {
+        return program.actions().stream()
+                .anyMatch(each -> each instanceof ScanAction.MeasureContacts measure
+                        && measure.voltage().isPresent());
     }
 
     /** Whether somebody has said in a test that test voltage may come on. */
@@ -210,6 +221,7 @@ class Scans {
         private final List<ScanReading> reads;
         private final Points points;
         private final Map<String, TestStep.Measurement> steps = new HashMap<>();
+        private final Map<Stage, Map<String, TestStep.Measurement>> proofs = new EnumMap<>(Stage.class);
         private TestRun test;
         private boolean continuous = true;
 
@@ -251,11 +263,31 @@ class Scans {
             String key = key(now.a(), now.b(), now.state());
             return now.measure().voltage().isEmpty()
                     ? Optional.ofNullable(steps.get(key))
+                            .map(each -> test.isDone(each) ? proof(key).orElse(each) : each)
                     : ScanProgram.touches(test) // those under voltage come once continuity has passed
                             .filter(each -> each.isUnderVoltage()
                                     && key(each).equals(key)
                                     && isAtItsVoltage(each.stage(), now.measure()))
                             .findFirst();
+        }
+
+        /** What is read once more before the voltage comes on; those steps are there once continuity has passed. */
+        private Optional<TestStep.Measurement> proof(String key) {
+            return Stream.of(Stage.INSULATION, Stage.WITHSTAND)
+                    .filter(stage -> isLive(program))
+                    .flatMap(stage -> Stream.ofNullable(proofs.computeIfAbsent(stage, this::proofs)))
+                    .flatMap(each -> Stream.ofNullable(each.get(key)))
+                    .filter(each -> !test.isDone(each))
+                    .findFirst();
+        }
+
+        private @Nullable Map<String, TestStep.Measurement> proofs(Stage stage) {
+            Map<String, TestStep.Measurement> found = new HashMap<>();
+            test.steps(stage)
+                    .flatMap(each -> each instanceof TestStep.Measurement touch ? Stream.of(touch) : Stream.empty())
+                    .filter(each -> !each.isUnderVoltage())
+                    .forEach(each -> found.put(key(each), each));
+            return found.isEmpty() ? null : found;
         }
 
         private boolean isAtItsVoltage(Stage stage, ScanAction.MeasureContacts measure) {
@@ -347,7 +379,7 @@ class Scans {
                     : measure.isWithin(
                             Math.max(read.value(), ohms && measure.expectsWayThrough() ? measure.lowOhm() : 0));
             continuous &= within || !ohms;
-            measure.voltage().ifPresent(voltage -> discharge(talk, voltage.dischargeS()));
+            measure.voltage().ifPresent(voltage -> sayDischarged(talk, discharge(talk, voltage.dischargeS())));
             return ScanReading.of(now, shown, within, step.isPresent());
         }
 
@@ -365,8 +397,21 @@ class Scans {
                     : new InstrumentReading(Math.max(0, read - paths), figure(Math.max(0, read - paths)));
         }
 
-        /** Held shorted for four times as long as the voltage was on, and again if any is left: nothing is switched under it. */
-        private void discharge(Talk talk, double seconds) {
+        /** Where the test asks next what voltage is left, the tester has just read it; by the clock, which a stand-in is ahead of. */
+        private void sayDischarged(Talk talk, OptionalDouble left) {
+            Optional<TestStep> due = test.current()
+                    .filter(step -> step instanceof TestStep.ManualStep act
+                            && act.action().isDischarge());
+            if (due.isPresent() && left.isPresent() && !talk.isStandIn()) {
+                test = enter(runId, test, due.get(), figure(left.getAsDouble()) + " V", by);
+            }
+        }
+
+        /**
+         * Held shorted for four times as long as the voltage was on, and again if any is left: nothing is switched under it. What
+         * is left; empty for a tester that does not say.
+         */
+        private OptionalDouble discharge(Talk talk, double seconds) {
             wait(talk, seconds, false);
             OptionalDouble left = voltsLeft(talk);
             if (left.orElse(0) > DEAD_UP_TO_V) {
@@ -376,6 +421,7 @@ class Scans {
             if (left.orElse(0) > DEAD_UP_TO_V) {
                 throw new Refused("", Message.of("pass.still_charged", Message.figure(left.getAsDouble(), "V")));
             }
+            return left;
         }
 
         /** What is left on the probes; empty for a tester that does not say. */

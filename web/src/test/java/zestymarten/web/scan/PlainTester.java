@@ -14,8 +14,17 @@ import java.util.concurrent.CopyOnWriteArrayList;
 
 /** A tester as any other on the network, for which time passes as it does: every wire good, well insulated, nothing left on it. */
 final class PlainTester implements AutoCloseable {
-    private static final Map<String, String> ANSWERS =
-            Map.of("SYST:ERR?", "0,\"No error\"", "MEAS:RES?", "0.25", "MEAS:INS?", "5E9", "MEAS:VOLT?", "0.2");
+    private static final Map<String, String> ANSWERS = Map.of(
+            "SYST:ERR?",
+            "0,\"No error\"",
+            "MEAS:RES?",
+            "0.25",
+            "MEAS:INS?",
+            "5E9",
+            "MEAS:CURR?",
+            "2E-6",
+            "MEAS:VOLT?",
+            "0.2");
 
     private final List<String> heard = new CopyOnWriteArrayList<>();
     private final ServerSocket door;

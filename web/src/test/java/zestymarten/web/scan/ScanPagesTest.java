@@ -9,8 +9,12 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -21,11 +25,14 @@ import zestymarten.core.limit.WithstandRule;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.scan.ProgramText;
 import zestymarten.core.scan.ScanProgram;
+import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Moisture;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.RunOutcome;
+import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
@@ -324,9 +331,55 @@ class ScanPagesTest {
         assertThat(scan.stopped()).isEmpty();
         assertThat(scan.reads()).anyMatch(each -> each.shown().equals(">2000000000@60") && each.kept());
         assertThat(scan.reads())
-                .as("in the test it waits until a person has read that the insulation test is discharged")
+                .as(
+                        "a stand-in's time passes at once; by the clock it waits until a person has read that it is discharged")
                 .anyMatch(each -> each.shown().endsWith("A@30") && each.within() && !each.kept());
+        assertThat(entered(unit, ManualAction.DISCHARGED)).isEmpty();
         assertThat(runs.find(unit).test().findings()).isEmpty();
+    }
+
+    @Test
+    void whatTheTesterReadAfterItsDischargeNeedsNobodyToReadItAgain() throws Exception {
+        TestRuns runs = site.bean(TestRuns.class);
+        long lead = site.wiring(site.fresh("One core"), "wire,from,to,max_ohm\nW1,J1.1,J2.1,0.5\n");
+        TestOptions approach = new TestOptions(TestMethod.BOTH_ENDS, false, true, OptionalDouble.of(500))
+                .with(
+                        InsulationRule.ofVolts(500),
+                        Moisture.NONE,
+                        Optional.of(new WithstandRule(1000, OptionalDouble.empty(), OptionalDouble.empty(), 0.005, 1)));
+        long test = runs.start(lead, "OC-1", TestRuns.USUAL, approach, "bench");
+        for (String typed : List.of("b", "0.2", "0.4", "n", "", "0.4", ">2G", "0", "0.4")) {
+            TestStep due = runs.find(test).test().current().orElseThrow();
+            runs.enter(test, new TestRuns.Sent(UUID.randomUUID(), due, 1, typed, OptionalInt.empty()), "bench");
+        }
+        String program = "action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state\n"
+                + "close,A!1 B!3,,,,,,,,,\nmeasure,,withstand,,,0.005,1000,,1,1,\n";
+        ScanProgram live = ProgramText.read(program, new ArrayList<>()).orElseThrow();
+        try (PlainTester tester = new PlainTester()) {
+            Scans.Scan scan = site.bean(Scans.class)
+                    .scan(
+                            test,
+                            Optional.of(live),
+                            ScanNulls.of(""),
+                            tester.address(),
+                            1,
+                            true,
+                            "bench",
+                            ScanWatch.NOBODY);
+            assertThat(scan.reads()).anyMatch(each -> each.live() && each.kept());
+        }
+        assertThat(entered(test, ManualAction.DISCHARGED_LAST)).isEqualTo("0.2 V");
+        TestRun after = runs.find(test).test();
+        assertThat(after.state(new TestStep.ManualStep(ManualAction.DISCHARGED_LAST)))
+                .isEqualTo(StepState.GOOD);
+    }
+
+    private String entered(long test, ManualAction step) {
+        TestRun run = site.bean(TestRuns.class).find(test).test();
+        return run.entries().stream()
+                .filter(each -> each.step().equals(new TestStep.ManualStep(step)))
+                .map(each -> Words.say(run.words(each)))
+                .collect(Collectors.joining(", "));
     }
 
     private String fetched(String link) {
