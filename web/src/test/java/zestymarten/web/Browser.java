@@ -3,13 +3,16 @@ package zestymarten.web;
 import java.io.File;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Supplier;
 import java.util.logging.Level;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Cookie;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
 import org.openqa.selenium.OutputType;
@@ -32,6 +35,7 @@ public final class Browser implements AutoCloseable {
 
     private final String url;
     private final ChromeDriver driver;
+    private final Map<String, Set<Cookie>> sessions = new HashMap<>();
 
     Browser(String url) {
         this.url = url;
@@ -41,6 +45,8 @@ public final class Browser implements AutoCloseable {
                 "--headless=new",
                 "--no-sandbox",
                 "--disable-gpu",
+                "--disable-software-rasterizer",
+                "--force-prefers-reduced-motion",
                 "--disable-dev-shm-usage",
                 "--disable-quic",
                 "--no-first-run",
@@ -120,14 +126,34 @@ public final class Browser implements AutoCloseable {
         return (Long) run("return fetch(arguments[0], {redirect: 'manual'}).then((answer) => answer.status)", path);
     }
 
-    /** Begins anew as one of the demo accounts. */
+    /** As one of the demo accounts; goes on with what it was signed in by before, unless that was ended meanwhile. */
     public Browser signIn(String account) {
+        return isStillSignedIn(account) ? this : signInAnew(account);
+    }
+
+    private boolean isStillSignedIn(String account) {
+        Set<Cookie> before = sessions.getOrDefault(account, Set.of());
+        if (before.isEmpty()) {
+            return false;
+        }
+        if (!driver.getCurrentUrl().startsWith(url)) {
+            driver.get(url + "/away");
+        }
+        driver.manage().deleteAllCookies();
+        before.forEach(driver.manage()::addCookie);
+        driver.get(url + "/");
+        return path().equals("/") && has("nav a");
+    }
+
+    /** Through the door, as one of the demo accounts. */
+    public Browser signInAnew(String account) {
         leave();
         driver.get(url + "/sign-in");
         find("#username").sendKeys(account);
         find("#password").sendKeys("marten-demo");
         find("#password").sendKeys(Keys.ENTER);
         find("nav a");
+        sessions.put(account, driver.manage().getCookies());
         return this;
     }
 

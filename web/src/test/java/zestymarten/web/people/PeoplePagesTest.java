@@ -34,7 +34,7 @@ class PeoplePagesTest {
     }
 
     private String add(String name) {
-        browser.desktop().signIn("admin").open("/people");
+        browser.desktop().signInAnew("admin").open("/people");
         browser.fill("#new-name", name).click("form.sheet .do");
         return browser.find("#one-time").getText();
     }
@@ -139,23 +139,23 @@ class PeoplePagesTest {
         signIn("finch", CHOSEN);
         browser.see("main .say.fault", "Too many wrong passwords. Wait five minutes");
         assertThat(api("bench", "marten-demo")).as("others are let in").isEqualTo(200);
-        browser.desktop().signIn("admin").open("/audit?search=finch");
+        browser.desktop().signInAnew("admin").open("/audit?search=finch");
         assertThat(browser.text("main table")).contains("wrong name or password", "sign-in slowed down");
     }
 
     @Test
     void theLastAdministratorStays() {
-        browser.desktop().signIn("admin").open("/people");
+        browser.desktop().signInAnew("admin").open("/people");
         browser.click("#person-admin form[action$='/disable'] button");
         browser.see("main .say.fault", "“admin” is the only administrator.");
     }
 
     @Test
     void anotherPlaceIsSignedOutFromHere() {
-        browser.desktop().signIn("viewer");
+        browser.desktop().signInAnew("viewer");
         assertThat(browser.text("summary .name")).as("who is signed in").isEqualTo("viewer");
         String cookies = browser.cookies();
-        browser.signIn("viewer").open("/account");
+        browser.signInAnew("viewer").open("/account");
         assertThat(browser.text("main")).contains("Here").contains("Elsewhere");
         browser.click("form[action$='/elsewhere'] button");
         browser.see("main .say.good", "signed out everywhere else");
@@ -167,7 +167,7 @@ class PeoplePagesTest {
     void everybodyReadsFiguresTheirOwnWayAndWhatIsHandedOutStaysTheSame() throws IOException {
         long assembly = site.wiring(site.fresh("Gate cable"), "wire,from,to,length_m,area_mm2\nW1,J1.1,J2.1,3,0.75\n");
         String page = "/assemblies/" + assembly;
-        browser.desktop().signIn("bench");
+        browser.desktop().signInAnew("bench");
         assertThat(wire(page)).contains("3 m").contains("0.75 mm²").doesNotContain("AWG");
         Map<String, String> given = given(assembly);
         choose("comma", "fahrenheit", "feet", "gauge");
@@ -176,9 +176,9 @@ class PeoplePagesTest {
                 .contains("0,75 mm² (18 AWG)")
                 .doesNotContain("0.75");
         assertThat(given(assembly)).as("programs, files and paper are the same").isEqualTo(given);
-        browser.signIn("viewer");
+        browser.signInAnew("viewer");
         assertThat(wire(page)).as("others are not concerned").contains("0.75 mm²");
-        browser.signIn("bench");
+        browser.signInAnew("bench");
         choose("point", "celsius", "metres", "area");
         assertThat(wire(page)).contains("0.75 mm²").doesNotContain("AWG");
     }
@@ -228,7 +228,7 @@ class PeoplePagesTest {
     @Test
     void onlyAnAdministratorLooksAfterPeople() {
         for (String who : List.of("viewer", "bench", "lead")) {
-            browser.desktop().signIn(who);
+            browser.desktop().signInAnew(who);
             for (String page : List.of("/people", "/audit", "/audit.csv")) {
                 assertThat(browser.status(page)).as(who + " " + page).isEqualTo(403);
             }

@@ -64,7 +64,7 @@ class AttackTest {
                 "/actuator/health?x=%ff"
             })
     void oddAddressesAreAnsweredInWords(String path) {
-        browser.desktop().signIn("admin");
+        browser.desktop().signInAnew("admin");
         HttpResponse<String> answer = site.send(site.request(path).header("Cookie", browser.cookies()));
         assertThat(answer.statusCode()).as(path).isLessThan(500);
         assertThat(answer.body())
@@ -98,7 +98,7 @@ class AttackTest {
     @Test
     void aControlCharacterIsLeftOutOfWhatIsKept() {
         long wiring = site.wiring(site.fresh("Odd letters"), "from,to\nJ1.1,J2.1\n");
-        browser.desktop().signIn("bench").open("/assemblies/" + wiring + "/test");
+        browser.desktop().signInAnew("bench").open("/assemblies/" + wiring + "/test");
         assertThat(browser.post("/meters/0", "name=meter%0b%00+of+rook")).isLessThan(500);
     }
 
@@ -142,7 +142,7 @@ class AttackTest {
 
     @Test
     void aPhotographIsAPictureAndNothingElse() throws IOException {
-        browser.desktop().signIn("bench");
+        browser.desktop().signInAnew("bench");
         long run = site.run(site.wiring(site.fresh("Photographed"), "from,to\nJ1.1,J2.1\n"), "P-1");
         byte[] head = {(byte) 0xff, (byte) 0xd8, (byte) 0xff, (byte) 0xe0, '<', 's', 'c', 'r', 'i', 'p', 't', '>'};
         assertThat(photograph(run, head)).isEqualTo(422);
@@ -251,7 +251,7 @@ class AttackTest {
 
     @Test
     void aLabelIsAnImage() {
-        browser.desktop().signIn("viewer");
+        browser.desktop().signInAnew("viewer");
         HttpResponse<String> label = page("/units/1/label.svg");
         assertThat(label.headers().firstValue("Content-Type").orElse("")).startsWith("image/svg+xml");
         assertThat(label.body()).contains("<svg");

@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -86,12 +84,18 @@ class PagesTest {
     @ParameterizedTest
     @ValueSource(booleans = {false, true})
     @SuppressWarnings("deprecation") // the way without tabs is called old, and is right for pages without frames
-    void everyPageIsReadableByEveryone(boolean dark) {
+    void everyPageFitsIsReadableByEveryoneAndSpeaksTheWordsOfTheTrade(boolean dark) {
         // Two looks see both widths and both themes.
         (dark ? browser.phone() : browser.desktop()).dark(dark).signIn("admin");
         for (String page : PAGES) {
             browser.open(page).find("main");
             assertThat(browser.run("return document.compatMode")).as(page).isEqualTo("CSS1Compat");
+            assertThat(browser.run("return document.documentElement.scrollWidth"))
+                    .as("nothing hangs over: " + page)
+                    .isEqualTo(dark ? 390L : 1280L);
+            assertThat(PlainWords.forbiddenIn(String.valueOf(browser.run(TEXT))))
+                    .as(page)
+                    .isEmpty();
             // The dark is the same page in other colours.
             List<String> tags = dark ? List.of("wcag2aa") : List.of("wcag2a", "wcag2aa", "wcag21aa");
             // No page has frames, for which alone it would open a tab of its own each time.
@@ -151,36 +155,12 @@ class PagesTest {
               .map((each) => each.outerHTML.slice(0, 120));
             """;
 
-    @Test
-    void everyPageSpeaksTheWordsOfTheTrade() {
-        browser.desktop().signIn("admin");
-        Map<String, List<String>> forbidden = new TreeMap<>();
-        for (String page : PAGES) {
-            String text = String.valueOf(
-                    browser.open(page)
-                            .run(
-                                    "const body = document.body.cloneNode(true);"
-                                            + " body.querySelectorAll('script, style').forEach(each => each.remove());"
-                                            + " return body.textContent + [...body.querySelectorAll('[aria-label], [title], [placeholder]')]"
-                                            + ".map(each => each.ariaLabel + ' ' + each.title + ' ' + (each.placeholder || '')).join(' ')"));
-            List<String> found = PlainWords.forbiddenIn(text);
-            if (!found.isEmpty()) {
-                forbidden.put(page, found);
-            }
-        }
-        assertThat(forbidden).isEmpty();
-    }
-
-    @Test
-    void nothingHangsOverOnAPhone() {
-        browser.phone().signIn("admin");
-        for (String page : PAGES) {
-            browser.open(page).find("main");
-            assertThat(browser.run("return document.documentElement.scrollWidth"))
-                    .as(page)
-                    .isEqualTo(390L);
-        }
-    }
+    private static final String TEXT = """
+            const body = document.body.cloneNode(true);
+            body.querySelectorAll('script, style').forEach((each) => each.remove());
+            return body.textContent + [...body.querySelectorAll('[aria-label], [title], [placeholder]')]
+              .map((each) => [each.ariaLabel, each.title, each.placeholder || ''].join(' ')).join(' ');
+            """;
 
     @Test
     void whatIsNotHereIsSaid() {

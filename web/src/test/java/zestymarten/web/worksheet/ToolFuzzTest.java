@@ -34,7 +34,7 @@ import zestymarten.web.Workshop;
 @ExtendWith(Workshop.class)
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class ToolFuzzTest {
-    private static final int FORMS = Integer.parseInt(System.getenv().getOrDefault("MARTEN_FUZZ", "60"));
+    private static final int FORMS = Integer.parseInt(System.getenv().getOrDefault("MARTEN_FUZZ", "30"));
 
     /** The forms grow by what is chosen; after so many the tool is opened anew. */
     private static final int IN_A_ROW = 15;
