@@ -18,7 +18,7 @@ export const scaled = async (file) => {
   return small ? new File([small], file.name.replace(/\.\w+$/, "") + ".jpg", { type: small.type }) : file;
 };
 
-/** A form that takes a photograph and a note, and gives both to be kept; it is empty again once they were. */
+/** Folded up, so that the keys stay in reach: a form that takes a photograph and a note, and gives both to be kept; it is empty again once they were. */
 export const photographField = (words, keep) => {
   const make = (tag, more) => Object.assign(document.createElement(tag), more);
   const label = (text, field, className = "") => {
@@ -26,12 +26,14 @@ export const photographField = (words, keep) => {
     made.append(field);
     return made;
   };
-  const box = make("form", { className: "row-fields", id: "photo-away" });
+  const folded = make("details", { id: "photo-away" });
+  folded.append(make("summary", { textContent: words("script.photograph") }));
+  const box = make("form", { className: "row-fields" });
   const file = make("input", { type: "file", accept: "image/jpeg,image/png", required: true });
   file.setAttribute("capture", "environment");
   const note = make("input", { maxLength: 200, autocomplete: "off" });
   box.append(
-    label(words("script.photograph"), file),
+    label(words("script.photograph_jpeg_or_png"), file),
     label(words("script.what_is_on_it"), note, "grow"),
     make("button", { className: "button", textContent: words("script.keep_photograph") }),
   );
@@ -40,9 +42,11 @@ export const photographField = (words, keep) => {
     event.preventDefault();
     if (await keep(await scaled(file.files[0]), note.value)) {
       box.reset();
+      folded.open = false;
     }
   });
-  return box;
+  folded.append(box);
+  return folded;
 };
 
 // On the page of photographs the chosen one is made small before it is sent.

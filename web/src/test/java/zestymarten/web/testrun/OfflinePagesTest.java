@@ -114,7 +114,9 @@ class OfflinePagesTest {
                 .see(".sentence", "Black on J1.2, red on J2.2.");
         Path picture = Files.createTempFile("as-found", ".png");
         ImageIO.write(new BufferedImage(3000, 1500, BufferedImage.TYPE_INT_RGB), "png", picture.toFile());
-        browser.find("#photo-away input[type=file]").sendKeys(picture.toString());
+        browser.click("#photo-away summary")
+                .find("#photo-away input[type=file]")
+                .sendKeys(picture.toString());
         browser.fill("#photo-away label.grow input", "J2 and the oven").click("#photo-away button");
         browser.see("#offline", "Waiting to be sent: 2.");
         browser.keys("0.4", Keys.ENTER).see("#offline", "Waiting to be sent: 3.");
