@@ -19,6 +19,7 @@ export const follow = (address, happened, { often, seldom }) => {
       source = null;
     } else if (!source || source.readyState === EventSource.CLOSED) {
       source = new EventSource(address);
+      source.addEventListener("open", () => tell("time")); // what happened before it was there
       ["test", "people"].forEach((what) => source.addEventListener(what, () => tell(what)));
     }
   };

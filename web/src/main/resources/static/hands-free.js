@@ -146,6 +146,9 @@ const start = async () => {
 
   const listenToWords = async () => {
     const made = await recogniser(document.documentElement.lang);
+    if (!made) {
+      return;
+    }
     const again = () => {
       if (speech === made && voice?.speaking) {
         setTimeout(again, 200);

@@ -33,7 +33,7 @@ class FollowedTests implements SmartLifecycle {
     /** A connection ends after so long and is made anew: whoever may not see the test any more is refused then. */
     private static final Duration CONNECTION = Duration.ofMinutes(1);
 
-    private static final long AGAIN_MS = 300;
+    private static final long AGAIN_MS = 2000;
 
     private final HelperMapper mapper;
     private final Clock clock;

@@ -142,4 +142,29 @@ class HelperPagesTest {
         entered(run, "0.3");
         browser.see(".helper .far-pins", "J2.D");
     }
+
+    /** The bench at one browser, the far end at another, whose network goes and comes back. */
+    @Test
+    void benchAndFarEndWorkAtTheSameTimeAndOneOfThemIsWithoutNetworkForAWhile() {
+        String run = run();
+        String link = "/h/"
+                + site.bean(HelperLinks.class)
+                        .make(site.bean(TestRuns.class).find(Long.parseLong(run.replace("/runs/", ""))), "bench");
+        try (Site.Ladder ladder = site.ladder()) {
+            Browser phone = ladder.browser().phone();
+            phone.open(link).see(".helper .sentence", "The meter is being checked");
+            browser.desktop().signIn("bench").open(run).keys("b").see(".sentence", "Still together");
+            browser.keys("0.2", Keys.ENTER).see(".sentence", "Black on J1.1, red on J2.B.");
+            phone.see(".helper .far-pins", "J2.B");
+            phone.click("#hold").see(".helper .why", "The bench knows that you hold it.");
+            browser.see(".with", "helper at the far end holds J2.B");
+            ladder.line().cut();
+            browser.keys("0.3", Keys.ENTER).see(".sentence", "Black on J1.2, red on J2.D.");
+            assertThat(phone.text(".helper .far-pins"))
+                    .as("what it showed last")
+                    .isEqualTo("J2.B");
+            ladder.line().mend();
+            phone.see(".helper .far-pins", "J2.D");
+        }
+    }
 }
