@@ -152,7 +152,7 @@ const start = async () => {
       await tell();
     });
     const buttons = element("div", "", { className: "row-fields" });
-    buttons.append(...(item.path === ENTRIES ? [again] : []), drop);
+    buttons.append(...((item.path ?? ENTRIES) === ENTRIES ? [again] : []), drop);
     const text = item.values.typed ?? item.values.reason ?? item.values.note;
     const name = item.photo ? words("script.photograph") : nameOf(item.values);
     box.append(element("p", words("script.was_not_saved", name, text, item.refused)), buttons);

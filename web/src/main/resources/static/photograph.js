@@ -18,7 +18,7 @@ export const scaled = async (file) => {
   return small ? new File([small], file.name.replace(/\.\w+$/, "") + ".jpg", { type: small.type }) : file;
 };
 
-/** Folded up, so that the keys stay in reach: a form that takes a photograph and a note, and gives both to be kept; it is empty again once they were. */
+/** A photograph and a note, given to be kept and empty again once they were; folded up, so that the keys stay in reach. */
 export const photographField = (words, keep) => {
   const make = (tag, more) => Object.assign(document.createElement(tag), more);
   const label = (text, field, className = "") => {
