@@ -343,6 +343,10 @@ class ScanPagesTest {
                 .as(
                         "a stand-in's time passes at once; by the clock it waits until a person has read that it is discharged")
                 .anyMatch(each -> each.shown().endsWith("A@30") && each.within() && !each.kept());
+        assertThat(runs.find(unit).test().steps(Stage.INSULATION).filter(TestStep.Measurement.class::isInstance))
+                .as("each wire read once more before the voltage, too")
+                .hasSize(4)
+                .allMatch(runs.find(unit).test()::isDone);
         assertThat(entered(unit, ManualAction.DISCHARGED)).isEmpty();
         assertThat(runs.find(unit).test().findings()).isEmpty();
     }
