@@ -38,9 +38,14 @@ public final class Workshop implements BeforeAllCallback, ParameterResolver {
         return value;
     }
 
+    /** Where the database of these tests is. Tests that run side by side have one each. */
+    public static String database() {
+        return required("MARTEN_DB_URL") + System.getProperty("marten.side", "1");
+    }
+
     private static Site start() {
         PseudoLanguage.lay();
-        URI database = URI.create(required("MARTEN_DB_URL").substring("jdbc:".length()));
+        URI database = URI.create(database().substring("jdbc:".length()));
         Wire wire = new Wire(database.getHost(), database.getPort());
         String through = "jdbc:postgresql://127.0.0.1:" + wire.port() + database.getPath();
         return new Site(
