@@ -1,9 +1,9 @@
 package zestymarten.benchmarks;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
@@ -12,8 +12,10 @@ import zestymarten.core.analysis.MeasurementCosts;
 import zestymarten.core.analysis.Observation;
 import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.analysis.UnitAnalysis;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
+import zestymarten.core.fault.SeededFault;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.finding.Symptoms;
@@ -23,7 +25,6 @@ import zestymarten.core.meter.TestConditions;
 final class Calibration {
     private static final int UNITS = 24_000;
     private static final int TENTHS = 10;
-    private static final int MOST_FAULTS = 3;
     /** Faults of each kind that a unit has on average, as the analysis is given it. */
     private static final double EACH_KIND = 0.25;
 
@@ -41,12 +42,7 @@ final class Calibration {
             int wires = 4 + random.nextInt(6);
             double share = EACH_KIND / wires;
             calibration.take(
-                    RandomHarness.cable(random, wires)
-                            .sabotage(1 + i % MOST_FAULTS)
-                            .strikeAgain(share),
-                    share,
-                    random,
-                    badContact);
+RandomHarness.cable(random, wires).strike(share), share, random, badContact);
         }
         return calibration.table();
     }
@@ -72,19 +68,25 @@ final class Calibration {
             next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         }
         for (Explained each : analysis.findings()) {
-            note(each.probability(), isTrue(each.finding(), cable.told()));
+            note(each.probability(), isTrue(each.finding(), cable));
         }
     }
 
-    /** Whether a unit has the fault; of several wires on the frame those count that were measured so far. */
-    private static boolean isTrue(Finding finding, Collection<String> truth) {
+    /** Whether a unit has the fault, in that cavity; of what hangs together those wires count that were measured so far. */
+    static boolean isTrue(Finding finding, RandomHarness cable) {
+        if (finding instanceof Finding.Misplaced misplaced) {
+            Map<String, Terminal> there =
+                    Map.of(misplaced.move().conductor(), misplaced.move().cavity());
+            return cable.faults().contains(new SeededFault.Moved(there));
+        }
         Set<String> names = new TreeSet<>(finding.conductors());
-        return truth.stream()
-                .filter(each -> each.startsWith(finding.kind() + " "))
+        boolean joined = finding instanceof Finding.Shorted || finding instanceof Finding.FrameShort;
+        return cable.told().stream()
+                .filter(each -> each.startsWith(finding.kind() + " ")
+                        || (finding instanceof Finding.Shorted && each.startsWith("frame_short ")))
                 .map(each -> Set.of(
                         each.substring(each.indexOf('[') + 1, each.length() - 1).split(", ")))
-                .anyMatch(each ->
-                        each.equals(names) || (finding instanceof Finding.FrameShort && each.containsAll(names)));
+                .anyMatch(each -> joined ? each.containsAll(names) : each.equals(names));
     }
 
     private void note(double probability, boolean isTrue) {

@@ -56,12 +56,27 @@ final class ObservationModel {
         return new ObservationModel(conditions, priors, ohm);
     }
 
-    /** Weighs faults; joints are tried along every conductor of their pieces where the figures ask for it. */
+    /**
+     * Weighs faults; joints are tried along every conductor of their pieces, and those of several pieces in one place and in
+     * turn, where the figures ask for it.
+     */
     Weighed weighed(Scene scene, List<Effect> effects) {
+        Weighed atOnePlace = weighed(scene, effects, false);
+        boolean several = effects.stream()
+                .anyMatch(each -> each instanceof Effect.Bridged bridged
+                        && bridged.pieces().size() > 2);
+        if (!several || atOnePlace.explainsAll()) {
+            return atOnePlace;
+        }
+        Weighed turn = weighed(scene, effects, true);
+        return turn.logWeight() > atOnePlace.logWeight() ? turn : atOnePlace;
+    }
+
+    private Weighed weighed(Scene scene, List<Effect> effects, boolean inTurn) {
         Map<Finding.Piece, Conductor> along = new HashMap<>();
         List<Finding.Piece> pieces = bridged(effects);
         pieces.forEach(piece -> places(scene, piece).stream().findFirst().ifPresent(wire -> along.put(piece, wire)));
-        Weighed best = weighed(scene, effects, along);
+        Weighed best = weighed(scene, effects, along, inTurn);
         for (Finding.Piece piece : pieces) {
             List<Conductor> places = places(scene, piece);
             for (Conductor wire : places.subList(Math.min(1, places.size()), Math.min(MOST_PLACES, places.size()))) {
@@ -70,7 +85,7 @@ final class ObservationModel {
                 }
                 Map<Finding.Piece, Conductor> other = new HashMap<>(along);
                 other.put(piece, wire);
-                Weighed tried = weighed(scene, effects, other);
+                Weighed tried = weighed(scene, effects, other, inTurn);
                 if (tried.logWeight() > best.logWeight()) {
                     best = tried;
                     along.put(piece, wire);
@@ -104,8 +119,8 @@ final class ObservationModel {
                         .toList();
     }
 
-    private Weighed weighed(Scene scene, List<Effect> effects, Map<Finding.Piece, Conductor> along) {
-        Variation variation = new Variation(scene, effects, along, jointOhm);
+    private Weighed weighed(Scene scene, List<Effect> effects, Map<Finding.Piece, Conductor> along, boolean inTurn) {
+        Variation variation = new Variation(scene, effects, along, jointOhm, inTurn);
         List<NetworkFit.Figure> figures = new ArrayList<>();
         List<Integer> figureOf = new ArrayList<>();
         for (Observation each : scene.observations()) {

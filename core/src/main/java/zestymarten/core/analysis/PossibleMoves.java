@@ -15,7 +15,7 @@ import zestymarten.core.finding.Finding;
  * Moved ends that partial evidence leaves open: a wire that is not home, and another that may sit in its cavity.
  *
  * <p>Rules: only wires between two pins; at least one of the two was not seen whole; none of the pairs that the move would
- * join was seen apart. Complete evidence leaves none. Cost: the wires of a scene times those that are not home.
+ * join was seen apart. Complete evidence leaves none, but of two wires whose only way is a joint between them. Cost: the wires of a scene times those that are not home.
  */
 final class PossibleMoves {
     private static final int MOST = 300;
@@ -34,16 +34,39 @@ final class PossibleMoves {
             for (Conductor other : wires.subList(i + 1, wires.size())) {
                 boolean loose = isLoose(one, seen) || isLoose(other, seen) || crossJoined(one, other, seen);
                 if (loose && mayCross(one, other, seen)) {
-                    moves.add(List.of(new Effect.Rewired(List.of(
-                            new Finding.Move(one.id(), one.to(), other.to()),
-                            new Finding.Move(other.id(), other.to(), one.to())))));
+                    moves.add(crossing(one, other));
                 }
             }
             if (isLoose(one, seen)) {
                 misplaced(one, scene, seen, moves);
             }
         }
+        crossedWithinAJoint(scene, seen, moves);
         return moves;
+    }
+
+    /** Two wires that are joined to one another, with too many ohms in both: the way of each may lead over the joint. */
+    private static void crossedWithinAJoint(Scene scene, Connectivity seen, List<List<Effect>> moves) {
+        List<Conductor> high = scene.elements().stream()
+                .flatMap(each -> each.conductor().stream())
+                .filter(wire -> wire.from().isPin() && wire.to().isPin())
+                .filter(wire -> scene.observations().stream()
+                        .anyMatch(each -> each.isUnexpected()
+                                && each.joins()
+                                && Set.of(each.a(), each.b()).equals(Set.of(wire.from(), wire.to()))))
+                .toList();
+        for (Conductor one : high) {
+            for (Conductor other : high.subList(0, high.indexOf(one))) {
+                if (seen.groups().joins(one.from(), other.from()) && mayCross(one, other, seen)) {
+                    moves.add(crossing(one, other));
+                }
+            }
+        }
+    }
+
+    private static List<Effect> crossing(Conductor one, Conductor other) {
+        return List.of(new Effect.Rewired(List.of(
+                new Finding.Move(one.id(), one.to(), other.to()), new Finding.Move(other.id(), other.to(), one.to()))));
     }
 
     /**

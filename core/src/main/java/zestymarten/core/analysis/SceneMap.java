@@ -333,7 +333,7 @@ final class SceneMap {
 
     /** Every joint between two pieces of functions that do not work, and with the frame. */
     private List<List<Effect>> joints(Scene scene) {
-        ObservedPieces pieces = new ObservedPieces(new Variation(scene, List.of(), Map.of(), 1));
+        ObservedPieces pieces = new ObservedPieces(new Variation(scene, List.of(), Map.of(), 1, false));
         Map<Integer, Terminal> failing = new TreeMap<>();
         scene.elements().stream()
                 .flatMap(each -> each.conductor().stream())

@@ -86,7 +86,7 @@ final class UntestedPieces {
 
     private boolean isShown(Partition.JoinedPair pair) {
         Scene scene = unit.map().sceneOf(pair.a());
-        Variation plain = new Variation(scene, List.of(), Map.of(), SMALL_JOINT_OHM);
+        Variation plain = new Variation(scene, List.of(), Map.of(), SMALL_JOINT_OHM, false);
         ObservedPieces pieces = new ObservedPieces(plain);
         return pieces.number(pair.a()) == pieces.number(pair.b())
                 || changes(scene, new Effect.Bridged(List.of(pieces.of(pair.a()), pieces.of(pair.b()))));

@@ -1,12 +1,14 @@
 package zestymarten.core.analysis;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
@@ -47,8 +49,15 @@ final class Variation {
      * @param along for each piece of each bridge the conductor along which it is joined; pieces that are not in it are
      *     joined at their terminal
      * @param joinedBelowOhm what a joint may have at most
+     * @param inTurn whether several pieces are joined one to another, as what was read between them says, rather than all in
+     *     one place
      */
-    Variation(Scene scene, List<Effect> effects, Map<Finding.Piece, Conductor> along, double joinedBelowOhm) {
+    Variation(
+            Scene scene,
+            List<Effect> effects,
+            Map<Finding.Piece, Conductor> along,
+            double joinedBelowOhm,
+            boolean inTurn) {
         this.scene = scene;
         this.effects = List.copyOf(effects);
         this.joinedBelowOhm = joinedBelowOhm;
@@ -91,7 +100,11 @@ final class Variation {
                 new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, USUAL_RETURN_OHM, MOST_RETURN_OHM, NOTHING_KNOWN));
         for (Effect effect : effects) {
             if (effect instanceof Effect.Bridged bridged) {
-                bridge(bridged.pieces(), along, cut);
+                if (inTurn && bridged.pieces().size() > 2) {
+                    bridgeInTurn(bridged.pieces(), along, cut);
+                } else {
+                    bridge(bridged.pieces(), along, cut);
+                }
             } else if (effect instanceof Effect.Leaking leaking) {
                 add(
                         Optional.empty(),
@@ -126,12 +139,58 @@ final class Variation {
     private void bridge(List<Finding.Piece> pieces, Map<Finding.Piece, Conductor> along, Set<Element> cut) {
         int middle = nodes++;
         for (Finding.Piece piece : pieces) {
-            double most = joinedBelowOhm / 2;
-            NetworkFit.FitEdge joint = new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, 0.05, most, NOTHING_KNOWN);
-            int end = place(piece, along, cut);
-            joints.add(edges.size());
-            add(Optional.empty(), middle, end, joint);
+            join(middle, place(piece, along, cut));
         }
+    }
+
+    private void join(int a, int b) {
+        joints.add(edges.size());
+        add(
+                Optional.empty(),
+                a,
+                b,
+                new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, 0.05, joinedBelowOhm / 2, NOTHING_KNOWN));
+    }
+
+    /** Pieces are joined by pairs, those first between which the fewest ohms were read, until all hang together. */
+    private void bridgeInTurn(List<Finding.Piece> pieces, Map<Finding.Piece, Conductor> along, Set<Element> cut) {
+        List<Integer> places =
+                pieces.stream().map(piece -> place(piece, along, cut)).toList();
+        List<Set<Terminal>> ends = pieces.stream().map(this::terminals).toList();
+        Groups together = new Groups(pieces.size());
+        scene.observations().stream()
+                .filter(each -> !each.tied() && each.judgement().correctedOhm().isPresent())
+                .sorted(Comparator.comparingDouble(
+                        each -> each.judgement().correctedOhm().getAsDouble()))
+                .forEach(each -> joinIfApart(pieceOf(each.a(), ends), pieceOf(each.b(), ends), together, places));
+        for (int i = 1; i < pieces.size(); i++) {
+            joinIfApart(0, i, together, places);
+        }
+    }
+
+    /** The number of the piece that has a terminal; -1 if none has it. */
+    private static int pieceOf(Terminal terminal, List<Set<Terminal>> ends) {
+        return IntStream.range(0, ends.size())
+                .filter(i -> ends.get(i).contains(terminal))
+                .findFirst()
+                .orElse(-1);
+    }
+
+    private void joinIfApart(int one, int other, Groups together, List<Integer> places) {
+        if (one >= 0 && other >= 0 && together.of(one) != together.of(other)) {
+            together.join(one, other);
+            join(places.get(one), places.get(other));
+        }
+    }
+
+    private Set<Terminal> terminals(Finding.Piece piece) {
+        Set<Terminal> terminals = new LinkedHashSet<>(List.of(piece.terminal()));
+        if (piece.form() == Finding.Piece.DeviationForm.WIRES) {
+            scene.elements().stream()
+                    .filter(each -> piece.conductors().stream().anyMatch(each::isCalled))
+                    .forEach(each -> terminals.addAll(List.of(each.a(), each.b())));
+        }
+        return terminals;
     }
 
     /** The node where a piece is joined. */

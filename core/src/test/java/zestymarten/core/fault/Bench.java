@@ -70,7 +70,7 @@ public final class Bench {
                 .toList();
     }
 
-    private static String told(Finding finding) {
+    static String told(Finding finding) {
         Collection<String> names =
                 finding instanceof Finding.PartAtFault part ? List.of(part.component()) : finding.conductors();
         return finding.kind() + " " + new TreeSet<>(names);

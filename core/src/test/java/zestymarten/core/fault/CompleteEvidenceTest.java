@@ -2,14 +2,20 @@ package zestymarten.core.fault;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import zestymarten.core.analysis.Analysis;
 import zestymarten.core.analysis.AnalysisReading;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
@@ -58,5 +64,51 @@ class CompleteEvidenceTest {
                     .as("unit %d of %d wires, untested %s", i, wires, analysis.untested())
                     .isEqualTo(harness.told().isEmpty() ? Analysis.AnalysisState.PASS : Analysis.AnalysisState.FAIL);
         }
+    }
+
+    private static Analysis analysisOf(RandomHarness cable, List<SeededFault> faults) {
+        FaultyUnit unit = FaultyUnit.of(GoodUnit.spread(cable.design(), any -> 1), faults);
+        Probe probe = new Probe(unit, CONDITIONS, new Random(1), 0);
+        return Analysis.of(cable.design(), CONDITIONS, Bench.everyPair(cable.design(), CONDITIONS, probe));
+    }
+
+    private static SeededFault joined(String a, String b, double ohm) {
+        return new SeededFault.Shorted(Terminal.of(a), Terminal.of(b), ohm);
+    }
+
+    @Test
+    void wiresJoinedOneToAnotherAndToTheFrameAreOneFaultAndNoneOfThemIsBad() {
+        RandomHarness cable = RandomHarness.cable(new Random(1), 8);
+        Analysis analysis = analysisOf(
+                cable, List.of(joined("J1.6", "FRAME", 1.8), joined("J1.7", "FRAME", 2.6), joined("J1.7", "J1.3", 3)));
+        assertThat(Bench.told(analysis)).containsExactly("frame_short [W3, W6, W7]");
+    }
+
+    @Test
+    void twoCrossedWiresThatTouchAreNotTwoBadOnes() {
+        RandomHarness cable = RandomHarness.cable(new Random(1), 5);
+        SeededFault crossed = new SeededFault.Moved(Map.of("W1", Terminal.of("J2.2"), "W2", Terminal.of("J2.1")));
+        Analysis analysis = analysisOf(cable, List.of(crossed, joined("J1.1", "J1.2", 1.5)));
+        assertThat(Bench.told(analysis)).containsExactly("crossed [W1, W2]", "short [W1, W2]");
+    }
+
+    /** Several on one wire among them; of those that read alike every one is named. */
+    @Test
+    void faultsThatComeOneByOneAreNamedOrAreAmongTheAlternatives() {
+        Map<String, List<String>> missed = new LinkedHashMap<>();
+        for (int i = 0; i < 300; i++) {
+            Random random = new Random(i);
+            int wires = 4 + random.nextInt(8);
+            RandomHarness cable = RandomHarness.cable(random, wires).strike(0.25 / wires);
+            Probe probe = new Probe(cable.unit(), CONDITIONS, random, 0);
+            Analysis analysis =
+                    Analysis.of(cable.design(), CONDITIONS, Bench.everyPair(cable.design(), CONDITIONS, probe));
+            Set<String> named = new TreeSet<>(Bench.told(analysis));
+            analysis.findings().forEach(each -> each.alternatives().forEach(other -> named.add(Bench.told(other))));
+            if (!named.containsAll(cable.told())) {
+                missed.put(i + ": " + named, cable.told());
+            }
+        }
+        assertThat(missed).isEmpty();
     }
 }

@@ -2,6 +2,7 @@ package zestymarten.core.fault;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
+import org.jgrapht.alg.util.UnionFind;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
@@ -181,32 +183,117 @@ public final class RandomHarness {
     }
 
     /**
-     * Strikes wires that have a fault once more, with the share with which every wire is struck: breaks those that are shorted,
-     * beyond their short, and shorts those whose far end is elsewhere to one that has no fault.
+     * Draws the faults of a cable with just the odds that an analysis may be told: a wire is open, has a high resistance, has
+     * its far end in an empty cavity, or lies on the frame with so much each; two wires are crossed, or shorted, with twice as
+     * much over the number of wires. Each comes whether or not there are others; what no wire can have is drawn anew.
      */
-    public RandomHarness strikeAgain(double share) {
-        Set<Terminal> shorted = new TreeSet<>();
-        Set<String> moved = new TreeSet<>();
-        faults.forEach(each -> {
-            if (each instanceof SeededFault.Shorted at) {
-                shorted.addAll(List.of(at.a(), at.b()));
-            } else if (each instanceof SeededFault.Moved far) {
-                moved.addAll(far.cavities().keySet());
+    public RandomHarness strike(double odds) {
+        List<SeededFault> drawn = drawn(odds);
+        while (!isPossible(drawn)) {
+            drawn = drawn(odds);
+        }
+        faults.addAll(drawn);
+        drawn.forEach(this::tell);
+        tellJoined(drawn);
+        return this;
+    }
+
+    private List<SeededFault> drawn(double odds) {
+        List<Conductor> wires = assembly.conductors();
+        List<Terminal> empty = assembly.emptyCavities();
+        List<SeededFault> drawn = new ArrayList<>();
+        List<Terminal> ends = new ArrayList<>();
+        double ofPair = 2 * odds / wires.size();
+        for (Conductor wire : wires) {
+            ends.add(wire.from());
+            if (comes(odds)) {
+                drawn.add(new SeededFault.Open(wire.id()));
+                ends.add(wire.to());
             }
-        });
-        List<Conductor> good = new ArrayList<>(assembly.conductors());
-        good.removeIf(wire -> told().stream().anyMatch(each -> each.matches(".*\\b" + wire.id() + "\\b.*")));
-        for (Conductor wire : assembly.conductors()) {
-            if (shorted.contains(wire.from()) && random.nextDouble() < share) {
-                add(new SeededFault.Open(wire.id()), "open", wire.id());
+            if (comes(odds)) {
+                drawn.add(new SeededFault.High(wire.id(), 3 + 40 * random.nextDouble()));
             }
-            if (moved.contains(wire.id()) && !good.isEmpty() && random.nextDouble() < 2 * share) {
-                Conductor other = good.remove(random.nextInt(good.size()));
-                faults.add(new SeededFault.Shorted(wire.from(), other.from(), 3 * random.nextDouble()));
-                told.add("short " + new TreeSet<>(List.of(wire.id(), other.id())));
+            if (comes(odds)) {
+                drawn.add(new SeededFault.Moved(Map.of(wire.id(), empty.get(random.nextInt(empty.size())))));
+            }
+            for (Conductor other : wires.subList(0, wires.indexOf(wire))) {
+                if (comes(ofPair)) {
+                    drawn.add(new SeededFault.Moved(Map.of(wire.id(), other.to(), other.id(), wire.to())));
+                }
             }
         }
-        return this;
+        for (Terminal end : ends) {
+            if (comes(odds)) {
+                drawn.add(new SeededFault.Shorted(end, Terminal.FRAME, 3 * random.nextDouble()));
+            }
+            for (Terminal other : ends.subList(0, ends.indexOf(end))) {
+                if (comes(ofPair) && !other.equals(otherEnd(end))) {
+                    drawn.add(new SeededFault.Shorted(end, other, 3 * random.nextDouble()));
+                }
+            }
+        }
+        return drawn;
+    }
+
+    private Terminal otherEnd(Terminal end) {
+        return assembly.conductors().stream()
+                .filter(wire -> wire.to().equals(end))
+                .map(Conductor::from)
+                .findFirst()
+                .orElse(end);
+    }
+
+    private boolean comes(double odds) {
+        return random.nextDouble() < odds / (1 + odds);
+    }
+
+    /** Whether no wire is two of open, high and moved, and no cavity has two wires. */
+    private static boolean isPossible(List<SeededFault> drawn) {
+        List<Object> taken = new ArrayList<>();
+        for (SeededFault each : drawn) {
+            if (each instanceof SeededFault.Open open) {
+                taken.add(open.conductor());
+            } else if (each instanceof SeededFault.High high) {
+                taken.add(high.conductor());
+            } else if (each instanceof SeededFault.Moved moved) {
+                taken.addAll(moved.cavities().keySet());
+                taken.addAll(moved.cavities().values());
+            }
+        }
+        return Set.copyOf(taken).size() == taken.size();
+    }
+
+    private void tell(SeededFault fault) {
+        if (fault instanceof SeededFault.Open open) {
+            tell("open", open.conductor());
+        } else if (fault instanceof SeededFault.High high) {
+            tell("high_resistance", high.conductor());
+        } else if (fault instanceof SeededFault.Moved moved) {
+            String[] wires = moved.cavities().keySet().toArray(String[]::new);
+            tell(wires.length == 1 ? "misplaced" : "crossed", wires);
+        }
+    }
+
+    /** What hangs together by shorts is one finding. */
+    private void tellJoined(List<SeededFault> drawn) {
+        UnionFind<Terminal> joined = new UnionFind<>(Set.copyOf(assembly.terminals()));
+        for (SeededFault each : drawn) {
+            if (each instanceof SeededFault.Shorted at) {
+                joined.union(at.a(), at.b());
+            }
+        }
+        Map<Terminal, Set<String>> groups = new HashMap<>();
+        for (Conductor wire : assembly.conductors()) {
+            for (Terminal end : List.of(wire.from(), wire.to())) {
+                groups.computeIfAbsent(joined.find(end), any -> new TreeSet<>()).add(wire.id());
+            }
+        }
+        Terminal frame = joined.find(Terminal.FRAME);
+        groups.forEach((group, wires) -> {
+            if (group.equals(frame) || wires.size() > 1) {
+                tell(group.equals(frame) ? "frame_short" : "short", wires.toArray(String[]::new));
+            }
+        });
     }
 
     private void one(List<Net> free, List<Terminal> empty) {
@@ -233,6 +320,10 @@ public final class RandomHarness {
 
     private void add(SeededFault fault, String kind, String... names) {
         faults.add(fault);
+        tell(kind, names);
+    }
+
+    private void tell(String kind, String... names) {
         told.add(kind + " " + new TreeSet<>(List.of(names)));
     }
 
