@@ -1,0 +1,122 @@
+package zestymarten.core.testrun;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import zestymarten.core.analysis.Implied;
+import zestymarten.core.analysis.Observation;
+import zestymarten.core.assembly.Terminal;
+import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.testplan.TestStep;
+
+/** What the readings of a test say of the points that nobody has read: see {@link Implied}. Found when it is first asked for. */
+final class ImpliedPoints {
+    private final RunLog standing;
+    private final RunReadings readings;
+    private final StepSchedule schedule;
+    private volatile Optional<Known> known = Optional.empty();
+
+    ImpliedPoints(RunLog standing, RunReadings readings, StepSchedule schedule) {
+        this.standing = standing;
+        this.readings = readings;
+        this.schedule = schedule;
+    }
+
+    /** How many points read otherwise than those of a good unit, and what follows from the readings if any does. */
+    private record Known(long unexpected, Optional<Implied> implied) {}
+
+    /** Takes over what an earlier state knew, and the pair that was read since; nothing if what was read since is not such a pair. */
+    void follow(ImpliedPoints earlier, Optional<Observation> addedPair) {
+        known = addedPair.flatMap(pair -> earlier.known.map(
+                before -> new Known(before.unexpected(), before.implied().map(implied -> implied.with(pair)))));
+    }
+
+    /** Whether it is already known that every point reads as that of a good unit. */
+    boolean areKnownGood() {
+        return known.filter(each -> each.unexpected() == 0).isPresent();
+    }
+
+    /** What the readings of other points say of this one; nothing while all of them are as expected. */
+    Optional<Implied> implied() {
+        return known().implied();
+    }
+
+    /** How many points read otherwise than those of a good unit. */
+    long unexpected() {
+        return known().unexpected();
+    }
+
+    private Known known() {
+        return known.orElseGet(this::findKnown);
+    }
+
+    private Known findKnown() {
+        synchronized (schedule) { // one lock: the tally asks for what is implied, and what is implied for the tally
+            if (known.isEmpty()) {
+                long unexpected = schedule.tally().fail()
+                        + schedule.uncounted()
+                                .filter(this::isReadAndDone)
+                                .filter(this::isUnexpected)
+                                .count();
+                known = Optional.of(
+                        new Known(unexpected, unexpected == 0 ? Optional.empty() : Optional.of(findImplied())));
+            }
+            return known.orElseThrow();
+        }
+    }
+
+    private boolean isReadAndDone(TestStep step) {
+        return step instanceof TestStep.Measurement touch && touch.isInOhms() && schedule.isDone(touch);
+    }
+
+    private Implied findImplied() {
+        return Implied.of(
+                readings.design(),
+                standing.steps()
+                        .filter(this::isReadAndDone)
+                        .map(TestStep.Measurement.class::cast)
+                        .flatMap(touch -> TouchObservations.of(touch, standing.of(touch), readings).stream())
+                        .toList());
+    }
+
+    private boolean isUnexpected(TestStep step) {
+        return schedule.lastJudgement(step)
+                .filter(each -> each.verdict() == Verdict.FAIL)
+                .isPresent();
+    }
+
+    /**
+     * Whether nobody has to read a pair, because it follows from other readings. That two ends of a wire are joined says
+     * nothing of its resistance, and is read.
+     */
+    boolean isImplied(TestStep.Measurement touch) {
+        if (touch.isTied() || !touch.state().isEmpty()) {
+            return false;
+        }
+        return switch (touch.stage()) {
+            case ENDS ->
+                implied()
+                        .filter(each -> each.areApart(touch.black(), touch.red()))
+                        .isPresent();
+            case SHORTS, FRAME ->
+                implied()
+                        .filter(each ->
+                                each.areApart(touch.black(), touch.red()) || each.areJoined(touch.black(), touch.red()))
+                        .isPresent();
+            default -> false;
+        };
+    }
+
+    /** The pairs of the shorts stage that nobody has to read: one of the two has a reading that was not expected. */
+    Stream<TestStep.Measurement> impliedShorts(Implied known) {
+        List<Terminal> all = schedule.pieces().all();
+        Stream<TestStep.Measurement> pairs = IntStream.range(0, all.size())
+                .filter(i -> known.isUnexpectedAt(all.get(i)))
+                .boxed()
+                .flatMap(i -> IntStream.range(0, all.size())
+                        .filter(j -> j != i)
+                        .mapToObj(j -> schedule.pieces().pair(i, j)));
+        return Stream.concat(pairs, schedule.pieces().cavities().stream()).filter(this::isImplied);
+    }
+}
