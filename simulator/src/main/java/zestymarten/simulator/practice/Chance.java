@@ -3,14 +3,18 @@ package zestymarten.simulator.practice;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.TreeMap;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.fault.SeededFault;
 import zestymarten.core.finding.Symptoms;
 import zestymarten.core.finding.Symptoms.Behaviour;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.simulator.unit.Flaw;
 
 /**
@@ -61,8 +65,8 @@ public final class Chance {
         return new Exercise(
                 "chance-" + Long.toUnsignedString(seed),
                 wires.size() <= EASY_WIRES ? 2 : 3,
-                assembly.kind().name().toLowerCase(java.util.Locale.ROOT),
-                assembly.name() + ", unit " + Long.toUnsignedString(seed % 1000),
+                assembly.kind().name().toLowerCase(Locale.ROOT),
+                Message.of("exercise.by_chance", assembly.name(), Long.toUnsignedString(seed % 1000)),
                 story(functions),
                 new Symptoms(functions),
                 assembly,
@@ -92,19 +96,15 @@ public final class Chance {
         };
     }
 
-    private static String story(Map<String, Behaviour> functions) {
+    private static Message story(Map<String, Behaviour> functions) {
         if (functions.isEmpty()) {
-            return "Something is wrong with it; nobody could say what.";
+            return Message.of("exercise_story.nobody_could_say");
         }
-        List<String> told = new ArrayList<>();
-        functions.forEach((name, behaviour) -> told.add(
-                switch (behaviour) {
-                    case DEAD -> name + " is dead";
-                    case SOMETIMES -> name + " works sometimes";
-                    case STAYS_ON -> name + " stays on, or trips";
-                    case WORKS -> name + " works";
-                }));
-        told.sort(String::compareTo);
-        return "They say: " + String.join(", ", told) + ". Nothing else was tried.";
+        List<Message> told = new TreeMap<>(functions)
+                .entrySet().stream()
+                        .map(each -> Message.of(
+                                "exercise_story." + each.getValue().name().toLowerCase(Locale.ROOT), each.getKey()))
+                        .toList();
+        return Message.of("exercise_story.by_chance", Message.list(MessageArgument.Listing.Link.COMMA, told));
     }
 }

@@ -11,6 +11,7 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.fault.GoodUnit;
 import zestymarten.core.finding.Symptoms;
+import zestymarten.core.quantity.Message;
 import zestymarten.simulator.unit.BenchUnit;
 import zestymarten.simulator.unit.Flaw;
 
@@ -19,7 +20,8 @@ import zestymarten.simulator.unit.Flaw;
  *
  * @param id by which it is kept: small letters and hyphens
  * @param grade from 1, for a first day, to 4
- * @param trade what it is of: cable, harness, ring, winding ...
+ * @param trade the code of what it is of: cable, harness, ring, winding ...
+ * @param title what it is called
  * @param story what the machine does, in the words of whoever uses it
  * @param complaint the same for the diagnosis, by function
  * @param places where connectors are; those not in it are within reach from everywhere
@@ -30,8 +32,8 @@ public record Exercise(
         String id,
         int grade,
         String trade,
-        String title,
-        String story,
+        Message title,
+        Message story,
         Symptoms complaint,
         Assembly assembly,
         Map<String, String> places,

@@ -55,7 +55,7 @@ class PracticeTest {
                 .hasSize(Exercises.all().size());
         assertThat(all().map(Exercise::grade).collect(Collectors.toSet())).isEqualTo(Set.of(1, 2, 3, 4));
         assertThat(all().map(Exercise::trade).collect(Collectors.toSet()))
-                .contains("harness", "cable", "lead", "sensor", "winding", "ring", "wet cable", "bundle");
+                .contains("harness", "cable", "lead", "sensor", "winding", "ring", "wet_cable", "bundle");
     }
 
     private static Assembly cable() {

@@ -63,8 +63,8 @@ class PracticeController {
             grades.computeIfAbsent(each.grade(), any -> new ArrayList<>())
                     .add(new ExerciseView(
                             each.id(),
-                            each.trade(),
-                            each.title(),
+                            Words.say(Message.of("trade." + each.trade())),
+                            Words.say(each.title()),
                             row.map(done -> points(done.points())).orElse(""),
                             row.isPresent()));
         });
@@ -90,7 +90,9 @@ class PracticeController {
     private List<SessionView> views(List<PracticeRow> rows) {
         return rows.stream()
                 .map(row -> new SessionView(
-                        row.id(), practices.exercise(row).title(), row.points() == null ? "" : points(row.points())))
+                        row.id(),
+                        Words.say(practices.exercise(row).title()),
+                        row.points() == null ? "" : points(row.points())))
                 .toList();
     }
 
@@ -226,7 +228,7 @@ class PracticeController {
         Session.Event event = events.get(at - 1);
         model.addAttribute("id", id);
         model.addAttribute("at", at);
-        model.addAttribute("unit", session.exercise().title());
+        model.addAttribute("unit", Words.say(session.exercise().title()));
         model.addAttribute("steps", steps);
         model.addAttribute("now", steps.get(at - 1));
         model.addAttribute(

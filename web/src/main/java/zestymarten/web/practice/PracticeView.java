@@ -94,8 +94,8 @@ public record PracticeView(
         return new PracticeView(
                 id,
                 events.size(),
-                exercise.title(),
-                exercise.story(),
+                Words.say(exercise.title()),
+                Words.say(exercise.story()),
                 functions(exercise),
                 Words.say(
                         "practice_view.effort", Math.round(session.seconds() / 60), session.touches(), session.walks()),

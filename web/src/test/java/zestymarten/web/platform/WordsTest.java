@@ -80,7 +80,10 @@ class WordsTest {
             "insulation_limit.row_",
             "lead_verdict.",
             "colour.",
-            "finding_kind.");
+            "finding_kind.",
+            "trade.",
+            "exercise.",
+            "exercise_story.");
 
     @Test
     void everySentenceCanBeReadByTheLibrary() throws IOException {
