@@ -125,7 +125,7 @@ class SecurityRules {
                                 "/webjars/**",
                                 "/fonts/**",
                                 "/vendor/**",
-                                "/*.css",
+                                "/styles/**",
                                 "/*.js",
                                 "/*.svg",
                                 "/favicon.ico",

@@ -19,7 +19,8 @@ class StaticFiles implements WebMvcConfigurer {
 
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
-        add(registry, "classpath:/static/", "/*.js", "/*.css", "/*.svg", "/*.webmanifest");
+        add(registry, "classpath:/static/", "/*.js", "/*.svg", "/*.webmanifest");
+        add(registry, "classpath:/static/styles/", "/styles/**");
         add(registry, "classpath:/static/fonts/", "/fonts/**");
         add(registry, "classpath:/static/vendor/", "/vendor/**");
         add(registry, "classpath:/META-INF/resources/webjars/", "/webjars/**");

@@ -80,7 +80,7 @@ class SecurityTest {
 
     @Test
     void theStylesNameTheFontsByTheirContentToo() {
-        Matcher styles = Pattern.compile("href=\"(/marten-[^\"]+\\.css)\"")
+        Matcher styles = Pattern.compile("href=\"(/styles/base-[^\"]+\\.css)\"")
                 .matcher(get("/sign-in").body());
         assertThat(styles.find()).isTrue();
         assertThat(get(styles.group(1)).body())
