@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.Message;
 
 /** One planned action of a run. */
 public sealed interface TestStep {
@@ -58,8 +59,11 @@ public sealed interface TestStep {
         }
 
         /** Its two points as lists name them, with the position of switches or of a moving part where it is not at rest. */
-        public String name() {
-            return black + " – " + red + (state.isEmpty() ? "" : ", in '" + state + "'") + (isTied() ? " linked" : "");
+        public Message title() {
+            Message points = state.isEmpty()
+                    ? Message.of("measurement.points", black.name(), red.name())
+                    : Message.of("measurement.points_in", black.name(), red.name(), state);
+            return isTied() ? Message.of("measurement.linked", points) : points;
         }
 
         public boolean isTied() {

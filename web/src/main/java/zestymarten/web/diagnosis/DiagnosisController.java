@@ -197,7 +197,11 @@ class DiagnosisController {
                 : Optional.empty();
         return new EvidenceView(
                 entry.sequence(),
-                entry.step().fold(probes -> "probes", TestStep.Measurement::name, act -> act.subject()),
+                entry.step()
+                        .fold(
+                                probes -> Words.say("diagnosis_controller.probes"),
+                                touch -> Words.say(touch.title()),
+                                act -> act.subject()),
                 Words.say(test.words(entry)),
                 judgement.map(each -> Words.say(each.reason())).orElse(""),
                 band);

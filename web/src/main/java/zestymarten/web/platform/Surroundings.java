@@ -1,6 +1,8 @@
 package zestymarten.web.platform;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Instant;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -11,7 +13,7 @@ import zestymarten.core.testrun.Decision;
 import zestymarten.core.testrun.RunOutcome;
 import zestymarten.core.testrun.StepState;
 
-/** What every page may ask for: the chosen theme and the words for outcomes and moments. */
+/** What every page may ask for: the chosen theme, where one is, and the words for outcomes and moments. */
 @ControllerAdvice(annotations = Controller.class)
 class Surroundings {
     private static final PageWords WORDS = new PageWords();
@@ -22,9 +24,30 @@ class Surroundings {
         return theme.equals("light") || theme.equals("dark") ? theme : "";
     }
 
+    @ModelAttribute("here")
+    Here here(HttpServletRequest request) {
+        return new Here(request.getRequestURI());
+    }
+
     @ModelAttribute("words")
     PageWords words() {
         return WORDS;
+    }
+
+    /** Which page of the navigation one is at. */
+    public record Here(String path) {
+        private static final List<String> TOOLS =
+                List.of("/check", "/circuit", "/identify-cores", "/conductor", "/compare-leads", "/batch-test");
+
+        /** For {@code aria-current}: {@code page} at an address, {@code true} at one below it, empty elsewhere. */
+        public String at(String address) {
+            return path.equals(address) ? "page" : path.startsWith(address + "/") ? "true" : "";
+        }
+
+        /** Whether one is at a tool, or at a sheet of one. */
+        public boolean atTool() {
+            return TOOLS.stream().anyMatch(tool -> !at(tool).isEmpty());
+        }
     }
 
     /** Words for values that lists carry as they are stored. */

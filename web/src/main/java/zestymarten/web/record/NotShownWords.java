@@ -158,7 +158,7 @@ final class NotShownWords {
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
                         ? Words.say("not_shown_words.probes_together_tone")
                         : Words.say("not_shown_words.probes_together_resistance"),
-                TestStep.Measurement::name,
+                touch -> Words.say(touch.title()),
                 RecordViews::action);
     }
 }

@@ -235,7 +235,8 @@ class RunViews {
         }
         return test.best(2).stream()
                 .map(best -> new RunView.Proposal(
-                        StepForm.of(best.touch()), best.touch().name() + ": " + RecommendationWords.why(best.worth())))
+                        StepForm.of(best.touch()),
+                        Words.say(best.touch().title()) + ": " + RecommendationWords.why(best.worth())))
                 .toList();
     }
 }

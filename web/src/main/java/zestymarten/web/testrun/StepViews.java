@@ -435,7 +435,7 @@ final class StepViews {
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
                         ? Words.say("step_views.probes_tone")
                         : Words.say("step_views.probes_resistance"),
-                TestStep.Measurement::name,
+                touch -> Words.say(touch.title()),
                 ManualStepWords::shortly);
     }
 }
