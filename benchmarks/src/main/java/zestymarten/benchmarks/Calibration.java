@@ -41,8 +41,7 @@ final class Calibration {
             Random random = new Random(3000L + i);
             int wires = 4 + random.nextInt(6);
             double share = EACH_KIND / wires;
-            calibration.take(
-RandomHarness.cable(random, wires).strike(share), share, random, badContact);
+            calibration.take(RandomHarness.cable(random, wires).strike(share), share, random, badContact);
         }
         return calibration.table();
     }

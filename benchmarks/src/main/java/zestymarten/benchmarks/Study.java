@@ -123,7 +123,8 @@ public final class Study {
         line("");
         line(
                 "24,000 units of 4 to 9 wires with 1 to 3 faults; a shorted wire is broken and a moved one shorted as often as any other. Stopped");
-        line("at random after 1 to 27 chosen measurements, one in 50 without contact. Every finding of that moment by the probability that was said with it:");
+        line(
+                "at random after 1 to 27 chosen measurements, one in 50 without contact. Every finding of that moment by the probability that was said with it:");
         line("");
         Calibration.lines(BAD_TOUCH).forEach(this::line);
     }
@@ -223,7 +224,13 @@ public final class Study {
                     RandomHarness cable = RandomHarness.cable(new Random(4000L * size[0] + i), size[0])
                             .sabotage(1);
                     Priors usual = Priors.usual().withBadContact(BAD_TOUCH);
-                    runs.add(run(cable, i, order, Symptoms.NONE, usual, fixedOrder(cable).size()));
+                    runs.add(run(
+                            cable,
+                            i,
+                            order,
+                            Symptoms.NONE,
+                            usual,
+                            fixedOrder(cable).size()));
                 }
                 allOf(size, order.words, runs);
             }
@@ -335,8 +342,7 @@ public final class Study {
         return run(cable, seed, chosen ? Order.CHOSEN : Order.FIXED, complaint, priors, patience);
     }
 
-    private static Run run(
-            RandomHarness cable, int seed, Order by, Symptoms complaint, Priors priors, int patience) {
+    private static Run run(RandomHarness cable, int seed, Order by, Symptoms complaint, Priors priors, int patience) {
         boolean chosen = by != Order.FIXED;
         List<ProbePlacement> linked = by == Order.WITH_CLIPS ? linkedNearEnds(cable) : List.of();
         MeasurementCosts costs = MeasurementCosts.bench(cable.assembly(), !linked.isEmpty());
