@@ -19,6 +19,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.TestRun;
+import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.TestRuns;
 
 /** Two processes of the application on one database: nothing that one of them has is missing at the other. */
@@ -56,9 +57,9 @@ class NodesTest {
         return "http://127.0.0.1:" + other.getEnvironment().getProperty("local.server.port");
     }
 
-    private static boolean enters(TestRuns runs, long run, TestStep step, int touch, UUID id, String typed) {
-        return runs.enter(run, new TestRuns.Sent(id, step, touch, typed, OptionalInt.empty()), "bench")
-                instanceof TestRuns.EntryAnswer.EntryKept;
+    private static boolean enters(RunEntries entries, long run, TestStep step, int touch, UUID id, String typed) {
+        return entries.enter(run, new RunEntries.Sent(id, step, touch, typed, OptionalInt.empty()), "bench")
+                instanceof RunEntries.EntryAnswer.EntryKept;
     }
 
     @Test
@@ -86,7 +87,8 @@ class NodesTest {
                     probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.2",
                     touch -> test.expectation(touch).fold(joined -> "0.6", () -> "OL"),
                     act -> "");
-            assertThat(enters(node, run, step, test.nextTouch(step), UUID.randomUUID(), typed))
+            RunEntries taking = i % 2 == 0 ? site.bean(RunEntries.class) : other.getBean(RunEntries.class);
+            assertThat(enters(taking, run, step, test.nextTouch(step), UUID.randomUUID(), typed))
                     .isTrue();
         }
         TestRun one = here.find(run).test();
@@ -104,7 +106,7 @@ class NodesTest {
                 "--spring.datasource.url=" + Workshop.database(),
                 "--spring.main.banner-mode=off");
         TestRuns here = site.bean(TestRuns.class);
-        TestRuns ending = third.getBean(TestRuns.class);
+        RunEntries ending = third.getBean(RunEntries.class);
         long wiring = site.wiring(site.fresh("A node that ends"), WIRES);
         Queue<UUID> acknowledged = new ConcurrentLinkedQueue<>();
         List<Thread> senders = new ArrayList<>();
@@ -112,7 +114,7 @@ class NodesTest {
         for (int sender = 0; sender < SENDERS; sender++) {
             long run = site.run(wiring, "N-E" + sender);
             tests.add(run);
-            senders.add(new Thread(() -> send(here, ending, run, acknowledged)));
+            senders.add(new Thread(() -> send(here, site.bean(RunEntries.class), ending, run, acknowledged)));
         }
         senders.forEach(Thread::start);
         Thread.sleep(300); // while they are at it
@@ -129,7 +131,7 @@ class NodesTest {
     }
 
     /** The same step again and again, at the node that ends as long as it answers, else at the other. */
-    private static void send(TestRuns here, TestRuns ending, long run, Queue<UUID> acknowledged) {
+    private static void send(TestRuns here, RunEntries staying, RunEntries ending, long run, Queue<UUID> acknowledged) {
         TestStep step = here.find(run).test().steps().findFirst().orElseThrow();
         for (int i = 0; i < READINGS; i++) {
             UUID id = UUID.randomUUID();
@@ -138,7 +140,7 @@ class NodesTest {
             try {
                 kept = enters(ending, run, step, touch, id, "b");
             } catch (RuntimeException gone) {
-                kept = enters(here, run, step, touch, id, "b"); // the same entry: what was saved already stays one
+                kept = enters(staying, run, step, touch, id, "b"); // the same entry: what was saved already stays one
             }
             if (kept) {
                 acknowledged.add(id);

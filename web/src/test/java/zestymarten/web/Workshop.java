@@ -38,9 +38,9 @@ public final class Workshop implements BeforeAllCallback, ParameterResolver {
         return value;
     }
 
-    /** Where the database of these tests is. Tests that run side by side have one each. */
+    /** Where the database of these tests is: tests that run side by side have one each, by the number of their side. */
     public static String database() {
-        return required("MARTEN_DB_URL") + System.getProperty("marten.side", "1");
+        return required("MARTEN_DB_URL") + System.getProperty("marten.side", "");
     }
 
     private static Site start() {

@@ -9,7 +9,6 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Explanation;
@@ -29,10 +28,8 @@ import zestymarten.core.judgement.Judgement;
 import zestymarten.core.judgement.Quantity;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.TestConditions;
-import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
-import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testplan.CoverageAnalysis;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.PlanPieces;
@@ -214,50 +211,14 @@ public final class TestRun {
         return !measures || course.isProvedDead();
     }
 
-    /** What is expected instead of words that cannot be entered for a deed; empty where they can. */
-    public static Optional<Message> expected(TestStep.ManualStep act, String words) {
-        boolean function = act.action() == ManualAction.COMPLAINT || act.action() == ManualAction.FUNCTION;
-        if (function && !RecordedSymptoms.isWord(words)) {
-            return Optional.of(Message.of("test_run.one", String.join(", ", RecordedSymptoms.words())));
-        }
-        boolean purposeful = Purpose.of(words)
-                .filter(each ->
-                        (each == Purpose.RETEST) != Purpose.subject(words).isEmpty())
-                .isPresent();
-        if (act.action() == ManualAction.PURPOSE && !purposeful) {
-            return Optional.of(Message.of("test_run.one_everything_find_fault"));
-        }
-        boolean tried = act.action() == ManualAction.REPLUGGED || act.action() == ManualAction.SUBSTITUTED;
-        if (tried && !words.isEmpty() && !RecordedSymptoms.isWord(words)) {
-            return Optional.of(
-                    Message.of("test_run.nothing_if_as_before", String.join(", ", RecordedSymptoms.words())));
-        }
-        if (act.action() == ManualAction.SUBSTITUTE && !PartTrials.isPrice(words)) {
-            return Optional.of(Message.of("test_run.minutes_that_change_takes", PartTrials.MOST_MINUTES));
-        }
-        boolean warmth = act.action().answer() == ManualAction.AnswerKind.CELSIUS && !words.isEmpty();
-        return warmth && Celsius.of(words).isEmpty() ? Optional.of(Celsius.EXPECTED) : Optional.empty();
-    }
-
     /** The spare cores that have passed in this run, in design order. */
     public List<Conductor> spares() {
-        return design.assembly().conductors().stream()
-                .filter(Conductor::spare)
-                .filter(this::hasPassed)
-                .toList();
+        return new PossibleRepairs(this, standing).spares();
     }
 
-    private boolean hasPassed(Conductor wire) {
-        boolean faulty = findings().stream()
-                .anyMatch(found -> found.finding().conductors().contains(wire.id()));
-        return !faulty
-                && steps(Stage.ENDS)
-                        .anyMatch(step -> step instanceof TestStep.Measurement touch
-                                && touch.isOn(wire.from())
-                                && (touch.isTied() || touch.isOn(wire.to()))
-                                && isDone(step)
-                                && state(step) != StepState.SKIPPED
-                                && state(step) != StepState.IMPLIED);
+    /** Why something cannot be put right in that way now; empty if it can. */
+    public Optional<Message> objection(TestStep.ManualStep mended, Entry.Content.Repair repair) {
+        return new PossibleRepairs(this, standing).objection(mended, repair);
     }
 
     /** The readings of what is left on either side of a break, for a finding that may be one that is seen. */
@@ -266,44 +227,6 @@ public final class TestRun {
         return broken && finding.conductors().size() == 1
                 ? RemainingLength.of(design.conductor(finding.conductors().get(0)))
                 : List.of();
-    }
-
-    /** Why something cannot be put right in that way now; empty if it can. */
-    public Optional<Message> objection(TestStep.ManualStep mended, Entry.Content.Repair repair) {
-        if (!repair.spare().isEmpty()) {
-            boolean one = mended.subject().split(" ").length == 2;
-            boolean passed = spares().stream().anyMatch(each -> each.id().equals(repair.spare()));
-            return one && passed
-                    ? Optional.empty()
-                    : Optional.of(Message.of("test_run.not_accepted_expected_spare", repair.spare(), mended.subject()));
-        }
-        List<TestStep.ManualStep> unread = repair.way() != Entry.Way.SPLICE
-                ? List.of()
-                : findings().stream()
-                        .map(RunFinding::finding)
-                        .filter(finding ->
-                                String.join(" ", finding.conductors()).equals(mended.subject()))
-                        .flatMap(finding -> remainders(finding).stream())
-                        .filter(each -> !isDone(each))
-                        .toList();
-        Optional<TestStep.ManualStep> broken = repair.way() != Entry.Way.SPLICE
-                ? Optional.empty()
-                : standing.steps(Stage.REPAIR).stream()
-                        .filter(step -> step instanceof TestStep.ManualStep act
-                                && act.action() == ManualAction.REMAINING
-                                && RemainingLength.conductor(act.subject()).equals(mended.subject())
-                                && state(act) == StepState.FAULT)
-                        .map(TestStep.ManualStep.class::cast)
-                        .findFirst();
-        if (broken.isPresent()) {
-            return Optional.of(
-                    Message.of("test_run.length_fault_too_splice", broken.get().subject()));
-        }
-        return unread.isEmpty()
-                ? Optional.empty()
-                : Optional.of(Message.of(
-                        "test_run.before_spliced_read_each",
-                        unread.stream().map(TestStep.ManualStep::subject).collect(Collectors.joining(", "))));
     }
 
     /** The planned measurements that nobody has to make, with the readings that they follow from, at most so many. */
@@ -420,47 +343,12 @@ public final class TestRun {
 
     /** What an entry says, in words: the reading as understood on this meter, what was done, or why it was left out. */
     public Message words(Entry entry) {
-        if (entry.content() instanceof Entry.Content.Skip skip) {
-            return Message.of("test_run.skipped", skip.reason());
-        }
-        if (entry.content() instanceof Entry.Content.Done done) {
-            if (entry.step() instanceof TestStep.ManualStep act
-                    && act.action().answer() == ManualAction.AnswerKind.CELSIUS) {
-                return Message.of(
-                        "reading.value", Message.figure(Celsius.of(done.words()).orElse(design.ambientC()), "°C"));
-            }
-            return plainly((TestStep.ManualStep) entry.step(), done.words());
-        }
-        if (entry.content() instanceof Entry.Content.Repair repair) {
-            return Message.of(
-                    "test_run.repaired",
-                    repair.way(),
-                    repair.spare(),
-                    repair.colour().isEmpty() ? Message.NONE : Message.of("test_run.now", repair.colour()));
-        }
-        Entry.Content.Reading reading = (Entry.Content.Reading) entry.content();
-        boolean inOhms = !(entry.step() instanceof TestStep.Measurement touch) || touch.isInOhms();
-        Message text = reading.meaning() instanceof MeterReading.OverRange && inOhms
-                ? Message.of("test_run.more_than", Ohms.of(before.meter().topOhm()))
-                : reading.meaning().message();
-        return reading.where().isEmpty() ? text : Message.of("test_run.words", text, reading.where());
+        return EntryWords.of(entry, before);
     }
 
-    private static Message plainly(TestStep.ManualStep act, String words) {
-        Message said = Message.verbatim(words);
-        return switch (act.action()) {
-            case LOOKED -> words.isEmpty() ? Message.of("test_run.nothing_found") : said;
-            case REPLUGGED, SUBSTITUTED ->
-                words.isEmpty() ? Message.of("test_run.nothing_has_changed_by") : Message.of("test_run.plainly", words);
-            case PURPOSE -> {
-                Message purpose = Purpose.of(words).map(Purpose::words).orElse(said);
-                yield Purpose.subject(words).isEmpty()
-                        ? purpose
-                        : Message.of("test_run.purpose", purpose, Purpose.subject(words));
-            }
-            case SUBSTITUTE -> Message.of("test_run.planned_about_min", words);
-            default -> words.isEmpty() ? Message.of("test_run.done") : said;
-        };
+    /** What is expected instead of words that cannot be entered for a deed; empty where they can. */
+    public static Optional<Message> expected(TestStep.ManualStep act, String words) {
+        return EntryWords.expected(act, words);
     }
 
     /** Whether nothing more is asked at a step. */

@@ -14,7 +14,7 @@ import zestymarten.core.finding.Symptoms;
 
 /** An analysis that takes over what an earlier one has found answers as one that is made anew, in whatever order was read. */
 class FollowedAnalysisTest {
-    private static final int UNITS = 3;
+    private static final int UNITS = 2;
 
     private static List<Observation> observations(RandomUnit unit, Design design, Random random) {
         List<Observation> all = new ArrayList<>();

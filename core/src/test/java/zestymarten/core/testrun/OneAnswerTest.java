@@ -25,7 +25,7 @@ import zestymarten.core.testplan.TestStep;
 
 /** A test and a call for findings say the same of the same readings: judgements, findings, verdict. */
 class OneAnswerTest {
-    private static final int UNITS = 25;
+    private static final int UNITS = 10;
 
     private record Probed(Set<Terminal> ends, String state) {}
 

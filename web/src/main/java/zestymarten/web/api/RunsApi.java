@@ -38,6 +38,7 @@ import zestymarten.core.testrun.TestRun;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Words;
+import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestOptionsForm;
 import zestymarten.web.testrun.TestRuns;
@@ -47,11 +48,13 @@ import zestymarten.web.testrun.TestRuns;
 @RequestMapping("/api/v1/runs")
 class RunsApi {
     private final TestRuns runs;
+    private final RunEntries entries;
     private final Assemblies assemblies;
 
-    RunsApi(TestRuns runs, Assemblies assemblies) {
+    RunsApi(TestRuns runs, RunEntries entries, Assemblies assemblies) {
         this.assemblies = assemblies;
         this.runs = runs;
+        this.entries = entries;
     }
 
     /**
@@ -234,13 +237,14 @@ class RunsApi {
         int touch = before.map(Entry::touch).orElseGet(() -> test.nextTouch(step));
         OptionalInt meaning = posted.meaning() == null ? OptionalInt.empty() : OptionalInt.of(posted.meaning());
         String said = posted.asTyped() == null ? Objects.requireNonNull(posted.skipReason()) : posted.asTyped();
-        TestRuns.Sent sent = new TestRuns.Sent(posted.id(), step, touch, said, meaning);
-        TestRuns.EntryAnswer answer =
-                posted.asTyped() == null ? runs.skip(id, sent, who.getName()) : runs.enter(id, sent, who.getName());
-        if (answer instanceof TestRuns.EntryAnswer.MeaningQuestion question) {
+        RunEntries.Sent sent = new RunEntries.Sent(posted.id(), step, touch, said, meaning);
+        RunEntries.EntryAnswer answer = posted.asTyped() == null
+                ? entries.skip(id, sent, who.getName())
+                : entries.enter(id, sent, who.getName());
+        if (answer instanceof RunEntries.EntryAnswer.MeaningQuestion question) {
             throw new Refused("as_typed", asked(question.ambiguous()));
         }
-        TestRuns.EntryAnswer.EntryKept kept = (TestRuns.EntryAnswer.EntryKept) answer;
+        RunEntries.EntryAnswer.EntryKept kept = (RunEntries.EntryAnswer.EntryKept) answer;
         return ResponseEntity.status(before.isPresent() ? 200 : 201)
                 .body(kept(kept.run().test(), kept.entry()));
     }

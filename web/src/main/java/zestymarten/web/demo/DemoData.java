@@ -35,6 +35,7 @@ import zestymarten.web.meter.StandIns;
 import zestymarten.web.people.People;
 import zestymarten.web.people.PersonRole;
 import zestymarten.web.simulator.Shelf;
+import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.TestRuns;
 import zestymarten.web.unit.DueDate;
 import zestymarten.web.unit.Units;
@@ -54,6 +55,7 @@ class DemoData implements SmartInitializingSingleton {
     private final People people;
     private final Assemblies assemblies;
     private final TestRuns runs;
+    private final RunEntries entries;
     private final Units units;
     private final Meters meters;
     private final DemoSheets sheets;
@@ -64,6 +66,7 @@ class DemoData implements SmartInitializingSingleton {
             People people,
             Assemblies assemblies,
             TestRuns runs,
+            RunEntries entries,
             Units units,
             Meters meters,
             DemoSheets sheets,
@@ -75,6 +78,7 @@ class DemoData implements SmartInitializingSingleton {
         this.people = people;
         this.assemblies = assemblies;
         this.runs = runs;
+        this.entries = entries;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -93,8 +97,8 @@ class DemoData implements SmartInitializingSingleton {
         people.addDemo("lead", PASSWORD, PersonRole.LEAD);
         people.addDemo("admin", PASSWORD, PersonRole.ADMIN);
         people.addDemo("viewer", PASSWORD, PersonRole.VIEWER);
-        Technician bench = new Technician(runs, "bench");
-        Technician lead = new Technician(runs, "lead");
+        Technician bench = new Technician(runs, entries, "bench");
+        Technician lead = new Technician(runs, entries, "lead");
         pendant(bench);
         desk(bench, lead);
         shoreLead(bench);

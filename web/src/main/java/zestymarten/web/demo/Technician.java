@@ -23,6 +23,7 @@ import zestymarten.core.meter.TestConditions;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.web.assembly.Revision;
+import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 
@@ -36,10 +37,12 @@ final class Technician {
     private static final Duration PACE = Duration.ofSeconds(6);
 
     private final TestRuns runs;
+    private final RunEntries book;
     private final String name;
 
-    Technician(TestRuns runs, String name) {
+    Technician(TestRuns runs, RunEntries book, String name) {
         this.runs = runs;
+        this.book = book;
         this.name = name;
     }
 
@@ -59,7 +62,9 @@ final class Technician {
             TestOptions approach) {
         TestConditions conditions = new TestConditions(
                 ambientC, METER, OptionalDouble.empty(), LeadPolicy.FULL, false, TestConditions.JOINED_BELOW_OHM);
-        TestRuns then = runs.withClock(ticking(from));
+        Clock clock = ticking(from);
+        TestRuns then = runs.withClock(clock);
+        RunEntries kept = book.withClock(clock);
         long id = then.start(revision.assemblyId(), serial, conditions, approach, name);
         Probe probe = probe(Design.of(revision.assembly(), ambientC), faults, conditions);
         RunSnapshot run = then.find(id);
@@ -72,8 +77,9 @@ final class Technician {
                             : probe.shows(touch.black(), touch.red(), state(revision, touch), touch.ties()),
                     Technician::answer);
             UUID entry = new UUID(from.toEpochMilli(), i + 1L);
-            TestRuns.Sent sent = new TestRuns.Sent(entry, step, run.test().nextTouch(step), shown, OptionalInt.of(0));
-            run = ((TestRuns.EntryAnswer.EntryKept) then.enter(id, sent, name)).run();
+            RunEntries.Sent sent =
+                    new RunEntries.Sent(entry, step, run.test().nextTouch(step), shown, OptionalInt.of(0));
+            run = ((RunEntries.EntryAnswer.EntryKept) kept.enter(id, sent, name)).run();
         }
         if (run.test().current().isEmpty()) {
             then.end(id, name);

@@ -1,7 +1,6 @@
 package zestymarten.web.drawing;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -41,7 +40,7 @@ public record AssemblyDrawing(
     /** More strands than this are not drawn in one picture. */
     public static final int MOST = 300;
 
-    private static final double WIDTH = 620;
+    static final double WIDTH = 620;
     private static final double BODY_WIDTH = 96;
     private static final double HEAD = 34;
     private static final int LONGEST_TITLE = 12;
@@ -52,8 +51,6 @@ public record AssemblyDrawing(
 
     private static final double PART_STEP = 34;
     private static final int PART_STEPS = 2;
-    /** How far below its neighbour a cavity without a wire is taken to be. */
-    private static final double BESIDE = 0.5;
 
     public AssemblyDrawing {
         bodies = List.copyOf(bodies);
@@ -107,7 +104,7 @@ public record AssemblyDrawing(
     }
 
     /** The working state of one drawing. */
-    private static final class Layout {
+    private static final class Layout implements FaultKnots.StrandPlaces {
         private final List<Conductor> shown;
         private final Assembly assembly;
         private final Map<String, String> faultOf = new HashMap<>();
@@ -153,8 +150,9 @@ public record AssemblyDrawing(
             List<StrandBead> beads = beads();
             places.put(Terminal.FRAME, frameAt(height));
             List<Strand> strands = shown.stream().map(this::strand).toList();
+            FaultKnots tied = new FaultKnots(shown, this);
             List<Knot> knots = findings.stream()
-                    .flatMap(finding -> knots(finding).stream())
+                    .flatMap(finding -> tied.of(finding).stream())
                     .toList();
             return new AssemblyDrawing(
                     WIDTH,
@@ -203,7 +201,7 @@ public record AssemblyDrawing(
                 List<Terminal> lanes = new ArrayList<>(connector.terminals());
                 lanes.removeIf(terminal -> !few && !drawn.contains(terminal));
                 if (right) {
-                    lanes = ordered(lanes);
+                    lanes = new LaneOrder(shown, places).of(lanes);
                 }
                 double x = right ? WIDTH - BODY_WIDTH : 0;
                 double edge = right ? x : BODY_WIDTH;
@@ -224,41 +222,6 @@ public record AssemblyDrawing(
         /** As much of a title as its body is wide. */
         private static String shortened(String title) {
             return title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE - 1) + "…";
-        }
-
-        /** Lanes by the mean place of their partners on the left; one without stays below its neighbour on the face. */
-        private List<Terminal> ordered(List<Terminal> lanes) {
-            Map<Terminal, List<Double>> pulls = new HashMap<>();
-            Map<Terminal, Double> joints = new HashMap<>();
-            for (Conductor conductor : shown) {
-                Point from = places.get(conductor.from());
-                if (from != null && !conductor.to().isPin()) {
-                    joints.merge(conductor.to(), from.y(), Math::min);
-                }
-            }
-            for (Conductor conductor : shown) {
-                pull(pulls, conductor.from(), conductor.to(), joints);
-                pull(pulls, conductor.to(), conductor.from(), joints);
-            }
-            Map<Terminal, Double> height = new HashMap<>();
-            double above = 0;
-            for (Terminal terminal : lanes) {
-                List<Double> pull = pulls.getOrDefault(terminal, List.of());
-                above = pull.stream().mapToDouble(Double::doubleValue).average().orElse(above + BESIDE);
-                height.put(terminal, above);
-            }
-            return lanes.stream()
-                    .sorted(Comparator.comparingDouble(terminal -> height.getOrDefault(terminal, 0.0)))
-                    .toList();
-        }
-
-        private void pull(
-                Map<Terminal, List<Double>> pulls, Terminal terminal, Terminal partner, Map<Terminal, Double> joints) {
-            Point place = places.get(partner);
-            Double y = place != null ? Double.valueOf(place.y()) : joints.get(partner);
-            if (y != null) {
-                pulls.computeIfAbsent(terminal, any -> new ArrayList<>()).add(y);
-            }
         }
 
         private List<StrandBead> beads() {
@@ -349,7 +312,8 @@ public record AssemblyDrawing(
             return bonded ? Optional.of(frameAt(height)) : Optional.empty();
         }
 
-        private Point place(Terminal terminal) {
+        @Override
+        public Point place(Terminal terminal) {
             return places.getOrDefault(terminal, new Point(WIDTH / 2, TOP));
         }
 
@@ -357,7 +321,8 @@ public record AssemblyDrawing(
             return place(moved.getOrDefault(new StrandEnd(conductor.id(), conductor.from()), conductor.from()));
         }
 
-        private Point to(Conductor conductor) {
+        @Override
+        public Point to(Conductor conductor) {
             return place(moved.getOrDefault(new StrandEnd(conductor.id(), conductor.to()), conductor.to()));
         }
 
@@ -412,89 +377,8 @@ public record AssemblyDrawing(
             return path.toString();
         }
 
-        private List<Knot> knots(Finding finding) {
-            List<Conductor> concerned = shown.stream()
-                    .filter(each -> finding.conductors().contains(each.id()))
-                    .toList();
-            if (concerned.isEmpty()) {
-                return List.of();
-            }
-            return switch (finding.kind()) {
-                case "open" -> concerned.stream().map(this::gap).toList();
-                case "high_resistance", "low_resistance", "intermittent" ->
-                    List.of(kink(finding.kind(), concerned.get(0)));
-                case "short", "leak" -> List.of(bar(finding.kind(), concerned));
-                case "frame_short" -> List.of(comb(concerned));
-                case "misplaced" -> concerned.stream().map(this::hook).toList();
-                default -> List.of();
-            };
-        }
-
-        private Knot gap(Conductor conductor) {
-            Point a = along(conductor, 0.45);
-            Point b = along(conductor, 0.55);
-            Point middle = along(conductor, 0.5);
-            String path = Paths.move(a.x() + 3, a.y() - 9)
-                    + Paths.line(a.x() + 3, a.y() + 9)
-                    + Paths.move(b.x() - 3, b.y() - 9)
-                    + Paths.line(b.x() - 3, b.y() + 9);
-            return new Knot("open", path, List.of(), Optional.of(new Point(middle.x(), middle.y() - 13)));
-        }
-
-        private Knot kink(String kind, Conductor conductor) {
-            Point m = along(conductor, 0.62);
-            String path = Paths.move(m.x() - 22, m.y())
-                    + Paths.line(m.x() - 15, m.y() - 9)
-                    + Paths.line(m.x() - 6, m.y() + 9)
-                    + Paths.line(m.x() + 3, m.y() - 9)
-                    + Paths.line(m.x() + 12, m.y() + 9)
-                    + Paths.line(m.x() + 20, m.y());
-            return new Knot(kind, path, List.of(), Optional.of(new Point(m.x(), m.y() - 13)));
-        }
-
-        private Knot bar(String kind, List<Conductor> concerned) {
-            List<Point> dots = concerned.stream().map(each -> along(each, 0.36)).toList();
-            StringBuilder path = new StringBuilder();
-            for (int i = 0; i < dots.size(); i++) {
-                path.append(
-                        i == 0
-                                ? Paths.move(dots.get(i).x(), dots.get(i).y())
-                                : Paths.line(dots.get(i).x(), dots.get(i).y()));
-            }
-            Point first = dots.get(0);
-            return new Knot(kind, path.toString(), dots, Optional.of(new Point(first.x(), first.y() - 11)));
-        }
-
-        private Knot comb(List<Conductor> concerned) {
-            List<Point> dots = concerned.stream().map(each -> along(each, 0.72)).toList();
-            double bottom = dots.stream().mapToDouble(Point::y).max().orElse(0) + 15;
-            StringBuilder path = new StringBuilder();
-            dots.forEach(dot -> path.append(Paths.move(dot.x(), dot.y())).append(Paths.line(dot.x(), bottom)));
-            double x = dots.get(0).x();
-            path.append(Paths.move(x - 14, bottom)).append(Paths.line(x + 14, bottom));
-            for (int i = 0; i < 4; i++) {
-                path.append(Paths.move(x - 12 + 8 * i, bottom)).append(Paths.line(x - 16 + 8 * i, bottom + 7));
-            }
-            return new Knot(
-                    "frame_short",
-                    path.toString(),
-                    dots,
-                    Optional.of(new Point(x, dots.get(0).y() - 11)));
-        }
-
-        /** The cavity where the end should be, marked by an empty loop. */
-        private Knot hook(Conductor conductor) {
-            Point home = place(conductor.to());
-            double x = home.x() + (home.x() > WIDTH / 2 ? -12 : 12);
-            String path = Paths.move(x, home.y() - 7) + "a7 7 0 1 0 0.1 0";
-            return new Knot(
-                    "misplaced",
-                    path,
-                    List.of(),
-                    Optional.of(new Point(to(conductor).x() - 60, to(conductor).y() - 9)));
-        }
-
-        private Point along(Conductor conductor, double share) {
+        @Override
+        public Point along(Conductor conductor, double share) {
             Point a = from(conductor);
             Point b = to(conductor);
             return a.x() == b.x()

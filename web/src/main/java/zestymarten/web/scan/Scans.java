@@ -24,6 +24,7 @@ import zestymarten.web.meter.InstrumentReading;
 import zestymarten.web.meter.Instruments;
 import zestymarten.web.meter.Talk;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 
@@ -40,10 +41,12 @@ class Scans {
     private static final String SET = "scanner, every point zeroed";
 
     private final TestRuns runs;
+    private final RunEntries entries;
     private final Instruments instruments;
 
-    Scans(TestRuns runs, Instruments instruments) {
+    Scans(TestRuns runs, RunEntries entries, Instruments instruments) {
         this.runs = runs;
+        this.entries = entries;
         this.instruments = instruments;
     }
 
@@ -173,11 +176,11 @@ class Scans {
 
     /** Enters what was read; the job as it is then. */
     TestRun enter(long runId, TestRun test, TestStep step, String typed, String by) {
-        TestRuns.EntryAnswer answer = runs.enter(
+        RunEntries.EntryAnswer answer = entries.enter(
                 runId,
-                new TestRuns.Sent(UUID.randomUUID(), step, test.nextTouch(step), typed, OptionalInt.empty()),
+                new RunEntries.Sent(UUID.randomUUID(), step, test.nextTouch(step), typed, OptionalInt.empty()),
                 by);
-        return answer instanceof TestRuns.EntryAnswer.EntryKept kept
+        return answer instanceof RunEntries.EntryAnswer.EntryKept kept
                 ? kept.run().test()
                 : test;
     }

@@ -38,9 +38,11 @@ class AsideController {
             Message.of("aside_controller.position"));
 
     private final TestRuns runs;
+    private final RunEntries entries;
 
-    AsideController(TestRuns runs) {
+    AsideController(TestRuns runs, RunEntries entries) {
         this.runs = runs;
+        this.entries = entries;
     }
 
     /** A function of the machine with what was told of it. */
@@ -78,15 +80,15 @@ class AsideController {
             String word = answers.getOrDefault(function.field(), function.told());
             if (!word.equals(function.told())) {
                 TestStep step = new TestStep.ManualStep(ManualAction.COMPLAINT, function.name());
-                runs.enter(id, sent(token, step, test.nextTouch(step), word), who.getName());
+                entries.enter(id, sent(token, step, test.nextTouch(step), word), who.getName());
             }
         }
         return "redirect:/runs/" + id;
     }
 
-    private static TestRuns.Sent sent(UUID token, TestStep step, int touch, String words) {
+    private static RunEntries.Sent sent(UUID token, TestStep step, int touch, String words) {
         UUID entry = UUID.nameUUIDFromBytes((token + " " + step).getBytes(StandardCharsets.UTF_8));
-        return new TestRuns.Sent(entry, step, touch, words, OptionalInt.empty());
+        return new RunEntries.Sent(entry, step, touch, words, OptionalInt.empty());
     }
 
     /** A repair, with the readings of what remains of a broken wire where they were taken for it. */
@@ -103,7 +105,7 @@ class AsideController {
             @RequestParam(defaultValue = "") List<String> length,
             @RequestParam(name = "length_ohm", defaultValue = "") List<String> lengthOhm,
             Principal who) {
-        List<TestRuns.Sent> remains = new ArrayList<>();
+        List<RunEntries.Sent> remains = new ArrayList<>();
         TestRun test = runs.find(id).test();
         for (int i = 0; i < Math.min(length.size(), lengthOhm.size()); i++) {
             if (!lengthOhm.get(i).isBlank()) {
@@ -117,7 +119,7 @@ class AsideController {
         int touch = test.nextTouch(step);
         Entry.Content.Repair repair =
                 new Entry.Content.Repair(way, cause.strip(), prevention.strip(), carries, colour.strip());
-        boolean kept = runs.repair(id, remains, sent(token, step, touch, ""), repair, who.getName());
+        boolean kept = entries.repair(id, remains, sent(token, step, touch, ""), repair, who.getName());
         return "redirect:/runs/" + id + (kept ? "" : "/diagnosis");
     }
 
@@ -146,7 +148,7 @@ class AsideController {
         }
         TestStep step = new TestStep.ManualStep(action, named ? subject : "");
         int touch = runs.find(id).test().nextTouch(step);
-        runs.enter(id, sent(token, step, touch, purpose ? subject : ""), who.getName());
+        entries.enter(id, sent(token, step, touch, purpose ? subject : ""), who.getName());
         return "redirect:/runs/" + id;
     }
 
@@ -160,7 +162,7 @@ class AsideController {
             Principal who) {
         TestStep step = new TestStep.ManualStep(ManualAction.SUBSTITUTE, part.strip());
         int touch = runs.find(id).test().nextTouch(step);
-        runs.enter(id, sent(token, step, touch, minutes.strip()), who.getName());
+        entries.enter(id, sent(token, step, touch, minutes.strip()), who.getName());
         String first = UriUtils.encodeQueryParam(part.strip(), StandardCharsets.UTF_8);
         return "redirect:/runs/" + id + "?stage=REPAIR&question=" + ManualAction.REPLUGGED + "&subject=" + first;
     }
@@ -174,7 +176,7 @@ class AsideController {
         }
         TestStep step = new TestStep.ManualStep(ManualAction.OPENED, subject);
         int touch = runs.find(id).test().nextTouch(step);
-        runs.enter(id, sent(token, step, touch, ""), who.getName());
+        entries.enter(id, sent(token, step, touch, ""), who.getName());
         return "redirect:/runs/" + id;
     }
 }

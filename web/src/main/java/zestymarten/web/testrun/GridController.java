@@ -31,12 +31,14 @@ class GridController {
     private static final int MOST = 300;
 
     private final TestRuns runs;
+    private final RunEntries entries;
     private final Assemblies assemblies;
     private final Plans plans;
     private final Prints prints;
 
-    GridController(TestRuns runs, Assemblies assemblies, Plans plans, Prints prints) {
+    GridController(TestRuns runs, RunEntries entries, Assemblies assemblies, Plans plans, Prints prints) {
         this.runs = runs;
+        this.entries = entries;
         this.assemblies = assemblies;
         this.plans = plans;
         this.prints = prints;
@@ -120,9 +122,9 @@ class GridController {
         try {
             int touch = runs.find(id).test().nextTouch(step);
             OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);
-            TestRuns.EntryAnswer answer =
-                    runs.enter(id, new TestRuns.Sent(entry, step, touch, ticked ? "" : text, choice), by);
-            if (answer instanceof TestRuns.EntryAnswer.MeaningQuestion question) {
+            RunEntries.EntryAnswer answer =
+                    entries.enter(id, new RunEntries.Sent(entry, step, touch, ticked ? "" : text, choice), by);
+            if (answer instanceof RunEntries.EntryAnswer.MeaningQuestion question) {
                 return new GridLeft(
                         text,
                         question.ambiguous().candidates().stream()

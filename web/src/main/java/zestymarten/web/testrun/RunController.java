@@ -33,14 +33,16 @@ class RunController {
     private static final String WORK = "testrun/work";
 
     private final TestRuns runs;
+    private final RunEntries entries;
     private final RunViews views;
     private final Speech speech;
     private final Taking taking;
 
-    RunController(TestRuns runs, RunViews views, Speech speech, Taking taking) {
+    RunController(TestRuns runs, RunEntries entries, RunViews views, Speech speech, Taking taking) {
         this.speech = speech;
         this.taking = taking;
         this.runs = runs;
+        this.entries = entries;
         this.views = views;
     }
 
@@ -194,8 +196,8 @@ class RunController {
             HttpServletResponse response,
             Model model) {
         OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);
-        TestRuns.Sent sent = new TestRuns.Sent(entry, form.step(), touch, typed, choice, where);
-        return answer(runs.enter(id, sent, who.getName()), faces, response, model);
+        RunEntries.Sent sent = new RunEntries.Sent(entry, form.step(), touch, typed, choice, where);
+        return answer(entries.enter(id, sent, who.getName()), faces, response, model);
     }
 
     @PostMapping("/skips")
@@ -209,12 +211,12 @@ class RunController {
             Principal who,
             HttpServletResponse response,
             Model model) {
-        TestRuns.Sent sent = new TestRuns.Sent(entry, form.step(), touch, reason, OptionalInt.empty());
-        return answer(runs.skip(id, sent, who.getName()), faces, response, model);
+        RunEntries.Sent sent = new RunEntries.Sent(entry, form.step(), touch, reason, OptionalInt.empty());
+        return answer(entries.skip(id, sent, who.getName()), faces, response, model);
     }
 
-    private String answer(TestRuns.EntryAnswer answer, String faces, HttpServletResponse response, Model model) {
-        if (answer instanceof TestRuns.EntryAnswer.MeaningQuestion question) {
+    private String answer(RunEntries.EntryAnswer answer, String faces, HttpServletResponse response, Model model) {
+        if (answer instanceof RunEntries.EntryAnswer.MeaningQuestion question) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             response.setHeader("HX-Retarget", "#say");
             response.setHeader("HX-Reswap", "innerHTML");
@@ -226,7 +228,7 @@ class RunController {
                             .toList());
             return "testrun/question";
         }
-        TestRuns.EntryAnswer.EntryKept kept = (TestRuns.EntryAnswer.EntryKept) answer;
+        RunEntries.EntryAnswer.EntryKept kept = (RunEntries.EntryAnswer.EntryKept) answer;
         RunSnapshot run = kept.run();
         boolean stays = run.test().isDone(kept.entry().step())
                 && run.test().state(kept.entry().step()) != StepState.GOOD
@@ -250,7 +252,7 @@ class RunController {
             @CookieValue(name = "faces", defaultValue = "wire") String faces,
             Principal who,
             Model model) {
-        RunSnapshot run = runs.takeBack(id, entry, who.getName());
+        RunSnapshot run = entries.takeBack(id, entry, who.getName());
         Optional<TestStep> step = run.test().entry(entry).map(Entry::step);
         show(model, run, planned(run, step), Optional.empty(), faces);
         return WORK;

@@ -52,15 +52,17 @@ class StartController {
     private static final Set<Tool> USUAL_TOOLS = EnumSet.complementOf(EnumSet.of(Tool.LOW_OHM_METER));
 
     private final TestRuns runs;
+    private final RunEntries entries;
     private final Assemblies assemblies;
     private final Units units;
     private final Meters meters;
     private final Plans plans;
 
-    StartController(TestRuns runs, Assemblies assemblies, Units units, Meters meters, Plans plans) {
+    StartController(TestRuns runs, RunEntries entries, Assemblies assemblies, Units units, Meters meters, Plans plans) {
         this.plans = plans;
         this.meters = meters;
         this.runs = runs;
+        this.entries = entries;
         this.assemblies = assemblies;
         this.units = units;
     }
@@ -257,7 +259,7 @@ class StartController {
         }
         open.ifPresent(each -> runs.end(each.id(), who.getName()));
         Purpose purpose = Purpose.of(form.field("purpose")).orElse(Purpose.EVERYTHING);
-        long run = runs.start(id, form.field("serial"), conditions, approach.get(), purpose, who.getName());
+        long run = entries.start(id, form.field("serial"), conditions, approach.get(), purpose, who.getName());
         boolean symptoms = purpose == Purpose.FIND_FAULT
                 && !runs.find(run).test().plan().functions().isEmpty();
         response.setHeader("HX-Redirect", "/runs/" + run + (symptoms ? "/complaint" : ""));

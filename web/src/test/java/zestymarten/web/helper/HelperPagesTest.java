@@ -18,6 +18,7 @@ import zestymarten.core.testplan.TestStep;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 
@@ -98,7 +99,8 @@ class HelperPagesTest {
     private void entered(long run, String typed) {
         TestRuns runs = site.bean(TestRuns.class);
         TestStep due = runs.find(run).test().current().orElseThrow();
-        runs.enter(run, new TestRuns.Sent(UUID.randomUUID(), due, 1, typed, OptionalInt.empty()), "bench");
+        site.bean(RunEntries.class)
+                .enter(run, new RunEntries.Sent(UUID.randomUUID(), due, 1, typed, OptionalInt.empty()), "bench");
     }
 
     @Test

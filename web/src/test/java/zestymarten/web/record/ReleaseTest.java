@@ -27,6 +27,7 @@ import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.platform.Qr;
 import zestymarten.web.platform.Workbook;
+import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
 import zestymarten.web.unit.Units;
@@ -60,9 +61,11 @@ class ReleaseTest {
                     probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.3",
                     touch -> touch.red().isFrame() ? "n" : ohms,
                     act -> "");
-            TestRuns.Sent sent =
-                    new TestRuns.Sent(UUID.randomUUID(), step, run.test().nextTouch(step), shown, OptionalInt.of(0));
-            run = ((TestRuns.EntryAnswer.EntryKept) runs.enter(run.id(), sent, "bench")).run();
+            RunEntries.Sent sent =
+                    new RunEntries.Sent(UUID.randomUUID(), step, run.test().nextTouch(step), shown, OptionalInt.of(0));
+            run = ((RunEntries.EntryAnswer.EntryKept)
+                            site.bean(RunEntries.class).enter(run.id(), sent, "bench"))
+                    .run();
         }
         return runs.end(run.id(), "bench");
     }

@@ -41,6 +41,7 @@ import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.meter.StandIns;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Words;
+import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.TestRuns;
 
 /** A run on the scanning switch: its program, a zero for every point, what it finds. */
@@ -363,7 +364,8 @@ class ScanPagesTest {
         long test = runs.start(lead, "OC-1", TestRuns.USUAL, approach, "bench");
         for (String typed : List.of("b", "0.2", "0.4", "n", "", "0.4", ">2G", "0", "0.4")) {
             TestStep due = runs.find(test).test().current().orElseThrow();
-            runs.enter(test, new TestRuns.Sent(UUID.randomUUID(), due, 1, typed, OptionalInt.empty()), "bench");
+            site.bean(RunEntries.class)
+                    .enter(test, new RunEntries.Sent(UUID.randomUUID(), due, 1, typed, OptionalInt.empty()), "bench");
         }
         String program = "action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state\n"
                 + "close,A!1 B!3,,,,,,,,,\nmeasure,,withstand,,,0.005,1000,,1,1,\n";

@@ -140,10 +140,12 @@ class OfflinePagesTest {
         browser.keys("0.4", Keys.ENTER).see("#offline", "Waiting to be sent: 1.");
         TestRuns runs = site.bean(TestRuns.class);
         TestStep step = runs.find(run).test().current().orElseThrow();
-        runs.enter(
-                run,
-                new TestRuns.Sent(java.util.UUID.randomUUID(), step, 1, "0.31", java.util.OptionalInt.empty()),
-                "lead");
+        site.bean(RunEntries.class)
+                .enter(
+                        run,
+                        new RunEntries.Sent(
+                                java.util.UUID.randomUUID(), step, 1, "0.31", java.util.OptionalInt.empty()),
+                        "lead");
         ladder.line().mend();
         browser.see("#offline", "J1.1 – J2.1: 0.4 was not saved.").see("#offline", "recorded meanwhile by lead");
         browser.click("#offline .row-fields .button").see("#offline", "");

@@ -55,7 +55,7 @@ class QueuesTest {
                     .filter(each -> each instanceof TestStep.Measurement)
                     .toList();
             Map<Place, UUID> saved = new HashMap<>();
-            Map<UUID, TestRuns.Sent> sent = new HashMap<>();
+            Map<UUID, RunEntries.Sent> sent = new HashMap<>();
             for (int trial = 0; trial < EACH; trial++) {
                 trial(runs, run, steps, saved, sent);
             }
@@ -64,19 +64,19 @@ class QueuesTest {
     }
 
     private void trial(
-            TestRuns runs, long run, List<TestStep> steps, Map<Place, UUID> saved, Map<UUID, TestRuns.Sent> all) {
-        List<Deque<TestRuns.Sent>> queues =
+            TestRuns runs, long run, List<TestStep> steps, Map<Place, UUID> saved, Map<UUID, RunEntries.Sent> all) {
+        List<Deque<RunEntries.Sent>> queues =
                 List.of(queue(runs, run, steps), queue(runs, run, steps), queue(runs, run, steps));
         while (queues.stream().anyMatch(each -> !each.isEmpty())) {
-            Deque<TestRuns.Sent> queue = queues.get(random.nextInt(queues.size()));
+            Deque<RunEntries.Sent> queue = queues.get(random.nextInt(queues.size()));
             if (queue.isEmpty()) {
                 continue;
             }
-            TestRuns.Sent first = queue.peek();
+            RunEntries.Sent first = queue.peek();
             all.put(first.id(), first);
             Place place = new Place(first.step(), first.touch());
             boolean free = saved.getOrDefault(place, first.id()).equals(first.id());
-            boolean kept = send(runs, run, first);
+            boolean kept = send(run, first);
             assertThat(kept)
                     .as("%s, entry %d".formatted(first.step(), first.touch()))
                     .isEqualTo(free);
@@ -91,34 +91,34 @@ class QueuesTest {
     }
 
     /** What a phone has typed since it saw the test: one reading for each of some of its steps. */
-    private Deque<TestRuns.Sent> queue(TestRuns runs, long run, List<TestStep> steps) {
-        Deque<TestRuns.Sent> queue = new ArrayDeque<>();
+    private Deque<RunEntries.Sent> queue(TestRuns runs, long run, List<TestStep> steps) {
+        Deque<RunEntries.Sent> queue = new ArrayDeque<>();
         List<TestStep> some = new ArrayList<>(steps);
         for (int i = 0; i < 2; i++) {
             TestStep step = some.remove(random.nextInt(some.size()));
             boolean ends = step.stage() == Stage.ENDS; // nothing that would bring other steps
             String typed = (ends ? List.of("0.3", "0.41", "0.9") : List.of("OL", ">20M", "n")).get(random.nextInt(3));
             int touch = runs.find(run).test().nextTouch(step);
-            queue.add(new TestRuns.Sent(UUID.randomUUID(), step, touch, typed, OptionalInt.empty()));
+            queue.add(new RunEntries.Sent(UUID.randomUUID(), step, touch, typed, OptionalInt.empty()));
         }
         return queue;
     }
 
-    private static boolean send(TestRuns runs, long run, TestRuns.Sent sent) {
+    private boolean send(long run, RunEntries.Sent sent) {
         try {
-            return runs.enter(run, sent, "bench") instanceof TestRuns.EntryAnswer.EntryKept;
+            return site.bean(RunEntries.class).enter(run, sent, "bench") instanceof RunEntries.EntryAnswer.EntryKept;
         } catch (Conflict refused) {
             return false;
         }
     }
 
     private static void everythingIsWhereTheModelHasIt(
-            TestRuns runs, long run, Map<Place, UUID> saved, Map<UUID, TestRuns.Sent> sent) {
+            TestRuns runs, long run, Map<Place, UUID> saved, Map<UUID, RunEntries.Sent> sent) {
         List<Entry> entries = runs.find(run).test().entries();
         Set<UUID> ids = new HashSet<>();
         for (Entry entry : entries) {
             assertThat(ids.add(entry.id())).as("twice").isTrue();
-            TestRuns.Sent own = Objects.requireNonNull(sent.get(entry.id()));
+            RunEntries.Sent own = Objects.requireNonNull(sent.get(entry.id()));
             assertThat(entry.step()).isEqualTo(own.step());
             assertThat(((Entry.Content.Reading) entry.content()).asTyped()).isEqualTo(own.typed());
         }

@@ -30,11 +30,13 @@ import zestymarten.web.platform.Conflict;
 class RecordsAreKeptTest {
     private final Site site;
     private final TestRuns runs;
+    private final RunEntries entries;
     private long run;
 
     RecordsAreKeptTest(Site site) {
         this.site = site;
         runs = site.bean(TestRuns.class);
+        entries = site.bean(RunEntries.class);
     }
 
     @BeforeEach
@@ -42,14 +44,14 @@ class RecordsAreKeptTest {
         run = site.run(site.wiring(site.fresh("Kept cable"), "from,to\nJ1.1,J2.1\nJ1.2,J2.2\n"), "K-1");
     }
 
-    private TestRuns.Sent sent(String typed) {
+    private RunEntries.Sent sent(String typed) {
         TestStep step = runs.find(run).test().current().orElseThrow();
-        return new TestRuns.Sent(
+        return new RunEntries.Sent(
                 UUID.randomUUID(), step, runs.find(run).test().nextTouch(step), typed, OptionalInt.empty());
     }
 
     private Entry enter(String typed) {
-        return ((TestRuns.EntryAnswer.EntryKept) runs.enter(run, sent(typed), "bench")).entry();
+        return ((RunEntries.EntryAnswer.EntryKept) entries.enter(run, sent(typed), "bench")).entry();
     }
 
     @ParameterizedTest
@@ -66,7 +68,7 @@ class RecordsAreKeptTest {
                 "run_record"
             })
     void theDatabaseItselfRefusesToChangeARecord(String table) throws SQLException {
-        runs.takeBack(run, enter("b").id(), "bench");
+        entries.takeBack(run, enter("b").id(), "bench");
         runs.end(run, "bench");
         try (Connection connection = site.database();
                 Statement statement = connection.createStatement()) {
@@ -141,13 +143,13 @@ class RecordsAreKeptTest {
         enter("0.3");
         ExecutorService two = Executors.newFixedThreadPool(2);
         try {
-            TestRuns.Sent one = sent("0.5");
-            TestRuns.Sent other =
-                    new TestRuns.Sent(UUID.randomUUID(), one.step(), one.touch(), "0.6", OptionalInt.empty());
-            List<Callable<TestRuns.EntryAnswer>> both =
-                    List.of(() -> runs.enter(run, one, "bench"), () -> runs.enter(run, other, "lead"));
+            RunEntries.Sent one = sent("0.5");
+            RunEntries.Sent other =
+                    new RunEntries.Sent(UUID.randomUUID(), one.step(), one.touch(), "0.6", OptionalInt.empty());
+            List<Callable<RunEntries.EntryAnswer>> both =
+                    List.of(() -> entries.enter(run, one, "bench"), () -> entries.enter(run, other, "lead"));
             int kept = 0;
-            for (Future<TestRuns.EntryAnswer> each : two.invokeAll(both)) {
+            for (Future<RunEntries.EntryAnswer> each : two.invokeAll(both)) {
                 try {
                     each.get();
                     kept++;
@@ -168,10 +170,10 @@ class RecordsAreKeptTest {
     void whatIsTakenBackStaysAndOnlyTheLastCanBe() {
         Entry tone = enter("b");
         Entry leads = enter("0.3");
-        assertThatThrownBy(() -> runs.takeBack(run, tone.id(), "bench"))
+        assertThatThrownBy(() -> entries.takeBack(run, tone.id(), "bench"))
                 .hasMessage("Another reading was entered meanwhile. The page shows it; take that one back first.");
-        runs.takeBack(run, leads.id(), "bench");
-        assertThat(runs.takeBack(run, leads.id(), "bench").test().entries())
+        entries.takeBack(run, leads.id(), "bench");
+        assertThat(entries.takeBack(run, leads.id(), "bench").test().entries())
                 .as("twice is once")
                 .extracting(Entry::takenBack)
                 .containsExactly(false, true);
@@ -180,9 +182,9 @@ class RecordsAreKeptTest {
     @Test
     void anEndedRunTakesNothingMore() {
         enter("b");
-        TestRuns.Sent late = sent("0.3");
+        RunEntries.Sent late = sent("0.3");
         assertThat(runs.end(run, "bench").ended().orElseThrow().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
-        assertThatThrownBy(() -> runs.enter(run, late, "bench"))
+        assertThatThrownBy(() -> entries.enter(run, late, "bench"))
                 .hasMessage("This test was ended meanwhile. Nothing more can be entered in it.");
     }
 

@@ -196,7 +196,8 @@ class TakingPagesTest {
             TestStep step = runs.find(run).test().current().orElseThrow();
             String shown = step instanceof TestStep.ManualStep ? "" : taking.taken(run, step);
             int touch = runs.find(run).test().nextTouch(step);
-            runs.enter(run, new TestRuns.Sent(UUID.randomUUID(), step, touch, shown, OptionalInt.of(0)), "bench");
+            site.bean(RunEntries.class)
+                    .enter(run, new RunEntries.Sent(UUID.randomUUID(), step, touch, shown, OptionalInt.of(0)), "bench");
         }
         List<RunFinding> found = runs.find(run).test().findings();
         runs.end(run, "bench");
@@ -227,11 +228,12 @@ class TakingPagesTest {
             TestStep step = runs.find(run).test().current().orElseThrow();
             int touch = runs.find(run).test().nextTouch(step);
             if (step instanceof TestStep.ManualStep act && act.action().isDischarge()) {
-                runs.skip(
-                        run,
-                        new TestRuns.Sent(
-                                UUID.randomUUID(), step, touch, "would take four minutes", OptionalInt.empty()),
-                        "bench");
+                site.bean(RunEntries.class)
+                        .skip(
+                                run,
+                                new RunEntries.Sent(
+                                        UUID.randomUUID(), step, touch, "would take four minutes", OptionalInt.empty()),
+                                "bench");
                 continue;
             }
             String typed = step.fold(
@@ -240,7 +242,8 @@ class TakingPagesTest {
                             ? site.bean(Taking.class).taken(run, each)
                             : each.isOn(Terminal.of("J2.1")) || each.isOn(Terminal.of("J2.2")) ? "0.58" : "n",
                     act -> act.action().isByWords() ? "" : "0");
-            runs.enter(run, new TestRuns.Sent(UUID.randomUUID(), step, touch, typed, OptionalInt.of(0)), "bench");
+            site.bean(RunEntries.class)
+                    .enter(run, new RunEntries.Sent(UUID.randomUUID(), step, touch, typed, OptionalInt.of(0)), "bench");
         }
         assertThat(runs.find(run).test().findings()).isEmpty();
         assertThat(runs.find(run).test().entries().stream()

@@ -21,6 +21,7 @@ import zestymarten.core.testplan.TestStep;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
+import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.TestRuns;
 
 /** What is done with several units of the list at once. */
@@ -99,15 +100,16 @@ class UnitPagesTest {
                         : step.stage() == Stage.ENDS ? reads.getOrDefault(serial, "") : "n";
                 boolean tone = step instanceof TestStep.LeadCheck check
                         && check.question() == TestStep.LeadCheck.LeadQuestion.TONE;
-                runs.enter(
-                        run,
-                        new TestRuns.Sent(
-                                UUID.randomUUID(),
-                                step,
-                                runs.find(run).test().nextTouch(step),
-                                tone ? "b" : typed,
-                                OptionalInt.empty()),
-                        "bench");
+                site.bean(RunEntries.class)
+                        .enter(
+                                run,
+                                new RunEntries.Sent(
+                                        UUID.randomUUID(),
+                                        step,
+                                        runs.find(run).test().nextTouch(step),
+                                        tone ? "b" : typed,
+                                        OptionalInt.empty()),
+                                "bench");
             }
             runs.end(run, "bench");
         }
