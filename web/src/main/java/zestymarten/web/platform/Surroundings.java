@@ -13,7 +13,7 @@ import zestymarten.core.testrun.Decision;
 import zestymarten.core.testrun.RunOutcome;
 import zestymarten.core.testrun.StepState;
 
-/** What every page may ask for: the chosen theme, where one is, and the words for outcomes and moments. */
+/** What every page may ask for: the chosen theme, its place in the navigation, and the words for outcomes and moments. */
 @ControllerAdvice(annotations = Controller.class)
 class Surroundings {
     private static final PageWords WORDS = new PageWords();
@@ -24,9 +24,9 @@ class Surroundings {
         return theme.equals("light") || theme.equals("dark") ? theme : "";
     }
 
-    @ModelAttribute("here")
-    Here here(HttpServletRequest request) {
-        return new Here(request.getRequestURI());
+    @ModelAttribute("navigation")
+    Navigation navigation(HttpServletRequest request) {
+        return new Navigation(request.getRequestURI());
     }
 
     @ModelAttribute("words")
@@ -34,17 +34,17 @@ class Surroundings {
         return WORDS;
     }
 
-    /** Which page of the navigation one is at. */
-    public record Here(String path) {
+    /** Where in the navigation a page is. */
+    public record Navigation(String path) {
         private static final List<String> TOOLS =
                 List.of("/check", "/circuit", "/identify-cores", "/conductor", "/compare-leads", "/batch-test");
 
-        /** For {@code aria-current}: {@code page} at an address, {@code true} at one below it, empty elsewhere. */
+        /** For {@code aria-current}: {@code page} at an address, {@code true} below it, empty elsewhere. */
         public String at(String address) {
             return path.equals(address) ? "page" : path.startsWith(address + "/") ? "true" : "";
         }
 
-        /** Whether one is at a tool, or at a sheet of one. */
+        /** Whether it is a tool, or a sheet of one. */
         public boolean atTool() {
             return TOOLS.stream().anyMatch(tool -> !at(tool).isEmpty());
         }
