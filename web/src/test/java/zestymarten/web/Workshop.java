@@ -38,14 +38,9 @@ public final class Workshop implements BeforeAllCallback, ParameterResolver {
         return value;
     }
 
-    /** Where the database of these tests is: tests that run side by side have one each, by the number of their side. */
-    public static String database() {
-        return required("MARTEN_DB_URL") + System.getProperty("marten.side", "");
-    }
-
     private static Site start() {
         PseudoLanguage.lay();
-        URI database = URI.create(database().substring("jdbc:".length()));
+        URI database = URI.create(required("MARTEN_DB_URL").substring("jdbc:".length()));
         Wire wire = new Wire(database.getHost(), database.getPort());
         String through = "jdbc:postgresql://127.0.0.1:" + wire.port() + database.getPath();
         return new Site(

@@ -17,7 +17,6 @@ import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import zestymarten.web.Workshop;
 
 /** Data of every earlier program come along, each in a schema of its own. */
 class UpgradeTest {
@@ -26,7 +25,7 @@ class UpgradeTest {
 
     private static Connection database() throws SQLException {
         return DriverManager.getConnection(
-                Workshop.database() + "?currentSchema=" + SCHEMA,
+                System.getenv("MARTEN_DB_URL") + "?currentSchema=" + SCHEMA,
                 System.getenv("MARTEN_DB_OWNER"),
                 System.getenv("MARTEN_DB_OWNER_PASSWORD"));
     }
@@ -53,7 +52,7 @@ class UpgradeTest {
     private static Flyway to(String version) {
         return Flyway.configure()
                 .dataSource(
-                        Workshop.database(),
+                        System.getenv("MARTEN_DB_URL"),
                         System.getenv("MARTEN_DB_OWNER"),
                         System.getenv("MARTEN_DB_OWNER_PASSWORD"))
                 .schemas(SCHEMA)
