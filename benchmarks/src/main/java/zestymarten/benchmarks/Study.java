@@ -122,7 +122,7 @@ public final class Study {
         line("## How often what is said is true");
         line("");
         line(
-                "24,000 units of 4 to 9 wires. Each fault comes with the odds that the analysis is told, whether or not there are others. Stopped");
+                "24,000 units of 4 to 9 wires. Each fault comes with the odds that the analysis is given, whether or not there are others. Stopped");
         line(
                 "at random after 1 to 27 chosen measurements, one in 50 without contact. Every finding of that moment by the probability that was said with it:");
         line("");

@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
@@ -15,7 +16,8 @@ import zestymarten.core.finding.Finding;
  * Moved ends that partial evidence leaves open: a wire that is not home, and another that may sit in its cavity.
  *
  * <p>Rules: only wires between two pins; at least one of the two was not seen whole; none of the pairs that the move would
- * join was seen apart. Complete evidence leaves none, but of two wires whose only way is a joint between them. Cost: the wires of a scene times those that are not home.
+ * join was seen apart. Complete evidence leaves none, but of two wires whose only way is a joint between them. Cost: the wires
+ * of a scene times those that are not home.
  */
 final class PossibleMoves {
     private static final int MOST = 300;
@@ -45,15 +47,16 @@ final class PossibleMoves {
         return moves;
     }
 
-    /** Two wires that are joined to one another, with too many ohms in both: the way of each may lead over the joint. */
+    /** Two wires that are joined to one another, with too high a resistance in both: the way of each may lead over the joint. */
     private static void crossedWithinAJoint(Scene scene, Connectivity seen, List<List<Effect>> moves) {
+        Set<Set<Terminal>> unexpected = scene.observations().stream()
+                .filter(each -> each.isUnexpected() && each.joins())
+                .map(each -> Set.of(each.a(), each.b()))
+                .collect(Collectors.toSet());
         List<Conductor> high = scene.elements().stream()
                 .flatMap(each -> each.conductor().stream())
                 .filter(wire -> wire.from().isPin() && wire.to().isPin())
-                .filter(wire -> scene.observations().stream()
-                        .anyMatch(each -> each.isUnexpected()
-                                && each.joins()
-                                && Set.of(each.a(), each.b()).equals(Set.of(wire.from(), wire.to()))))
+                .filter(wire -> unexpected.contains(Set.of(wire.from(), wire.to())))
                 .toList();
         for (Conductor one : high) {
             for (Conductor other : high.subList(0, high.indexOf(one))) {

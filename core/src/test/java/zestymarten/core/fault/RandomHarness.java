@@ -2,15 +2,15 @@ package zestymarten.core.fault;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
-import org.jgrapht.alg.util.UnionFind;
+import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
@@ -22,6 +22,7 @@ import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.finding.Partition;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Path;
 
@@ -183,7 +184,7 @@ public final class RandomHarness {
     }
 
     /**
-     * Draws the faults of a cable with just the odds that an analysis may be told: a wire is open, has a high resistance, has
+     * Draws the faults of a cable with just the odds that an analysis may be given: a wire is open, has a high resistance, has
      * its far end in an empty cavity, or lies on the frame with so much each; two wires are crossed, or shorted, with twice as
      * much over the number of wires. Each comes whether or not there are others; what no wire can have is drawn anew.
      */
@@ -276,22 +277,23 @@ public final class RandomHarness {
 
     /** What hangs together by shorts is one finding. */
     private void tellJoined(List<SeededFault> drawn) {
-        UnionFind<Terminal> joined = new UnionFind<>(Set.copyOf(assembly.terminals()));
-        for (SeededFault each : drawn) {
-            if (each instanceof SeededFault.Shorted at) {
-                joined.union(at.a(), at.b());
-            }
-        }
-        Map<Terminal, Set<String>> groups = new HashMap<>();
+        List<Partition.JoinedPair> joints = drawn.stream()
+                .flatMap(each -> each instanceof SeededFault.Shorted at
+                        ? Stream.of(new Partition.JoinedPair(at.a(), at.b()))
+                        : Stream.empty())
+                .toList();
+        Partition joined = Partition.of(assembly.terminals(), joints);
+        Map<Integer, Set<String>> groups = new TreeMap<>();
         for (Conductor wire : assembly.conductors()) {
             for (Terminal end : List.of(wire.from(), wire.to())) {
-                groups.computeIfAbsent(joined.find(end), any -> new TreeSet<>()).add(wire.id());
+                groups.computeIfAbsent(joined.group(end), any -> new TreeSet<>())
+                        .add(wire.id());
             }
         }
-        Terminal frame = joined.find(Terminal.FRAME);
+        int frame = joined.group(Terminal.FRAME);
         groups.forEach((group, wires) -> {
-            if (group.equals(frame) || wires.size() > 1) {
-                tell(group.equals(frame) ? "frame_short" : "short", wires.toArray(String[]::new));
+            if (group == frame || wires.size() > 1) {
+                tell(group == frame ? "frame_short" : "short", wires.toArray(String[]::new));
             }
         });
     }
