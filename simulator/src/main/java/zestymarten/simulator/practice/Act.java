@@ -81,11 +81,6 @@ public sealed interface Act {
             "insulation_low",
             "withstand");
 
-    /** What can be typed, for messages and help. */
-    String EXPECTED =
-            "two terminals such as J1.4 J2.4, or one of: isolate, join, link J1.1 J1.2, unlink, set held, bend flexing,"
-                    + " let go, scrape J1.3, wet, dry, go hut, test J1.3 FRAME 500, say open W4, repair W4 splice, done";
-
     /** Reads what was typed, in the words of earlier sessions too; empty if it is nothing of the kind. */
     static Optional<Act> of(String text) {
         List<String> words = Arrays.asList(text.strip().split("\\s+"));

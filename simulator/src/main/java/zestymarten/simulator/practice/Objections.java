@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.Message;
 
 /**
  * What cannot be done with a unit from where the technician stands, and why.
@@ -13,27 +14,29 @@ import zestymarten.core.assembly.Terminal;
  * @param place where that is; empty where everything is within reach
  */
 record Objections(Exercise exercise, Design design, String place) {
+    private static final int MOST_LISTED = 12;
+
     /** Why an act cannot be done; empty where it can. */
-    Optional<String> to(Act act) {
+    Optional<Message> to(Act act) {
         return act.fold(new Act.Cases<>(
                 any -> Optional.empty(),
                 any -> Optional.empty(),
                 touch -> unreachable(touch.black(), touch.red()),
                 tie -> unreachable(tie.terminals().toArray(Terminal[]::new)),
                 any -> Optional.empty(),
-                set -> unknown(set.state(), states(), "a state"),
+                set -> unknown(set.state(), states(), "practice_objections.state"),
                 bend -> bend.place().isEmpty()
                         ? Optional.empty()
-                        : unknown(bend.place(), exercise.bends(), "a place that can be bent"),
+                        : unknown(bend.place(), exercise.bends(), "practice_objections.place_that_can_be_bent"),
                 scrape -> unreachable(scrape.contact()),
                 any -> Optional.empty(),
-                walk -> unknown(walk.place(), exercise.standpoints(), "a place"),
+                walk -> unknown(walk.place(), exercise.standpoints(), "practice_objections.place"),
                 voltage -> unreachable(voltage.a(), voltage.b()),
                 say -> say.names().stream()
-                        .flatMap(each -> unknown(each, names(), "a wire, a part or a terminal").stream())
+                        .flatMap(each -> unknown(each, names(), "practice_objections.wire_part_or_terminal").stream())
                         .findFirst(),
                 mend -> mend.names().stream()
-                        .flatMap(each -> unknown(each, names(), "a wire, a part or a terminal").stream())
+                        .flatMap(each -> unknown(each, names(), "practice_objections.wire_part_or_terminal").stream())
                         .findFirst(),
                 any -> Optional.empty()));
     }
@@ -52,24 +55,28 @@ record Objections(Exercise exercise, Design design, String place) {
                 .toList();
     }
 
-    private static Optional<String> unknown(String read, List<String> known, String what) {
+    private static Optional<Message> unknown(String read, List<String> known, String what) {
         List<String> said = known.stream().filter(each -> !each.isEmpty()).toList();
+        boolean listed = !said.isEmpty() && said.size() <= MOST_LISTED;
         return known.contains(read)
                 ? Optional.empty()
-                : Optional.of("“" + read + "” is not accepted; expected " + what + " of this unit"
-                        + (said.size() <= 12 && !said.isEmpty() ? ": " + String.join(", ", said) : "") + ".");
+                : Optional.of(Message.of(
+                        "practice_objections.unknown",
+                        read,
+                        Message.of(what),
+                        listed,
+                        listed ? String.join(", ", said) : ""));
     }
 
-    private Optional<String> unreachable(Terminal... terminals) {
+    private Optional<Message> unreachable(Terminal... terminals) {
         for (Terminal each : terminals) {
             boolean there = each.isFrame() || design.assembly().terminals().contains(each);
             if (!there) {
-                return Optional.of("There is no terminal " + each + " on this unit.");
+                return Optional.of(Message.of("practice_objections.no_terminal", each));
             }
             Optional<String> elsewhere = exercise.place(each).filter(at -> !at.equals(place));
             if (elsewhere.isPresent()) {
-                return Optional.of(each + " is at the " + elsewhere.get() + " and you are at the " + place
-                        + ": go there, or link it there to something that reaches here.");
+                return Optional.of(Message.of("practice_objections.elsewhere", each, elsewhere.get(), place));
             }
         }
         return Optional.empty();

@@ -2,6 +2,7 @@ package zestymarten.simulator.practice;
 
 import java.util.ArrayList;
 import java.util.List;
+import zestymarten.core.quantity.Message;
 
 /**
  * What a session was worth, in points out of 100: 40 for the right diagnosis, 10 less for each wrong one; 20 for a repair that
@@ -28,7 +29,7 @@ public record Score(int diagnosis, int repair, int time, List<Habit> habits, Eff
     }
 
     /** Something a good technician does every time. */
-    public record Habit(String words, boolean kept) {}
+    public record Habit(Message words, boolean kept) {}
 
     /** All points, 0 to 100. */
     public int points() {
@@ -43,10 +44,10 @@ public record Score(int diagnosis, int repair, int time, List<Habit> habits, Eff
         int repair = REPAIR * session.fitting() / all;
         int time = (int) Math.round(TIME * Math.min(1, best.seconds() / Math.max(1, session.seconds())));
         List<Habit> habits = new ArrayList<>();
-        habits.add(new Habit("Locked off and proved dead before the first measurement", session.wasIsolatedFirst()));
-        habits.add(new Habit("Meter checked before the first measurement", session.wasCheckedFirst()));
-        habits.add(new Habit("What is at fault tried against its neighbours or the frame too", session.triedShorts()));
-        habits.add(new Habit("Read again end to end after the repair", session.retested()));
+        habits.add(new Habit(Message.of("practice_score.locked_off_first"), session.wasIsolatedFirst()));
+        habits.add(new Habit(Message.of("practice_score.meter_checked_first"), session.wasCheckedFirst()));
+        habits.add(new Habit(Message.of("practice_score.tried_for_shorts"), session.triedShorts()));
+        habits.add(new Habit(Message.of("practice_score.read_after_repair"), session.retested()));
         return new Score(
                 diagnosis, repair, found == 0 ? 0 : time, habits, Effort.of(session), Effort.of(best), session.wrong());
     }

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.random.RandomGenerator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Observation;
@@ -16,7 +17,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judgement.Expectation;
 import zestymarten.core.judgement.ResistanceJudge;
 import zestymarten.core.network.Net;
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.simulator.unit.BenchUnit;
 import zestymarten.simulator.unit.Flaw;
@@ -29,14 +30,6 @@ import zestymarten.simulator.unit.Setting;
  * comes from the exercise and its number. Cost: a reading for each touch.
  */
 public final class Session {
-    private static final double LEADS_OHM = 0.3;
-    private static final double ACCURACY = 0.005;
-    private static final double STEP_OHM = 0.01;
-    private static final double TOP_OHM = 20e6;
-    private static final double INSULATION_TOP_OHM = 2e9;
-    private static final double MINUTE_S = 60;
-    private static final int FIGURES = 4;
-
     private final Exercise exercise;
     private final Design design;
     private final List<Truth> truths;
@@ -81,7 +74,7 @@ public final class Session {
      * @param answer what the meter shows, or what happens
      * @param seconds since the beginning, when it was done
      */
-    public record Event(Act act, String answer, double seconds) {}
+    public record Event(Act act, Message answer, double seconds) {}
 
     public Exercise exercise() {
         return exercise;
@@ -92,36 +85,42 @@ public final class Session {
     }
 
     /** Why something cannot be done now; empty where it can. */
-    public Optional<String> objection(Act act) {
+    public Optional<Message> objection(Act act) {
         return done
-                ? Optional.of("It was handed back. Begin the exercise again to do it otherwise.")
+                ? Optional.of(Message.of("practice_session.handed_back_already"))
                 : new Objections(exercise, design, place).to(act);
     }
 
     private void does(Act act) {
         RandomGenerator random = new SplittableRandom(31L * exercise.id().hashCode() + events.size());
         seconds += Prices.seconds(act, act instanceof Act.Touch touch ? moved(touch) : 0, tied());
-        String answer = act.fold(new Act.Cases<>(
+        Message answer = act.fold(new Act.Cases<>(
                 any -> isolate(),
                 any -> check(random),
                 touch -> touch(touch, random),
                 tie -> tie(tie.terminals()),
                 any -> free(),
                 set -> arranged(
-                        setting.in(set.state()), "Set to '" + (set.state().isEmpty() ? "rest" : set.state()) + "'."),
+                        setting.in(set.state()),
+                        set.state().isEmpty()
+                                ? Message.of("practice_session.set_to_rest")
+                                : Message.of("practice_session.set_to", set.state())),
                 bend -> arranged(
                         setting.bentAt(bend.place().isEmpty() ? Optional.empty() : Optional.of(bend.place())),
-                        bend.place().isEmpty() ? "Let go." : "Bent at " + bend.place() + ", and held."),
-                scrape -> arranged(setting.scrapedAt(scrape.contact()), scrape.contact() + " is bare metal now."),
-                wet -> arranged(
-                        setting.wet(wet.in()), wet.in() ? "It lies in the water." : "It is out of the water, and dry."),
+                        bend.place().isEmpty()
+                                ? Message.of("practice_session.let_go")
+                                : Message.of("practice_session.bent_and_held", bend.place())),
+                scrape -> arranged(
+                        setting.scrapedAt(scrape.contact()),
+                        Message.of("practice_session.bare_metal", scrape.contact())),
+                wet -> arranged(setting.wet(wet.in()), Message.of("practice_session.in_water_now", wet.in())),
                 walk -> walk(walk.place()),
                 voltage -> voltage(voltage, random),
                 this::say,
                 this::mend,
                 any -> {
                     done = true;
-                    return "Handed back.";
+                    return Message.of("practice_session.handed_back");
                 }));
         events.add(new Event(act, answer, seconds));
     }
@@ -138,55 +137,53 @@ public final class Session {
                 .count();
     }
 
-    private String isolate() {
+    private Message isolate() {
         dead = true;
-        return "Locked off; the tester showed volts on the live source, none here, and volts on the live source again.";
+        return Message.of("practice_session.locked_off");
     }
 
-    private String check(RandomGenerator random) {
+    private Message check(RandomGenerator random) {
         checked = true;
-        return "The meter beeps, and the leads read " + EngineeringFormat.text(shown(LEADS_OHM, random), "Ω") + ".";
+        return Message.of("practice_session.leads_read", Message.figure(PracticeMeter.leadsOhm(random), "Ω"));
     }
 
-    private String tie(List<Terminal> terminals) {
+    private Message tie(List<Terminal> terminals) {
         List<List<Terminal>> ties = new ArrayList<>(setting.ties());
         ties.add(terminals);
         return arranged(
                 setting.tied(ties),
-                "Linked together: "
-                        + String.join(
-                                " ", terminals.stream().map(Terminal::name).toList()) + ".");
+                Message.of(
+                        "practice_session.linked_together",
+                        terminals.stream().map(Terminal::name).collect(Collectors.joining(" "))));
     }
 
-    private String free() {
-        return arranged(setting.tied(List.of()), "All ends are free again.");
+    private Message free() {
+        return arranged(setting.tied(List.of()), Message.of("practice_session.free_again"));
     }
 
-    private String arranged(Setting next, String words) {
+    private Message arranged(Setting next, Message words) {
         setting = next;
         return words;
     }
 
-    private String walk(String to) {
+    private Message walk(String to) {
         place = to;
         walks++;
         probes = Optional.empty();
-        return "You are at the " + to + ".";
+        return Message.of("practice_session.you_are_at", to);
     }
 
-    private String touch(Act.Touch touch, RandomGenerator random) {
+    private Message touch(Act.Touch touch, RandomGenerator random) {
         touches++;
         probes = Optional.of(touch);
         if (!dead) {
             isolatedFirst = false;
-            return "It is live: the meter shows a voltage, and no resistance can be measured. Lock it off and prove it dead.";
+            return Message.of("practice_session.live_no_resistance");
         }
         checkedFirst &= checked;
-        OptionalDouble ohms = unit.ohms(touch.black(), touch.red(), setting, random);
-        double shown = ohms.isPresent() ? shown(ohms.getAsDouble() + LEADS_OHM, random) : Double.POSITIVE_INFINITY;
-        boolean over = shown > TOP_OHM;
-        note(touch, over ? new MeterReading.OverRange() : MeterReading.Value.ohms(shown));
-        return over ? "more than " + EngineeringFormat.text(TOP_OHM, "Ω") : EngineeringFormat.text(shown, "Ω");
+        MeterReading shown = PracticeMeter.shown(unit.ohms(touch.black(), touch.red(), setting, random), random);
+        note(touch, shown);
+        return PracticeMeter.words(shown);
     }
 
     private void note(Act.Touch touch, MeterReading meaning) {
@@ -226,18 +223,11 @@ public final class Session {
                 .orElse(design.assembly().states().get(0));
     }
 
-    /** In whole steps of the meter, to four figures, within its accuracy. */
-    private static double shown(double ohm, RandomGenerator random) {
-        double read = ohm * (1 + ACCURACY * (2 * random.nextDouble() - 1));
-        double step = Math.max(STEP_OHM, Math.pow(10, Math.floor(Math.log10(Math.max(read, 1e-9))) - FIGURES + 1));
-        return Math.round(read / step) * step;
-    }
-
-    private String voltage(Act.Voltage act, RandomGenerator random) {
+    private Message voltage(Act.Voltage act, RandomGenerator random) {
         touches++;
         if (!dead) {
             isolatedFirst = false;
-            return "It is live: no test voltage on top of that. Lock it off and prove it dead.";
+            return Message.of("practice_session.live_no_test_voltage");
         }
         checkedFirst &= checked;
         boolean sameNet = isSameNet(act.a(), act.b());
@@ -245,37 +235,36 @@ public final class Session {
         triedShorts |= mended.isEmpty() && !sameNet && truths.stream().anyMatch(each -> concerns(each, ends));
         OptionalDouble breakdown = unit.breakdownV(act.a(), act.b(), setting, random);
         if (breakdown.isPresent() && breakdown.getAsDouble() <= act.volts()) {
-            return "Tripped: it broke down below " + EngineeringFormat.text(act.volts(), "V") + ". Discharged.";
+            return Message.of("practice_session.tripped", Message.figure(act.volts(), "V"));
         }
         retested |= !mended.isEmpty() && mended.stream().anyMatch(each -> concerns(each, ends));
-        double ohm = unit.insulation(act.a(), act.b(), setting, MINUTE_S, random);
-        return (ohm > INSULATION_TOP_OHM ? "more than " : "")
-                + EngineeringFormat.text(ohm > INSULATION_TOP_OHM ? INSULATION_TOP_OHM : ohm, "Ω")
-                + " after a minute at "
-                + EngineeringFormat.text(act.volts(), "V") + ". Discharged.";
+        return Message.of(
+                "practice_session.insulation",
+                PracticeMeter.insulation(unit.insulation(act.a(), act.b(), setting, PracticeMeter.MINUTE_S, random)),
+                Message.figure(act.volts(), "V"));
     }
 
-    private String say(Act.Say said) {
+    private Message say(Act.Say said) {
         Optional<Truth> right = truths.stream()
                 .filter(each -> !found.contains(each) && each.is(said))
                 .findFirst();
         if (right.isEmpty()) {
             wrong++;
-            return "That is not it, or it is not all of it.";
+            return Message.of("practice_session.not_it");
         }
         if (!right.get().where().isEmpty() && !right.get().where().equals(said.where())) {
-            return "That is it. But where? Say it once more with 'at' and the place.";
+            return Message.of("practice_session.but_where");
         }
         found.add(right.get());
-        return "That is it." + (unfound().isEmpty() ? "" : " It is not all that is wrong.");
+        return Message.of("practice_session.that_is_it", unfound().isEmpty());
     }
 
-    private String mend(Act.Mend act) {
+    private Message mend(Act.Mend act) {
         Optional<Truth> at = truths.stream()
                 .filter(each -> !mended.contains(each) && each.isNamedBy(act.names()))
                 .findFirst();
         if (at.isEmpty()) {
-            return "That was repaired with care, and was not at fault.";
+            return Message.of("practice_session.was_not_at_fault");
         }
         mended.add(at.get());
         boolean fits = found.contains(at.get()) && at.get().ways().contains(act.way());
@@ -283,11 +272,12 @@ public final class Session {
         List<Flaw> left = new ArrayList<>(exercise.flaws());
         mended.forEach(each -> left.remove(each.flaw()));
         unit = unit.with(left);
-        return fits
-                ? "Repaired."
-                : found.contains(at.get())
-                        ? "Repaired. It holds today; something else would last."
-                        : "Repaired, without a diagnosis.";
+        return Message.of(
+                fits
+                        ? "practice_session.repaired"
+                        : found.contains(at.get())
+                                ? "practice_session.repaired_for_today"
+                                : "practice_session.repaired_without_diagnosis");
     }
 
     /** Where the technician stands; empty where everything is within reach. */
@@ -300,17 +290,25 @@ public final class Session {
     }
 
     /** What is arranged besides ties, in words. */
-    public List<String> arranged() {
-        List<String> words = new ArrayList<>();
+    public List<Message> arranged() {
+        List<Message> words = new ArrayList<>();
         if (!setting.state().isEmpty()) {
-            words.add("set to '" + setting.state() + "'");
+            words.add(Message.of("practice_session.is_set_to", setting.state()));
         }
-        setting.bent().ifPresent(each -> words.add("bent at " + each));
-        setting.scraped().stream().map(Terminal::name).sorted().forEach(each -> words.add(each + " scraped"));
+        setting.bent().ifPresent(each -> words.add(Message.of("practice_session.is_bent_at", each)));
+        setting.scraped().stream()
+                .map(Terminal::name)
+                .sorted()
+                .forEach(each -> words.add(Message.of("practice_session.is_scraped", each)));
         if (setting.wet()) {
-            words.add("in the water");
+            words.add(Message.of("practice_session.is_in_water"));
         }
         return words;
+    }
+
+    /** The position of switches and relays; empty at rest. */
+    String position() {
+        return setting.state();
     }
 
     public boolean isBent() {
@@ -348,10 +346,14 @@ public final class Session {
     }
 
     /** What was wrong, for when it is over: kind, names, and where. */
-    public List<String> solution() {
+    public List<Message> solution() {
         return truths.stream()
-                .map(each -> each.kind().replace('_', ' ') + " "
-                        + String.join(" ", each.said().names()) + (each.where().isEmpty() ? "" : " at " + each.where()))
+                .map(each -> Message.of(
+                        "practice_session.was",
+                        Message.of("finding_kind." + each.kind()),
+                        String.join(" ", each.said().names()),
+                        !each.where().isEmpty(),
+                        each.where()))
                 .toList();
     }
 

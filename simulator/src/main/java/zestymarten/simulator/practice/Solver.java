@@ -78,9 +78,7 @@ final class Solver {
         String state = next.state().equals(session.design().assembly().states().get(0))
                 ? ""
                 : next.state().id();
-        boolean same = session.arranged().contains("set to '" + state + "'")
-                || (state.isEmpty() && session.arranged().isEmpty());
-        if (!same) {
+        if (!session.position().equals(state)) {
             acts.add(new Act.Set(state));
         }
     }

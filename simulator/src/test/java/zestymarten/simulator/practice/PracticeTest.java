@@ -14,10 +14,14 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
+import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.quantity.Message;
 
 class PracticeTest {
     private static final Exercise LOWER = Exercises.find("dead-lower").orElseThrow();
+
+    private static final Message OVER_RANGE = Message.of("practice_meter.more_than", Message.figure(20e6, "Ω"));
 
     private static Stream<Exercise> all() {
         return Exercises.all().stream();
@@ -29,7 +33,7 @@ class PracticeTest {
                 Stream.of(acts).map(each -> Act.of(each).orElseThrow()).toList());
     }
 
-    private static String last(Session session) {
+    private static Message last(Session session) {
         return session.events().get(session.events().size() - 1).answer();
     }
 
@@ -84,10 +88,8 @@ class PracticeTest {
     @Test
     void whatIsTouchedLiveReadsNothingAndCostsTheHabit() {
         Session session = doing(LOWER, "J1.2 J2.2", "isolate", "join", "J1.2 J2.2");
-        assertThat(session.events().get(0).answer())
-                .isEqualTo(
-                        "It is live: the meter shows a voltage, and no resistance can be measured. Lock it off and prove it dead.");
-        assertThat(last(session)).isEqualTo("more than 20 MΩ");
+        assertThat(session.events().get(0).answer()).isEqualTo(Message.of("practice_session.live_no_resistance"));
+        assertThat(last(session)).isEqualTo(OVER_RANGE);
         assertThat(session.wasIsolatedFirst()).isFalse();
     }
 
@@ -97,13 +99,17 @@ class PracticeTest {
         Session session = doing(far, "isolate");
         assertThat(session.place()).isEqualTo("hut");
         assertThat(session.objection(Act.of("H1.1 F1.1").orElseThrow()))
-                .contains("F1.1 is at the platform and you are at the hut: go there, or link it there to something that"
-                        + " reaches here.");
+                .contains(Message.of("practice_objections.elsewhere", Terminal.of("F1.1"), "platform", "hut"));
         assertThat(session.objection(Act.of("go moon").orElseThrow()))
-                .contains("“moon” is not accepted; expected a place of this unit: hut, platform.");
+                .contains(Message.of(
+                        "practice_objections.unknown",
+                        "moon",
+                        Message.of("practice_objections.place"),
+                        true,
+                        "hut, platform"));
         assertThat(session.objection(Act.of("go platform").orElseThrow())).isEmpty();
         assertThat(session.objection(Act.of("J9.1 H1.1").orElseThrow()))
-                .contains("There is no terminal J9.1 on this unit.");
+                .contains(Message.of("practice_objections.no_terminal", Terminal.of("J9.1")));
     }
 
     @Test
@@ -115,29 +121,32 @@ class PracticeTest {
     @Test
     void aContactReadsOpenUntilItIsScraped() {
         Exercise oxide = Exercises.find("dead-till-touched").orElseThrow();
-        assertThat(last(doing(oxide, "isolate", "J1.5 J3.3"))).isEqualTo("more than 20 MΩ");
+        assertThat(last(doing(oxide, "isolate", "J1.5 J3.3"))).isEqualTo(OVER_RANGE);
         assertThat(last(doing(oxide, "isolate", "scrape J3.3", "J1.5 J3.3")))
-                .endsWith(" Ω")
-                .doesNotContain("M");
+                .asString()
+                .startsWith("practice_meter.reads")
+                .endsWith(" Ω]]");
     }
 
     @Test
     void aBrokenCoreShowsOnlyWhereItIsBent() {
         Exercise horn = Exercises.find("horn-now-and-then").orElseThrow();
-        assertThat(last(doing(horn, "isolate", "bend flexing", "J1.5 J2.5"))).doesNotContain("more than");
-        assertThat(last(doing(horn, "isolate", "bend J2", "J1.5 J2.5"))).isEqualTo("more than 20 MΩ");
+        assertThat(last(doing(horn, "isolate", "bend flexing", "J1.5 J2.5"))).isNotEqualTo(OVER_RANGE);
+        assertThat(last(doing(horn, "isolate", "bend J2", "J1.5 J2.5"))).isEqualTo(OVER_RANGE);
         assertThat(last(doing(horn, "isolate", "bend J2", "let go", "J1.5 J2.5")))
-                .doesNotContain("more than");
+                .isNotEqualTo(OVER_RANGE);
         assertThat(last(doing(horn, "isolate", "say intermittent W5")))
-                .isEqualTo("That is it. But where? Say it once more with 'at' and the place.");
+                .isEqualTo(Message.of("practice_session.but_where"));
     }
 
     @Test
     void wetInsulationFallsAndDryInsulationPasses() {
         Exercise pit = Exercises.find("flooded-pit").orElseThrow();
-        assertThat(last(doing(pit, "isolate", "test R1.3 FRAME 500"))).startsWith("884");
+        assertThat(last(doing(pit, "isolate", "test R1.3 FRAME 500")))
+                .asString()
+                .contains("884");
         assertThat(last(doing(pit, "isolate", "wet", "test R1.3 FRAME 500")))
-                .isEqualTo("360 kΩ after a minute at 500 V. Discharged.");
+                .hasToString("practice_session.insulation[practice_meter.reads[360 kΩ], 500 V]");
     }
 
     @Test
@@ -154,22 +163,21 @@ class PracticeTest {
                 "repair W2 splice",
                 "J1.2 J2.2",
                 "done");
-        assertThat(session.events().get(2).answer()).isEqualTo("That is not it, or it is not all of it.");
-        assertThat(session.events().get(3).answer()).isEqualTo("That was repaired with care, and was not at fault.");
-        assertThat(session.events().get(7).answer()).isEqualTo("Repaired. It holds today; something else would last.");
-        assertThat(session.events().get(8).answer()).as("mended").doesNotContain("more than");
+        assertThat(session.events().get(2).answer()).isEqualTo(Message.of("practice_session.not_it"));
+        assertThat(session.events().get(3).answer()).isEqualTo(Message.of("practice_session.was_not_at_fault"));
+        assertThat(session.events().get(7).answer()).isEqualTo(Message.of("practice_session.repaired_for_today"));
+        assertThat(session.events().get(8).answer()).as("mended").isNotEqualTo(OVER_RANGE);
         Score score = session.score().orElseThrow();
         assertThat(score.diagnosis()).isEqualTo(30);
         assertThat(score.repair()).isZero();
         assertThat(score.time()).isLessThan(20);
-        assertThat(session.objection(new Act.Join()))
-                .contains("It was handed back. Begin the exercise again to do it otherwise.");
+        assertThat(session.objection(new Act.Join())).contains(Message.of("practice_session.handed_back_already"));
     }
 
     @Test
     void twoFaultsHaveBothToBeFound() {
         Exercise two = Exercises.find("two-at-once").orElseThrow();
-        assertThat(last(doing(two, "say open W1"))).isEqualTo("That is it. It is not all that is wrong.");
+        assertThat(last(doing(two, "say open W1"))).isEqualTo(Message.of("practice_session.that_is_it", false));
         Score score = doing(two, "isolate", "join", "say open W1", "repair W1 spare", "done")
                 .score()
                 .orElseThrow();

@@ -160,11 +160,16 @@ class PracticeController {
                 "score", session.score().map(PracticeController::view).orElse(null));
         model.addAttribute("exercise", session.exercise().id());
         model.addAttribute("byChance", session.exercise().par().isEmpty());
-        model.addAttribute("solution", session.isDone() ? session.solution() : List.of());
+        model.addAttribute(
+                "solution",
+                session.isDone() ? session.solution().stream().map(Words::say).toList() : List.of());
     }
 
     /** A score as ready text. */
-    record ScoreView(int points, List<PartView> parts, List<Score.Habit> habits) {}
+    record ScoreView(int points, List<PartView> parts, List<HabitView> habits) {}
+
+    /** Something a good technician does every time, and whether it was done. */
+    record HabitView(String words, boolean kept) {}
 
     /** A part of a score: so many of so many points, and why. */
     record PartView(String word, int points, int of, String why) {}
@@ -194,7 +199,9 @@ class PracticeController {
                                 habits,
                                 20,
                                 Words.say("practice_controller.habits_help"))),
-                score.habits());
+                score.habits().stream()
+                        .map(each -> new HabitView(Words.say(each.words()), each.kept()))
+                        .toList());
     }
 
     private static Message effort(Score.Effort effort) {
@@ -222,7 +229,10 @@ class PracticeController {
         List<PracticeStepView> steps = new ArrayList<>();
         for (int i = 1; i <= events.size(); i++) {
             steps.add(new PracticeStepView(
-                    i, events.get(i - 1).act().text(), events.get(i - 1).answer(), i == at));
+                    i,
+                    events.get(i - 1).act().text(),
+                    Words.say(events.get(i - 1).answer()),
+                    i == at));
         }
         Replay replay = Replay.before(session, at - 1);
         Session.Event event = events.get(at - 1);

@@ -39,7 +39,7 @@ public record PracticeView(
         List<FaceView> faces,
         List<PinView> loose,
         List<Press> presses,
-        List<String> kinds,
+        List<Press> kinds,
         List<String> names,
         List<String> wheres,
         List<Press> ways,
@@ -89,7 +89,9 @@ public record PracticeView(
         List<LogLine> log = new ArrayList<>();
         for (int i = events.size(); i > Math.max(0, events.size() - LOG); i--) {
             log.add(new LogLine(
-                    i, events.get(i - 1).act().text(), events.get(i - 1).answer()));
+                    i,
+                    events.get(i - 1).act().text(),
+                    Words.say(events.get(i - 1).answer())));
         }
         return new PracticeView(
                 id,
@@ -107,17 +109,19 @@ public record PracticeView(
                                                 each.stream()
                                                         .map(Terminal::name)
                                                         .collect(Collectors.joining(" ")))),
-                                session.arranged().stream())
+                                session.arranged().stream().map(Words::say))
                         .toList(),
                 last.map(each -> each.act().text()).orElse(""),
-                last.map(Session.Event::answer).orElse(""),
+                last.map(each -> Words.say(each.answer())).orElse(""),
                 last.filter(each -> each.act() instanceof Act.Touch).isPresent(),
                 exercise.assembly().connectors().stream()
                         .map(each -> face(session, each))
                         .toList(),
                 loose(session),
                 presses(session),
-                Act.KINDS,
+                Act.KINDS.stream()
+                        .map(each -> new Press(each, Words.say("finding_kind." + each)))
+                        .toList(),
                 Stream.concat(
                                 exercise.assembly().conductors().stream().map(each -> each.id()),
                                 exercise.assembly().components().stream().map(each -> each.id()))

@@ -114,10 +114,10 @@ class Practices {
         if (done >= MOST_ACTS) {
             throw new Refused("", Message.of("practices.that_was_acts_finish", MOST_ACTS));
         }
-        Act act = Act.of(typed)
-                .orElseThrow(() -> new Refused("", Message.of("practices.not_accepted_expected", typed, Act.EXPECTED)));
+        Act act =
+                Act.of(typed).orElseThrow(() -> new Refused("", Message.of("practices.not_accepted_expected", typed)));
         before.session().objection(act).ifPresent(objection -> {
-            throw new Refused("", Message.verbatim(objection));
+            throw new Refused("", objection);
         });
         mapper.insertAct(id, count + 1, act.text(), now());
         PracticeState after = find(id, trainee);
