@@ -6,12 +6,12 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.logging.Level;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.openqa.selenium.By;
 import org.openqa.selenium.Cookie;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
@@ -34,6 +34,21 @@ public final class Browser implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(30);
     /** A minute of made-up sounds takes seconds, and longer on a machine that others use too. */
     private static final Duration FOR_WHAT_RECKONS = Duration.ofMinutes(2);
+
+    /** The text as it is read: no hidden parts, one space for any white space within a line. */
+    private static final String TEXTS = """
+            return [...document.querySelectorAll(arguments[0])].map((each) => {
+              const seen = !each.checkVisibility || each.checkVisibility({checkVisibilityCSS: true});
+              const text = seen ? each.innerText ?? each.textContent : '';
+              return text.split('\\n').map((line) => line.replace(/[\\s\\u00a0]+/g, ' ').trim()).filter(Boolean).join('\\n');
+            });
+            """;
+
+    private static final String IN_THE_MIDDLE = """
+            const each = document.querySelector(arguments[0]);
+            each?.scrollIntoView({block: 'center', behavior: 'instant'});
+            return each;
+            """;
 
     private final String url;
     private final ChromeDriver driver;
@@ -162,7 +177,7 @@ public final class Browser implements AutoCloseable {
 
     public Browser open(String path) {
         driver.get(url + path);
-        SaidInWords.check(String.valueOf(driver.getPageSource()));
+        SaidInWords.check(String.valueOf(run("return document.documentElement.outerHTML")));
         return this;
     }
 
@@ -200,78 +215,73 @@ public final class Browser implements AutoCloseable {
 
     /** The first element that fits; waits for it. */
     public WebElement find(String css) {
-        until(() -> !driver.findElements(By.cssSelector(css)).isEmpty(), () -> "something like " + css);
-        return driver.findElement(By.cssSelector(css));
+        List<WebElement> found = new ArrayList<>();
+        until(() -> first(css).map(found::add).orElse(false), () -> "something like " + css);
+        return found.get(0);
+    }
+
+    private Optional<WebElement> first(String css) {
+        return Optional.ofNullable((WebElement) run("return document.querySelector(arguments[0])", css));
     }
 
     /** An attribute of the first element that fits; empty if it has none. */
     public String attribute(String css, String name) {
-        String[] value = {""};
-        until(
-                () -> {
-                    String there = driver.findElement(By.cssSelector(css)).getDomAttribute(name);
-                    value[0] = there == null ? "" : there;
-                    return true;
-                },
-                () -> "attribute " + name + " of " + css);
-        return value[0];
+        find(css);
+        return String.valueOf(
+                run("return document.querySelector(arguments[0])?.getAttribute(arguments[1]) ?? ''", css, name));
     }
 
     public boolean has(String css) {
-        return !driver.findElements(By.cssSelector(css)).isEmpty();
+        return count(css) > 0;
     }
 
     public int count(String css) {
-        return driver.findElements(By.cssSelector(css)).size();
+        return ((Long) run("return document.querySelectorAll(arguments[0]).length", css)).intValue();
     }
 
     public String text(String css) {
-        String[] text = new String[1];
-        until(
-                () -> {
-                    text[0] = driver.findElement(By.cssSelector(css)).getText();
-                    return true;
-                },
-                () -> "a text in " + css);
-        return text[0];
-    }
-
-    public List<String> texts(String css) {
         List<String> texts = new ArrayList<>();
         until(
                 () -> {
                     texts.clear();
-                    driver.findElements(By.cssSelector(css)).forEach(element -> texts.add(element.getText()));
-                    return true;
+                    texts.addAll(texts(css));
+                    return !texts.isEmpty();
                 },
-                () -> "the texts of " + css);
-        return texts;
+                () -> "a text in " + css);
+        return texts.get(0);
+    }
+
+    /** What every element that fits shows now; nothing of what is hidden. All at once: a question costs more than an answer. */
+    public List<String> texts(String css) {
+        return ((List<?>) run(TEXTS, css)).stream().map(String::valueOf).toList();
     }
 
     /** Waits until an element says something. */
     public Browser see(String css, String text) {
+        List<String> texts = new ArrayList<>();
         until(
-                () -> driver.findElements(By.cssSelector(css)).stream()
-                        .anyMatch(element -> element.getText().contains(text)),
-                () -> "'" + text + "' in " + css + ", which says: " + texts(css));
-        texts(css).forEach(SaidInWords::check);
+                () -> {
+                    texts.clear();
+                    texts.addAll(texts(css));
+                    return texts.stream().anyMatch(each -> each.contains(text));
+                },
+                () -> "'" + text + "' in " + css + ", which says: " + texts);
+        texts.forEach(SaidInWords::check);
         return this;
     }
 
     /** Waits until nothing fits any more. */
     public Browser gone(String css) {
-        until(() -> driver.findElements(By.cssSelector(css)).isEmpty(), () -> css + " to be gone");
+        until(() -> !has(css), () -> css + " to be gone");
         return this;
     }
 
     public Browser click(String css) {
         until(
                 () -> {
-                    WebElement element = driver.findElement(By.cssSelector(css));
-                    driver.executeScript(
-                            "arguments[0].scrollIntoView({block: 'center', behavior: 'instant'})", element);
-                    element.click();
-                    return true;
+                    Optional<WebElement> there = Optional.ofNullable((WebElement) run(IN_THE_MIDDLE, css));
+                    there.ifPresent(WebElement::click);
+                    return there.isPresent();
                 },
                 () -> "a click on " + css);
         return this;
@@ -284,13 +294,13 @@ public final class Browser implements AutoCloseable {
         return this;
     }
 
-    /** Types into whatever has the focus, as a keyboard or a pedal does. */
     /** Puts a value into a field of the form by its name, without typing it. */
     public Browser put(String name, Object value) {
         run("document.querySelector('[name=" + name + "]').value = arguments[0]", String.valueOf(value));
         return this;
     }
 
+    /** Types into whatever has the focus, as a keyboard or a pedal does. */
     public Browser keys(CharSequence... keys) {
         driver.switchTo().activeElement().sendKeys(keys);
         return this;
