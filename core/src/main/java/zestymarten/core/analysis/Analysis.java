@@ -28,7 +28,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Patience;
 import zestymarten.core.quantity.ReadingParser;
-import zestymarten.core.testplan.TestPlan;
+import zestymarten.core.testplan.ReadableDiodes;
 
 /**
  * All that a list of readings says about one unit: each reading judged, the findings, what is untested, the verdict.
@@ -152,7 +152,7 @@ public record Analysis(
 
     private static Stream<Partition.JoinedPair> unread(Design design, DiodeReadings diodes) {
         List<String> read = diodes.read();
-        return TestPlan.readableDiodes(design.assembly())
+        return ReadableDiodes.of(design.assembly())
                 .filter(part -> !read.contains(part.id()))
                 .map(part -> new Partition.JoinedPair(part.b(), part.a()));
     }

@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
@@ -22,8 +21,6 @@ import zestymarten.core.judgement.Expectation;
 import zestymarten.core.limit.Learnt;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.LimitRules;
-import zestymarten.core.network.Groups;
-import zestymarten.core.network.Link;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
 import zestymarten.core.network.Network;
@@ -43,10 +40,7 @@ import zestymarten.core.testplan.TestPlan;
  * a way through it gains the whole.
  */
 public final class Design {
-    private static final Ohms NOTHING = Ohms.of(0);
-
     private static final double DIODE_SHARE = 0.01;
-    private static final String WIRES_ALONE = "wires";
 
     /** What a bond by itself may read: the usual figure for a contact that should be none. */
     private static final Limit BOND = new Limit(
@@ -63,15 +57,9 @@ public final class Design {
     private final Map<TestOptions, TestPlan> plans = new ConcurrentHashMap<>();
     private final Map<String, Conductor> conductors = new HashMap<>();
     private final Map<String, Integer> place = new HashMap<>();
-    private final Map<Terminal, Double> halfJoint = new HashMap<>();
-    private final Map<String, Network> networks = new ConcurrentHashMap<>();
-    private final Map<String, List<Link>> linksOf = new ConcurrentHashMap<>();
-    private final Map<String, Network> conductingDiodes = new ConcurrentHashMap<>();
-    private final Map<String, Map<Terminal, Integer>> clusters = new ConcurrentHashMap<>();
+    private final StateNetworks networks;
     private final Map<Terminal, List<Conductor>> conductorsAt;
     private final boolean hasDiodes;
-    private volatile Optional<Network> givenLows = Optional.empty();
-    private volatile Optional<TiedNetwork> lastTied = Optional.empty();
     private final Map<Set<Terminal>, List<Component>> parts = new HashMap<>();
 
     private final double ambientC;
@@ -86,6 +74,7 @@ public final class Design {
         this.history = history;
         nets = Nets.of(assembly);
         limits = new LimitRules(ambientC, assembly.allowances(), learnt);
+        networks = new StateNetworks(assembly, limits);
         conductorsAt = assembly.byTerminal();
         hasDiodes = assembly.components().stream().anyMatch(part -> part.kind() == Component.ComponentKind.DIODE);
         for (Component part : assembly.components()) {
@@ -96,7 +85,6 @@ public final class Design {
             place.put(conductor.id(), place.size());
             conductors.put(conductor.id(), conductor);
         }
-        assembly.joints().forEach(joint -> joint.maxOhm().ifPresent(ohm -> halfJoint.put(joint.terminal(), ohm / 2)));
     }
 
     /** Makes ready an assembly at an ambient temperature in °C. */
@@ -202,58 +190,11 @@ public final class Design {
         return assembly.states().get(0);
     }
 
-    private Network network(SwitchState state) {
-        return networks.computeIfAbsent(state.id(), any -> Network.of(links(state, List.of())));
-    }
-
-    private List<Link> links(SwitchState state, List<List<Terminal>> ties) {
-        List<Link> links = new ArrayList<>(fixedLinks(state));
-        for (List<Terminal> tie : ties) {
-            tie.stream().skip(1).forEach(terminal -> links.add(joined(tie.get(0), terminal)));
-        }
-        return links;
-    }
-
-    /** Conductors, bonds and parts of a state: their limits are derived once. */
-    private List<Link> fixedLinks(SwitchState state) {
-        return linksOf.computeIfAbsent(state.id(), any -> {
-            List<Link> links = new ArrayList<>();
-            assembly.conductors().forEach(conductor -> links.add(link(conductor)));
-            assembly.bonded().forEach(terminal -> links.add(joined(terminal, Terminal.FRAME)));
-            conducting(state).forEach(component -> links.add(limits.link(component)));
-            return List.copyOf(links);
-        });
-    }
-
-    private static Link joined(Terminal a, Terminal b) {
-        return new Link(a, b, NOTHING, NOTHING, NOTHING);
-    }
-
     /** The limit of a conductor with its share of what the joints at its ends may add. */
     Limit limitWithJoints(Conductor conductor) {
         Limit limit = limits.of(conductor);
-        Ohms high = link(conductor).high();
+        Ohms high = networks.link(conductor).high();
         return new Limit(limit.low(), limit.nominal(), high, limit.lowGiven(), limit.by());
-    }
-
-    private Link link(Conductor conductor) {
-        Link link = limits.link(conductor);
-        double joints = halfJoint.getOrDefault(conductor.from(), 0.0) + halfJoint.getOrDefault(conductor.to(), 0.0);
-        return joints == 0
-                ? link
-                : new Link(
-                        link.a(),
-                        link.b(),
-                        link.low(),
-                        link.nominal(),
-                        link.high().plus(Ohms.of(joints)));
-    }
-
-    /** The components that conduct in a state on an ohm range. */
-    Stream<Component> conducting(SwitchState state) {
-        return assembly.components().stream()
-                .filter(component -> component.kind() != Component.ComponentKind.DIODE)
-                .filter(component -> component.conductsIn(state));
     }
 
     /** What a good unit reads between two terminals, in its first state and with free ends. */
@@ -263,45 +204,8 @@ public final class Design {
 
     /** What a good unit reads between two terminals in a state, with groups of terminals tied together. */
     public Path path(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
-        if (ties.isEmpty()) {
-            return network(state).between(a, b);
-        }
-        return hangTogether(a, b, ties, each -> cluster(each, state))
-                ? tied(state, ties).between(a, b)
-                : new Path.Open();
+        return networks.path(a, b, state, ties);
     }
-
-    /** Whether ties lead from the cluster of one terminal to that of the other: far cheaper to ask than to solve. */
-    private static boolean hangTogether(
-            Terminal a, Terminal b, List<List<Terminal>> ties, ToIntFunction<Terminal> cluster) {
-        Map<Integer, Integer> number = new HashMap<>();
-        List.of(a, b).forEach(each -> number.putIfAbsent(cluster.applyAsInt(each), number.size()));
-        ties.forEach(tie -> tie.forEach(each -> number.putIfAbsent(cluster.applyAsInt(each), number.size())));
-        Groups groups = new Groups(number.size());
-        for (List<Terminal> tie : ties) {
-            for (Terminal each : tie) {
-                groups.join(
-                        number.getOrDefault(cluster.applyAsInt(tie.get(0)), 0),
-                        number.getOrDefault(cluster.applyAsInt(each), 0));
-            }
-        }
-        return groups.of(number.getOrDefault(cluster.applyAsInt(a), 0))
-                == groups.of(number.getOrDefault(cluster.applyAsInt(b), 0));
-    }
-
-    /** The network of a setup; the last one is kept, because many touches share it. */
-    private Network tied(SwitchState state, List<List<Terminal>> ties) {
-        Optional<TiedNetwork> known = lastTied.filter(
-                each -> each.state().equals(state) && each.ties().equals(ties));
-        if (known.isPresent()) {
-            return known.get().network();
-        }
-        Network network = Network.of(links(state, ties));
-        lastTied = Optional.of(new TiedNetwork(state, ties, network));
-        return network;
-    }
-
-    private record TiedNetwork(SwitchState state, List<List<Terminal>> ties, Network network) {}
 
     /** What a good unit shows between two terminals, as a reading is judged. */
     public Expectation expectation(Terminal a, Terminal b) {
@@ -321,7 +225,7 @@ public final class Design {
             return new Expectation.Joined(BOND, current);
         }
         if (route.isEmpty() || !ties.isEmpty()) {
-            boolean wired = nets.joins(a, b) || wiredByTies(a, b, ties);
+            boolean wired = nets.joins(a, b) || networks.wiredByTies(a, b, ties);
             return wired
                     ? new Expectation.Joined(asRead(bounds, false), true)
                     : new Expectation.Joined(throughParts(a, b, bounds), true, onTheWay(a, b, state));
@@ -334,36 +238,13 @@ public final class Design {
         if (route.stream().noneMatch(each -> each.minOhm().isPresent())) {
             return Optional.empty();
         }
-        Network given = givenLows.orElseGet(() -> Network.of(assembly.conductors().stream()
-                .map(each -> {
-                    Ohms low = Ohms.of(each.minOhm().orElse(0));
-                    return new Link(each.from(), each.to(), low, low, low);
-                })
-                .toList()));
-        givenLows = Optional.of(given);
-        return given.between(a, b) instanceof Path.Ohmic way ? Optional.of(way.low()) : Optional.empty();
-    }
-
-    /** Whether conductors and ties alone join two terminals. */
-    private boolean wiredByTies(Terminal a, Terminal b, List<List<Terminal>> ties) {
-        return hangTogether(a, b, ties, this::wireCluster);
-    }
-
-    /** A number that all terminals share which hang together by conductors and bonds. */
-    private int wireCluster(Terminal terminal) {
-        return clusters.computeIfAbsent(
-                        WIRES_ALONE,
-                        any -> clusters(Stream.concat(
-                                        assembly.conductors().stream().map(wire -> joined(wire.from(), wire.to())),
-                                        assembly.bonded().stream().map(pin -> joined(pin, Terminal.FRAME)))
-                                .toList()))
-                .getOrDefault(terminal, -1);
+        return networks.givenLow(a, b);
     }
 
     /** The components between two nets; where only a chain of them leads across, all that conduct. */
     private List<String> onTheWay(Terminal a, Terminal b, SwitchState state) {
         List<String> direct = partsBetween(a, b).stream().map(Component::id).toList();
-        return direct.isEmpty() ? conducting(state).map(Component::id).toList() : direct;
+        return direct.isEmpty() ? networks.conducting(state).map(Component::id).toList() : direct;
     }
 
     /** The limit of one part by itself says more than the network's, where it is all that lies between. */
@@ -403,21 +284,11 @@ public final class Design {
             return false;
         }
         Path blocking = path(a, b, state, ties);
-        Path through = withDiodes(state, ties).between(a, b);
+        Path through = networks.pathThroughDiodes(a, b, state, ties);
         if (blocking instanceof Path.Ohmic one && through instanceof Path.Ohmic other) {
             return other.nominal().value() < one.nominal().value() * (1 - DIODE_SHARE);
         }
         return !blocking.equals(through);
-    }
-
-    private Network withDiodes(SwitchState state, List<List<Terminal>> ties) {
-        List<Link> links = new ArrayList<>(links(state, ties));
-        assembly.components().stream()
-                .filter(part -> part.kind() == Component.ComponentKind.DIODE)
-                .forEach(part -> links.add(joined(part.a(), part.b())));
-        return ties.isEmpty()
-                ? conductingDiodes.computeIfAbsent(state.id(), any -> Network.of(links))
-                : Network.of(links);
     }
 
     /** Whether two terminals are one point of a good unit. */
@@ -427,8 +298,12 @@ public final class Design {
 
     /** A number that all terminals share which hang together by conductors, bonds and parts that conduct in a state. */
     int cluster(Terminal terminal, SwitchState state) {
-        return clusters.computeIfAbsent("in " + state.id(), any -> clusters(links(state, List.of())))
-                .getOrDefault(terminal, -1);
+        return networks.cluster(terminal, state);
+    }
+
+    /** The components that conduct in a state on an ohm range. */
+    Stream<Component> conducting(SwitchState state) {
+        return networks.conducting(state);
     }
 
     /** The ends of parts that hang together with a terminal in a state; none where no part does. */
@@ -442,17 +317,6 @@ public final class Design {
                 .filter(end -> cluster(end, state) == own)
                 .distinct()
                 .toList();
-    }
-
-    private Map<Terminal, Integer> clusters(List<Link> links) {
-        Map<Terminal, Integer> number = new HashMap<>();
-        assembly.terminals().forEach(terminal -> number.put(terminal, number.size()));
-        Groups groups = new Groups(number.size());
-        for (Link link : links) {
-            groups.join(number.getOrDefault(link.a(), 0), number.getOrDefault(link.b(), 0));
-        }
-        number.replaceAll((terminal, own) -> groups.of(own));
-        return number;
     }
 
     /** The components that alone lie between the nets of two terminals. */

@@ -1,6 +1,5 @@
 package zestymarten.core.analysis;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
@@ -22,10 +21,7 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.finding.Partition;
 import zestymarten.core.finding.Priors;
-import zestymarten.core.finding.Symptoms;
-import zestymarten.core.network.Net;
 import zestymarten.core.quantity.Patience;
 import zestymarten.core.testplan.ProbePlacement;
 
@@ -44,10 +40,6 @@ final class MeasurementSelector {
     private static final double LEAST_BITS = 2e-4;
     private static final int MOST_SETS = 24;
     private static final int MOST_TERMINALS = 16;
-    private static final int MOST_UNREAD = 400;
-
-    /** Beyond so many nets their pairs are too many to be walked for every recommendation. */
-    private static final int MOST_NETS_COUNTED = 300;
 
     private static final int MOST_WEIGHED = 2000;
     private static final int MOST_REPEATS = 2;
@@ -61,8 +53,6 @@ final class MeasurementSelector {
     private final List<Observation> all;
     private final Map<Observation.Key, Integer> made = new HashMap<>();
     private final Map<Observation.Key, RecommendedMeasurement> found = new LinkedHashMap<>();
-    private final Set<String> named = new HashSet<>();
-    private final Set<String> unexplained = new HashSet<>();
     private final Map<Terminal, Scene> inScenes = new HashMap<>();
     private double expectedElsewhere;
 
@@ -97,7 +87,6 @@ final class MeasurementSelector {
     /** @param linked how ends may be linked, for one measurement of many pairs */
     Recommendation best(int most, List<ProbePlacement> linked) {
         all.forEach(each -> made.merge(each.key(), 1, Integer::sum));
-        takeSymptoms();
         List<UnitScenes.Diagnosed> scenes = analysis.scenes();
         double[] sure = scenes.stream().mapToDouble(this::certainty).toArray();
         for (UnitScenes.Diagnosed scene : scenes) {
@@ -105,9 +94,7 @@ final class MeasurementSelector {
                 inScene(scene);
             }
         }
-        unreadNets();
-        unreadParts();
-        unreadPairs();
+        takeUnread();
         linked.forEach(this::unreadLinked);
         double certainty =
                 share * Math.exp(-expectedElsewhere) * Arrays.stream(sure).reduce(1, (a, b) -> a * b);
@@ -321,110 +308,24 @@ final class MeasurementSelector {
                 (one, other) -> other.bits() > one.bits() ? other : one);
     }
 
-    /** Something that nobody read and that is at fault with a small probability. */
-    private void unread(Terminal a, Terminal b, SwitchState state, double odds) {
-        expectedElsewhere += odds;
-        double share = odds / (1 + odds);
-        if (found.size() < MOST_UNREAD) {
-            add(a, b, state, entropy(List.of(share, 1 - share), 1), MeasurementPurpose.UNREAD, Optional.empty());
-        }
-    }
-
-    private void unreadNets() {
-        SwitchState rest = design.assembly().states().get(0);
-        for (Net net : design.nets().all()) {
-            for (Terminal far : net.ends().stream().skip(1).toList()) {
-                Terminal near = net.ends().get(0);
-                boolean known = net.conductors().stream().anyMatch(wire -> named.contains(wire.id()));
-                if (!known && analysis.connectivity().isUnread(near, far)) {
-                    double odds = suspicion(net, Symptoms.Behaviour.STAYS_ON)
-                            + net.conductors().stream()
-                                    .filter(wire -> net.isTwoEnded()
-                                            || wire.from().equals(far)
-                                            || wire.to().equals(far))
-                                    .mapToDouble(analysis.priors()::anyOf)
-                                    .sum();
-                    unread(near, far, rest, odds);
-                }
+    /** What nobody read and what is at fault with a small probability. */
+    private void takeUnread() {
+        UnreadOdds unread = UnreadOdds.of(analysis, this::isAsked);
+        expectedElsewhere = unread.expected();
+        for (UnreadOdds.Unread each : unread.all()) {
+            if (found.size() >= UnreadOdds.MOST) {
+                return;
             }
+            double share = each.odds() / (1 + each.odds());
+            double bits = entropy(List.of(share, 1 - share), 1);
+            add(each.a(), each.b(), each.state(), bits, MeasurementPurpose.UNREAD, Optional.empty());
         }
     }
 
-    /** The functions that do not work and that no wire explains which is named as faulty so far. */
-    private void takeSymptoms() {
-        for (UnitScenes.Diagnosed scene : analysis.scenes()) {
-            analysis.names().of(scene.best()).keySet().forEach(finding -> named.addAll(finding.conductors()));
-        }
-        analysis.priors().complaint().functions().forEach((function, behaviour) -> {
-            if (behaviour != Symptoms.Behaviour.WORKS) {
-                unexplained.add(function);
-            }
-        });
-        unexplained.removeAll(design.functionsOf(List.copyOf(named)));
-    }
-
-    /**
-     * What does not work and is not explained makes a fault of its own wires as likely as not: any but what stays on may be
-     * broken, any but what works sometimes may be shorted.
-     */
-    private double suspicion(Net net, Symptoms.Behaviour never) {
-        Symptoms complaint = analysis.priors().complaint();
-        return net.conductors().stream()
-                        .filter(wire ->
-                                wire.function().filter(unexplained::contains).isPresent())
-                        .anyMatch(wire ->
-                                complaint.of(wire).filter(each -> each != never).isPresent())
-                ? 1
-                : 0;
-    }
-
-    private double suspicion(Terminal end) {
-        return design.nets()
-                        .of(end)
-                        .map(net -> suspicion(net, Symptoms.Behaviour.SOMETIMES))
-                        .orElse(0.0)
-                / Math.max(2, design.nets().all().size());
-    }
-
-    private void unreadParts() {
-        for (Component part : design.assembly().components()) {
-            boolean asked = part.kind() != Component.ComponentKind.DIODE && !inScenes.containsKey(part.a());
-            for (SwitchState state : asked ? design.assembly().states() : List.<SwitchState>of()) {
-                boolean tells = state.equals(design.assembly().states().get(0))
-                        || part.kind().isContact();
-                if (tells && !made.containsKey(new Observation.Key(Set.of(part.a(), part.b()), state, List.of()))) {
-                    unread(part.a(), part.b(), state, priors.part());
-                }
-            }
-        }
-    }
-
-    /** First the pairs of what does not work and is not explained; of the others only so many, the rest is counted. */
-    private void unreadPairs() {
-        SwitchState rest = design.assembly().states().get(0);
-        double pair = analysis.priors().usualJoint();
-        List<Partition.JoinedPair> others = new ArrayList<>();
-        boolean counted = design.nets().all().size() <= MOST_NETS_COUNTED;
-        analysis.connectivity()
-                .piecesUnread()
-                .limit(counted ? Long.MAX_VALUE : MOST_UNREAD)
-                .filter(each -> !analysis.map().areTogether(each.a(), each.b()))
-                .forEach(each -> {
-                    double suspicion = unexplained.isEmpty() ? 0 : suspicion(each.a()) + suspicion(each.b());
-                    if (suspicion > 0) {
-                        unread(
-                                each.a(),
-                                each.b(),
-                                rest,
-                                suspicion + analysis.priors().joint(each.a(), each.b()));
-                    } else if (others.size() < MOST_UNREAD) {
-                        others.add(each);
-                    } else {
-                        expectedElsewhere += pair;
-                    }
-                });
-        others.forEach(
-                each -> unread(each.a(), each.b(), rest, analysis.priors().joint(each.a(), each.b())));
+    /** Whether the scenes ask about a part, or it was read in this state. */
+    private boolean isAsked(Component part, SwitchState state) {
+        return inScenes.containsKey(part.a())
+                || made.containsKey(new Observation.Key(Set.of(part.a(), part.b()), state, List.of()));
     }
 
     /** Linked ends ask many pairs at once: that any two of them are joined is about as likely as all pairs together. */

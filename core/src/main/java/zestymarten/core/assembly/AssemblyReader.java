@@ -1,17 +1,11 @@
 package zestymarten.core.assembly;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
@@ -22,10 +16,7 @@ import zestymarten.core.quantity.Problem;
 public final class AssemblyReader {
     private final JsonMembers root;
     private final List<Problem> problems;
-    private final Map<String, LinkedHashSet<String>> pins = new LinkedHashMap<>();
-    private final Map<String, String> names = new LinkedHashMap<>();
-    private final Map<String, CavityLayout> faces = new LinkedHashMap<>();
-    private final Map<String, Access> reaches = new LinkedHashMap<>();
+    private final ConnectorReader connectors = new ConnectorReader();
 
     private AssemblyReader(JsonMembers root, List<Problem> problems) {
         this.root = root;
@@ -63,7 +54,7 @@ public final class AssemblyReader {
             root.problem("kind", Message.of("assembly_reader.not_accepted_expected_harness", kind));
         }
         String note = root.text("note").orElse("");
-        root.objects("connectors").forEach(this::connector);
+        root.objects("connectors").forEach(connectors::connector);
         List<Joint> joints = new ArrayList<>();
         root.objects("joints").forEach(each -> joint(each).ifPresent(joints::add));
         List<Conductor> conductors = conductors();
@@ -73,7 +64,7 @@ public final class AssemblyReader {
         Set<Terminal> bonded = new HashSet<>();
         root.object("frame").ifPresent(frame -> {
             for (String each : frame.texts("bonded")) {
-                terminal(frame, "bonded", each).ifPresent(bonded::add);
+                connectors.terminal(frame, "bonded", each).ifPresent(bonded::add);
             }
             frame.done();
         });
@@ -130,21 +121,11 @@ public final class AssemblyReader {
 
     private Optional<Assembly> made(Parts parts) {
         try {
-            List<Connector> connectors = new ArrayList<>();
-            pins.forEach((id, used) -> {
-                CavityLayout face = faces.getOrDefault(id, CavityLayout.line(Math.max(1, used.size())));
-                connectors.add(new Connector(
-                        id,
-                        names.getOrDefault(id, ""),
-                        face,
-                        List.copyOf(used),
-                        reaches.getOrDefault(id, Access.AT_HAND)));
-            });
             return Optional.of(new Assembly(
                     parts.name(),
                     parts.kind(),
                     parts.note(),
-                    connectors,
+                    connectors.read(),
                     parts.joints(),
                     parts.conductors(),
                     parts.components(),
@@ -157,78 +138,6 @@ public final class AssemblyReader {
         }
     }
 
-    private void connector(JsonMembers each) {
-        String id = each.needed("id");
-        if (!id.isEmpty() && (id.indexOf('.') >= 0 || !Terminal.isName(id) || pins.containsKey(id))) {
-            each.problem("id", Message.of("assembly_reader.not_accepted_expected_reference", id));
-        }
-        names.put(id, each.text("name").orElse(""));
-        reach(each).ifPresent(reach -> reaches.put(id, reach));
-        face(each).ifPresent(face -> faces.put(id, face));
-        LinkedHashSet<String> own = pins.computeIfAbsent(id, any -> new LinkedHashSet<>());
-        for (String pin : each.texts("pins")) {
-            if (!Terminal.isName(id + "." + pin) || !own.add(pin)) {
-                each.problem("pins", Message.of("assembly_reader.not_accepted_expected_letters", pin));
-            }
-        }
-        each.done();
-    }
-
-    private static Optional<Access> reach(JsonMembers connector) {
-        String place = connector.text("place").orElse("");
-        Optional<Access.Probing> probing = choice(connector, "probing", Access.Probing.values(), Access.Probing::code);
-        Optional<String> matesWith = connector.text("mates_with");
-        Optional<JsonMembers> access = connector.object("access");
-        double minutes =
-                access.map(members -> members.number("minutes").orElse(0)).orElse(0.0);
-        Optional<Access.Harm> harm =
-                access.flatMap(members -> choice(members, "harm", Access.Harm.values(), Access.Harm::code));
-        access.ifPresent(JsonMembers::done);
-        return made(
-                access.orElse(connector),
-                () -> new Access(place, probing, matesWith, minutes, harm.orElse(Access.Harm.NONE)));
-    }
-
-    private static <T> Optional<T> choice(JsonMembers members, String name, T[] known, Function<T, String> code) {
-        Optional<String> read = members.text(name);
-        Optional<T> found = read.flatMap(text -> Arrays.stream(known)
-                .filter(each -> code.apply(each).equals(text))
-                .findFirst());
-        if (read.isPresent() && found.isEmpty()) {
-            members.problem(
-                    name,
-                    Message.of(
-                            "assembly_reader.not_accepted_expected_one",
-                            read.get(),
-                            Arrays.stream(known).map(code).sorted().collect(Collectors.joining(", "))));
-        }
-        return found;
-    }
-
-    private static Optional<CavityLayout> face(JsonMembers connector) {
-        return connector.object("face").flatMap(face -> {
-            String shape = face.needed("shape");
-            int rows = (int) face.number("rows").orElse(1);
-            int columns =
-                    (int) face.number("columns").orElse(face.number("positions").orElse(1));
-            face.done();
-            try {
-                return Optional.of(
-                        switch (shape) {
-                            case "grid" -> CavityLayout.grid(rows, columns);
-                            case "ring" -> CavityLayout.ring(columns);
-                            case "line", "outlet" -> CavityLayout.line(columns);
-                            default ->
-                                throw new IllegalArgumentException(
-                                        "“" + shape + "” is not accepted; expected grid, ring, line or outlet.");
-                        });
-            } catch (IllegalArgumentException e) {
-                face.problem("", Message.verbatim(String.valueOf(e.getMessage())));
-                return Optional.empty();
-            }
-        });
-    }
-
     private Optional<Joint> joint(JsonMembers each) {
         String id = each.needed("id");
         String kind = each.text("kind").orElse("splice");
@@ -236,7 +145,7 @@ public final class AssemblyReader {
         boolean probe = each.flag("probe");
         OptionalDouble most = each.number("max_ohm");
         each.done();
-        return made(each, () -> new Joint(Terminal.of(id), kind, probe, most));
+        return ConnectorReader.made(each, () -> new Joint(Terminal.of(id), kind, probe, most));
     }
 
     private List<Conductor> conductors() {
@@ -253,8 +162,8 @@ public final class AssemblyReader {
 
     private Optional<Conductor> conductor(JsonMembers each, String fallback) {
         String id = each.text("id").orElse(fallback);
-        Optional<Terminal> from = terminal(each, "from", each.needed("from"));
-        Optional<Terminal> to = terminal(each, "to", each.needed("to"));
+        Optional<Terminal> from = connectors.terminal(each, "from", each.needed("from"));
+        Optional<Terminal> to = connectors.terminal(each, "to", each.needed("to"));
         Optional<Colour> colour =
                 each.text("colour").filter(text -> !text.isBlank()).map(Colour::of);
         Optional<String> function = each.text("function").filter(text -> !text.isBlank());
@@ -282,7 +191,7 @@ public final class AssemblyReader {
         if (from.isEmpty() || to.isEmpty() || madeOf.isEmpty() || strandClass.isEmpty()) {
             return Optional.empty();
         }
-        return made(
+        return ConnectorReader.made(
                 each,
                 () -> new Conductor(
                         id,
@@ -309,8 +218,8 @@ public final class AssemblyReader {
         if (kind.isEmpty() && !code.isEmpty()) {
             each.problem("kind", Message.of("assembly_reader.no_kind_component", code));
         }
-        Optional<Terminal> a = terminal(each, "a", each.needed("a"));
-        Optional<Terminal> b = terminal(each, "b", each.needed("b"));
+        Optional<Terminal> a = connectors.terminal(each, "a", each.needed("a"));
+        Optional<Terminal> b = connectors.terminal(each, "b", each.needed("b"));
         OptionalDouble most = each.number("max_ohm");
         OptionalDouble ohm = each.number("ohm");
         OptionalDouble tolerance = each.number("tolerance");
@@ -321,7 +230,7 @@ public final class AssemblyReader {
         if (kind.isEmpty() || a.isEmpty() || b.isEmpty()) {
             return Optional.empty();
         }
-        return made(
+        return ConnectorReader.made(
                 each, () -> new Component(id, kind.get(), a.get(), b.get(), most, ohm, tolerance, r25, beta, forward));
     }
 
@@ -331,40 +240,9 @@ public final class AssemblyReader {
             String id = each.needed("id");
             List<String> closed = each.texts("closed");
             each.done();
-            made(each, () -> new SwitchState(id, Set.copyOf(new HashSet<>(closed))))
+            ConnectorReader.made(each, () -> new SwitchState(id, Set.copyOf(new HashSet<>(closed))))
                     .ifPresent(states::add);
         }
         return states;
-    }
-
-    private interface Maker<T> {
-        T make();
-    }
-
-    /** A value that cannot be wrong, or the problem that it would be. */
-    private static <T> Optional<T> made(JsonMembers where, Maker<T> maker) {
-        try {
-            return Optional.of(maker.make());
-        } catch (IllegalArgumentException e) {
-            where.problem("", Message.verbatim(String.valueOf(e.getMessage())));
-            return Optional.empty();
-        }
-    }
-
-    /** A terminal by its name; its pin is added to its connector if that does not have it yet. */
-    private Optional<Terminal> terminal(JsonMembers where, String member, String name) {
-        if (name.isEmpty()) {
-            return Optional.empty();
-        }
-        if (!Terminal.isName(name)) {
-            where.problem(member, Message.of("assembly_reader.not_accepted_expected", name, Terminal.FORM));
-            return Optional.empty();
-        }
-        Terminal terminal = Terminal.of(name);
-        if (terminal.isPin()) {
-            pins.computeIfAbsent(terminal.connector(), any -> new LinkedHashSet<>())
-                    .add(terminal.pin());
-        }
-        return Optional.of(terminal);
     }
 }

@@ -6,8 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.function.Function;
-import zestymarten.core.assembly.Terminal;
-import zestymarten.core.network.Change;
 import zestymarten.core.network.Network;
 import zestymarten.core.network.WhatIf;
 import zestymarten.core.quantity.Patience;
@@ -22,14 +20,14 @@ public final class CircuitPrediction {
     private static final Factor FACTOR = new Factor();
 
     private final Circuit circuit;
-    private final Changes changes;
+    private final PatternChanges changes;
     private final Map<Linked, Network> crossed = new EnumMap<>(Linked.class);
     private final Map<Spot, OptionalDouble> good = new HashMap<>();
     private final Map<Linked, Network> straight = new EnumMap<>(Linked.class);
 
     public CircuitPrediction(Circuit circuit) {
         this.circuit = circuit;
-        changes = new Changes(circuit);
+        changes = new PatternChanges(circuit);
     }
 
     Lengths lengths() {
@@ -52,7 +50,7 @@ public final class CircuitPrediction {
         if (pattern instanceof Pattern.OtherProtective other) {
             return new CircuitPrediction(circuit.withProtective(other.mm2())).good(spot);
         }
-        return pattern.fold(new Meets(spot)) ? changed(pattern, spot) : good(spot);
+        return pattern.fold(new PatternMeets(spot)) ? changed(pattern, spot) : good(spot);
     }
 
     /** The same for many patterns at the same spots, where what they have in common is reckoned once. */
@@ -63,13 +61,13 @@ public final class CircuitPrediction {
     /** Predictions at some spots, as arrays in their order; NaN for no way through. */
     final class Many {
         private final List<Spot> spots;
-        private final List<Meets> meets;
+        private final List<PatternMeets> meets;
         private final double[] asDrawn;
         private final Map<Pattern.ConductorBroken, Opened> opened = new HashMap<>();
 
         private Many(List<Spot> spots) {
             this.spots = List.copyOf(spots);
-            meets = spots.stream().map(Meets::new).toList();
+            meets = spots.stream().map(PatternMeets::new).toList();
             asDrawn = each(CircuitPrediction.this::good);
         }
 
@@ -181,7 +179,7 @@ public final class CircuitPrediction {
     }
 
     /** The factor on all ohms: 1 but for a circuit of another length. */
-    private static final class Factor extends Same<Double> {
+    private static final class Factor extends SameForAll<Double> {
         Factor() {
             super(1.0);
         }
@@ -189,247 +187,6 @@ public final class CircuitPrediction {
         @Override
         public Double longer(Pattern.Longer pattern) {
             return pattern.factor();
-        }
-    }
-
-    /** Whether a pattern can change what a spot reads: most name one conductor, or one point. */
-    private static final class Meets extends Same<Boolean> {
-        private final Spot spot;
-
-        Meets(Spot spot) {
-            super(true);
-            this.spot = spot;
-        }
-
-        private boolean meets(ConductorRole role) {
-            return role == spot.linked().line()
-                    || role == spot.linked().other()
-                    || spot.a().name().contains(role.letter())
-                    || spot.b().name().contains(role.letter());
-        }
-
-        @Override
-        public Boolean good() {
-            return false;
-        }
-
-        @Override
-        public Boolean broken(Pattern.ConductorBroken pattern) {
-            return meets(pattern.role());
-        }
-
-        @Override
-        public Boolean loose(Pattern.Loose pattern) {
-            return meets(pattern.role());
-        }
-
-        @Override
-        public Boolean parallelEarth(Pattern.ParallelEarth pattern) {
-            return meets(ConductorRole.PROTECTIVE);
-        }
-
-        @Override
-        public Boolean onSpur(Pattern.OnSpur pattern) {
-            return pattern.point().equals(spot.point());
-        }
-
-        @Override
-        public Boolean swapped(Pattern.Swapped pattern) {
-            return pattern.point().equals(spot.point());
-        }
-
-        @Override
-        public Boolean missing(Pattern.Missing pattern) {
-            return pattern.point().equals(spot.point());
-        }
-    }
-
-    /** What a pattern does to the edges. */
-    private static final class Changes extends Same<List<Change>> {
-        private static final double[] NONE = {};
-
-        private final Circuit circuit;
-
-        private final Map<ConductorRole, double[]> ohms = new EnumMap<>(ConductorRole.class);
-
-        Changes(Circuit circuit) {
-            super(List.of());
-            this.circuit = circuit;
-            for (ConductorRole role : circuit.roles()) {
-                ohms.put(
-                        role,
-                        circuit.stretches().stream()
-                                .mapToDouble(each -> each.ohm(role, circuit.celsius()))
-                                .toArray());
-            }
-        }
-
-        @Override
-        public List<Change> broken(Pattern.ConductorBroken pattern) {
-            return List.of(new Change.Removed(
-                    from(pattern.role(), pattern.stretch()),
-                    to(pattern.role(), pattern.stretch()),
-                    ohm(pattern.role(), pattern.stretch())));
-        }
-
-        @Override
-        public List<Change> cut(Pattern.CableCut pattern) {
-            return each(role -> new Change.Removed(
-                    from(role, pattern.stretch()), to(role, pattern.stretch()), ohm(role, pattern.stretch())));
-        }
-
-        @Override
-        public List<Change> parallelEarth(Pattern.ParallelEarth pattern) {
-            return List.of(new Change.Added(
-                    circuit.node(ConductorRole.PROTECTIVE, pattern.from()),
-                    circuit.node(ConductorRole.PROTECTIVE, pattern.to()),
-                    pattern.ohm()));
-        }
-
-        @Override
-        public List<Change> loose(Pattern.Loose pattern) {
-            double was = ohm(pattern.role(), pattern.stretch());
-            return List.of(new Change.Altered(
-                    from(pattern.role(), pattern.stretch()),
-                    to(pattern.role(), pattern.stretch()),
-                    was,
-                    was + pattern.ohm()));
-        }
-
-        @Override
-        public List<Change> onSpur(Pattern.OnSpur pattern) {
-            return each(role -> new Change.Altered(
-                    Circuit.behind(role, pattern.point()),
-                    Circuit.at(role, pattern.point()),
-                    Circuit.CONTACT_OHM,
-                    Circuit.CONTACT_OHM + cable(role, pattern.metres())));
-        }
-
-        @Override
-        public List<Change> interconnected(Pattern.Interconnected pattern) {
-            return each(role -> new Change.Added(
-                    circuit.node(role, pattern.from()),
-                    circuit.node(role, pattern.to()),
-                    cable(role, pattern.metres())));
-        }
-
-        @Override
-        public List<Change> swapped(Pattern.Swapped pattern) {
-            return List.of(
-                    contact(pattern.a(), pattern.point()),
-                    contact(pattern.b(), pattern.point()),
-                    new Change.Added(
-                            Circuit.behind(pattern.a(), pattern.point()),
-                            Circuit.at(pattern.b(), pattern.point()),
-                            Circuit.CONTACT_OHM),
-                    new Change.Added(
-                            Circuit.behind(pattern.b(), pattern.point()),
-                            Circuit.at(pattern.a(), pattern.point()),
-                            Circuit.CONTACT_OHM));
-        }
-
-        @Override
-        public List<Change> missing(Pattern.Missing pattern) {
-            return List.of(contact(pattern.role(), pattern.point()));
-        }
-
-        private static Change contact(ConductorRole role, String point) {
-            return new Change.Removed(Circuit.behind(role, point), Circuit.at(role, point), Circuit.CONTACT_OHM);
-        }
-
-        private List<Change> each(Function<ConductorRole, Change> change) {
-            return circuit.roles().stream().map(change).toList();
-        }
-
-        private Terminal from(ConductorRole role, int stretch) {
-            return circuit.node(role, stretch);
-        }
-
-        private Terminal to(ConductorRole role, int stretch) {
-            return circuit.node(role, stretch + 1);
-        }
-
-        double ohm(ConductorRole role, int stretch) {
-            return ohms.getOrDefault(role, NONE)[stretch];
-        }
-
-        /** Cable that nobody drew is taken to be like the first stretch. */
-        private double cable(ConductorRole role, double metres) {
-            return ohm(role, 0) * metres / circuit.stretches().get(0).metres();
-        }
-    }
-
-    /** The same answer for every member, but for those that say otherwise. */
-    private abstract static class Same<T> implements Pattern.PatternCases<T> {
-        private final T answer;
-
-        Same(T answer) {
-            this.answer = answer;
-        }
-
-        @Override
-        public T good() {
-            return answer;
-        }
-
-        @Override
-        public T wrongWay(Pattern.WrongWay pattern) {
-            return answer;
-        }
-
-        @Override
-        public T wrongWayTwice(Pattern.WrongWayTwice pattern) {
-            return answer;
-        }
-
-        @Override
-        public T cut(Pattern.CableCut pattern) {
-            return answer;
-        }
-
-        @Override
-        public T broken(Pattern.ConductorBroken pattern) {
-            return answer;
-        }
-
-        @Override
-        public T loose(Pattern.Loose pattern) {
-            return answer;
-        }
-
-        @Override
-        public T onSpur(Pattern.OnSpur pattern) {
-            return answer;
-        }
-
-        @Override
-        public T interconnected(Pattern.Interconnected pattern) {
-            return answer;
-        }
-
-        @Override
-        public T swapped(Pattern.Swapped pattern) {
-            return answer;
-        }
-
-        @Override
-        public T missing(Pattern.Missing pattern) {
-            return answer;
-        }
-
-        @Override
-        public T otherProtective(Pattern.OtherProtective pattern) {
-            return answer;
-        }
-
-        @Override
-        public T parallelEarth(Pattern.ParallelEarth pattern) {
-            return answer;
-        }
-
-        @Override
-        public T longer(Pattern.Longer pattern) {
-            return answer;
         }
     }
 }

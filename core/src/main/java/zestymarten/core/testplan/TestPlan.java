@@ -2,7 +2,6 @@ package zestymarten.core.testplan;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -11,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
@@ -20,7 +18,6 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.network.Groups;
 import zestymarten.core.network.Net;
 import zestymarten.core.network.Nets;
 
@@ -41,7 +38,7 @@ public final class TestPlan {
     private final Nets nets;
     private final TestOptions approach;
     private final List<Terminal> emptyCavities;
-    private final List<Connector> priced;
+    private final AccessOrder access;
     private final List<TestStep.Measurement> direct = new ArrayList<>();
     private final Map<Stage, List<TestStep>> steps = new EnumMap<>(Stage.class);
     private final Set<TestStep> all = new HashSet<>();
@@ -53,11 +50,7 @@ public final class TestPlan {
         this.approach = approach;
         emptyCavities = assembly.emptyCavities();
         farSide = Set.copyOf(farEnds());
-        priced = assembly.connectors().stream()
-                .filter(each -> each.reach().isPriced())
-                .sorted(Comparator.comparing((Connector each) -> each.reach().harm())
-                        .thenComparing(each -> each.reach().minutes()))
-                .toList();
+        access = new AccessOrder(assembly);
         for (Net net : nets.all()) {
             net.ends().stream()
                     .skip(1)
@@ -213,7 +206,7 @@ public final class TestPlan {
             ends.addAll(trip);
             ends.addAll(bonds());
         } else {
-            ends.addAll(reachedInTurn(
+            ends.addAll(access.reachedInTurn(
                     Stream.concat(inOrder().stream(), bonds().stream()).toList()));
         }
         return List.copyOf(ends);
@@ -233,34 +226,9 @@ public final class TestPlan {
         return List.copyOf(ordered);
     }
 
-    /** What needs no dismantling comes first; each cover is opened once, the cheapest first. */
-    private List<TestStep> reachedInTurn(List<TestStep.Measurement> touches) {
-        List<TestStep> steps = new ArrayList<>();
-        for (int rank = -1; rank < priced.size(); rank++) {
-            int now = rank;
-            if (rank >= 0) {
-                steps.add(new TestStep.ManualStep(
-                        ManualAction.ACCESS, priced.get(rank).id()));
-            }
-            touches.stream().filter(touch -> rank(touch) == now).forEach(steps::add);
-        }
-        return steps;
-    }
-
-    private int rank(TestStep.Measurement touch) {
-        int rank = -1;
-        for (int i = 0; i < priced.size(); i++) {
-            String connector = priced.get(i).id();
-            boolean needs = touch.black().connector().equals(connector)
-                    || touch.red().connector().equals(connector);
-            rank = needs ? i : rank;
-        }
-        return rank;
-    }
-
     /** The connectors that take time or may do harm to reach, the cheapest first. */
     public List<Connector> priced() {
-        return priced;
+        return access.priced();
     }
 
     /** A deed at the far end, with the walk there and back. */
@@ -308,68 +276,11 @@ public final class TestPlan {
 
     /** Every diode on the diode range, where it should conduct and then where it should block. */
     private List<TestStep> diodes() {
-        return readableDiodes(assembly)
+        return ReadableDiodes.of(assembly)
                 .flatMap(part -> Stream.<TestStep>of(
                         new TestStep.Measurement(Stage.DIODES, part.b(), part.a()),
                         new TestStep.Measurement(Stage.DIODES, part.a(), part.b())))
                 .toList();
-    }
-
-    /** The diodes that the diode range shows, in design order: at rest no other path beside them conducts either way. */
-    public static Stream<Component> readableDiodes(Assembly assembly) {
-        Map<Terminal, Integer> number = numbers(assembly);
-        SwitchState rest = assembly.states().get(0);
-        Groups groups = joined(assembly, number, part -> !isDiode(part) && part.conductsIn(rest));
-        return assembly.components().stream()
-                .filter(TestPlan::isDiode)
-                .filter(part -> !isReached(assembly, part, part.b(), part.a(), groups, number)
-                        && !isReached(assembly, part, part.a(), part.b(), groups, number));
-    }
-
-    private static boolean isDiode(Component part) {
-        return part.kind() == Component.ComponentKind.DIODE;
-    }
-
-    /** Whether current finds a way from one terminal to another without a diode, through others in their direction. */
-    private static boolean isReached(
-            Assembly assembly,
-            Component without,
-            Terminal from,
-            Terminal to,
-            Groups groups,
-            Map<Terminal, Integer> number) {
-        Set<Integer> reached = new HashSet<>(Set.of(groups.of(number.getOrDefault(from, 0))));
-        boolean grown = true;
-        while (grown) {
-            grown = assembly.components().stream()
-                    .filter(part -> isDiode(part)
-                            && !part.equals(without)
-                            && reached.contains(groups.of(number.getOrDefault(part.a(), 0))))
-                    .map(part -> groups.of(number.getOrDefault(part.b(), 0)))
-                    .toList()
-                    .stream()
-                    .anyMatch(reached::add);
-        }
-        return reached.contains(groups.of(number.getOrDefault(to, 0)));
-    }
-
-    private static Map<Terminal, Integer> numbers(Assembly assembly) {
-        Map<Terminal, Integer> number = new HashMap<>();
-        assembly.terminals().forEach(each -> number.put(each, number.size()));
-        return number;
-    }
-
-    /** What hangs together by wires, by what is bonded to the frame, and by some of the parts. */
-    private static Groups joined(Assembly assembly, Map<Terminal, Integer> number, Predicate<Component> parts) {
-        Groups groups = new Groups(number.size());
-        assembly.conductors()
-                .forEach(wire -> groups.join(number.getOrDefault(wire.from(), 0), number.getOrDefault(wire.to(), 0)));
-        assembly.bonded()
-                .forEach(each -> groups.join(number.getOrDefault(each, 0), number.getOrDefault(Terminal.FRAME, 0)));
-        assembly.components().stream()
-                .filter(parts)
-                .forEach(part -> groups.join(number.getOrDefault(part.a(), 0), number.getOrDefault(part.b(), 0)));
-        return groups;
     }
 
     /** One probe point of every net that is clear of the frame: the near ends, in design order. */
@@ -453,12 +364,11 @@ public final class TestPlan {
 
     /** For each piece that hangs together with others by parts, in whatever state, the first of them. */
     private Map<Terminal, Terminal> joinedByParts(Set<Terminal> pieces) {
-        Map<Terminal, Integer> number = numbers(assembly);
-        Groups groups = joined(assembly, number, part -> true);
+        PartGroups groups = PartGroups.of(assembly, part -> true);
         Map<Integer, Terminal> first = new HashMap<>();
         Map<Terminal, Terminal> joined = new HashMap<>();
         for (Terminal each : assembly.components().isEmpty() ? Set.<Terminal>of() : pieces) {
-            joined.put(each, first.computeIfAbsent(groups.of(number.getOrDefault(each, 0)), any -> each));
+            joined.put(each, first.computeIfAbsent(groups.of(each), any -> each));
         }
         return joined;
     }

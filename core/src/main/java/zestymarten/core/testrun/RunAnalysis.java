@@ -116,8 +116,8 @@ final class RunAnalysis {
                             touch.side(touch.black()),
                             touch.red(),
                             RunReadings.quantity(touch),
-                            readings.testV(touch),
-                            readings.least(touch).least(),
+                            readings.voltage().testV(touch),
+                            readings.voltage().least(touch).least(),
                             judgement,
                             last.sequence())
                     .map(each -> withLift(touch, each))

@@ -1,8 +1,5 @@
 package zestymarten.core.testrun;
 
-import java.time.Duration;
-import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,26 +14,20 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.insulation.Absorption;
-import zestymarten.core.insulation.InsulationRules;
 import zestymarten.core.insulation.TimedText;
-import zestymarten.core.insulation.WithstandJudge;
 import zestymarten.core.judgement.DiodeJudge;
 import zestymarten.core.judgement.DiodeRule;
 import zestymarten.core.judgement.Expectation;
-import zestymarten.core.judgement.InsulationJudge;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.judgement.Judgement.Contact;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.judgement.PlausibilityCheck;
 import zestymarten.core.judgement.Quantity;
 import zestymarten.core.judgement.ResistanceJudge;
-import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.ReadingParser;
-import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
@@ -44,10 +35,7 @@ import zestymarten.core.testplan.TestStep;
 /**
  * How the readings of one run are understood and judged.
  *
- * <p>Rules: a reading is corrected by the leads as they were read last before it. Where a later check finds the zero moved
- * by more than two counts and a tenth of the tightest limit, a reading in between that the later zero would judge otherwise
- * is in doubt; so is an "apart" that nothing joined came after, where the last check finds the leads broken. Cost: a
- * judgement an entry, each once.
+ * <p>Rule: a reading is corrected by the leads as they were read last before it. Cost: a judgement an entry, each once.
  */
 final class RunReadings {
     private static final double TIGHT_COUNTS = 200;
@@ -65,8 +53,9 @@ final class RunReadings {
 
     private final NullHistory zeros;
     private final Temperatures warmth;
+    private final LeadDoubts leads;
+    private final VoltageReadings voltage;
     private Optional<AlikeWires> likes = Optional.empty();
-    private Optional<Integer> lastThrough = Optional.empty();
 
     /** A judgement for good, and the very entry that it is of: another state of the test may have another under its number. */
     private record SettledReading(Entry entry, Judgement judgement) {}
@@ -78,6 +67,8 @@ final class RunReadings {
         this.standing = standing;
         zeros = new NullHistory(before, standing);
         warmth = new Temperatures(design, standing);
+        leads = new LeadDoubts(design, before, standing, zeros);
+        voltage = new VoltageReadings(design, approach, standing);
     }
 
     /**
@@ -118,18 +109,6 @@ final class RunReadings {
         return approach;
     }
 
-    /** The voltage of a touch under voltage, in volts. */
-    double testV(TestStep.Measurement touch) {
-        return touch.stage() == Stage.WITHSTAND
-                ? approach.withstand().orElseThrow().volts()
-                : approach.insulation().orElseThrow().testV();
-    }
-
-    /** The least that insulation may read at a touch. */
-    InsulationLimit least(TestStep.Measurement touch) {
-        return approach.insulation().orElseThrow().limit(design.lengthM(touch.black()));
-    }
-
     static Quantity quantity(TestStep.Measurement touch) {
         if (touch.isUnderVoltage()) {
             return touch.stage() == Stage.WITHSTAND ? Quantity.LEAKAGE : Quantity.INSULATION;
@@ -146,6 +125,11 @@ final class RunReadings {
     /** The conditions with the leads' ohms as read last. */
     TestConditions now() {
         return zeros.now();
+    }
+
+    /** What was read under voltage. */
+    VoltageReadings voltage() {
+        return voltage;
     }
 
     NullHistory zeros() {
@@ -169,35 +153,20 @@ final class RunReadings {
 
     /** What was typed, as understood for a step, with the doubts it raises. */
     MeterReading understand(TestStep step, String typed) {
-        boolean voltage = step instanceof TestStep.Measurement touched && touched.isUnderVoltage();
-        String figure = voltage ? TimedText.of(typed).reading() : typed;
+        boolean timed = step instanceof TestStep.Measurement touched && touched.isUnderVoltage();
+        String figure = timed ? TimedText.of(typed).reading() : typed;
         MeterReading plain = TRIPPED.contains(figure.strip().toLowerCase(Locale.ROOT))
                 ? new MeterReading.Unstable(List.of())
                 : new ReadingParser(before.meter().oneIsOverRange()).understand(figure);
         return step.fold(
                 probes -> LeadReadingCheck.understand(probes, plain),
                 touch -> touch.isUnderVoltage()
-                        ? inItsUnit(touch, plain)
+                        ? VoltageReadings.inItsUnit(touch, plain)
                         : touch.isOnDiodeRange()
                                 ? DiodeJudge.understood(plain)
                                 : PlausibilityCheck.raise(
                                         onItsRange(touch, plain), expectation(touch), now(), neighbours(touch)),
                 act -> ManualReadingCheck.understand(act, plain));
-    }
-
-    /** Ohms of an insulation tester, amperes of a withstand tester. */
-    private static MeterReading inItsUnit(TestStep.Measurement touch, MeterReading plain) {
-        boolean amperes = touch.stage() == Stage.WITHSTAND;
-        boolean other =
-                plain instanceof MeterReading.Value value && (value.unit() == MeterReading.Unit.AMPERE) != amperes;
-        boolean sound = plain instanceof MeterReading.Tone || plain instanceof MeterReading.Silent;
-        if (!other && !sound) {
-            return plain;
-        }
-        return new MeterReading.Refused(
-                amperes
-                        ? Message.of("run_readings.type_current_unit_such")
-                        : Message.of("run_readings.enter_resistance_that_insulation"));
     }
 
     /** The range to set for a touch; empty for a meter that finds it by itself. */
@@ -246,27 +215,6 @@ final class RunReadings {
                 .toList();
     }
 
-    /** Seconds under voltage of a reading; empty where none were given. */
-    static OptionalDouble secondsOf(Entry entry) {
-        return entry.content() instanceof Entry.Content.Reading reading
-                        && entry.step() instanceof TestStep.Measurement touch
-                        && touch.isUnderVoltage()
-                ? TimedText.of(reading.asTyped()).seconds()
-                : OptionalDouble.empty();
-    }
-
-    /** The readings of a touch over the time under voltage. */
-    Absorption absorption(TestStep.Measurement touch) {
-        List<Absorption.AbsorptionPoint> points = new ArrayList<>();
-        for (Entry entry : standing.of(touch)) {
-            OptionalDouble seconds = secondsOf(entry);
-            if (seconds.isPresent() && meaning(entry) instanceof MeterReading.Value value && value.value() > 0) {
-                points.add(new Absorption.AbsorptionPoint(seconds.getAsDouble(), value.value()));
-            }
-        }
-        return new Absorption(points);
-    }
-
     /** The judgement of a reading made now. */
     Judgement judge(TestStep step, MeterReading meaning) {
         return judge(step, meaning, now());
@@ -276,7 +224,7 @@ final class RunReadings {
         return step.fold(
                 probes -> LeadReadingCheck.judge(probes, meaning),
                 touch -> touch.isUnderVoltage()
-                        ? underVoltage(touch, meaning)
+                        ? voltage.judge(touch, meaning)
                         : touch.isOnDiodeRange()
                                 ? diode(touch).judge(meaning, isForwards(touch))
                                 : onOhms(touch, meaning, conditions),
@@ -303,12 +251,6 @@ final class RunReadings {
     /** Whether a diode should conduct between the probes. */
     boolean isForwards(TestStep.Measurement touch) {
         return part(touch).a().equals(touch.red());
-    }
-
-    private Judgement underVoltage(TestStep.Measurement touch, MeterReading meaning) {
-        return touch.stage() == Stage.WITHSTAND
-                ? WithstandJudge.judge(meaning, approach.withstand().orElseThrow(), design.lengthM(touch.black()))
-                : InsulationJudge.judge(meaning, Quantity.INSULATION, testV(touch), least(touch));
     }
 
     /** The judgement of an entry as it stands among the others; empty for what is no reading. */
@@ -346,7 +288,7 @@ final class RunReadings {
         boolean falls = entry.step() instanceof TestStep.Measurement charged
                 && charged.isUnderVoltage()
                 && judgement.verdict() == Verdict.PASS
-                && absorption(charged).isFalling();
+                && voltage.absorption(charged).isFalling();
         if (falls) {
             return judgement.as(
                     Verdict.WATCH,
@@ -381,108 +323,20 @@ final class RunReadings {
     }
 
     private Judgement doubted(Entry entry, Judgement judgement) {
-        Optional<Message> early = tooEarly(entry);
+        Optional<Message> early = voltage.tooEarly(entry);
         if (early.isPresent()) {
             return inDoubt(judgement, early.get());
         }
         if (!(entry.step() instanceof TestStep.Measurement touch) || touch.isUnderVoltage()) {
             return judgement;
         }
-        Optional<Message> doubt = warmth.tooLittle(touch).or(() -> byZero(entry, touch, judgement));
-        if (doubt.isEmpty() && judgement.contact() == Contact.APART) {
-            doubt = byBrokenLeads(entry);
-        }
-        return doubt.map(reason -> inDoubt(judgement, reason)).orElse(judgement);
+        return warmth.tooLittle(touch)
+                .or(() -> leads.doubt(entry, judgement, then -> judge(touch, meaning(entry), then)))
+                .map(reason -> inDoubt(judgement, reason))
+                .orElse(judgement);
     }
 
     private static Judgement inDoubt(Judgement judgement, Message reason) {
         return judgement.as(Verdict.DOUBTFUL, Contact.UNKNOWN, Judgement.Reason.NULL_MOVED, reason);
-    }
-
-    /** A discharge is over after four times the longest time under voltage, counted from the last reading under it. */
-    private Optional<Message> tooEarly(Entry entry) {
-        if (!(entry.step() instanceof TestStep.ManualStep act) || !act.action().isDischarge()) {
-            return Optional.empty();
-        }
-        return dischargedAt(act.action())
-                .filter(end -> entry.at().isBefore(end))
-                .map(end -> Message.of(
-                        "run_readings.too_early_what_was",
-                        Duration.between(entry.at(), end).toSeconds()));
-    }
-
-    /** When what was under voltage may be taken for discharged; empty where no times under voltage were given. */
-    Optional<Instant> dischargedAt(ManualAction discharge) {
-        double longest = 0;
-        Optional<Instant> last = Optional.empty();
-        for (TestStep step : standing.steps(discharge.stage())) {
-            if (step instanceof TestStep.Measurement touch && touch.isUnderVoltage()) {
-                for (Entry entry : standing.of(step)) {
-                    longest = Math.max(longest, secondsOf(entry).orElse(0));
-                    last = last.filter(each -> each.isAfter(entry.at())).or(() -> Optional.of(entry.at()));
-                }
-            }
-        }
-        double wait = longest > 0 ? InsulationRules.dischargeSeconds(longest) : 0;
-        return wait > 0 ? last.map(each -> each.plusSeconds((long) Math.ceil(wait))) : Optional.empty();
-    }
-
-    /** The first check after an entry, if it finds the zero moved so far that the entry would be judged otherwise. */
-    private Optional<Message> byZero(Entry entry, TestStep.Measurement touch, Judgement judgement) {
-        Optional<Entry> next = zeros.nextAfter(entry);
-        TestConditions then = zeros.at(entry);
-        if (next.isEmpty() || then.leadsOhm().isEmpty()) {
-            return Optional.empty();
-        }
-        TestConditions later = zeros.with(next);
-        double drift = Math.abs(later.leadsOhm().orElseThrow() - then.leadsOhm().getAsDouble());
-        boolean moved = new TestConditions.Zero(drift, 0, 0)
-                .isInDoubt(before.meter().resolutionOhm(), tightest().orElse(Double.MAX_VALUE));
-        if (!moved || judge(touch, meaning(entry), later).verdict() == judgement.verdict()) {
-            return Optional.empty();
-        }
-        return Optional.of(Message.of(
-                "run_readings.zero_leads_moved_from",
-                new MeterReading.Value(then.leadsOhm().getAsDouble(), MeterReading.Unit.OHM),
-                meaning(next.get())));
-    }
-
-    /** The tightest limit of the wires that are read, in ohms. */
-    private OptionalDouble tightest() {
-        return design.assembly().conductors().stream()
-                .mapToDouble(each -> design.limits().of(each).high().value())
-                .min();
-    }
-
-    private Optional<Message> byBrokenLeads(Entry entry) {
-        Optional<Entry> broken = standing.last(
-                        new TestStep.LeadCheck(Stage.CLOSE, TestStep.LeadCheck.LeadQuestion.TONE))
-                .filter(last -> last.sequence() > entry.sequence() && meaning(last) instanceof MeterReading.Silent);
-        boolean shownSince = broken.isPresent() && lastThroughBefore(broken.get()) > entry.sequence();
-        return broken.isEmpty() || shownSince
-                ? Optional.empty()
-                : Optional.of(Message.of("run_readings.leads_were_found_broken"));
-    }
-
-    /** The number of the last entry before one that showed a path through the leads; 0 if none did. */
-    private int lastThroughBefore(Entry broken) {
-        int known = lastThrough.orElseGet(() -> {
-            List<Entry> entries = standing.entries();
-            int last = broken.sequence() - 1;
-            while (last > 0 && !(entries.get(last - 1).stands() && showsAWayThrough(entries.get(last - 1)))) {
-                last--;
-            }
-            return last;
-        });
-        lastThrough = Optional.of(known);
-        return known;
-    }
-
-    private boolean showsAWayThrough(Entry entry) {
-        MeterReading meaning = meaning(entry);
-        boolean low = meaning instanceof MeterReading.Value value
-                && value.unit() == MeterReading.Unit.OHM
-                && value.value() < before.joinedBelowOhm();
-        return entry.step() instanceof TestStep.Measurement && (low || meaning instanceof MeterReading.Tone);
     }
 }

@@ -99,7 +99,7 @@ final class StepStates {
                 : FULL_MINUTE;
         return step.stage().isUnderVoltage()
                 && standing.of(step).stream()
-                        .map(RunReadings::secondsOf)
+                        .map(VoltageReadings::secondsOf)
                         .allMatch(seconds -> seconds.isPresent() && seconds.getAsDouble() < least);
     }
 

@@ -196,7 +196,7 @@ public final class TestRun {
 
     /** The readings of a touch over the time under voltage; none where no times were given. */
     public Absorption absorption(TestStep.Measurement touch) {
-        return readings.absorption(touch);
+        return readings.voltage().absorption(touch);
     }
 
     /** Whether a step belongs to this job as it stands. */
@@ -253,7 +253,7 @@ public final class TestRun {
 
     /** When what was under voltage may be taken for discharged; empty where no times under voltage were given. */
     public Optional<Instant> dischargedAt(ManualAction discharge) {
-        return readings.dischargedAt(discharge);
+        return readings.voltage().dischargedAt(discharge);
     }
 
     /** The set of clips and pins in use; empty for the leads with which the run began. */
@@ -287,12 +287,12 @@ public final class TestRun {
 
     /** The test voltage of a touch, in volts; empty where none is on. */
     public OptionalDouble testV(TestStep.Measurement touch) {
-        return touch.isUnderVoltage() ? OptionalDouble.of(readings.testV(touch)) : OptionalDouble.empty();
+        return touch.isUnderVoltage() ? OptionalDouble.of(readings.voltage().testV(touch)) : OptionalDouble.empty();
     }
 
     /** The least that insulation may read at a touch. */
     public InsulationLimit least(TestStep.Measurement touch) {
-        return readings.least(touch);
+        return readings.voltage().least(touch);
     }
 
     /** The planned touch of two terminals that is not done, else any, in whichever stage and order they are touched together. */

@@ -2,7 +2,6 @@ package zestymarten.core.analysis;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -12,13 +11,8 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import zestymarten.core.assembly.Assembly;
-import zestymarten.core.assembly.AssemblyKind;
-import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
-import zestymarten.core.assembly.Connector;
-import zestymarten.core.assembly.Metal;
-import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.meter.LeadPolicy;
@@ -56,44 +50,37 @@ public final class RandomUnit {
         MIXED
     }
 
-    private static final List<Family> TO_MIX = List.of(
-            Family.SPLICE,
-            Family.PARALLEL,
-            Family.CHAIN,
-            Family.LOADS,
-            Family.STAR,
-            Family.DELTA,
-            Family.CONTACTS,
-            Family.DIODE,
-            Family.RING);
-
     private final Random random;
-    private final List<Conductor> wires = new ArrayList<>();
-    private final List<Component> parts = new ArrayList<>();
-    private final List<Terminal> bonded = new ArrayList<>();
-    private final Map<String, Integer> pins = new LinkedHashMap<>();
+    private final List<Conductor> wires;
+    private final List<Component> parts;
+    private final List<Terminal> bonded;
     private final Map<String, Double> ohm = new HashMap<>();
     private final List<String> truth = new ArrayList<>();
     private final Set<String> cut = new TreeSet<>();
     private final Map<String, Terminal> from = new HashMap<>();
     private final Map<String, Terminal> to = new HashMap<>();
-    private final List<Object[]> joints = new ArrayList<>();
+    private final List<Joined> joints = new ArrayList<>();
     private final Map<String, Boolean> stuck = new HashMap<>();
     private final Set<String> toFrame = new TreeSet<>();
     private final Set<String> touched = new TreeSet<>();
-    private final Set<String> looped = new TreeSet<>();
-    private final Family family;
-    private final boolean lengths;
-    private List<SwitchState> states = List.of(SwitchState.REST);
-    private Assembly assembly;
+    private final Set<String> looped;
+    private final Assembly assembly;
+
+    /** Two terminals that touch with some ohms. */
+    private record Joined(Terminal a, Terminal b, double ohm) {}
 
     private RandomUnit(Random random, Family family) {
         this.random = random;
-        this.family = family;
-        lengths = Set.of(Family.LENGTHS, Family.PARALLEL, Family.RING, Family.MIXED)
-                .contains(family);
-        build();
-        assembly = assembled();
+        RandomWiring wiring = new RandomWiring(random, family);
+        wires = wiring.wires();
+        parts = wiring.parts();
+        bonded = wiring.bonded();
+        looped = wiring.looped();
+        assembly = wiring.assembly();
+        wires.forEach(each -> {
+            from.put(each.id(), each.from());
+            to.put(each.id(), each.to());
+        });
         wires.forEach(each -> {
             double nominal = each.lengthM().isPresent()
                     ? 0.017241 * each.lengthM().getAsDouble() / each.areaMm2().orElseThrow()
@@ -121,158 +108,12 @@ public final class RandomUnit {
         return all.stream().sorted().toList();
     }
 
-    private Terminal pin(String connector) {
-        return Terminal.of(connector, Integer.toString(pins.merge(connector, 1, Integer::sum)));
-    }
-
-    private String wire(Terminal a, Terminal b) {
-        String id = "W" + (wires.size() + 1);
-        wires.add(new Conductor(
-                id,
-                a,
-                b,
-                Optional.empty(),
-                Optional.of("function " + id),
-                lengths ? OptionalDouble.of(10 + 20 * random.nextDouble()) : OptionalDouble.empty(),
-                lengths ? OptionalDouble.of(0.5) : OptionalDouble.empty(),
-                Metal.COPPER,
-                StrandClass.FIVE,
-                Optional.empty(),
-                OptionalDouble.of(1),
-                false,
-                lengths ? OptionalDouble.empty() : OptionalDouble.of(0.5),
-                OptionalDouble.empty(),
-                Optional.empty()));
-        from.put(id, a);
-        to.put(id, b);
-        return id;
-    }
-
-    private void part(Component.ComponentKind kind, Terminal a, Terminal b, double value) {
-        boolean most =
-                kind.isContact() || kind == Component.ComponentKind.FUSE || kind == Component.ComponentKind.DIODE;
-        parts.add(new Component(
-                kind.code().substring(0, 1).toUpperCase(Locale.ROOT) + "P" + (parts.size() + 1),
-                kind,
-                a,
-                b,
-                most ? OptionalDouble.of(0.2) : OptionalDouble.empty(),
-                most ? OptionalDouble.empty() : OptionalDouble.of(value),
-                most ? OptionalDouble.empty() : OptionalDouble.of(0.1),
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                OptionalDouble.empty()));
-    }
-
-    private Terminal far(String wire) {
-        return to.getOrDefault(wire, Terminal.FRAME);
-    }
-
-    private void straight(int count) {
-        for (int i = 0; i < count; i++) {
-            wire(pin("J1"), pin(family == Family.THREE_CONNECTORS && random.nextBoolean() ? "J3" : "J2"));
-        }
-    }
-
-    private void build() {
-        straight(3 + random.nextInt(3));
-        add(family);
-        pins.replaceAll((connector, count) -> count + random.nextInt(2));
-    }
-
-    private void add(Family nets) {
-        switch (nets) {
-            case SPLICE -> {
-                Terminal joint = Terminal.of("S1");
-                wire(pin("J1"), joint);
-                for (int leg = 0; leg < 2 + random.nextInt(6); leg++) {
-                    wire(joint, pin("J2"));
-                }
-            }
-            case PARALLEL -> {
-                Terminal a = pin("J1");
-                Terminal b = pin("J2");
-                looped.addAll(List.of(wire(a, b), wire(a, b)));
-            }
-            case RING -> {
-                List<Terminal> around = List.of(pin("J1"), pin("J2"), pin("J3"));
-                for (int i = 0; i < 3; i++) {
-                    looped.add(wire(around.get(i), around.get((i + 1) % 3)));
-                }
-            }
-            case CHAIN -> {
-                Terminal a = pin("J1");
-                for (String next : List.of("J2", "J3", "J4")) {
-                    Terminal b = pin(next);
-                    wire(a, b);
-                    a = b;
-                }
-            }
-            case LOADS -> {
-                Terminal common = far(wires.get(0).id());
-                for (int i = 1; i < 3; i++) {
-                    part(Component.ComponentKind.LAMP, far(wires.get(i).id()), common, 40 + 100 * random.nextDouble());
-                }
-            }
-            case STAR -> {
-                Terminal middle = Terminal.of("S9");
-                for (int i = 0; i < 3; i++) {
-                    part(Component.ComponentKind.WINDING, far(wires.get(i).id()), middle, 3);
-                }
-            }
-            case DELTA -> {
-                for (int i = 0; i < 3; i++) {
-                    part(
-                            Component.ComponentKind.WINDING,
-                            far(wires.get(i).id()),
-                            far(wires.get((i + 1) % 3).id()),
-                            6);
-                }
-            }
-            case CONTACTS -> {
-                part(Component.ComponentKind.SWITCH, far("W1"), far("W2"), 0);
-                part(Component.ComponentKind.RESISTOR, far("W2"), far("W3"), 100);
-                states = List.of(
-                        SwitchState.REST,
-                        new SwitchState(
-                                "held", Set.of(parts.get(parts.size() - 2).id())));
-            }
-            case DIODE -> {
-                part(Component.ComponentKind.COIL, far("W1"), far("W2"), 80);
-                part(Component.ComponentKind.DIODE, far("W2"), far("W1"), 0);
-            }
-            case BONDED -> bonded.add(from.get("W" + (1 + random.nextInt(3))));
-            case MIXED -> {
-                Family first = TO_MIX.get(random.nextInt(TO_MIX.size()));
-                add(first);
-                // both may hang on the first three wires, where parts of two families would lie beside each other
-                List<Family> apart = List.of(Family.SPLICE, Family.PARALLEL, Family.CHAIN, Family.RING);
-                add(apart.get(random.nextInt(apart.size())));
-            }
-            default -> {
-                // plain wires are all there is
-            }
-        }
-    }
-
-    private Assembly assembled() {
-        List<Connector> connectors = new ArrayList<>();
-        pins.forEach((id, count) -> {
-            List<String> names = new ArrayList<>();
-            for (int i = 1; i <= count; i++) {
-                names.add(Integer.toString(i));
-            }
-            connectors.add(new Connector(id, "", CavityLayout.line(count), names));
-        });
-        return new Assembly(
-                "Made up", AssemblyKind.HARNESS, "", connectors, List.of(), wires, parts, states, Set.copyOf(bonded));
-    }
-
     /** Turns the plug at one end around or sets it one cavity beside, and puts a short, a high resistance or nothing on top. */
     public RandomUnit patterned() {
         Map<String, Terminal> ends = random.nextBoolean() ? from : to;
         String connector = ends.getOrDefault("W1", Terminal.FRAME).connector();
-        int cavities = pins.getOrDefault(connector, 0);
+        int cavities =
+                assembly.connector(connector).map(each -> each.pins().size()).orElse(0);
         List<String> sitting = wires.stream()
                 .map(Conductor::id)
                 .filter(each ->
@@ -322,7 +163,7 @@ public final class RandomUnit {
                 case 2 -> shorted();
                 case 3 ->
                     any(true).ifPresent(each -> {
-                        joints.add(new Object[] {end(each), Terminal.FRAME, 0.3 * random.nextDouble()});
+                        joints.add(new Joined(end(each), Terminal.FRAME, 0.3 * random.nextDouble()));
                         toFrame.addAll(List.of(netOf(each)));
                         touched.addAll(List.of(netOf(each)));
                     });
@@ -395,7 +236,7 @@ public final class RandomUnit {
             return;
         }
         Conductor other = others.get(random.nextInt(others.size()));
-        joints.add(new Object[] {end(one.get()), end(other), 0.3 * random.nextDouble()});
+        joints.add(new Joined(end(one.get()), end(other), 0.3 * random.nextDouble()));
         List<String> names = new ArrayList<>(List.of(netOf(one.get())));
         names.addAll(List.of(netOf(other)));
         tell("short", names.toArray(String[]::new));
@@ -485,9 +326,9 @@ public final class RandomUnit {
                 .filter(each -> each.isPin() || each.isFrame())
                 .toList();
         List<AnalysisReading> readings = new ArrayList<>();
-        for (SwitchState state : states) {
+        for (SwitchState state : assembly.states()) {
             double[][] between = solved(state);
-            List<Terminal> all = nodes();
+            List<Terminal> all = assembly.terminals();
             for (int i = 0; i < points.size(); i++) {
                 for (int j = i + 1; j < points.size(); j++) {
                     double read = between[all.indexOf(points.get(i))][all.indexOf(points.get(j))];
@@ -499,11 +340,6 @@ public final class RandomUnit {
         return readings;
     }
 
-    private List<Terminal> nodes() {
-        List<Terminal> all = new ArrayList<>(assembly.terminals());
-        return all;
-    }
-
     private String typed(double read) {
         if (read > 20e6) {
             return "OL";
@@ -513,77 +349,23 @@ public final class RandomUnit {
         return String.format(Locale.ROOT, "%.2f", Math.round(shown / step) * step);
     }
 
-    /** Ohms between all nodes by Gauss and Jordan on the grounded Laplacian of each component; beyond 10^9 for none. */
+    /** Ohms between all terminals as the unit is; beyond 10^9 for none. */
     private double[][] solved(SwitchState state) {
-        List<Terminal> all = nodes();
-        int n = all.size();
-        double[][] matrix = new double[n][n];
+        DenseCircuit circuit = new DenseCircuit(assembly.terminals());
         wires.stream()
                 .filter(each -> !cut.contains(each.id()))
-                .forEach(each -> add(
-                        matrix,
-                        all.indexOf(from.get(each.id())),
-                        all.indexOf(to.get(each.id())),
+                .forEach(each -> circuit.join(
+                        from.getOrDefault(each.id(), each.from()),
+                        to.getOrDefault(each.id(), each.to()),
                         ohm.getOrDefault(each.id(), 1.0)));
         for (Component part : parts) {
             boolean conducts = stuck.getOrDefault(part.id(), part.conductsIn(state));
             if (part.kind() != Component.ComponentKind.DIODE && !cut.contains(part.id()) && conducts) {
-                add(matrix, all.indexOf(part.a()), all.indexOf(part.b()), ohm.getOrDefault(part.id(), 1.0));
+                circuit.join(part.a(), part.b(), ohm.getOrDefault(part.id(), 1.0));
             }
         }
-        bonded.forEach(each -> add(matrix, all.indexOf(each), all.indexOf(Terminal.FRAME), 1e-3));
-        joints.forEach(each ->
-                add(matrix, all.indexOf((Terminal) each[0]), all.indexOf((Terminal) each[1]), 1e-3 + (Double) each[2]));
-        for (int i = 0; i < n; i++) {
-            matrix[i][i] += 1e-10; // a leak to ground that stands for no path
-        }
-        double[][] inverse = inverse(matrix);
-        double[][] between = new double[n][n];
-        for (int i = 0; i < n; i++) {
-            for (int j = 0; j < n; j++) {
-                between[i][j] = inverse[i][i] + inverse[j][j] - 2 * inverse[i][j];
-            }
-        }
-        return between;
-    }
-
-    private static void add(double[][] matrix, int a, int b, double ohm) {
-        matrix[a][a] += 1 / ohm;
-        matrix[b][b] += 1 / ohm;
-        matrix[a][b] -= 1 / ohm;
-        matrix[b][a] -= 1 / ohm;
-    }
-
-    private static double[][] inverse(double[][] matrix) {
-        int n = matrix.length;
-        double[][] work = new double[n][2 * n];
-        for (int i = 0; i < n; i++) {
-            System.arraycopy(matrix[i], 0, work[i], 0, n);
-            work[i][n + i] = 1;
-        }
-        for (int column = 0; column < n; column++) {
-            int pivot = column;
-            for (int row = column; row < n; row++) {
-                pivot = Math.abs(work[row][column]) > Math.abs(work[pivot][column]) ? row : pivot;
-            }
-            double[] swap = work[column];
-            work[column] = work[pivot];
-            work[pivot] = swap;
-            for (int row = 0; row < n; row++) {
-                if (row != column) {
-                    double factor = work[row][column] / work[column][column];
-                    for (int k = column; k < 2 * n; k++) {
-                        work[row][k] -= factor * work[column][k];
-                    }
-                }
-            }
-        }
-        double[][] result = new double[n][n];
-        for (int i = 0; i < n; i++) {
-            for (int j = 0; j < n; j++) {
-                result[i][j] = work[i][n + j] / work[i][i];
-            }
-        }
-        return result;
+        bonded.forEach(each -> circuit.join(each, Terminal.FRAME, 1e-3));
+        joints.forEach(each -> circuit.join(each.a(), each.b(), 1e-3 + each.ohm()));
+        return circuit.between();
     }
 }

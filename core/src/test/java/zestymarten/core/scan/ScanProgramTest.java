@@ -146,7 +146,7 @@ class ScanProgramTest {
         assertThat(problems(read("close,A!1 B!4,,,,,,\nmeasure,,resistance,,0.4,,,\n")))
                 .isEmpty();
         assertThat(problems(read("close,A!1 B!4,,,,,,\nmeasure,,resistance,10000,,,,\n")))
-                .containsExactly("line 3: J1.1 and J2.1 are joined in a good unit, and no most is set.");
+                .containsExactly("line 3: J1.1 and J2.1 are joined in a good unit, and no maximum is set.");
         assertThat(problems(read("close,A!1 B!5,,,,,,\nmeasure,,resistance,,1,,,\n")))
                 .containsExactly("line 3: J1.1 and J2.2 are apart in a good unit, and continuity is expected.");
     }

@@ -2,12 +2,9 @@ package zestymarten.core.testrun;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
-import zestymarten.core.assembly.Assembly;
-import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Symptoms;
 import zestymarten.core.meter.MeterProfile;
@@ -20,28 +17,9 @@ import zestymarten.core.testplan.TestStep;
 
 /** The job from the complaint to what is put back. */
 class WholeJobTest {
-    private static final String THREE_CORES = "wire,from,to,function,length_m,area_mm2,current_a,zone\n"
-            + "W1,J1.1,J2.1,up,8,0.5,,flexing\nW2,J1.2,J2.2,down,8,0.5,2,flexing\nW3,J1.3,J2.3,horn,8,0.5,,\n";
-
-    private static TestOptions approach(TestMethod method, boolean inPlace) {
-        return new TestOptions(method, inPlace, false, OptionalDouble.empty());
-    }
-
-    private static final TestOptions WHOLE = approach(TestMethod.BOTH_ENDS, false);
-
-    private static List<String> told(Bench bench) {
-        return bench.test().findings().stream()
-                .map(found -> English.of(found.finding().message()))
-                .toList();
-    }
-
-    private static Bench untilRungOut(Bench bench) {
-        return bench.act("", "", "").type("b", "0.30", "0.6", "0.6", "0.6");
-    }
-
     @Test
     void looksChecksMovesAndPutsBackInTheOrderOfTheJob() {
-        Bench bench = Bench.of(THREE_CORES, WHOLE);
+        Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE);
         assertThat(bench.test().steps().map(Bench::say))
                 .containsExactly(
                         "LOOKED J1",
@@ -63,13 +41,13 @@ class WholeJobTest {
                         "BEND J1.2 J2.2",
                         "CLOSE TONE",
                         "CLOSE OHMS");
-        untilRungOut(bench).type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b", "0.30");
+        ThreeCores.untilRungOut(bench).type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b", "0.30");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
     @Test
     void whatIsSeenByEyeIsKeptAndWatched() {
-        Bench bench = Bench.of(THREE_CORES, WHOLE).act("", "pin 2 is pushed back", "");
+        Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE).act("", "pin 2 is pushed back", "");
         TestStep.ManualStep seen = new TestStep.ManualStep(ManualAction.LOOKED, "J2");
         assertThat(bench.test().state(seen)).isEqualTo(StepState.WATCH);
         assertThat(English.of(bench.test().words(bench.test().standing(seen).get(0))))
@@ -80,8 +58,8 @@ class WholeJobTest {
 
     @Test
     void nothingIsMeasuredBeforeItIsProvedDeadOnBothSidesOfALiveSource() {
-        Bench bench =
-                Bench.of(THREE_CORES, approach(TestMethod.BOTH_ENDS, true)).act("");
+        Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.BOTH_ENDS, true))
+                .act("");
         TestStep touch = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.1"), Terminal.of("J2.1"));
         assertThat(bench.sentence()).isEqualTo("LIVE_BEFORE");
         assertThat(bench.test().isAllowed(touch)).isFalse();
@@ -101,7 +79,7 @@ class WholeJobTest {
 
     @Test
     void whatWasUnpluggedOrOpenedIsPutBackAtTheEndAndAgainIfOpenedAgain() {
-        Bench bench = Bench.of(THREE_CORES, approach(TestMethod.BOTH_ENDS, true))
+        Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.BOTH_ENDS, true))
                 .act("")
                 .type("231", "0", "231")
                 .act("", "")
@@ -121,7 +99,8 @@ class WholeJobTest {
 
     @Test
     void aPaintedSpotOfTheFrameProvesNothing() {
-        Bench bench = untilRungOut(Bench.of(THREE_CORES, WHOLE)).type("n", "n", "n");
+        Bench bench = ThreeCores.untilRungOut(Bench.of(ThreeCores.LIST, ThreeCores.WHOLE))
+                .type("n", "n", "n");
         assertThat(bench.sentence()).isEqualTo("FRAME_PROOF");
         bench.type("OL");
         assertThat(bench.sentence()).isEqualTo("FRAME_PROOF");
@@ -132,102 +111,9 @@ class WholeJobTest {
     }
 
     @Test
-    void aWireThatJumpsWhenMovedIsIntermittentWhereItJumped() {
-        Bench bench = untilRungOut(Bench.of(THREE_CORES, WHOLE))
-                .type("n", "n", "n", "0.4", "n", "n", "n")
-                .type("0.6", "jumps");
-        assertThat(told(bench)).singleElement().asString().contains("intermittent between J1.2 and J2.2");
-        assertThat(bench.test().findings().get(0).finding().kind()).isEqualTo("intermittent");
-    }
-
-    @Test
-    void theWiresOfWhatWorksOnlySometimesAreMovedEvenWhereNothingFlexes() {
-        Bench bench = Bench.of("wire,from,to,function\nW1,J1.1,J2.1,lamp\nW2,J1.2,J2.2,horn\n")
-                .told(ManualAction.COMPLAINT, "lamp", "sometimes")
-                .type("b", "0.30", "0.5", "0.5", "n", "n", "n");
-        assertThat(bench.sentence()).isEqualTo("BEND J1.1 J2.1");
-        assertThat(bench.test().outcome()).as("not yet moved").isEqualTo(RunOutcome.INCOMPLETE);
-        assertThat(bench.type("0.4").test().outcome()).isEqualTo(RunOutcome.PASS);
-        bench.takeBack().type("jumps");
-        assertThat(bench.test().findings().get(0).finding().kind()).isEqualTo("intermittent");
-        assertThat(bench.test().unexplained()).isEmpty();
-    }
-
-    @Test
-    void aWireThatOpensInOnePositionOfTheMovingPartIsIntermittent() {
-        Bench bench = Bench.of("wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\n")
-                .told(ManualAction.POSITION_NAMED, "door half open", "")
-                .type("b", "0.30", "0.5", "0.5", "n", "n", "n");
-        assertThat(bench.sentence()).isEqualTo("MOVED_TO door half open");
-        assertThat(bench.test().outcome()).as("not read there yet").isEqualTo(RunOutcome.INCOMPLETE);
-        bench.act("").type("0.5", "OL");
-        assertThat(told(bench)).singleElement().asString().contains("W2 is intermittent between J1.2 and J2.2");
-        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
-        assertThat(bench.sentence()).as("what is read later is read at rest").isEqualTo("MOVED_TO");
-        assertThat(bench.test().ledger()).containsExactly("the moving part, to where it usually stands");
-        assertThat(bench.act("").test().ledger()).isEmpty();
-        bench.mend("W2", Entry.Way.REPLACE);
-        assertThat(bench.test()
-                        .steps()
-                        .filter(each -> !bench.test().isDone(each))
-                        .map(Bench::say))
-                .as("read again in that position, not only at rest, and then brought back")
-                .containsSubsequence("ENDS J1.2 J2.2", "MOVED_TO door half open", "BEND J1.2 J2.2", "MOVED_TO");
-    }
-
-    @Test
-    void afterTheRepairOfASwitchItIsAskedToBeSetAgain() {
-        Terminal in = Terminal.of("J2.1");
-        Terminal out = Terminal.of("J2.2");
-        Assembly desk = AssemblyReader.read("""
-                {"format": "zesty-marten/assembly", "version": 1, "name": "Desk", "kind": "harness",
-                 "connectors": [{"id": "J1", "pins": ["1", "2"]}, {"id": "J2", "pins": ["1", "2"]}],
-                 "conductors": [{"id": "W1", "from": "J1.1", "to": "J2.1"}, {"id": "W2", "from": "J1.2", "to": "J2.2"}],
-                 "components": [{"id": "SW1", "kind": "switch", "a": "J2.1", "b": "J2.2"}],
-                 "states": [{"id": "rest", "closed": []}, {"id": "held", "closed": ["SW1"]}]}
-                """, new ArrayList<>()).orElseThrow();
-        Bench bench = Bench.of(desk, WHOLE)
-                .told(ManualAction.POSITION, "held", "")
-                .at(new TestStep.Measurement(Stage.PARTS, in, out, "held", List.of()), "OL");
-        TestStep held = new TestStep.ManualStep(ManualAction.POSITION, "held");
-        assertThat(bench.test().isDone(held)).isTrue();
-        bench.mend("SW1", Entry.Way.REPLACE);
-        assertThat(bench.test().isDone(held)).isFalse();
-        bench.mend("W1", Entry.Way.REPLACE).told(ManualAction.POSITION, "held", "");
-        assertThat(bench.test().isDone(held))
-                .as("set again, and not asked twice")
-                .isTrue();
-    }
-
-    @Test
-    void inAPositionOnlyWhatFlexesAndWhatWorksSometimesIsRead() {
-        Bench bench = Bench.of(THREE_CORES, WHOLE)
-                .told(ManualAction.COMPLAINT, "horn", "sometimes")
-                .told(ManualAction.POSITION_NAMED, "seat back", "")
-                .told(ManualAction.POSITION_NAMED, "seat forward", "");
-        assertThat(bench.test()
-                        .steps()
-                        .filter(each -> each.stage() == Stage.BEND)
-                        .map(Bench::say))
-                .containsExactly(
-                        "BEND J1.1 J2.1",
-                        "BEND J1.2 J2.2",
-                        "BEND J1.3 J2.3",
-                        "MOVED_TO seat back",
-                        "BEND J1.1 J2.1",
-                        "BEND J1.2 J2.2",
-                        "BEND J1.3 J2.3",
-                        "MOVED_TO seat forward",
-                        "BEND J1.1 J2.1",
-                        "BEND J1.2 J2.2",
-                        "BEND J1.3 J2.3",
-                        "MOVED_TO");
-    }
-
-    @Test
     void aZeroThatMovedPutsInDoubtOnlyWhatItWouldJudgeOtherwise() {
-        Bench bench =
-                untilRungOut(Bench.of(THREE_CORES, WHOLE)).type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b");
+        Bench bench = ThreeCores.untilRungOut(Bench.of(ThreeCores.LIST, ThreeCores.WHOLE))
+                .type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b");
         bench.at(new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.2"), Terminal.of("J2.2")), "0.5");
         bench.type("b", "0.05");
         assertThat(bench.test()
@@ -244,7 +130,8 @@ class WholeJobTest {
 
     @Test
     void brokenLeadsPutInDoubtEveryApartSinceTheLastWayThrough() {
-        Bench bench = untilRungOut(Bench.of(THREE_CORES, approach(TestMethod.BOTH_ENDS, false)))
+        Bench bench = ThreeCores.untilRungOut(
+                        Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.BOTH_ENDS, false)))
                 .type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6");
         bench.at(new TestStep.Measurement(Stage.FRAME, Terminal.of("J1.3"), Terminal.FRAME), "n")
                 .type("n");
@@ -257,148 +144,8 @@ class WholeJobTest {
     }
 
     @Test
-    void tiedFarEndsGiveEveryWireItsOwnOhmsAndAreFreedBeforeTheShorts() {
-        Bench bench = Bench.of(THREE_CORES, approach(TestMethod.FAR_END_JOINED, false))
-                .act("", "");
-        bench.type("b", "0.00");
-        assertThat(bench.test().steps(Stage.ENDS).map(Bench::say))
-                .as("the far connector is looked at once somebody is there")
-                .containsExactly(
-                        "WALKED 1 there",
-                        "LOOKED J2",
-                        "TIED",
-                        "WALKED 2 back",
-                        "ENDS J1.1 J1.2 linked",
-                        "ENDS J1.1 J1.3 linked",
-                        "ENDS J1.2 J1.3 linked");
-        bench.act("", "", "", "").type("0.50", "1.40");
-        assertThat(bench.test().ledger()).containsExactly("the links at the far end");
-        assertThat(bench.sentence()).as("the closing pair").isEqualTo("ENDS J1.2 J1.3 linked");
-        bench.type("1.40");
-        assertThat(told(bench)).containsExactly("W3 has a high resistance: 1.15 Ω from J1.3 to J2.3, limit 0.312 Ω.");
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
-        bench.act("", "", "");
-        assertThat(bench.test().ledger()).isEmpty();
-        assertThat(bench.sentence()).isEqualTo("SHORTS J1.1 J1.2");
-    }
-
-    @Test
-    void whatABrokenWireLeavesAtTheFarEndIsReadThereBeforeTheWayBack() {
-        Bench bench = Bench.of(THREE_CORES, approach(TestMethod.FAR_END_JOINED, false))
-                .act("", "");
-        bench.type("b", "0.00").act("", "", "", "").type("0.50", "OL", "OL");
-        assertThat(told(bench)).containsExactly("W3 is open between J1.3 and J2.3.");
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
-        bench.act("", "");
-        assertThat(bench.sentence()).isEqualTo("SHORTS J2.1 J2.3");
-        bench.type("n");
-        assertThat(bench.sentence()).isEqualTo("SHORTS J2.2 J2.3");
-        bench.type("n");
-        assertThat(bench.sentence()).as("another frame than at the near end").isEqualTo("FRAME_PROOF far end");
-        bench.type("0.4");
-        assertThat(bench.sentence()).isEqualTo("FRAME J2.3 FRAME");
-        bench.type("n");
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK 2 back");
-        bench.act("").type("n", "n", "n");
-        assertThat(bench.sentence()).as("nothing from one end to the other").isEqualTo("FRAME_PROOF");
-        bench.type("0.4", "n", "n", "n");
-        assertThat(bench.test().left(Stage.SHORTS)).isZero();
-        assertThat(bench.test().left(Stage.FRAME)).isZero();
-    }
-
-    @Test
-    void twoBrokenWiresAreReadAgainstEachOtherAtTheFarEndToo() {
-        Bench bench = Bench.of(
-                "wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\nW4,J1.4,J2.4\n",
-                new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()));
-        bench.type("b", "0.00").act("", "", "");
-        while (bench.step() instanceof TestStep.Measurement touch && touch.isTied()) {
-            boolean open = touch.red().name().matches("J1\\.[34]");
-            bench.type(open ? "OL" : "0.60");
-        }
-        assertThat(told(bench))
-                .containsExactly("W3 is open between J1.3 and J2.3.", "W4 is open between J1.4 and J2.4.");
-        bench.act("", "");
-        assertThat(bench.test().pieces().far().pairs().map(Bench::say))
-                .containsExactly(
-                        "SHORTS J2.1 J2.3",
-                        "SHORTS J2.2 J2.3",
-                        "SHORTS J2.1 J2.4",
-                        "SHORTS J2.2 J2.4",
-                        "SHORTS J2.3 J2.4")
-                .hasSize((int) bench.test().pieces().far().count());
-        bench.type("n", "n", "n", "n", "n").type("n", "n").act("").type("n", "n", "n", "n", "n", "n");
-        assertThat(bench.test().left(Stage.SHORTS)).isZero();
-        bench.type("n", "n", "n", "n");
-        assertThat(bench.test().left()).isZero();
-    }
-
-    /** The reference flexes and breaks most often, yet it was read well together with another wire. */
-    @Test
-    void whatReadsWellOverLinkedEndsIsNotBlamedForWhatDoesNot() {
-        for (int broken = 2; broken <= 6; broken++) {
-            StringBuilder list = new StringBuilder("wire,from,to,length_m,area_mm2,zone\n");
-            for (int i = 1; i <= 6; i++) {
-                list.append("W%1$d,J1.%1$d,J2.%1$d,8,0.5,%2$s%n".formatted(i, i == 1 ? "flexing" : ""));
-            }
-            Bench bench = Bench.of(
-                    list.toString(), new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()));
-            bench.type("b", "0.00").act("", "", "");
-            while (bench.step() instanceof TestStep.Measurement touch && touch.isTied()) {
-                boolean open = List.of(touch.black(), touch.red()).contains(Terminal.of("J1." + broken));
-                bench.type(open ? "OL" : "0.60");
-            }
-            assertThat(told(bench)).containsExactly("W%1$d is open between J1.%1$d and J2.%1$d.".formatted(broken));
-            assertThat(bench.test().findings().get(0).probability()).isGreaterThan(0.99);
-        }
-    }
-
-    @Test
-    void aRepairAsksForTheLinksAtTheFarEndAgainAndForTakingThemOff() {
-        Bench bench = Bench.of(THREE_CORES, approach(TestMethod.FAR_END_JOINED, false))
-                .act("", "");
-        bench.type("b", "0.00").act("", "", "", "").type("0.50", "1.40", "1.40").act("", "", "");
-        assertThat(told(bench)).hasSize(1);
-        bench.mend("W3", Entry.Way.REPLACE);
-        assertThat(bench.sentence()).isEqualTo("WALKED 1 there");
-        bench.act("", "", "");
-        assertThat(bench.test().ledger()).containsExactly("the links at the far end");
-        while (bench.step().stage() == Stage.ENDS) {
-            bench.type("0.50");
-        }
-        assertThat(told(bench)).isEmpty();
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
-        bench.act("", "", "");
-        assertThat(bench.test().ledger()).isEmpty();
-    }
-
-    @Test
-    void tiedToTheFrameEveryWireIsReadAgainstIt() {
-        Bench bench = Bench.of(THREE_CORES, approach(TestMethod.FAR_END_TO_FRAME, false))
-                .act("", "");
-        bench.type("b", "0.00").act("", "", "", "").type("0.30", "OL", "OL", "1.27");
-        assertThat(bench.test()
-                        .steps(Stage.ENDS)
-                        .filter(TestStep.Measurement.class::isInstance)
-                        .map(Bench::say))
-                .as("the frame is the reference; the closing pair proves its own ohms")
-                .containsExactly(
-                        "ENDS J1.1 FRAME linked",
-                        "ENDS J1.2 FRAME linked",
-                        "ENDS J1.3 FRAME linked",
-                        "ENDS J1.1 J1.3 linked");
-        bench.type("1.53");
-        assertThat(told(bench))
-                .containsExactly(
-                        "W2 is open between J1.2 and J2.2.",
-                        "W3 has a high resistance: 1.26 Ω from J1.3 to J2.3, limit 0.312 Ω.");
-        bench.act("", "", "");
-        assertThat(bench.test().ledger()).isEmpty();
-    }
-
-    @Test
     void anotherPartIsTriedOnlyAfterPluggingTheOldOneInAgain() {
-        Bench bench = Bench.of(THREE_CORES, WHOLE);
+        Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE);
         TestStep.ManualStep plan = new TestStep.ManualStep(ManualAction.SUBSTITUTE, "J1");
         assertThat(TestRun.expected(plan, "ten").map(English::of))
                 .contains("the minutes that the change takes, 0 to 600");
@@ -416,7 +163,7 @@ class WholeJobTest {
 
     @Test
     void aContactThatIsCuredByPluggingInNeedsNoOtherPart() {
-        Bench bench = Bench.of(THREE_CORES, WHOLE);
+        Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE);
         bench.told(ManualAction.SUBSTITUTE, "J1", "10");
         bench.told(ManualAction.REPLUGGED, "J1", "works");
         assertThat(bench.test().steps(Stage.REPAIR).map(Bench::say)).containsExactly("REPLUGGED J1");
@@ -425,48 +172,15 @@ class WholeJobTest {
     }
 
     @Test
-    void aBrokenReferenceIsToldFromAllBroken() {
-        Bench bench = Bench.of(THREE_CORES, approach(TestMethod.FAR_END_JOINED, false))
-                .act("", "");
-        bench.type("b", "0.00").act("", "", "", "").type("OL", "OL", "OL", "OL");
-        assertThat(bench.sentence()).as("another reference").isEqualTo("ENDS J1.2 J1.3 linked");
-        bench.type("0.5");
-        assertThat(told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
-        assertThat(bench.test().pieces().far().stubs().stream().map(Terminal::name))
-                .containsExactly("J2.1");
-    }
-
-    @Test
-    void eachToTheRestFollowsAWayThroughIntoItsPairs() {
-        Bench bench = untilRungOut(Bench.of(THREE_CORES, approach(TestMethod.EACH_TO_REST, false)));
-        assertThat(bench.test().steps(Stage.SHORTS).map(Bench::say))
-                .containsExactly("SHORTS J1.1 J1.2 linked", "SHORTS J1.2 J1.3");
-        bench.type("0.8");
-        assertThat(bench.test().steps(Stage.SHORTS).map(Bench::say))
-                .containsExactly("SHORTS J1.1 J1.2 linked", "SHORTS J1.1 J1.2", "SHORTS J1.1 J1.3", "SHORTS J1.2 J1.3");
-        bench.type("n", "0.8", "n");
-        assertThat(told(bench)).containsExactly("Short circuit between W1 and W3.");
-    }
-
-    @Test
-    void aCleanSetOfHalvesIsAllThatIsAsked() {
-        Bench bench = untilRungOut(Bench.of(THREE_CORES, approach(TestMethod.BY_HALVES, false)));
-        assertThat(bench.test().steps(Stage.SHORTS)).hasSize(2);
-        bench.type("n", "n");
-        assertThat(bench.sentence()).isEqualTo("FRAME_PROOF");
-        bench.type("0.4", "n", "n", "n", "0.6", "0.6", "b", "0.30");
-        assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
-    }
-
-    @Test
     void aRepairAsksAgainForTheWireItsNeighboursAndEveryFunction() {
-        Bench bench = Bench.of(THREE_CORES, WHOLE).act("", "", "").type("b", "0.30", "OL", "OL", "0.6", "0.6");
+        Bench bench =
+                Bench.of(ThreeCores.LIST, ThreeCores.WHOLE).act("", "", "").type("b", "0.30", "OL", "OL", "0.6", "0.6");
         while (bench.test().current().isPresent() && bench.step() instanceof TestStep.Measurement) {
             bench.type("n");
         }
-        assertThat(told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
+        assertThat(ThreeCores.told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
         bench.mend("W1", Entry.Way.CONTACT);
-        assertThat(told(bench)).isEmpty();
+        assertThat(ThreeCores.told(bench)).isEmpty();
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
         assertThat(bench.test()
                         .steps(Stage.ENDS)
@@ -492,7 +206,7 @@ class WholeJobTest {
 
     @Test
     void everyFindingSaysWhatOfTheComplaintItExplains() {
-        Bench bench = Bench.of(THREE_CORES, WHOLE)
+        Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE)
                 .told(ManualAction.COMPLAINT, "up", "dead")
                 .told(ManualAction.COMPLAINT, "horn", "stays on")
                 .told(ManualAction.COMPLAINT, "down", "works");
@@ -513,7 +227,7 @@ class WholeJobTest {
     @Test
     void underTheTestVoltageGoesOnlyWhatHasPassedContinuity() {
         TestOptions approach = new TestOptions(TestMethod.BOTH_ENDS, false, true, OptionalDouble.of(500));
-        Bench bench = Bench.of(THREE_CORES, approach).type("b", "0.30", "0.6", "0.6", "0.6");
+        Bench bench = Bench.of(ThreeCores.LIST, approach).type("b", "0.30", "0.6", "0.6", "0.6");
         assertThat(bench.test().size(Stage.INSULATION)).isZero();
         bench.type("n", "n", "n", "n", "n", "n");
         assertThat(bench.test().steps(Stage.INSULATION).map(Bench::say))
@@ -527,13 +241,13 @@ class WholeJobTest {
                         "INSULATION J1.3 FRAME linked",
                         "DISCHARGED");
         bench.act("").type("0.6", ">999M", "0.6", "0.4M", "0.6", ">999M", "0");
-        assertThat(told(bench)).singleElement().asString().contains("J1.2", "400 kΩ");
+        assertThat(ThreeCores.told(bench)).singleElement().asString().contains("J1.2", "400 kΩ");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
     }
 
     @Test
     void onAMeterWithRangesOverRangeAsksForTheNextOneBeforeItIsOpen() {
-        Bench bench = Bench.of(THREE_CORES, TestOptions.QUICK)
+        Bench bench = Bench.of(ThreeCores.LIST, TestOptions.QUICK)
                 .with(new MeterProfile("old meter", 0.01, 0.1, 30, true, 20e6, List.of(200.0, 2000.0, 20e3, 20e6)))
                 .type("b", "0.3");
         TestStep.Measurement first = (TestStep.Measurement) bench.step();
@@ -543,11 +257,11 @@ class WholeJobTest {
         assertThat(bench.test().range(first)).hasValue(2000);
         bench.type("OL");
         assertThat(bench.test().range(first)).hasValue(20e3);
-        assertThat(told(bench)).isEmpty();
+        assertThat(ThreeCores.told(bench)).isEmpty();
         bench.type("OL");
         assertThat(bench.test().asksForCleanMetal(first)).isTrue();
         bench.type("OL");
-        assertThat(told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
+        assertThat(ThreeCores.told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
         bench.type("0.6", "0.6");
         assertThat(bench.test().range((TestStep.Measurement) bench.step()))
                 .as("what should be apart is read on the highest range")
@@ -560,7 +274,7 @@ class WholeJobTest {
     @Test
     void readingsUnderVoltageMakeACurveAndAreDoneAfterAMinute() {
         TestOptions approach = new TestOptions(TestMethod.BOTH_ENDS, false, true, OptionalDouble.of(500));
-        Bench bench = Bench.of(THREE_CORES, approach)
+        Bench bench = Bench.of(ThreeCores.LIST, approach)
                 .type("b", "0.30", "0.6", "0.6", "0.6", "n", "n", "n", "n", "n", "n")
                 .act("")
                 .type("0.6");
@@ -572,7 +286,7 @@ class WholeJobTest {
         assertThat(bench.test().absorption(first).points()).hasSize(3);
         bench.at(first, "900M@10min");
         assertThat(English.all(bench.test().absorption(first).said(20))).contains("PI (10 min to 1 min) 2.37.");
-        assertThat(told(bench)).isEmpty();
+        assertThat(ThreeCores.told(bench)).isEmpty();
     }
 
     @Test
@@ -594,20 +308,21 @@ class WholeJobTest {
 
     @Test
     void fewWiresHaveNoLikesToBeOddAmong() {
-        Bench bench = Bench.of(THREE_CORES, TestOptions.QUICK).type("b", "0.30", "0.55", "0.55", "0.60");
+        Bench bench = Bench.of(ThreeCores.LIST, TestOptions.QUICK).type("b", "0.30", "0.55", "0.55", "0.60");
         TestStep.Measurement last = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
         assertThat(bench.test().state(last)).isEqualTo(StepState.GOOD);
     }
 
     @Test
     void aRepairBetweenTwoCavitiesAsksForThemAgain() {
-        Bench bench = Bench.of(THREE_CORES, TestOptions.QUICK).type("b", "0.30", "0.6", "0.6", "0.6", "n", "0.8", "n");
+        Bench bench =
+                Bench.of(ThreeCores.LIST, TestOptions.QUICK).type("b", "0.30", "0.6", "0.6", "0.6", "n", "0.8", "n");
         bench.mend("J1.1 J1.3", Entry.Way.CLEAN);
         assertThat(bench.test()
                         .steps(Stage.SHORTS)
                         .filter(step -> !bench.test().isDone(step))
                         .map(Bench::say))
                 .contains("SHORTS J1.1 J1.3");
-        assertThat(told(bench)).isEmpty();
+        assertThat(ThreeCores.told(bench)).isEmpty();
     }
 }

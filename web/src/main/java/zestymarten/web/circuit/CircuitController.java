@@ -120,7 +120,7 @@ class CircuitController implements Worksheet {
     private static CircuitReport sheet(Typed typed) {
         CircuitForm form = new CircuitForm(typed);
         Circuit circuit = form.circuit();
-        CircuitReport sheet = CircuitReport.of(form.tests(circuit), form.supply());
+        CircuitReport sheet = CircuitReport.of(form.tests(circuit), new SupplyForm(typed).supply());
         if (!typed.isSound()) {
             throw new Refused(typed.problems());
         }
@@ -132,7 +132,7 @@ class CircuitController implements Worksheet {
         CircuitForm form = new CircuitForm(typed);
         Circuit circuit = form.circuit();
         boolean asDrawn = typed.isSound(); // nothing is concluded of a circuit that is not the one that was meant
-        CircuitReport sheet = CircuitReport.of(form.tests(circuit), form.supply());
+        CircuitReport sheet = CircuitReport.of(form.tests(circuit), new SupplyForm(typed).supply());
         List<More> more = new ArrayList<>();
         form.more(circuit).stream()
                 .filter(spot -> typed.has(CircuitForm.field(spot)))

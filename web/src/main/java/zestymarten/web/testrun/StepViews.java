@@ -1,21 +1,15 @@
 package zestymarten.web.testrun;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.insulation.Absorption;
-import zestymarten.core.insulation.WithstandJudge;
-import zestymarten.core.judgement.Expectation;
 import zestymarten.core.judgement.Judgement;
-import zestymarten.core.limit.WithstandRule;
 import zestymarten.core.quantity.Message;
-import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Moisture;
@@ -61,7 +55,7 @@ final class StepViews {
                 touch -> {
                     RunView.Sentence said = sentence(touch);
                     List<Conductor> route = test.design().nets().route(touch.black(), touch.red());
-                    return new StepWords(said.plain(), why(test, touch, route));
+                    return new StepWords(said.plain(), StepReasons.of(test, touch, route));
                 },
                 act -> new StepWords(
                         ManualStepWords.of(test, act).sentence(),
@@ -149,7 +143,7 @@ final class StepViews {
                 StepForm.of(touch),
                 test.nextTouch(touch),
                 sentence(touch),
-                why(test, touch, route),
+                StepReasons.of(test, touch, route),
                 asks(test, touch),
                 Optional.of(StepDrawing.of(assembly, touch, route, mating)),
                 touch.isInOhms() ? Optional.of(band(test, touch, reading)) : Optional.empty(),
@@ -255,127 +249,6 @@ final class StepViews {
                 test.conditions().joinedBelowOhm(),
                 like.subList(Math.max(0, like.size() - 60), like.size()),
                 reading);
-    }
-
-    private static String why(TestRun test, TestStep.Measurement touch, List<Conductor> route) {
-        List<Object> sentences = new ArrayList<>();
-        if (test.range(touch).isPresent()) {
-            sentences.add(Message.of(
-                    "step_views.range", Message.figure(test.range(touch).getAsDouble(), "Ω")));
-        }
-        touch.ties().forEach(tie -> sentences.add(linked(tie)));
-        sentences.add(reason(test, touch, route));
-        return Words.say(Message.sentences(sentences.toArray()));
-    }
-
-    private static Message linked(List<Terminal> tie) {
-        return Message.of(
-                "step_views.linked",
-                tie.stream()
-                        .map(each -> each.isFrame() ? Words.say("step_views.frame") : each.name())
-                        .collect(Collectors.joining(" ")));
-    }
-
-    private static Message reason(TestRun test, TestStep.Measurement touch, List<Conductor> route) {
-        if (touch.isUnderVoltage()) {
-            return touch.stage() == Stage.WITHSTAND ? withstand(test, touch) : insulation(test, touch);
-        }
-        if (touch.isOnDiodeRange()) {
-            return diode(test, touch);
-        }
-        Expectation expectation = test.expectation(touch);
-        if (expectation instanceof Expectation.Joined joined) {
-            return expected(test, joined, route);
-        }
-        if (touch.stage() == Stage.FRAME) {
-            return Message.of("step_views.must_be_clear_frame", described(test, touch.black()));
-        }
-        boolean looseEnd = test.open().stream()
-                .anyMatch(open -> List.of(touch.black(), touch.red()).stream()
-                        .anyMatch(end -> open.black().equals(end) || open.red().equals(end)));
-        return Message.of(
-                "step_views.must_be_apart",
-                described(test, touch.black()),
-                described(test, touch.red()),
-                touch.isTied(),
-                looseEnd);
-    }
-
-    private static Message expected(TestRun test, Expectation.Joined joined, List<Conductor> route) {
-        Message named = route.isEmpty()
-                ? parts(joined)
-                : Message.of(
-                        "step_views.route",
-                        Message.list(
-                                MessageArgument.Listing.Link.COMMA,
-                                route.stream().map(StepViews::described).toList()));
-        return Message.sentences(
-                named,
-                joined.limit().nominal().map(nominal -> Message.of("step_views.expect_about", nominal)),
-                joined.limit().derivation(),
-                test.conditions().leadsCaution(joined.limit().high()));
-    }
-
-    private static Message diode(TestRun test, TestStep.Measurement touch) {
-        return Message.of(
-                test.isForwards(touch) ? "step_views.diode_conducts" : "step_views.diode_blocks",
-                test.diode(touch).id(),
-                Message.figure(test.diodeRule(touch).least(), "V"),
-                Message.figure(test.diodeRule(touch).most(), "V"));
-    }
-
-    private static Message withstand(TestRun test, TestStep.Measurement touch) {
-        WithstandRule rule = test.approach().withstand().orElseThrow();
-        OptionalDouble charging = WithstandJudge.charging(rule, test.design().lengthM(touch.black()));
-        return Message.sentences(
-                Message.of(
-                        "step_views.withstand",
-                        described(test, touch.black()),
-                        Message.figure(rule.volts(), "V"),
-                        rule.alternates(),
-                        Message.figure(rule.seconds(), "s"),
-                        Message.figure(rule.mostA(), "A")),
-                charging.isPresent()
-                        ? Message.of("step_views.charging", Message.figure(charging.getAsDouble(), "A"))
-                        : Message.NONE);
-    }
-
-    private static Message insulation(TestRun test, TestStep.Measurement touch) {
-        String what = touch.stage() == Stage.INSULATION
-                ? "step_views.insulation"
-                : touch.isTied() ? "step_views.insulation_mist" : "step_views.insulation_water";
-        double volts = test.approach().insulation().orElseThrow().testV();
-        List<Object> sentences = new ArrayList<>();
-        sentences.add(Message.of(what, described(test, touch.black()), Message.figure(volts, "V")));
-        sentences.add(test.least(touch).derivation());
-        sentences.addAll(test.absorption(touch).said(test.conditions().ambientC()));
-        return Message.sentences(sentences.toArray());
-    }
-
-    private static Message parts(Expectation.Joined joined) {
-        return joined.isBridged()
-                ? Message.of("step_views.through", Message.list(MessageArgument.Listing.Link.COMMA, joined.parts()))
-                : Message.of("step_views.through_link");
-    }
-
-    private static String described(TestRun test, Terminal terminal) {
-        return test.design().assembly().conductors().stream()
-                .filter(each -> each.from().equals(terminal) || each.to().equals(terminal))
-                .findFirst()
-                .map(StepViews::described)
-                .orElse(Words.say("step_views.empty_cavity", terminal));
-    }
-
-    private static String described(Conductor conductor) {
-        StringBuilder text = new StringBuilder(conductor.id());
-        conductor
-                .colour()
-                .map(each -> Words.say(each.words()))
-                .ifPresent(words -> text.append(" ").append(words));
-        conductor
-                .function()
-                .ifPresent(function -> text.append(" (").append(function).append(")"));
-        return text.toString();
     }
 
     private static Optional<String> asks(TestRun test, TestStep.Measurement touch) {

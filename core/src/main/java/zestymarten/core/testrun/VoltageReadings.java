@@ -1,0 +1,114 @@
+package zestymarten.core.testrun;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zestymarten.core.analysis.Design;
+import zestymarten.core.insulation.Absorption;
+import zestymarten.core.insulation.InsulationRules;
+import zestymarten.core.insulation.TimedText;
+import zestymarten.core.insulation.WithstandJudge;
+import zestymarten.core.judgement.InsulationJudge;
+import zestymarten.core.judgement.Judgement;
+import zestymarten.core.judgement.Quantity;
+import zestymarten.core.limit.InsulationLimit;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.testplan.ManualAction;
+import zestymarten.core.testplan.Stage;
+import zestymarten.core.testplan.TestOptions;
+import zestymarten.core.testplan.TestStep;
+
+/**
+ * How what is read under voltage is understood and judged: insulation against its least, leakage against its most, both over
+ * the time for which the voltage was on; and when what was under voltage may be taken for discharged.
+ */
+record VoltageReadings(Design design, TestOptions approach, RunLog standing) {
+    /** The voltage of a touch under voltage, in volts. */
+    double testV(TestStep.Measurement touch) {
+        return touch.stage() == Stage.WITHSTAND
+                ? approach.withstand().orElseThrow().volts()
+                : approach.insulation().orElseThrow().testV();
+    }
+
+    /** The least that insulation may read at a touch. */
+    InsulationLimit least(TestStep.Measurement touch) {
+        return approach.insulation().orElseThrow().limit(design.lengthM(touch.black()));
+    }
+
+    /** Ohms of an insulation tester, amperes of a withstand tester. */
+    static MeterReading inItsUnit(TestStep.Measurement touch, MeterReading plain) {
+        boolean amperes = touch.stage() == Stage.WITHSTAND;
+        boolean other =
+                plain instanceof MeterReading.Value value && (value.unit() == MeterReading.Unit.AMPERE) != amperes;
+        boolean sound = plain instanceof MeterReading.Tone || plain instanceof MeterReading.Silent;
+        if (!other && !sound) {
+            return plain;
+        }
+        return new MeterReading.Refused(
+                amperes
+                        ? Message.of("run_readings.type_current_unit_such")
+                        : Message.of("run_readings.enter_resistance_that_insulation"));
+    }
+
+    /** Seconds under voltage of a reading; empty where none were given. */
+    static OptionalDouble secondsOf(Entry entry) {
+        return entry.content() instanceof Entry.Content.Reading reading
+                        && entry.step() instanceof TestStep.Measurement touch
+                        && touch.isUnderVoltage()
+                ? TimedText.of(reading.asTyped()).seconds()
+                : OptionalDouble.empty();
+    }
+
+    /** The readings of a touch over the time under voltage. */
+    Absorption absorption(TestStep.Measurement touch) {
+        List<Absorption.AbsorptionPoint> points = new ArrayList<>();
+        for (Entry entry : standing.of(touch)) {
+            OptionalDouble seconds = secondsOf(entry);
+            if (seconds.isPresent()
+                    && RunReadings.meaning(entry) instanceof MeterReading.Value value
+                    && value.value() > 0) {
+                points.add(new Absorption.AbsorptionPoint(seconds.getAsDouble(), value.value()));
+            }
+        }
+        return new Absorption(points);
+    }
+
+    /** The judgement of a reading under voltage. */
+    Judgement judge(TestStep.Measurement touch, MeterReading meaning) {
+        return touch.stage() == Stage.WITHSTAND
+                ? WithstandJudge.judge(meaning, approach.withstand().orElseThrow(), design.lengthM(touch.black()))
+                : InsulationJudge.judge(meaning, Quantity.INSULATION, testV(touch), least(touch));
+    }
+
+    /** A discharge is over after four times the longest time under voltage, counted from the last reading under it. */
+    Optional<Message> tooEarly(Entry entry) {
+        if (!(entry.step() instanceof TestStep.ManualStep act) || !act.action().isDischarge()) {
+            return Optional.empty();
+        }
+        return dischargedAt(act.action())
+                .filter(end -> entry.at().isBefore(end))
+                .map(end -> Message.of(
+                        "run_readings.too_early_what_was",
+                        Duration.between(entry.at(), end).toSeconds()));
+    }
+
+    /** When what was under voltage may be taken for discharged; empty where no times under voltage were given. */
+    Optional<Instant> dischargedAt(ManualAction discharge) {
+        double longest = 0;
+        Optional<Instant> last = Optional.empty();
+        for (TestStep step : standing.steps(discharge.stage())) {
+            if (step instanceof TestStep.Measurement touch && touch.isUnderVoltage()) {
+                for (Entry entry : standing.of(step)) {
+                    longest = Math.max(longest, secondsOf(entry).orElse(0));
+                    last = last.filter(each -> each.isAfter(entry.at())).or(() -> Optional.of(entry.at()));
+                }
+            }
+        }
+        double wait = longest > 0 ? InsulationRules.dischargeSeconds(longest) : 0;
+        return wait > 0 ? last.map(each -> each.plusSeconds((long) Math.ceil(wait))) : Optional.empty();
+    }
+}
