@@ -127,7 +127,7 @@ class CircuitFormTest {
                 "outlets", "2.5", "spurs", "x", "p_1", "tone", "i_LINE_NEUTRAL", "n", "device", "B", "rated", "500"));
         CircuitForm form = new CircuitForm(typed);
         form.tests(circuit(typed));
-        form.supply();
+        new SupplyForm(typed).supply();
         assertThat(typed.problems())
                 .extracting(each -> Words.say(each.what()))
                 .containsExactly(
