@@ -17,6 +17,7 @@ check() {
   install_missing
   use_java
   shellcheck -x -P "$here" "$here/marten" "$here/.ci/run"
+  node --test "$here"/web/src/test/scripts/*.test.mjs
   private_database marten
   cd "$here"
   forget_classes

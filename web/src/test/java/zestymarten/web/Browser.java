@@ -32,8 +32,6 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** A headless browser as a technician uses it: looks, types, presses keys. Every look waits for what it expects. */
 public final class Browser implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(30);
-    /** A minute of made-up sounds takes seconds, and longer on a machine that others use too. */
-    private static final Duration FOR_WHAT_RECKONS = Duration.ofMinutes(2);
 
     /** The text as it is read: no hidden parts, one space for any white space within a line. */
     private static final String TEXTS = """
@@ -83,7 +81,7 @@ public final class Browser implements AutoCloseable {
                         .usingDriverExecutable(new File(onPath("chromedriver")))
                         .build(),
                 options);
-        driver.manage().timeouts().scriptTimeout(FOR_WHAT_RECKONS);
+        driver.manage().timeouts().scriptTimeout(PATIENCE);
         desktop();
     }
 

@@ -2,11 +2,6 @@ package zestymarten.web.testrun;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -173,59 +168,5 @@ class HandsFreePagesTest {
         browser.run("window.onDevice = 'downloadable';" + LISTENER);
         browser.click("#hands-free [data-open]").see("#hands-dialog", "answers by voice are not offered");
         assertThat(browser.find("#hands-voice").isDisplayed()).isFalse();
-    }
-
-    @Test
-    void figuresAndWordsAreToldFromEverythingElse() {
-        browser.desktop().signIn("bench").open("/");
-        assertThat(browser.run("""
-                const vocabulary = {
-                  keys: { b: 'beep|tone', n: 'no beep', OL: 'over|over range', Backspace: 'undo' },
-                  digits: 'zero|one|two|three|four|five|six|seven|eight|nine', point: 'point|comma', ohm: 'ohm|ohms|Ω',
-                  prefixes: { m: 'milli', k: 'kilo|kil|k', M: 'mega|meg' },
-                };
-                const said = ['Beep!', 'no beep', 'Over range.', 'zero point two five', 'point five ohms', '15.8 kilohms',
-                  '12k', '2 point 5 mega ohms', '3 milli ohm', '0,4', '0.25Ω', '12 megohms', 'two three', '12 15', '1.5.5',
-                  '5 apples', 'undo that', 'ohms', 'point', '', 'is that 5'];
-                return import('/spoken.js').then(({ understand }) => said.map((each) => {
-                  const meant = understand(each, vocabulary);
-                  return meant ? (meant.key ?? meant.typed) : '?';
-                }).join(' '));
-                """)).isEqualTo("b n OL 0.25 0.5 15.8k 12k 2.5M 3m 0.4 0.25 12M ? ? ? ? ? ? ? ? ?");
-    }
-
-    /** Beeps of several meters in made-up noises of a workshop, at a third of the beep's loudness and at the same. */
-    @Test
-    @SuppressWarnings("unchecked")
-    void theBeepIsToldFromVoicesDrillsHissAndMusic() throws IOException {
-        browser.desktop().signIn("bench").open("/");
-        String trials;
-        try (var file = Objects.requireNonNull(getClass().getResourceAsStream("/sounds/beep-trials.js"))) {
-            trials = new String(file.readAllBytes(), StandardCharsets.UTF_8);
-        }
-        Map<String, Object> heard = (Map<String, Object>) browser.run("return import('/beep.js').then((beep) => { "
-                + trials + " return beepTrials(beep, [1000, 2300, 4000], [0.3, 1]); })");
-        Map<String, Map<String, Object>> rows =
-                (Map<String, Map<String, Object>>) Objects.requireNonNull(heard.get("rows"));
-        rows.forEach((kind, row) -> {
-            assertThat(row.get("falseBeeps")).as("false beeps, " + kind).isEqualTo(0L);
-            assertThat(row.get("steadyFromChopped"))
-                    .as("chopped taken for steady, " + kind)
-                    .isEqualTo(0L);
-            if (!kind.equals("hiss 1")) {
-                assertThat((Long) row.get("missed")).as("missed, " + kind).isLessThanOrEqualTo(1);
-            }
-        });
-        Map<String, Object> rules = (Map<String, Object>) Objects.requireNonNull(heard.get("rules"));
-        assertThat(rules)
-                .containsEntry("learntHz", List.of(1000L, 2300L, 4000L))
-                .containsEntry("refused", List.of("hiss", "drill", "voice", "music"))
-                .containsEntry("ongoing", List.of())
-                .containsEntry("armedSilence", List.of("silent"))
-                .containsEntry("unarmedSilence", List.of())
-                .containsEntry("armedThenBeep", List.of("joined"))
-                .containsEntry("chopped", List.of("unsteady"))
-                .containsEntry("otherMeter", List.of())
-                .containsEntry("distant", List.of());
     }
 }

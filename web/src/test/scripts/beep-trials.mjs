@@ -1,6 +1,6 @@
 // Made-up sounds of a workshop, and how often the beep is missed or heard where there is none. Called with the module under
 // test; answers counts by kind of sound. Seeded, so that every run hears the same.
-const beepTrials = ({ learn, BeepListener, BLOCK }, tones, levels) => {
+export const beepTrials = ({ learn, BeepListener, BLOCK }, tones, levels) => {
   const RATE = 48000;
   let seed = 12345;
   const random = () => {
