@@ -57,11 +57,11 @@ final class Calibration {
         UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, Symptoms.NONE, made);
         Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         while (made.size() < most && !next.measurements().isEmpty()) {
-            made.add(Study.observed(
+            made.add(DiagnosisRun.observed(
                     cable,
                     conditions,
                     made.size(),
-                    Study.placement(next.measurements().get(0)),
+                    DiagnosisRun.placement(next.measurements().get(0)),
                     probe));
             analysis = UnitAnalysis.of(cable.design(), conditions, priors, Symptoms.NONE, made);
             next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);

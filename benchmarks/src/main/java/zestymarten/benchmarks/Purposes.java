@@ -85,7 +85,7 @@ final class Purposes {
         return new TestOfUnit(
                 hands.measurements(),
                 hands.seconds(),
-                hands.named().equals(Study.namesOf(unit.told())),
+                hands.named().equals(DiagnosisRun.namesOf(unit.told())),
                 faulty && hands.test().outcome() == RunOutcome.PASS);
     }
 }

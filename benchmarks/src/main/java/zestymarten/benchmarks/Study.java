@@ -8,38 +8,20 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.Set;
-import java.util.TreeSet;
 import zestymarten.core.analysis.Analysis;
 import zestymarten.core.analysis.AnalysisReading;
-import zestymarten.core.analysis.MeasurementCosts;
-import zestymarten.core.analysis.Observation;
-import zestymarten.core.analysis.Recommendation;
-import zestymarten.core.analysis.UnitAnalysis;
-import zestymarten.core.assembly.SwitchState;
-import zestymarten.core.assembly.Terminal;
 import zestymarten.core.fault.Bench;
 import zestymarten.core.fault.Probe;
 import zestymarten.core.fault.RandomHarness;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.finding.Symptoms;
-import zestymarten.core.judgement.Expectation;
-import zestymarten.core.judgement.ResistanceJudge;
 import zestymarten.core.meter.TestConditions;
-import zestymarten.core.network.Net;
-import zestymarten.core.quantity.MeterReading;
-import zestymarten.core.quantity.ReadingParser;
-import zestymarten.core.testplan.ProbePlacement;
 
 /** Tests thousands of made-up units and writes how often the verdict and the named faults are right. */
 public final class Study {
-    private static final double BAD_TOUCH = 0.02;
-    private static final double[] ACCURACIES = {0.005, 0.01, 0.02};
     private static final int[][] COMPLETE = {{5, 600}, {12, 600}, {30, 600}, {80, 150}, {200, 60}};
     private static final int[][] ADAPTIVE = {{5, 60}, {12, 48}, {20, 24}};
     private static final int[][] TOLD = {{5, 60}, {12, 60}, {30, 30}, {80, 6}};
-    /** Given up after so many touches a wire. */
-    private static final int PATIENCE = 15;
 
     private static final int UNITS_A_KIND = 715;
     private static final int UNITS_A_PURPOSE = 250;
@@ -82,7 +64,7 @@ public final class Study {
         line("");
         EveryKind.lines(UNITS_A_KIND).forEach(this::line);
         line("");
-        complete(BAD_TOUCH);
+        complete(DiagnosisRun.BAD_TOUCH);
         line(
                 "A bad contact at the one reading that would have shown a short leaves it unseen: each to the linked rest asks every");
         line(
@@ -100,7 +82,7 @@ public final class Study {
                 "trips. Minutes by the program's own pace (3 s a reading, 1.5 s a probe that moves). Named exactly: the likeliest");
         line("explanation names the faulty wires and parts, and no other.");
         line("");
-        Purposes.lines(UNITS_A_PURPOSE, BAD_TOUCH).forEach(this::line);
+        Purposes.lines(UNITS_A_PURPOSE, DiagnosisRun.BAD_TOUCH).forEach(this::line);
         line("");
         line(
                 "Test everything goes on to the last pair, whatever it has found; that is what a certificate needs. Find the fault ends when one");
@@ -117,7 +99,7 @@ public final class Study {
                 "without contact. So many units of which the fault is known teach (*Faults of tested units*); other units are tested: with");
         line("faults like theirs, and with faults of any wire, for which what was learnt of the wires is wrong.");
         line("");
-        Histories.lines(UNITS_A_PURPOSE, BAD_TOUCH).forEach(this::line);
+        Histories.lines(UNITS_A_PURPOSE, DiagnosisRun.BAD_TOUCH).forEach(this::line);
         line("");
         line("## How often what is said is true");
         line("");
@@ -126,7 +108,7 @@ public final class Study {
         line(
                 "at random after 1 to 27 chosen measurements, one in 50 without contact. Every finding of that moment by the probability that was said with it:");
         line("");
-        Calibration.lines(BAD_TOUCH).forEach(this::line);
+        Calibration.lines(DiagnosisRun.BAD_TOUCH).forEach(this::line);
     }
 
     private void line(String line) {
@@ -148,7 +130,8 @@ public final class Study {
             long readings = 0;
             for (int i = 0; i < size[1]; i++) {
                 RandomHarness cable = RandomHarness.cable(random, size[0]).sabotage(i % (MOST_FAULTS + 1));
-                TestConditions conditions = Cables.conditions(ACCURACIES[i % ACCURACIES.length]);
+                TestConditions conditions =
+                        Cables.conditions(DiagnosisRun.ACCURACIES[i % DiagnosisRun.ACCURACIES.length]);
                 Probe probe = new Probe(cable.unit(), conditions, random, badTouch);
                 List<AnalysisReading> taken = Bench.readings(cable.design(), conditions, probe);
                 Analysis analysis = Analysis.of(cable.design(), conditions, taken);
@@ -164,8 +147,6 @@ public final class Study {
         }
         line("");
     }
-
-    private record Run(int touches, boolean finished, boolean right) {}
 
     private void adaptive() {
         line("## Measurements to a finished diagnosis, one in 50 without contact");
@@ -183,13 +164,13 @@ public final class Study {
                 "| wires | units | order | finished | right of those finished | measurements, mean | measurements, median | bound |");
         line("|---|---|---|---|---|---|---|---|");
         for (int[] size : ADAPTIVE) {
-            List<Run> best = new ArrayList<>();
-            List<Run> fixed = new ArrayList<>();
+            List<DiagnosisRun> best = new ArrayList<>();
+            List<DiagnosisRun> fixed = new ArrayList<>();
             for (int i = 0; i < size[1]; i++) {
                 RandomHarness cable = RandomHarness.cable(new Random(1000L * size[0] + i), size[0])
                         .sabotage(i % (MOST_FAULTS + 1));
-                best.add(run(cable, i, true, Symptoms.NONE));
-                fixed.add(run(cable, i, false, Symptoms.NONE));
+                best.add(DiagnosisRun.run(cable, i, true, Symptoms.NONE));
+                fixed.add(DiagnosisRun.run(cable, i, false, Symptoms.NONE));
             }
             row(size, "chosen", best);
             row(size, "fixed", fixed);
@@ -218,19 +199,19 @@ public final class Study {
                 "| wires | units | order | finished | right of those finished | measurements of all, mean | median | worst |");
         line("|---|---|---|---|---|---|---|---|");
         for (int[] size : ADAPTIVE) {
-            for (Order order : Order.values()) {
-                List<Run> runs = new ArrayList<>();
+            for (DiagnosisRun.Order order : DiagnosisRun.Order.values()) {
+                List<DiagnosisRun> runs = new ArrayList<>();
                 for (int i = 0; i < size[1]; i++) {
                     RandomHarness cable = RandomHarness.cable(new Random(4000L * size[0] + i), size[0])
                             .sabotage(1);
-                    Priors usual = Priors.usual().withBadContact(BAD_TOUCH);
-                    runs.add(run(
+                    Priors usual = Priors.usual().withBadContact(DiagnosisRun.BAD_TOUCH);
+                    runs.add(DiagnosisRun.run(
                             cable,
                             i,
                             order,
                             Symptoms.NONE,
                             usual,
-                            fixedOrder(cable).size()));
+                            DiagnosisRun.fixedOrder(cable).size()));
                 }
                 allOf(size, order.words, runs);
             }
@@ -238,9 +219,9 @@ public final class Study {
         line("");
     }
 
-    private void allOf(int[] size, String order, List<Run> runs) {
-        int[] touches = runs.stream().mapToInt(Run::touches).sorted().toArray();
-        long finished = runs.stream().filter(Run::finished).count();
+    private void allOf(int[] size, String order, List<DiagnosisRun> runs) {
+        int[] touches = runs.stream().mapToInt(DiagnosisRun::touches).sorted().toArray();
+        long finished = runs.stream().filter(DiagnosisRun::finished).count();
         long right =
                 runs.stream().filter(each -> each.finished() && each.right()).count();
         line("| %d | %d | %s | %d | %d | %.1f | %d | %d |"
@@ -250,7 +231,7 @@ public final class Study {
                         order,
                         finished,
                         right,
-                        runs.stream().mapToInt(Run::touches).average().orElse(0),
+                        runs.stream().mapToInt(DiagnosisRun::touches).average().orElse(0),
                         touches[touches.length / 2],
                         touches[touches.length - 1]));
     }
@@ -266,13 +247,13 @@ public final class Study {
                 "| wires | units | order | finished | right of those finished | measurements, mean | measurements, median | bound |");
         line("|---|---|---|---|---|---|---|---|");
         for (int[] size : TOLD) {
-            List<Run> best = new ArrayList<>();
-            List<Run> fixed = new ArrayList<>();
+            List<DiagnosisRun> best = new ArrayList<>();
+            List<DiagnosisRun> fixed = new ArrayList<>();
             for (int i = 0; i < size[1]; i++) {
                 RandomHarness cable = RandomHarness.cable(new Random(2000L * size[0] + i), size[0])
                         .sabotage(1 + i % MOST_FAULTS);
-                best.add(run(cable, i, true, complaint(cable)));
-                fixed.add(run(cable, i, false, complaint(cable)));
+                best.add(DiagnosisRun.run(cable, i, true, complaint(cable)));
+                fixed.add(DiagnosisRun.run(cable, i, false, complaint(cable)));
             }
             row(size, "chosen", best);
             row(size, "fixed", fixed);
@@ -288,17 +269,19 @@ public final class Study {
             Symptoms.Behaviour behaviour = told.startsWith("short")
                     ? Symptoms.Behaviour.STAYS_ON
                     : told.startsWith("high") ? Symptoms.Behaviour.SOMETIMES : Symptoms.Behaviour.DEAD;
-            namesOf(List.of(told)).forEach(wire -> functions.put("function of " + wire, behaviour));
+            DiagnosisRun.namesOf(List.of(told)).forEach(wire -> functions.put("function of " + wire, behaviour));
         }
         return new Symptoms(functions);
     }
 
-    private void row(int[] size, String order, List<Run> runs) {
-        List<Run> finished = runs.stream().filter(Run::finished).toList();
-        long right = finished.stream().filter(Run::right).count();
-        double mean = finished.stream().mapToInt(Run::touches).average().orElse(0);
+    private void row(int[] size, String order, List<DiagnosisRun> runs) {
+        List<DiagnosisRun> finished =
+                runs.stream().filter(DiagnosisRun::finished).toList();
+        long right = finished.stream().filter(DiagnosisRun::right).count();
+        double mean =
+                finished.stream().mapToInt(DiagnosisRun::touches).average().orElse(0);
         int median = finished.stream()
-                .mapToInt(Run::touches)
+                .mapToInt(DiagnosisRun::touches)
                 .sorted()
                 .skip(finished.size() / 2)
                 .findFirst()
@@ -318,129 +301,5 @@ public final class Study {
 
     private static double log2(double value) {
         return Math.log(value) / Math.log(2);
-    }
-
-    /** How the next measurement is found. */
-    private enum Order {
-        WITH_CLIPS("chosen, with clips"),
-        CHOSEN("chosen"),
-        FIXED("fixed");
-
-        private final String words;
-
-        Order(String words) {
-            this.words = words;
-        }
-    }
-
-    private static Run run(RandomHarness cable, int seed, boolean chosen, Symptoms complaint) {
-        double share = 0.25 / cable.assembly().conductors().size();
-        Priors priors = complaint.isOfSomething()
-                ? Priors.usual().withBadContact(BAD_TOUCH)
-                : new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, BAD_TOUCH);
-        int patience = PATIENCE * cable.assembly().conductors().size();
-        return run(cable, seed, chosen ? Order.CHOSEN : Order.FIXED, complaint, priors, patience);
-    }
-
-    private static Run run(RandomHarness cable, int seed, Order by, Symptoms complaint, Priors priors, int patience) {
-        boolean chosen = by != Order.FIXED;
-        List<ProbePlacement> linked = by == Order.WITH_CLIPS ? linkedNearEnds(cable) : List.of();
-        MeasurementCosts costs = MeasurementCosts.bench(cable.assembly(), !linked.isEmpty());
-        TestConditions conditions = Cables.conditions(ACCURACIES[seed % ACCURACIES.length]);
-        Probe probe = new Probe(cable.unit(), conditions, new Random(seed), BAD_TOUCH);
-        List<Observation> made = new ArrayList<>();
-        UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
-        Recommendation next = analysis.next(costs, 1, linked);
-        List<Terminal[]> order = chosen ? List.of() : fixedOrder(cable);
-        int most = chosen ? patience : Math.min(patience, order.size());
-        while (next.status() != Recommendation.Status.FINISHED && made.size() < most) {
-            if (chosen && next.measurements().isEmpty()) {
-                break;
-            }
-            ProbePlacement where = chosen
-                    ? placement(next.measurements().get(0))
-                    : placement(order.get(made.size())[0], order.get(made.size())[1]);
-            made.add(observed(cable, conditions, made.size(), where, probe));
-            analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
-            next = analysis.next(costs, 1, linked);
-        }
-        Set<String> named = new TreeSet<>();
-        analysis.explanations().stream()
-                .limit(1)
-                .flatMap(each -> each.faults().stream())
-                .forEach(each -> named.addAll(each.named()));
-        return new Run(
-                made.size(), next.status() == Recommendation.Status.FINISHED, named.equals(namesOf(cable.told())));
-    }
-
-    static ProbePlacement placement(Recommendation.RecommendedMeasurement next) {
-        return new ProbePlacement(next.black(), next.red(), next.links(), SwitchState.REST);
-    }
-
-    private static ProbePlacement placement(Terminal black, Terminal red) {
-        return new ProbePlacement(black, red, List.of(), SwitchState.REST);
-    }
-
-    /** Each near end against all later ones, linked. */
-    private static List<ProbePlacement> linkedNearEnds(RandomHarness cable) {
-        List<Terminal> near = cable.design().nets().all().stream()
-                .map(net -> net.ends().get(0))
-                .toList();
-        List<ProbePlacement> linked = new ArrayList<>();
-        for (int i = 0; i + 2 < near.size(); i++) {
-            List<Terminal> rest = near.subList(i + 1, near.size());
-            linked.add(new ProbePlacement(near.get(i), rest.get(0), List.of(rest), SwitchState.REST));
-        }
-        return linked;
-    }
-
-    static Observation observed(
-            RandomHarness cable, TestConditions conditions, int number, ProbePlacement where, Probe probe) {
-        MeterReading meaning = new ReadingParser(false)
-                .understand(probe.shows(where.black(), where.red(), where.state(), where.ties()));
-        Expectation expectation = cable.design().expectation(where.black(), where.red(), where.state(), where.ties());
-        return new Observation(
-                number,
-                where.black(),
-                where.red(),
-                where.state(),
-                expectation,
-                ResistanceJudge.judge(meaning, expectation, conditions),
-                meaning,
-                where.ties(),
-                Observation.Since.PROBED_ANEW);
-    }
-
-    private static List<Terminal[]> fixedOrder(RandomHarness cable) {
-        List<Terminal[]> order = new ArrayList<>();
-        List<Net> nets = cable.design().nets().all();
-        nets.forEach(
-                net -> order.add(new Terminal[] {net.ends().get(0), net.ends().get(1)}));
-        for (int i = 0; i < nets.size(); i++) {
-            for (int j = i + 1; j < nets.size(); j++) {
-                order.add(new Terminal[] {
-                    nets.get(i).ends().get(0), nets.get(j).ends().get(0)
-                });
-            }
-            order.add(new Terminal[] {nets.get(i).ends().get(0), Terminal.FRAME});
-        }
-        for (Net near : nets) {
-            for (Net far : nets) {
-                if (!near.equals(far)) {
-                    order.add(new Terminal[] {near.ends().get(0), far.ends().get(1)});
-                }
-            }
-            cable.assembly()
-                    .emptyCavities()
-                    .forEach(cavity -> order.add(new Terminal[] {near.ends().get(0), cavity}));
-        }
-        return order;
-    }
-
-    static Set<String> namesOf(List<String> told) {
-        Set<String> names = new TreeSet<>();
-        told.forEach(each -> names.addAll(
-                List.of(each.substring(each.indexOf('[') + 1, each.length() - 1).split(", "))));
-        return names;
     }
 }

@@ -39,8 +39,6 @@ import org.junit.jupiter.api.TestMethodOrder;
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class MartenCommandIT {
-    private static final Path COMMAND = Path.of("..", "marten").toAbsolutePath().normalize();
-
     private static final int WIRES = 300;
     private static final int TECHNICIANS = 4;
     private static final int ACKNOWLEDGED_BEFORE_THE_KILL = 120;
@@ -50,33 +48,8 @@ class MartenCommandIT {
     private Path data = Path.of("");
     private int port;
 
-    private record Said(int code, List<String> out, String wrong) {
-        String last() {
-            return out.isEmpty() ? "" : out.get(out.size() - 1);
-        }
-    }
-
-    private static Said marten(String... words) throws IOException, InterruptedException {
-        List<String> command = new ArrayList<>(List.of(COMMAND.toString()));
-        command.addAll(List.of(words));
-        Path out = Files.createTempFile("marten", ".out");
-        Path wrong = Files.createTempFile("marten", ".err");
-        Process process = new ProcessBuilder(command)
-                .redirectOutput(out.toFile())
-                .redirectError(wrong.toFile())
-                .start();
-        // The first word builds the application anew, which takes minutes on a busy machine.
-        assertThat(process.waitFor(10, TimeUnit.MINUTES))
-                .as("%s is done", command)
-                .isTrue();
-        Said said = new Said(process.exitValue(), Files.readAllLines(out), Files.readString(wrong));
-        Files.delete(out);
-        Files.delete(wrong);
-        return said;
-    }
-
-    private Said up() throws IOException, InterruptedException {
-        return marten("up", "--port", Integer.toString(port), "--data", data.toString(), "--no-demo");
+    private CommandLine.Said up() throws IOException, InterruptedException {
+        return CommandLine.marten("up", "--port", Integer.toString(port), "--data", data.toString(), "--no-demo");
     }
 
     @BeforeAll
@@ -91,7 +64,7 @@ class MartenCommandIT {
 
     @AfterAll
     void leaveNothingRunning() throws IOException, InterruptedException {
-        marten("stop", "--data", data.toString());
+        CommandLine.marten("stop", "--data", data.toString());
         new ProcessBuilder("rm", "-rf", data.toString()).start().waitFor();
     }
 
@@ -105,7 +78,7 @@ class MartenCommandIT {
     @Test
     @Order(1)
     void startsEmptyAndAsksForTheFirstAccount() throws Exception {
-        Said said = up();
+        CommandLine.Said said = up();
         assertThat(said.wrong()).isEmpty();
         assertThat(said.code()).isZero();
         assertThat(said.last()).isEqualTo("http://127.0.0.1:" + port + "/");
@@ -249,7 +222,7 @@ class MartenCommandIT {
     void aSecondUpIsQuickAndChangesNothing() throws Exception {
         String process = Files.readString(data.resolve("web-process"));
         long begun = System.nanoTime();
-        Said said = up();
+        CommandLine.Said said = up();
         assertThat(said.last()).isEqualTo("http://127.0.0.1:" + port + "/");
         assertThat(System.nanoTime() - begun).isLessThan(TimeUnit.SECONDS.toNanos(5));
         assertThat(Files.readString(data.resolve("web-process"))).isEqualTo(process);
@@ -258,28 +231,28 @@ class MartenCommandIT {
     @Test
     @Order(5)
     void saysInOneLineWhatStandsInTheWay() throws Exception {
-        Said taken = marten("up", "--port", Integer.toString(port), "--data", data + "-other");
+        CommandLine.Said taken = CommandLine.marten("up", "--port", Integer.toString(port), "--data", data + "-other");
         assertThat(taken.code()).isNotZero();
         assertThat(taken.wrong())
                 .isEqualTo("marten: Port " + port
                         + " is taken by another program. Choose another: ./marten up --port N\n");
-        Said moved = marten("up", "--port", "1", "--data", data.toString());
+        CommandLine.Said moved = CommandLine.marten("up", "--port", "1", "--data", data.toString());
         assertThat(moved.wrong())
                 .isEqualTo("marten: It already runs at http://127.0.0.1:" + port + "/. Run ./marten stop first.\n");
         Path broken = Files.createTempDirectory("marten-broken");
         Files.createDirectories(broken.resolve("postgres"));
-        Said unreadable = marten("up", "--data", broken.toString(), "--port", "9");
+        CommandLine.Said unreadable = CommandLine.marten("up", "--data", broken.toString(), "--port", "9");
         assertThat(unreadable.code()).isNotZero();
         assertThat(unreadable.wrong())
                 .contains("holds no database that can be read. Move it away, or choose another with --data.")
                 .hasLineCount(1);
         Path file = Files.createTempFile("marten", "file");
-        assertThat(marten("up", "--data", file + "/below").wrong())
+        assertThat(CommandLine.marten("up", "--data", file + "/below").wrong())
                 .isEqualTo("marten: The folder " + file + "/below cannot be made. Choose another with --data, or give"
                         + " yourself permission.\n");
-        assertThat(marten("up", "--port", "zero").wrong())
+        assertThat(CommandLine.marten("up", "--port", "zero").wrong())
                 .isEqualTo("marten: --port needs a number from 1 to 65535, not 'zero'.\n");
-        assertThat(marten("sing").code()).isNotZero();
+        assertThat(CommandLine.marten("sing").code()).isNotZero();
         for (Path each : List.of(broken, file, Path.of(data + "-other"))) {
             new ProcessBuilder("rm", "-rf", each.toString()).start().waitFor();
         }
@@ -292,34 +265,16 @@ class MartenCommandIT {
         String database =
                 Files.readAllLines(data.resolve("postgres/postmaster.pid")).get(0);
         kill(database);
-        waitUntil(() -> !Files.readAllLines(data.resolve("postgres/postmaster.pid"))
+        CommandLine.waitUntil(() -> !Files.readAllLines(data.resolve("postgres/postmaster.pid"))
                         .get(0)
                         .equals(database)
                 && entries(1) > 0);
         String application = Files.readString(data.resolve("web-process"));
         kill(application.split(" ")[0]);
-        waitUntil(() -> !Files.readString(data.resolve("web-process")).equals(application) && entries(1) > 0);
-        assertThat(marten("doctor", "--data", data.toString()).last())
+        CommandLine.waitUntil(
+                () -> !Files.readString(data.resolve("web-process")).equals(application) && entries(1) > 0);
+        assertThat(CommandLine.marten("doctor", "--data", data.toString()).last())
                 .isEqualTo("Nothing is wrong with the installation in " + data + ".");
-    }
-
-    private interface Condition {
-        boolean holds() throws Exception;
-    }
-
-    private static void waitUntil(Condition condition) throws InterruptedException {
-        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
-        while (System.nanoTime() < until) {
-            try {
-                if (condition.holds()) {
-                    return;
-                }
-            } catch (Exception e) {
-                // nobody answers yet
-            }
-            TimeUnit.MILLISECONDS.sleep(200);
-        }
-        throw new AssertionError("Not within a minute.");
     }
 
     @Test
@@ -330,7 +285,7 @@ class MartenCommandIT {
                         .start()
                         .waitFor())
                 .isZero();
-        assertThat(marten("stop", "--data", copy.toString()).out()).containsExactly("Nothing was running.");
+        assertThat(CommandLine.marten("stop", "--data", copy.toString()).out()).containsExactly("Nothing was running.");
         assertThat(get("/actuator/health").statusCode()).isEqualTo(200);
         new ProcessBuilder("rm", "-rf", copy.toString()).start().waitFor();
     }
@@ -340,26 +295,30 @@ class MartenCommandIT {
     void everythingIsBroughtBackFromABackup() throws Exception {
         Path file = Files.createTempDirectory("marten-backup").resolve("all.backup");
         Path other = Path.of(data + "-restored");
-        assertThat(marten("backup", file.toString(), "--data", data.toString()).last())
+        assertThat(CommandLine.marten("backup", file.toString(), "--data", data.toString())
+                        .last())
                 .endsWith("bytes in " + file);
-        assertThat(marten("backup", file.toString(), "--data", data.toString()).wrong())
+        assertThat(CommandLine.marten("backup", file.toString(), "--data", data.toString())
+                        .wrong())
                 .isEqualTo("marten: " + file + " is there already; nothing is overwritten. Choose another name.\n");
-        assertThat(marten("restore", file.toString(), "--data", data.toString()).wrong())
+        assertThat(CommandLine.marten("restore", file.toString(), "--data", data.toString())
+                        .wrong())
                 .isEqualTo("marten: " + data + " holds data already, and nothing is overwritten. Name an empty folder"
                         + " with --data.\n");
         Path half = file.resolveSibling("half.backup");
         Files.write(half, Arrays.copyOf(Files.readAllBytes(file), 2000));
-        assertThat(marten("restore", half.toString(), "--data", other.toString())
+        assertThat(CommandLine.marten("restore", half.toString(), "--data", other.toString())
                         .wrong())
                 .isEqualTo("marten: " + half + " is no whole backup of this program; it may be cut off. Nothing was"
                         + " changed.\n");
         assertThat(Files.exists(other)).isFalse();
-        assertThat(marten("restore", file.toString(), "--data", other.toString())
+        assertThat(CommandLine.marten("restore", file.toString(), "--data", other.toString())
                         .code())
                 .isZero();
-        String here = marten("verify", "--data", data.toString()).last();
+        String here = CommandLine.marten("verify", "--data", data.toString()).last();
         assertThat(here).startsWith("Every entry is as it was recorded: ").doesNotContain(": 0 entries");
-        assertThat(marten("verify", "--data", other.toString()).last()).isEqualTo(here);
+        assertThat(CommandLine.marten("verify", "--data", other.toString()).last())
+                .isEqualTo(here);
         for (Path each : List.of(other, file.getParent())) {
             new ProcessBuilder("rm", "-rf", each.toString()).start().waitFor();
         }
@@ -368,8 +327,8 @@ class MartenCommandIT {
     @Test
     @Order(9)
     void stopsWhatItStarted() throws Exception {
-        assertThat(marten("stop", "--data", data.toString()).out()).containsExactly("Stopped.");
-        assertThat(marten("stop", "--data", data.toString()).out()).containsExactly("Nothing was running.");
+        assertThat(CommandLine.marten("stop", "--data", data.toString()).out()).containsExactly("Stopped.");
+        assertThat(CommandLine.marten("stop", "--data", data.toString()).out()).containsExactly("Nothing was running.");
         assertThat(Files.exists(data.resolve("postgres/postmaster.pid"))).isFalse();
     }
 }

@@ -59,7 +59,7 @@ public record EffortModel(
 
     /** What is left of a run. Cost: linear in its steps, but for pairs each to each, which are counted. */
     static EffortModel left(TestRun test) {
-        TestRun.Left left = test.remaining();
+        RemainingWork left = test.remaining();
         long underVoltage = Stream.of(Stage.values())
                 .filter(Stage::isUnderVoltage)
                 .mapToLong(test::left)

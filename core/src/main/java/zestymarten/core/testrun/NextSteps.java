@@ -145,7 +145,8 @@ final class NextSteps {
                             && touch.red().equals(next.red())
                             && touch.ties().equals(next.links()));
         }
-        return test.together(next.black(), next.red())
+        return new TouchedTogether(test)
+                .all(next.black(), next.red())
                 .filter(step -> step instanceof TestStep.Measurement touch
                         && !touch.isTied()
                         && readings.state(touch).equals(next.state()));

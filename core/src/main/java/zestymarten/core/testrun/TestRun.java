@@ -297,33 +297,7 @@ public final class TestRun {
 
     /** The planned touch of two terminals that is not done, else any, in whichever stage and order they are touched together. */
     public Optional<TestStep> touch(Terminal a, Terminal b) {
-        if (a.equals(b)) {
-            return Optional.empty();
-        }
-        List<TestStep> together = Stream.concat(together(a, b), diode(a, b)).toList();
-        return together.stream()
-                .filter(step -> !isDone(step))
-                .findFirst()
-                .or(() -> together.stream().findFirst());
-    }
-
-    Stream<TestStep> together(Terminal a, Terminal b) {
-        return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS).flatMap(stage -> together(stage, a, b));
-    }
-
-    /** On the diode range it matters which probe is where. */
-    private Stream<TestStep> diode(Terminal black, Terminal red) {
-        return Stream.<TestStep>of(new TestStep.Measurement(Stage.DIODES, black, red))
-                .filter(this::isPlanned);
-    }
-
-    private Stream<TestStep> together(Stage stage, Terminal a, Terminal b) {
-        boolean listed = stage == Stage.PARTS || stage == Stage.ENDS || pieces().areTied();
-        return listed
-                ? steps(stage)
-                        .filter(step -> step instanceof TestStep.Measurement touch && touch.isOn(a) && touch.isOn(b))
-                : Stream.<TestStep>of(new TestStep.Measurement(stage, a, b), new TestStep.Measurement(stage, b, a))
-                        .filter(this::isPlanned);
+        return new TouchedTogether(this).due(a, b);
     }
 
     /** What was typed, as understood for a step, with the doubts it raises. */
@@ -401,24 +375,9 @@ public final class TestRun {
         return Stream.of(Stage.values()).mapToLong(this::left).sum();
     }
 
-    /** What is still to do: measurements, checks of the meter, walks to the other end, and other deeds. */
-    public record Left(long touches, long checks, long walks, long actions) {}
-
-    public Left remaining() {
-        List<TestStep> acts = Stream.of(Stage.values())
-                .flatMap(stage ->
-                        stage == Stage.SHORTS || stage == Stage.FRAME ? plan().of(stage).stream() : steps(stage))
-                .filter(step -> step instanceof TestStep.ManualStep && !isDone(step))
-                .toList();
-        long walks = acts.stream()
-                .filter(step -> ((TestStep.ManualStep) step).action() == ManualAction.WALKED
-                        || ((TestStep.ManualStep) step).action() == ManualAction.WALKED_BACK)
-                .count();
-        long checks = Stream.of(Stage.METER, Stage.CLOSE)
-                .flatMap(this::steps)
-                .filter(step -> step instanceof TestStep.LeadCheck && !isDone(step))
-                .count();
-        return new Left(left() - acts.size() - checks, checks, walks, acts.size() - walks);
+    /** What is still to do, by what it takes. */
+    public RemainingWork remaining() {
+        return RemainingWork.of(this);
     }
 
     /** Seconds that the steps still to do will take at the usual pace. */

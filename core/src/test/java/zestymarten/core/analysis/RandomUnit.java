@@ -51,6 +51,7 @@ public final class RandomUnit {
     }
 
     private final Random random;
+    private final RandomWiring wiring;
     private final List<Conductor> wires;
     private final List<Component> parts;
     private final List<Terminal> bonded;
@@ -71,7 +72,7 @@ public final class RandomUnit {
 
     private RandomUnit(Random random, Family family) {
         this.random = random;
-        RandomWiring wiring = new RandomWiring(random, family);
+        wiring = new RandomWiring(random, family);
         wires = wiring.wires();
         parts = wiring.parts();
         bonded = wiring.bonded();
@@ -230,7 +231,7 @@ public final class RandomUnit {
         List<Conductor> others = wires.stream()
                 .filter(each -> !touched.contains(each.id()) && !connects(each, one.get()))
                 .filter(each -> !bonded.contains(each.from()) && !bonded.contains(each.to()))
-                .filter(each -> !isBesidePart(each, one.get()))
+                .filter(each -> !wiring.isBesidePart(each, one.get()))
                 .toList();
         if (others.isEmpty()) {
             return;
@@ -242,11 +243,6 @@ public final class RandomUnit {
         tell("short", names.toArray(String[]::new));
     }
 
-    /** Whether one part alone lies between two wires: a joint there is the part's own short. */
-    private boolean isBesidePart(Conductor one, Conductor other) {
-        return parts.stream().anyMatch(part -> Set.of(part.a(), part.b()).equals(Set.of(one.to(), other.to())));
-    }
-
     /** One at most: two of them may be a connector that is mirrored. */
     private void crossed() {
         if (truth.stream().anyMatch(each -> each.startsWith("crossed"))) {
@@ -254,7 +250,7 @@ public final class RandomUnit {
         }
         Optional<Conductor> one = twoEnded(Set.of());
         Optional<Conductor> other = one.flatMap(each -> twoEnded(Set.of(each.id())));
-        if (other.isEmpty() || isLittle(one.get(), other.get())) {
+        if (other.isEmpty() || wiring.isLittle(one.get(), other.get())) {
             return;
         }
         Map<String, Terminal> ends = random.nextBoolean() ? from : to;
@@ -265,14 +261,6 @@ public final class RandomUnit {
             ends.put(other.get().id(), a);
             tell("crossed", one.get().id(), other.get().id());
         }
-    }
-
-    /** Whether a contact or winding of few ohms lies beside the two wires, so that a crossing can hardly be told. */
-    private boolean isLittle(Conductor one, Conductor other) {
-        return parts.stream()
-                .filter(part -> part.ohm().orElse(0) < 20)
-                .anyMatch(part -> List.of(part.a(), part.b()).contains(one.to())
-                        || List.of(part.a(), part.b()).contains(other.to()));
     }
 
     private void misplaced() {

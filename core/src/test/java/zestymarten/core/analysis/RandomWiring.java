@@ -225,4 +225,17 @@ final class RandomWiring {
         return new Assembly(
                 "Made up", AssemblyKind.HARNESS, "", connectors, List.of(), wires, parts, states, Set.copyOf(bonded));
     }
+
+    /** Whether one part alone lies between two wires: a joint there is the part's own short. */
+    boolean isBesidePart(Conductor one, Conductor other) {
+        return parts.stream().anyMatch(part -> Set.of(part.a(), part.b()).equals(Set.of(one.to(), other.to())));
+    }
+
+    /** Whether a contact or winding of few ohms lies beside the two wires, so that a crossing can hardly be told. */
+    boolean isLittle(Conductor one, Conductor other) {
+        return parts.stream()
+                .filter(part -> part.ohm().orElse(0) < 20)
+                .anyMatch(part -> List.of(part.a(), part.b()).contains(one.to())
+                        || List.of(part.a(), part.b()).contains(other.to()));
+    }
 }

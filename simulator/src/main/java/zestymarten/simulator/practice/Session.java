@@ -191,29 +191,13 @@ public final class Session {
             touched.add(observed(touch, meaning));
         }
         boolean sameNet = isSameNet(touch.black(), touch.red());
-        triedShorts |= mended.isEmpty() && !sameNet && truths.stream().anyMatch(each -> concerns(each, touch));
-        retested |= !mended.isEmpty() && mended.stream().anyMatch(each -> concerns(each, touch));
+        triedShorts |= mended.isEmpty() && !sameNet && truths.stream().anyMatch(each -> each.concerns(touch, design));
+        retested |= !mended.isEmpty() && mended.stream().anyMatch(each -> each.concerns(touch, design));
     }
 
     private boolean isSameNet(Terminal a, Terminal b) {
         Optional<Net> net = design.nets().of(a);
         return net.isPresent() && net.equals(design.nets().of(b));
-    }
-
-    /** Whether a touch is on what a flaw is on: its wires' ends, its part's, its terminals. */
-    private boolean concerns(Truth truth, Act.Touch touch) {
-        return Stream.of(touch.black(), touch.red())
-                .anyMatch(end -> truth.groups().stream()
-                        .anyMatch(group -> group.contains(end.name())
-                                || design.nets()
-                                        .of(end)
-                                        .map(net ->
-                                                net.conductors().stream().anyMatch(each -> group.contains(each.id())))
-                                        .orElse(false)
-                                || design.assembly().components().stream()
-                                        .anyMatch(part -> group.contains(part.id())
-                                                && (part.a().equals(end)
-                                                        || part.b().equals(end)))));
     }
 
     private SwitchState state() {
@@ -232,12 +216,12 @@ public final class Session {
         checkedFirst &= checked;
         boolean sameNet = isSameNet(act.a(), act.b());
         Act.Touch ends = new Act.Touch(act.a(), act.b());
-        triedShorts |= mended.isEmpty() && !sameNet && truths.stream().anyMatch(each -> concerns(each, ends));
+        triedShorts |= mended.isEmpty() && !sameNet && truths.stream().anyMatch(each -> each.concerns(ends, design));
         OptionalDouble breakdown = unit.breakdownV(act.a(), act.b(), setting, random);
         if (breakdown.isPresent() && breakdown.getAsDouble() <= act.volts()) {
             return Message.of("practice_session.tripped", Message.figure(act.volts(), "V"));
         }
-        retested |= !mended.isEmpty() && mended.stream().anyMatch(each -> concerns(each, ends));
+        retested |= !mended.isEmpty() && mended.stream().anyMatch(each -> each.concerns(ends, design));
         return Message.of(
                 "practice_session.insulation",
                 PracticeMeter.insulation(unit.insulation(act.a(), act.b(), setting, PracticeMeter.MINUTE_S, random)),
@@ -347,14 +331,7 @@ public final class Session {
 
     /** What was wrong, for when it is over: kind, names, and where. */
     public List<Message> solution() {
-        return truths.stream()
-                .map(each -> Message.of(
-                        "practice_session.was",
-                        Message.of("finding_kind." + each.kind()),
-                        String.join(" ", each.said().names()),
-                        !each.where().isEmpty(),
-                        each.where()))
-                .toList();
+        return truths.stream().map(Truth::words).toList();
     }
 
     private Observation observed(Act.Touch touch, MeterReading meaning) {

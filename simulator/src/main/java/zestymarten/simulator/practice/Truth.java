@@ -10,6 +10,7 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.fault.SeededFault;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.RepairRules;
 import zestymarten.simulator.unit.Flaw;
@@ -110,5 +111,31 @@ record Truth(Flaw flaw, String kind, List<Set<String>> groups, String where, Lis
     Act.Say said() {
         return new Act.Say(
                 kind, groups.stream().map(each -> each.iterator().next()).toList(), where);
+    }
+
+    /** Whether a touch is on what a flaw is on: its wires' ends, its part's, its terminals. */
+    boolean concerns(Act.Touch touch, Design design) {
+        return Stream.of(touch.black(), touch.red())
+                .anyMatch(end -> groups.stream()
+                        .anyMatch(group -> group.contains(end.name())
+                                || design.nets()
+                                        .of(end)
+                                        .map(net ->
+                                                net.conductors().stream().anyMatch(each -> group.contains(each.id())))
+                                        .orElse(false)
+                                || design.assembly().components().stream()
+                                        .anyMatch(part -> group.contains(part.id())
+                                                && (part.a().equals(end)
+                                                        || part.b().equals(end)))));
+    }
+
+    /** What was wrong, for when it is over: kind, names, and where. */
+    Message words() {
+        return Message.of(
+                "practice_session.was",
+                Message.of("finding_kind." + kind),
+                String.join(" ", said().names()),
+                !where.isEmpty(),
+                where);
     }
 }

@@ -15,6 +15,7 @@ import zestymarten.core.testplan.Purpose;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.Entry;
+import zestymarten.core.testrun.RemainingWork;
 import zestymarten.core.testrun.RunFinding;
 import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
@@ -128,7 +129,7 @@ class RunViews {
                 : Words.say("run_views.about_min", minutes);
     }
 
-    private static String left(TestRun.Left left) {
+    private static String left(RemainingWork left) {
         String touches = left.touches() == 1 ? "1 measurement" : Words.say("run_views.measurements", left.touches());
         long others = left.checks() + left.actions();
         String actions = others == 0
