@@ -36,8 +36,10 @@ public final class Browser implements AutoCloseable {
     /** The text as it is read: no hidden parts, one space for any white space within a line. */
     private static final String TEXTS = """
             return [...document.querySelectorAll(arguments[0])].map((each) => {
-              const seen = !each.checkVisibility || each.checkVisibility({checkVisibilityCSS: true});
-              const text = seen ? each.innerText ?? each.textContent : '';
+              const box = each.closest('select') ?? each; // a choice is part of its field
+              const seen = !box.checkVisibility || box.checkVisibility({checkVisibilityCSS: true});
+              const kept = each.matches('option, textarea') ? each.textContent : each.innerText;
+              const text = seen ? kept ?? each.textContent : '';
               return text.split('\\n').map((line) => line.replace(/[\\s\\u00a0]+/g, ' ').trim()).filter(Boolean).join('\\n');
             });
             """;

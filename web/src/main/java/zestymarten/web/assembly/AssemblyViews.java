@@ -110,9 +110,9 @@ class AssemblyViews {
                 conductor.colour().flatMap(Colour::tracer),
                 conductor.function().orElse(""),
                 limit.nominal()
-                        .map(nominal -> column.text(nominal.value()))
+                        .map(nominal -> Words.figure(column, nominal.value()))
                         .orElse(Words.say("assembly_views.not_known")),
-                column.text(limit.high().value()),
+                Words.figure(column, limit.high().value()),
                 sentence(conductor, limit) + (isShared ? Words.say("assembly_views.shares_cavity_another_wire") : ""),
                 conductor.spare(),
                 isShared);

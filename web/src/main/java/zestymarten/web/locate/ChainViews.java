@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.judgement.Judgement;
@@ -16,7 +17,7 @@ import zestymarten.core.locate.Chain;
 import zestymarten.core.locate.ChainReadings;
 import zestymarten.core.locate.WireChain;
 import zestymarten.core.meter.MeterProfile;
-import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.Entry;
@@ -33,7 +34,11 @@ final class ChainViews {
     private final WireChain wires;
     private final Chain chain;
     private final Map<String, Double> read = new HashMap<>();
+    private static final String OHM = "Ω";
+
     private final ChainReadings known;
+    /** Of what was read and what it may be, which are compared with each other. */
+    private final EngineeringFormat.FigureColumn column;
 
     private ChainViews(TestRun test, Conductor wire, Map<String, String> typed) {
         this.test = test;
@@ -52,6 +57,14 @@ final class ChainViews {
         }
         MeterProfile meter = test.conditions().meter();
         known = ChainReadings.of(chain, ohms, ohm -> meter.accuracy() * ohm + 2 * meter.resolutionOhm());
+        column = EngineeringFormat.column(
+                DoubleStream.concat(
+                                DoubleStream.of(chain.mostOhm(chain.stretches().size() - 1)),
+                                read.values().stream().mapToDouble(each -> each))
+                        .filter(Double::isFinite)
+                        .max()
+                        .orElse(1),
+                OHM);
     }
 
     /** A way to go along the chain, with the probes it takes on the average. */
@@ -147,8 +160,8 @@ final class ChainViews {
                 trouble);
     }
 
-    private static String ohms(double ohm) {
-        return Double.isInfinite(ohm) ? Words.say("chain_views.open") : Words.figure(ohm, "\u03a9");
+    private String ohms(double ohm) {
+        return Double.isInfinite(ohm) ? Words.say("chain_views.open") : Words.figure(column, ohm);
     }
 
     /** By the end of each part, how much likelier the fault is there than before anything was read. */
@@ -178,7 +191,7 @@ final class ChainViews {
                     each.point(),
                     each.name(),
                     Double.isNaN(own) ? "" : ohms(own),
-                    Words.figure(chain.mostOhm(points.size()), "\u03a9"),
+                    Words.figure(column, chain.mostOhm(points.size())),
                     typed.getOrDefault("at." + each.point(), ""),
                     Math.round(100 * known.shares().get(points.size())) + " %"));
             before = now;
@@ -239,9 +252,8 @@ final class ChainViews {
     private String tooMuch(ChainReadings.Segment segment) {
         double ohm = segment.ohm().orElseThrow();
         String what = Double.isInfinite(ohm)
-                ? "open"
-                : Words.say(
-                        "chain_views.most", Message.figure(ohm, "\u03a9"), Message.figure(segment.mostOhm(), "\u03a9"));
+                ? Words.say("chain_views.open")
+                : Words.say("chain_views.most", ohms(ohm), ohms(segment.mostOhm()));
         return segment.isOne()
                 ? Words.say(
                         "chain_views.before",
@@ -265,10 +277,10 @@ final class ChainViews {
     private String hidden(ChainReadings.Segment segment, int stretch) {
         return Words.say(
                 "chain_views.within_their_limit_together",
-                Message.figure(segment.ohm().orElseThrow(), "\u03a9"),
+                ohms(segment.ohm().orElseThrow()),
                 between(segment),
                 chain.stretches().get(stretch).name(),
-                Message.figure(chain.stretches().get(stretch).mostOhm(), "\u03a9"));
+                ohms(chain.stretches().get(stretch).mostOhm()));
     }
 
     private String contradiction(ChainReadings.Contradiction both) {

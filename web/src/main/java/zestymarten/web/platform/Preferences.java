@@ -56,12 +56,17 @@ public record Preferences(Locale language, boolean comma, boolean fahrenheit, bo
                 : feet && figure.unit().equals("m")
                         ? new Figure(figure.value() / METRES_PER_FOOT, "ft").toString()
                         : figure.toString();
-        String whole = comma ? text.replace('.', ',') : text;
+        String whole = write(text);
         return gauge && figure.unit().equals("mm²") && figure.value() > 0
                 ? Awg.nearest(figure.value())
                         .map(each -> whole + " (" + each + " AWG)")
                         .orElse(whole)
                 : whole;
+    }
+
+    /** A figure that is written already, with this person's decimal mark. */
+    String write(String figure) {
+        return comma ? figure.replace('.', ',') : figure;
     }
 
     private static double rounded(double value) {

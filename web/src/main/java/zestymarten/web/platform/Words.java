@@ -6,6 +6,7 @@ import java.util.Map;
 import org.springframework.context.MessageSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MessageWriter;
@@ -63,6 +64,11 @@ public class Words {
     /** The word of a constant, see {@link Message#of(Enum)}. */
     public static String say(Enum<?> constant) {
         return say(Message.of(constant));
+    }
+
+    /** A figure of a column, all of which are in one unit. */
+    public static String figure(EngineeringFormat.FigureColumn column, double value) {
+        return Preferences.current().write(column.text(value));
     }
 
     /** A quantity with its unit, such as {@code 0.64 Ω}. */

@@ -67,7 +67,7 @@ class LocatePagesTest {
                 .see(".chain .sentence", "Probe next: black on A1.1, red on A4.1.");
         browser.fill("input[name='at.A4.1']", "0.3")
                 .keys(Keys.ENTER)
-                .see(".chain .sentence", "It is in stud, before A4.1: 0.28 Ω, at most 10 mΩ. Not read: bar.");
+                .see(".chain .sentence", "It is in stud, before A4.1: 0.28 Ω, at most 0.01 Ω. Not read: bar.");
         assertThat(browser.count("svg.chain rect.out"))
                 .as("nothing by itself is cleared: strip and core were read together, the bar was not")
                 .isZero();
@@ -90,7 +90,9 @@ class LocatePagesTest {
         browser.fill("input[name='at.A3.1']", "0.52")
                 .fill("input[name='at.A4.1']", "0.9")
                 .keys(Keys.ENTER)
-                .see(".chain .sentence", "It is in S1, before A2.1: 0.5 Ω, at most 26.6 mΩ. It is in S3, before A4.1:");
+                .see(
+                        ".chain .sentence",
+                        "It is in S1, before A2.1: 0.5 Ω, at most 0.0266 Ω. It is in S3, before A4.1:");
         browser.fill(".grid input[name=length]", "328 ft")
                 .fill(".ways-of input[name=EARTH_OHMS0]", "4.1")
                 .fill(".ways-of input[name=EARTH_OHMS1]", "2.6")
