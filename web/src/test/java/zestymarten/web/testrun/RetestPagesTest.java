@@ -61,14 +61,9 @@ class RetestPagesTest {
                 .keys("0.2", Keys.ENTER);
         browser.see(".sentence", "Black on J1.1, red on J2.1.").keys("0.4", Keys.ENTER);
         browser.see(".sentence", "Black on J1.2, red on J2.2.").keys("0.4", Keys.ENTER);
-        browser.see(".sentence", "Black on J1.1, red on J1.2.").keys("OL", Keys.ENTER);
-        for (String before = browser.text(".sentence");
-                !before.startsWith("What the repair");
-                before = browser.text(".sentence")) {
-            browser.keys("OL", Keys.ENTER);
-            browser.run(
-                    "return new Promise((done) => { const wait = () => document.querySelector('.sentence').innerText.trim() !== arguments[0].trim() && !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling') ? done() : setTimeout(wait, 50); wait(); })",
-                    before);
+        browser.see(".sentence", "Black on J1.1, red on J1.2.");
+        while (!browser.text(".sentence").startsWith("What the repair")) {
+            new Hands(browser).type("OL");
         }
         browser.see(".sentence", "What the repair concerns was measured again: nothing is wrong with it.");
         assertThat(browser.text(".mid")).contains("they were not made, and the record says so");
