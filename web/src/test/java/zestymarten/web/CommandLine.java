@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 
 /** The command as somebody at a terminal uses it. */
@@ -41,16 +42,16 @@ final class CommandLine {
         return said;
     }
 
-    interface Condition {
-        boolean holds() throws Exception;
-    }
-
-    /** Waits up to a minute. */
-    static void waitUntil(Condition condition) throws InterruptedException {
+    /**
+     * Waits up to a minute.
+     *
+     * @param condition of a type that is loaded: a build by the command takes away the classes of the tests
+     */
+    static void waitUntil(Callable<Boolean> condition) throws InterruptedException {
         long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
         while (System.nanoTime() < until) {
             try {
-                if (condition.holds()) {
+                if (condition.call()) {
                     return;
                 }
             } catch (Exception e) {
