@@ -97,7 +97,7 @@ public record TrendDrawing(
                                 y(each, top),
                                 Words.say(
                                         "trend_drawing.limit",
-                                        EngineeringFormat.column(each, unit).text(each))))
+                                        Words.figure(EngineeringFormat.column(each, unit), each))))
                         .findFirst());
     }
 

@@ -106,8 +106,6 @@ record HistoryView(List<String> tests, List<WireHistoryView> wires, List<Chart> 
     }
 
     private static String text(OptionalDouble ohm) {
-        return ohm.isPresent()
-                ? EngineeringFormat.column(ohm.getAsDouble(), "Ω").text(ohm.getAsDouble())
-                : "";
+        return ohm.isPresent() ? Words.figure(EngineeringFormat.column(ohm.getAsDouble(), "Ω"), ohm.getAsDouble()) : "";
     }
 }
