@@ -15,7 +15,7 @@
       return;
     }
     const words = line().value.trim();
-    if (/^(tie|scrape|test)\b/.test(words)) {
+    if (/^(link|scrape|test)\b/.test(words)) {
       line().value = `${words} ${pin.dataset.pin}`;
     } else if (black && black !== pin.dataset.pin) {
       line().value = `${black} ${pin.dataset.pin}`;

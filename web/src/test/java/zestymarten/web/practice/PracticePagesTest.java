@@ -85,6 +85,10 @@ class PracticePagesTest {
         assertThat(browser.run("return document.getElementById('act').value"))
                 .as("nothing typed is lost")
                 .isEqualTo("jump");
+        assertThat((Boolean) browser.run(
+                        "return document.getElementById('say').getBoundingClientRect().bottom <= window.innerHeight"))
+                .as("what is refused is said where it is seen")
+                .isTrue();
         browser.complaints();
     }
 
@@ -98,7 +102,10 @@ class PracticePagesTest {
                 .see("#say", "F1.1 is at the platform and you are at the hut");
         browser.complaints();
         browser.click(".presses button[value='go platform']").see(".story", "You are at the platform.");
-        type("link F1.1 F1.2", "go hut", "H1.1 H1.2");
+        browser.fill("#act", "link").click("[data-pin='F1.1']").click("[data-pin='F1.2']");
+        assertThat(browser.run("return document.getElementById('act').value")).isEqualTo("link F1.1 F1.2");
+        browser.keys(Keys.ENTER).see(".ledger", "linked: F1.1 F1.2");
+        type("go hut", "H1.1 H1.2");
         browser.see(".ledger", "linked: F1.1 F1.2").see(".answer", "more than 20 MΩ");
     }
 
