@@ -15,6 +15,7 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /** Reads conditions, readings and pairs of terminals in the open format; every problem is reported with its member's path. */
 public final class AnalysisReader {
@@ -60,8 +61,8 @@ public final class AnalysisReader {
         try {
             return Optional.of(
                     new TestConditions(ambient, meter.get(), leads, known.get(), decision.equals("guarded"), joined));
-        } catch (IllegalArgumentException e) {
-            conditions.problem("", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            conditions.problem("", e.what());
             return Optional.empty();
         }
     }
@@ -84,8 +85,8 @@ public final class AnalysisReader {
         }
         try {
             return Optional.of(new MeterProfile("meter", accuracy, resolution, tone, mark.equals("1"), top));
-        } catch (IllegalArgumentException e) {
-            meter.problem("", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            meter.problem("", e.what());
             return Optional.empty();
         }
     }

@@ -6,6 +6,7 @@ import java.util.Set;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judgement.Quantity;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A reading as it was taken.
@@ -32,11 +33,10 @@ public record AnalysisReading(
     public AnalysisReading {
         ties = ties.stream().map(List::copyOf).toList();
         if (a.equals(b)) {
-            throw new IllegalArgumentException("Both probes on " + a + " read nothing.");
+            throw new NotAccepted("analysis_reading.both_probes_on", a);
         }
         if (quantity.needsTestVoltage() && !(testV.orElse(0) > 0)) {
-            throw new IllegalArgumentException(
-                    "A reading of " + quantity.code() + " needs its test voltage, above 0 V.");
+            throw new NotAccepted("analysis_reading.reading_needs_its", quantity.code());
         }
     }
 

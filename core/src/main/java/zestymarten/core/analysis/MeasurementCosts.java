@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * What a measurement costs beside the one before it, in seconds.
@@ -22,8 +23,11 @@ public record MeasurementCosts(double measurement, double move, double link, boo
 
     public MeasurementCosts {
         if (!(measurement > 0 && move >= 0 && link >= 0)) {
-            throw new IllegalArgumentException(
-                    "Costs (" + measurement + ", " + move + ", " + link + " s) must be above 0.");
+            throw new NotAccepted(
+                    "measurement_costs.costs_above",
+                    NotAccepted.given(measurement, "s"),
+                    NotAccepted.given(move, "s"),
+                    NotAccepted.given(link, "s"));
         }
     }
 

@@ -2,6 +2,7 @@ package zestymarten.core.assembly;
 
 import java.util.Locale;
 import java.util.Optional;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * What it takes to put a probe on the terminals of a connector.
@@ -53,7 +54,7 @@ public record Access(String place, Optional<Probing> probing, Optional<String> m
 
     public Access {
         if (!(minutes >= 0 && minutes <= DAY)) {
-            throw new IllegalArgumentException("Access takes 0 to " + (int) DAY + " minutes, not " + minutes + ".");
+            throw new NotAccepted("access.access_takes_minutes", (int) DAY, minutes);
         }
     }
 }

@@ -2,6 +2,7 @@ package zestymarten.core.assembly;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * What a workshop allows the wires of an assembly where neither the maker nor a standard says: each above 0.
@@ -23,8 +24,7 @@ public record Allowances(OptionalDouble mostOhm, OptionalDouble heatW, OptionalD
     public Allowances {
         for (OptionalDouble each : List.of(mostOhm, heatW, dropV, roundOhm)) {
             if (each.isPresent() && !isFigure(each.getAsDouble())) {
-                throw new IllegalArgumentException(
-                        "An allowance (" + each.getAsDouble() + ") must be above 0 and at most a million.");
+                throw new NotAccepted("allowances.allowance_above_most", each.getAsDouble());
             }
         }
     }

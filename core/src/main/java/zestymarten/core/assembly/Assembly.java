@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A design: what the wiring should be. Immutable. Conductors have unique names; every pin that a conductor names belongs
@@ -48,29 +49,27 @@ public record Assembly(
         states = states.isEmpty() ? List.of(SwitchState.REST) : List.copyOf(states);
         bonded = Set.copyOf(bonded);
         if (name.isBlank() || name.length() > LONGEST_NAME) {
-            throw new IllegalArgumentException("An assembly's name must have 1 to " + LONGEST_NAME + " characters.");
+            throw new NotAccepted("assembly.assembly_name_have", LONGEST_NAME);
         }
         if (conductors.size() > MOST_CONDUCTORS) {
-            throw new IllegalArgumentException(
-                    "An assembly has at most " + MOST_CONDUCTORS + " conductors, not " + conductors.size() + ".");
+            throw new NotAccepted("assembly.assembly_most_conductors", MOST_CONDUCTORS, conductors.size());
         }
         Set<Terminal> pins = new HashSet<>();
         Set<String> references = new HashSet<>();
         for (Connector connector : connectors) {
             if (!references.add(connector.id())) {
-                throw new IllegalArgumentException("Connector " + connector.id() + " is named twice.");
+                throw new NotAccepted("assembly.connector_named_twice", connector.id());
             }
             pins.addAll(connector.terminals());
         }
         Set<String> names = new HashSet<>();
         for (Conductor conductor : conductors) {
             if (!names.add(conductor.id())) {
-                throw new IllegalArgumentException("Conductor '" + conductor.id() + "' is named twice.");
+                throw new NotAccepted("assembly.conductor_named_twice", conductor.id());
             }
             for (Terminal end : List.of(conductor.from(), conductor.to())) {
                 if (end.isPin() && !pins.contains(end)) {
-                    throw new IllegalArgumentException("Conductor '" + conductor.id() + "' ends at " + end
-                            + ", which no connector of the assembly has.");
+                    throw new NotAccepted("assembly.conductor_ends_which", conductor.id(), end);
                 }
             }
         }
@@ -83,34 +82,31 @@ public record Assembly(
         Set<String> names = new HashSet<>();
         for (Component component : components) {
             if (!names.add(component.id())) {
-                throw new IllegalArgumentException("Component '" + component.id() + "' is named twice.");
+                throw new NotAccepted("assembly.component_named_twice", component.id());
             }
             if (component.kind().isContact()) {
                 contacts.add(component.id());
             }
             for (Terminal end : List.of(component.a(), component.b())) {
                 if (end.isPin() && !pins.contains(end)) {
-                    throw new IllegalArgumentException("Component '" + component.id() + "' ends at " + end
-                            + ", which no connector of the assembly has.");
+                    throw new NotAccepted("assembly.component_ends_which", component.id(), end);
                 }
             }
         }
         Set<String> stateNames = new HashSet<>();
         for (SwitchState state : states) {
             if (!stateNames.add(state.id())) {
-                throw new IllegalArgumentException("State '" + state.id() + "' is named twice.");
+                throw new NotAccepted("assembly.state_named_twice", state.id());
             }
             for (String closed : state.closed()) {
                 if (!contacts.contains(closed)) {
-                    throw new IllegalArgumentException("State '" + state.id() + "' closes '" + closed
-                            + "” is no switch, relay contact or breaker of the assembly.");
+                    throw new NotAccepted("assembly.state_closes_no", state.id(), closed);
                 }
             }
         }
         for (Terminal terminal : bonded) {
             if (!pins.contains(terminal)) {
-                throw new IllegalArgumentException(
-                        "Terminal " + terminal + " is bonded to the frame, but no connector of the assembly has it.");
+                throw new NotAccepted("assembly.terminal_bonded_frame", terminal);
             }
         }
     }

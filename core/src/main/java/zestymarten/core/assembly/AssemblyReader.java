@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -132,8 +133,8 @@ public final class AssemblyReader {
                     parts.states(),
                     parts.bonded(),
                     parts.allowances()));
-        } catch (IllegalArgumentException e) {
-            problems.add(new Problem("", Message.verbatim(String.valueOf(e.getMessage()))));
+        } catch (NotAccepted e) {
+            problems.add(new Problem("", e.what()));
             return Optional.empty();
         }
     }

@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * How the cavities of a connector lie, seen from the wire side.
@@ -29,11 +30,10 @@ public record CavityLayout(Shape shape, int rows, int columns) {
 
     public CavityLayout {
         if (!(rows >= 1 && columns >= 1 && (long) rows * columns <= MOST)) {
-            throw new IllegalArgumentException(
-                    "A face must have 1 to " + MOST + " cavities, not " + rows + " by " + columns + ".");
+            throw new NotAccepted("cavity_layout.face_have_cavities", MOST, rows, columns);
         }
         if (shape != Shape.GRID && rows != 1) {
-            throw new IllegalArgumentException("Only a grid has rows; this " + shape.code() + " has " + rows + ".");
+            throw new NotAccepted("cavity_layout.only_grid_rows", shape.code(), rows);
         }
     }
 

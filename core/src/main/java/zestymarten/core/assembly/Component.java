@@ -4,6 +4,8 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A two-terminal part on the way: fuse, contact, resistor, sensor, winding, diode.
@@ -75,24 +77,22 @@ public record Component(
 
     public Component {
         if (id.isBlank()) {
-            throw new IllegalArgumentException("A component must have a name.");
+            throw new NotAccepted("component.component_have_name");
         }
         if (a.equals(b)) {
-            throw new IllegalArgumentException("Component '" + id + "' lies between " + a + " and itself.");
+            throw new NotAccepted("component.component_lies_between", id, a);
         }
-        require(id, "highest resistance", maxOhm, Conductor.MOST_OHM, "ohm");
-        require(id, "resistance", ohm, Conductor.MOST_OHM, "ohm");
-        require(id, "tolerance", tolerance, 1, "(a fraction)");
-        require(id, "resistance at 25 °C", r25Ohm, Conductor.MOST_OHM, "ohm");
-        require(id, "beta", betaK, 20_000, "K");
-        require(id, "forward voltage", forwardV, 100, "V");
+        require(id, Message.of("component.what_highest_resistance"), maxOhm, Conductor.MOST_OHM, "Ω");
+        require(id, Message.of("component.what_resistance"), ohm, Conductor.MOST_OHM, "Ω");
+        require(id, Message.of("component.what_tolerance"), tolerance, 1, "");
+        require(id, Message.of("component.what_resistance_at_25_c"), r25Ohm, Conductor.MOST_OHM, "Ω");
+        require(id, Message.of("component.what_beta"), betaK, 20_000, "K");
+        require(id, Message.of("component.what_forward_voltage"), forwardV, 100, "V");
         if (kind.needsOhm() && ohm.isEmpty()) {
-            throw new IllegalArgumentException(
-                    "Component '" + id + "': a " + kind.code() + " needs its resistance, member 'ohm'.");
+            throw new NotAccepted("component.component_needs_its", id, kind.code());
         }
         if (kind == ComponentKind.NTC && (r25Ohm.isEmpty() || betaK.isEmpty())) {
-            throw new IllegalArgumentException(
-                    "Component '" + id + "': an NTC sensor needs members 'r25_ohm' and 'beta_k'.");
+            throw new NotAccepted("component.component_ntc_sensor", id);
         }
     }
 
@@ -101,10 +101,14 @@ public record Component(
         return !kind.isContact() || state.closed().contains(id);
     }
 
-    private static void require(String id, String what, OptionalDouble value, double most, String unit) {
+    private static void require(String id, Message what, OptionalDouble value, double most, String unit) {
         if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
-            throw new IllegalArgumentException("Component '" + id + "': " + what + " (" + value.getAsDouble() + " "
-                    + unit + ") must be above 0 and at most " + most + " " + unit + ".");
+            throw new NotAccepted(
+                    "component.out_of_range",
+                    id,
+                    what,
+                    NotAccepted.given(value.getAsDouble(), unit),
+                    NotAccepted.given(most, unit));
         }
     }
 }

@@ -2,6 +2,8 @@ package zestymarten.core.assembly;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A wire from terminal to terminal, with what is known of it. The {@code from} end is the one that stays put when ends
@@ -34,30 +36,39 @@ public record Conductor(
 
     public Conductor {
         if (id.isBlank()) {
-            throw new IllegalArgumentException("A conductor must have a name.");
+            throw new NotAccepted("conductor.conductor_have_name");
         }
         if (from.equals(to)) {
-            throw new IllegalArgumentException("Conductor '" + id + "' runs from " + from + " to itself.");
+            throw new NotAccepted("conductor.conductor_runs_itself", id, from);
         }
-        require(id, "length", lengthM, LONGEST_M, "m");
-        require(id, "section", areaMm2, THICKEST_MM2, "mm²");
-        require(id, "highest resistance", maxOhm, MOST_OHM, "ohm");
-        require(id, "lowest resistance", minOhm, MOST_OHM, "ohm");
+        require(id, Message.of("conductor.what_length"), lengthM, LONGEST_M, "m");
+        require(id, Message.of("conductor.what_section"), areaMm2, THICKEST_MM2, "mm²");
+        require(id, Message.of("conductor.what_highest_resistance"), maxOhm, MOST_OHM, "Ω");
+        require(id, Message.of("conductor.what_lowest_resistance"), minOhm, MOST_OHM, "Ω");
         if (current.isPresent() && !(current.getAsDouble() >= 0 && current.getAsDouble() <= MOST_AMPERES)) {
-            throw new IllegalArgumentException("Conductor '" + id + "': current (" + current.getAsDouble()
-                    + " A) must be from 0 to " + MOST_AMPERES + " A.");
+            throw new NotAccepted(
+                    "conductor.current_out_of_range",
+                    id,
+                    NotAccepted.given(current.getAsDouble(), "A"),
+                    NotAccepted.given(MOST_AMPERES, "A"));
         }
         if (maxOhm.isPresent() && minOhm.isPresent() && minOhm.getAsDouble() > maxOhm.getAsDouble()) {
-            throw new IllegalArgumentException("Conductor '" + id + "': lowest resistance (" + minOhm.getAsDouble()
-                    + " ohm) must not be above the highest (" + maxOhm.getAsDouble() + " ohm).");
+            throw new NotAccepted(
+                    "conductor.conductor_lowest_resistance",
+                    id,
+                    NotAccepted.given(minOhm.getAsDouble(), "Ω"),
+                    NotAccepted.given(maxOhm.getAsDouble(), "Ω"));
         }
     }
 
-    private static void require(String id, String what, OptionalDouble value, double most, String unit) {
+    private static void require(String id, Message what, OptionalDouble value, double most, String unit) {
         if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
-            throw new IllegalArgumentException("Conductor '" + id + "': " + what + " (" + value.getAsDouble() + " "
-                    + unit + ") must be above 0 and at most " + most + " " + unit
-                    + ". Leave it empty if it is not known.");
+            throw new NotAccepted(
+                    "conductor.out_of_range",
+                    id,
+                    what,
+                    NotAccepted.given(value.getAsDouble(), unit),
+                    NotAccepted.given(most, unit));
         }
     }
 
@@ -149,7 +160,7 @@ public record Conductor(
     /** The terminal at the other end from the one given, which must be one of the two. */
     public Terminal otherEnd(Terminal end) {
         if (!end.equals(from) && !end.equals(to)) {
-            throw new IllegalArgumentException("Terminal " + end + " is no end of conductor '" + id + "'.");
+            throw new NotAccepted("conductor.terminal_no_end", end, id);
         }
         return end.equals(from) ? to : from;
     }

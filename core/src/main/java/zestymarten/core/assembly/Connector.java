@@ -2,6 +2,7 @@ package zestymarten.core.assembly;
 
 import java.util.HashSet;
 import java.util.List;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A group of terminals at one place.
@@ -16,15 +17,13 @@ public record Connector(String id, String name, CavityLayout face, List<String> 
     public Connector {
         pins = List.copyOf(pins);
         if (id.indexOf('.') >= 0 || !Terminal.isName(id)) {
-            throw new IllegalArgumentException(
-                    "Connector reference '" + id + "' must be letters and digits, such as J1.");
+            throw new NotAccepted("connector.connector_reference_letters", id);
         }
         if (pins.size() > face.cavities()) {
-            throw new IllegalArgumentException("Connector " + id + " has " + pins.size() + " pins but its face only "
-                    + face.cavities() + " cavities.");
+            throw new NotAccepted("connector.connector_pins_but", id, pins.size(), face.cavities());
         }
         if (new HashSet<>(pins).size() != pins.size()) {
-            throw new IllegalArgumentException("Connector " + id + " names a pin twice.");
+            throw new NotAccepted("connector.connector_names_pin", id);
         }
     }
 

@@ -11,6 +11,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /** Reads connectors, and takes in the pins that anything else names, in order of first use. */
 final class ConnectorReader {
@@ -91,12 +92,10 @@ final class ConnectorReader {
                             case "grid" -> CavityLayout.grid(rows, columns);
                             case "ring" -> CavityLayout.ring(columns);
                             case "line", "outlet" -> CavityLayout.line(columns);
-                            default ->
-                                throw new IllegalArgumentException(
-                                        "“" + shape + "” is not accepted; expected grid, ring, line or outlet.");
+                            default -> throw new NotAccepted("connector_reader.accepted_expected_grid", shape);
                         });
-            } catch (IllegalArgumentException e) {
-                face.problem("", Message.verbatim(String.valueOf(e.getMessage())));
+            } catch (NotAccepted e) {
+                face.problem("", e.what());
                 return Optional.empty();
             }
         });
@@ -123,8 +122,8 @@ final class ConnectorReader {
     static <T> Optional<T> made(JsonMembers where, Supplier<T> maker) {
         try {
             return Optional.of(maker.get());
-        } catch (IllegalArgumentException e) {
-            where.problem("", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            where.problem("", e.what());
             return Optional.empty();
         }
     }

@@ -1,6 +1,7 @@
 package zestymarten.core.assembly;
 
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A node on the way: splice, crimp, solder, screw, contact.
@@ -12,11 +13,14 @@ import java.util.OptionalDouble;
 public record Joint(Terminal terminal, String kind, boolean probe, OptionalDouble maxOhm) {
     public Joint {
         if (terminal.isPin() || terminal.isFrame()) {
-            throw new IllegalArgumentException("Joint " + terminal + " must have a name without a dot, such as S1.");
+            throw new NotAccepted("joint.joint_have_name", terminal);
         }
         if (maxOhm.isPresent() && !(maxOhm.getAsDouble() >= 0 && maxOhm.getAsDouble() <= Conductor.MOST_OHM)) {
-            throw new IllegalArgumentException("Joint " + terminal + ": highest resistance (" + maxOhm.getAsDouble()
-                    + " ohm) must be from 0 to " + Conductor.MOST_OHM + " ohm.");
+            throw new NotAccepted(
+                    "joint.joint_highest_resistance",
+                    terminal,
+                    NotAccepted.given(maxOhm.getAsDouble(), "Ω"),
+                    NotAccepted.given(Conductor.MOST_OHM, "Ω"));
         }
     }
 }

@@ -1,6 +1,7 @@
 package zestymarten.core.assembly;
 
 import java.util.Set;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A named state of switches and relays.
@@ -14,7 +15,7 @@ public record SwitchState(String id, Set<String> closed) {
     public SwitchState {
         closed = Set.copyOf(closed);
         if (id.isBlank()) {
-            throw new IllegalArgumentException("A state must have a name.");
+            throw new NotAccepted("switch_state.state_have_name");
         }
     }
 }

@@ -3,6 +3,7 @@ package zestymarten.core.assembly;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * One contact of the wiring: a connector's pin ({@code J1.3}), a joint ({@code S1}) or the frame ({@code FRAME}).
@@ -18,8 +19,7 @@ public record Terminal(String name) implements Comparable<Terminal> {
 
     public Terminal {
         if (!isName(name)) {
-            throw new IllegalArgumentException(
-                    "Terminal '" + name + "' must be such as J1.3, S1 or FRAME, at most " + LONGEST + " characters.");
+            throw new NotAccepted("terminal.terminal_such_as", name, LONGEST);
         }
     }
 

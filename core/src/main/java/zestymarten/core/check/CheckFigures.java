@@ -4,6 +4,7 @@ import java.util.Optional;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MessageArgument;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
 /** Limits and figures of things that are checked by themselves. */
@@ -40,9 +41,10 @@ final class CheckFigures {
                 : Message.NONE;
     }
 
-    static double required(double value, double most, String what) {
+    static double required(double value, double most, Message what, String unit) {
         if (!(value > 0 && value <= most)) {
-            throw new IllegalArgumentException(what + " (" + value + ") must be above 0 and at most " + most + ".");
+            throw new NotAccepted(
+                    "check_figures.out_of_range", what, NotAccepted.given(value, unit), NotAccepted.given(most, unit));
         }
         return value;
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.limit.Limit;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A circuit breaker, out of the circuit: each pole switched on and off.
@@ -15,7 +16,7 @@ public record CircuitBreaker(int poles) implements CheckedItem {
 
     public CircuitBreaker {
         if (poles < 1 || poles > MOST_POLES) {
-            throw new IllegalArgumentException("A breaker has 1 to " + MOST_POLES + " poles, not " + poles + ".");
+            throw new NotAccepted("circuit_breaker.breaker_poles", MOST_POLES, poles);
         }
     }
 

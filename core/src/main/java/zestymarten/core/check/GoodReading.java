@@ -1,6 +1,7 @@
 package zestymarten.core.check;
 
 import zestymarten.core.limit.Limit;
+import zestymarten.core.quantity.NotAccepted;
 
 /** What a good one shows at one measurement. */
 public sealed interface GoodReading {
@@ -22,8 +23,10 @@ public sealed interface GoodReading {
     record Forward(double least, double most) implements GoodReading {
         public Forward {
             if (!(least > 0 && most > least)) {
-                throw new IllegalArgumentException(
-                        "A forward voltage from " + least + " V to " + most + " V must be above 0 and rise.");
+                throw new NotAccepted(
+                        "good_reading.forward_voltage_above",
+                        NotAccepted.given(least, "V"),
+                        NotAccepted.given(most, "V"));
             }
         }
     }

@@ -4,13 +4,16 @@ import java.util.List;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /** Any two points, and what is expected between them. */
 public record PointPair(GoodReading expected) implements CheckedItem {
     /** PointPair that should be one, with at most so many ohms between them. */
     public static PointPair joined(double mostOhm) {
-        return new PointPair(
-                CheckFigures.atMost(CheckFigures.required(mostOhm, 1e6, "The maximum in ohms"), Limit.Rule.GIVEN));
+        return new PointPair(CheckFigures.atMost(
+                CheckFigures.required(mostOhm, 1e6, Message.of("check_figures.what_the_maximum"), "Ω"),
+                Limit.Rule.GIVEN));
     }
 
     /** PointPair that should have nothing to do with each other. */
@@ -25,10 +28,12 @@ public record PointPair(GoodReading expected) implements CheckedItem {
      */
     public static PointPair value(double ohm, double tolerance) {
         if (!(tolerance >= 0 && tolerance <= 1)) {
-            throw new IllegalArgumentException("A tolerance (" + tolerance + ") must be a fraction from 0 to 1.");
+            throw new NotAccepted("point_pair.tolerance_fraction", tolerance);
         }
-        return new PointPair(
-                CheckFigures.around(CheckFigures.required(ohm, 1e9, "The value in ohms"), tolerance, tolerance));
+        return new PointPair(CheckFigures.around(
+                CheckFigures.required(ohm, 1e9, Message.of("check_figures.what_the_value"), "Ω"),
+                tolerance,
+                tolerance));
     }
 
     @Override

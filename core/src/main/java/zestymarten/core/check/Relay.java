@@ -6,6 +6,8 @@ import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A relay or contactor: its coil, and a contact at rest and operated.
@@ -21,10 +23,10 @@ public record Relay(OptionalDouble coilOhm, boolean makes, boolean breaks) imple
     private static final String BREAKING = "breaking";
 
     public Relay {
-        coilOhm.ifPresent(each -> CheckFigures.required(each, MOST_OHM, "The coil's resistance in ohms"));
+        coilOhm.ifPresent(each ->
+                CheckFigures.required(each, MOST_OHM, Message.of("check_figures.what_the_coil_s_resistance"), "Ω"));
         if (!makes && !breaks) {
-            throw new IllegalArgumentException(
-                    "A relay has a contact that is open at rest, one that is closed, or both.");
+            throw new NotAccepted("relay.relay_contact_that");
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A temperature sensor at a known temperature, and again at another one.
@@ -23,13 +24,18 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
     public Sensor {
         for (OptionalDouble each : List.of(OptionalDouble.of(celsius), again)) {
             if (each.isPresent() && !curve.covers(each.getAsDouble())) {
-                throw new IllegalArgumentException("The sensor's temperature (" + each.getAsDouble()
-                        + " °C) must be within its curve, " + curve.lowestC() + " to " + curve.highestC() + " °C.");
+                throw new NotAccepted(
+                        "sensor.sensor_temperature_within",
+                        NotAccepted.given(each.getAsDouble(), "°C"),
+                        NotAccepted.given(curve.lowestC(), "°C"),
+                        NotAccepted.given(curve.highestC(), "°C"));
             }
         }
         if (again.isPresent() && !(Math.abs(again.getAsDouble() - celsius) >= LEAST_STEP_K)) {
-            throw new IllegalArgumentException("The second temperature (" + again.getAsDouble()
-                    + " °C) must be at least " + LEAST_STEP_K + " K from the first, or nothing is learnt from it.");
+            throw new NotAccepted(
+                    "sensor.second_temperature_least",
+                    NotAccepted.given(again.getAsDouble(), "°C"),
+                    NotAccepted.given(LEAST_STEP_K, "K"));
         }
     }
 

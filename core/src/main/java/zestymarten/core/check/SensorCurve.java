@@ -5,6 +5,8 @@ import java.util.NavigableMap;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
 import zestymarten.core.limit.Sensors;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /** What a temperature sensor reads over its range; always rising or always falling. Temperatures in °C. */
 public sealed interface SensorCurve {
@@ -54,9 +56,9 @@ public sealed interface SensorCurve {
      */
     record Beta(double r25Ohm, double betaK) implements SensorCurve {
         public Beta {
-            CheckFigures.required(r25Ohm, 1e9, "The resistance at 25 °C in ohms");
+            CheckFigures.required(r25Ohm, 1e9, Message.of("check_figures.what_the_resistance_at_25_c"), "Ω");
             if (!(betaK >= 1000 && betaK <= 10_000)) {
-                throw new IllegalArgumentException("Beta (" + betaK + " K) must be from 1000 to 10000 K.");
+                throw new NotAccepted("sensor_curve.beta_out_of_range", NotAccepted.given(betaK, "K"));
             }
         }
 
@@ -86,8 +88,7 @@ public sealed interface SensorCurve {
         public Table {
             rows = Collections.unmodifiableNavigableMap(new TreeMap<>(rows));
             if (rows.size() < 2 || !isMonotone(rows)) {
-                throw new IllegalArgumentException(
-                        "A sensor's table needs at least two temperatures, and a resistance that always rises or always falls.");
+                throw new NotAccepted("sensor_curve.sensor_table_needs");
             }
         }
 

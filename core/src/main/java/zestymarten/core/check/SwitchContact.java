@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.limit.Limit;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A contact of a switch in each of its positions.
@@ -19,12 +20,10 @@ public record SwitchContact(List<String> positions, Set<String> closedIn) implem
         positions = positions.stream().distinct().toList();
         closedIn = Set.copyOf(closedIn);
         if (positions.isEmpty() || positions.size() > MOST) {
-            throw new IllegalArgumentException(
-                    "A switch has 1 to " + MOST + " positions, not " + positions.size() + ".");
+            throw new NotAccepted("switch_contact.switch_positions", MOST, positions.size());
         }
         if (!positions.containsAll(closedIn)) {
-            throw new IllegalArgumentException(
-                    "The contact is closed in " + closedIn + ", but the positions are " + positions + ".");
+            throw new NotAccepted("switch_contact.contact_closed_in", closedIn, positions);
         }
     }
 

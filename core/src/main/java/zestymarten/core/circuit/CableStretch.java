@@ -3,6 +3,8 @@ package zestymarten.core.circuit;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.limit.StandardSections;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Cable between two points of a circuit: each of its conductors of a section of its own, all of one metal.
@@ -17,13 +19,12 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
     private static final double MOST = 1000;
 
     public CableStretch {
-        require(metres, "length", "m");
-        require(lineMm2, "section of the line", "mm²");
-        require(neutralMm2, "section of the neutral", "mm²");
-        require(protectiveMm2, "section of the protective conductor", "mm²");
+        require(metres, Message.of("cable_stretch.what_length"), "m");
+        require(lineMm2, Message.of("cable_stretch.what_section_of_the_line"), "mm²");
+        require(neutralMm2, Message.of("cable_stretch.what_section_of_the_neutral"), "mm²");
+        require(protectiveMm2, Message.of("cable_stretch.what_section_of_the_protective_conductor"), "mm²");
         if (!metal.equals(Metal.COPPER) && !metal.equals(Metal.ALUMINIUM)) {
-            throw new IllegalArgumentException(
-                    "A cable of a building is of copper or aluminium, not of " + metal.code() + ".");
+            throw new NotAccepted("cable_stretch.cable_building_copper", metal.code());
         }
     }
 
@@ -32,10 +33,10 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
         this(metres, lineMm2, lineMm2, protectiveMm2, Metal.COPPER);
     }
 
-    private static void require(double value, String what, String unit) {
+    private static void require(double value, Message what, String unit) {
         if (!(value > 0 && value <= MOST)) {
-            throw new IllegalArgumentException("A stretch's " + what + " (" + value + " " + unit
-                    + ") must be above 0 and at most 1000 " + unit + ".");
+            throw new NotAccepted(
+                    "cable_stretch.out_of_range", what, NotAccepted.given(value, unit), NotAccepted.given(1000, unit));
         }
     }
 

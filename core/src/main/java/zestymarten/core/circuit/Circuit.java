@@ -8,6 +8,7 @@ import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Link;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -40,17 +41,15 @@ public record Circuit(
         spurs = List.copyOf(spurs);
         int outlets = stretches.size() - (shape == CircuitShape.RING ? 1 : 0);
         if (outlets < 1 || outlets > MOST_OUTLETS) {
-            throw new IllegalArgumentException(
-                    "A circuit has from 1 to " + MOST_OUTLETS + " outlets; read " + outlets + ".");
+            throw new NotAccepted("circuit.circuit_outlets_read", MOST_OUTLETS, outlets);
         }
         for (Spur spur : spurs) {
             if (spur.from() > outlets) {
-                throw new IllegalArgumentException(
-                        "A spur leaves outlet " + spur.from() + ", but there are only " + outlets + ".");
+                throw new NotAccepted("circuit.spur_leaves_outlet", spur.from(), outlets);
             }
         }
         if (!(celsius >= LEAST_C && celsius <= MOST_C)) {
-            throw new IllegalArgumentException("Temperature (" + celsius + " °C) must be from -50 to 150 °C.");
+            throw new NotAccepted("circuit.temperature_out_of_range", NotAccepted.given(celsius, "°C"));
         }
     }
 

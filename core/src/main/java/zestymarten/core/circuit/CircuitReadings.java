@@ -3,6 +3,7 @@ package zestymarten.core.circuit;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Readings of a circuit as they came in, in any order, the leads taken off: ohms, or empty where the meter found no way through.
@@ -13,8 +14,7 @@ public record CircuitReadings(Map<Spot, OptionalDouble> ohms) {
         ohms = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(ohms));
         ohms.forEach((spot, ohm) -> {
             if (ohm.isPresent() && !(ohm.getAsDouble() >= 0 && ohm.getAsDouble() <= 1e9)) {
-                throw new IllegalArgumentException(
-                        "A reading (" + ohm.getAsDouble() + " Ω, " + spot + ") must be from 0 to 10^9 Ω.");
+                throw new NotAccepted("circuit_readings.out_of_range", NotAccepted.given(ohm.getAsDouble(), "Ω"), spot);
             }
         });
     }

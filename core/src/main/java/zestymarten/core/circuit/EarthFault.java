@@ -3,6 +3,7 @@ package zestymarten.core.circuit;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.conductor.ResidualDevice;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * What is asked of a circuit when its line touches exposed metal, and what was read of it live by those permitted.
@@ -30,8 +31,7 @@ public record EarthFault(
 
     public EarthFault {
         if (!(factor > 0 && factor <= 1)) {
-            throw new IllegalArgumentException(
-                    "The voltage factor (" + factor + ") must be above 0 and at most 1, such as 0.95.");
+            throw new NotAccepted("earth_fault.voltage_factor_above", factor);
         }
     }
 

@@ -1,5 +1,7 @@
 package zestymarten.core.circuit;
 
+import zestymarten.core.quantity.NotAccepted;
+
 /**
  * A point that hangs on another by cable of its own.
  *
@@ -8,7 +10,7 @@ package zestymarten.core.circuit;
 public record Spur(int from, CableStretch cable) {
     public Spur {
         if (from < 1) {
-            throw new IllegalArgumentException("A spur leaves an outlet, counted from 1; read " + from + ".");
+            throw new NotAccepted("spur.spur_leaves_outlet", from);
         }
     }
 }

@@ -3,6 +3,7 @@ package zestymarten.core.circuit;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.conductor.Protection;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * What feeds a circuit and what is asked of it.
@@ -26,16 +27,13 @@ public record Supply(
 
     public Supply {
         if (!(volts > 0 && volts <= 1000)) {
-            throw new IllegalArgumentException(
-                    "The supply's volts (" + volts + " V) must be above 0 and at most 1000 V.");
+            throw new NotAccepted("supply.supply_volts_above", NotAccepted.given(volts, "V"));
         }
         if (!(mostDrop > 0 && mostDrop < 1)) {
-            throw new IllegalArgumentException(
-                    "The voltage that may be lost (" + 100 * mostDrop + " %) must be above 0 and below 100 %.");
+            throw new NotAccepted("supply.voltage_that_may", NotAccepted.given(100 * mostDrop, "%"));
         }
         if (fault.earthing() == Earthing.SELV && volts > MOST_SELV_V) {
-            throw new IllegalArgumentException("The supply's volts (" + volts
-                    + " V) must be at most 50 V for separated extra-low voltage (SELV, PELV).");
+            throw new NotAccepted("supply.supply_volts_most", NotAccepted.given(volts, "V"));
         }
     }
 

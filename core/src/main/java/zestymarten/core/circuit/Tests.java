@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * All dead tests of a circuit as far as they are taken.
@@ -27,8 +28,7 @@ public record Tests(
         insulation = java.util.Collections.unmodifiableMap(copy);
         insulation.forEach((pair, shown) -> {
             if (shown.figure().isEmpty()) {
-                throw new IllegalArgumentException("Insulation " + pair + ": read " + shown.kind()
-                        + "; expected a resistance such as 200M, or >999M.");
+                throw new NotAccepted("tests.insulation_read_expected", pair, shown.kind());
             }
         });
     }

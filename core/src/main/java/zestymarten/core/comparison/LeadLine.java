@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import zestymarten.core.quantity.Median;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * The line through the ohms of alike leads over their lengths.
@@ -39,9 +40,11 @@ public record LeadLine(double ohmPerMetre, double terminationOhm, double scaleOh
     public record Lead(double lengthM, double ohm, double uncertaintyOhm) {
         public Lead {
             if (!(lengthM > 0 && ohm >= 0 && uncertaintyOhm >= 0)) {
-                throw new IllegalArgumentException(
-                        "A lead's length (" + lengthM + " m) must be above 0, its resistance (" + ohm
-                                + ") and their uncertainty (" + uncertaintyOhm + ") not below 0.");
+                throw new NotAccepted(
+                        "lead_line.lead_length_above",
+                        NotAccepted.given(lengthM, "m"),
+                        NotAccepted.given(ohm, "Ω"),
+                        NotAccepted.given(uncertaintyOhm, "Ω"));
             }
         }
     }

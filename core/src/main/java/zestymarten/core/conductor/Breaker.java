@@ -7,6 +7,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.ResourceTable;
 
 /**
@@ -50,8 +51,7 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
 
     public Breaker {
         if (!(ratedA > 0 && ratedA <= 125)) {
-            throw new IllegalArgumentException(
-                    "A breaker's rated current (" + ratedA + " A) must be above 0 and at most 125 A.");
+            throw new NotAccepted("breaker.breaker_rated_current", NotAccepted.given(ratedA, "A"));
         }
     }
 
@@ -106,7 +106,7 @@ public record Breaker(Curve curve, double ratedA) implements Protection {
     public Reaction at(double amperes) {
         double times = amperes / ratedA;
         if (!(times >= 0)) {
-            throw new IllegalArgumentException("A current (" + amperes + " A) must not be below 0.");
+            throw new NotAccepted("breaker.current_below", NotAccepted.given(amperes, "A"));
         }
         if (times > cell("instant_high")) {
             return Reaction.AT_ONCE;

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A dead short at the far end of a feeder, there and back.
@@ -26,9 +27,10 @@ public record DeadShort(
 
     public DeadShort {
         if (!(volts > 0 && volts <= 1000 && sourceOhm > 0 && sourceOhm <= 1000)) {
-            throw new IllegalArgumentException(
-                    "The source's voltage (" + volts + " V) must be above 0 and at most 1000 V, its" + " resistance ("
-                            + sourceOhm + ") above 0 and at most 1000.");
+            throw new NotAccepted(
+                    "dead_short.source_voltage_above",
+                    NotAccepted.given(volts, "V"),
+                    NotAccepted.given(sourceOhm, "Ω"));
         }
     }
 

@@ -9,6 +9,7 @@ import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.limit.StandardSections;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MessageArgument;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A conductor, or two in a loop, of which two of length, section and ohms are known: the third follows, and where all three are
@@ -38,12 +39,11 @@ public record Feeder(
                 .filter(OptionalDouble::isPresent)
                 .count();
         if (known < 2) {
-            throw new IllegalArgumentException("Two of length, section and resistance are needed; the third follows.");
+            throw new NotAccepted("feeder.two_length_section");
         }
         for (OptionalDouble each : List.of(lengthM, areaMm2, ohm)) {
             if (each.isPresent() && !(each.getAsDouble() > 0 && each.getAsDouble() < 1e7)) {
-                throw new IllegalArgumentException(
-                        "Length, section and resistance must be above 0; read " + each.getAsDouble() + ".");
+                throw new NotAccepted("feeder.length_section_resistance", each.getAsDouble());
             }
         }
     }

@@ -1,6 +1,8 @@
 package zestymarten.core.conductor;
 
 import zestymarten.core.assembly.Metal;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Formulas of one conductor. Lengths in metres, sections in mm², resistances in ohms, temperatures in °C, currents in
@@ -59,32 +61,41 @@ public final class FeederWire {
 
     /** The section that a measured resistance implies: {@code A = rho20 (1 + a (t - 20)) L / R}, L the whole way measured. */
     public static double impliedMm2(Metal metal, double lengthM, double ohm, double celsius) {
-        return metal.resistivity() * metal.factor(celsius) * above(lengthM, "length") / above(ohm, "resistance");
+        return metal.resistivity()
+                * metal.factor(celsius)
+                * above(lengthM, Message.of("feeder_wire.what_length"))
+                / above(ohm, Message.of("feeder_wire.what_resistance"));
     }
 
     /** The same wire at another temperature, from its resistance at one. */
     public static double ohmAt(Metal metal, double ohm, double celsius, double otherCelsius) {
-        return above(ohm, "resistance") * metal.factor(otherCelsius) / metal.factor(celsius);
+        return above(ohm, Message.of("feeder_wire.what_resistance"))
+                * metal.factor(otherCelsius)
+                / metal.factor(celsius);
     }
 
     /** Current of a dead short at the far end: {@code I = U / (R_source + R_loop)}. */
     public static double shortAmperes(double volts, double sourceOhm, double loopOhm) {
-        return above(volts, "voltage") / (above(sourceOhm, "resistance of the source") + above(loopOhm, "loop"));
+        return above(volts, Message.of("feeder_wire.what_voltage"))
+                / (above(sourceOhm, Message.of("feeder_wire.what_resistance_of_the_source"))
+                        + above(loopOhm, Message.of("feeder_wire.what_loop")));
     }
 
     /** Heat in a resistance: {@code P = I² R}. */
     public static double watts(double amperes, double ohm) {
-        return amperes * amperes * above(ohm, "resistance");
+        return amperes * amperes * above(ohm, Message.of("feeder_wire.what_resistance"));
     }
 
     /** The most ohms that make no more than so much heat: {@code R = P / I²}. */
     public static double ohmForWatts(double watts, double amperes) {
-        return above(watts, "heat") / (above(amperes, "current") * amperes);
+        return above(watts, Message.of("feeder_wire.what_heat"))
+                / (above(amperes, Message.of("feeder_wire.what_current")) * amperes);
     }
 
     /** Loss of voltage in a loop: {@code dU = I R}. */
     public static double dropVolts(double amperes, double loopOhm) {
-        return above(amperes, "current") * above(loopOhm, "loop");
+        return above(amperes, Message.of("feeder_wire.what_current"))
+                * above(loopOhm, Message.of("feeder_wire.what_loop"));
     }
 
     /**
@@ -92,18 +103,22 @@ public final class FeederWire {
      * 5 s; shorter, the device's let-through decides; longer, heat gets away. Source: IEC 60364-5-54.
      */
     public static double adiabaticSeconds(Insulation insulation, double areaMm2, double amperes) {
-        double root = insulation.k * above(areaMm2, "section") / above(amperes, "current");
+        double root = insulation.k
+                * above(areaMm2, Message.of("feeder_wire.what_section"))
+                / above(amperes, Message.of("feeder_wire.what_current"));
         return root * root;
     }
 
     /** The section that stands a current for a time, {@code A = I √t / k}; see {@link #adiabaticSeconds}. */
     public static double adiabaticMm2(Insulation insulation, double amperes, double seconds) {
-        return above(amperes, "current") * Math.sqrt(above(seconds, "time")) / insulation.k;
+        return above(amperes, Message.of("feeder_wire.what_current"))
+                * Math.sqrt(above(seconds, Message.of("feeder_wire.what_time")))
+                / insulation.k;
     }
 
-    private static double above(double value, String what) {
+    private static double above(double value, Message what) {
         if (!(value > 0 && value < Double.POSITIVE_INFINITY)) {
-            throw new IllegalArgumentException("The " + what + " (" + value + ") must be above 0 and finite.");
+            throw new NotAccepted("feeder_wire.out_of_range", what, value);
         }
         return value;
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.ResourceTable;
 
 /**
@@ -26,8 +27,7 @@ public record FuseLink(double ratedA) implements Protection {
 
     public FuseLink {
         if (!(ratedA > 0 && ratedA <= MOST_A)) {
-            throw new IllegalArgumentException(
-                    "A fuse's rated current (" + ratedA + " A) must be above 0 and at most 1250 A.");
+            throw new NotAccepted("fuse_link.fuse_rated_current", NotAccepted.given(ratedA, "A"));
         }
     }
 

@@ -1,8 +1,10 @@
 package zestymarten.core.conductor;
 
+import java.util.Arrays;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /** What cuts a current off that is too large. */
 public sealed interface Protection permits Breaker, FuseLink {
@@ -30,7 +32,14 @@ public sealed interface Protection permits Breaker, FuseLink {
      * @throws IllegalArgumentException for any other, or where there is none of so many amperes
      */
     static Protection of(String kind, double ratedA) {
-        return kind.equals("gG") ? new FuseLink(ratedA) : new Breaker(Breaker.Curve.valueOf(kind), ratedA);
+        return kind.equals("gG")
+                ? new FuseLink(ratedA)
+                : new Breaker(
+                        Arrays.stream(Breaker.Curve.values())
+                                .filter(each -> each.name().equals(kind))
+                                .findFirst()
+                                .orElseThrow(() -> new NotAccepted("protection.kind", kind)),
+                        ratedA);
     }
 
     /** Chooses by kind. */

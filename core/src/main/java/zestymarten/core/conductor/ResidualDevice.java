@@ -3,6 +3,7 @@ package zestymarten.core.conductor;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A residual-current device: it opens when line and neutral do not carry the same. Source: IEC 61008-1, table 1; for one in a
@@ -42,8 +43,10 @@ public record ResidualDevice(Wave wave, boolean delayed, double residualA) {
 
     public ResidualDevice {
         if (!(residualA > 0 && residualA <= MOST_A)) {
-            throw new IllegalArgumentException("The rated residual current (" + residualA
-                    + " A) must be above 0 and at most " + (int) MOST_A + " A, such as 30m for 30 mA.");
+            throw new NotAccepted(
+                    "residual_device.rated_residual_current",
+                    NotAccepted.given(residualA, "A"),
+                    NotAccepted.given((int) MOST_A, "A"));
         }
     }
 

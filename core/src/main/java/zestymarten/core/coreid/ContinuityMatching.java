@@ -8,6 +8,7 @@ import zestymarten.core.network.Link;
 import zestymarten.core.network.Network;
 import zestymarten.core.network.Path;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
 /** Which of several alike cores leads through a given part: dead, by the ohms; or by the step of a voltage in a state. */
@@ -85,8 +86,7 @@ public final class ContinuityMatching {
     /** Each core by the volts that arrive when the part is switched on, less those when it is off. */
     public static List<CoreResult> byVolts(double supplyV, List<Double> on, List<Double> off) {
         if (!(supplyV > 0 && supplyV <= 1000) || on.size() != off.size()) {
-            throw new IllegalArgumentException("The supply (" + supplyV
-                    + " V) must be above 0 and at most 1000 V, with a reading on and off for each core.");
+            throw new NotAccepted("continuity_matching.supply_above_most", NotAccepted.given(supplyV, "V"));
         }
         List<CoreResult> told = new ArrayList<>();
         for (int i = 0; i < on.size(); i++) {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Which core here is which core there, from what was tied at either end and what was found at the other.
@@ -55,7 +56,7 @@ public record CoreMatching(List<MatchingExplanation> explanations) {
             GroupCodes tiedHere, GroupCodes foundThere, GroupCodes tiedThere, GroupCodes foundHere) {
         int cores = tiedHere.cores();
         if (List.of(foundThere, tiedThere, foundHere).stream().anyMatch(each -> each.cores() != cores)) {
-            throw new IllegalArgumentException("All four must be groups of the same " + cores + " cores.");
+            throw new NotAccepted("core_matching.all_four_groups", cores);
         }
         Tries tries = new Tries(tiedHere, foundThere, tiedThere, foundHere);
         tries.good();

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Cores of one end in groups: tied, or found to ring together. Every core from 1 to {@link #cores} is in exactly one group; a
@@ -20,8 +21,7 @@ public record GroupCodes(List<List<Integer>> groups) {
         List<Integer> all = groups.stream().flatMap(List::stream).sorted().toList();
         for (int i = 0; i < all.size(); i++) {
             if (all.get(i) != i + 1) {
-                throw new IllegalArgumentException(
-                        "Groups: each core from 1 to " + all.size() + " must be in one group, read " + all + ".");
+                throw new NotAccepted("group_codes.groups_each_core", all.size(), all);
             }
         }
     }

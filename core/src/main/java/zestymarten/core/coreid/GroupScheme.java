@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A plan of groups at both ends that tells every core by the sizes of its two groups.
@@ -36,8 +37,7 @@ public record GroupScheme(List<CodeCell> cells) {
     /** A scheme for so many cores; empty for 1, 2, 5 and 9, where sizes alone do not do. */
     public static Optional<GroupScheme> of(int cores) {
         if (cores < 1 || cores > MOST) {
-            throw new IllegalArgumentException(
-                    "A bundle (" + cores + " cores) must have from 1 to " + MOST + " cores.");
+            throw new NotAccepted("group_scheme.bundle_cores_have", cores, MOST);
         }
         return found(cores, true).or(() -> found(cores, false));
     }

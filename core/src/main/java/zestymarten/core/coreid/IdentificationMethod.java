@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A way to sort a bundle, with what it takes.
@@ -56,8 +57,7 @@ public record IdentificationMethod(MethodKind kind, int walks, int ties, int tou
      */
     public static List<IdentificationMethod> all(int cores, boolean hasReturn, int tags) {
         if (cores < 2 || cores > GroupScheme.MOST) {
-            throw new IllegalArgumentException(
-                    "A bundle (" + cores + " cores) must have from 2 to " + GroupScheme.MOST + " cores.");
+            throw new NotAccepted("identification_method.bundle_cores_have", cores, GroupScheme.MOST);
         }
         List<IdentificationMethod> all =
                 new ArrayList<>(List.of(groups(cores, hasReturn), chain(cores), tags(cores, hasReturn, tags)));

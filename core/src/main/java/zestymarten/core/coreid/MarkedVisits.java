@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Sorting by visits, as it is practised where there is a return: at each visit there one core goes to the return, by pair and
@@ -47,7 +48,7 @@ public record MarkedVisits(int cores, List<Visit> visits) {
     /** The visits of a method for so many cores, from 2. */
     public static MarkedVisits of(IdentificationMethod.MethodKind kind, int cores) {
         if (cores < 2) {
-            throw new IllegalArgumentException("Two cores at least are sorted (read " + cores + ").");
+            throw new NotAccepted("marked_visits.two_cores_least", cores);
         }
         List<Visit> visits = new ArrayList<>();
         if (kind == IdentificationMethod.MethodKind.PAIR_AND_EARTH) {

@@ -3,6 +3,7 @@ package zestymarten.core.coreid;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * The chain of pairs, for any odd number of cores, without a return.
@@ -17,8 +18,7 @@ public final class PairChain {
     /** What to tie here: core 1 single, 2 and 3, 4 and 5 ...; refused for an even number or fewer than 3. */
     public static GroupCodes tiedHere(int cores) {
         if (cores < 3 || cores % 2 == 0) {
-            throw new IllegalArgumentException(
-                    "A chain of pairs needs an odd number of cores from 3 (read " + cores + ").");
+            throw new NotAccepted("pair_chain.chain_pairs_needs", cores);
         }
         List<List<Integer>> groups = new ArrayList<>(List.of(List.of(1)));
         for (int core = 2; core < cores; core += 2) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Resistor tags: every core gets its own resistor there, to a common return or to each other, and is read here.
@@ -15,12 +16,14 @@ import java.util.OptionalDouble;
 public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
     public Tags {
         ohms = ohms.stream().sorted().toList();
-        if (ohms.isEmpty() || !(ohms.get(0) > 0 && ohms.get(ohms.size() - 1) <= 1e7)) {
-            throw new IllegalArgumentException("Tags must be above 0 and at most 10^7 ohm; read " + ohms + ".");
+        if (ohms.isEmpty()) {
+            throw new NotAccepted("tags.none");
+        }
+        if (!(ohms.get(0) > 0 && ohms.get(ohms.size() - 1) <= 1e7)) {
+            throw new NotAccepted("tags.tags_above_most", ohms);
         }
         if (!(tolerance >= 0 && tolerance < 1 && coreOhm >= 0)) {
-            throw new IllegalArgumentException("The tags' tolerance (" + tolerance
-                    + ") must be from 0 to below 1, the core's resistance (" + coreOhm + ") not below 0.");
+            throw new NotAccepted("tags.tags_tolerance_below", tolerance, NotAccepted.given(coreOhm, "Ω"));
         }
     }
 
@@ -86,7 +89,7 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
      */
     public static List<Optional<Own>> withoutReturn(List<OptionalDouble> toFirst, double closing, double accuracy) {
         if (toFirst.size() < 2) {
-            throw new IllegalArgumentException("Without a return at least three cores are needed.");
+            throw new NotAccepted("tags.without_return_least");
         }
         List<Optional<Own>> own = new ArrayList<>();
         if (toFirst.get(0).isEmpty() || toFirst.get(1).isEmpty()) {

@@ -2,6 +2,7 @@ package zestymarten.core.limit;
 
 import java.util.List;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.ResourceTable;
 
@@ -24,8 +25,8 @@ public record InsulationLimit(Ohms least, double testV, Message derivation) {
      */
     public static InsulationLimit ofCircuit(double nominalV, boolean separated) {
         if (!(nominalV > 0) || (separated && nominalV > EXTRA_LOW_V)) {
-            throw new IllegalArgumentException("Nominal voltage (" + nominalV + " V) must be above 0 V"
-                    + (separated ? " and at most 50 V for SELV and PELV." : "."));
+            throw new NotAccepted(
+                    "insulation_limit.nominal_voltage_above", NotAccepted.given(nominalV, "V"), separated);
         }
         return row(separated ? 0 : nominalV <= LOW_V ? 1 : 2);
     }
@@ -33,7 +34,7 @@ public record InsulationLimit(Ohms least, double testV, Message derivation) {
     /** By the test voltage used, in volts DC above 0: the row with the highest test voltage that is not above it. */
     public static InsulationLimit ofTest(double testV) {
         if (!(testV > 0)) {
-            throw new IllegalArgumentException("Test voltage (" + testV + " V) must be above 0 V.");
+            throw new NotAccepted("insulation_limit.test_voltage_above", NotAccepted.given(testV, "V"));
         }
         int best = 0;
         for (int i = 0; i < ROWS.size(); i++) {
@@ -45,8 +46,10 @@ public record InsulationLimit(Ohms least, double testV, Message derivation) {
     /** By length: {@code R_min = K / L}, K in megohm·km: a longer cable may have less. */
     public static InsulationLimit ofLength(double megohmKm, double lengthM) {
         if (!(megohmKm > 0 && lengthM > 0)) {
-            throw new IllegalArgumentException(
-                    "K (" + megohmKm + " MΩ·km) and length (" + lengthM + " m) must be above 0.");
+            throw new NotAccepted(
+                    "insulation_limit.k_length_above",
+                    NotAccepted.given(megohmKm, "MΩ·km"),
+                    NotAccepted.given(lengthM, "m"));
         }
         Ohms least = Ohms.of(megohmKm * 1e6 / (lengthM / 1000));
         return new InsulationLimit(

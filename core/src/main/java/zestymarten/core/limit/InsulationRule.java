@@ -2,6 +2,7 @@ package zestymarten.core.limit;
 
 import java.util.OptionalDouble;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -20,19 +21,21 @@ public record InsulationRule(double testV, OptionalDouble leastOhm, OptionalDoub
 
     public InsulationRule {
         if (!(testV > 0 && testV <= MOST_V)) {
-            throw new IllegalArgumentException(
-                    "Test voltage (" + testV + " V) must be above 0 V and at most " + (int) MOST_V + " V.");
+            throw new NotAccepted(
+                    "insulation_rule.test_voltage_above",
+                    NotAccepted.given(testV, "V"),
+                    NotAccepted.given((int) MOST_V, "V"));
         }
         if (leastOhm.isPresent() && megohmKm.isPresent()) {
-            throw new IllegalArgumentException("The least is either a figure or one by length, not both.");
+            throw new NotAccepted("insulation_rule.least_either_figure");
         }
         if (leastOhm.isPresent() && !(leastOhm.getAsDouble() > 0 && leastOhm.getAsDouble() <= Ohms.MAX)) {
-            throw new IllegalArgumentException(
-                    "Least insulation (" + leastOhm.getAsDouble() + " ohm) must be above 0 ohm.");
+            throw new NotAccepted(
+                    "insulation_rule.least_insulation_above", NotAccepted.given(leastOhm.getAsDouble(), "Ω"));
         }
         if (megohmKm.isPresent() && !(megohmKm.getAsDouble() > 0 && megohmKm.getAsDouble() <= MOST_MEGOHM_KM)) {
-            throw new IllegalArgumentException("Insulation by length (" + megohmKm.getAsDouble()
-                    + " MΩ·km) must be above 0 and at most a million MΩ·km.");
+            throw new NotAccepted(
+                    "insulation_rule.insulation_by_length", NotAccepted.given(megohmKm.getAsDouble(), "MΩ·km"));
         }
     }
 

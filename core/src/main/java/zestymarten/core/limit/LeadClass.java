@@ -2,6 +2,7 @@ package zestymarten.core.limit;
 
 import java.util.Optional;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -15,17 +16,15 @@ import zestymarten.core.quantity.Ohms;
 public record LeadClass(String name, double ohmPerMetre, double tolerance, double endsOhm) {
     public LeadClass {
         if (name.isBlank() || !(ohmPerMetre > 0 && tolerance >= 0 && tolerance < 1 && endsOhm >= 0)) {
-            throw new IllegalArgumentException("A class of resistive leads needs a name, resistance per metre above 0 ("
-                    + ohmPerMetre + "), a tolerance from 0 to below 1 (" + tolerance
-                    + ") and resistance of its ends from 0 ("
-                    + endsOhm + ").");
+            throw new NotAccepted(
+                    "lead_class.class_resistive_leads", ohmPerMetre, tolerance, NotAccepted.given(endsOhm, "Ω"));
         }
     }
 
     /** What a lead of that length, in metres above 0, may read. */
     public Limit limit(double lengthM) {
         if (!(lengthM > 0)) {
-            throw new IllegalArgumentException("A lead's length (" + lengthM + " m) must be above 0.");
+            throw new NotAccepted("lead_class.lead_length_above", NotAccepted.given(lengthM, "m"));
         }
         double nominal = ohmPerMetre * lengthM + endsOhm;
         Ohms low = Ohms.of(nominal * (1 - tolerance));

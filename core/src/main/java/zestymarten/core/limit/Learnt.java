@@ -1,6 +1,7 @@
 package zestymarten.core.limit;
 
 import java.util.List;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -17,8 +18,7 @@ public record Learnt(int units, Ohms meanOhm, Ohms spreadOhm) {
 
     public Learnt {
         if (units < LEAST) {
-            throw new IllegalArgumentException(
-                    "A limit is learnt from at least " + LEAST + " good units, not " + units + ".");
+            throw new NotAccepted("learnt.limit_learnt_least", LEAST, units);
         }
     }
 

@@ -14,6 +14,7 @@ import zestymarten.core.network.Link;
 import zestymarten.core.network.Path;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MessageArgument;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -48,7 +49,7 @@ public final class LimitRules {
      */
     public LimitRules(double ambientC, Allowances allowances, Map<String, Learnt> learnt) {
         if (!(ambientC >= -80 && ambientC <= 200)) {
-            throw new IllegalArgumentException("Temperature (" + ambientC + " °C) must be from -80 to 200 °C.");
+            throw new NotAccepted("limit_rules.temperature_out_of_range", NotAccepted.given(ambientC, "°C"));
         }
         this.ambientC = ambientC;
         this.allowances = allowances;

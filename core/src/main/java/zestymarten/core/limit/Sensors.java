@@ -2,6 +2,7 @@ package zestymarten.core.limit;
 
 import java.util.Map;
 import java.util.NavigableMap;
+import zestymarten.core.quantity.NotAccepted;
 
 /** What temperature sensors read. Temperatures in °C, resistances in ohms. */
 public final class Sensors {
@@ -18,7 +19,7 @@ public final class Sensors {
      * @param celsius above absolute zero
      */
     public static double ntc(double r25Ohm, double betaK, double celsius) {
-        require(celsius > -KELVIN, celsius, "above -273.15 °C");
+        require(celsius > -KELVIN, "sensors.above_absolute_zero", celsius);
         return r25Ohm * Math.exp(betaK * (1 / (celsius + KELVIN) - 1 / (25 + KELVIN)));
     }
 
@@ -29,7 +30,7 @@ public final class Sensors {
      * @param celsius from -200 to 850 °C
      */
     public static double platinum(double r0Ohm, double celsius) {
-        require(celsius >= -200 && celsius <= 850, celsius, "from -200 to 850 °C");
+        require(celsius >= -200 && celsius <= 850, "sensors.platinum_range", celsius);
         double below = celsius < 0 ? C * (celsius - 100) * celsius * celsius * celsius : 0;
         return r0Ohm * (1 + A * celsius + B * celsius * celsius + below);
     }
@@ -45,8 +46,11 @@ public final class Sensors {
         Map.Entry<Double, Double> below = ohmAt.floorEntry(celsius);
         Map.Entry<Double, Double> above = ohmAt.ceilingEntry(celsius);
         if (below == null || above == null) {
-            throw new IllegalArgumentException("Temperature (" + celsius + " °C) must be within the table, from "
-                    + ohmAt.firstKey() + " to " + ohmAt.lastKey() + " °C.");
+            throw new NotAccepted(
+                    "sensors.temperature_within_table",
+                    NotAccepted.given(celsius, "°C"),
+                    NotAccepted.given(ohmAt.firstKey(), "°C"),
+                    NotAccepted.given(ohmAt.lastKey(), "°C"));
         }
         if (below.getKey().equals(above.getKey())) {
             return below.getValue();
@@ -56,9 +60,9 @@ public final class Sensors {
         return Math.exp(Math.log(below.getValue()) * (1 - share) + Math.log(above.getValue()) * share);
     }
 
-    private static void require(boolean holds, double celsius, String range) {
+    private static void require(boolean holds, String code, double celsius) {
         if (!holds) {
-            throw new IllegalArgumentException("Temperature (" + celsius + " °C) must be " + range + ".");
+            throw new NotAccepted(code, NotAccepted.given(celsius, "°C"));
         }
     }
 }

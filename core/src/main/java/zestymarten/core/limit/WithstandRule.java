@@ -1,6 +1,8 @@
 package zestymarten.core.limit;
 
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * How a run tests whether insulation withstands a voltage.
@@ -22,17 +24,17 @@ public record WithstandRule(
     private static final double HOUR = 3600;
 
     public WithstandRule {
-        mustBe("Withstand voltage", volts, MOST_V, "V");
-        mustBe("Frequency", hertz.orElse(1), MOST_HZ, "Hz");
-        mustBe("Capacitance per metre", faradPerMetre.orElse(1e-12), 1, "F");
-        mustBe("The maximum leakage", mostA, MOST_A, "A");
-        mustBe("The time under voltage", seconds, HOUR, "s");
+        mustBe(Message.of("withstand_rule.what_voltage"), volts, MOST_V, "V");
+        mustBe(Message.of("withstand_rule.what_frequency"), hertz.orElse(1), MOST_HZ, "Hz");
+        mustBe(Message.of("withstand_rule.what_capacitance"), faradPerMetre.orElse(1e-12), 1, "F");
+        mustBe(Message.of("withstand_rule.what_leakage"), mostA, MOST_A, "A");
+        mustBe(Message.of("withstand_rule.what_time"), seconds, HOUR, "s");
     }
 
-    private static void mustBe(String what, double value, double most, String unit) {
+    private static void mustBe(Message what, double value, double most, String unit) {
         if (!(value > 0 && value <= most)) {
-            throw new IllegalArgumentException(what + " (" + value + " " + unit + ") must be above 0 and at most "
-                    + (long) most + " " + unit + ".");
+            throw new NotAccepted(
+                    "withstand_rule.out_of_range", what, NotAccepted.given(value, unit), NotAccepted.given(most, unit));
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.DoubleUnaryOperator;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * What readings from the first point of a chain to others say of its stretches.
@@ -70,9 +71,11 @@ public record ChainReadings(
         SortedMap<Integer, Double> ordered = new TreeMap<>(ohms);
         ordered.forEach((at, ohm) -> {
             if (at < 0 || at >= chain.stretches().size() || !(ohm >= 0)) {
-                throw new IllegalArgumentException(
-                        "A reading (" + ohm + " Ω at stretch " + at + ") must not be below 0 and lie at one of the "
-                                + chain.stretches().size() + " stretches.");
+                throw new NotAccepted(
+                        "chain_readings.reading_stretch_below",
+                        NotAccepted.given(ohm, "Ω"),
+                        at,
+                        chain.stretches().size());
             }
         });
         List<Segment> segments = new ArrayList<>();

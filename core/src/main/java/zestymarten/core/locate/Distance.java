@@ -1,8 +1,8 @@
 package zestymarten.core.locate;
 
 import java.util.List;
-import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Where a fault is on a run, as one way of reckoning finds it.
@@ -17,15 +17,16 @@ public record Distance(double metres, double doubtM, double lengthM, Message by,
     public Distance {
         assumes = List.copyOf(assumes);
         if (!(lengthM > 0 && lengthM < Double.POSITIVE_INFINITY)) {
-            throw new IllegalArgumentException("Length of the run (" + lengthM + " m) must be above 0 m.");
+            throw new NotAccepted("distance.length_run_above", NotAccepted.given(lengthM, "m"));
         }
         if (!(metres >= 0 && metres <= lengthM)) {
-            throw new IllegalArgumentException("The fault would be " + EngineeringFormat.text(Math.abs(metres), "m")
-                    + (metres < 0 ? " before end 1" : " from end 1 of a run of " + EngineeringFormat.text(lengthM, "m"))
-                    + ": one of the readings, or the length, is not what it says.");
+            throw metres < 0
+                    ? new NotAccepted("distance.fault_before_end", Message.figure(-metres, "m"))
+                    : new NotAccepted(
+                            "distance.fault_beyond_run", NotAccepted.given(metres, "m"), Message.figure(lengthM, "m"));
         }
         if (!(doubtM >= 0)) {
-            throw new IllegalArgumentException("The uncertainty (" + doubtM + " m) must not be below 0 m.");
+            throw new NotAccepted("distance.uncertainty_below_m", NotAccepted.given(doubtM, "m"));
         }
     }
 

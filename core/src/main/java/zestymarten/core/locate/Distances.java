@@ -3,6 +3,7 @@ package zestymarten.core.locate;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Distances to a fault from end 1 of a run of length L. Lengths in metres, resistances in ohms, capacitances in farads,
@@ -24,8 +25,7 @@ public final class Distances {
     public record DistanceReading(double value, double uncertainty) {
         public DistanceReading {
             if (!(value >= 0 && value < Double.POSITIVE_INFINITY && uncertainty >= 0)) {
-                throw new IllegalArgumentException("A reading (" + value + ") and its uncertainty (" + uncertainty
-                        + ") must be finite and not below 0.");
+                throw new NotAccepted("distances.reading_its_uncertainty", value, uncertainty);
             }
         }
 
@@ -237,8 +237,7 @@ public final class Distances {
         double[] values = reads.stream().mapToDouble(DistanceReading::value).toArray();
         double at = formula.applyAsDouble(values);
         if (!Double.isFinite(at)) {
-            throw new IllegalArgumentException(
-                    "These readings give no distance: one of them is 0 where it cannot be. Read them again.");
+            throw new NotAccepted("distances.these_readings_give");
         }
         double squares = 0;
         for (int i = 0; i < values.length; i++) {
@@ -265,8 +264,7 @@ public final class Distances {
      */
     public static Distance together(List<Distance> estimates) {
         if (!areConsistent(estimates)) {
-            throw new IllegalArgumentException(
-                    "These ways contradict each other: they are of two faults, or one of the readings is wrong.");
+            throw new NotAccepted("distances.these_ways_contradict");
         }
         double length = estimates.get(0).lengthM();
         double weights = 0;

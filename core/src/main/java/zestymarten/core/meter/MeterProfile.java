@@ -1,6 +1,8 @@
 package zestymarten.core.meter;
 
 import java.util.List;
+import zestymarten.core.quantity.MessageArgument;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * What is known of a meter on its ohm ranges.
@@ -38,27 +40,25 @@ public record MeterProfile(
     public MeterProfile {
         rangesOhm = rangesOhm.stream().sorted().distinct().toList();
         if (name.isBlank()) {
-            throw new IllegalArgumentException("A meter must have a name.");
+            throw new NotAccepted("meter_profile.meter_have_name");
         }
-        require(accuracy >= 0 && accuracy < 1, "accuracy", accuracy, "from 0 to below 1 (0.01 is 1 %)");
-        require(resolutionOhm > 0 && resolutionOhm <= 100, "resolution", resolutionOhm, "above 0 and at most 100 ohm");
         require(
-                toneBelowOhm > 0 && toneBelowOhm <= 10_000,
-                "tone threshold",
-                toneBelowOhm,
-                "above 0 and at most 10 kilohm");
+                accuracy >= 0 && accuracy < 1,
+                "meter_profile.accuracy_out_of_range",
+                NotAccepted.given(100 * accuracy, "%"));
         require(
-                topOhm > toneBelowOhm && topOhm <= 1e13,
-                "top of the range",
-                topOhm,
-                "above the tone threshold and at most 10^13 ohm");
+                resolutionOhm > 0 && resolutionOhm <= 100,
+                "meter_profile.resolution_out_of_range",
+                ohms(resolutionOhm));
+        require(toneBelowOhm > 0 && toneBelowOhm <= 10_000, "meter_profile.tone_out_of_range", ohms(toneBelowOhm));
+        require(topOhm > toneBelowOhm && topOhm <= 1e13, "meter_profile.top_out_of_range", ohms(topOhm));
         for (double range : rangesOhm) {
-            require(
-                    range > 0 && range <= topOhm,
-                    "range",
-                    range,
-                    "above 0 and at most the highest reading, " + topOhm + " ohm");
+            require(range > 0 && range <= topOhm, "meter_profile.range_out_of_range", ohms(range), ohms(topOhm));
         }
+    }
+
+    private static MessageArgument ohms(double figure) {
+        return NotAccepted.given(figure, "Ω");
     }
 
     /** Whether the technician turns the range, so that over-range says no more than "more than this range". */
@@ -79,9 +79,9 @@ public record MeterProfile(
                 .orElse(topOhm);
     }
 
-    private static void require(boolean holds, String what, double value, String range) {
+    private static void require(boolean holds, String code, Object... arguments) {
         if (!holds) {
-            throw new IllegalArgumentException("Meter: " + what + " (" + value + ") must be " + range + ".");
+            throw new NotAccepted(code, arguments);
         }
     }
 }

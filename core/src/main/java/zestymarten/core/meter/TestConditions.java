@@ -3,6 +3,7 @@ package zestymarten.core.meter;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
 /**
@@ -29,12 +30,10 @@ public record TestConditions(
 
     public TestConditions {
         if (leadsOhm.isPresent() && !(leadsOhm.getAsDouble() >= 0 && leadsOhm.getAsDouble() <= 1000)) {
-            throw new IllegalArgumentException(
-                    "Test leads (" + leadsOhm.getAsDouble() + " ohm) must be from 0 to 1000 ohm.");
+            throw new NotAccepted("test_conditions.test_leads_ohm", NotAccepted.given(leadsOhm.getAsDouble(), "Ω"));
         }
         if (!(joinedBelowOhm > 0 && joinedBelowOhm <= 1e6)) {
-            throw new IllegalArgumentException(
-                    "'Joined' must begin below some 0 to 10^6 ohm, not " + joinedBelowOhm + ".");
+            throw new NotAccepted("test_conditions.joined_begin_below", NotAccepted.given(joinedBelowOhm, "Ω"));
         }
     }
 
@@ -107,8 +106,11 @@ public record TestConditions(
 
         public Zero {
             if (!(driftOhm >= 0 && countsOhm >= 0 && otherCountsOhm >= 0)) {
-                throw new IllegalArgumentException("A zero's drift (" + driftOhm + " ohm) and counts (" + countsOhm
-                        + " and " + otherCountsOhm + " ohm) must not be below 0.");
+                throw new NotAccepted(
+                        "test_conditions.zero_drift_counts",
+                        NotAccepted.given(driftOhm, "Ω"),
+                        NotAccepted.given(countsOhm, "Ω"),
+                        NotAccepted.given(otherCountsOhm, "Ω"));
             }
         }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Reads an unknown wiring off a good unit with two connectors.
@@ -39,7 +40,7 @@ public final class ReadOff {
         public Ask {
             far = List.copyOf(far);
             if (far.isEmpty()) {
-                throw new IllegalArgumentException("A measurement needs a far pin.");
+                throw new NotAccepted("read_off.measurement_needs_far");
             }
         }
 
@@ -71,7 +72,7 @@ public final class ReadOff {
      */
     public static ReadOff of(List<Terminal> near, List<Terminal> far, boolean tied, List<PairAnswer> given) {
         if (near.isEmpty() || far.isEmpty() || near.size() > MOST_PINS || far.size() > MOST_PINS) {
-            throw new IllegalArgumentException("Each connector must have 1 to " + MOST_PINS + " pins.");
+            throw new NotAccepted("read_off.each_connector_have", MOST_PINS);
         }
         return new ReadOff(near, far, tied, given);
     }

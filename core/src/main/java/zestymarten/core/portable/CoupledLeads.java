@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Leads coupled in a row: which is bad, in few measurements. One core is read from the start to couplings.
@@ -64,8 +65,7 @@ public record CoupledLeads(int leads, List<Integer> suspects, Optional<Integer> 
      */
     public static CoupledLeads of(int leads, double eachOhm, Map<Integer, Double> read) {
         if (leads < 2 || leads > MOST || !(eachOhm > 0)) {
-            throw new IllegalArgumentException("A row has from 2 to " + MOST + " leads (read " + leads
-                    + "), each with resistance above 0 (read " + eachOhm + ").");
+            throw new NotAccepted("coupled_leads.row_leads_read", MOST, leads, NotAccepted.given(eachOhm, "Ω"));
         }
         Double whole = read.get(leads);
         if (whole == null) {

@@ -26,6 +26,7 @@ import zestymarten.core.limit.LimitRules;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.ReadingParser;
 
@@ -54,7 +55,7 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
 
     public LeadTest {
         if (!(testV > 0 && testV <= 5000)) {
-            throw new IllegalArgumentException("Test voltage (" + testV + " V) must be above 0 V and at most 5000 V.");
+            throw new NotAccepted("lead_test.test_voltage_above", NotAccepted.given(testV, "V"));
         }
     }
 

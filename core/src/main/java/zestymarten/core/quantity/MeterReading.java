@@ -11,8 +11,7 @@ public sealed interface MeterReading {
         public Value {
             double least = unit == Unit.OHM ? 0 : -Ohms.MAX;
             if (!(value >= least && value <= Ohms.MAX)) {
-                throw new IllegalArgumentException(
-                        "Value (" + value + ") must be from " + least + " to " + Ohms.MAX + ".");
+                throw new NotAccepted("meter_reading.out_of_range", value, least, Ohms.MAX);
             }
             value += 0.0;
         }

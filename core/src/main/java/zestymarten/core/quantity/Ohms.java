@@ -11,8 +11,8 @@ public record Ohms(double value) implements Comparable<Ohms> {
 
     public Ohms {
         if (!(value >= 0 && value <= MAX)) {
-            throw new IllegalArgumentException("Resistance (" + value + " ohm) must be from 0 to " + MAX
-                    + " ohm. Say 'open' where there is no path.");
+            throw new NotAccepted(
+                    "ohms.resistance_say_open", NotAccepted.given(value, "Ω"), NotAccepted.given(MAX, "Ω"));
         }
         value += 0.0; // -0.0 and 0.0 are different to a record
     }

@@ -14,6 +14,7 @@ import org.apache.commons.csv.CSVRecord;
 import zestymarten.core.judgement.Quantity;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Problem;
 
 /**
@@ -202,8 +203,8 @@ public final class ProgramText {
                 Optional<ScanVoltage> voltage =
                         volts > 0 ? Optional.of(new ScanVoltage(volts, hertz, ramp, dwell)) : Optional.empty();
                 return Optional.of(new ScanAction.MeasureContacts(quantity.get(), low, high, most, voltage));
-            } catch (IllegalArgumentException e) {
-                return problem(Message.verbatim(String.valueOf(e.getMessage())));
+            } catch (NotAccepted e) {
+                return problem(e.what());
             }
         }
 

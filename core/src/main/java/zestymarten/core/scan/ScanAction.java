@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.Function;
 import zestymarten.core.judgement.Quantity;
+import zestymarten.core.quantity.NotAccepted;
 
 /** One line of a program. */
 public sealed interface ScanAction {
@@ -42,29 +43,24 @@ public sealed interface ScanAction {
 
         public MeasureContacts {
             if (quantity == Quantity.VOLTAGE || quantity == Quantity.FORWARD_VOLTAGE) {
-                throw new IllegalArgumentException(
-                        "A scanner measures resistance, insulation or withstand, not voltage.");
+                throw new NotAccepted("scan_action.scanner_measures_resistance");
             }
             if (!(lowOhm >= 0 && highOhm > lowOhm)) {
-                throw new IllegalArgumentException("Limits (" + lowOhm + " to " + highOhm
-                        + " ohm) must begin at 0 or above and end above where they begin.");
+                throw new NotAccepted(
+                        "scan_action.limits_begin_or", NotAccepted.given(lowOhm, "Ω"), NotAccepted.given(highOhm, "Ω"));
             }
             if (quantity.needsTestVoltage() != voltage.isPresent()) {
-                throw new IllegalArgumentException(
-                        quantity.needsTestVoltage()
-                                ? "Insulation and withstand are measured under a test voltage, and none is given."
-                                : "Resistance is measured without a test voltage, and one is given.");
+                throw new NotAccepted("scan_action.needs_test_voltage", quantity.needsTestVoltage());
             }
             boolean leaks = quantity == Quantity.LEAKAGE;
             if (leaks ? !(mostA > 0 && mostA < NONE && lowOhm == 0 && highOhm == NONE) : mostA != NONE) {
-                throw new IllegalArgumentException(
-                        "Withstand has a maximum leakage in amperes and no limit in ohms, the others the other way round.");
+                throw new NotAccepted("scan_action.withstand_maximum_leakage");
             }
             if (quantity == Quantity.INSULATION
                     && voltage.filter(each -> each.alternates() || each.volts() > MOST_INSULATION_V)
                             .isPresent()) {
-                throw new IllegalArgumentException(
-                        "Insulation is measured with DC of at most " + MOST_INSULATION_V + " V.");
+                throw new NotAccepted(
+                        "scan_action.insulation_measured_with", NotAccepted.given(MOST_INSULATION_V, "V"));
             }
         }
 

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import zestymarten.core.quantity.NotAccepted;
 
 /** A point of the switch on one of its buses, written {@code A!12}. Ordered by bus, then point. */
 public record ScanContact(Bus bus, int point) implements Comparable<ScanContact> {
@@ -23,7 +24,7 @@ public record ScanContact(Bus bus, int point) implements Comparable<ScanContact>
 
     public ScanContact {
         if (!(point >= 1 && point <= MOST_POINTS)) {
-            throw new IllegalArgumentException("A point (" + point + ") must be from 1 to " + MOST_POINTS + ".");
+            throw new NotAccepted("scan_contact.point_out_of_range", point, MOST_POINTS);
         }
     }
 

@@ -1,6 +1,7 @@
 package zestymarten.core.scan;
 
-import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * A test voltage of a scanning program.
@@ -23,18 +24,18 @@ public record ScanVoltage(double volts, double hertz, double rampS, double dwell
 
     public ScanVoltage {
         if (!(volts > 0 && volts <= MOST_V)) {
-            throw new IllegalArgumentException("A test voltage (" + EngineeringFormat.figure(volts)
-                    + " V) must be above 0 and at most " + EngineeringFormat.figure(MOST_V) + " V.");
+            throw new NotAccepted(
+                    "scan_voltage.test_voltage_v", NotAccepted.given(volts, "V"), NotAccepted.given(MOST_V, "V"));
         }
-        require("Its frequency", hertz, MOST_HZ, "Hz");
-        require("The ramp", rampS, MOST_RAMP_S, "s");
-        require("The dwell", dwellS, MOST_S, "s");
+        require(Message.of("scan_voltage.what_its_frequency"), hertz, MOST_HZ, "Hz");
+        require(Message.of("scan_voltage.what_the_ramp"), rampS, MOST_RAMP_S, "s");
+        require(Message.of("scan_voltage.what_the_dwell"), dwellS, MOST_S, "s");
     }
 
-    private static void require(String what, double value, double most, String unit) {
+    private static void require(Message what, double value, double most, String unit) {
         if (!(value >= 0 && value <= most)) {
-            throw new IllegalArgumentException(what + " (" + EngineeringFormat.figure(value) + " " + unit
-                    + ") must be from 0 to " + EngineeringFormat.figure(most) + " " + unit + ".");
+            throw new NotAccepted(
+                    "scan_voltage.out_of_range", what, NotAccepted.given(value, unit), NotAccepted.given(most, unit));
         }
     }
 

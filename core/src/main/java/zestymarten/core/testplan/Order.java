@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * In which order a run goes through its stages and its wires.
@@ -23,10 +24,10 @@ public record Order(List<Stage> movable, List<String> first) {
         movable = List.copyOf(movable);
         first = List.copyOf(first);
         if (movable.size() != MOVABLE.size() || !new HashSet<>(movable).equals(new HashSet<>(MOVABLE))) {
-            throw new IllegalArgumentException("The order " + movable + " must name each of " + MOVABLE + " once.");
+            throw new NotAccepted("order.order_name_each", movable, MOVABLE);
         }
         if (new HashSet<>(first).size() != first.size()) {
-            throw new IllegalArgumentException("The wires that come first " + first + " must be named once each.");
+            throw new NotAccepted("order.wires_that_come", first);
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zestymarten.core.limit.InsulationRule;
 import zestymarten.core.limit.WithstandRule;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * How a run goes about its unit.
@@ -29,15 +30,13 @@ public record TestOptions(
 
     public TestOptions {
         if (method == TestMethod.INSULATION) {
-            throw new IllegalArgumentException("Insulation is tested after continuity, not instead of it.");
+            throw new NotAccepted("test_options.insulation_tested_after");
         }
         if (insulation.isEmpty() && (withstand.isPresent() || moisture != Moisture.NONE)) {
-            throw new IllegalArgumentException(
-                    "A withstand or wet test comes after an insulation test: give its voltage too.");
+            throw new NotAccepted("test_options.withstand_or_wet");
         }
         if (method.tiesFarEnds() && !order.isBefore(Stage.ENDS, Stage.SHORTS)) {
-            throw new IllegalArgumentException(
-                    "With the far ends linked, wires are measured end to end before short circuits are looked for: only then they are unlinked.");
+            throw new NotAccepted("test_options.with_far_ends");
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
@@ -51,7 +52,7 @@ public record EffortModel(
         public Pace {
             for (double each : new double[] {touch, move, setup, walk}) {
                 if (!(each >= 0 && each <= HOUR)) {
-                    throw new IllegalArgumentException("A price (" + each + " s) must be from 0 to 3600 seconds.");
+                    throw new NotAccepted("effort_model.price_out_of_range", NotAccepted.given(each, "s"));
                 }
             }
         }

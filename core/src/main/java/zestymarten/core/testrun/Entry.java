@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.UUID;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.testplan.TestStep;
 
 /**
@@ -42,7 +43,7 @@ public record Entry(
         record Skip(String reason) implements Content {
             public Skip {
                 if (reason.isBlank()) {
-                    throw new IllegalArgumentException("A step can be skipped only with a reason.");
+                    throw new NotAccepted("entry.step_can_skipped");
                 }
             }
         }
@@ -61,8 +62,7 @@ public record Entry(
         record Repair(Way way, String cause, String prevention, String spare, String colour) implements Content {
             public Repair {
                 if (!spare.isEmpty() && way != Way.SPARE) {
-                    throw new IllegalArgumentException("A spare core (" + spare
-                            + ") is named only where it carries the wire, not with " + way + ".");
+                    throw new NotAccepted("entry.spare_core_named", spare, way);
                 }
             }
 

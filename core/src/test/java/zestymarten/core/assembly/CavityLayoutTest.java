@@ -28,8 +28,7 @@ class CavityLayoutTest {
     @Test
     void cannotBeWrong() {
         assertThatThrownBy(() -> new CavityLayout(CavityLayout.Shape.RING, 2, 4))
-                .hasMessage("Only a grid has rows; this ring has 2.");
-        assertThatThrownBy(() -> CavityLayout.grid(0, 4))
-                .hasMessage("A face must have 1 to 10000 cavities, not 0 by 4.");
+                .hasMessage("cavity_layout.only_grid_rows[ring, 2]");
+        assertThatThrownBy(() -> CavityLayout.grid(0, 4)).hasMessage("cavity_layout.face_have_cavities[10000, 0, 4]");
     }
 }

@@ -216,7 +216,7 @@ class WireListTest {
         assertThat(assembly.jointTerminals()).containsExactly(Terminal.of("S1"));
         assertThatThrownBy(() -> WireList.read("from,to\nJ1.2,J2.1\nJ1.1,J2.2\n")
                         .assembly("Pendant", AssemblyKind.CABLE, "", Map.of("J2", CavityLayout.line(1))))
-                .hasMessage("Connector J2 has 2 pins but its face only 1 cavities.");
+                .hasMessage("connector.connector_pins_but[J2, 2, 1]");
     }
 
     @Test

@@ -172,7 +172,7 @@ class CheckTest {
         }
         assertThat(curve.celsiusAt(40_000)).isEmpty();
         rows.put(30.0, 11_000.0);
-        assertThatThrownBy(() -> new SensorCurve.Table(rows)).hasMessageContaining("always rises or always falls");
+        assertThatThrownBy(() -> new SensorCurve.Table(rows)).hasMessage("sensor_curve.sensor_table_needs");
     }
 
     @ParameterizedTest
@@ -260,21 +260,22 @@ class CheckTest {
     @Test
     void whatCannotBeIsRefusedWithItsRange() {
         assertThatThrownBy(() -> new SingleFuse(OptionalDouble.of(-3)))
-                .hasMessage("The rated current in amperes (-3.0) must be above 0 and at most 10000.0.");
+                .hasMessage("check_figures.out_of_range[check_figures.what_the_rated_current, -3 A, 10 kA]");
         assertThatThrownBy(() -> new SwitchContact(List.of(), Set.of()))
-                .hasMessage("A switch has 1 to 12 positions, not 0.");
+                .hasMessage("switch_contact.switch_positions[12, 0]");
         assertThatThrownBy(() -> new SwitchContact(List.of("off"), Set.of("on")))
-                .hasMessageContaining("positions are [off]");
+                .hasMessage("switch_contact.contact_closed_in[[on], [off]]");
         assertThatThrownBy(() -> new Relay(OptionalDouble.empty(), false, false))
-                .hasMessageContaining("or both");
-        assertThatThrownBy(() -> new CircuitBreaker(5)).hasMessage("A breaker has 1 to 4 poles, not 5.");
+                .hasMessage("relay.relay_contact_that");
+        assertThatThrownBy(() -> new CircuitBreaker(5)).hasMessage("circuit_breaker.breaker_poles[4, 5]");
         assertThatThrownBy(() -> new Sensor(new SensorCurve.Platinum(100), 900, OptionalDouble.empty()))
-                .hasMessageContaining("within its curve");
+                .hasMessage("sensor.sensor_temperature_within[900 °C, -200 °C, 850 °C]");
         assertThatThrownBy(() -> new Sensor(new SensorCurve.Platinum(100), 20, OptionalDouble.of(22)))
-                .hasMessageContaining("at least 5.0 K");
+                .hasMessage("sensor.second_temperature_least[22 °C, 5 K]");
         assertThatThrownBy(() -> Heater.of(0, 100)).hasMessageContaining("voltage");
         assertThatThrownBy(() -> PointPair.value(100, 2)).hasMessageContaining("fraction");
-        assertThatThrownBy(() -> new SensorCurve.Beta(10_000, 12)).hasMessageContaining("1000 to 10000");
-        assertThatThrownBy(() -> new GoodReading.Forward(0.9, 0.2)).hasMessageContaining("rise");
+        assertThatThrownBy(() -> new SensorCurve.Beta(10_000, 12)).hasMessage("sensor_curve.beta_out_of_range[12 K]");
+        assertThatThrownBy(() -> new GoodReading.Forward(0.9, 0.2))
+                .hasMessage("good_reading.forward_voltage_above[0.9 V, 0.2 V]");
     }
 }

@@ -194,20 +194,20 @@ class CircuitTest {
     void whatCannotBeIsRefusedWithWhatCould() {
         CableStretch cable = new CableStretch(4, 2.5, 1.5);
         assertThatThrownBy(() -> new CableStretch(0, 2.5, 1.5))
-                .hasMessage("A stretch's length (0.0 m) must be above 0 and at most 1000 m.");
+                .hasMessage("cable_stretch.out_of_range[cable_stretch.what_length, 0 m, 1 km]");
         assertThatThrownBy(() -> new CableStretch(4, 2.5, Double.NaN))
                 .hasMessage(
-                        "A stretch's section of the protective conductor (NaN mm²) must be above 0 and at most 1000 mm².");
+                        "cable_stretch.out_of_range[cable_stretch.what_section_of_the_protective_conductor, NaN, 1000 mm²]");
         assertThatThrownBy(() -> new Circuit(CircuitShape.RING, List.of(cable), List.of(), 20))
-                .hasMessage("A circuit has from 1 to 60 outlets; read 0.");
+                .hasMessage("circuit.circuit_outlets_read[60, 0]");
         assertThatThrownBy(() ->
                         new CableStretch(4, 2.5, 2.5, 1.5, Metal.of("brass").orElseThrow()))
-                .hasMessageContaining("of copper or aluminium, not of brass");
+                .hasMessage("cable_stretch.cable_building_copper[brass]");
         assertThatThrownBy(() -> new Circuit(CircuitShape.RING, List.of(cable, cable), List.of(new Spur(2, cable)), 20))
-                .hasMessage("A spur leaves outlet 2, but there are only 1.");
-        assertThatThrownBy(() -> new Spur(0, cable)).hasMessage("A spur leaves an outlet, counted from 1; read 0.");
+                .hasMessage("circuit.spur_leaves_outlet[2, 1]");
+        assertThatThrownBy(() -> new Spur(0, cable)).hasMessage("spur.spur_leaves_outlet[0]");
         assertThatThrownBy(() -> new Circuit(CircuitShape.RING, List.of(cable, cable), List.of(), 200))
-                .hasMessage("Temperature (200.0 °C) must be from -50 to 150 °C.");
+                .hasMessage("circuit.temperature_out_of_range[200 °C]");
         assertThatThrownBy(() -> new Supply(
                         0,
                         OptionalDouble.empty(),
@@ -215,7 +215,7 @@ class CircuitTest {
                         OptionalDouble.empty(),
                         0.05,
                         OptionalDouble.empty()))
-                .hasMessage("The supply's volts (0.0 V) must be above 0 and at most 1000 V.");
+                .hasMessage("supply.supply_volts_above[0 V]");
         assertThatThrownBy(() -> new Supply(
                         230,
                         OptionalDouble.empty(),
@@ -223,7 +223,7 @@ class CircuitTest {
                         OptionalDouble.empty(),
                         1,
                         OptionalDouble.empty()))
-                .hasMessage("The voltage that may be lost (100.0 %) must be above 0 and below 100 %.");
+                .hasMessage("supply.voltage_that_may[100 %]");
     }
 
     @Test

@@ -226,7 +226,7 @@ class DisconnectionTest {
                         0.05,
                         OptionalDouble.empty(),
                         fault(Earthing.SELV, true, Optional.empty(), 0, 0)))
-                .hasMessageContaining("at most 50 V");
+                .hasMessage("supply.supply_volts_most[230 V]");
     }
 
     @Test

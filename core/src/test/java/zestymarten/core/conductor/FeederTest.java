@@ -97,8 +97,7 @@ class FeederTest {
         assertThat(feeder(38, 0, 7.62).effectiveMm2()).isCloseTo(0.1666, within(0.00005));
         assertThat(English.of(feeder(38, 0, 7.62).says()))
                 .startsWith("The resistance fits 0.1666 mm² of annealed copper");
-        assertThatThrownBy(() -> feeder(38, 0, 0))
-                .hasMessage("Two of length, section and resistance are needed; the third follows.");
+        assertThatThrownBy(() -> feeder(38, 0, 0)).hasMessage("feeder.two_length_section");
     }
 
     @ParameterizedTest

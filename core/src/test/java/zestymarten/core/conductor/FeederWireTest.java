@@ -44,8 +44,7 @@ class FeederWireTest {
         assertThat(breaker.at(16 * 5.1)).isEqualTo(Breaker.Reaction.AT_ONCE);
         assertThat(breaker.conventionalHours()).isEqualTo(1);
         assertThat(new Breaker(Breaker.Curve.D, 80).conventionalHours()).isEqualTo(2);
-        assertThatThrownBy(() -> new Breaker(Breaker.Curve.B, 0))
-                .hasMessage("A breaker's rated current (0.0 A) must be above 0 and at most 125 A.");
+        assertThatThrownBy(() -> new Breaker(Breaker.Curve.B, 0)).hasMessage("breaker.breaker_rated_current[0 A]");
     }
 
     @Test
@@ -59,6 +58,6 @@ class FeederWireTest {
         assertThat(FeederWire.ohmForWatts(0.5, 8) * 1000).isCloseTo(7.8, within(0.05));
         assertThat(FeederWire.dropVolts(8, 0.5)).isEqualTo(4);
         assertThatThrownBy(() -> FeederWire.ohmForWatts(0.5, Double.NaN))
-                .hasMessage("The current (NaN) must be above 0 and finite.");
+                .hasMessage("feeder_wire.out_of_range[feeder_wire.what_current, NaN]");
     }
 }

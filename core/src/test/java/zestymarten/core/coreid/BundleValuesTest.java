@@ -21,7 +21,7 @@ class BundleValuesTest {
         assertThat(groups.joined(0, 2).text()).isEqualTo("1+3, 2+4");
         assertThat(groups.joined(1, 1)).isEqualTo(groups);
         assertThatThrownBy(() -> new GroupCodes(List.of(List.of(1, 3))))
-                .hasMessage("Groups: each core from 1 to 2 must be in one group, read [1, 3].");
+                .hasMessage("group_codes.groups_each_core[2, [1, 3]]");
         assertThatThrownBy(() -> groups.of(9)).hasMessage("There is no core 9.");
     }
 
@@ -34,9 +34,9 @@ class BundleValuesTest {
 
     @Test
     void aBundleHasFromTwoTo200Cores() {
-        assertThatThrownBy(() -> GroupScheme.of(201)).hasMessage("A bundle (201 cores) must have from 1 to 200 cores.");
+        assertThatThrownBy(() -> GroupScheme.of(201)).hasMessage("group_scheme.bundle_cores_have[201, 200]");
         assertThatThrownBy(() -> IdentificationMethod.all(1, false, 0))
-                .hasMessage("A bundle (1 cores) must have from 2 to 200 cores.");
+                .hasMessage("identification_method.bundle_cores_have[1, 200]");
         assertThat(IdentificationMethod.all(200, true, 0))
                 .filteredOn(IdentificationMethod::isPossible)
                 .hasSize(3);
@@ -66,8 +66,7 @@ class BundleValuesTest {
                 .hasMessage("9 cores cannot be identified by the sizes of groups alone.");
         GroupCodes one = GroupCodes.ofMarks(List.of("a", "a", "", ""));
         GroupCodes three = GroupCodes.ofMarks(List.of("", "", ""));
-        assertThatThrownBy(() -> CoreMatching.of(one, three, one, one))
-                .hasMessage("All four must be groups of the same 4 cores.");
+        assertThatThrownBy(() -> CoreMatching.of(one, three, one, one)).hasMessage("core_matching.all_four_groups[4]");
     }
 
     @Test
@@ -90,17 +89,13 @@ class BundleValuesTest {
 
     @Test
     void tagsAndPartsRefuseWhatCannotBe() {
-        assertThatThrownBy(() -> new Tags(List.of(), 0.05, 1))
-                .hasMessage("Tags must be above 0 and at most 10^7 ohm; read [].");
-        assertThatThrownBy(() -> new Tags(List.of(100.0), 1, 1))
-                .hasMessage(
-                        "The tags' tolerance (1.0) must be from 0 to below 1, the core's resistance (1.0) not below 0.");
+        assertThatThrownBy(() -> new Tags(List.of(), 0.05, 1)).hasMessage("tags.none");
+        assertThatThrownBy(() -> new Tags(List.of(100.0), 1, 1)).hasMessage("tags.tags_tolerance_below[1, 1 Ω]");
         assertThatThrownBy(() -> Tags.withoutReturn(List.of(OptionalDouble.of(3)), 2, 0.01))
-                .hasMessage("Without a return at least three cores are needed.");
+                .hasMessage("tags.without_return_least");
         assertThatThrownBy(() -> ContinuityMatching.byVolts(24, List.of(1.0), List.of()))
-                .hasMessage(
-                        "The supply (24.0 V) must be above 0 and at most 1000 V, with a reading on and off for each core.");
+                .hasMessage("continuity_matching.supply_above_most[24 V]");
         assertThatThrownBy(() -> MarkedVisits.of(IdentificationMethod.MethodKind.ONE_BY_ONE, 1))
-                .hasMessage("Two cores at least are sorted (read 1).");
+                .hasMessage("marked_visits.two_cores_least[1]");
     }
 }

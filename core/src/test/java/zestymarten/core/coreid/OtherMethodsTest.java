@@ -46,8 +46,7 @@ class OtherMethodsTest {
                             .boxed()
                             .toList());
         }
-        assertThatThrownBy(() -> PairChain.tiedHere(4))
-                .hasMessage("A chain of pairs needs an odd number of cores from 3 (read 4).");
+        assertThatThrownBy(() -> PairChain.tiedHere(4)).hasMessage("pair_chain.chain_pairs_needs[4]");
     }
 
     @Test

@@ -19,7 +19,7 @@ class InsulationRulesTest {
         assertThat(InsulationLimit.ofTest(250).least().value()).isEqualTo(500_000);
         assertThat(InsulationLimit.ofTest(600).testV()).isEqualTo(500);
         assertThatThrownBy(() -> InsulationLimit.ofCircuit(60, true))
-                .hasMessage("Nominal voltage (60.0 V) must be above 0 V and at most 50 V for SELV and PELV.");
+                .hasMessage("insulation_limit.nominal_voltage_above[60 V, true]");
         assertThatThrownBy(() -> InsulationLimit.ofTest(Double.NaN)).isInstanceOf(IllegalArgumentException.class);
     }
 
@@ -53,6 +53,6 @@ class InsulationRulesTest {
         assertThat(InsulationRules.polarisation(200e6, 100e6)).hasValue(2);
         assertThat(InsulationRules.polarisation(20e9, 6e9)).isEmpty();
         assertThatThrownBy(() -> InsulationRules.absorption(0, 1))
-                .hasMessage("The reading after 60 s (0.0) must be above 0 and finite.");
+                .hasMessage("insulation_rules.out_of_range[insulation_rules.what_reading_after_60_s, 0]");
     }
 }

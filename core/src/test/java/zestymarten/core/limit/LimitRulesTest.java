@@ -158,21 +158,21 @@ class LimitRulesTest {
                 .isEqualTo("7.2 kΩ to 10.8 kΩ: ignition lead, 16 kΩ/m × 0.5 m ± 20 %.");
         assertThat(limit.lowGiven()).isTrue();
         assertThatThrownBy(() -> new LeadClass("lead", 16_000, 0.2, 0).limit(Double.NaN))
-                .hasMessage("A lead's length (NaN m) must be above 0.");
+                .hasMessage("lead_class.lead_length_above[NaN]");
     }
 
     @Test
     void refusesAnAllowanceOfNothingAndTwoGoodUnits() {
         assertThatThrownBy(() -> new Allowances(
                         OptionalDouble.of(0), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()))
-                .hasMessage("An allowance (0.0) must be above 0 and at most a million.");
+                .hasMessage("allowances.allowance_above_most[0]");
         assertThatThrownBy(() -> Learnt.of(List.of(Ohms.of(1), Ohms.of(1))))
-                .hasMessage("A limit is learnt from at least 3 good units, not 2.");
+                .hasMessage("learnt.limit_learnt_least[3, 2]");
     }
 
     @Test
     void refusesAnAbsurdTemperature() {
-        assertThatThrownBy(() -> new LimitRules(451)).hasMessage("Temperature (451.0 °C) must be from -80 to 200 °C.");
+        assertThatThrownBy(() -> new LimitRules(451)).hasMessage("limit_rules.temperature_out_of_range[451 °C]");
         assertThatThrownBy(() -> new LimitRules(Double.NaN)).isInstanceOf(IllegalArgumentException.class);
     }
 }

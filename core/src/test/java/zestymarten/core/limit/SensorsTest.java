@@ -18,7 +18,7 @@ class SensorsTest {
         double beta = Math.log(3.3) / (1 / 273.15 - 1 / 298.15);
         assertThat(between).isCloseTo(Sensors.ntc(10_000, beta, 10), within(0.01));
         assertThatThrownBy(() -> Sensors.ntc(table, 51))
-                .hasMessage("Temperature (51.0 °C) must be within the table, from 0.0 to 50.0 °C.");
+                .hasMessage("sensors.temperature_within_table[51 °C, 0 °C, 50 °C]");
     }
 
     @Test
@@ -39,9 +39,9 @@ class SensorsTest {
 
     @Test
     void refusesTemperaturesOutsideTheirRange() {
-        assertThatThrownBy(() -> Sensors.platinum(100, 851))
-                .hasMessage("Temperature (851.0 °C) must be from -200 to 850 °C.");
-        assertThatThrownBy(() -> Sensors.ntc(10_000, 3950, -273.15)).hasMessageContaining("above -273.15 °C");
+        assertThatThrownBy(() -> Sensors.platinum(100, 851)).hasMessage("sensors.platinum_range[851 °C]");
+        assertThatThrownBy(() -> Sensors.ntc(10_000, 3950, -273.15))
+                .hasMessage("sensors.above_absolute_zero[-273.2 °C]");
         assertThatThrownBy(() -> Sensors.platinum(100, Double.NaN)).isInstanceOf(IllegalArgumentException.class);
     }
 }

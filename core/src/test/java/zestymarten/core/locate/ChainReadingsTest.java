@@ -128,7 +128,8 @@ class ChainReadingsTest {
 
     @Test
     void whatCannotBeIsRefused() {
-        assertThatThrownBy(() -> read(Map.of(6, 0.1))).hasMessageContaining("one of the 6 stretches");
-        assertThatThrownBy(() -> read(Map.of(1, -0.1))).hasMessageContaining("must not be below 0");
+        assertThatThrownBy(() -> read(Map.of(6, 0.1))).hasMessage("chain_readings.reading_stretch_below[0.1 Ω, 6, 6]");
+        assertThatThrownBy(() -> read(Map.of(1, -0.1)))
+                .hasMessage("chain_readings.reading_stretch_below[-0.1 Ω, 1, 6]");
     }
 }

@@ -84,17 +84,14 @@ class DistancesTest {
     @Test
     void aResultOutsideOfTheRunSaysThatSomethingIsWrong() {
         assertThatThrownBy(() -> Distances.openByGoodCore(LENGTH, exact(2e-9), exact(1e-9)))
-                .hasMessage(
-                        "The fault would be 240 m from end 1 of a run of 120 m: one of the readings, or the length, is"
-                                + " not what it says.");
+                .hasMessage("distance.fault_beyond_run[240 m, 120 m]");
         assertThatThrownBy(() -> Distances.varley(LENGTH, exact(5), exact(4)))
-                .hasMessageStartingWith("The fault would be 30 m before end 1");
+                .hasMessage("distance.fault_before_end[30 m]");
         assertThatThrownBy(() -> Distances.openByBothCapacitances(LENGTH, exact(0), exact(0)))
-                .hasMessageStartingWith("These readings give no distance");
-        assertThatThrownBy(() -> Distances.murray(-1, exact(1)))
-                .hasMessage("Length of the run (-1.0 m) must be above 0 m.");
+                .hasMessage("distances.these_readings_give");
+        assertThatThrownBy(() -> Distances.murray(-1, exact(1))).hasMessage("distance.length_run_above[-1 m]");
         assertThatThrownBy(() -> new DistanceReading(Double.NaN, 0))
-                .hasMessage("A reading (NaN) and its uncertainty (0.0) must be finite and not below 0.");
+                .hasMessage("distances.reading_its_uncertainty[NaN, 0]");
     }
 
     @Test
@@ -106,8 +103,7 @@ class DistancesTest {
         assertThat(agreed.metres()).isCloseTo(51, within(1e-9));
         assertThat(agreed.doubtM()).isCloseTo(4 / Math.sqrt(2), within(1e-9));
         assertThat(Distances.areConsistent(List.of(one, far))).isFalse();
-        assertThatThrownBy(() -> Distances.together(List.of(one, far)))
-                .hasMessageStartingWith("These ways contradict each other");
+        assertThatThrownBy(() -> Distances.together(List.of(one, far))).hasMessage("distances.these_ways_contradict");
         Distance weighed =
                 Distances.together(List.of(new Distance(50, 1, LENGTH, Message.verbatim("sure"), List.of()), other));
         assertThat(weighed.metres()).isCloseTo(50 + 2.0 / 17, within(1e-9));

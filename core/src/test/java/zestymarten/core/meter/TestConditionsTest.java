@@ -46,10 +46,9 @@ class TestConditionsTest {
     @Test
     void refusesWhatNoMeterHas() {
         assertThatThrownBy(() -> new MeterProfile("m", 1.5, 0.01, 30, false, 20e6))
-                .hasMessage("Meter: accuracy (1.5) must be from 0 to below 1 (0.01 is 1 %).");
+                .hasMessage("meter_profile.accuracy_out_of_range[150 %]");
         assertThatThrownBy(() -> new MeterProfile("m", 0.01, 0, 30, false, 20e6))
-                .hasMessage("Meter: resolution (0.0) must be above 0 and at most 100 ohm.");
-        assertThatThrownBy(() -> with(LeadPolicy.FULL, -1))
-                .hasMessage("Test leads (-1.0 ohm) must be from 0 to 1000 ohm.");
+                .hasMessage("meter_profile.resolution_out_of_range[0 Ω]");
+        assertThatThrownBy(() -> with(LeadPolicy.FULL, -1)).hasMessage("test_conditions.test_leads_ohm[-1 Ω]");
     }
 }

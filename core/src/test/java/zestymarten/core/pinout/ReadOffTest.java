@@ -92,8 +92,8 @@ class ReadOffTest {
     @Test
     void neitherNoPinsNorTooMany() {
         assertThatThrownBy(() -> ReadOff.of(List.of(), pins("B", 1), false, List.of()))
-                .hasMessage("Each connector must have 1 to 200 pins.");
+                .hasMessage("read_off.each_connector_have[200]");
         assertThatThrownBy(() -> ReadOff.of(pins("A", 201), pins("B", 1), false, List.of()))
-                .hasMessage("Each connector must have 1 to 200 pins.");
+                .hasMessage("read_off.each_connector_have[200]");
     }
 }

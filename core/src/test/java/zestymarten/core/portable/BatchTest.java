@@ -184,6 +184,6 @@ class BatchTest {
                         .says()))
                 .isEqualTo("It is one of leads 1 to 5: at most 3 more measurements. Measure behind lead 2.");
         assertThatThrownBy(() -> CoupledLeads.of(1, 0.1, Map.of()))
-                .hasMessage("A row has from 2 to 60 leads (read 1), each with resistance above 0 (read 0.1).");
+                .hasMessage("coupled_leads.row_leads_read[60, 1, 0.1 Ω]");
     }
 }

@@ -99,12 +99,13 @@ class ArrangementsTest {
                 .isGreaterThan(order.stages().indexOf(Stage.BEND));
         assertThat(order.stages()).endsWith(Stage.INSULATION, Stage.WET, Stage.WITHSTAND, Stage.REPAIR, Stage.CLOSE);
         assertThatThrownBy(() -> new Order(List.of(Stage.ENDS, Stage.INSULATION), List.of()))
-                .hasMessageStartingWith("The order [ENDS, INSULATION] must name each of ");
+                .hasMessage(
+                        "order.order_name_each[[stage.ends, stage.insulation], [stage.ends, stage.shorts, stage.frame, stage.bend, stage.parts]]");
         Order shortsFirst =
                 new Order(List.of(Stage.SHORTS, Stage.ENDS, Stage.FRAME, Stage.BEND, Stage.PARTS), List.of());
         assertThatThrownBy(() ->
                         new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()).in(shortsFirst))
-                .hasMessageContaining("With the far ends linked, wires are measured end to end before");
+                .hasMessage("test_options.with_far_ends");
     }
 
     @Test

@@ -65,7 +65,7 @@ class MendingTest {
                 .hasValue(
                         "“SP1” for “W1 SP1” is not accepted; expected a spare core that has passed in this test, for one wire.");
         assertThatThrownBy(() -> new Entry.Content.Repair(Entry.Way.CLEAN, "", "", "SP1", ""))
-                .hasMessage("A spare core (SP1) is named only where it carries the wire, not with CLEAN.");
+                .hasMessage("entry.spare_core_named[SP1, way.clean]");
     }
 
     @Test

@@ -179,20 +179,20 @@ class VoltageStagesTest {
                         Moisture.MIST,
                         Optional.empty(),
                         TestOptions.QUICK.order()))
-                .hasMessage("A withstand or wet test comes after an insulation test: give its voltage too.");
+                .hasMessage("test_options.withstand_or_wet");
     }
 
     @Test
     void rulesThatMakeNoSenseAreRefused() {
         assertThatThrownBy(() -> InsulationRule.ofVolts(6000))
-                .hasMessage("Test voltage (6000.0 V) must be above 0 V and at most 5000 V.");
+                .hasMessage("insulation_rule.test_voltage_above[6 kV, 5 kV]");
         assertThatThrownBy(() -> new InsulationRule(500, OptionalDouble.of(1e6), OptionalDouble.of(20)))
-                .hasMessage("The least is either a figure or one by length, not both.");
+                .hasMessage("insulation_rule.least_either_figure");
         assertThatThrownBy(() -> new WithstandRule(1500, OptionalDouble.of(0), OptionalDouble.empty(), 1e-3, 60))
-                .hasMessage("Frequency (0.0 Hz) must be above 0 and at most 400 Hz.");
+                .hasMessage("withstand_rule.out_of_range[withstand_rule.what_frequency, 0 Hz, 400 Hz]");
         assertThatThrownBy(
                         () -> new WithstandRule(Double.NaN, OptionalDouble.empty(), OptionalDouble.empty(), 1e-3, 60))
-                .hasMessage("Withstand voltage (NaN V) must be above 0 and at most 20000 V.");
+                .hasMessage("withstand_rule.out_of_range[withstand_rule.what_voltage, NaN, 20 kV]");
     }
 
     @Test

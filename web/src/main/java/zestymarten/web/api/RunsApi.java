@@ -28,6 +28,7 @@ import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestOptions;
@@ -294,8 +295,8 @@ class RunsApi {
     private static Terminal terminal(String member, String name) {
         try {
             return Terminal.of(name);
-        } catch (IllegalArgumentException e) {
-            throw new Refused(member, Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            throw new Refused(member, e.what());
         }
     }
 

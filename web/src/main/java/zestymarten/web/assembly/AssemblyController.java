@@ -27,6 +27,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
@@ -161,9 +162,8 @@ class AssemblyController {
     private static Assembly withParts(Assembly changed, Assembly before) {
         try {
             return changed.withPartsOf(before);
-        } catch (IllegalArgumentException e) {
-            throw new Refused(
-                    "list", Message.of("assembly_controller.keep_wire_on_that", String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            throw new Refused("list", Message.of("assembly_controller.keep_wire_on_that", e.what()));
         }
     }
 

@@ -21,6 +21,7 @@ import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Refused;
 
@@ -94,8 +95,8 @@ record AssemblyForm(MultiValueMap<String, String> fields) {
             String name, AssemblyKind kind, List<Conductor> conductors, Map<String, CavityLayout> faces) {
         try {
             return Assembly.of(name, kind, text("note"), conductors, faces);
-        } catch (IllegalArgumentException e) {
-            throw new Refused("", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            throw new Refused("", e.what());
         }
     }
 

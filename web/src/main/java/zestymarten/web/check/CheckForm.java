@@ -29,6 +29,7 @@ import zestymarten.core.check.ThreeWindings;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.Typed;
 import zestymarten.web.platform.Words;
@@ -81,8 +82,8 @@ final class CheckForm {
         try {
             CheckedItem item = made();
             return typed.isSound() ? Optional.of(item) : Optional.empty();
-        } catch (IllegalArgumentException e) {
-            typed.refuse(field(), Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse(field(), e.what());
             return Optional.empty();
         }
     }

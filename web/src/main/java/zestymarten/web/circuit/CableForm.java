@@ -13,6 +13,7 @@ import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.Spur;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Metres;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.platform.Typed;
 
 /** Reads the cables of a circuit: the usual one, each stretch, each spur. What makes no sense is said at its field. */
@@ -91,8 +92,8 @@ final class CableForm {
                     : List.of(stretch.group(2), stretch.group(2), stretch.group(3));
             return Optional.of(new CableStretch(
                     metres, mm2(sections.get(0)), mm2(sections.get(1)), mm2(sections.get(2)), usual.metal()));
-        } catch (IllegalArgumentException e) {
-            typed.refuse(field, Message.of("circuit_form.not_accepted", text, String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse(field, Message.of("circuit_form.not_accepted", text, e.what()));
             return Optional.of(usual);
         }
     }

@@ -9,6 +9,7 @@ import zestymarten.core.circuit.Supply;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.conductor.ResidualDevice;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.platform.Typed;
 
 /** Reads what feeds a circuit: the supply, the protective device, the residual current device and what was read of them. */
@@ -30,8 +31,8 @@ final class SupplyForm {
         EarthFault fault = fault();
         try {
             return new Supply(volts, ohm, protection, load, drop, leg, fault);
-        } catch (IllegalArgumentException e) {
-            typed.refuse("volts", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse("volts", e.what());
             return new Supply(230, ohm, protection, load, 0.05, leg, EarthFault.plain());
         }
     }
@@ -64,8 +65,8 @@ final class SupplyForm {
         }
         try {
             return Optional.of(Protection.of(by, rated.getAsDouble()));
-        } catch (IllegalArgumentException e) {
-            typed.refuse("rated", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse("rated", e.what());
             return Optional.empty();
         }
     }
@@ -107,8 +108,8 @@ final class SupplyForm {
         }
         try {
             return Optional.of(new ResidualDevice(wave(), kind.equals("S"), rated.getAsDouble()));
-        } catch (IllegalArgumentException e) {
-            typed.refuse("rcd_ma", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse("rcd_ma", e.what());
             return Optional.empty();
         }
     }

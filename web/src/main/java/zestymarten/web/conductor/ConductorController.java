@@ -16,6 +16,7 @@ import zestymarten.core.conductor.Feeder;
 import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.drawing.ConductorDrawing;
 import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
@@ -97,8 +98,8 @@ class ConductorController implements Worksheet {
                     ohm,
                     "loop".equals(typed.text("of", "loop")),
                     celsius));
-        } catch (IllegalArgumentException e) {
-            typed.refuse("length", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse("length", e.what());
             return Optional.empty();
         }
     }
@@ -122,8 +123,8 @@ class ConductorController implements Worksheet {
                     DeadShort.insulation(feeder.metal(), "xlpe".equals(typed.text("insulation", "pvc")));
             return Optional.of(
                     new DeadShort(feeder, volts.getAsDouble(), source.getAsDouble(), insulation, protection));
-        } catch (IllegalArgumentException e) {
-            typed.refuse("volts", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse("volts", e.what());
             return Optional.empty();
         }
     }
@@ -140,8 +141,8 @@ class ConductorController implements Worksheet {
         }
         try {
             return Optional.of(Protection.of(by, rated.getAsDouble()));
-        } catch (IllegalArgumentException e) {
-            typed.refuse("rated", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse("rated", e.what());
             return Optional.empty();
         }
     }

@@ -19,6 +19,7 @@ import zestymarten.core.coreid.Tags;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.Typed;
 
@@ -100,8 +101,8 @@ final class CoreIdForm {
         }
         try {
             return Optional.of(new Tags(ohms, percent("tolerance", USUAL_TOLERANCE), typed.figure("core_ohm", 2)));
-        } catch (IllegalArgumentException e) {
-            typed.refuse("tags", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse("tags", e.what());
             return Optional.empty();
         }
     }
@@ -132,8 +133,8 @@ final class CoreIdForm {
         int counted = Sorting.counted(kind, cores, hasReturn());
         try {
             return Optional.of(Sorting.of(kind, counted, marks("f", counted), marks("g", counted)));
-        } catch (IllegalArgumentException e) {
-            typed.refuse("method", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse("method", e.what());
             return Optional.empty();
         }
     }
@@ -222,8 +223,8 @@ final class CoreIdForm {
     List<ContinuityMatching.CoreResult> through(int cores) {
         try {
             return typed.has("supply") ? byVolts(cores) : byOhms(cores);
-        } catch (IllegalArgumentException e) {
-            typed.refuse("part_low", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse("part_low", e.what());
             return List.of();
         }
     }

@@ -14,6 +14,7 @@ import zestymarten.core.locate.Distances;
 import zestymarten.core.locate.Distances.DistanceReading;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.web.platform.Words;
@@ -142,8 +143,8 @@ final class Ways {
                         Message.figure(perMetre().orElseThrow().value(), "Ω")));
             }
             return new DistanceWayView(Words.say(way.title()), fields, said(distance), assumes, "");
-        } catch (IllegalArgumentException e) {
-            return new DistanceWayView(Words.say(way.title()), fields, "", List.of(), String.valueOf(e.getMessage()));
+        } catch (NotAccepted e) {
+            return new DistanceWayView(Words.say(way.title()), fields, "", List.of(), Words.say(e.what()));
         }
     }
 

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.Refused;
@@ -121,8 +122,8 @@ record MeterForm(
                 at);
         try {
             row.meter();
-        } catch (IllegalArgumentException e) {
-            throw new Refused("meter", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            throw new Refused("meter", e.what());
         }
         return row;
     }

@@ -16,6 +16,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.pinout.ReadOff;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
@@ -47,8 +48,8 @@ class ReadOffs {
             state(row, List.of());
             new Connector(row.nearId(), "", zestymarten.core.assembly.CavityLayout.line(1), List.of());
             new Connector(row.farId(), "", zestymarten.core.assembly.CavityLayout.line(1), List.of());
-        } catch (IllegalArgumentException e) {
-            throw new Refused("pins", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            throw new Refused("pins", e.what());
         }
         if (row.nearId().equals(row.farId())) {
             throw new Refused("far", Message.of("read_offs.both_connectors_called_give", row.nearId()));

@@ -23,6 +23,7 @@ import zestymarten.core.portable.CoupledLeads;
 import zestymarten.core.portable.LeadVerdict;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.AssemblyLine;
@@ -99,8 +100,8 @@ class BatchController {
             }
             try {
                 row = Optional.of(CoupledLeads.of(leads, typed.figure("each", 0.5), read));
-            } catch (IllegalArgumentException e) {
-                typed.refuse("row", Message.verbatim(String.valueOf(e.getMessage())));
+            } catch (NotAccepted e) {
+                typed.refuse("row", e.what());
             }
         }
         model.addAttribute("typed", typed.fields());

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.scan.ScanAction;
 import zestymarten.core.scan.ScanVoltage;
 import zestymarten.web.platform.Typed;
@@ -66,8 +67,8 @@ final class ProgramForm {
     private Optional<ScanAction.MeasureContacts> made(String field, Supplier<ScanAction.MeasureContacts> make) {
         try {
             return Optional.of(make.get());
-        } catch (IllegalArgumentException e) {
-            typed.refuse(field, Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            typed.refuse(field, e.what());
             return Optional.empty();
         }
     }

@@ -26,6 +26,7 @@ import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.core.testplan.Purpose;
@@ -294,8 +295,8 @@ class StartController {
         try {
             boolean one = form.field("mark").equals("1");
             return Optional.of(new MeterProfile(form.field("meter"), share, step, sounds, one, highest));
-        } catch (IllegalArgumentException e) {
-            problems.add(new Problem("meter", Message.verbatim(String.valueOf(e.getMessage()))));
+        } catch (NotAccepted e) {
+            problems.add(new Problem("meter", e.what()));
             return Optional.empty();
         }
     }

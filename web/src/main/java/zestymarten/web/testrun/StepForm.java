@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
@@ -84,8 +85,8 @@ record StepForm(String stage, String question, String subject, String black, Str
     static Terminal terminal(String name) {
         try {
             return Terminal.of(name.strip());
-        } catch (IllegalArgumentException e) {
-            throw new Refused("", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            throw new Refused("", e.what());
         }
     }
 

@@ -17,6 +17,7 @@ import zestymarten.core.limit.WithstandRule;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.core.testplan.Moisture;
@@ -150,8 +151,8 @@ public record TestOptionsForm(Map<String, String> fields) {
                     moisture.orElse(Moisture.NONE),
                     withstand,
                     order.orElse(Order.USUAL)));
-        } catch (IllegalArgumentException e) {
-            problems.add(new Problem("method", Message.verbatim(String.valueOf(e.getMessage()))));
+        } catch (NotAccepted e) {
+            problems.add(new Problem("method", e.what()));
             return Optional.empty();
         }
     }
@@ -241,8 +242,8 @@ public record TestOptionsForm(Map<String, String> fields) {
         try {
             List<Stage> stages = field("order").isEmpty() ? Order.MOVABLE : stages();
             return Optional.of(new Order(stages, first));
-        } catch (IllegalArgumentException e) {
-            problems.add(new Problem("order", Message.verbatim(String.valueOf(e.getMessage()))));
+        } catch (NotAccepted e) {
+            problems.add(new Problem("order", e.what()));
             return Optional.empty();
         }
     }

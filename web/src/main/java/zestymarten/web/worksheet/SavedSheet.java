@@ -2,6 +2,7 @@ package zestymarten.web.worksheet;
 
 import java.util.Map;
 import java.util.stream.Stream;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.platform.Words;
 
 /**
@@ -18,8 +19,7 @@ public record SavedSheet(SavedTool tool, String title, Map<String, String> field
     public SavedSheet {
         fields = Map.copyOf(fields);
         if (title.isBlank() || title.length() > LONGEST_TITLE) {
-            throw new IllegalArgumentException("“" + title + "” is not accepted; expected what the sheet is of, 1 to "
-                    + LONGEST_TITLE + " characters, such as 'Depot ring 2'.");
+            throw new NotAccepted("saved_sheet.title", title, LONGEST_TITLE);
         }
     }
 

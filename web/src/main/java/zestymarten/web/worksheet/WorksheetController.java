@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
@@ -33,8 +34,8 @@ class WorksheetController {
         try {
             long kept = sheets.keep(worksheet.kept(typed), typed.text("serial"), who.getName());
             return "redirect:/" + tool + "?sheet=" + kept;
-        } catch (IllegalArgumentException e) {
-            throw new Refused("name", Message.verbatim(String.valueOf(e.getMessage())));
+        } catch (NotAccepted e) {
+            throw new Refused("name", e.what());
         }
     }
 }

@@ -214,7 +214,7 @@ class AnalysisApiTest {
                 .replace("\"area_mm2\": 0.5, \"function\"", "\"area\": 0.5, \"function\"");
         assertThat(problems(refused("findings", "{\"assembly\": " + wrong + ", \"readings\": []}")))
                 .containsExactly(
-                        "assembly.conductors[0]: Conductor 'W1': length (-2.0 m) must be above 0 and at most 100000.0 m. Leave it"
+                        "assembly.conductors[0]: Conductor 'W1': length (-2 m) must be above 0 and at most 100 km. Leave it"
                                 + " empty if it is not known.",
                         "assembly.conductors[2].area: This member is not known. Known here: area_mm2, class, colour, current_a, from,"
                                 + " function, id, length_m, max_ohm, metal, min_ohm, note, spare, to, zone.",

@@ -135,7 +135,7 @@ class CircuitFormTest {
                         "“x” is not accepted; expected the point it leaves and its metres, such as 3:12, with sections 3:12 4/2.5.",
                         "“n” is not accepted; expected a resistance such as 200M, or >999M.",
                         "A tone is not a reading: the meter beeps on a loose joint as well. Read the resistance.",
-                        "A breaker's rated current (500.0 A) must be above 0 and at most 125 A.");
+                        "A breaker's rated current (500 A) must be above 0 and at most 125 A.");
     }
 
     @ParameterizedTest
@@ -143,9 +143,9 @@ class CircuitFormTest {
             delimiter = '|',
             value = {
                 "spurs | 5:3 | “5:3” is not accepted; expected an outlet from 1 to 2, and at most 8 spurs on one.",
-                "s2 | 0 | “0” is not accepted. A stretch's length (0.0 m) must be above 0 and at most 1000 m.",
-                "s1 | 5000 | “5000” is not accepted. A stretch's length (5000.0 m) must be above 0 and at most 1000 m.",
-                "s1 | 6 0/2 | “6 0/2” is not accepted. A stretch's section of the line (0.0 mm²) must be above 0 and at most"
+                "s2 | 0 | “0” is not accepted. A stretch’s length (0 m) must be above 0 and at most 1 km.",
+                "s1 | 5000 | “5000” is not accepted. A stretch’s length (5 km) must be above 0 and at most 1 km.",
+                "s1 | 6 0/2 | “6 0/2” is not accepted. A stretch’s section of the line (0 mm²) must be above 0 and at most"
                         + " 1000 mm².",
                 "celsius | 180 | “180” is not accepted; expected a cable from -50 to 150 °C.",
                 "line | 0 | “0” is not accepted; expected the section in mm², such as 0.75, or a gauge such as 20 AWG or 250 kcmil.",

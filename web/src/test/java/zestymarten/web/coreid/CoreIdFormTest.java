@@ -115,7 +115,7 @@ class CoreIdFormTest {
                 .containsExactly(
                         "“1.5” is not accepted; expected a whole number from 2 to 200.",
                         "“red” is not accepted; expected a resistance such as 100, 2k2, 15k.",
-                        "Tags must be above 0 and at most 10^7 ohm; read [].",
+                        "No tags are named; expected their resistances, such as 100, 2k2, 15k.",
                         "“first” is not accepted; expected the number of a core here, or - for none.",
                         "“b” is not accepted; expected a resistance such as 312, or OL.");
     }

@@ -30,7 +30,7 @@ class WordsTest {
     private static final Path TEMPLATES = Path.of("src/main/resources/templates");
     private static final Pattern LITERAL = Pattern.compile("\"([a-z][a-z0-9_]*(?:\\.[a-z0-9_]+)+)\"");
     private static final Pattern CALL =
-            Pattern.compile("(?:Message\\.of|Words\\.say)\\(\\s*\"([a-z][a-z0-9_.]+)\"(?=\\s*[,)])");
+            Pattern.compile("(?:Message\\.of|Words\\.say|new NotAccepted)\\(\\s*\"([a-z][a-z0-9_.]+)\"(?=\\s*[,)])");
     private static final Pattern IN_PAGE = Pattern.compile("#\\{([a-z][a-z0-9_.]+)([(}])");
     private static final Path SCRIPTS = Path.of("src/main/resources/static");
     private static final Pattern IN_SCRIPT = Pattern.compile("\\b(?:say|words)\\(\\s*\"(script\\.[a-z0-9_]+)\"");

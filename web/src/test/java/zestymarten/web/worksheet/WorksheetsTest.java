@@ -53,9 +53,7 @@ class WorksheetsTest {
                 .hasMessageContaining(
                         "“PC-999” is not accepted; expected the serial of a unit that has been on the bench. There is none"
                                 + " of that serial.");
-        assertThatThrownBy(() -> kept(" "))
-                .hasMessage(
-                        "“ ” is not accepted; expected what the sheet is of, 1 to 80 characters, such as 'Depot ring 2'.");
+        assertThatThrownBy(() -> kept(" ")).hasMessage("saved_sheet.title[ , 80]");
         SavedSheet much = new SavedSheet(
                 SavedSheet.SavedTool.COMPARISON, "Much", Map.of("leads", "x".repeat(60_001)), "", "good");
         assertThatThrownBy(() -> sheets.keep(much, "", "bench"))
