@@ -2,9 +2,9 @@
 import assert from "node:assert/strict";
 import { test } from "node:test";
 import { beepTrials } from "./beep-trials.mjs";
-import { script } from "./module.mjs";
+import * as beep from "../../main/resources/static/scripts/beep.js";
 
-const { rows, rules } = beepTrials(await script("beep"), [1000, 2300, 4000], [0.3, 1]);
+const { rows, rules } = beepTrials(beep, [1000, 2300, 4000], [0.3, 1]);
 
 for (const [kind, row] of Object.entries(rows)) {
   test(`the beep is found in ${kind}, and nothing else is`, () => {

@@ -1,8 +1,7 @@
 import assert from "node:assert/strict";
 import { test } from "node:test";
-import { script } from "./module.mjs";
+import { parseReading, verdictOf } from "../../main/resources/static/scripts/offline-reading.js";
 
-const { parseReading, verdictOf } = await script("offline-reading");
 
 const ohm = (typed) => parseReading(typed, false).ohm;
 

@@ -1,8 +1,7 @@
 import assert from "node:assert/strict";
 import { test } from "node:test";
-import { script } from "./module.mjs";
+import { saidIn, understand } from "../../main/resources/static/scripts/spoken.js";
 
-const { saidIn, understand } = await script("spoken");
 
 const VOCABULARY = {
   keys: { b: "beep|tone", n: "no beep", OL: "over|over range", Backspace: "undo" },

@@ -126,6 +126,7 @@ class SecurityRules {
                                 "/fonts/**",
                                 "/vendor/**",
                                 "/styles/**",
+                                "/scripts/**",
                                 "/*.js",
                                 "/*.svg",
                                 "/favicon.ico",

@@ -32,7 +32,7 @@ class WordsTest {
     private static final Pattern CALL =
             Pattern.compile("(?:Message\\.of|Words\\.say|new NotAccepted)\\(\\s*\"([a-z][a-z0-9_.]+)\"(?=\\s*[,)])");
     private static final Pattern IN_PAGE = Pattern.compile("#\\{([a-z][a-z0-9_.]+)([(}])");
-    private static final Path SCRIPTS = Path.of("src/main/resources/static");
+    private static final Path SCRIPTS = Path.of("src/main/resources/static/scripts");
     private static final Pattern IN_SCRIPT = Pattern.compile("\\b(?:say|words)\\(\\s*\"(script\\.[a-z0-9_]+)\"");
     private static final Pattern PROSE_OF_SCRIPT =
             Pattern.compile("[\"`](?:[^\"`\\\\\n]|\\\\.)*[a-zA-Z]{2,} [a-z]{2,} [a-z]{2,}(?:[^\"`\\\\\n]|\\\\.)*[\"`]");
@@ -316,7 +316,7 @@ class WordsTest {
         return read(TEMPLATES, ".html");
     }
 
-    /** The scripts that are ours, which stand beside the styles. */
+    /** The scripts that are ours; those of others stand in a folder of theirs. */
     private static List<String> scripts() throws IOException {
         List<String> texts = new ArrayList<>();
         try (Stream<Path> files = Files.list(SCRIPTS)) {

@@ -1,9 +1,10 @@
 // The far end: says that the pin is held, and the pin aloud where that is wanted.
+import { follow } from "./follow.js";
+import { speak } from "./speak.js";
+
 const bar = document.getElementById("aloud");
 const holds = document.getElementById("holds");
 const pins = () => document.querySelector("#far-end [data-pins]")?.dataset.pins ?? "";
-const { speak } = await import(bar.dataset.speak);
-const { follow } = await import(bar.dataset.follow);
 let said = "";
 
 document.getElementById("hold")?.addEventListener("click", () => {

@@ -1,5 +1,10 @@
 // A test without network: its next steps, judged as the test itself judges them, and a queue of what is entered. Readings are
 // kept on this device until the server has them, in their order, under identifiers that are made here.
+import { openDB } from "./vendor/idb-8.0.3.js";
+import { parseReading, verdictOf } from "./offline-reading.js";
+import { photographField } from "./photograph.js";
+import { alarm, words } from "./say.js";
+import { PARTS, keyOf, nameOf } from "./step.js";
 
 const main = document.querySelector("main.run");
 const run = main.dataset.run;
@@ -8,19 +13,12 @@ const base = `/runs/${run}`;
 const bar = document.getElementById("offline");
 const slot = document.getElementById("slot");
 const csrf = document.querySelector('meta[name="csrf"]');
-const PARTS = ["stage", "question", "subject", "black", "red", "state", "ties"];
 const ENTRIES = "entries";
 const SKIPS = "skips";
-const keyOf = (step) => PARTS.map((part) => step[part] ?? "").join("\t");
 
 const element = (tag, text, more = {}) => Object.assign(document.createElement(tag), { textContent: text, ...more });
-const words = (code, ...values) => window.marten.say(code, ...values);
-const nameOf = (form) => (form.black ? `${form.black} – ${form.red}` : form.subject || form.question);
 
 const start = async () => {
-  const { openDB } = await import(main.dataset.idb);
-  const { parseReading, verdictOf } = await import(main.dataset.reading);
-  const { photographField } = await import(main.dataset.photograph);
   const db = await openDB("marten", 1, {
     upgrade(made) {
       made.createObjectStore("ahead", { keyPath: "run" });
@@ -204,11 +202,7 @@ const start = async () => {
     return verdict ? { name, typed: values.typed, ...verdict } : { name, typed: values.typed, state: "doubtful", word: words("script.judged_later") };
   };
 
-  const say = (text) => {
-    const box = element("p", text, { className: "say fault" });
-    box.setAttribute("role", "alert");
-    document.getElementById("say").replaceChildren(box);
-  };
+  const say = (text) => document.getElementById("say").replaceChildren(alarm(text));
 
   const setAway = async (now) => {
     away = now;

@@ -1,14 +1,15 @@
 // Hands free: the test says its steps, hears the meter's beep and what is said, and says back what it has saved. Everything
 // stays on this device.
+import { BLOCK, BeepListener, learn } from "./beep.js";
+import { words } from "./say.js";
+import { speak } from "./speak.js";
+import { recogniser, saidIn, understand } from "./spoken.js";
+
 const bar = document.getElementById("hands-free");
 const work = () => document.getElementById("work");
-const words = (code, ...values) => window.marten.say(code, ...values);
 const press = (key) => document.querySelector(`.keypad [data-key="${key}"]`)?.click();
 
-const start = async () => {
-  const { learn, BeepListener, BLOCK } = await import(bar.dataset.beep);
-  const { speak } = await import(bar.dataset.speak);
-  const { understand, recogniser, saidIn } = await import(bar.dataset.spoken);
+const start = () => {
   const state = document.getElementById("hands-state");
   const stop = document.getElementById("hands-stop");
   const dialog = document.getElementById("hands-dialog");

@@ -1,0 +1,9 @@
+/** The sentence of a script, in the language of the page. */
+export const words = (code, ...values) => window.marten.say(code, ...values);
+
+/** A box with a message, at once read out. */
+export const alarm = (text) => {
+  const box = Object.assign(document.createElement("p"), { className: "say fault", textContent: text });
+  box.setAttribute("role", "alert");
+  return box;
+};
