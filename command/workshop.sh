@@ -19,6 +19,7 @@ check() {
   shellcheck -x -P "$here" "$here/marten" "$here/.ci/run"
   node --test "$here"/web/src/test/scripts/*.test.mjs
   private_database marten
+  make_database marten_2 # the tests of the pages run two by two
   cd "$here"
   forget_classes
   mvn -B -ntp verify

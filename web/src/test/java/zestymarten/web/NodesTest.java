@@ -44,7 +44,7 @@ class NodesTest {
         other = SpringApplication.run(
                 MartenApplication.class,
                 "--server.port=0",
-                "--spring.datasource.url=" + Workshop.required("MARTEN_DB_URL"),
+                "--spring.datasource.url=" + Workshop.database(),
                 "--spring.main.banner-mode=off");
     }
 
@@ -103,7 +103,7 @@ class NodesTest {
         ConfigurableApplicationContext third = SpringApplication.run(
                 MartenApplication.class,
                 "--server.port=0",
-                "--spring.datasource.url=" + Workshop.required("MARTEN_DB_URL"),
+                "--spring.datasource.url=" + Workshop.database(),
                 "--spring.main.banner-mode=off");
         TestRuns here = site.bean(TestRuns.class);
         RunEntries ending = third.getBean(RunEntries.class);

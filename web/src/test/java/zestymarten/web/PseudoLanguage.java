@@ -8,6 +8,7 @@ import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.Properties;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
@@ -46,8 +47,11 @@ final class PseudoLanguage {
         Properties words = new Properties();
         words.load(new InputStreamReader(english.getInputStream(), StandardCharsets.UTF_8));
         words.replaceAll((code, pattern) -> "⟦" + pattern + "⟧");
-        try (Writer writer = Files.newBufferedWriter(file)) {
+        // Whole or not at all: another process may be reading it.
+        Path made = Files.createTempFile(file.getParent(), "room", ".new");
+        try (Writer writer = Files.newBufferedWriter(made)) {
             words.store(writer, null);
         }
+        Files.move(made, file, StandardCopyOption.ATOMIC_MOVE);
     }
 }

@@ -70,7 +70,7 @@ public final class Site implements AutoCloseable {
     /** Straight to the database, past the application, as its owner. */
     public Connection database() throws SQLException {
         return DriverManager.getConnection(
-                Workshop.required("MARTEN_DB_URL"),
+                Workshop.database(),
                 Workshop.required("MARTEN_DB_OWNER"),
                 Workshop.required("MARTEN_DB_OWNER_PASSWORD"));
     }
@@ -78,9 +78,7 @@ public final class Site implements AutoCloseable {
     /** Straight to the database by the account of the application. */
     public Connection databaseAsApplication() throws SQLException {
         return DriverManager.getConnection(
-                Workshop.required("MARTEN_DB_URL"),
-                Workshop.required("MARTEN_DB_USER"),
-                Workshop.required("MARTEN_DB_PASSWORD"));
+                Workshop.database(), Workshop.required("MARTEN_DB_USER"), Workshop.required("MARTEN_DB_PASSWORD"));
     }
 
     public HttpRequest.Builder request(String path) {

@@ -8,8 +8,8 @@ import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
 
 /**
- * Starts the application once for all tests, on a free port, against the database that {@code ./marten test} made, with
- * the demo data; and one browser, when a test asks for it.
+ * Starts the application once for all tests of a process, on a free port, against a database that {@code ./marten test} made,
+ * with the demo data; and one browser, when a test asks for it.
  */
 public final class Workshop implements BeforeAllCallback, ParameterResolver {
     private static final ExtensionContext.Namespace NAMES = ExtensionContext.Namespace.create(Workshop.class);
@@ -38,9 +38,15 @@ public final class Workshop implements BeforeAllCallback, ParameterResolver {
         return value;
     }
 
+    /** The database of these tests: those that run side by side have one each. */
+    public static String database() {
+        String fork = System.getProperty("marten.fork", "1");
+        return required("MARTEN_DB_URL") + (fork.equals("1") ? "" : "_" + fork);
+    }
+
     private static Site start() {
         PseudoLanguage.lay();
-        URI database = URI.create(required("MARTEN_DB_URL").substring("jdbc:".length()));
+        URI database = URI.create(database().substring("jdbc:".length()));
         Wire wire = new Wire(database.getHost(), database.getPort());
         String through = "jdbc:postgresql://127.0.0.1:" + wire.port() + database.getPath();
         return new Site(

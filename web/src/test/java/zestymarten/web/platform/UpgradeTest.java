@@ -17,6 +17,7 @@ import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import zestymarten.web.Workshop;
 
 /** Data of every earlier program come along, each in a schema of its own. */
 class UpgradeTest {
@@ -25,7 +26,7 @@ class UpgradeTest {
 
     private static Connection database() throws SQLException {
         return DriverManager.getConnection(
-                System.getenv("MARTEN_DB_URL") + "?currentSchema=" + SCHEMA,
+                Workshop.database() + "?currentSchema=" + SCHEMA,
                 System.getenv("MARTEN_DB_OWNER"),
                 System.getenv("MARTEN_DB_OWNER_PASSWORD"));
     }
@@ -52,7 +53,7 @@ class UpgradeTest {
     private static Flyway to(String version) {
         return Flyway.configure()
                 .dataSource(
-                        System.getenv("MARTEN_DB_URL"),
+                        Workshop.database(),
                         System.getenv("MARTEN_DB_OWNER"),
                         System.getenv("MARTEN_DB_OWNER_PASSWORD"))
                 .schemas(SCHEMA)
