@@ -17,8 +17,8 @@ import zestymarten.core.quantity.Patience;
  * <p>Method: Kirchhoff's equations with one node earthed are factored once by a sparse Cholesky decomposition, the nodes
  * in reverse breadth-first order. For a pair, one ampere goes in at the one node and out at the other; the difference of
  * their potentials is the resistance. One step of refinement with the residual summed edge by edge takes back what the
- * factorisation rounded off. Up to {@value #TABLED} nodes all pairs are kept in a table, made when the first is asked for; below
- * {@value #REMEMBERED} what was asked is remembered.
+ * factorisation rounded off. Up to {@value #TABLED} nodes all pairs are kept in a table, made when the first is asked for from
+ * the currents between each node and earth, superposed; below {@value #REMEMBERED} what was asked is remembered.
  * Cost: about n to factor for ring-like parts, n² for dense ones; a pair costs the entries of the factor, or nothing from
  * the table. Source: Klein and Randić, "Resistance distance", 1993; ordering after Cuthill and McKee, 1969. Holds for:
  * conductances that lie within about 12 decades of each other.
@@ -27,6 +27,8 @@ final class MeshCore {
     private static final int TABLED = 64;
     /** Below this size what was asked once is remembered: what-ifs ask for the same pairs again and again. */
     private static final int REMEMBERED = 512;
+    /** Below this share the difference of two sums loses more than two of its digits. */
+    private static final double LEFT_OF_SUM = 1.0 / 64;
 
     private final Map<Integer, Integer> place = new HashMap<>();
     private final List<MeshEdge> edges;
@@ -106,11 +108,15 @@ final class MeshCore {
     private double[][] table() {
         double[][] known = table;
         if (known.length == 0) {
+            double[][] toEarth = new double[earth + 1][];
+            for (int i = 0; i < earth; i++) {
+                toEarth[i] = sum(refined(i, earth));
+            }
             known = new double[earth + 1][];
             for (int i = 0; i <= earth; i++) {
                 known[i] = new double[i + 1];
                 for (int j = 0; j < i; j++) {
-                    known[i][j] = solve(i, j);
+                    known[i][j] = i == earth ? toEarth[j][j] : superposed(toEarth, i, j);
                 }
             }
             table = known;
@@ -118,7 +124,28 @@ final class MeshCore {
         return known;
     }
 
+    /** By superposition of the currents from both nodes to earth; anew where too little would be left of their sum. */
+    private double superposed(double[][] toEarth, int a, int b) {
+        double sum = toEarth[a][a] + toEarth[b][b];
+        double ohm = sum - toEarth[a][b] - toEarth[b][a];
+        return ohm > sum * LEFT_OF_SUM ? ohm : solve(a, b);
+    }
+
     private double solve(int a, int b) {
+        double[][] parts = refined(a, b);
+        return parts[0][a] - parts[0][b] + (parts[1][a] - parts[1][b]);
+    }
+
+    private static double[] sum(double[][] parts) {
+        double[] sums = parts[0].clone();
+        for (int i = 0; i < sums.length; i++) {
+            sums[i] += parts[1][i];
+        }
+        return sums;
+    }
+
+    /** The potentials when one ampere goes in at the one node and out at the other, and what is to be added to them. */
+    private double[][] refined(int a, int b) {
         Patience.check();
         double[] current = new double[earth + 1];
         current[a] = 1;
@@ -129,8 +156,7 @@ final class MeshCore {
             current[edge.a()] -= flow;
             current[edge.b()] += flow;
         }
-        double[] correction = potentials(current);
-        return potential[a] - potential[b] + (correction[a] - correction[b]);
+        return new double[][] {potential, potentials(current)};
     }
 
     private double[] potentials(double[] current) {

@@ -114,10 +114,10 @@ class BadInputTest {
             delimiter = '|',
             value = {
                 "\"states\": [{\"id\": \"a\", \"closed\": []}, {\"id\": \"a\", \"closed\": []}] | State 'a' is named twice.",
-                "\"states\": [{\"id\": \"a\", \"closed\": [\"a\"]}] | State 'a' closes 'a” is no switch, relay contact or breaker of the assembly.",
+                "\"states\": [{\"id\": \"a\", \"closed\": [\"a\"]}] | State 'a' closes 'a', which is no switch, relay contact or breaker of the assembly.",
                 "\"conductors\": [{\"id\": \"W\", \"from\": \"J1.1\", \"to\": \"J1.1\"}] | conductors[0]: Conductor 'W' runs from J1.1 to itself.",
-                "\"conductors\": [{\"id\": \"W\", \"from\": \"J1.1\", \"to\": \"J1.2\", \"length_m\": -3}] | conductors[0]: Conductor 'W': length (-3.0 m) must be above 0 and at most 100000.0 m. Leave it empty if it is not known.",
-                "\"connectors\": [{\"id\": \"J1\", \"access\": {\"minutes\": -1}}] | connectors[0].access: Access takes 0 to 1440 minutes, not -1.0.",
+                "\"conductors\": [{\"id\": \"W\", \"from\": \"J1.1\", \"to\": \"J1.2\", \"length_m\": -3}] | conductors[0]: Conductor 'W': length (-3 m) must be above 0 and at most 100 km. Leave it empty if it is not known.",
+                "\"connectors\": [{\"id\": \"J1\", \"access\": {\"minutes\": -1}}] | connectors[0].access: Access takes 0 to 1440 minutes, not -1.",
                 "\"connectors\": [{\"id\": \"J1\", \"probing\": \"side\"}] | connectors[0].probing: “side” is not accepted; expected one of back, front, screw."
             })
     void whatCannotBeIsAProblemWithItsPath(String member, String problem) {

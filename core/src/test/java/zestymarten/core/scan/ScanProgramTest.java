@@ -244,7 +244,7 @@ class ScanProgramTest {
                         "line 2: Withstand has a maximum leakage in amperes and no limit in ohms, the others the other"
                                 + " way round.",
                         "line 3: Insulation and withstand are measured under a test voltage, and none is given.",
-                        "line 4: Insulation is measured with DC of at most 5000 V.",
+                        "line 4: Insulation is measured with DC of at most 5 kV.",
                         "line 5: Resistance is measured without a test voltage, and one is given.",
                         "line 6: Its frequency (900 Hz) must be from 0 to 400 Hz.");
     }
@@ -274,8 +274,8 @@ class ScanProgramTest {
                         "line 3: The contact “A1” is not accepted; expected a bus and a point, such as A!3 or B!12.",
                         "line 4: The quantity “volts” is not accepted; expected resistance, insulation or withstand.",
                         "line 5: “1k” as high_ohm; expected a figure without a prefix, such as 0.33.",
-                        "line 6: Limits (5.0 to 1.0 ohm) must begin at 0 or above and end above where they begin.",
-                        "line 7: Insulation is measured with DC of at most 5000 V.");
+                        "line 6: Limits (5 Ω to 1 Ω) must begin at 0 or above and end above where they begin.",
+                        "line 7: Insulation is measured with DC of at most 5 kV.");
         assertThat(refused(header + "close,\"A!1,,,,,,\n"))
                 .containsExactly("That is no CSV: a quote is open at its end, or stands inside a cell.");
     }

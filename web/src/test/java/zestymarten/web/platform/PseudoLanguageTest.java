@@ -14,6 +14,7 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
@@ -66,7 +67,7 @@ class PseudoLanguageTest {
             const left = [];
             while (walk.nextNode()) {
               const node = walk.currentNode;
-              if (!node.parentElement.closest('script, style, template, code, kbd, time, textarea, pre, .mono, .sentence, [translate=no]')) {
+              if (!node.parentElement.closest('script, style, template, code, kbd, time, textarea, pre, .sentence, [translate=no], ' + arguments[0])) {
                 const text = between(node.textContent.replace(/\\s+/g, ' '));
                 if (/\\p{L}{2,}/u.test(text)) left.push(text);
               }
@@ -96,28 +97,85 @@ class PseudoLanguageTest {
     @Test
     void everyTextIsASentenceOfTheFilesOrWasEntered() throws SQLException {
         String entered = entered();
-        browser.desktop().signIn("admin");
-        choose("qps");
         Map<String, List<String>> left = new TreeMap<>();
-        try {
+        inThatLanguage(() -> {
             for (String page : PagesTest.PAGES) {
-                if (page.equals("/help")) {
-                    continue; // a document, which is a whole text of one language
-                }
-                List<String> texts = ((List<?>) browser.open(page).run(LEFT))
-                        .stream()
-                                .map(String::valueOf)
-                                .filter(each -> !isEntered(each, entered))
-                                .toList();
-                if (!texts.isEmpty()) {
-                    left.put(page, texts);
+                if (!page.equals("/help")) { // a document, which is a whole text of one language
+                    look(browser.open(page), ".mono", entered, page, left);
                 }
             }
             browser.open("/records").see("nav a[aria-current=page][href='/records']", "");
+        });
+        assertThat(left).isEmpty();
+    }
+
+    /** What a value of the core refuses is a sentence of the files as well. */
+    @Test
+    void whatIsRefusedIsASentenceOfTheFiles() throws SQLException {
+        String entered = entered() + "off on";
+        Map<String, List<String>> left = new TreeMap<>();
+        inThatLanguage(() -> {
+            for (String page : List.of(
+                    "/circuit?outlets=2&s1=5000&device=B&rated=500",
+                    "/circuit?outlets=2&volts=4000",
+                    "/conductor?length=38&area=0.75&class=2&volts=5000&source=0.4&protection=C&rated=500",
+                    "/check?thing=fuse&rated=-3",
+                    "/check?thing=switch&positions=off&closed=on",
+                    "/check?thing=sensor&curve=ntc&celsius=900",
+                    "/identify-cores?cores=3&return=yes&tags=99M&method=TAGS",
+                    "/batch-test?row=1&each=0.2&k1=0.2",
+                    "/runs/3/locate?wire=W4&VARLEY0=9&VARLEY1=0.55&MURRAY0=5")) {
+                assertThat(browser.open(page).find("main").getText()).as(page).contains("⟦");
+                look(browser, ".mono", entered, page, left);
+            }
+        });
+        assertThat(left).isEmpty();
+    }
+
+    @Test
+    void thePracticeRoomAnswersInSentencesOfTheFiles() throws SQLException {
+        List<String> done = List.of("isolate", "join", "J1.1 J2.1", "J1.2 J2.2", "say open W1");
+        List<String> refused = List.of("dance", "J1.1 J9.9");
+        String entered = entered() + String.join("\n", done) + String.join("\n", refused);
+        Map<String, List<String>> left = new TreeMap<>();
+        inThatLanguage(() -> {
+            browser.open("/practice");
+            browser.run("document.querySelector(\"input[value='dead-lower']\").form.requestSubmit()");
+            browser.waitForPath("/practice/\\d+");
+            for (String act : done) {
+                String count = browser.attribute("#bench", "data-count");
+                browser.fill("#act", act).keys(Keys.ENTER).find("#bench:not([data-count='" + count + "'])");
+                look(browser, "#nothing", entered, act, left);
+            }
+            for (String act : refused) {
+                browser.fill("#act", act).keys(Keys.ENTER).see("#say", "⟦");
+                look(browser, "#nothing", entered, act, left);
+            }
+            browser.complaints();
+        });
+        assertThat(left).isEmpty();
+    }
+
+    private void inThatLanguage(Runnable looks) {
+        browser.desktop().signIn("admin");
+        choose("qps");
+        try {
+            looks.run();
         } finally {
             choose("en-GB");
         }
-        assertThat(left).isEmpty();
+    }
+
+    private static void look(
+            Browser browser, String without, String entered, String where, Map<String, List<String>> left) {
+        List<String> texts = ((List<?>) browser.run(LEFT, without))
+                .stream()
+                        .map(String::valueOf)
+                        .filter(each -> !isEntered(each, entered))
+                        .toList();
+        if (!texts.isEmpty()) {
+            left.put(where, texts);
+        }
     }
 
     /** Data, or quantities and names of data strung together. */
