@@ -82,12 +82,12 @@ public record Component(
         if (a.equals(b)) {
             throw new NotAccepted("component.component_lies_between", id, a);
         }
-        require(id, Message.of("component.what_highest_resistance"), maxOhm, Conductor.MOST_OHM, "Ω");
-        require(id, Message.of("component.what_resistance"), ohm, Conductor.MOST_OHM, "Ω");
-        require(id, Message.of("component.what_tolerance"), tolerance, 1, "");
-        require(id, Message.of("component.what_resistance_at_25_c"), r25Ohm, Conductor.MOST_OHM, "Ω");
-        require(id, Message.of("component.what_beta"), betaK, 20_000, "K");
-        require(id, Message.of("component.what_forward_voltage"), forwardV, 100, "V");
+        require(id, "component.what_highest_resistance", maxOhm, Conductor.MOST_OHM, "Ω");
+        require(id, "component.what_resistance", ohm, Conductor.MOST_OHM, "Ω");
+        require(id, "component.what_tolerance", tolerance, 1, "");
+        require(id, "component.what_resistance_at_25_c", r25Ohm, Conductor.MOST_OHM, "Ω");
+        require(id, "component.what_beta", betaK, 20_000, "K");
+        require(id, "component.what_forward_voltage", forwardV, 100, "V");
         if (kind.needsOhm() && ohm.isEmpty()) {
             throw new NotAccepted("component.component_needs_its", id, kind.code());
         }
@@ -101,12 +101,12 @@ public record Component(
         return !kind.isContact() || state.closed().contains(id);
     }
 
-    private static void require(String id, Message what, OptionalDouble value, double most, String unit) {
+    private static void require(String id, String what, OptionalDouble value, double most, String unit) {
         if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
             throw new NotAccepted(
                     "component.out_of_range",
                     id,
-                    what,
+                    Message.of(what),
                     NotAccepted.given(value.getAsDouble(), unit),
                     NotAccepted.given(most, unit));
         }

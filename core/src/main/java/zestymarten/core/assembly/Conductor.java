@@ -41,10 +41,10 @@ public record Conductor(
         if (from.equals(to)) {
             throw new NotAccepted("conductor.conductor_runs_itself", id, from);
         }
-        require(id, Message.of("conductor.what_length"), lengthM, LONGEST_M, "m");
-        require(id, Message.of("conductor.what_section"), areaMm2, THICKEST_MM2, "mm²");
-        require(id, Message.of("conductor.what_highest_resistance"), maxOhm, MOST_OHM, "Ω");
-        require(id, Message.of("conductor.what_lowest_resistance"), minOhm, MOST_OHM, "Ω");
+        require(id, "conductor.what_length", lengthM, LONGEST_M, "m");
+        require(id, "conductor.what_section", areaMm2, THICKEST_MM2, "mm²");
+        require(id, "conductor.what_highest_resistance", maxOhm, MOST_OHM, "Ω");
+        require(id, "conductor.what_lowest_resistance", minOhm, MOST_OHM, "Ω");
         if (current.isPresent() && !(current.getAsDouble() >= 0 && current.getAsDouble() <= MOST_AMPERES)) {
             throw new NotAccepted(
                     "conductor.current_out_of_range",
@@ -61,12 +61,12 @@ public record Conductor(
         }
     }
 
-    private static void require(String id, Message what, OptionalDouble value, double most, String unit) {
+    private static void require(String id, String what, OptionalDouble value, double most, String unit) {
         if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
             throw new NotAccepted(
                     "conductor.out_of_range",
                     id,
-                    what,
+                    Message.of(what),
                     NotAccepted.given(value.getAsDouble(), unit),
                     NotAccepted.given(most, unit));
         }

@@ -41,10 +41,13 @@ final class CheckFigures {
                 : Message.NONE;
     }
 
-    static double required(double value, double most, Message what, String unit) {
+    static double required(double value, double most, String what, String unit) {
         if (!(value > 0 && value <= most)) {
             throw new NotAccepted(
-                    "check_figures.out_of_range", what, NotAccepted.given(value, unit), NotAccepted.given(most, unit));
+                    "check_figures.out_of_range",
+                    Message.of(what),
+                    NotAccepted.given(value, unit),
+                    NotAccepted.given(most, unit));
         }
         return value;
     }

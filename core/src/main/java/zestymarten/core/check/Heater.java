@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
-import zestymarten.core.quantity.Message;
 
 /**
  * A heating element, cold. Cold it may have up to {@value #COLD} less than hot, by its metal; {@value #ABOVE} more is its
@@ -18,7 +17,7 @@ public record Heater(double ohm) implements CheckedItem {
     private static final double MOST_OHM = 1e6;
 
     public Heater {
-        CheckFigures.required(ohm, MOST_OHM, Message.of("check_figures.what_the_heater_s_resistance"), "Ω");
+        CheckFigures.required(ohm, MOST_OHM, "check_figures.what_the_heater_s_resistance", "Ω");
     }
 
     /**
@@ -27,9 +26,9 @@ public record Heater(double ohm) implements CheckedItem {
      * @throws IllegalArgumentException if a figure is not above 0
      */
     public static Heater of(double volts, double watts) {
-        return new Heater(CheckFigures.required(volts, 1e5, Message.of("check_figures.what_the_voltage"), "V")
+        return new Heater(CheckFigures.required(volts, 1e5, "check_figures.what_the_voltage", "V")
                 * volts
-                / CheckFigures.required(watts, 1e7, Message.of("check_figures.what_the_power"), "W"));
+                / CheckFigures.required(watts, 1e7, "check_figures.what_the_power", "W"));
     }
 
     @Override

@@ -4,7 +4,6 @@ import java.util.List;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 
 /** Any two points, and what is expected between them. */
@@ -12,8 +11,7 @@ public record PointPair(GoodReading expected) implements CheckedItem {
     /** PointPair that should be one, with at most so many ohms between them. */
     public static PointPair joined(double mostOhm) {
         return new PointPair(CheckFigures.atMost(
-                CheckFigures.required(mostOhm, 1e6, Message.of("check_figures.what_the_maximum"), "Ω"),
-                Limit.Rule.GIVEN));
+                CheckFigures.required(mostOhm, 1e6, "check_figures.what_the_maximum", "Ω"), Limit.Rule.GIVEN));
     }
 
     /** PointPair that should have nothing to do with each other. */
@@ -31,9 +29,7 @@ public record PointPair(GoodReading expected) implements CheckedItem {
             throw new NotAccepted("point_pair.tolerance_fraction", tolerance);
         }
         return new PointPair(CheckFigures.around(
-                CheckFigures.required(ohm, 1e9, Message.of("check_figures.what_the_value"), "Ω"),
-                tolerance,
-                tolerance));
+                CheckFigures.required(ohm, 1e9, "check_figures.what_the_value", "Ω"), tolerance, tolerance));
     }
 
     @Override

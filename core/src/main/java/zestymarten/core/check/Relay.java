@@ -6,7 +6,6 @@ import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 
 /**
@@ -23,8 +22,8 @@ public record Relay(OptionalDouble coilOhm, boolean makes, boolean breaks) imple
     private static final String BREAKING = "breaking";
 
     public Relay {
-        coilOhm.ifPresent(each ->
-                CheckFigures.required(each, MOST_OHM, Message.of("check_figures.what_the_coil_s_resistance"), "Ω"));
+        coilOhm.ifPresent(
+                each -> CheckFigures.required(each, MOST_OHM, "check_figures.what_the_coil_s_resistance", "Ω"));
         if (!makes && !breaks) {
             throw new NotAccepted("relay.relay_contact_that");
         }

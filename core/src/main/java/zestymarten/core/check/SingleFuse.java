@@ -5,7 +5,6 @@ import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
-import zestymarten.core.quantity.Message;
 
 /**
  * A fuse out of its holder. Limit: what loses {@value #DROP_V} V at the rated current, a rule of thumb for cartridge fuses;
@@ -20,8 +19,7 @@ public record SingleFuse(OptionalDouble ratedA) implements CheckedItem {
     private static final double MOST_A = 10_000;
 
     public SingleFuse {
-        ratedA.ifPresent(
-                each -> CheckFigures.required(each, MOST_A, Message.of("check_figures.what_the_rated_current"), "A"));
+        ratedA.ifPresent(each -> CheckFigures.required(each, MOST_A, "check_figures.what_the_rated_current", "A"));
     }
 
     @Override

@@ -19,10 +19,10 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
     private static final double MOST = 1000;
 
     public CableStretch {
-        require(metres, Message.of("cable_stretch.what_length"), "m");
-        require(lineMm2, Message.of("cable_stretch.what_section_of_the_line"), "mm²");
-        require(neutralMm2, Message.of("cable_stretch.what_section_of_the_neutral"), "mm²");
-        require(protectiveMm2, Message.of("cable_stretch.what_section_of_the_protective_conductor"), "mm²");
+        require(metres, "cable_stretch.what_length", "m");
+        require(lineMm2, "cable_stretch.what_section_of_the_line", "mm²");
+        require(neutralMm2, "cable_stretch.what_section_of_the_neutral", "mm²");
+        require(protectiveMm2, "cable_stretch.what_section_of_the_protective_conductor", "mm²");
         if (!metal.equals(Metal.COPPER) && !metal.equals(Metal.ALUMINIUM)) {
             throw new NotAccepted("cable_stretch.cable_building_copper", metal.code());
         }
@@ -33,10 +33,13 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
         this(metres, lineMm2, lineMm2, protectiveMm2, Metal.COPPER);
     }
 
-    private static void require(double value, Message what, String unit) {
+    private static void require(double value, String what, String unit) {
         if (!(value > 0 && value <= MOST)) {
             throw new NotAccepted(
-                    "cable_stretch.out_of_range", what, NotAccepted.given(value, unit), NotAccepted.given(1000, unit));
+                    "cable_stretch.out_of_range",
+                    Message.of(what),
+                    NotAccepted.given(value, unit),
+                    NotAccepted.given(1000, unit));
         }
     }
 

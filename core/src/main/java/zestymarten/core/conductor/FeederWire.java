@@ -63,39 +63,35 @@ public final class FeederWire {
     public static double impliedMm2(Metal metal, double lengthM, double ohm, double celsius) {
         return metal.resistivity()
                 * metal.factor(celsius)
-                * above(lengthM, Message.of("feeder_wire.what_length"))
-                / above(ohm, Message.of("feeder_wire.what_resistance"));
+                * above(lengthM, "feeder_wire.what_length")
+                / above(ohm, "feeder_wire.what_resistance");
     }
 
     /** The same wire at another temperature, from its resistance at one. */
     public static double ohmAt(Metal metal, double ohm, double celsius, double otherCelsius) {
-        return above(ohm, Message.of("feeder_wire.what_resistance"))
-                * metal.factor(otherCelsius)
-                / metal.factor(celsius);
+        return above(ohm, "feeder_wire.what_resistance") * metal.factor(otherCelsius) / metal.factor(celsius);
     }
 
     /** Current of a dead short at the far end: {@code I = U / (R_source + R_loop)}. */
     public static double shortAmperes(double volts, double sourceOhm, double loopOhm) {
-        return above(volts, Message.of("feeder_wire.what_voltage"))
-                / (above(sourceOhm, Message.of("feeder_wire.what_resistance_of_the_source"))
-                        + above(loopOhm, Message.of("feeder_wire.what_loop")));
+        return above(volts, "feeder_wire.what_voltage")
+                / (above(sourceOhm, "feeder_wire.what_resistance_of_the_source")
+                        + above(loopOhm, "feeder_wire.what_loop"));
     }
 
     /** Heat in a resistance: {@code P = I² R}. */
     public static double watts(double amperes, double ohm) {
-        return amperes * amperes * above(ohm, Message.of("feeder_wire.what_resistance"));
+        return amperes * amperes * above(ohm, "feeder_wire.what_resistance");
     }
 
     /** The most ohms that make no more than so much heat: {@code R = P / I²}. */
     public static double ohmForWatts(double watts, double amperes) {
-        return above(watts, Message.of("feeder_wire.what_heat"))
-                / (above(amperes, Message.of("feeder_wire.what_current")) * amperes);
+        return above(watts, "feeder_wire.what_heat") / (above(amperes, "feeder_wire.what_current") * amperes);
     }
 
     /** Loss of voltage in a loop: {@code dU = I R}. */
     public static double dropVolts(double amperes, double loopOhm) {
-        return above(amperes, Message.of("feeder_wire.what_current"))
-                * above(loopOhm, Message.of("feeder_wire.what_loop"));
+        return above(amperes, "feeder_wire.what_current") * above(loopOhm, "feeder_wire.what_loop");
     }
 
     /**
@@ -103,22 +99,21 @@ public final class FeederWire {
      * 5 s; shorter, the device's let-through decides; longer, heat gets away. Source: IEC 60364-5-54.
      */
     public static double adiabaticSeconds(Insulation insulation, double areaMm2, double amperes) {
-        double root = insulation.k
-                * above(areaMm2, Message.of("feeder_wire.what_section"))
-                / above(amperes, Message.of("feeder_wire.what_current"));
+        double root =
+                insulation.k * above(areaMm2, "feeder_wire.what_section") / above(amperes, "feeder_wire.what_current");
         return root * root;
     }
 
     /** The section that stands a current for a time, {@code A = I √t / k}; see {@link #adiabaticSeconds}. */
     public static double adiabaticMm2(Insulation insulation, double amperes, double seconds) {
-        return above(amperes, Message.of("feeder_wire.what_current"))
-                * Math.sqrt(above(seconds, Message.of("feeder_wire.what_time")))
+        return above(amperes, "feeder_wire.what_current")
+                * Math.sqrt(above(seconds, "feeder_wire.what_time"))
                 / insulation.k;
     }
 
-    private static double above(double value, Message what) {
+    private static double above(double value, String what) {
         if (!(value > 0 && value < Double.POSITIVE_INFINITY)) {
-            throw new NotAccepted("feeder_wire.out_of_range", what, value);
+            throw new NotAccepted("feeder_wire.out_of_range", Message.of(what), value);
         }
         return value;
     }

@@ -20,7 +20,9 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
             throw new NotAccepted("tags.none");
         }
         if (!(ohms.get(0) > 0 && ohms.get(ohms.size() - 1) <= 1e7)) {
-            throw new NotAccepted("tags.tags_above_most", ohms);
+            throw new NotAccepted(
+                    "tags.tags_above_most",
+                    ohms.stream().map(each -> NotAccepted.given(each, "Ω")).toList());
         }
         if (!(tolerance >= 0 && tolerance < 1 && coreOhm >= 0)) {
             throw new NotAccepted("tags.tags_tolerance_below", tolerance, NotAccepted.given(coreOhm, "Ω"));

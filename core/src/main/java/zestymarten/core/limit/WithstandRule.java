@@ -24,17 +24,20 @@ public record WithstandRule(
     private static final double HOUR = 3600;
 
     public WithstandRule {
-        mustBe(Message.of("withstand_rule.what_voltage"), volts, MOST_V, "V");
-        mustBe(Message.of("withstand_rule.what_frequency"), hertz.orElse(1), MOST_HZ, "Hz");
-        mustBe(Message.of("withstand_rule.what_capacitance"), faradPerMetre.orElse(1e-12), 1, "F");
-        mustBe(Message.of("withstand_rule.what_leakage"), mostA, MOST_A, "A");
-        mustBe(Message.of("withstand_rule.what_time"), seconds, HOUR, "s");
+        mustBe("withstand_rule.what_voltage", volts, MOST_V, "V");
+        mustBe("withstand_rule.what_frequency", hertz.orElse(1), MOST_HZ, "Hz");
+        mustBe("withstand_rule.what_capacitance", faradPerMetre.orElse(1e-12), 1, "F");
+        mustBe("withstand_rule.what_leakage", mostA, MOST_A, "A");
+        mustBe("withstand_rule.what_time", seconds, HOUR, "s");
     }
 
-    private static void mustBe(Message what, double value, double most, String unit) {
+    private static void mustBe(String what, double value, double most, String unit) {
         if (!(value > 0 && value <= most)) {
             throw new NotAccepted(
-                    "withstand_rule.out_of_range", what, NotAccepted.given(value, unit), NotAccepted.given(most, unit));
+                    "withstand_rule.out_of_range",
+                    Message.of(what),
+                    NotAccepted.given(value, unit),
+                    NotAccepted.given(most, unit));
         }
     }
 

@@ -4,7 +4,7 @@
  * <p>Door: {@link zestymarten.core.pinout.ReadOff}. Not in here: what is wrong with a unit; a good one is taken for granted.
  */
 @NullMarked
-@Uses({"assembly"})
+@Uses({"assembly", "quantity"})
 package zestymarten.core.pinout;
 
 import org.jspecify.annotations.NullMarked;

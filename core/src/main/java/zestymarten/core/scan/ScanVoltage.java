@@ -27,15 +27,18 @@ public record ScanVoltage(double volts, double hertz, double rampS, double dwell
             throw new NotAccepted(
                     "scan_voltage.test_voltage_v", NotAccepted.given(volts, "V"), NotAccepted.given(MOST_V, "V"));
         }
-        require(Message.of("scan_voltage.what_its_frequency"), hertz, MOST_HZ, "Hz");
-        require(Message.of("scan_voltage.what_the_ramp"), rampS, MOST_RAMP_S, "s");
-        require(Message.of("scan_voltage.what_the_dwell"), dwellS, MOST_S, "s");
+        require("scan_voltage.what_its_frequency", hertz, MOST_HZ, "Hz");
+        require("scan_voltage.what_the_ramp", rampS, MOST_RAMP_S, "s");
+        require("scan_voltage.what_the_dwell", dwellS, MOST_S, "s");
     }
 
-    private static void require(Message what, double value, double most, String unit) {
+    private static void require(String what, double value, double most, String unit) {
         if (!(value >= 0 && value <= most)) {
             throw new NotAccepted(
-                    "scan_voltage.out_of_range", what, NotAccepted.given(value, unit), NotAccepted.given(most, unit));
+                    "scan_voltage.out_of_range",
+                    Message.of(what),
+                    NotAccepted.given(value, unit),
+                    NotAccepted.given(most, unit));
         }
     }
 

@@ -20,6 +20,7 @@ import zestymarten.core.check.SwitchContact;
 import zestymarten.core.conductor.FuseLink;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.coreid.GroupScheme;
+import zestymarten.core.coreid.Tags;
 import zestymarten.core.limit.InsulationLimit;
 import zestymarten.core.limit.InsulationRule;
 import zestymarten.core.limit.WithstandRule;
@@ -60,6 +61,9 @@ class RefusalsTest {
                         () -> Protection.of("Z", 16),
                         "“Z” is not accepted; expected B, C or D for a breaker, gG for a fuse."),
                 refusal(() -> new FuseLink(0), "A fuse's rated current (0 A) must be above 0 and at most 1250 A."),
+                refusal(
+                        () -> new Tags(List.of(100.0, 99e6), 0.05, 1),
+                        "Tags must be above 0 and at most 10 MΩ; read 100 Ω and 99 MΩ."),
                 refusal(() -> GroupScheme.of(201), "A bundle (201 cores) must have from 1 to 200 cores."),
                 refusal(
                         () -> InsulationLimit.ofCircuit(60, true),
