@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /**
  * One bundle being sorted in a round trip, as far as it has come: by groups or by the chain of pairs.
@@ -61,9 +62,7 @@ public record Sorting(
     }
 
     private static Sorting groups(int cores, Optional<GroupCodes> foundThere, Optional<GroupCodes> foundHere) {
-        GroupScheme scheme = GroupScheme.of(cores)
-                .orElseThrow(() -> new IllegalArgumentException(
-                        cores + " cores cannot be identified by the sizes of groups alone."));
+        GroupScheme scheme = GroupScheme.of(cores).orElseThrow(() -> new NotAccepted("sorting.not_by_sizes", cores));
         GroupCodes tiedHere = scheme.tiedHere();
         Optional<GroupCodes> tiedThere = foundThere.map(scheme::tiedThere);
         if (foundThere.isEmpty() || tiedThere.isEmpty() || foundHere.isEmpty()) {

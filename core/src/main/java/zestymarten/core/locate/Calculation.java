@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import zestymarten.core.locate.Distances.DistanceReading;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.NotAccepted;
 
 /** A way to calculate a distance, with what has to be read for it. */
 public enum Calculation {
@@ -191,7 +192,7 @@ public enum Calculation {
     }
 
     private static DistanceReading read(List<Optional<DistanceReading>> reads, int at) {
-        return reads.get(at).orElseThrow(() -> new IllegalArgumentException("A reading that is needed is missing."));
+        return reads.get(at).orElseThrow(() -> new NotAccepted("calculation.reading_missing"));
     }
 
     private static DistanceReading over(DistanceReading read, double length) {
@@ -199,9 +200,6 @@ public enum Calculation {
     }
 
     private static DistanceReading perMetre(CableRun run) {
-        return run.ohmPerMetre()
-                .orElseThrow(
-                        () -> new IllegalArgumentException("The resistance of this core is not known: section or length"
-                                + " are missing. Read the whole loop, far ends linked, and enter it."));
+        return run.ohmPerMetre().orElseThrow(() -> new NotAccepted("calculation.core_not_known"));
     }
 }

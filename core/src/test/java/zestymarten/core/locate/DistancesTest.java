@@ -133,7 +133,7 @@ class DistancesTest {
                 List.of(Optional.of(exact(4)), Optional.of(exact(2.6)), Optional.empty());
         assertThatThrownBy(() ->
                         Calculation.EARTH_OHMS.distance(new Calculation.CableRun(LENGTH, Optional.empty()), reads))
-                .hasMessageContaining("Read the whole loop");
+                .hasMessage("calculation.core_not_known");
         assertThat(Calculation.EARTH_OHMS
                         .distance(new Calculation.CableRun(LENGTH, Optional.of(exact(OHM_PER_METRE))), reads)
                         .metres())

@@ -46,6 +46,6 @@ class CheckPagesTest {
                 .contains("“about warm” is not accepted; expected a temperature and a resistance, such as 25 10k.");
         assertThat(browser.text("textarea[name=table]")).contains("about warm");
         browser.open("/check?thing=switch&positions=off,on&closed=half");
-        assertThat(browser.text("main .trouble")).contains("the positions are [off, on]");
+        assertThat(browser.text("main .trouble")).contains("the positions are off and on");
     }
 }

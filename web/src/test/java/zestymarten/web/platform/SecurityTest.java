@@ -56,7 +56,7 @@ class SecurityTest {
         int count = 0;
         while (asset.find()) {
             String path = asset.group(1);
-            assertThat(path).matches(".*-[0-9a-f]{32}\\.\\w+");
+            assertThat(path).matches(".*-[0-9a-f]{32}\\.\\w+|/scripts/[0-9a-f]{32}/[a-z-]+\\.js");
             HttpResponse<String> answer = get(path);
             assertThat(answer.statusCode()).as(path).isEqualTo(200);
             assertThat(answer.headers().firstValue("Cache-Control").orElse(""))
@@ -65,6 +65,20 @@ class SecurityTest {
             count++;
         }
         assertThat(count).isGreaterThanOrEqualTo(6);
+    }
+
+    /** Scripts import each other by their names: what stands beside one of a version is of the same version. */
+    @Test
+    void aScriptFindsWhatItImportsUnderItsOwnVersion() {
+        Matcher script = Pattern.compile("src=\"(/scripts/[0-9a-f]{32}/)marten\\.js\"")
+                .matcher(get("/sign-in").body());
+        assertThat(script.find()).isTrue();
+        assertThat(get(script.group(1) + "testrun.js").body()).contains("from \"./step.js\"");
+        assertThat(get(script.group(1) + "step.js").statusCode()).isEqualTo(200);
+        assertThat(get(script.group(1) + "vendor/idb-8.0.3.js").statusCode()).isEqualTo(200);
+        assertThat(get("/scripts/" + "0".repeat(32) + "/step.js").statusCode())
+                .as("another version is not answered with this one")
+                .isEqualTo(404);
     }
 
     @Test
