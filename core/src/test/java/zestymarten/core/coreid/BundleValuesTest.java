@@ -63,7 +63,7 @@ class BundleValuesTest {
                 .hasMessage("Only groups and the pair chain are sorted by groups.");
         assertThatThrownBy(
                         () -> Sorting.of(IdentificationMethod.MethodKind.GROUPS, 9, Optional.empty(), Optional.empty()))
-                .hasMessage("9 cores cannot be identified by the sizes of groups alone.");
+                .hasMessage("sorting.not_by_sizes[9]");
         GroupCodes one = GroupCodes.ofMarks(List.of("a", "a", "", ""));
         GroupCodes three = GroupCodes.ofMarks(List.of("", "", ""));
         assertThatThrownBy(() -> CoreMatching.of(one, three, one, one)).hasMessage("core_matching.all_four_groups[4]");

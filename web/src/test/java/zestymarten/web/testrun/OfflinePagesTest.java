@@ -176,7 +176,7 @@ class OfflinePagesTest {
         List<Map<String, Object>> told =
                 (List<Map<String, Object>>) Objects.requireNonNull(browser.run("""
                 const texts = arguments[1];
-                return Promise.all([fetch(arguments[0]).then((answer) => answer.json()), import("/offline-reading.js")])
+                return Promise.all([fetch(arguments[0]).then((answer) => answer.json()), import("/scripts/offline-reading.js")])
                   .then(([ahead, { parseReading, verdictOf }]) => ahead.steps
                     .filter((step) => step.kind === "READING")
                     .flatMap((step) => texts.map((text) => ({
