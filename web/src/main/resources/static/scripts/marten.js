@@ -20,7 +20,13 @@
   // The sentence of a script, in the language of the page: words.js has brought them.
   const say = (code, ...values) =>
     (window.martenWords[code] ?? code).replace(/''|\{(\d+)\}/g, (all, at) => (at === undefined ? "'" : String(values[at])));
-  window.marten = { newId, say };
+  // A box with a message, at once read out.
+  const alarm = (text) => {
+    const box = Object.assign(document.createElement("div"), { className: "say fault", textContent: text });
+    box.setAttribute("role", "alert");
+    return box;
+  };
+  window.marten = { newId, say, alarm };
 
   // Moments as the reader writes them, in the zone of the reader; what the server's clock said stays as their title.
   const written = new Intl.DateTimeFormat(undefined, { dateStyle: "medium", timeStyle: "short" });
@@ -37,11 +43,7 @@
   // A message in its place; false where the page has none.
   const tell = (text) => {
     const place = document.getElementById("say");
-    const box = document.createElement("div");
-    box.className = "say fault";
-    box.setAttribute("role", "alert");
-    box.textContent = text;
-    place?.replaceChildren(box);
+    place?.replaceChildren(alarm(text));
     return Boolean(place);
   };
 

@@ -2,8 +2,4 @@
 export const words = (code, ...values) => window.marten.say(code, ...values);
 
 /** A box with a message, at once read out. */
-export const alarm = (text) => {
-  const box = Object.assign(document.createElement("p"), { className: "say fault", textContent: text });
-  box.setAttribute("role", "alert");
-  return box;
-};
+export const alarm = (text) => window.marten.alarm(text);

@@ -49,15 +49,22 @@ public record MeterProfile(
         require(
                 resolutionOhm > 0 && resolutionOhm <= 100,
                 "meter_profile.resolution_out_of_range",
-                ohms(resolutionOhm));
-        require(toneBelowOhm > 0 && toneBelowOhm <= 10_000, "meter_profile.tone_out_of_range", ohms(toneBelowOhm));
-        require(topOhm > toneBelowOhm && topOhm <= 1e13, "meter_profile.top_out_of_range", ohms(topOhm));
+                resistance(resolutionOhm));
+        require(
+                toneBelowOhm > 0 && toneBelowOhm <= 10_000,
+                "meter_profile.tone_out_of_range",
+                resistance(toneBelowOhm));
+        require(topOhm > toneBelowOhm && topOhm <= 1e13, "meter_profile.top_out_of_range", resistance(topOhm));
         for (double range : rangesOhm) {
-            require(range > 0 && range <= topOhm, "meter_profile.range_out_of_range", ohms(range), ohms(topOhm));
+            require(
+                    range > 0 && range <= topOhm,
+                    "meter_profile.range_out_of_range",
+                    resistance(range),
+                    resistance(topOhm));
         }
     }
 
-    private static MessageArgument ohms(double figure) {
+    private static MessageArgument resistance(double figure) {
         return NotAccepted.given(figure, "Ω");
     }
 

@@ -241,7 +241,7 @@ class ScanProgramTest {
                         + "measure,,insulation,1e8,,,500,50,1,60,\nmeasure,,resistance,,1,,12,,,,\n"
                         + "measure,,withstand,,,0.005,1500,900,2,60,\n"))
                 .containsExactly(
-                        "line 2: Withstand has a maximum leakage in amperes and no limit in ohms, the others the other"
+                        "line 2: Withstand has a maximum leakage in amperes and no limit of resistance, the others the other"
                                 + " way round.",
                         "line 3: Insulation and withstand are measured under a test voltage, and none is given.",
                         "line 4: Insulation is measured with DC of at most 5 kV.",
