@@ -54,7 +54,7 @@ public final class Load {
     /** One technician's readings, in the order of the job. */
     private final class Technician {
         private final long run;
-        private final Iterator<String[]> touches;
+        private final Iterator<String[]> measurements;
 
         Technician(long run) {
             this.run = run;
@@ -69,16 +69,16 @@ public final class Load {
                     all.add(new String[] {"J1." + i, "J1." + j, "OL"});
                 }
             }
-            touches = all.iterator();
+            measurements = all.iterator();
         }
 
         void read() {
-            if (!touches.hasNext()) {
+            if (!measurements.hasNext()) {
                 return;
             }
-            String[] touch = touches.next();
-            String ends = touch[0] == null ? "" : ",\"a\":\"" + touch[0] + "\",\"b\":\"" + touch[1] + "\"";
-            String body = "{\"id\":\"" + UUID.randomUUID() + "\",\"as_typed\":\"" + touch[2] + "\"" + ends + "}";
+            String[] measurement = measurements.next();
+            String ends = measurement[0] == null ? "" : ",\"a\":\"" + measurement[0] + "\",\"b\":\"" + measurement[1] + "\"";
+            String body = "{\"id\":\"" + UUID.randomUUID() + "\",\"as_typed\":\"" + measurement[2] + "\"" + ends + "}";
             long begun = System.nanoTime();
             expect(201, post("/api/v1/runs/" + run + "/readings", "application/json", body));
             readings.add(System.nanoTime() - begun);

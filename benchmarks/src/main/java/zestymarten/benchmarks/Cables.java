@@ -49,12 +49,12 @@ final class Cables {
     /** Complete evidence of a good unit: each wire end to end, all nets and the frame parted by halves. */
     static List<AnalysisReading> goodReadings(Design design) {
         List<AnalysisReading> readings = new ArrayList<>();
-        for (ProbePlacement touch : MeasurementPlan.of(design, TestMethod.BY_HALVES, conditions(0.005))
+        for (ProbePlacement measurement : MeasurementPlan.of(design, TestMethod.BY_HALVES, conditions(0.005))
                 .measurements()) {
-            String shown = design.expectation(touch.black(), touch.red(), touch.state(), touch.ties())
+            String shown = design.expectation(measurement.black(), measurement.red(), measurement.state(), measurement.links())
                     .fold(Cables::shown, () -> "OL");
             readings.add(new AnalysisReading(
-                    touch.black(), touch.red(), shown, SwitchState.REST, touch.ties(), OptionalDouble.empty()));
+                    measurement.black(), measurement.red(), shown, SwitchState.REST, measurement.links(), OptionalDouble.empty()));
         }
         return readings;
     }

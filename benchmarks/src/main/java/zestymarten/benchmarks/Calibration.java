@@ -53,10 +53,10 @@ final class Calibration {
         int wires = cable.assembly().conductors().size();
         Priors priors = new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, badContact);
         List<Observation> made = new ArrayList<>();
-        int most = 1 + random.nextInt(3 * wires);
+        int maximum = 1 + random.nextInt(3 * wires);
         UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, Symptoms.NONE, made);
         Recommendation next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
-        while (made.size() < most && !next.measurements().isEmpty()) {
+        while (made.size() < maximum && !next.measurements().isEmpty()) {
             made.add(DiagnosisRun.observed(
                     cable,
                     conditions,
@@ -80,7 +80,7 @@ final class Calibration {
         }
         Set<String> names = new TreeSet<>(finding.conductors());
         boolean joined = finding instanceof Finding.Shorted || finding instanceof Finding.FrameShort;
-        return cable.told().stream()
+        return cable.truth().stream()
                 .filter(each -> each.startsWith(finding.kind() + " ")
                         || (finding instanceof Finding.Shorted && each.startsWith("frame_short ")))
                 .map(each -> Set.of(

@@ -22,7 +22,7 @@ import zestymarten.core.fault.RandomHarness;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Net;
 
-/** A cable of 200 wires with three faults, rung out end to end: one reading more, and the next touch after it. */
+/** A cable of 200 wires with three faults, rung out end to end: one reading more, and the next measurement after it. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)

@@ -24,10 +24,10 @@ import zestymarten.core.quantity.ReadingParser;
 import zestymarten.core.testplan.ProbePlacement;
 
 /** One diagnosis of a made-up cable, from the first measurement to the end: how many it took, and whether it was right. */
-record DiagnosisRun(int touches, boolean finished, boolean right) {
-    static final double BAD_TOUCH = 0.02;
+record DiagnosisRun(int measurements, boolean finished, boolean right) {
+    static final double BAD_CONTACT = 0.02;
     static final double[] ACCURACIES = {0.005, 0.01, 0.02};
-    /** Given up after so many touches a wire. */
+    /** Given up after so many measurements a wire. */
     static final int PATIENCE = 15;
 
     /** How the next measurement is found. */
@@ -43,27 +43,27 @@ record DiagnosisRun(int touches, boolean finished, boolean right) {
         }
     }
 
-    static DiagnosisRun run(RandomHarness cable, int seed, boolean chosen, Symptoms complaint) {
+    static DiagnosisRun run(RandomHarness cable, int seed, boolean chosen, Symptoms symptoms) {
         double share = 0.25 / cable.assembly().conductors().size();
-        Priors priors = complaint.isOfSomething()
-                ? Priors.usual().withBadContact(BAD_TOUCH)
-                : new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, BAD_TOUCH);
+        Priors priors = symptoms.isOfSomething()
+                ? Priors.usual().withBadContact(BAD_CONTACT)
+                : new Priors(share, share, share, share, share, share, 0.001, 0.015, 3, 1, BAD_CONTACT);
         int patience = PATIENCE * cable.assembly().conductors().size();
-        return run(cable, seed, chosen ? Order.CHOSEN : Order.FIXED, complaint, priors, patience);
+        return run(cable, seed, chosen ? Order.CHOSEN : Order.FIXED, symptoms, priors, patience);
     }
 
-    static DiagnosisRun run(RandomHarness cable, int seed, Order by, Symptoms complaint, Priors priors, int patience) {
+    static DiagnosisRun run(RandomHarness cable, int seed, Order by, Symptoms symptoms, Priors priors, int patience) {
         boolean chosen = by != Order.FIXED;
         List<ProbePlacement> linked = by == Order.WITH_CLIPS ? linkedNearEnds(cable) : List.of();
         MeasurementCosts costs = MeasurementCosts.bench(cable.assembly(), !linked.isEmpty());
         TestConditions conditions = Cables.conditions(ACCURACIES[seed % ACCURACIES.length]);
-        Probe probe = new Probe(cable.unit(), conditions, new Random(seed), BAD_TOUCH);
+        Probe probe = new Probe(cable.unit(), conditions, new Random(seed), BAD_CONTACT);
         List<Observation> made = new ArrayList<>();
-        UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
+        UnitAnalysis analysis = UnitAnalysis.of(cable.design(), conditions, priors, symptoms, made);
         Recommendation next = analysis.next(costs, 1, linked);
         List<Terminal[]> order = chosen ? List.of() : fixedOrder(cable);
-        int most = chosen ? patience : Math.min(patience, order.size());
-        while (next.status() != Recommendation.Status.FINISHED && made.size() < most) {
+        int maximum = chosen ? patience : Math.min(patience, order.size());
+        while (next.status() != Recommendation.Status.FINISHED && made.size() < maximum) {
             if (chosen && next.measurements().isEmpty()) {
                 break;
             }
@@ -71,7 +71,7 @@ record DiagnosisRun(int touches, boolean finished, boolean right) {
                     ? placement(next.measurements().get(0))
                     : placement(order.get(made.size())[0], order.get(made.size())[1]);
             made.add(observed(cable, conditions, made.size(), where, probe));
-            analysis = UnitAnalysis.of(cable.design(), conditions, priors, complaint, made);
+            analysis = UnitAnalysis.of(cable.design(), conditions, priors, symptoms, made);
             next = analysis.next(costs, 1, linked);
         }
         Set<String> named = new TreeSet<>();
@@ -80,7 +80,7 @@ record DiagnosisRun(int touches, boolean finished, boolean right) {
                 .flatMap(each -> each.faults().stream())
                 .forEach(each -> named.addAll(each.named()));
         return new DiagnosisRun(
-                made.size(), next.status() == Recommendation.Status.FINISHED, named.equals(namesOf(cable.told())));
+                made.size(), next.status() == Recommendation.Status.FINISHED, named.equals(namesOf(cable.truth())));
     }
 
     static ProbePlacement placement(Recommendation.RecommendedMeasurement next) {
@@ -107,8 +107,8 @@ record DiagnosisRun(int touches, boolean finished, boolean right) {
     static Observation observed(
             RandomHarness cable, TestConditions conditions, int number, ProbePlacement where, Probe probe) {
         MeterReading meaning = new ReadingParser(false)
-                .understand(probe.shows(where.black(), where.red(), where.state(), where.ties()));
-        Expectation expectation = cable.design().expectation(where.black(), where.red(), where.state(), where.ties());
+                .understand(probe.shows(where.black(), where.red(), where.state(), where.links()));
+        Expectation expectation = cable.design().expectation(where.black(), where.red(), where.state(), where.links());
         return new Observation(
                 number,
                 where.black(),
@@ -117,7 +117,7 @@ record DiagnosisRun(int touches, boolean finished, boolean right) {
                 expectation,
                 ResistanceJudge.judge(meaning, expectation, conditions),
                 meaning,
-                where.ties(),
+                where.links(),
                 Observation.Since.PROBED_ANEW);
     }
 
@@ -147,9 +147,9 @@ record DiagnosisRun(int touches, boolean finished, boolean right) {
         return order;
     }
 
-    static Set<String> namesOf(List<String> told) {
+    static Set<String> namesOf(List<String> named) {
         Set<String> names = new TreeSet<>();
-        told.forEach(each -> names.addAll(
+        named.forEach(each -> names.addAll(
                 List.of(each.substring(each.indexOf('[') + 1, each.length() - 1).split(", "))));
         return names;
     }

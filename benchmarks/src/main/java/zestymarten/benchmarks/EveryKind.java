@@ -13,7 +13,7 @@ import zestymarten.core.finding.Finding;
 
 /** Units of every kind of net with 0 to 4 faults, every pair read well: whether the verdict and the names are right. */
 final class EveryKind {
-    private static final int MOST_FAULTS = 4;
+    private static final int MAX_FAULTS = 4;
 
     /** What became of the units of one family. */
     private int units;
@@ -38,7 +38,7 @@ final class EveryKind {
             for (int i = 0; i < each; i++) {
                 RandomUnit unit = RandomUnit.of(random, family);
                 boolean plug = (family == RandomUnit.Family.PLAIN || family == RandomUnit.Family.LENGTHS) && i % 4 == 0;
-                one.take(plug ? unit.patterned() : unit.broken(i % (MOST_FAULTS + 1)), family + " " + i);
+                one.take(plug ? unit.patterned() : unit.broken(i % (MAX_FAULTS + 1)), family + " " + i);
             }
             lines.add(one.row(family.name().toLowerCase(Locale.ROOT).replace('_', ' ')));
             all.add(one);
@@ -60,15 +60,15 @@ final class EveryKind {
         names.sort(null);
         units++;
         boolean isGood = truth.isEmpty();
-        passed += !isGood && analysis.standing() != AnalysisState.FAIL ? 1 : 0;
-        failed += isGood && analysis.standing() != AnalysisState.PASS ? 1 : 0;
+        passed += !isGood && analysis.state() != AnalysisState.FAIL ? 1 : 0;
+        failed += isGood && analysis.state() != AnalysisState.PASS ? 1 : 0;
         exact += names.equals(truth) ? 1 : 0;
         boolean has = all.containsAll(truth) && names.size() <= truth.size();
         among += has ? 1 : 0;
         innocent += names.size() > truth.size() ? 1 : 0;
-        if (!has || isGood != (analysis.standing() == AnalysisState.PASS)) {
+        if (!has || isGood != (analysis.state() == AnalysisState.PASS)) {
             System.err.println(
-                    which + ": true " + truth + ", said " + names + " of " + all + ", " + analysis.standing());
+                    which + ": true " + truth + ", said " + names + " of " + all + ", " + analysis.state());
         }
     }
 

@@ -25,7 +25,7 @@ import zestymarten.core.testrun.TestRun;
 
 /** A technician who does what the test asks for. */
 final class Hands {
-    private static final int MOST_STEPS = 400;
+    private static final int MAX_STEPS = 400;
     private static final EffortModel.Pace PACE = EffortModel.Pace.USUAL;
 
     private final Assembly assembly;
@@ -45,28 +45,28 @@ final class Hands {
 
     void work() {
         Optional<TestStep> due = test.current();
-        for (int i = 0; i < MOST_STEPS && due.isPresent(); i++) {
-            due.get().fold(this::check, this::measure, act -> enter(act, new Entry.Content.Done("")));
+        for (int i = 0; i < MAX_STEPS && due.isPresent(); i++) {
+            due.get().fold(this::check, this::measure, manual -> enter(manual, new Entry.Content.Done("")));
             due = test.current();
         }
     }
 
     private boolean check(TestStep.LeadCheck step) {
-        seconds += PACE.touch();
+        seconds += PACE.measurement();
         return read(step, step.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.25");
     }
 
     private boolean measure(TestStep.Measurement step) {
         Set<Terminal> next = Set.of(step.black(), step.red());
         long moved = next.stream().filter(each -> !probes.contains(each)).count();
-        seconds += PACE.touch() + moved * PACE.move();
+        seconds += PACE.measurement() + moved * PACE.move();
         probes = next;
         measurements++;
         SwitchState state = assembly.states().stream()
                 .filter(each -> each.id().equals(step.state()))
                 .findFirst()
                 .orElse(assembly.states().get(0));
-        return read(step, probe.shows(step.black(), step.red(), state, step.ties()));
+        return read(step, probe.shows(step.black(), step.red(), state, step.links()));
     }
 
     private boolean read(TestStep step, String shown) {
@@ -109,7 +109,7 @@ final class Hands {
     boolean enter(TestStep step, Entry.Content content) {
         int sequence = ++entries;
         test = test.plus(new Entry(
-                new UUID(0, sequence), sequence, step, test.nextTouch(step), content, false, "study", Instant.EPOCH));
+                new UUID(0, sequence), sequence, step, test.nextAttempt(step), content, false, "study", Instant.EPOCH));
         return true;
     }
 }

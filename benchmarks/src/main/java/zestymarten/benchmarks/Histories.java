@@ -44,15 +44,15 @@ final class Histories {
 
     private final Assembly cable = Cables.straight(WIRES);
     private final TestConditions conditions = Cables.conditions(ACCURACY);
-    private final double badTouch;
+    private final double badContact;
 
-    private Histories(double badTouch) {
-        this.badTouch = badTouch;
+    private Histories(double badContact) {
+        this.badContact = badContact;
     }
 
     /** A table: units like those that taught, and units whose faults are anywhere, by how many taught. */
-    static List<String> lines(int units, double badTouch) {
-        Histories study = new Histories(badTouch);
+    static List<String> lines(int units, double badContact) {
+        Histories study = new Histories(badContact);
         List<String> lines = new ArrayList<>(List.of(
                 "| units that taught | faults of those tested | units | measurements, mean | median | worst | named exactly |",
                 "|---|---|---|---|---|---|---|"));
@@ -110,7 +110,7 @@ final class Histories {
         Faulty faulty = faulty(random, alike);
         FaultyUnit unit = FaultyUnit.of(
                 GoodUnit.spread(design, any -> 1 + SPREAD * (random.nextDouble() - 0.5)), List.of(faulty.fault()));
-        Hands hands = new Hands(design, conditions, new Probe(unit, conditions, random, badTouch));
+        Hands hands = new Hands(design, conditions, new Probe(unit, conditions, random, badContact));
         hands.enter(new TestStep.ManualStep(ManualAction.PURPOSE), new Entry.Content.Done(Purpose.FIND_FAULT.code()));
         hands.work();
         return new TestOfUnit(

@@ -27,29 +27,29 @@ final class Purposes {
     private record TestOfUnit(int measurements, double seconds, boolean right, boolean passed) {}
 
     /** A table: one and two faults, with and without symptoms, both purposes. */
-    static List<String> lines(int units, double badTouch) {
+    static List<String> lines(int units, double badContact) {
         List<String> lines = new ArrayList<>(List.of(
                 "| faults | symptoms | purpose | units | measurements, mean | median | worst | minutes, mean | named exactly | faulty that passed |",
                 "|---|---|---|---|---|---|---|---|---|---|"));
         for (int faults = 1; faults <= 2; faults++) {
-            for (boolean told : new boolean[] {false, true}) {
+            for (boolean known : new boolean[] {false, true}) {
                 for (Purpose purpose : List.of(Purpose.FIND_FAULT, Purpose.EVERYTHING)) {
                     List<TestOfUnit> tests = new ArrayList<>();
                     for (int i = 0; i < units; i++) {
-                        tests.add(test(i, faults, told, purpose, badTouch));
+                        tests.add(test(i, faults, known, purpose, badContact));
                     }
-                    lines.add(line(faults, told, purpose, tests));
+                    lines.add(line(faults, known, purpose, tests));
                 }
             }
         }
         return lines;
     }
 
-    private static String line(int faults, boolean told, Purpose purpose, List<TestOfUnit> tests) {
+    private static String line(int faults, boolean known, Purpose purpose, List<TestOfUnit> tests) {
         return "| %d | %s | %s | %d | %s | %.1f | %.1f %% | %d |"
                 .formatted(
                         faults,
-                        told ? "entered" : "none",
+                        known ? "entered" : "none",
                         purpose == Purpose.FIND_FAULT ? "Find the fault" : "Test everything",
                         tests.size(),
                         Hands.spread(tests.stream().mapToInt(TestOfUnit::measurements)),
@@ -62,30 +62,30 @@ final class Purposes {
                         tests.stream().filter(TestOfUnit::passed).count());
     }
 
-    private static TestOfUnit test(int seed, int faults, boolean told, Purpose purpose, double badTouch) {
+    private static TestOfUnit test(int seed, int faults, boolean known, Purpose purpose, double badContact) {
         Random random = new Random(7000L + seed);
         int wires = WIRES[seed % WIRES.length];
         RandomHarness unit = (seed % 2 == 0 ? RandomHarness.cable(random, wires) : RandomHarness.harness(random, wires))
                 .sabotage(faults);
         TestConditions conditions = Cables.conditions(ACCURACY);
-        Probe probe = new Probe(unit.unit(), conditions, new Random(seed), badTouch);
+        Probe probe = new Probe(unit.unit(), conditions, new Random(seed), badContact);
         Hands hands = new Hands(unit.design(), conditions, probe);
         hands.enter(new TestStep.ManualStep(ManualAction.PURPOSE), new Entry.Content.Done(purpose.code()));
-        if (told) {
+        if (known) {
             List<String> words =
-                    RecordedSymptoms.words(); // the first says nothing, the others are those of the behaviours
-            Study.complaint(unit)
+                    RecordedSymptoms.codes(); // the first says nothing, the others are those of the behaviours
+            Study.symptoms(unit)
                     .functions()
                     .forEach((function, behaviour) -> hands.enter(
                             new TestStep.ManualStep(ManualAction.COMPLAINT, function),
                             new Entry.Content.Done(words.get(1 + behaviour.ordinal()))));
         }
         hands.work();
-        boolean faulty = !unit.told().isEmpty();
+        boolean faulty = !unit.truth().isEmpty();
         return new TestOfUnit(
                 hands.measurements(),
                 hands.seconds(),
-                hands.named().equals(DiagnosisRun.namesOf(unit.told())),
+                hands.named().equals(DiagnosisRun.namesOf(unit.truth())),
                 faulty && hands.test().outcome() == RunOutcome.PASS);
     }
 }

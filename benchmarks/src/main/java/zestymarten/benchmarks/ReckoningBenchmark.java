@@ -26,7 +26,7 @@ import zestymarten.core.network.Path;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testrun.MeasurementPlan;
 
-/** Plans, bounds and classification by the number of wires; the baseline walks the wires once and adds their lengths. */
+/** Plans, bounds and classification by the number of wires; the baseline goes through the wires once and adds their lengths. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -77,20 +77,20 @@ public class ReckoningBenchmark {
 
     @Benchmark
     public Analysis.AnalysisState classification() {
-        return Analysis.of(design, conditions, readings).standing();
+        return Analysis.of(design, conditions, readings).state();
     }
 
     /** The budget: plan, expected bounds and full classification of 10 000 wires together within a second and 256 MB. */
     @Benchmark
     public OptionalDouble together() {
         Design fresh = Design.of(assembly, 20);
-        int touches = MeasurementPlan.of(fresh, TestMethod.BY_HALVES, conditions)
+        int measurements = MeasurementPlan.of(fresh, TestMethod.BY_HALVES, conditions)
                 .measurements()
                 .size();
         for (Conductor each : assembly.conductors()) {
             fresh.path(each.from(), each.to());
         }
         Analysis analysis = Analysis.of(fresh, conditions, readings);
-        return analysis.standing() == Analysis.AnalysisState.PASS ? OptionalDouble.of(touches) : OptionalDouble.empty();
+        return analysis.state() == Analysis.AnalysisState.PASS ? OptionalDouble.of(measurements) : OptionalDouble.empty();
     }
 }

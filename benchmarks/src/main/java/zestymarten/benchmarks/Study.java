@@ -26,7 +26,7 @@ public final class Study {
     private static final int UNITS_A_KIND = 715;
     private static final int UNITS_A_PURPOSE = 250;
     private static final int KINDS = 6;
-    private static final int MOST_FAULTS = 3;
+    private static final int MAX_FAULTS = 3;
 
     private final StringBuilder text = new StringBuilder();
 
@@ -64,7 +64,7 @@ public final class Study {
         line("");
         EveryKind.lines(UNITS_A_KIND).forEach(this::line);
         line("");
-        complete(DiagnosisRun.BAD_TOUCH);
+        complete(DiagnosisRun.BAD_CONTACT);
         line(
                 "A bad contact at the one reading that would have shown a short leaves it unseen: each to the linked rest asks every");
         line(
@@ -82,7 +82,7 @@ public final class Study {
                 "trips. Minutes by the program's own pace (3 s a reading, 1.5 s a probe that moves). Named exactly: the likeliest");
         line("explanation names the faulty wires and parts, and no other.");
         line("");
-        Purposes.lines(UNITS_A_PURPOSE, DiagnosisRun.BAD_TOUCH).forEach(this::line);
+        Purposes.lines(UNITS_A_PURPOSE, DiagnosisRun.BAD_CONTACT).forEach(this::line);
         line("");
         line(
                 "Test everything goes on to the last pair, whatever it has found; that is what a certificate needs. Find the fault ends when one");
@@ -99,7 +99,7 @@ public final class Study {
                 "without contact. So many units of which the fault is known teach (*Faults of tested units*); other units are tested: with");
         line("faults like theirs, and with faults of any wire, for which what was learnt of the wires is wrong.");
         line("");
-        Histories.lines(UNITS_A_PURPOSE, DiagnosisRun.BAD_TOUCH).forEach(this::line);
+        Histories.lines(UNITS_A_PURPOSE, DiagnosisRun.BAD_CONTACT).forEach(this::line);
         line("");
         line("## How often what is said is true");
         line("");
@@ -108,16 +108,16 @@ public final class Study {
         line(
                 "at random after 1 to 27 chosen measurements, one in 50 without contact. Every finding of that moment by the probability that was said with it:");
         line("");
-        Calibration.lines(DiagnosisRun.BAD_TOUCH).forEach(this::line);
+        Calibration.lines(DiagnosisRun.BAD_CONTACT).forEach(this::line);
     }
 
     private void line(String line) {
         text.append(line).append('\n');
     }
 
-    private void complete(double badTouch) {
+    private void complete(double badContact) {
         line("## Complete evidence, "
-                + (badTouch == 0 ? "every measurement good" : "one measurement in 50 without contact"));
+                + (badContact == 0 ? "every measurement good" : "one measurement in 50 without contact"));
         line("");
         line(
                 "| wires | units | faulty units that passed | good units that failed | faults named exactly | readings a unit |");
@@ -129,16 +129,16 @@ public final class Study {
             int exact = 0;
             long readings = 0;
             for (int i = 0; i < size[1]; i++) {
-                RandomHarness cable = RandomHarness.cable(random, size[0]).sabotage(i % (MOST_FAULTS + 1));
+                RandomHarness cable = RandomHarness.cable(random, size[0]).sabotage(i % (MAX_FAULTS + 1));
                 TestConditions conditions =
                         Cables.conditions(DiagnosisRun.ACCURACIES[i % DiagnosisRun.ACCURACIES.length]);
-                Probe probe = new Probe(cable.unit(), conditions, random, badTouch);
+                Probe probe = new Probe(cable.unit(), conditions, random, badContact);
                 List<AnalysisReading> taken = Bench.readings(cable.design(), conditions, probe);
                 Analysis analysis = Analysis.of(cable.design(), conditions, taken);
-                List<String> truth = cable.told().stream().sorted().toList();
-                passed += !truth.isEmpty() && analysis.standing() == Analysis.AnalysisState.PASS ? 1 : 0;
-                failed += truth.isEmpty() && analysis.standing() == Analysis.AnalysisState.FAIL ? 1 : 0;
-                exact += Bench.told(analysis).equals(truth) ? 1 : 0;
+                List<String> truth = cable.truth().stream().sorted().toList();
+                passed += !truth.isEmpty() && analysis.state() == Analysis.AnalysisState.PASS ? 1 : 0;
+                failed += truth.isEmpty() && analysis.state() == Analysis.AnalysisState.FAIL ? 1 : 0;
+                exact += Bench.found(analysis).equals(truth) ? 1 : 0;
                 readings += taken.size();
             }
             line("| %d | %d | %d | %d | %.1f %% | %d |"
@@ -168,7 +168,7 @@ public final class Study {
             List<DiagnosisRun> fixed = new ArrayList<>();
             for (int i = 0; i < size[1]; i++) {
                 RandomHarness cable = RandomHarness.cable(new Random(1000L * size[0] + i), size[0])
-                        .sabotage(i % (MOST_FAULTS + 1));
+                        .sabotage(i % (MAX_FAULTS + 1));
                 best.add(DiagnosisRun.run(cable, i, true, Symptoms.NONE));
                 fixed.add(DiagnosisRun.run(cable, i, false, Symptoms.NONE));
             }
@@ -182,7 +182,7 @@ public final class Study {
                 "as likely here as anything else and one measurement asks one pair. Linked ends ask many pairs at once, but cost clips.");
         line("");
         oneFault();
-        toldWhatFails();
+        sayingWhatFails();
     }
 
     /** One fault, and the usual priors of a unit of which somebody says that something is wrong with it. */
@@ -204,7 +204,7 @@ public final class Study {
                 for (int i = 0; i < size[1]; i++) {
                     RandomHarness cable = RandomHarness.cable(new Random(4000L * size[0] + i), size[0])
                             .sabotage(1);
-                    Priors usual = Priors.usual().withBadContact(DiagnosisRun.BAD_TOUCH);
+                    Priors usual = Priors.usual().withBadContact(DiagnosisRun.BAD_CONTACT);
                     runs.add(DiagnosisRun.run(
                             cable,
                             i,
@@ -220,7 +220,7 @@ public final class Study {
     }
 
     private void allOf(int[] size, String order, List<DiagnosisRun> runs) {
-        int[] touches = runs.stream().mapToInt(DiagnosisRun::touches).sorted().toArray();
+        int[] measurements = runs.stream().mapToInt(DiagnosisRun::measurements).sorted().toArray();
         long finished = runs.stream().filter(DiagnosisRun::finished).count();
         long right =
                 runs.stream().filter(each -> each.finished() && each.right()).count();
@@ -231,13 +231,13 @@ public final class Study {
                         order,
                         finished,
                         right,
-                        runs.stream().mapToInt(DiagnosisRun::touches).average().orElse(0),
-                        touches[touches.length / 2],
-                        touches[touches.length - 1]));
+                        runs.stream().mapToInt(DiagnosisRun::measurements).average().orElse(0),
+                        measurements[measurements.length / 2],
+                        measurements[measurements.length - 1]));
     }
 
     /** The same where a person says which functions work, which do not, and how. */
-    private void toldWhatFails() {
+    private void sayingWhatFails() {
         line("## The same, with the symptoms entered");
         line("");
         line(
@@ -251,25 +251,25 @@ public final class Study {
             List<DiagnosisRun> fixed = new ArrayList<>();
             for (int i = 0; i < size[1]; i++) {
                 RandomHarness cable = RandomHarness.cable(new Random(2000L * size[0] + i), size[0])
-                        .sabotage(1 + i % MOST_FAULTS);
-                best.add(DiagnosisRun.run(cable, i, true, complaint(cable)));
-                fixed.add(DiagnosisRun.run(cable, i, false, complaint(cable)));
+                        .sabotage(1 + i % MAX_FAULTS);
+                best.add(DiagnosisRun.run(cable, i, true, symptoms(cable)));
+                fixed.add(DiagnosisRun.run(cable, i, false, symptoms(cable)));
             }
             row(size, "chosen", best);
             row(size, "fixed", fixed);
         }
     }
 
-    static Symptoms complaint(RandomHarness cable) {
+    static Symptoms symptoms(RandomHarness cable) {
         Map<String, Symptoms.Behaviour> functions = new HashMap<>();
         cable.assembly()
                 .conductors()
                 .forEach(wire -> wire.function().ifPresent(each -> functions.put(each, Symptoms.Behaviour.WORKS)));
-        for (String told : cable.told()) {
-            Symptoms.Behaviour behaviour = told.startsWith("short")
+        for (String named : cable.truth()) {
+            Symptoms.Behaviour behaviour = named.startsWith("short")
                     ? Symptoms.Behaviour.STAYS_ON
-                    : told.startsWith("high") ? Symptoms.Behaviour.SOMETIMES : Symptoms.Behaviour.DEAD;
-            DiagnosisRun.namesOf(List.of(told)).forEach(wire -> functions.put("function of " + wire, behaviour));
+                    : named.startsWith("high") ? Symptoms.Behaviour.SOMETIMES : Symptoms.Behaviour.DEAD;
+            DiagnosisRun.namesOf(List.of(named)).forEach(wire -> functions.put("function of " + wire, behaviour));
         }
         return new Symptoms(functions);
     }
@@ -279,9 +279,9 @@ public final class Study {
                 runs.stream().filter(DiagnosisRun::finished).toList();
         long right = finished.stream().filter(DiagnosisRun::right).count();
         double mean =
-                finished.stream().mapToInt(DiagnosisRun::touches).average().orElse(0);
+                finished.stream().mapToInt(DiagnosisRun::measurements).average().orElse(0);
         int median = finished.stream()
-                .mapToInt(DiagnosisRun::touches)
+                .mapToInt(DiagnosisRun::measurements)
                 .sorted()
                 .skip(finished.size() / 2)
                 .findFirst()
@@ -296,7 +296,7 @@ public final class Study {
         double place = (3 * log2(wires) + 2 * log2(pairs) + log2(1.5 * wires)) / KINDS;
         double fault = log2(KINDS) + place;
         double orderings = (log2(2) + log2(6)) / 4;
-        return log2(MOST_FAULTS + 1) + (1 + 2 + 3) / 4.0 * fault - orderings;
+        return log2(MAX_FAULTS + 1) + (1 + 2 + 3) / 4.0 * fault - orderings;
     }
 
     private static double log2(double value) {

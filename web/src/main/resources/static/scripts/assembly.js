@@ -9,7 +9,7 @@ const pick = (room, names) => {
   room.querySelectorAll("[data-wires]").forEach((element) => {
     element.classList.toggle("picked", names.length > 0 && element.dataset.wires === names.join(" "));
   });
-  room.querySelectorAll("svg.wiring").forEach((drawing) => drawing.classList.toggle("picking", chosen.size > 0));
+  room.querySelectorAll("svg.assembly-drawing").forEach((drawing) => drawing.classList.toggle("picking", chosen.size > 0));
   const row = room.querySelector("tr.picked[data-sentence]");
   const place = document.getElementById("derivation");
   if (row && place) {

@@ -84,7 +84,7 @@ const start = async () => {
       PARTS.forEach((part) => {
         fields.querySelector(`[name=${part}]`).value = step.form[part] ?? "";
       });
-      fields.querySelector("[name=touch]").value = step.touch;
+      fields.querySelector("[name=touch]").value = step.attempt;
       fields.dataset.words = step.kind === "WORDS" ? "yes" : "";
     }
     aloud(step);

@@ -1,5 +1,5 @@
-// The practice room: two clicks on terminals are a touch, the line keeps the focus, arrows walk through a replay.
-const line = () => document.getElementById("act");
+// The practice room: two clicks on terminals are a measurement, the line keeps the focus, arrows walk through a replay.
+const line = () => document.getElementById("action");
 let black = "";
 
 const mark = (pin) => {

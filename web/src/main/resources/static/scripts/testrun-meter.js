@@ -27,8 +27,8 @@ export class Meter {
     if (answer?.ok && !answer.redirected) {
       return answer.text();
     }
-    const told = new DOMParser().parseFromString((await answer?.text()) ?? "", "text/html").body.textContent.trim();
-    this.#run.say.replaceChildren(alarm(told || words("script.nothing_answers")));
+    const said = new DOMParser().parseFromString((await answer?.text()) ?? "", "text/html").body.textContent.trim();
+    this.#run.say.replaceChildren(alarm(said || words("script.nothing_answers")));
     return null;
   }
 

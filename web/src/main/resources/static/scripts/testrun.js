@@ -195,7 +195,7 @@ const keys = {
   n: () => keep("n"),
   j: () => keep("jumps"),
   a: () => document.getElementById("set-dialog").showModal(),
-  o: () => document.getElementById("ledger-dialog").showModal(),
+  o: () => document.getElementById("restore-dialog").showModal(),
   OL: () => keep("OL"),
   Backspace: takeBack,
   c: again,

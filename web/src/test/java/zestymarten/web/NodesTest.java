@@ -57,8 +57,8 @@ class NodesTest {
         return "http://127.0.0.1:" + other.getEnvironment().getProperty("local.server.port");
     }
 
-    private static boolean enters(RunEntries entries, long run, TestStep step, int touch, UUID id, String typed) {
-        return entries.enter(run, new RunEntries.Sent(id, step, touch, typed, OptionalInt.empty()), "bench")
+    private static boolean enters(RunEntries entries, long run, TestStep step, int attempt, UUID id, String typed) {
+        return entries.enter(run, new RunEntries.Sent(id, step, attempt, typed, OptionalInt.empty()), "bench")
                 instanceof RunEntries.EntryAnswer.EntryKept;
     }
 
@@ -85,10 +85,10 @@ class NodesTest {
             TestStep step = test.current().orElseThrow();
             String typed = step.fold(
                     probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.2",
-                    touch -> test.expectation(touch).fold(joined -> "0.6", () -> "OL"),
-                    act -> "");
+                    measurement -> test.expectation(measurement).fold(joined -> "0.6", () -> "OL"),
+                    manual -> "");
             RunEntries taking = i % 2 == 0 ? site.bean(RunEntries.class) : other.getBean(RunEntries.class);
-            assertThat(enters(taking, run, step, test.nextTouch(step), UUID.randomUUID(), typed))
+            assertThat(enters(taking, run, step, test.nextAttempt(step), UUID.randomUUID(), typed))
                     .isTrue();
         }
         TestRun one = here.find(run).test();
@@ -135,12 +135,12 @@ class NodesTest {
         TestStep step = here.find(run).test().steps().findFirst().orElseThrow();
         for (int i = 0; i < READINGS; i++) {
             UUID id = UUID.randomUUID();
-            int touch = here.find(run).test().nextTouch(step);
+            int attempt = here.find(run).test().nextAttempt(step);
             boolean kept;
             try {
-                kept = enters(ending, run, step, touch, id, "b");
+                kept = enters(ending, run, step, attempt, id, "b");
             } catch (RuntimeException gone) {
-                kept = enters(staying, run, step, touch, id, "b"); // the same entry: what was saved already stays one
+                kept = enters(staying, run, step, attempt, id, "b"); // the same entry: what was saved already stays one
             }
             if (kept) {
                 acknowledged.add(id);

@@ -49,7 +49,7 @@ class Shots {
         take("grid-dark");
         browser.dark(false).phone().open(HALF_FINISHED).find(".keypad");
         take("test-phone");
-        browser.desktop().open(SWAPPED + "/diagnosis").find("svg.wiring");
+        browser.desktop().open(SWAPPED + "/diagnosis").find("svg.assembly-drawing");
         take("diagnosis");
         browser.open(SWAPPED + "/record").find(".certificate");
         take("record");
@@ -87,7 +87,7 @@ class Shots {
         browser.open("/practice");
         browser.run("document.querySelector(\"input[value='weak-valve']\").form.requestSubmit()");
         browser.waitForPath("/practice/\\d+");
-        List<String> acts = List.of(
+        List<String> manualSteps = List.of(
                 "isolate",
                 "join",
                 "J1.2 J2.2",
@@ -97,8 +97,8 @@ class Shots {
                 "repair W1 clean",
                 "J1.1 J2.1",
                 "done");
-        for (int i = 0; i < acts.size(); i++) {
-            browser.fill("#act", acts.get(i)).keys(Keys.ENTER).find("#bench[data-count='" + (i + 1) + "']");
+        for (int i = 0; i < manualSteps.size(); i++) {
+            browser.fill("#action", manualSteps.get(i)).keys(Keys.ENTER).find("#bench[data-count='" + (i + 1) + "']");
             if (i == 3) {
                 take("practice");
             }

@@ -8,7 +8,7 @@ import java.net.Socket;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
-/** A line that a test can cut and mend: between application and database, or between a browser and the application. */
+/** A line that a test can cut and repair: between application and database, or between a browser and the application. */
 public final class Wire implements AutoCloseable {
     private final String host;
     private final int port;
@@ -90,7 +90,7 @@ public final class Wire implements AutoCloseable {
     }
 
     /** The far side can be reached again, at the same address. */
-    public void mend() {
+    public void repair() {
         door = listen(near);
         serve(door);
     }

@@ -42,12 +42,12 @@ import zestymarten.core.testplan.ReadableDiodes;
  * @param judgements in the order of the readings
  * @param explanations what may be wrong altogether, the likeliest first
  * @param contradictions numbers of readings that the best explanation leaves unexplained
- * @param untested at most {@value #MOST_UNTESTED} pairs that no reading settles yet
- * @param implied at most {@value #MOST_UNTESTED} pairs that need no reading: they follow from others
+ * @param untested at most {@value #MAX_UNTESTED} pairs that no reading settles yet
+ * @param implied at most {@value #MAX_UNTESTED} pairs that need no reading: they follow from others
  * @param next what to measure next
  */
 public record Analysis(
-        AnalysisState standing,
+        AnalysisState state,
         List<Judged> judgements,
         List<Explained> findings,
         List<Explanation> explanations,
@@ -55,7 +55,7 @@ public record Analysis(
         List<Partition.JoinedPair> untested,
         List<Implied.ImpliedPair> implied,
         Recommendation next) {
-    private static final int MOST_UNTESTED = 1000;
+    private static final int MAX_UNTESTED = 1000;
     private static final int NEXT = 5;
 
     public Analysis {
@@ -95,7 +95,7 @@ public record Analysis(
                         each.expectation(),
                         each.judgement(),
                         each.understood(),
-                        each.reading().ties(),
+                        each.reading().links(),
                         each.reading().since()));
             }
         }
@@ -107,8 +107,8 @@ public record Analysis(
         DiodeReadings diodes = diodes(design, judged);
         findings.addAll(diodes.findings());
         List<Partition.JoinedPair> untested = Stream.concat(
-                        unit.untested(MOST_UNTESTED).stream(), unread(design, diodes))
-                .limit(MOST_UNTESTED)
+                        unit.untested(MAX_UNTESTED).stream(), unread(design, diodes))
+                .limit(MAX_UNTESTED)
                 .toList();
         boolean doubtful = lastOfEach(readings).stream()
                 .map(number -> judged.get(number).judgement())
@@ -117,17 +117,17 @@ public record Analysis(
                 .anyMatch(Set.of(Verdict.DOUBTFUL, Verdict.UNDECIDED)::contains);
         boolean failed = lastOfEach(readings).stream()
                 .anyMatch(number -> judged.get(number).judgement().verdict() == Verdict.FAIL);
-        AnalysisState standing = failed || !findings.isEmpty()
+        AnalysisState state = failed || !findings.isEmpty()
                 ? AnalysisState.FAIL
                 : untested.isEmpty() && !doubtful ? AnalysisState.PASS : AnalysisState.INCOMPLETE;
         return new Analysis(
-                standing,
+                state,
                 judged,
                 findings,
                 unit.explanations(),
                 unit.contradictions(),
                 untested,
-                Implied.of(design, observations).unread(MOST_UNTESTED),
+                Implied.of(design, observations).unread(MAX_UNTESTED),
                 unit.next(MeasurementCosts.bench(design.assembly(), false), NEXT));
     }
 
@@ -136,7 +136,7 @@ public record Analysis(
         record Arrangement(
                 Set<AnalysisReading.ProbeEnd> ends,
                 SwitchState state,
-                List<List<Terminal>> ties,
+                List<List<Terminal>> links,
                 Quantity quantity,
                 OptionalDouble testV) {}
         Map<Arrangement, Integer> last = new HashMap<>();
@@ -144,7 +144,7 @@ public record Analysis(
             AnalysisReading reading = readings.get(i);
             last.put(
                     new Arrangement(
-                            reading.ends(), reading.state(), reading.ties(), reading.quantity(), reading.testV()),
+                            reading.ends(), reading.state(), reading.links(), reading.quantity(), reading.testV()),
                     i);
         }
         return last.values().stream().sorted().toList();
@@ -181,14 +181,14 @@ public record Analysis(
                 reading.b(),
                 reading.quantity(),
                 testV,
-                InsulationLimit.ofTest(testV).least(),
+                InsulationLimit.ofTest(testV).minimum(),
                 judged.judgement(),
                 number);
     }
 
     private static Judged judged(Design design, TestConditions conditions, AnalysisReading reading) {
         Patience.check();
-        Expectation expectation = design.expectation(reading.a(), reading.b(), reading.state(), reading.ties());
+        Expectation expectation = design.expectation(reading.a(), reading.b(), reading.state(), reading.links());
         MeterReading plain = new ReadingParser(conditions.meter().oneIsOverRange()).understand(reading.asTyped());
         if (reading.quantity() == Quantity.FORWARD_VOLTAGE) {
             return new Judged(reading, DiodeJudge.understood(plain), expectation, onDiodeRange(design, reading, plain));
@@ -206,7 +206,7 @@ public record Analysis(
                 reading.rangeTop(),
                 conditions);
         Judgement asRead = ResistanceJudge.judge(understood, expectation, conditions);
-        Judgement judgement = design.isBesideDiode(reading.a(), reading.b(), reading.state(), reading.ties())
+        Judgement judgement = design.isBesideDiode(reading.a(), reading.b(), reading.state(), reading.links())
                 ? DiodeRule.applied(asRead, expectation)
                 : asRead;
         return new Judged(reading, understood, expectation, judgement);

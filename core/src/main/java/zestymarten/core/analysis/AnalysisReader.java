@@ -20,14 +20,14 @@ import zestymarten.core.quantity.NotAccepted;
 /** Reads conditions, readings and pairs of terminals in the open format; every problem is reported with its member's path. */
 public final class AnalysisReader {
     /** The most readings that one call takes. */
-    public static final int MOST_READINGS = 200_000;
+    public static final int MAX_READINGS = 200_000;
 
     private static final MeterProfile USUAL = new MeterProfile("meter", 0.01, 0.1, 30, false, 20e6);
 
     private AnalysisReader() {}
 
     /** A pair of terminals in an arrangement. */
-    public record TerminalPair(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {}
+    public record TerminalPair(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> links) {}
 
     /** The conditions of a document; the usual ones where a member is missing. */
     public static Optional<TestConditions> conditions(JsonMembers document) {
@@ -94,8 +94,8 @@ public final class AnalysisReader {
     /** The readings of a document, on the terminals and states of an assembly. */
     public static List<AnalysisReading> readings(JsonMembers document, Assembly assembly) {
         List<JsonMembers> all = document.objects("readings");
-        if (all.size() > MOST_READINGS) {
-            document.problem("readings", Message.of("analysis_reader.there_most_taken", all.size(), MOST_READINGS));
+        if (all.size() > MAX_READINGS) {
+            document.problem("readings", Message.of("analysis_reader.there_most_taken", all.size(), MAX_READINGS));
             return List.of();
         }
         Set<Terminal> terminals = new HashSet<>(assembly.terminals());
@@ -117,7 +117,7 @@ public final class AnalysisReader {
             Optional<Quantity> known = quantity;
             pair(each, assembly, terminals)
                     .flatMap(pair -> known.flatMap(of -> since.map(done -> new AnalysisReading(
-                            pair.a(), pair.b(), typed, pair.state(), pair.ties(), top, of, testV, done))))
+                            pair.a(), pair.b(), typed, pair.state(), pair.links(), top, of, testV, done))))
                     .ifPresent(readings::add);
             each.done();
         }
@@ -162,9 +162,9 @@ public final class AnalysisReader {
                                             .map(SwitchState::id)
                                             .toList())));
         }
-        List<List<Terminal>> ties = new ArrayList<>();
-        for (List<String> tie : each.textLists("setup")) {
-            ties.add(tie.stream()
+        List<List<Terminal>> links = new ArrayList<>();
+        for (List<String> link : each.textLists("setup")) {
+            links.add(link.stream()
                     .flatMap(name -> terminal(each, "setup", name, terminals).stream())
                     .toList());
         }
@@ -174,7 +174,7 @@ public final class AnalysisReader {
         }
         return a.isEmpty() || b.isEmpty() || state.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new TerminalPair(a.get(), b.get(), state.get(), ties));
+                : Optional.of(new TerminalPair(a.get(), b.get(), state.get(), links));
     }
 
     private static Optional<Terminal> terminal(JsonMembers each, String member, String name, Set<Terminal> terminals) {

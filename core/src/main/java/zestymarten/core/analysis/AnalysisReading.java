@@ -14,7 +14,7 @@ import zestymarten.core.quantity.NotAccepted;
  * @param a the black probe
  * @param b the red probe
  * @param asTyped what the meter showed
- * @param ties groups of terminals that were tied together for it; none if all ends were free
+ * @param links groups of terminals that were linked together for it; none if all ends were free
  * @param rangeTop the top of the range in use, where that is known
  * @param quantity what it is a reading of
  * @param testV test voltage in volts, above 0; needed for insulation and leakage
@@ -25,13 +25,13 @@ public record AnalysisReading(
         Terminal b,
         String asTyped,
         SwitchState state,
-        List<List<Terminal>> ties,
+        List<List<Terminal>> links,
         OptionalDouble rangeTop,
         Quantity quantity,
         OptionalDouble testV,
         Observation.Since since) {
     public AnalysisReading {
-        ties = ties.stream().map(List::copyOf).toList();
+        links = links.stream().map(List::copyOf).toList();
         if (a.equals(b)) {
             throw new NotAccepted("analysis_reading.both_probes_on", a);
         }
@@ -54,13 +54,13 @@ public record AnalysisReading(
     boolean repeats(AnalysisReading other) {
         return ends().equals(other.ends())
                 && state.equals(other.state)
-                && ties.equals(other.ties)
+                && links.equals(other.links)
                 && quantity == other.quantity;
     }
 
     /** The same, with what was done since the points were read before. */
     public AnalysisReading since(Observation.Since done) {
-        return new AnalysisReading(a, b, asTyped, state, ties, rangeTop, quantity, testV, done);
+        return new AnalysisReading(a, b, asTyped, state, links, rangeTop, quantity, testV, done);
     }
 
     /** A reading of ohms. */
@@ -69,14 +69,14 @@ public record AnalysisReading(
             Terminal b,
             String asTyped,
             SwitchState state,
-            List<List<Terminal>> ties,
+            List<List<Terminal>> links,
             OptionalDouble rangeTop) {
         this(
                 a,
                 b,
                 asTyped,
                 state,
-                ties,
+                links,
                 rangeTop,
                 Quantity.RESISTANCE,
                 OptionalDouble.empty(),

@@ -36,7 +36,7 @@ final class Connectivity {
             probed.add(each.a());
             probed.add(each.b());
             if (each.parts()) {
-                separations.add(groupsOf(each.withTies(each.a())), groupsOf(each.withTies(each.b())));
+                separations.add(groupsOf(each.withLinks(each.a())), groupsOf(each.withLinks(each.b())));
             }
         }
         joins.throughParts()
@@ -115,7 +115,7 @@ final class Connectivity {
     private boolean isOnFrame(Terminal terminal) {
         return terminal.isFrame()
                 || design.assembly().bonded().contains(terminal)
-                || design.nets().of(terminal).filter(net -> net.touchesFrame()).isPresent();
+                || design.nets().of(terminal).filter(net -> net.isOnFrame()).isPresent();
     }
 
     /** One terminal of every observed group that holds an end of a net, of a part, or the frame, by its group. */

@@ -35,9 +35,9 @@ import zestymarten.core.testplan.TestPlan;
  * its plans. Costly enough to be kept between readings; cost linear in the conductors but for meshed parts, see
  * {@link Network}. Safe to share.
  *
- * <p>The edges of a state's network are all conductors, the ties to frame as 0-ohm links, all components but open contacts
+ * <p>The edges of a state's network are all conductors, the bonds to the frame as 0-ohm links, all components but open contacts
  * and diodes. A joint of which a highest resistance is known adds half of it to every conductor that ends there, so that
- * a way through it gains the whole.
+ * a path it gains the whole.
  */
 public final class Design {
     private static final double DIODE_SHARE = 0.01;
@@ -202,9 +202,9 @@ public final class Design {
         return path(a, b, rest(), List.of());
     }
 
-    /** What a good unit reads between two terminals in a state, with groups of terminals tied together. */
-    public Path path(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
-        return networks.path(a, b, state, ties);
+    /** What a good unit reads between two terminals in a state, with groups of terminals linked together. */
+    public Path path(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> links) {
+        return networks.path(a, b, state, links);
     }
 
     /** What a good unit shows between two terminals, as a reading is judged. */
@@ -212,20 +212,20 @@ public final class Design {
         return expectation(a, b, rest(), List.of());
     }
 
-    /** The same in a state, with groups of terminals tied together. */
-    public Expectation expectation(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
-        return path(a, b, state, ties).fold(ohmic -> joined(a, b, ohmic, state, ties), Expectation.Apart::new);
+    /** The same in a state, with groups of terminals linked together. */
+    public Expectation expectation(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> links) {
+        return path(a, b, state, links).fold(ohmic -> joined(a, b, ohmic, state, links), Expectation.Apart::new);
     }
 
     private Expectation joined(
-            Terminal a, Terminal b, Path.Ohmic bounds, SwitchState state, List<List<Terminal>> ties) {
+            Terminal a, Terminal b, Path.Ohmic bounds, SwitchState state, List<List<Terminal>> links) {
         List<Conductor> route = nets.route(a, b);
         boolean current = route.isEmpty() || route.stream().anyMatch(Conductor::carriesCurrent);
-        if (ties.isEmpty() && bounds.high().value() == 0) {
+        if (links.isEmpty() && bounds.high().value() == 0) {
             return new Expectation.Joined(BOND, current);
         }
-        if (route.isEmpty() || !ties.isEmpty()) {
-            boolean wired = nets.joins(a, b) || networks.wiredByTies(a, b, ties);
+        if (route.isEmpty() || !links.isEmpty()) {
+            boolean wired = nets.joins(a, b) || networks.wiredByLinks(a, b, links);
             return wired
                     ? new Expectation.Joined(asRead(bounds, false), true)
                     : new Expectation.Joined(throughParts(a, b, bounds), true, onTheWay(a, b, state));
@@ -279,12 +279,12 @@ public final class Design {
      * Whether a diode that conducts would change what is read between two terminals, so that an ohm range proves nothing of
      * it either way.
      */
-    public boolean isBesideDiode(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
+    public boolean isBesideDiode(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> links) {
         if (!hasDiodes) {
             return false;
         }
-        Path blocking = path(a, b, state, ties);
-        Path through = networks.pathThroughDiodes(a, b, state, ties);
+        Path blocking = path(a, b, state, links);
+        Path through = networks.pathThroughDiodes(a, b, state, links);
         if (blocking instanceof Path.Ohmic one && through instanceof Path.Ohmic other) {
             return other.nominal().value() < one.nominal().value() * (1 - DIODE_SHARE);
         }

@@ -18,7 +18,7 @@ sealed interface Effect {
     /** A contact stays closed, or stays open, whatever the state. */
     record Stuck(Element element, boolean closed) implements Effect {}
 
-    /** An edge has other ohms than it may have. */
+    /** An edge has another resistance than it may have. */
     record AlteredElement(Element element, Side side) implements Effect {
         /** On which side of its bounds. */
         enum Side {

@@ -9,7 +9,7 @@ import zestymarten.core.assembly.Terminal;
 /**
  * An edge of the unit as designed: a conductor, a part, or the bond of a pin to the frame.
  *
- * @param bounds its ohms, between nodes that have no meaning here
+ * @param bounds its resistance, between nodes that have no meaning here
  */
 record Element(
         Terminal a, Terminal b, Optional<Conductor> conductor, Optional<Component> part, NetworkFit.FitEdge bounds) {

@@ -13,13 +13,13 @@ import zestymarten.core.quantity.Patience;
  *
  * <p>Method: best first from the given starts. Of each set the observation is taken that it explains least, those first
  * that a good unit would not give, and every fault that might explain it is added (conflict-directed search). A set is left alone once one more fault would make it less
- * likely than a hundredth of the best explanation. Cost: at most {@value #MOST_GROWN} sets are grown. Order: of equally
+ * likely than a hundredth of the best explanation. Cost: at most {@value #MAX_GROWN} sets are grown. Order: of equally
  * likely sets the one that was found first. Source: the scheme is that of de Kleer and Williams, 1987.
  */
 final class ExplanationSearch {
-    private static final int MOST_GROWN = 120;
-    private static final int MOST_FAULTS = 6;
-    private static final int MOST_WEIGHED = 4000;
+    private static final int MAX_GROWN = 120;
+    private static final int MAX_FAULTS = 6;
+    private static final int MAX_WEIGHED = 4000;
     private static final double LIGHTEST_FAULT = 3.5;
 
     /** A hundredth of the best. */
@@ -53,7 +53,7 @@ final class ExplanationSearch {
 
     private void weigh(List<Effect> effects) {
         Patience.check();
-        if (effects.size() <= MOST_FAULTS + starts && all.size() < MOST_WEIGHED && seen.add(Set.copyOf(effects))) {
+        if (effects.size() <= MAX_FAULTS + starts && all.size() < MAX_WEIGHED && seen.add(Set.copyOf(effects))) {
             Weighed weighed = model.weighed(scene, effects);
             all.add(weighed);
             open.add(weighed);
@@ -67,7 +67,7 @@ final class ExplanationSearch {
 
     private void grow() {
         starts = all.stream().mapToInt(each -> each.effects().size()).max().orElse(0);
-        for (int grown = 0; grown < MOST_GROWN && !open.isEmpty(); ) {
+        for (int grown = 0; grown < MAX_GROWN && !open.isEmpty(); ) {
             Weighed next = open.remove();
             boolean worth = next.logPrior() - LIGHTEST_FAULT > best - WORTH_TELLING;
             if (!next.explainsAll() && worth) {
@@ -96,9 +96,9 @@ final class ExplanationSearch {
 
     /** Those that explain everything, or all where none does. */
     private List<Weighed> worthTelling() {
-        double most = all.stream().mapToDouble(Weighed::logWeight).max().orElse(0);
+        double maximum = all.stream().mapToDouble(Weighed::logWeight).max().orElse(0);
         return all.stream()
-                .filter(each -> each.logWeight() > most - 2 * WORTH_TELLING)
+                .filter(each -> each.logWeight() > maximum - 2 * WORTH_TELLING)
                 .sorted(Comparator.comparingDouble(Weighed::logWeight).reversed())
                 .toList();
     }

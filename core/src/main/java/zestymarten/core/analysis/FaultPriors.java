@@ -41,14 +41,14 @@ final class FaultPriors {
 
     private final Design design;
     private final Priors priors;
-    private final Symptoms complaint;
+    private final Symptoms symptoms;
     private final FaultHistory history;
     private final int nets;
 
-    FaultPriors(Design design, Priors priors, Symptoms complaint) {
+    FaultPriors(Design design, Priors priors, Symptoms symptoms) {
         this.design = design;
         this.priors = priors;
-        this.complaint = complaint;
+        this.symptoms = symptoms;
         history = design.history();
         nets = Math.max(2, design.nets().all().size());
     }
@@ -92,8 +92,8 @@ final class FaultPriors {
         return frame ? history.odds(priors.toFrame(), wire, TO_FRAME) : history.odds(priors.shorted(), wire, SHORTED);
     }
 
-    Symptoms complaint() {
-        return complaint;
+    Symptoms symptoms() {
+        return symptoms;
     }
 
     /** Natural logarithm of the odds of a fault. */
@@ -183,7 +183,7 @@ final class FaultPriors {
 
     /** The same of two wires of which nothing is known but what the machine does as a whole. */
     double usualJoint() {
-        return 2 * priors.shorted() / nets * (complaint.isOfSomething() ? CLEARED : 1);
+        return 2 * priors.shorted() / nets * (symptoms.isOfSomething() ? CLEARED : 1);
     }
 
     private double staysOn(List<Finding.Piece> pieces) {
@@ -204,14 +204,14 @@ final class FaultPriors {
     /** How much likelier what the machine does makes a kind of fault of a wire. */
     private double fitting(Conductor wire, Symptoms.Behaviour fitting) {
         return wire.function()
-                .map(function -> complaint.functions().get(function))
+                .map(function -> symptoms.functions().get(function))
                 .map(each -> each == Symptoms.Behaviour.WORKS ? CLEARED : each == fitting ? FITTING : 1.0)
                 .orElse(1.0);
     }
 
     /** What functions that do not work make of faults that leave them unexplained: a logarithm, at most 0. */
     double unexplained(Scene scene, List<Effect> effects) {
-        if (!complaint.isOfSomething()) {
+        if (!symptoms.isOfSomething()) {
             return 0;
         }
         Set<String> functions = new HashSet<>();
@@ -250,7 +250,7 @@ final class FaultPriors {
 
     /** Whether a terminal belongs to a net of a function that does not work. */
     boolean isFailing(Terminal terminal) {
-        return complaint.isOfSomething()
+        return symptoms.isOfSomething()
                 && design.nets()
                         .of(terminal)
                         .map(net -> net.conductors().stream().anyMatch(this::fails))
@@ -259,7 +259,7 @@ final class FaultPriors {
 
     boolean fails(Conductor wire) {
         return wire.function()
-                .map(function -> complaint.functions().get(function))
+                .map(function -> symptoms.functions().get(function))
                 .filter(each -> each != Symptoms.Behaviour.WORKS)
                 .isPresent();
     }

@@ -30,7 +30,7 @@ import zestymarten.core.judgement.Judgement.Contact;
  * a pair is looked up at once, the readings that it follows from are searched for when they are asked for.
  */
 public final class Implied {
-    private static final int MOST_PIECES = 200;
+    private static final int MAX_PIECES = 200;
 
     private final Design design;
     private final Partition groups;
@@ -57,7 +57,7 @@ public final class Implied {
         List<Observation> steady = new RepeatedReadings(
                         design,
                         observations.stream()
-                                .filter(each -> each.state().equals(rest) && !each.tied())
+                                .filter(each -> each.state().equals(rest) && !each.linked())
                                 .toList())
                 .steady();
         groups = new Connectivity(design, steady).groups();
@@ -176,14 +176,14 @@ public final class Implied {
 
     /**
      * The pairs that a test of the whole unit asks for and that follow from readings of other pairs: wires end to end that
-     * are apart, the first {@value #MOST_PIECES} pieces against each other and against the frame.
+     * are apart, the first {@value #MAX_PIECES} pieces against each other and against the frame.
      *
-     * @param most how many to name at most
+     * @param maximum how many to name at most
      */
-    public List<ImpliedPair> unread(int most) {
+    public List<ImpliedPair> unread(int maximum) {
         List<ImpliedPair> pairs = new ArrayList<>();
         eachPlanned((a, b) -> {
-            if (pairs.size() < most && !read.contains(Set.of(a, b))) {
+            if (pairs.size() < maximum && !read.contains(Set.of(a, b))) {
                 boolean sameNet = design.same(a, b); // that it is joined says nothing of its resistance
                 between(a, b).filter(pair -> !sameNet || !pair.joined()).ifPresent(pairs::add);
             }
@@ -206,7 +206,7 @@ public final class Implied {
                     }
                 }));
         pieces.remove(Terminal.FRAME);
-        List<Terminal> all = List.copyOf(pieces).subList(0, Math.min(pieces.size(), MOST_PIECES));
+        List<Terminal> all = List.copyOf(pieces).subList(0, Math.min(pieces.size(), MAX_PIECES));
         for (int i = 0; i < all.size(); i++) {
             for (int j = i + 1; j < all.size(); j++) {
                 if (!design.same(all.get(i), all.get(j))) {

@@ -18,7 +18,7 @@ import zestymarten.core.network.Path;
  * parts.
  */
 final class Joins {
-    /** Parts explain a reading of at least this share of their least ohms. */
+    /** Parts explain a reading of at least this share of their lowest resistance. */
     private static final double SHARE_OF_PARTS = 0.5;
 
     private final Design design;

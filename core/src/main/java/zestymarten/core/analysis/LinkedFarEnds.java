@@ -12,12 +12,12 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * What readings between near ends tell of each wire while all far ends are tied together.
+ * What readings between near ends tell of each wire while all far ends are linked together.
  *
- * <p>Method: a way through shows both its wires whole; a wire that is open against a whole one is broken, or not caught in
- * the tie. Where nothing has shown a wire whole, an open reading does not tell which of the two is broken. Three wires read
- * in a triangle have their own ohms, {@code R1 = (m12 + m13 - m23) / 2}; from one that is known all others follow,
- * {@code R_i = m_1i - R_1}. The tie is taken for 0 ohm. Cost: linear in the readings, and their product with the wires until
+ * <p>Method: a path shows both its wires whole; a wire that is open against a whole one is broken, or not caught in
+ * the link. Where nothing has shown a wire whole, an open reading does not tell which of the two is broken. Three wires read
+ * in a triangle have their own resistance, {@code R1 = (m12 + m13 - m23) / 2}; from one that is known all others follow,
+ * {@code R_i = m_1i - R_1}. The link is taken for 0 ohm. Cost: linear in the readings, and their product with the wires until
  * a triangle is found. Source: derivation.
  */
 public final class LinkedFarEnds {
@@ -33,8 +33,8 @@ public final class LinkedFarEnds {
      *
      * @param first number of a wire, from 0
      * @param second number of another
-     * @param through whether there was a way through
-     * @param ohm the corrected ohms where they were read
+     * @param through whether there was a path
+     * @param ohm the corrected resistance where they were read
      */
     public record LinkedReading(int first, int second, boolean through, OptionalDouble ohm) {}
 
@@ -172,7 +172,7 @@ public final class LinkedFarEnds {
         return states[wire];
     }
 
-    /** The wire's own ohms; empty until a triangle of readings gives them. */
+    /** The wire's own resistance; empty until a triangle of readings gives them. */
     public OptionalDouble ohm(int wire) {
         Double ohm = own.get(wire);
         return ohm == null ? OptionalDouble.empty() : OptionalDouble.of(ohm);

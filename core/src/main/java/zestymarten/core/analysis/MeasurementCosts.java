@@ -64,7 +64,7 @@ public record MeasurementCosts(double measurement, double move, double link, boo
             Observation before = last.get();
             double seconds = measurement + (black.equals(before.a()) ? 0 : move) + (red.equals(before.b()) ? 0 : move);
             boolean again = pairs.contains(List.of(black, red));
-            return seconds * (again ? AGAIN : 1) + clipped(links, before.ties()) + reaching(black, red);
+            return seconds * (again ? AGAIN : 1) + clipped(links, before.links()) + reaching(black, red);
         }
 
         private double reaching(Terminal black, Terminal red) {

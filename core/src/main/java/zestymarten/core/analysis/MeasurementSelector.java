@@ -31,18 +31,18 @@ import zestymarten.core.testplan.ProbePlacement;
  * <p>Method: what a measurement may show is put in classes (open, and steps of a factor of two in ohms). In a scene with
  * several explanations each predicts its class by the network; elsewhere a net, part or pair that nobody read shows a fault
  * as often as was expected before. It ends when one repair holds {@value #FINISHED} of all, or when no measurement tells
- * {@value #LEAST_BITS} bits. Cost: the pairs of the terminals that the explanations of a scene name, times the explanations;
+ * {@value #MIN_BITS} bits. Cost: the pairs of the terminals that the explanations of a scene name, times the explanations;
  * linear in what nobody read.
  */
 final class MeasurementSelector {
     private static final double FINISHED = 0.95;
     private static final double CAUTION = 0.02;
-    private static final double LEAST_BITS = 2e-4;
-    private static final int MOST_SETS = 24;
-    private static final int MOST_TERMINALS = 16;
+    private static final double MIN_BITS = 2e-4;
+    private static final int MAX_SETS = 24;
+    private static final int MAX_TERMINALS = 16;
 
-    private static final int MOST_WEIGHED = 2000;
-    private static final int MOST_REPEATS = 2;
+    private static final int MAX_WEIGHED = 2000;
+    private static final int MAX_REPEATS = 2;
     private static final double JUMPS_OPEN = 0.3;
 
     private final UnitScenes analysis;
@@ -74,23 +74,23 @@ final class MeasurementSelector {
     }
 
     /** The measurements that tell the sets of faults in the scenes apart. Cost: linear in the observations but for the scenes. */
-    List<RecommendedMeasurement> tellingApart(int most) {
+    List<RecommendedMeasurement> tellingApart(int maximum) {
         all.stream()
                 .filter(each -> inScenes.containsKey(each.a()) || inScenes.containsKey(each.b()))
                 .forEach(each -> made.merge(each.key(), 1, Integer::sum));
         analysis.scenes().forEach(this::inScene);
-        return bestOf(most).stream()
+        return bestOf(maximum).stream()
                 .filter(each -> each.purpose() == MeasurementPurpose.TELLS_APART)
                 .toList();
     }
 
     /** @param linked how ends may be linked, for one measurement of many pairs */
-    Recommendation best(int most, List<ProbePlacement> linked) {
+    Recommendation best(int maximum, List<ProbePlacement> linked) {
         all.forEach(each -> made.merge(each.key(), 1, Integer::sum));
         List<UnitScenes.Diagnosed> scenes = analysis.scenes();
         double[] sure = scenes.stream().mapToDouble(this::certainty).toArray();
         for (UnitScenes.Diagnosed scene : scenes) {
-            if (found.size() < MOST_WEIGHED) {
+            if (found.size() < MAX_WEIGHED) {
                 inScene(scene);
             }
         }
@@ -103,7 +103,7 @@ final class MeasurementSelector {
                     .filter(i -> -Math.log(sure[i]) > expectedElsewhere)
                     .forEach(i -> contactsInDoubt(scenes.get(i)));
         }
-        List<RecommendedMeasurement> best = bestOf(most);
+        List<RecommendedMeasurement> best = bestOf(maximum);
         return new Recommendation(status(certainty, best), certainty, best);
     }
 
@@ -118,12 +118,12 @@ final class MeasurementSelector {
         return best.isEmpty() ? Status.CANNOT_BE_TOLD : Status.GO_ON;
     }
 
-    private List<RecommendedMeasurement> bestOf(int most) {
+    private List<RecommendedMeasurement> bestOf(int maximum) {
         return found.values().stream()
-                .filter(each -> each.bits() > LEAST_BITS)
+                .filter(each -> each.bits() > MIN_BITS)
                 .sorted(Comparator.comparingDouble(RecommendedMeasurement::bitsPerSecond)
                         .reversed())
-                .limit(most)
+                .limit(maximum)
                 .toList();
     }
 
@@ -133,7 +133,7 @@ final class MeasurementSelector {
      */
     private double certainty(UnitScenes.Diagnosed scene) {
         double likelier = likelier();
-        double most = scene.sets().stream()
+        double maximum = scene.sets().stream()
                 .mapToDouble(each -> each.cautiousWeight(likelier))
                 .max()
                 .orElse(0);
@@ -142,7 +142,7 @@ final class MeasurementSelector {
         for (Weighed set : scene.sets()) {
             Set<String> repair = new TreeSet<>();
             analysis.names().of(set).keySet().forEach(each -> repair.add(repair(each)));
-            double share = Math.exp(set.cautiousWeight(likelier) - most);
+            double share = Math.exp(set.cautiousWeight(likelier) - maximum);
             total += share;
             repairs.merge(repair, share, Double::sum);
         }
@@ -160,15 +160,15 @@ final class MeasurementSelector {
      */
     private void contactsInDoubt(UnitScenes.Diagnosed scene) {
         double likelier = likelier();
-        double most = scene.best().cautiousWeight(likelier);
+        double maximum = scene.best().cautiousWeight(likelier);
         for (Weighed set : scene.sets()) {
-            double odds = Math.exp(Math.min(0, set.cautiousWeight(likelier) - most));
+            double odds = Math.exp(Math.min(0, set.cautiousWeight(likelier) - maximum));
             double share = odds / (1 + odds);
             for (int i = 0; i < set.misfits().size(); i++) {
                 Observation seen = set.variation().scene().observations().get(i);
                 boolean again = set.misfits().get(i).badContact()
-                        && !seen.tied()
-                        && made.getOrDefault(seen.key(), 0) == MOST_REPEATS;
+                        && !seen.linked()
+                        && made.getOrDefault(seen.key(), 0) == MAX_REPEATS;
                 if (again) {
                     double bits = entropy(List.of(share, 1 - share), 1);
                     add(
@@ -196,7 +196,7 @@ final class MeasurementSelector {
             return;
         }
         List<Weighed> sets =
-                scene.sets().subList(0, Math.min(MOST_SETS, scene.sets().size()));
+                scene.sets().subList(0, Math.min(MAX_SETS, scene.sets().size()));
         List<Terminal> points = points(scene.scene(), sets);
         boolean contacts = scene.scene().elements().stream().anyMatch(Element::isContact);
         List<SwitchState> states = contacts
@@ -229,13 +229,13 @@ final class MeasurementSelector {
         design.assembly().joints().stream().filter(each -> each.probe()).forEach(each -> joints.add(each.terminal()));
         return points.stream()
                 .filter(each -> scene.holds(each) && (each.isPin() || each.isFrame() || joints.contains(each)))
-                .limit(MOST_TERMINALS)
+                .limit(MAX_TERMINALS)
                 .toList();
     }
 
     private void weigh(UnitScenes.Diagnosed scene, List<Weighed> sets, Terminal a, Terminal b, SwitchState state) {
         int times = made.getOrDefault(new Observation.Key(Set.of(a, b), state, List.of()), 0);
-        if (times >= MOST_REPEATS) {
+        if (times >= MAX_REPEATS) {
             return;
         }
         Map<Integer, Double> classes = new HashMap<>();
@@ -250,7 +250,7 @@ final class MeasurementSelector {
             }
         }
         double bits = entropy(classes.values(), known);
-        if (bits > LEAST_BITS) {
+        if (bits > MIN_BITS) {
             Optional<Finding> asks = asks(sets.get(0), speaks.values());
             MeasurementPurpose purpose = times > 0 ? MeasurementPurpose.READ_AGAIN : MeasurementPurpose.TELLS_APART;
             add(a, b, state, bits, purpose, asks);
@@ -313,7 +313,7 @@ final class MeasurementSelector {
         UnreadOdds unread = UnreadOdds.of(analysis, this::isAsked);
         expectedElsewhere = unread.expected();
         for (UnreadOdds.Unread each : unread.all()) {
-            if (found.size() >= UnreadOdds.MOST) {
+            if (found.size() >= UnreadOdds.MAX) {
                 return;
             }
             double share = each.odds() / (1 + each.odds());
@@ -346,9 +346,9 @@ final class MeasurementSelector {
                     placement.black(),
                     placement.red(),
                     placement.state(),
-                    placement.ties(),
+                    placement.links(),
                     entropy(List.of(joined, 1 - joined), 1),
-                    costs.seconds(placement.black(), placement.red(), placement.ties()),
+                    costs.seconds(placement.black(), placement.red(), placement.links()),
                     MeasurementPurpose.UNREAD,
                     Optional.empty()));
         }

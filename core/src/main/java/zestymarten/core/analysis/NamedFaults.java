@@ -34,7 +34,7 @@ final class NamedFaults {
         design.assembly().conductors().forEach(wire -> order.put(wire.id(), order.size()));
     }
 
-    /** A fault that can be told from others: its kind and what would be repaired. */
+    /** A fault that can be distinguished from others: its kind and what would be repaired. */
     record Name(String kind, List<String> names) {
         Name {
             names = List.copyOf(new TreeSet<>(names));
@@ -42,7 +42,7 @@ final class NamedFaults {
     }
 
     /**
-     * By what faults are told apart: unlike figures and unlike sides of a crossing are the same fault. Of a whole connector
+     * By what faults are distinguished: unlike figures and unlike sides of a crossing are the same fault. Of a whole connector
      * it counts which one it is, as that one is taken apart.
      */
     static Name name(Finding finding) {
@@ -168,7 +168,7 @@ final class NamedFaults {
         double sum = elements.stream()
                 .mapToDouble(each -> ohms(each, weighed).value())
                 .sum();
-        double least =
+        double minimum =
                 elements.stream().mapToDouble(each -> each.bounds().low()).sum();
         List<Terminal> ends = new ArrayList<>();
         for (Element element : elements) {
@@ -184,7 +184,7 @@ final class NamedFaults {
                 .flatMap(each -> each.conductor().stream())
                 .map(Conductor::id)
                 .toList();
-        return new Finding.LowResistance(names, from, to, fitted(sum), Ohms.of(least));
+        return new Finding.LowResistance(names, from, to, fitted(sum), Ohms.of(minimum));
     }
 
     private Finding leak(Effect.Leaking leaking, Weighed weighed) {

@@ -24,7 +24,7 @@ import zestymarten.core.network.Groups;
  * Source: Cohn, 1950; Levenberg, 1944; Holland and Welsch, 1977. Holds for: a network small enough to be solved densely.
  */
 final class NetworkFit {
-    private static final int MOST_STEPS = 12;
+    private static final int MAX_STEPS = 12;
     private static final double CONVERGED = 1e-6;
 
     /** Beyond so many standard deviations a figure hardly pulls any more. */
@@ -33,8 +33,8 @@ final class NetworkFit {
     /**
      * An edge.
      *
-     * @param low least ohms, above 0
-     * @param high most ohms
+     * @param low lowest resistance, above 0
+     * @param high highest resistance
      * @param nominal where it is taken to be without any figure
      * @param spread how far it usually lies from there, in ohms; infinite where nothing is known
      */
@@ -60,12 +60,12 @@ final class NetworkFit {
             this.read = read;
         }
 
-        /** Ohms of an edge. */
+        /** Resistance of an edge. */
         double ohm(int edge) {
             return ohm[edge];
         }
 
-        /** Ohms of every edge. */
+        /** Resistance of every edge. */
         double[] ohms() {
             return ohm.clone();
         }
@@ -103,7 +103,7 @@ final class NetworkFit {
     private void run() {
         double damping = 1e-3;
         double now = evaluated(ohm);
-        for (int step = 0; step < MOST_STEPS && !figures.isEmpty() && damping < 1e9; step++) {
+        for (int step = 0; step < MAX_STEPS && !figures.isEmpty() && damping < 1e9; step++) {
             double[] next = stepped(damping);
             double[] oldRead = read;
             double[][] oldSensitivity = sensitivity;

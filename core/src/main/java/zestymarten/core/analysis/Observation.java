@@ -17,7 +17,7 @@ import zestymarten.core.quantity.MeterReading;
  *
  * @param number by which its source knows it
  * @param meaning what the meter showed, as understood
- * @param ties groups of terminals that were tied together for it, so that a connection need not be one of the unit's own
+ * @param links groups of terminals that were linked together for it, so that a connection need not be one of the unit's own
  * @param since what was done since the same points were read before, as far as it was recorded
  */
 public record Observation(
@@ -28,7 +28,7 @@ public record Observation(
         Expectation expectation,
         Judgement judgement,
         MeterReading meaning,
-        List<List<Terminal>> ties,
+        List<List<Terminal>> links,
         Since since) {
     /** What may have changed between two readings of the same points. */
     public enum Since {
@@ -50,21 +50,21 @@ public record Observation(
     private static final double TONE_OHM = 20;
 
     public Observation {
-        ties = ties.stream().map(List::copyOf).toList();
+        links = links.stream().map(List::copyOf).toList();
     }
 
-    boolean tied() {
-        return !ties.isEmpty();
+    boolean linked() {
+        return !links.isEmpty();
     }
 
-    /** The terminals that were one point with a terminal by the ties, itself included. */
-    Set<Terminal> withTies(Terminal terminal) {
+    /** The terminals that were one point with a terminal by the links, itself included. */
+    Set<Terminal> withLinks(Terminal terminal) {
         Set<Terminal> all = new LinkedHashSet<>(Set.of(terminal));
         boolean grown = true;
         while (grown) {
             grown = false;
-            for (List<Terminal> tie : ties) {
-                grown |= tie.stream().anyMatch(all::contains) && all.addAll(tie);
+            for (List<Terminal> link : links) {
+                grown |= link.stream().anyMatch(all::contains) && all.addAll(link);
             }
         }
         return all;
@@ -75,7 +75,7 @@ public record Observation(
         boolean contact = judgement.contact() == Judgement.Contact.JOINED
                 || judgement.contact() == Judgement.Contact.BRIDGED
                 || judgement.contact() == Judgement.Contact.UNSTABLE;
-        return contact && !tied();
+        return contact && !linked();
     }
 
     /** Whether it shows that its two terminals are not one point. */
@@ -100,9 +100,9 @@ public record Observation(
     }
 
     /** Where and how it was read: what repeats it has the same. */
-    record Key(Set<Terminal> ends, SwitchState state, List<List<Terminal>> ties) {}
+    record Key(Set<Terminal> ends, SwitchState state, List<List<Terminal>> links) {}
 
     Key key() {
-        return new Key(Set.of(a, b), state, ties);
+        return new Key(Set.of(a, b), state, links);
     }
 }

@@ -33,7 +33,7 @@ final class ObservationModel {
     private static final double SHARE = 0.003;
     private static final double FACT = 0.25;
     private static final double MARGIN = 0.2;
-    private static final int MOST_PLACES = 8;
+    private static final int MAX_PLACES = 8;
 
     private final TestConditions conditions;
     private final FaultPriors priors;
@@ -51,7 +51,7 @@ final class ObservationModel {
         noContact = new Misfit(-Math.log(priors.priors().badContact()), true);
     }
 
-    /** The same where a joint between pieces has at most so many ohms. */
+    /** The same where a joint between pieces has at most such a resistance. */
     ObservationModel withJointsBelow(double ohm) {
         return new ObservationModel(conditions, priors, ohm);
     }
@@ -79,7 +79,7 @@ final class ObservationModel {
         Weighed best = weighed(scene, effects, along, inTurn);
         for (Finding.Piece piece : pieces) {
             List<Conductor> places = places(scene, piece);
-            for (Conductor wire : places.subList(Math.min(1, places.size()), Math.min(MOST_PLACES, places.size()))) {
+            for (Conductor wire : places.subList(Math.min(1, places.size()), Math.min(MAX_PLACES, places.size()))) {
                 if (best.explainsAll()) {
                     return best;
                 }
@@ -142,7 +142,7 @@ final class ObservationModel {
         return new Weighed(effects, variation, prior, misfits, fitted);
     }
 
-    /** What lies far from its usual ohms makes the faults less likely, each edge up to a point; a joint has few ohms. */
+    /** What lies far from its usual ohms makes the faults less likely, each edge up to a point; a joint has a low resistance. */
     private static double unusual(Variation variation, NetworkFit.Fitted fitted) {
         double sum = 0;
         for (int e = 0; e < variation.edges().size(); e++) {
@@ -159,7 +159,7 @@ final class ObservationModel {
             return Optional.empty();
         }
         Scene scene = variation.scene();
-        SolvedCircuit circuit = variation.circuit(seen.state(), seen.ties());
+        SolvedCircuit circuit = variation.circuit(seen.state(), seen.links());
         int a = scene.node(seen.a());
         int b = scene.node(seen.b());
         return circuit.joins(a, b)
@@ -194,7 +194,7 @@ final class ObservationModel {
     /** The misfit of a reading that is no figure on a path. */
     private Misfit ofPath(Variation variation, Observation seen, NetworkFit.Fitted fitted) {
         Scene scene = variation.scene();
-        SolvedCircuit circuit = variation.circuit(seen.state(), seen.ties());
+        SolvedCircuit circuit = variation.circuit(seen.state(), seen.links());
         int a = scene.node(seen.a());
         int b = scene.node(seen.b());
         boolean joined = circuit.joins(a, b);

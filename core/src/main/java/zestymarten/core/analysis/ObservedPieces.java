@@ -19,11 +19,11 @@ final class ObservedPieces {
     ObservedPieces(Variation variation) {
         this.variation = variation;
         Scene scene = variation.scene();
-        int most = variation.edges().stream()
+        int maximum = variation.edges().stream()
                 .mapToInt(edge -> Math.max(edge.a(), edge.b()))
                 .max()
                 .orElse(0);
-        groups = new Groups(Math.max(most + 1, scene.nodes()));
+        groups = new Groups(Math.max(maximum + 1, scene.nodes()));
         for (int e = 0; e < variation.edges().size(); e++) {
             if (isWire(e)) {
                 groups.join(

@@ -20,7 +20,7 @@ import zestymarten.core.finding.Finding;
  * of a scene times those that are not home.
  */
 final class PossibleMoves {
-    private static final int MOST = 300;
+    private static final int MAX = 300;
 
     private PossibleMoves() {}
 
@@ -82,7 +82,7 @@ final class PossibleMoves {
         others.addAll(moves);
         for (List<Effect> start : others) {
             for (List<Effect> move : moves) {
-                if (all.size() < MOST) {
+                if (all.size() < MAX) {
                     both(start, move).ifPresent(all::add);
                 }
             }

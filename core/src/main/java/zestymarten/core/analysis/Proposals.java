@@ -20,11 +20,11 @@ import zestymarten.core.quantity.MeterReading;
  * together with the two probes, and to the pairs of its pieces where a figure is too low.
  */
 final class Proposals {
-    private static final double LEAST_SHARE = 1e-3;
-    private static final int MOST_PIECES = 14;
+    private static final double MIN_SHARE = 1e-3;
+    private static final int MAX_PIECES = 14;
 
     /** Of two halves that were linked each piece may be joined to each: so many are tried. */
-    private static final int MOST_JOINTS = 240;
+    private static final int MAX_JOINTS = 240;
 
     private final Weighed assumed;
     private final Variation variation;
@@ -47,7 +47,7 @@ final class Proposals {
     }
 
     private void propose(Observation seen) {
-        SolvedCircuit circuit = variation.circuit(seen.state(), seen.ties());
+        SolvedCircuit circuit = variation.circuit(seen.state(), seen.links());
         int a = scene.node(seen.a());
         int b = scene.node(seen.b());
         if (seen.meaning() instanceof MeterReading.Unstable) {
@@ -96,7 +96,7 @@ final class Proposals {
     /** Whether another observation was joined over an element that seems open in this one. */
     private boolean wasJoined(Element element) {
         return scene.observations().stream().filter(Observation::joins).anyMatch(each -> {
-            SolvedCircuit circuit = variation.circuit(each.state(), each.ties());
+            SolvedCircuit circuit = variation.circuit(each.state(), each.links());
             int a = scene.node(each.a());
             int b = scene.node(each.b());
             return circuit.joins(a, b)
@@ -123,7 +123,7 @@ final class Proposals {
             }
         }
         List<PossibleJoint> joints = new ArrayList<>();
-        List<LinkedSides> linked = seen.tied() ? linkedSides() : List.of();
+        List<LinkedSides> linked = seen.linked() ? linkedSides() : List.of();
         List<Terminal> others = reached(seen, seen.b(), circuit);
         for (Terminal one : reached(seen, seen.a(), circuit)) {
             others.forEach(other -> joints.add(new PossibleJoint(
@@ -133,7 +133,7 @@ final class Proposals {
         }
         joints.stream()
                 .sorted(Comparator.comparingInt(PossibleJoint::score).reversed())
-                .limit(MOST_JOINTS)
+                .limit(MAX_JOINTS)
                 .forEach(each -> bridge(each.one(), each.other(), leaks));
     }
 
@@ -151,8 +151,8 @@ final class Proposals {
 
     private List<LinkedSides> linkedSides() {
         return scene.observations().stream()
-                .filter(Observation::tied)
-                .map(each -> new LinkedSides(each.withTies(each.a()), each.withTies(each.b()), !each.parts()))
+                .filter(Observation::linked)
+                .map(each -> new LinkedSides(each.withLinks(each.a()), each.withLinks(each.b()), !each.parts()))
                 .toList();
     }
 
@@ -162,7 +162,7 @@ final class Proposals {
         linked(seen, probe).forEach(each -> byPiece.put(pieces.number(each), each));
         for (Terminal terminal : scene.terminals()) {
             boolean isHere = terminal.isPin() && circuit.joins(scene.node(terminal), scene.node(probe));
-            if (isHere && byPiece.size() < MOST_PIECES) {
+            if (isHere && byPiece.size() < MAX_PIECES) {
                 byPiece.putIfAbsent(pieces.number(terminal), terminal);
             }
         }
@@ -172,7 +172,7 @@ final class Proposals {
     /** A probe's terminal and those that were linked to it, one of each piece. */
     private List<Terminal> linked(Observation seen, Terminal probe) {
         Map<Integer, Terminal> byPiece = new LinkedHashMap<>();
-        for (Terminal each : seen.withTies(probe)) {
+        for (Terminal each : seen.withLinks(probe)) {
             if (scene.holds(each)) {
                 byPiece.putIfAbsent(pieces.number(each), each);
             }
@@ -219,14 +219,14 @@ final class Proposals {
         boolean more = seen.judgement().correctedOhm().orElse(0) > predicted;
         Set<Element> carrying = new LinkedHashSet<>();
         for (int edge = 0; edge < squares.length; edge++) {
-            if (squares[edge] > LEAST_SHARE) {
+            if (squares[edge] > MIN_SHARE) {
                 variation.element(edge).ifPresent(carrying::add);
             }
         }
         for (Element element : carrying) {
             if (element.part().isPresent()) {
                 add(new Effect.AlteredElement(element, Effect.AlteredElement.Side.ANY));
-            } else if (!more && element.bounds().low() > Scene.LEAST_OHM) {
+            } else if (!more && element.bounds().low() > Scene.MIN_OHM) {
                 add(new Effect.AlteredElement(element, Effect.AlteredElement.Side.BELOW));
             } else if (more) {
                 add(new Effect.AlteredElement(element, Effect.AlteredElement.Side.ABOVE));
@@ -250,8 +250,8 @@ final class Proposals {
             }
         }
         List<Terminal> all = List.copyOf(byPiece.values());
-        for (int i = 0; i < Math.min(MOST_PIECES, all.size()); i++) {
-            for (int j = i + 1; j < Math.min(MOST_PIECES, all.size()); j++) {
+        for (int i = 0; i < Math.min(MAX_PIECES, all.size()); i++) {
+            for (int j = i + 1; j < Math.min(MAX_PIECES, all.size()); j++) {
                 bridge(all.get(i), all.get(j), false);
             }
         }

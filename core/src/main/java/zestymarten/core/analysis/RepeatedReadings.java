@@ -27,7 +27,7 @@ final class RepeatedReadings {
     private static final double UNLIKE = 1.5;
 
     private final Design design;
-    private final List<Observation> standing = new ArrayList<>();
+    private final List<Observation> valid = new ArrayList<>();
     private final List<Disagreement> disagreements = new ArrayList<>();
     private final Set<Observation.Key> unsteady = new HashSet<>();
 
@@ -57,7 +57,7 @@ final class RepeatedReadings {
             boolean later = joined.get().number() > open.get().number();
             disagreements.add(new Disagreement(
                     open.get(), joined.get(), later && repeated.stream().anyMatch(RepeatedReadings::isCleaned)));
-            standing.add(joined.get());
+            valid.add(joined.get());
             return;
         }
         Observation last = repeated.get(repeated.size() - 1);
@@ -69,11 +69,11 @@ final class RepeatedReadings {
                 .findFirst();
         if (passes && failed.isPresent()) {
             disagreements.add(new Disagreement(failed.get(), last, isCleaned(last)));
-            standing.add(last);
+            valid.add(last);
         } else if (last.judgement().correctedOhm().isPresent()) {
-            standing.add(last);
+            valid.add(last);
         } else {
-            standing.addAll(repeated.stream()
+            valid.addAll(repeated.stream()
                     .filter(each ->
                             each.judgement().contact() == last.judgement().contact())
                     .toList());
@@ -108,13 +108,13 @@ final class RepeatedReadings {
     }
 
     /** What counts for the figures: the last of those that are figures, all of those that agree. */
-    List<Observation> standing() {
-        return List.copyOf(standing);
+    List<Observation> valid() {
+        return List.copyOf(valid);
     }
 
     /** What counts for the figures without what jumps and without the points at which readings do not agree. */
     List<Observation> steady() {
-        return standing.stream()
+        return valid.stream()
                 .filter(each -> each.judgement().contact() != Contact.UNSTABLE && !unsteady.contains(each.key()))
                 .toList();
     }

@@ -19,7 +19,7 @@ import zestymarten.core.limit.Limit;
  */
 final class Scene {
     /** The least that any edge has, so that it can be taken out again. */
-    static final double LEAST_OHM = 1e-4;
+    static final double MIN_OHM = 1e-4;
 
     private static final double BOND_OHM = 0.1;
     private static final double USUAL_SPREAD = 0.12;
@@ -52,7 +52,7 @@ final class Scene {
         for (Terminal pin : design.assembly().terminals()) {
             if (design.assembly().bonded().contains(pin)) {
                 NetworkFit.FitEdge bond =
-                        new NetworkFit.FitEdge(0, 0, LEAST_OHM, LEAST_OHM, BOND_OHM, Double.POSITIVE_INFINITY);
+                        new NetworkFit.FitEdge(0, 0, MIN_OHM, MIN_OHM, BOND_OHM, Double.POSITIVE_INFINITY);
                 elements.add(new Element(pin, Terminal.FRAME, Optional.empty(), Optional.empty(), bond));
             }
         }
@@ -71,8 +71,8 @@ final class Scene {
 
     /** A bound that was given is kept to; one that was derived from a length only says what is usual. */
     private static NetworkFit.FitEdge bounds(Limit limit) {
-        double high = Math.max(LEAST_OHM, limit.high().value());
-        double low = limit.lowGiven() ? Math.max(LEAST_OHM, limit.low().value()) : LEAST_OHM;
+        double high = Math.max(MIN_OHM, limit.high().value());
+        double low = limit.lowGiven() ? Math.max(MIN_OHM, limit.low().value()) : MIN_OHM;
         boolean known =
                 limit.nominal().isPresent() && !limit.lowGiven() && limit.low().value() > 0;
         double nominal = known ? limit.nominal().get().value() : (low + high) / 2;
@@ -83,7 +83,7 @@ final class Scene {
                 Math.min(low, high),
                 within,
                 high,
-                known ? Math.max(LEAST_OHM, USUAL_SPREAD * nominal) : Double.POSITIVE_INFINITY);
+                known ? Math.max(MIN_OHM, USUAL_SPREAD * nominal) : Double.POSITIVE_INFINITY);
     }
 
     Design design() {

@@ -20,9 +20,9 @@ import zestymarten.core.finding.Finding;
  */
 final class SceneFindings {
     /** So many explanations and alternatives at most. */
-    static final int MOST_EXPLANATIONS = 20;
+    static final int MAX_EXPLANATIONS = 20;
 
-    private static final int MOST_OPEN = 40;
+    private static final int MAX_OPEN = 40;
 
     private final UnitScenes unit;
 
@@ -85,7 +85,7 @@ final class SceneFindings {
                         others.putIfAbsent(other, each);
                     }
                 }));
-        return others.values().stream().limit(MOST_EXPLANATIONS).toList();
+        return others.values().stream().limit(MAX_EXPLANATIONS).toList();
     }
 
     /** The observations that would be explained worse without some of the faults. */
@@ -110,7 +110,7 @@ final class SceneFindings {
         List<List<Explanation>> open = new ArrayList<>();
         for (UnitScenes.Diagnosed scene : unit.scenes()) {
             List<Explanation> own = merged(scene);
-            if (own.size() > 1 && open.size() < MOST_OPEN) {
+            if (own.size() > 1 && open.size() < MAX_OPEN) {
                 open.add(own);
             } else {
                 sure.addAll(own.get(0).faults());
@@ -153,16 +153,16 @@ final class SceneFindings {
         return worthTelling(new ArrayList<>(merged.values()));
     }
 
-    /** Those within a hundredth of the likeliest, at most {@value #MOST_EXPLANATIONS}. */
+    /** Those within a hundredth of the likeliest, at most {@value #MAX_EXPLANATIONS}. */
     static List<Explanation> worthTelling(List<Explanation> explanations) {
-        double most = explanations.stream()
+        double maximum = explanations.stream()
                 .mapToDouble(Explanation::probability)
                 .max()
                 .orElse(0);
         return explanations.stream()
-                .filter(each -> each.probability() * 100 >= most)
+                .filter(each -> each.probability() * 100 >= maximum)
                 .sorted(Comparator.comparingDouble(Explanation::probability).reversed())
-                .limit(MOST_EXPLANATIONS)
+                .limit(MAX_EXPLANATIONS)
                 .toList();
     }
 }

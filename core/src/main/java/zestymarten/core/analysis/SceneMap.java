@@ -24,7 +24,7 @@ import zestymarten.core.network.Groups;
  * exchanged were read apart; a wire that reads open brings along the wires that nobody read yet. Cost: linear in conductors, parts and observations.
  */
 final class SceneMap {
-    private static final int MOST_FAILING = 12;
+    private static final int MAX_FAILING = 12;
 
     private static final int PROOFS = 2;
 
@@ -53,7 +53,7 @@ final class SceneMap {
         for (Observation each : observations) {
             if (each.isUnexpected()) {
                 join(together, each.a(), each.b());
-                if (each.tied() && each.expectation() instanceof Expectation.Apart) {
+                if (each.linked() && each.expectation() instanceof Expectation.Apart) {
                     linked.add(each);
                 }
             }
@@ -66,18 +66,18 @@ final class SceneMap {
 
     /**
      * Over linked far ends a wire is read together with another one. What such a reading has shown of a wire that is suspected
-     * by another counts for it: the wire read with it belongs to its scene. One proves it; a second settles the ohms.
+     * by another counts for it: the wire read with it belongs to its scene. One proves it; a second settles the resistance.
      */
     private void joinProofs() {
         Map<Terminal, Integer> proofs = new HashMap<>();
         observations.stream()
-                .filter(each -> each.isUnexpected() && each.tied())
+                .filter(each -> each.isUnexpected() && each.linked())
                 .forEach(each -> List.of(each.a(), each.b()).forEach(end -> proofs.put(end, 0)));
         if (proofs.isEmpty()) {
             return;
         }
         for (Observation each : observations) {
-            boolean proves = each.tied()
+            boolean proves = each.linked()
                     && !each.isUnexpected()
                     && each.expectation() instanceof Expectation.Joined
                     && Stream.of(each.a(), each.b()).anyMatch(end -> proofs.getOrDefault(end, PROOFS) < PROOFS);
@@ -98,7 +98,7 @@ final class SceneMap {
         for (Observation each : observations) {
             if (each.joins()) {
                 join(read, each.a(), each.b());
-            } else if (each.parts() && !each.tied()) {
+            } else if (each.parts() && !each.linked()) {
                 apart.add(Set.of(each.a(), each.b()));
             }
         }
@@ -106,8 +106,8 @@ final class SceneMap {
     }
 
     private void joinLinked(Observation unexpected, Groups read, Set<Set<Terminal>> apart) {
-        Set<Terminal> near = unexpected.withTies(unexpected.a());
-        Set<Terminal> far = unexpected.withTies(unexpected.b());
+        Set<Terminal> near = unexpected.withLinks(unexpected.a());
+        Set<Terminal> far = unexpected.withLinks(unexpected.b());
         Map<Integer, Terminal> nearGroups = new HashMap<>();
         near.forEach(each -> nearGroups.putIfAbsent(read.of(number.getOrDefault(each, 0)), each));
         Optional<Terminal> found = far.stream()
@@ -148,7 +148,7 @@ final class SceneMap {
     }
 
     /** The scenes with something unexpected, or of a function that does not work. */
-    List<Scene> suspicious(Connectivity seen, int mostPartners) {
+    List<Scene> suspicious(Connectivity seen, int maxPartners) {
         Set<Integer> suspicious = new TreeSet<>();
         for (Observation each : observations) {
             if (each.isUnexpected()) {
@@ -157,7 +157,7 @@ final class SceneMap {
                         .forEach(end -> suspicious.add(of(end)));
             }
         }
-        if (priors.complaint().isOfSomething()) {
+        if (priors.symptoms().isOfSomething()) {
             design.assembly().conductors().stream()
                     .filter(priors::fails)
                     .forEach(wire -> suspicious.add(of(wire.from().isFrame() ? wire.to() : wire.from())));
@@ -169,15 +169,15 @@ final class SceneMap {
         exchange(loose, seen);
         Set<Integer> joined = new TreeSet<>();
         suspicious.forEach(each -> joined.add(together.of(each)));
-        return scenes(joined, partners(loose, seen, mostPartners));
+        return scenes(joined, partners(loose, seen, maxPartners));
     }
 
     /** What one fault may make fail together: a joint between two of the wires explains two functions at once. */
     private void failTogether() {
-        List<Conductor> failing = priors.complaint().isOfSomething()
+        List<Conductor> failing = priors.symptoms().isOfSomething()
                 ? design.assembly().conductors().stream().filter(priors::fails).toList()
                 : List.of();
-        if (failing.size() <= MOST_FAILING) {
+        if (failing.size() <= MAX_FAILING) {
             failing.stream().skip(1).forEach(wire -> {
                 join(together, near(failing.get(0)), near(wire));
                 index = Optional.empty();
@@ -205,7 +205,7 @@ final class SceneMap {
     }
 
     /** For each scene with a loose wire the terminals of the wires and cavities that nobody read against it. */
-    private Map<Integer, Set<Terminal>> partners(List<Conductor> loose, Connectivity seen, int most) {
+    private Map<Integer, Set<Terminal>> partners(List<Conductor> loose, Connectivity seen, int maximum) {
         Map<Integer, Set<Terminal>> partners = new HashMap<>();
         if (loose.isEmpty()) {
             return partners;
@@ -220,14 +220,14 @@ final class SceneMap {
                 boolean open = other.to().connector().equals(wire.to().connector())
                         && !seen.isParted(wire.from(), other.to())
                         && !seen.isParted(other.from(), wire.to());
-                if (open && own.size() < 2 * most) {
+                if (open && own.size() < 2 * maximum) {
                     own.addAll(List.of(other.from(), other.to()));
                 }
             }
             for (Terminal cavity : cavities) {
                 boolean open = (cavity.connector().equals(wire.to().connector()) && seen.isUnread(wire.from(), cavity))
                         || (cavity.connector().equals(wire.from().connector()) && seen.isUnread(wire.to(), cavity));
-                if (open && own.size() < 2 * most) {
+                if (open && own.size() < 2 * maximum) {
                     own.add(cavity);
                 }
             }
@@ -305,7 +305,7 @@ final class SceneMap {
     /** Every single fault of the wires and parts of a function that does not work. */
     List<List<Effect>> ofSymptoms(Scene scene) {
         List<List<Effect>> starts = new ArrayList<>();
-        if (!priors.complaint().isOfSomething()) {
+        if (!priors.symptoms().isOfSomething()) {
             return starts;
         }
         for (Element element : scene.elements()) {
@@ -342,8 +342,8 @@ final class SceneMap {
         List<Terminal> ends = new ArrayList<>(failing.values());
         ends.add(Terminal.FRAME);
         List<List<Effect>> joints = new ArrayList<>();
-        for (int i = 0; i < Math.min(MOST_FAILING, ends.size()); i++) {
-            for (int j = i + 1; j < Math.min(MOST_FAILING, ends.size()); j++) {
+        for (int i = 0; i < Math.min(MAX_FAILING, ends.size()); i++) {
+            for (int j = i + 1; j < Math.min(MAX_FAILING, ends.size()); j++) {
                 if (pieces.number(ends.get(i)) != pieces.number(ends.get(j))) {
                     joints.add(List.of(new Effect.Bridged(List.of(pieces.of(ends.get(i)), pieces.of(ends.get(j))))));
                 }

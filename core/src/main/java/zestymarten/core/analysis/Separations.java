@@ -9,8 +9,8 @@ import java.util.Map;
 /**
  * Which observed groups were seen to be apart.
  *
- * <p>Method: a row of bits for each group. Cost: a touch that parts a tied set of k groups from one of m costs
- * (k + m) n / 64, so that a touch of all groups in two halves costs little more than one of two wires.
+ * <p>Method: a row of bits for each group. Cost: a measurement that parts a linked set of k groups from one of m costs
+ * (k + m) n / 64, so that a measurement of all groups in two halves costs little more than one of two wires.
  */
 final class Separations {
     private final Map<Integer, BitSet> apart = new HashMap<>();

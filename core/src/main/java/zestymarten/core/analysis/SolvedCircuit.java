@@ -176,7 +176,7 @@ final class SolvedCircuit {
         return looped.get(component[node]);
     }
 
-    /** Ohms between two joined nodes; the squares of the edges' currents are written to {@code squares}. */
+    /** Resistance between two joined nodes; the squares of the edges' currents are written to {@code squares}. */
     double between(int a, int b, double[] ohm, double[] squares) {
         List<Integer> inside = looped.get(component[a]);
         if (inside.isEmpty()) {

@@ -21,8 +21,8 @@ import zestymarten.core.network.Path;
 import zestymarten.core.quantity.Ohms;
 
 /**
- * The networks of a good unit: in each state, with groups of terminals tied together, with its diodes conducting, and of its
- * conductors alone. Each is made once, of ties the last one. Safe to share.
+ * The networks of a good unit: in each state, with groups of terminals linked together, with its diodes conducting, and of its
+ * conductors alone. Each is made once, of links the last one. Safe to share.
  */
 final class StateNetworks {
     private static final Ohms NOTHING = Ohms.of(0);
@@ -36,9 +36,9 @@ final class StateNetworks {
     private final Map<String, Network> conductingDiodes = new ConcurrentHashMap<>();
     private final Map<String, Map<Terminal, Integer>> clusters = new ConcurrentHashMap<>();
     private volatile Optional<Network> givenLows = Optional.empty();
-    private volatile Optional<TiedNetwork> lastTied = Optional.empty();
+    private volatile Optional<LinkedNetwork> lastLinked = Optional.empty();
 
-    private record TiedNetwork(SwitchState state, List<List<Terminal>> ties, Network network) {}
+    private record LinkedNetwork(SwitchState state, List<List<Terminal>> linked, Network network) {}
 
     StateNetworks(Assembly assembly, LimitRules limits) {
         this.assembly = assembly;
@@ -46,19 +46,19 @@ final class StateNetworks {
         assembly.joints().forEach(joint -> joint.maxOhm().ifPresent(ohm -> halfJoint.put(joint.terminal(), ohm / 2)));
     }
 
-    /** What a good unit reads between two terminals in a state, with groups of terminals tied together. */
-    Path path(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
-        if (ties.isEmpty()) {
+    /** What a good unit reads between two terminals in a state, with groups of terminals linked together. */
+    Path path(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> linked) {
+        if (linked.isEmpty()) {
             return network(state).between(a, b);
         }
-        return hangTogether(a, b, ties, each -> cluster(each, state))
-                ? tied(state, ties).between(a, b)
+        return hangTogether(a, b, linked, each -> cluster(each, state))
+                ? withLinked(state, linked).between(a, b)
                 : new Path.Open();
     }
 
     /** The same with every diode conducting like a link. */
-    Path pathThroughDiodes(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
-        return withDiodes(state, ties).between(a, b);
+    Path pathThroughDiodes(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> linked) {
+        return withDiodes(state, linked).between(a, b);
     }
 
     /** The least that the figures given for conductors allow between two terminals; empty where they are not wired. */
@@ -77,10 +77,10 @@ final class StateNetworks {
         return networks.computeIfAbsent(state.id(), any -> Network.of(links(state, List.of())));
     }
 
-    private List<Link> links(SwitchState state, List<List<Terminal>> ties) {
+    private List<Link> links(SwitchState state, List<List<Terminal>> linked) {
         List<Link> links = new ArrayList<>(fixedLinks(state));
-        for (List<Terminal> tie : ties) {
-            tie.stream().skip(1).forEach(terminal -> links.add(joined(tie.get(0), terminal)));
+        for (List<Terminal> group : linked) {
+            group.stream().skip(1).forEach(terminal -> links.add(joined(group.get(0), terminal)));
         }
         return links;
     }
@@ -121,17 +121,17 @@ final class StateNetworks {
                 .filter(component -> component.conductsIn(state));
     }
 
-    /** Whether ties lead from the cluster of one terminal to that of the other: far cheaper to ask than to solve. */
+    /** Whether links lead from the cluster of one terminal to that of the other: far cheaper to ask than to solve. */
     private static boolean hangTogether(
-            Terminal a, Terminal b, List<List<Terminal>> ties, ToIntFunction<Terminal> cluster) {
+            Terminal a, Terminal b, List<List<Terminal>> linked, ToIntFunction<Terminal> cluster) {
         Map<Integer, Integer> number = new HashMap<>();
         List.of(a, b).forEach(each -> number.putIfAbsent(cluster.applyAsInt(each), number.size()));
-        ties.forEach(tie -> tie.forEach(each -> number.putIfAbsent(cluster.applyAsInt(each), number.size())));
+        linked.forEach(group -> group.forEach(each -> number.putIfAbsent(cluster.applyAsInt(each), number.size())));
         Groups groups = new Groups(number.size());
-        for (List<Terminal> tie : ties) {
-            for (Terminal each : tie) {
+        for (List<Terminal> group : linked) {
+            for (Terminal each : group) {
                 groups.join(
-                        number.getOrDefault(cluster.applyAsInt(tie.get(0)), 0),
+                        number.getOrDefault(cluster.applyAsInt(group.get(0)), 0),
                         number.getOrDefault(cluster.applyAsInt(each), 0));
             }
         }
@@ -139,24 +139,24 @@ final class StateNetworks {
                 == groups.of(number.getOrDefault(cluster.applyAsInt(b), 0));
     }
 
-    /** The network of a setup; the last one is kept, because many touches share it. */
-    private Network tied(SwitchState state, List<List<Terminal>> ties) {
-        Optional<TiedNetwork> known = lastTied.filter(
-                each -> each.state().equals(state) && each.ties().equals(ties));
+    /** The network of a setup; the last one is kept, because many measurements share it. */
+    private Network withLinked(SwitchState state, List<List<Terminal>> linked) {
+        Optional<LinkedNetwork> known = lastLinked.filter(
+                each -> each.state().equals(state) && each.linked().equals(linked));
         if (known.isPresent()) {
             return known.get().network();
         }
-        Network network = Network.of(links(state, ties));
-        lastTied = Optional.of(new TiedNetwork(state, ties, network));
+        Network network = Network.of(links(state, linked));
+        lastLinked = Optional.of(new LinkedNetwork(state, linked, network));
         return network;
     }
 
-    private Network withDiodes(SwitchState state, List<List<Terminal>> ties) {
-        List<Link> links = new ArrayList<>(links(state, ties));
+    private Network withDiodes(SwitchState state, List<List<Terminal>> linked) {
+        List<Link> links = new ArrayList<>(links(state, linked));
         assembly.components().stream()
                 .filter(part -> part.kind() == Component.ComponentKind.DIODE)
                 .forEach(part -> links.add(joined(part.a(), part.b())));
-        return ties.isEmpty()
+        return linked.isEmpty()
                 ? conductingDiodes.computeIfAbsent(state.id(), any -> Network.of(links))
                 : Network.of(links);
     }
@@ -172,9 +172,9 @@ final class StateNetworks {
                 .getOrDefault(terminal, -1);
     }
 
-    /** Whether conductors and ties alone join two terminals. */
-    boolean wiredByTies(Terminal a, Terminal b, List<List<Terminal>> ties) {
-        return hangTogether(a, b, ties, this::wireCluster);
+    /** Whether conductors and links alone join two terminals. */
+    boolean wiredByLinks(Terminal a, Terminal b, List<List<Terminal>> linked) {
+        return hangTogether(a, b, linked, this::wireCluster);
     }
 
     /** A number that all terminals share which hang together by conductors, bonds and parts that conduct in a state. */

@@ -17,9 +17,9 @@ public final class UnderVoltage {
     /**
      * The finding of one reading; empty unless it failed.
      *
-     * @param tested the terminals that had the voltage, tied together if there are several
+     * @param tested the terminals that had the voltage, linked together if there are several
      * @param testV test voltage in volts
-     * @param least what it had to read at least
+     * @param minimum what it had to read at least
      */
     public static Optional<Explained> finding(
             Design design,
@@ -27,7 +27,7 @@ public final class UnderVoltage {
             Terminal b,
             Quantity quantity,
             double testV,
-            Ohms least,
+            Ohms minimum,
             Judgement judgement,
             int number) {
         if (!quantity.needsTestVoltage() || judgement.verdict() != Verdict.FAIL) {
@@ -40,7 +40,7 @@ public final class UnderVoltage {
                 .toList();
         OptionalDouble ohm = judgement.correctedOhm();
         Finding finding = quantity == Quantity.INSULATION && ohm.isPresent()
-                ? new Finding.InsulationLow(names, a, b, Ohms.of(ohm.getAsDouble()), least, testV)
+                ? new Finding.InsulationLow(names, a, b, Ohms.of(ohm.getAsDouble()), minimum, testV)
                 : new Finding.Withstand(names, a, b, testV, judgement.reason());
         return Optional.of(Explained.shown(finding, List.of(number), design.functionsOf(names)));
     }

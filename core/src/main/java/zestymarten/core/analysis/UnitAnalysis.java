@@ -30,7 +30,7 @@ import zestymarten.core.testplan.ProbePlacement;
  * test voltage is judged by itself.
  */
 public final class UnitAnalysis {
-    private static final int MOST_WAYS = 6;
+    private static final int MAX_WAYS = 6;
     private static final double SAME_NATS = 1e-6;
 
     private final List<Observation> all;
@@ -39,14 +39,14 @@ public final class UnitAnalysis {
     private final List<UnitScenes> ways = new ArrayList<>();
 
     private UnitAnalysis(
-            Design design, TestConditions conditions, Priors priors, Symptoms complaint, List<Observation> all) {
+            Design design, TestConditions conditions, Priors priors, Symptoms symptoms, List<Observation> all) {
         this.all = all;
         repeats = new RepeatedReadings(design, all);
-        List<Observation> standing = repeats.standing();
-        Connectivity seen = new Connectivity(design, standing);
+        List<Observation> valid = repeats.valid();
+        Connectivity seen = new Connectivity(design, valid);
         FaultClassifier.all(design.assembly(), seen.asTakenForWhole(), seen::isProbed).stream()
-                .limit(MOST_WAYS)
-                .forEach(each -> ways.add(UnitScenes.of(design, conditions, priors, complaint, each, seen, standing)));
+                .limit(MAX_WAYS)
+                .forEach(each -> ways.add(UnitScenes.of(design, conditions, priors, symptoms, each, seen, valid)));
         ways.sort(Comparator.comparingLong(each -> -Math.round(each.logWeight() / SAME_NATS)));
         unit = ways.get(0);
         ways.removeIf(each -> each.logWeight() < unit.logWeight() - ExplanationSearch.WORTH_TELLING);
@@ -68,7 +68,7 @@ public final class UnitAnalysis {
      * @param first read for the first time in its setup
      */
     public Optional<UnitAnalysis> with(Observation first) {
-        boolean apart = first.parts() && !first.isUnexpected() && !first.tied();
+        boolean apart = first.parts() && !first.isUnexpected() && !first.linked();
         List<UnitScenes> after =
                 apart ? ways.stream().flatMap(each -> each.with(first).stream()).toList() : List.of();
         return after.size() == ways.size() ? Optional.of(new UnitAnalysis(this, after, first)) : Optional.empty();
@@ -84,37 +84,37 @@ public final class UnitAnalysis {
             Design design,
             TestConditions conditions,
             Priors priors,
-            Symptoms complaint,
+            Symptoms symptoms,
             List<Observation> observations) {
-        return new UnitAnalysis(design, conditions, priors, complaint, List.copyOf(observations));
+        return new UnitAnalysis(design, conditions, priors, symptoms, List.copyOf(observations));
     }
 
-    /** What to measure next with free ends, the {@code most} best. */
-    public Recommendation next(MeasurementCosts costs, int most) {
-        return next(costs, most, List.of());
+    /** What to measure next with free ends, the {@code maximum} best. */
+    public Recommendation next(MeasurementCosts costs, int maximum) {
+        return next(costs, maximum, List.of());
     }
 
     /**
-     * What to measure next, the {@code most} best.
+     * What to measure next, the {@code maximum} best.
      *
      * @param linked how ends may be linked beside measurements with free ends: one reading then asks many pairs
      */
-    public Recommendation next(MeasurementCosts costs, int most, List<ProbePlacement> linked) {
-        return new MeasurementSelector(unit, share(unit), all, costs).best(most, linked);
+    public Recommendation next(MeasurementCosts costs, int maximum, List<ProbePlacement> linked) {
+        return new MeasurementSelector(unit, share(unit), all, costs).best(maximum, linked);
     }
 
-    /** The measurements that tell the faults apart that may be there, the {@code most} best. */
-    public List<Recommendation.RecommendedMeasurement> tellingApart(MeasurementCosts costs, int most) {
-        return new MeasurementSelector(unit, share(unit), all, costs).tellingApart(most);
+    /** The measurements that tell the faults apart that may be there, the {@code maximum} best. */
+    public List<Recommendation.RecommendedMeasurement> tellingApart(MeasurementCosts costs, int maximum) {
+        return new MeasurementSelector(unit, share(unit), all, costs).tellingApart(maximum);
     }
 
     /** How probable one of the ways is in which whole connectors may be wired: 1 where there is but one. */
     private double share(UnitScenes one) {
-        double most = ways.stream().mapToDouble(UnitScenes::logWeight).max().orElse(0);
+        double maximum = ways.stream().mapToDouble(UnitScenes::logWeight).max().orElse(0);
         double total = ways.stream()
-                .mapToDouble(each -> Math.exp(each.logWeight() - most))
+                .mapToDouble(each -> Math.exp(each.logWeight() - maximum))
                 .sum();
-        return Math.exp(one.logWeight() - most) / total;
+        return Math.exp(one.logWeight() - maximum) / total;
     }
 
     /** What is wrong: the faults of the best explanation, those of the joining in design order. */
@@ -193,7 +193,7 @@ public final class UnitAnalysis {
                 .toList();
     }
 
-    /** What may be wrong altogether, the likeliest first: at most {@value SceneFindings#MOST_EXPLANATIONS}. */
+    /** What may be wrong altogether, the likeliest first: at most {@value SceneFindings#MAX_EXPLANATIONS}. */
     public List<Explanation> explanations() {
         List<Explanation> explanations = ways.stream()
                 .flatMap(each -> new SceneFindings(each)
@@ -220,9 +220,9 @@ public final class UnitAnalysis {
      * What no observation shows yet: pairs of the design that nobody read, parts of which a fault would change nothing
      * that was read, pairs of pieces that nobody parted.
      *
-     * @param most how many to name at most; the pieces of a large unit have very many pairs
+     * @param maximum how many to name at most; the pieces of a large unit have very many pairs
      */
-    public List<Partition.JoinedPair> untested(int most) {
-        return new UntestedPieces(unit).pairs().limit(most).toList();
+    public List<Partition.JoinedPair> untested(int maximum) {
+        return new UntestedPieces(unit).pairs().limit(maximum).toList();
     }
 }

@@ -20,8 +20,8 @@ import zestymarten.core.meter.TestConditions;
  * but for the scenes with something unexpected.
  */
 final class UnitScenes {
-    private static final int MOST_STARTS = 24;
-    private static final int MOST_PARTNERS = 40;
+    private static final int MAX_STARTS = 24;
+    private static final int MAX_PARTNERS = 40;
 
     private final Design design;
     private final TestConditions conditions;
@@ -54,7 +54,7 @@ final class UnitScenes {
             Design wired,
             TestConditions conditions,
             Priors priors,
-            Symptoms complaint,
+            Symptoms symptoms,
             FaultClassifier.Classification classification,
             Connectivity connectivity,
             List<Observation> observations) {
@@ -63,17 +63,17 @@ final class UnitScenes {
         this.classification = classification;
         this.connectivity = Optional.of(connectivity);
         this.observations = List.copyOf(observations);
-        this.priors = new FaultPriors(design, priors, complaint);
+        this.priors = new FaultPriors(design, priors, symptoms);
         model = new ObservationModel(conditions, this.priors);
         names = new NamedFaults(design);
         SceneMap nets = new SceneMap(design, observations, this.priors);
         map = Optional.of(nets);
         List<Diagnosed> diagnosed = new ArrayList<>();
-        for (Scene scene : nets.suspicious(connectivity, MOST_PARTNERS)) {
+        for (Scene scene : nets.suspicious(connectivity, MAX_PARTNERS)) {
             List<Weighed> sets = ExplanationSearch.of(model, scene, starts(scene));
-            double most = sets.get(0).logWeight();
+            double maximum = sets.get(0).logWeight();
             double total = sets.stream()
-                    .mapToDouble(each -> Math.exp(each.logWeight() - most))
+                    .mapToDouble(each -> Math.exp(each.logWeight() - maximum))
                     .sum();
             diagnosed.add(new Diagnosed(scene, sets, total));
         }
@@ -103,17 +103,17 @@ final class UnitScenes {
             Design design,
             TestConditions conditions,
             Priors priors,
-            Symptoms complaint,
+            Symptoms symptoms,
             FaultClassifier.Classification classification,
             Connectivity seen,
             List<Observation> observations) {
         if (classification.pattern().isEmpty()) {
-            return new UnitScenes(design, conditions, priors, complaint, classification, seen, observations);
+            return new UnitScenes(design, conditions, priors, symptoms, classification, seen, observations);
         }
         Design wired = design.with(classification.base());
         List<Observation> judged = judgedAs(wired, conditions, observations);
         return new UnitScenes(
-                wired, conditions, priors, complaint, classification, new Connectivity(wired, judged), judged);
+                wired, conditions, priors, symptoms, classification, new Connectivity(wired, judged), judged);
     }
 
     /** The observations as a unit with its plugs wired another way would be judged by them. */
@@ -121,7 +121,7 @@ final class UnitScenes {
             Design design, TestConditions conditions, List<Observation> observations) {
         return observations.stream()
                 .map(each -> {
-                    var expectation = design.expectation(each.a(), each.b(), each.state(), each.ties());
+                    var expectation = design.expectation(each.a(), each.b(), each.state(), each.links());
                     return new Observation(
                             each.number(),
                             each.a(),
@@ -130,7 +130,7 @@ final class UnitScenes {
                             expectation,
                             ResistanceJudge.judge(each.meaning(), expectation, conditions),
                             each.meaning(),
-                            each.ties(),
+                            each.links(),
                             each.since());
                 })
                 .toList();
@@ -149,7 +149,7 @@ final class UnitScenes {
                     findings.forEach(finding -> NamedFaults.effect(finding, scene)
                             .filter(effect -> !effects.contains(effect))
                             .ifPresent(effects::add));
-                    if (more.size() < MOST_STARTS && !more.contains(effects)) {
+                    if (more.size() < MAX_STARTS && !more.contains(effects)) {
                         more.add(effects);
                     }
                 }
@@ -193,7 +193,7 @@ final class UnitScenes {
         return classification.pattern();
     }
 
-    /** The standing observations, judged by {@link #design()}. */
+    /** The observations that count, judged by {@link #design()}. */
     List<Observation> observations() {
         return observations;
     }

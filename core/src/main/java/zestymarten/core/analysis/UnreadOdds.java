@@ -14,14 +14,14 @@ import zestymarten.core.network.Net;
 
 /**
  * What nobody read, and how probable it is that something is at fault there: nets end to end, parts in each state, pairs of
- * nets. Cost: linear in the nets; their pairs are walked up to {@value #MOST_NETS_COUNTED} nets, beyond that only the first.
+ * nets. Cost: linear in the nets; their pairs are gone through up to {@value #MAX_NETS_COUNTED} nets, beyond that only the first.
  */
 final class UnreadOdds {
     /** As many pairs as are weighed one by one. */
-    static final int MOST = 400;
+    static final int MAX = 400;
 
-    /** Beyond so many nets their pairs are too many to be walked for every recommendation. */
-    private static final int MOST_NETS_COUNTED = 300;
+    /** Beyond so many nets their pairs are too many to be gone through for every recommendation. */
+    private static final int MAX_NETS_COUNTED = 300;
 
     private final UnitScenes analysis;
     private final Design design;
@@ -88,7 +88,7 @@ final class UnreadOdds {
         for (UnitScenes.Diagnosed scene : analysis.scenes()) {
             analysis.names().of(scene.best()).keySet().forEach(finding -> named.addAll(finding.conductors()));
         }
-        analysis.priors().complaint().functions().forEach((function, behaviour) -> {
+        analysis.priors().symptoms().functions().forEach((function, behaviour) -> {
             if (behaviour != Symptoms.Behaviour.WORKS) {
                 unexplained.add(function);
             }
@@ -101,12 +101,12 @@ final class UnreadOdds {
      * broken, any but what works sometimes may be shorted.
      */
     private double suspicion(Net net, Symptoms.Behaviour never) {
-        Symptoms complaint = analysis.priors().complaint();
+        Symptoms symptoms = analysis.priors().symptoms();
         return net.conductors().stream()
                         .filter(wire ->
                                 wire.function().filter(unexplained::contains).isPresent())
                         .anyMatch(wire ->
-                                complaint.of(wire).filter(each -> each != never).isPresent())
+                                symptoms.of(wire).filter(each -> each != never).isPresent())
                 ? 1
                 : 0;
     }
@@ -137,10 +137,10 @@ final class UnreadOdds {
         SwitchState rest = design.assembly().states().get(0);
         double pair = analysis.priors().usualJoint();
         List<Partition.JoinedPair> others = new ArrayList<>();
-        boolean counted = design.nets().all().size() <= MOST_NETS_COUNTED;
+        boolean counted = design.nets().all().size() <= MAX_NETS_COUNTED;
         analysis.connectivity()
                 .piecesUnread()
-                .limit(counted ? Long.MAX_VALUE : MOST)
+                .limit(counted ? Long.MAX_VALUE : MAX)
                 .filter(each -> !analysis.map().areTogether(each.a(), each.b()))
                 .forEach(each -> {
                     double suspicion = unexplained.isEmpty() ? 0 : suspicion(each.a()) + suspicion(each.b());
@@ -150,7 +150,7 @@ final class UnreadOdds {
                                 each.b(),
                                 rest,
                                 suspicion + analysis.priors().joint(each.a(), each.b()));
-                    } else if (others.size() < MOST) {
+                    } else if (others.size() < MAX) {
                         others.add(each);
                     } else {
                         expected += pair;

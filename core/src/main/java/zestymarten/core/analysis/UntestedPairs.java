@@ -25,7 +25,7 @@ public record UntestedPairs(String kind, String reason, Message what) {
         List<UntestedPairs> all = new ArrayList<>();
         List<ProbePlacement> made = readings.stream()
                 .filter(each -> !each.quantity().needsTestVoltage())
-                .map(each -> new ProbePlacement(each.a(), each.b(), each.ties(), each.state(), each.quantity()))
+                .map(each -> new ProbePlacement(each.a(), each.b(), each.links(), each.state(), each.quantity()))
                 .distinct()
                 .toList();
         CoverageAnalysis coverage = CoverageAnalysis.ofMade(design.assembly(), design.nets(), made);

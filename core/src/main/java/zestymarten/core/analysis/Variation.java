@@ -19,13 +19,13 @@ import zestymarten.core.network.Groups;
  * A scene with faults put into it: its edges, each with its bounds, and which of them conduct in a state and setup.
  *
  * <p>Where a piece is joined along a conductor, that conductor becomes two edges with the place between them: where along
- * it the joint is follows from what was read. A frame that ends are linked to is a return with ohms of its own. Cost: linear in the elements.
+ * it the joint is follows from what was read. A frame that ends are linked to is a return with a resistance of its own. Cost: linear in the elements.
  */
 final class Variation {
     private static final double NOTHING_KNOWN = Double.POSITIVE_INFINITY;
-    private static final double MOST_OHM = 1e9;
+    private static final double MAX_OHM = 1e9;
     private static final double USUAL_RETURN_OHM = 1e-3;
-    private static final double MOST_RETURN_OHM = 2;
+    private static final double MAX_RETURN_OHM = 2;
 
     private final Scene scene;
     private final List<Effect> effects;
@@ -97,7 +97,7 @@ final class Variation {
                 Optional.empty(),
                 frameReturn,
                 scene.node(Terminal.FRAME),
-                new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, USUAL_RETURN_OHM, MOST_RETURN_OHM, NOTHING_KNOWN));
+                new NetworkFit.FitEdge(0, 0, Scene.MIN_OHM, USUAL_RETURN_OHM, MAX_RETURN_OHM, NOTHING_KNOWN));
         for (Effect effect : effects) {
             if (effect instanceof Effect.Bridged bridged) {
                 if (inTurn && bridged.pieces().size() > 2) {
@@ -120,11 +120,11 @@ final class Variation {
         return switch (altered.side()) {
             case ABOVE ->
                 new NetworkFit.FitEdge(
-                        0, 0, bounds.high(), 2 * bounds.high(), Math.max(MOST_OHM, bounds.high()), NOTHING_KNOWN);
+                        0, 0, bounds.high(), 2 * bounds.high(), Math.max(MAX_OHM, bounds.high()), NOTHING_KNOWN);
             case BELOW ->
                 new NetworkFit.FitEdge(
-                        0, 0, Scene.LEAST_OHM, bounds.low(), Math.max(Scene.LEAST_OHM, bounds.low()), NOTHING_KNOWN);
-            case ANY -> new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, bounds.nominal(), MOST_OHM, NOTHING_KNOWN);
+                        0, 0, Scene.MIN_OHM, bounds.low(), Math.max(Scene.MIN_OHM, bounds.low()), NOTHING_KNOWN);
+            case ANY -> new NetworkFit.FitEdge(0, 0, Scene.MIN_OHM, bounds.nominal(), MAX_OHM, NOTHING_KNOWN);
         };
     }
 
@@ -135,7 +135,7 @@ final class Variation {
         edges.add(new NetworkFit.FitEdge(a, b, bounds.low(), bounds.nominal(), bounds.high(), bounds.spread()));
     }
 
-    /** All pieces are joined in one place, each through ohms of its own. */
+    /** All pieces are joined in one place, each through a resistance of its own. */
     private void bridge(List<Finding.Piece> pieces, Map<Finding.Piece, Conductor> along, Set<Element> cut) {
         int middle = nodes++;
         for (Finding.Piece piece : pieces) {
@@ -149,7 +149,7 @@ final class Variation {
                 Optional.empty(),
                 a,
                 b,
-                new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, 0.05, joinedBelowOhm / 2, NOTHING_KNOWN));
+                new NetworkFit.FitEdge(0, 0, Scene.MIN_OHM, 0.05, joinedBelowOhm / 2, NOTHING_KNOWN));
     }
 
     /** Pieces are joined by pairs, those first between which the fewest ohms were read, until all hang together. */
@@ -159,7 +159,8 @@ final class Variation {
         List<Set<Terminal>> ends = pieces.stream().map(this::terminals).toList();
         Groups together = new Groups(pieces.size());
         scene.observations().stream()
-                .filter(each -> !each.tied() && each.judgement().correctedOhm().isPresent())
+                .filter(each ->
+                        !each.linked() && each.judgement().correctedOhm().isPresent())
                 .sorted(Comparator.comparingDouble(
                         each -> each.judgement().correctedOhm().getAsDouble()))
                 .forEach(each -> joinIfApart(pieceOf(each.a(), ends), pieceOf(each.b(), ends), together, places));
@@ -197,7 +198,7 @@ final class Variation {
     private int place(Finding.Piece piece, Map<Finding.Piece, Conductor> along, Set<Element> cut) {
         if (piece.form() == Finding.Piece.DeviationForm.STUB) {
             int end = nodes++;
-            double most = cut.stream()
+            double maximum = cut.stream()
                     .filter(each -> piece.conductors().stream().anyMatch(each::isCalled))
                     .mapToDouble(each -> each.bounds().high())
                     .max()
@@ -206,7 +207,7 @@ final class Variation {
                     Optional.empty(),
                     scene.node(piece.terminal()),
                     end,
-                    new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, most / 2, most, NOTHING_KNOWN));
+                    new NetworkFit.FitEdge(0, 0, Scene.MIN_OHM, maximum / 2, maximum, NOTHING_KNOWN));
             return end;
         }
         Conductor wire = along.get(piece);
@@ -223,14 +224,13 @@ final class Variation {
         int number = edgesOf.getOrDefault(element, List.of()).get(0);
         NetworkFit.FitEdge whole = edges.get(number);
         int middle = nodes++;
-        double half = Math.max(Scene.LEAST_OHM, whole.nominal() / 2);
-        edges.set(
-                number, new NetworkFit.FitEdge(whole.a(), middle, Scene.LEAST_OHM, half, whole.high(), NOTHING_KNOWN));
+        double half = Math.max(Scene.MIN_OHM, whole.nominal() / 2);
+        edges.set(number, new NetworkFit.FitEdge(whole.a(), middle, Scene.MIN_OHM, half, whole.high(), NOTHING_KNOWN));
         add(
                 Optional.of(element),
                 middle,
                 whole.b(),
-                new NetworkFit.FitEdge(0, 0, Scene.LEAST_OHM, half, whole.high(), NOTHING_KNOWN));
+                new NetworkFit.FitEdge(0, 0, Scene.MIN_OHM, half, whole.high(), NOTHING_KNOWN));
         return middle;
     }
 

@@ -36,7 +36,7 @@ public record Assembly(
         Set<Terminal> bonded,
         Allowances allowances) {
     /** The most conductors that one assembly may have. */
-    public static final int MOST_CONDUCTORS = 10_000;
+    public static final int MAX_CONDUCTORS = 10_000;
 
     /** The most characters that its name may have. */
     public static final int LONGEST_NAME = 120;
@@ -51,8 +51,8 @@ public record Assembly(
         if (name.isBlank() || name.length() > LONGEST_NAME) {
             throw new NotAccepted("assembly.assembly_name_have", LONGEST_NAME);
         }
-        if (conductors.size() > MOST_CONDUCTORS) {
-            throw new NotAccepted("assembly.assembly_most_conductors", MOST_CONDUCTORS, conductors.size());
+        if (conductors.size() > MAX_CONDUCTORS) {
+            throw new NotAccepted("assembly.assembly_most_conductors", MAX_CONDUCTORS, conductors.size());
         }
         Set<Terminal> pins = new HashSet<>();
         Set<String> references = new HashSet<>();
@@ -223,7 +223,7 @@ public record Assembly(
         }
         List<Connector> connectors = new ArrayList<>();
         used.forEach((id, pins) -> {
-            CavityLayout face = faces.getOrDefault(id, CavityLayout.line(Math.min(CavityLayout.MOST, pins.size())));
+            CavityLayout face = faces.getOrDefault(id, CavityLayout.line(Math.min(CavityLayout.MAX, pins.size())));
             connectors.add(new Connector(id, "", face, inOrder(filled(pins, face.cavities()))));
         });
         return new Assembly(name, kind, note, connectors, conductors);

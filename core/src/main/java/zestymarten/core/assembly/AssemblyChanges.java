@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MessageArgument;
 
-/** What differs between two designs, row by row: which were added, removed, changed. Rows are told apart by their names. */
+/** What differs between two designs, row by row: which were added, removed, changed. Rows are distinguished by their names. */
 public record AssemblyChanges(List<RowChange> lines) {
     /** What became of a row. */
     public enum ChangeSort {

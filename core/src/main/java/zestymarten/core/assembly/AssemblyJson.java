@@ -58,7 +58,7 @@ public final class AssemblyJson {
 
     private static Map<String, Object> limits(Allowances allowances) {
         Map<String, Object> members = new LinkedHashMap<>();
-        put(members, "max_ohm", allowances.mostOhm());
+        put(members, "max_ohm", allowances.maxOhm());
         put(members, "heat_w", allowances.heatW());
         put(members, "drop_v", allowances.dropV());
         put(members, "round_ohm", allowances.roundOhm());

@@ -144,16 +144,16 @@ public final class AssemblyReader {
         String kind = each.text("kind").orElse("splice");
         each.text("place");
         boolean probe = each.flag("probe");
-        OptionalDouble most = each.number("max_ohm");
+        OptionalDouble maximum = each.number("max_ohm");
         each.done();
-        return ConnectorReader.made(each, () -> new Joint(Terminal.of(id), kind, probe, most));
+        return ConnectorReader.made(each, () -> new Joint(Terminal.of(id), kind, probe, maximum));
     }
 
     private List<Conductor> conductors() {
         List<JsonMembers> all = root.objects("conductors");
-        if (all.size() > Assembly.MOST_CONDUCTORS) {
+        if (all.size() > Assembly.MAX_CONDUCTORS) {
             root.problem(
-                    "conductors", Message.of("assembly_reader.there_most_taken", all.size(), Assembly.MOST_CONDUCTORS));
+                    "conductors", Message.of("assembly_reader.there_most_taken", all.size(), Assembly.MAX_CONDUCTORS));
             return List.of();
         }
         List<Conductor> conductors = new ArrayList<>();
@@ -185,8 +185,8 @@ public final class AssemblyReader {
         Optional<String> zone = each.text("zone");
         OptionalDouble current = each.number("current_a");
         boolean spare = each.flag("spare");
-        OptionalDouble most = each.number("max_ohm");
-        OptionalDouble least = each.number("min_ohm");
+        OptionalDouble maximum = each.number("max_ohm");
+        OptionalDouble minimum = each.number("min_ohm");
         Optional<String> note = each.text("note");
         each.done();
         if (from.isEmpty() || to.isEmpty() || madeOf.isEmpty() || strandClass.isEmpty()) {
@@ -207,8 +207,8 @@ public final class AssemblyReader {
                         zone,
                         current,
                         spare,
-                        most,
-                        least,
+                        maximum,
+                        minimum,
                         note));
     }
 
@@ -221,7 +221,7 @@ public final class AssemblyReader {
         }
         Optional<Terminal> a = connectors.terminal(each, "a", each.needed("a"));
         Optional<Terminal> b = connectors.terminal(each, "b", each.needed("b"));
-        OptionalDouble most = each.number("max_ohm");
+        OptionalDouble maximum = each.number("max_ohm");
         OptionalDouble ohm = each.number("ohm");
         OptionalDouble tolerance = each.number("tolerance");
         OptionalDouble r25 = each.number("r25_ohm");
@@ -232,7 +232,8 @@ public final class AssemblyReader {
             return Optional.empty();
         }
         return ConnectorReader.made(
-                each, () -> new Component(id, kind.get(), a.get(), b.get(), most, ohm, tolerance, r25, beta, forward));
+                each,
+                () -> new Component(id, kind.get(), a.get(), b.get(), maximum, ohm, tolerance, r25, beta, forward));
     }
 
     private List<SwitchState> states() {

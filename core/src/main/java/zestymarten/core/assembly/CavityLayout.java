@@ -25,12 +25,12 @@ public record CavityLayout(Shape shape, int rows, int columns) {
         }
     }
 
-    static final int MOST = 10_000;
+    static final int MAX = 10_000;
     private static final Pattern WRITTEN = Pattern.compile("(line|grid|ring)? ?(\\d{1,5})(?: ?[x×*] ?(\\d{1,5}))?");
 
     public CavityLayout {
-        if (!(rows >= 1 && columns >= 1 && (long) rows * columns <= MOST)) {
-            throw new NotAccepted("cavity_layout.face_have_cavities", MOST, rows, columns);
+        if (!(rows >= 1 && columns >= 1 && (long) rows * columns <= MAX)) {
+            throw new NotAccepted("cavity_layout.face_have_cavities", MAX, rows, columns);
         }
         if (shape != Shape.GRID && rows != 1) {
             throw new NotAccepted("cavity_layout.only_grid_rows", shape.code(), rows);
@@ -58,7 +58,7 @@ public record CavityLayout(Shape shape, int rows, int columns) {
         int first = Integer.parseInt(matcher.group(2));
         int second = matcher.group(3) == null ? 0 : Integer.parseInt(matcher.group(3));
         boolean ring = "ring".equals(matcher.group(1));
-        boolean possible = first >= 1 && (long) first * Math.max(1, second) <= MOST && !(ring && second > 0);
+        boolean possible = first >= 1 && (long) first * Math.max(1, second) <= MAX && !(ring && second > 0);
         if (!possible || (matcher.group(3) != null && second == 0)) {
             return Optional.empty();
         }

@@ -64,12 +64,12 @@ public record Component(
             return this == SWITCH || this == RELAY_CONTACT || this == BREAKER;
         }
 
-        /** Whether its ohms tell a temperature. */
+        /** Whether its resistance tell a temperature. */
         public boolean isSensor() {
             return this == NTC || this == PT100 || this == PT1000;
         }
 
-        /** Whether its own ohms have to be given: nothing else says what it should read. */
+        /** Whether its own resistance have to be given: nothing else says what it should read. */
         boolean needsOhm() {
             return this == RESISTOR || this == COIL || this == HEATER || this == WINDING || this == LAMP;
         }
@@ -82,10 +82,10 @@ public record Component(
         if (a.equals(b)) {
             throw new NotAccepted("component.component_lies_between", id, a);
         }
-        require(id, "component.what_highest_resistance", maxOhm, Conductor.MOST_OHM, "Ω");
-        require(id, "component.what_resistance", ohm, Conductor.MOST_OHM, "Ω");
+        require(id, "component.what_highest_resistance", maxOhm, Conductor.MAX_OHM, "Ω");
+        require(id, "component.what_resistance", ohm, Conductor.MAX_OHM, "Ω");
         require(id, "component.what_tolerance", tolerance, 1, "");
-        require(id, "component.what_resistance_at_25_c", r25Ohm, Conductor.MOST_OHM, "Ω");
+        require(id, "component.what_resistance_at_25_c", r25Ohm, Conductor.MAX_OHM, "Ω");
         require(id, "component.what_beta", betaK, 20_000, "K");
         require(id, "component.what_forward_voltage", forwardV, 100, "V");
         if (kind.needsOhm() && ohm.isEmpty()) {
@@ -101,14 +101,14 @@ public record Component(
         return !kind.isContact() || state.closed().contains(id);
     }
 
-    private static void require(String id, String what, OptionalDouble value, double most, String unit) {
-        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
+    private static void require(String id, String what, OptionalDouble value, double maximum, String unit) {
+        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= maximum)) {
             throw new NotAccepted(
                     "component.out_of_range",
                     id,
                     Message.of(what),
                     NotAccepted.given(value.getAsDouble(), unit),
-                    NotAccepted.given(most, unit));
+                    NotAccepted.given(maximum, unit));
         }
     }
 }

@@ -31,8 +31,8 @@ public record Conductor(
 
     static final double LONGEST_M = 100_000;
     static final double THICKEST_MM2 = 2000;
-    static final double MOST_AMPERES = 20_000;
-    static final double MOST_OHM = 1e9;
+    static final double MAX_AMPERES = 20_000;
+    static final double MAX_OHM = 1e9;
 
     public Conductor {
         if (id.isBlank()) {
@@ -43,14 +43,14 @@ public record Conductor(
         }
         require(id, "conductor.what_length", lengthM, LONGEST_M, "m");
         require(id, "conductor.what_section", areaMm2, THICKEST_MM2, "mm²");
-        require(id, "conductor.what_highest_resistance", maxOhm, MOST_OHM, "Ω");
-        require(id, "conductor.what_lowest_resistance", minOhm, MOST_OHM, "Ω");
-        if (current.isPresent() && !(current.getAsDouble() >= 0 && current.getAsDouble() <= MOST_AMPERES)) {
+        require(id, "conductor.what_highest_resistance", maxOhm, MAX_OHM, "Ω");
+        require(id, "conductor.what_lowest_resistance", minOhm, MAX_OHM, "Ω");
+        if (current.isPresent() && !(current.getAsDouble() >= 0 && current.getAsDouble() <= MAX_AMPERES)) {
             throw new NotAccepted(
                     "conductor.current_out_of_range",
                     id,
                     NotAccepted.given(current.getAsDouble(), "A"),
-                    NotAccepted.given(MOST_AMPERES, "A"));
+                    NotAccepted.given(MAX_AMPERES, "A"));
         }
         if (maxOhm.isPresent() && minOhm.isPresent() && minOhm.getAsDouble() > maxOhm.getAsDouble()) {
             throw new NotAccepted(
@@ -61,14 +61,14 @@ public record Conductor(
         }
     }
 
-    private static void require(String id, String what, OptionalDouble value, double most, String unit) {
-        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
+    private static void require(String id, String what, OptionalDouble value, double maximum, String unit) {
+        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= maximum)) {
             throw new NotAccepted(
                     "conductor.out_of_range",
                     id,
                     Message.of(what),
                     NotAccepted.given(value.getAsDouble(), unit),
-                    NotAccepted.given(most, unit));
+                    NotAccepted.given(maximum, unit));
         }
     }
 

@@ -22,13 +22,13 @@ import zestymarten.core.quantity.Problem;
  */
 public final class JsonMembers {
     /** The largest document that is read, in characters. */
-    public static final int MOST_CHARACTERS = 16_000_000;
+    public static final int MAX_CHARACTERS = 16_000_000;
 
     /** The longest text of a member, in characters. */
     public static final int LONGEST_TEXT = 500;
 
     /** Nobody reads more problems than these; what comes after them is not gathered. */
-    private static final int MOST_PROBLEMS = 100;
+    private static final int MAX_PROBLEMS = 100;
 
     private static final JsonMapper MAPPER = JsonMapper.builder()
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -59,8 +59,8 @@ public final class JsonMembers {
     }
 
     private static Optional<JsonMembers> read(String json, List<Problem> problems, boolean stored) {
-        if (json.length() > MOST_CHARACTERS) {
-            problems.add(new Problem("", Message.of("json_members.document_has_more_than", MOST_CHARACTERS)));
+        if (json.length() > MAX_CHARACTERS) {
+            problems.add(new Problem("", Message.of("json_members.document_has_more_than", MAX_CHARACTERS)));
             return Optional.empty();
         }
         try {
@@ -80,7 +80,7 @@ public final class JsonMembers {
 
     /** Reports a problem with a member. */
     public void problem(String name, Message what) {
-        if (problems.size() < MOST_PROBLEMS) {
+        if (problems.size() < MAX_PROBLEMS) {
             problems.add(new Problem(path(name), what));
         }
     }
@@ -96,7 +96,7 @@ public final class JsonMembers {
     }
 
     private void wrong(String name, JsonNode read, Message expected) {
-        if (problems.size() == MOST_PROBLEMS) {
+        if (problems.size() == MAX_PROBLEMS) {
             return; // nor made into text: a million of them would cost more than the reading
         }
         String text = read.isValueNode() ? read.asString() : read.toString();
@@ -246,7 +246,7 @@ public final class JsonMembers {
     /** Reports every member that nobody asked for. To be called when all are read. */
     public void done() {
         for (String name : node.propertyNames()) {
-            if (problems.size() == MOST_PROBLEMS) {
+            if (problems.size() == MAX_PROBLEMS) {
                 return;
             }
             if (!asked.contains(name)) {

@@ -9,7 +9,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
 /**
- * The quick way to a wiring: a cable whose core i runs from pin i of one connector to pin i of the other.
+ * The quick way to an assembly: a cable whose core i runs from pin i of one connector to pin i of the other.
  *
  * @param cores 1 to 200
  * @param from reference of the connector at the near end
@@ -28,13 +28,13 @@ public record StraightThrough(
         String colours) {
 
     /** The most cores that the quick way makes. */
-    public static final int MOST_CORES = 200;
+    public static final int MAX_CORES = 200;
 
     /** Everything that stands in the way of making the cable; empty if nothing does. */
     public List<Problem> problems() {
         List<Problem> found = new ArrayList<>();
-        if (cores < 1 || cores > MOST_CORES) {
-            found.add(new Problem("cores", Message.of("straight_through.not_accepted_expected", cores, MOST_CORES)));
+        if (cores < 1 || cores > MAX_CORES) {
+            found.add(new Problem("cores", Message.of("straight_through.not_accepted_expected", cores, MAX_CORES)));
         }
         for (var end : Map.of("from", from, "to", to).entrySet()) {
             if (end.getValue().indexOf('.') >= 0
@@ -49,7 +49,7 @@ public record StraightThrough(
         }
         range(found, "length_m", lengthM, Conductor.LONGEST_M, "m");
         range(found, "area_mm2", areaMm2, Conductor.THICKEST_MM2, "mm²");
-        if (current.isPresent() && !(current.getAsDouble() >= 0 && current.getAsDouble() <= Conductor.MOST_AMPERES)) {
+        if (current.isPresent() && !(current.getAsDouble() >= 0 && current.getAsDouble() <= Conductor.MAX_AMPERES)) {
             found.add(new Problem(
                     "current_a",
                     Message.of(
@@ -58,15 +58,15 @@ public record StraightThrough(
         return found;
     }
 
-    private static void range(List<Problem> found, String field, OptionalDouble value, double most, String unit) {
-        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= most)) {
+    private static void range(List<Problem> found, String field, OptionalDouble value, double maximum, String unit) {
+        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= maximum)) {
             found.add(new Problem(
                     field,
                     Message.of(
                             "straight_through.range",
                             Message.figure(value.getAsDouble(), ""),
                             unit,
-                            Message.figure(most, ""))));
+                            Message.figure(maximum, ""))));
         }
     }
 

@@ -48,10 +48,10 @@ final class WireLineReader {
         Metal metal = metal();
         StrandClass strandClass = strandClass();
         Optional<String> zone = text("zone", LONGEST_TEXT);
-        OptionalDouble current = number("current_a", 0, true, Conductor.MOST_AMPERES, "A");
+        OptionalDouble current = number("current_a", 0, true, Conductor.MAX_AMPERES, "A");
         boolean spare = spare();
-        OptionalDouble max = number("max_ohm", 0, false, Conductor.MOST_OHM, "ohm");
-        OptionalDouble min = number("min_ohm", 0, false, Conductor.MOST_OHM, "ohm");
+        OptionalDouble max = number("max_ohm", 0, false, Conductor.MAX_OHM, "ohm");
+        OptionalDouble min = number("min_ohm", 0, false, Conductor.MAX_OHM, "ohm");
         if (max.isPresent() && min.isPresent() && min.getAsDouble() > max.getAsDouble()) {
             problem("min_ohm", cell("min_ohm"), Message.of("wire_line_reader.most_max_ohm_which", cell("max_ohm")));
         }
@@ -160,20 +160,20 @@ final class WireLineReader {
         return YES.contains(written);
     }
 
-    private OptionalDouble number(String column, double above, boolean orEqual, double most, String unit) {
+    private OptionalDouble number(String column, double above, boolean orEqual, double maximum, String unit) {
         String written = cell(column);
         if (written.isEmpty()) {
             return OptionalDouble.empty();
         }
         double value = NUMBER.matcher(written).matches() ? Double.parseDouble(written.replace(',', '.')) : Double.NaN;
-        if (!((orEqual ? value >= above : value > above) && value <= most)) {
+        if (!((orEqual ? value >= above : value > above) && value <= maximum)) {
             Message range = orEqual
                     ? Message.of("wire_line_reader.from", Message.figure(above, ""))
                     : Message.of("wire_line_reader.above", Message.figure(above, ""));
             problem(
                     column,
                     written,
-                    Message.of("wire_line_reader.number_most_or_nothing", range, Message.figure(most, ""), unit));
+                    Message.of("wire_line_reader.number_most_or_nothing", range, Message.figure(maximum, ""), unit));
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(value);

@@ -56,7 +56,7 @@ public record WireList(List<WireLine> lines, List<Problem> problems, List<Messag
                     "wire_list.too_large",
                     Message.figure(Math.round(bytes / 1e5) / 10.0, ""),
                     Message.figure(MAX_BYTES / 1e6, ""),
-                    Assembly.MOST_CONDUCTORS));
+                    Assembly.MAX_CONDUCTORS));
         }
         String clean = text.startsWith("\uFEFF") ? text.substring(1) : text;
         if (clean.isBlank()) {

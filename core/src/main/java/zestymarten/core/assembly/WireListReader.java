@@ -17,7 +17,7 @@ import zestymarten.core.quantity.Problem;
 
 /** Reads the text of a wire list into lines; what a line says is left to {@link WireLineReader}. */
 final class WireListReader {
-    private static final int MOST_COLUMNS = 60;
+    private static final int MAX_COLUMNS = 60;
 
     /** The columns of the format, in the order in which they are written. */
     static final List<String> COLUMNS = List.of(
@@ -71,10 +71,10 @@ final class WireListReader {
                     if (!problems.isEmpty()) {
                         break;
                     }
-                } else if (lines.size() == Assembly.MOST_CONDUCTORS) {
+                } else if (lines.size() == Assembly.MAX_CONDUCTORS) {
                     problems.add(new Problem(
                             Message.of("problem.line", number),
-                            Message.of("wire_list_reader.list_has_more_than", Assembly.MOST_CONDUCTORS)));
+                            Message.of("wire_list_reader.list_has_more_than", Assembly.MAX_CONDUCTORS)));
                     break;
                 } else {
                     line(number, header, row, separator);
@@ -98,14 +98,14 @@ final class WireListReader {
                 .findFirst()
                 .orElse("");
         char best = ',';
-        long most = -1;
+        long maximum = -1;
         for (char candidate : SEPARATORS) {
             long known = List.of(first.split(java.util.regex.Pattern.quote(String.valueOf(candidate)))).stream()
                     .map(WireListReader::column)
                     .filter(name -> COLUMNS.contains(name) || ALSO.contains(name))
                     .count();
-            if (known > most) {
-                most = known;
+            if (known > maximum) {
+                maximum = known;
                 best = candidate;
             }
         }
@@ -119,10 +119,10 @@ final class WireListReader {
 
     private List<String> header(CSVRecord row, int number) {
         List<String> names = row.stream().map(WireListReader::column).toList();
-        if (names.size() > MOST_COLUMNS) {
+        if (names.size() > MAX_COLUMNS) {
             problems.add(new Problem(
                     Message.of("problem.line", number),
-                    Message.of("wire_list_reader.header_has_columns_expected", names.size(), MOST_COLUMNS)));
+                    Message.of("wire_list_reader.header_has_columns_expected", names.size(), MAX_COLUMNS)));
             return names;
         }
         for (String needed : List.of("from", "to")) {

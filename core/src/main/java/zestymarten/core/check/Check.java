@@ -30,7 +30,7 @@ import zestymarten.core.quantity.ReadingParser;
  * @param conclusions what the readings say together
  */
 public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusion> conclusions) {
-    private static final double MOST_OHM = 1e13;
+    private static final double MAX_OHM = 1e13;
     private static final List<String> PART = List.of("part");
 
     public Check {
@@ -85,14 +85,14 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
                 question, meaning, judgement.verdict(), contact, judgement.code(), judgement.correctedOhm());
     }
 
-    /** A wire or contact is one point; what has ohms of its own is judged by them, as a part. */
+    /** A wire or contact is one point; what has a resistance of its own is judged by them, as a part. */
     private static List<String> judgedBy(Limit limit, TestConditions conditions) {
         return limit.high().value() < conditions.joinedBelowOhm() / 10 && !limit.lowGiven() ? List.of() : PART;
     }
 
     private static Limit any() {
         return new Limit(
-                Ohms.of(0), Optional.empty(), Ohms.of(MOST_OHM), false, Limit.Rule.PART, Limit.Rule.PART.words());
+                Ohms.of(0), Optional.empty(), Ohms.of(MAX_OHM), false, Limit.Rule.PART, Limit.Rule.PART.words());
     }
 
     private static CheckReading onDiodeRange(CheckQuestion question, MeterReading plain, boolean forwards) {

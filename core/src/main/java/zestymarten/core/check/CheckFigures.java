@@ -41,13 +41,13 @@ final class CheckFigures {
                 : Message.NONE;
     }
 
-    static double required(double value, double most, String what, String unit) {
-        if (!(value > 0 && value <= most)) {
+    static double required(double value, double maximum, String what, String unit) {
+        if (!(value > 0 && value <= maximum)) {
             throw new NotAccepted(
                     "check_figures.out_of_range",
                     Message.of(what),
                     NotAccepted.given(value, unit),
-                    NotAccepted.given(most, unit));
+                    NotAccepted.given(maximum, unit));
         }
         return value;
     }

@@ -12,11 +12,11 @@ import zestymarten.core.quantity.NotAccepted;
  * @param poles 1 to 4
  */
 public record CircuitBreaker(int poles) implements CheckedItem {
-    private static final int MOST_POLES = 4;
+    private static final int MAX_POLES = 4;
 
     public CircuitBreaker {
-        if (poles < 1 || poles > MOST_POLES) {
-            throw new NotAccepted("circuit_breaker.breaker_poles", MOST_POLES, poles);
+        if (poles < 1 || poles > MAX_POLES) {
+            throw new NotAccepted("circuit_breaker.breaker_poles", MAX_POLES, poles);
         }
     }
 

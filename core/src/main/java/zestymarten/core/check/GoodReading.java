@@ -17,16 +17,16 @@ public sealed interface GoodReading {
     /**
      * A forward voltage on the diode range, in volts.
      *
-     * @param least above 0
-     * @param most above {@code least}
+     * @param minimum above 0
+     * @param maximum above {@code minimum}
      */
-    record Forward(double least, double most) implements GoodReading {
+    record Forward(double minimum, double maximum) implements GoodReading {
         public Forward {
-            if (!(least > 0 && most > least)) {
+            if (!(minimum > 0 && maximum > minimum)) {
                 throw new NotAccepted(
                         "good_reading.forward_voltage_above",
-                        NotAccepted.given(least, "V"),
-                        NotAccepted.given(most, "V"));
+                        NotAccepted.given(minimum, "V"),
+                        NotAccepted.given(maximum, "V"));
             }
         }
     }

@@ -14,10 +14,10 @@ import zestymarten.core.judgement.Judgement.Verdict;
 public record Heater(double ohm) implements CheckedItem {
     private static final double COLD = 0.15;
     private static final double ABOVE = 0.1;
-    private static final double MOST_OHM = 1e6;
+    private static final double MAX_OHM = 1e6;
 
     public Heater {
-        CheckFigures.required(ohm, MOST_OHM, "check_figures.what_the_heater_s_resistance", "Ω");
+        CheckFigures.required(ohm, MAX_OHM, "check_figures.what_the_heater_s_resistance", "Ω");
     }
 
     /**

@@ -17,13 +17,13 @@ import zestymarten.core.quantity.NotAccepted;
  */
 public record Relay(OptionalDouble coilOhm, boolean makes, boolean breaks) implements CheckedItem {
     private static final double COIL_TOLERANCE = 0.15;
-    private static final double MOST_OHM = 1e6;
+    private static final double MAX_OHM = 1e6;
     private static final String MAKING = "making";
     private static final String BREAKING = "breaking";
 
     public Relay {
         coilOhm.ifPresent(
-                each -> CheckFigures.required(each, MOST_OHM, "check_figures.what_the_coil_s_resistance", "Ω"));
+                each -> CheckFigures.required(each, MAX_OHM, "check_figures.what_the_coil_s_resistance", "Ω"));
         if (!makes && !breaks) {
             throw new NotAccepted("relay.relay_contact_that");
         }

@@ -19,7 +19,7 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
     /** Less than this share of what it should have is a short circuit, not a warm sensor. */
     private static final double SHORTED_SHARE = 0.02;
 
-    private static final double LEAST_STEP_K = 5;
+    private static final double MIN_STEP_K = 5;
 
     public Sensor {
         for (OptionalDouble each : List.of(OptionalDouble.of(celsius), again)) {
@@ -31,11 +31,11 @@ public record Sensor(SensorCurve curve, double celsius, OptionalDouble again) im
                         NotAccepted.given(curve.highestC(), "°C"));
             }
         }
-        if (again.isPresent() && !(Math.abs(again.getAsDouble() - celsius) >= LEAST_STEP_K)) {
+        if (again.isPresent() && !(Math.abs(again.getAsDouble() - celsius) >= MIN_STEP_K)) {
             throw new NotAccepted(
                     "sensor.second_temperature_least",
                     NotAccepted.given(again.getAsDouble(), "°C"),
-                    NotAccepted.given(LEAST_STEP_K, "K"));
+                    NotAccepted.given(MIN_STEP_K, "K"));
         }
     }
 

@@ -129,7 +129,7 @@ public sealed interface SensorCurve {
         return celsius >= lowestC() && celsius <= highestC();
     }
 
-    /** The temperature at which it reads so many ohms, by halving; empty beyond its range. */
+    /** The temperature at which it reads such a resistance, by halving; empty beyond its range. */
     default OptionalDouble celsiusAt(double ohm) {
         double from = lowestC();
         double to = highestC();

@@ -17,7 +17,7 @@ public record SingleDiode() implements CheckedItem {
         return List.of(
                 new CheckQuestion(
                         CheckQuestion.CheckMeasurement.FORWARD,
-                        new GoodReading.Forward(DiodeJudge.LEAST_V, DiodeJudge.MOST_V)),
+                        new GoodReading.Forward(DiodeJudge.MIN_V, DiodeJudge.MAX_V)),
                 new CheckQuestion(CheckQuestion.CheckMeasurement.BACKWARD, new GoodReading.Blocks()));
     }
 

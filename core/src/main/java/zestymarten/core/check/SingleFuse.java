@@ -15,19 +15,19 @@ import zestymarten.core.limit.Limit;
 public record SingleFuse(OptionalDouble ratedA) implements CheckedItem {
     private static final double DROP_V = 0.5;
     private static final double UNRATED_OHM = 1;
-    private static final double LEAST_OHM = 0.05;
-    private static final double MOST_A = 10_000;
+    private static final double MIN_OHM = 0.05;
+    private static final double MAX_A = 10_000;
 
     public SingleFuse {
-        ratedA.ifPresent(each -> CheckFigures.required(each, MOST_A, "check_figures.what_the_rated_current", "A"));
+        ratedA.ifPresent(each -> CheckFigures.required(each, MAX_A, "check_figures.what_the_rated_current", "A"));
     }
 
     @Override
     public List<CheckQuestion> questions() {
-        double most = ratedA.isPresent() ? Math.max(LEAST_OHM, DROP_V / ratedA.getAsDouble()) : UNRATED_OHM;
+        double maximum = ratedA.isPresent() ? Math.max(MIN_OHM, DROP_V / ratedA.getAsDouble()) : UNRATED_OHM;
         return List.of(new CheckQuestion(
                 CheckQuestion.CheckMeasurement.FUSE,
-                CheckFigures.atMost(most, ratedA.isPresent() ? Limit.Rule.DROP : Limit.Rule.ROUND_FIGURE)));
+                CheckFigures.atMost(maximum, ratedA.isPresent() ? Limit.Rule.DROP : Limit.Rule.ROUND_FIGURE)));
     }
 
     @Override

@@ -14,13 +14,13 @@ import zestymarten.core.quantity.NotAccepted;
  * @param closedIn those in which it is closed
  */
 public record SwitchContact(List<String> positions, Set<String> closedIn) implements CheckedItem {
-    private static final int MOST = 12;
+    private static final int MAX = 12;
 
     public SwitchContact {
         positions = positions.stream().distinct().toList();
         closedIn = Set.copyOf(closedIn);
-        if (positions.isEmpty() || positions.size() > MOST) {
-            throw new NotAccepted("switch_contact.switch_positions", MOST, positions.size());
+        if (positions.isEmpty() || positions.size() > MAX) {
+            throw new NotAccepted("switch_contact.switch_positions", MAX, positions.size());
         }
         if (!positions.containsAll(closedIn)) {
             throw new NotAccepted("switch_contact.contact_closed_in", closedIn, positions);

@@ -19,12 +19,12 @@ public record ThreeWindings(OptionalDouble ohm) implements CheckedItem {
     private static final double BALANCE = 0.02;
     private static final double DOUBLE = 0.1;
     private static final double TOLERANCE = 0.1;
-    private static final double MOST_OHM = 1e6;
+    private static final double MAX_OHM = 1e6;
     private static final List<String> LEADS = List.of("U", "V", "W");
     private static final List<String> PAIRS = List.of("U–V", "V–W", "W–U");
 
     public ThreeWindings {
-        ohm.ifPresent(each -> CheckFigures.required(each, MOST_OHM, "check_figures.what_the_windings_resistance", "Ω"));
+        ohm.ifPresent(each -> CheckFigures.required(each, MAX_OHM, "check_figures.what_the_windings_resistance", "Ω"));
     }
 
     @Override
@@ -74,16 +74,16 @@ public record ThreeWindings(OptionalDouble ohm) implements CheckedItem {
         List<CheckReading> rising = pairs.stream()
                 .sorted(Comparator.comparingDouble(each -> each.figure().orElse(0)))
                 .toList();
-        double least = rising.get(0).figure().orElse(0);
+        double minimum = rising.get(0).figure().orElse(0);
         double middle = rising.get(1).figure().orElse(0);
-        double most = rising.get(2).figure().orElse(0);
-        double mean = (least + middle + most) / 3;
-        if (middle - least <= BALANCE * middle && Math.abs(most / Math.max(middle, 1e-9) - 2) < DOUBLE) {
+        double maximum = rising.get(2).figure().orElse(0);
+        double mean = (minimum + middle + maximum) / 3;
+        if (middle - minimum <= BALANCE * middle && Math.abs(maximum / Math.max(middle, 1e-9) - 2) < DOUBLE) {
             return List.of(Conclusion.bad(Code.DELTA_OPEN, rising.get(2), CheckFigures.ohms(rising.get(2))));
         }
-        if (most - least > BALANCE * mean) {
-            CheckReading odd = middle - least > most - middle ? rising.get(0) : rising.get(2);
-            double others = (least + middle + most - odd.figure().orElse(0)) / 2;
+        if (maximum - minimum > BALANCE * mean) {
+            CheckReading odd = middle - minimum > maximum - middle ? rising.get(0) : rising.get(2);
+            double others = (minimum + middle + maximum - odd.figure().orElse(0)) / 2;
             long percent = Math.round(100 * (odd.figure().orElse(0) / Math.max(others, 1e-9) - 1));
             return List.of(Conclusion.bad(
                     Code.WINDINGS_UNLIKE,

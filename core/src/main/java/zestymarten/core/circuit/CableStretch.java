@@ -16,7 +16,7 @@ import zestymarten.core.quantity.NotAccepted;
  * @param metal copper or aluminium
  */
 public record CableStretch(double metres, double lineMm2, double neutralMm2, double protectiveMm2, Metal metal) {
-    private static final double MOST = 1000;
+    private static final double MAX = 1000;
 
     public CableStretch {
         require(metres, "cable_stretch.what_length", "m");
@@ -34,7 +34,7 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
     }
 
     private static void require(double value, String what, String unit) {
-        if (!(value > 0 && value <= MOST)) {
+        if (!(value > 0 && value <= MAX)) {
             throw new NotAccepted(
                     "cable_stretch.out_of_range",
                     Message.of(what),
@@ -58,7 +58,7 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
         return withMetres(1).equals(other.withMetres(1));
     }
 
-    /** Ohms of one of its conductors, at most by IEC 60228 for plain conductors of class 2, at a temperature in °C. */
+    /** Resistance of one of its conductors, at most by IEC 60228 for plain conductors of class 2, at a temperature in °C. */
     public double ohm(ConductorRole role, double celsius) {
         double mm2 = switch (role) {
             case LINE, LINE_1, LINE_2, LINE_3 -> lineMm2;
@@ -66,7 +66,7 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
             case PROTECTIVE -> protectiveMm2;
         };
         double perMetre =
-                StandardSections.mostOhmPerMetre(StrandClass.TWO, metal, mm2).orElseThrow();
+                StandardSections.maxOhmPerMetre(StrandClass.TWO, metal, mm2).orElseThrow();
         return metres * perMetre * metal.factor(celsius);
     }
 }

@@ -23,15 +23,15 @@ import zestymarten.core.quantity.Ohms;
 public record Circuit(
         CircuitShape shape, List<CableStretch> stretches, List<Spur> spurs, double celsius, Lengths lengths) {
     /** More outlets than that belong to several circuits. */
-    public static final int MOST_OUTLETS = 60;
+    public static final int MAX_OUTLETS = 60;
 
     /** The temperatures that its cable may have, in °C. */
-    public static final double LEAST_C = -50;
+    public static final double MIN_C = -50;
 
-    public static final double MOST_C = 150;
+    public static final double MAX_C = 150;
 
-    /** The most spurs that one outlet may have: their points are told apart by a letter. */
-    public static final int MOST_SPURS = 8;
+    /** The most spurs that one outlet may have: their points are distinguished by a letter. */
+    public static final int MAX_SPURS = 8;
 
     /** A screwed contact: too little to be read, but something that can be opened. */
     static final double CONTACT_OHM = 1e-6;
@@ -40,15 +40,15 @@ public record Circuit(
         stretches = List.copyOf(stretches);
         spurs = List.copyOf(spurs);
         int outlets = stretches.size() - (shape == CircuitShape.RING ? 1 : 0);
-        if (outlets < 1 || outlets > MOST_OUTLETS) {
-            throw new NotAccepted("circuit.circuit_outlets_read", MOST_OUTLETS, outlets);
+        if (outlets < 1 || outlets > MAX_OUTLETS) {
+            throw new NotAccepted("circuit.circuit_outlets_read", MAX_OUTLETS, outlets);
         }
         for (Spur spur : spurs) {
             if (spur.from() > outlets) {
                 throw new NotAccepted("circuit.spur_leaves_outlet", spur.from(), outlets);
             }
         }
-        if (!(celsius >= LEAST_C && celsius <= MOST_C)) {
+        if (!(celsius >= MIN_C && celsius <= MAX_C)) {
             throw new NotAccepted("circuit.temperature_out_of_range", NotAccepted.given(celsius, "°C"));
         }
     }

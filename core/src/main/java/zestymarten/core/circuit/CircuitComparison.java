@@ -26,7 +26,7 @@ public record CircuitComparison(
 
     private static final double SHARE = 0.05;
     private static final double UNKNOWN_SHARE = 0.1;
-    private static final double LEAST_OHM = 0.02;
+    private static final double MIN_OHM = 0.02;
     private static final double FACTOR = 0.1;
 
     /** How a reading compares. */
@@ -66,7 +66,7 @@ public record CircuitComparison(
     }
 
     private static CircuitComparison of(Spot spot, double expected, double share, CircuitReadings readings) {
-        double tolerance = share * expected + LEAST_OHM;
+        double tolerance = share * expected + MIN_OHM;
         if (!readings.has(spot)) {
             return new CircuitComparison(spot, expected, tolerance, ComparisonState.UNTESTED, OptionalDouble.empty());
         }
@@ -91,7 +91,7 @@ public record CircuitComparison(
         return Math.abs(median - 1) <= FACTOR ? median : 1;
     }
 
-    /** Such as {@code 0.22 Ω}; {@code no way through}; empty when it was not read. */
+    /** Such as {@code 0.22 Ω}; {@code no path}; empty when it was not read. */
     public MessageArgument readText() {
         if (state == ComparisonState.UNTESTED) {
             return Message.NONE;

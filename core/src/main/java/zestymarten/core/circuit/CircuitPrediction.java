@@ -40,12 +40,12 @@ public final class CircuitPrediction {
                 .computeIfAbsent(linked, any -> Network.of(circuit.links(linked, crosses)));
     }
 
-    /** Ohms at a spot of a circuit as it is meant to be; empty where there is no way through. */
+    /** Ohms at a spot of a circuit as it is meant to be; empty where there is no path. */
     public OptionalDouble good(Spot spot) {
         return good.computeIfAbsent(spot, any -> network(spot.linked(), true).nominal(spot.a(), spot.b()));
     }
 
-    /** Ohms at a spot under a pattern; empty where there is no way through. */
+    /** Ohms at a spot under a pattern; empty where there is no path. */
     public OptionalDouble of(Pattern pattern, Spot spot) {
         if (pattern instanceof Pattern.OtherProtective other) {
             return new CircuitPrediction(circuit.withProtective(other.mm2())).good(spot);
@@ -53,12 +53,12 @@ public final class CircuitPrediction {
         return pattern.fold(new PatternMeets(spot)) ? changed(pattern, spot) : good(spot);
     }
 
-    /** The same for many patterns at the same spots, where what they have in common is reckoned once. */
+    /** The same for many patterns at the same spots, where what they have in common is calculated once. */
     Many at(List<Spot> spots) {
         return new Many(spots);
     }
 
-    /** Predictions at some spots, as arrays in their order; NaN for no way through. */
+    /** Predictions at some spots, as arrays in their order; NaN for no path. */
     final class Many {
         private final List<Spot> spots;
         private final List<PatternMeets> meets;
@@ -133,7 +133,7 @@ public final class CircuitPrediction {
         }
     }
 
-    /** What opening an edge makes of the readings, and what its ohms are above those between its ends. */
+    /** What opening an edge makes of the readings, and what its resistance are above those between its ends. */
     private static final class Opened {
         private final double[] ohms;
         private final double[] round;
@@ -160,7 +160,7 @@ public final class CircuitPrediction {
     }
 
     /**
-     * Ohms of line and another conductor, added, from the origin to a point, both ends in service: what a fault at the point
+     * Resistance of line and another conductor, added, from the origin to a point, both ends in service: what a fault at the point
      * adds to the supply's own.
      */
     public double inService(ConductorRole other, String point) {
@@ -170,7 +170,7 @@ public final class CircuitPrediction {
         return network(linked, false).nominal(spot.a(), spot.b()).orElseThrow();
     }
 
-    /** Ohms of one line of a radial from the origin to a point, as drawn. */
+    /** Resistance of one line of a radial from the origin to a point, as drawn. */
     double line(String point) {
         ConductorRole line = circuit.roles().get(0);
         return network(Linked.APART, false)

@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.quantity.NotAccepted;
 
 /**
- * Readings of a circuit as they came in, in any order, the leads taken off: ohms, or empty where the meter found no way through.
+ * Readings of a circuit as they came in, in any order, the leads taken off: ohms, or empty where the meter found no path.
  * What was not read is not in it.
  */
 public record CircuitReadings(Map<Spot, OptionalDouble> ohms) {
@@ -28,7 +28,7 @@ public record CircuitReadings(Map<Spot, OptionalDouble> ohms) {
         return ohms.containsKey(spot);
     }
 
-    /** Ohms read at a spot; empty where it was not read or found no way through. */
+    /** Resistance read at a spot; empty where it was not read or found no path. */
     public OptionalDouble ohm(Spot spot) {
         return ohms.getOrDefault(spot, OptionalDouble.empty());
     }

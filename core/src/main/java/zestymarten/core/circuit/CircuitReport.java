@@ -40,12 +40,12 @@ public record CircuitReport(
             CircuitComparison.ComparisonState state,
             Message source) {}
 
-    /** Reckons the sheet. */
+    /** Calculates the sheet. */
     public static CircuitReport of(Tests tests, Supply supply) {
         return new Reckoning(tests, supply).sheet();
     }
 
-    /** One sheet being reckoned. */
+    /** One sheet being calculated. */
     private static final class Reckoning {
         private static final int LINES = 3;
 
@@ -148,7 +148,7 @@ public record CircuitReport(
                         Message.of("circuit_report.insulation"),
                         pair.words(),
                         shown == null ? Message.NONE : shown.message(),
-                        Message.of("circuit_report.minimum", limit.least()),
+                        Message.of("circuit_report.minimum", limit.minimum()),
                         shown == null ? CircuitComparison.ComparisonState.UNTESTED : judged(shown, limit),
                         limit.derivation()));
             }
@@ -156,7 +156,7 @@ public record CircuitReport(
 
         private static CircuitComparison.ComparisonState judged(MeterReading shown, InsulationLimit limit) {
             boolean enough =
-                    shown.figure().orElse(0) >= limit.least().value() && !(shown instanceof MeterReading.Below);
+                    shown.figure().orElse(0) >= limit.minimum().value() && !(shown instanceof MeterReading.Below);
             return enough ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT;
         }
 

@@ -22,7 +22,7 @@ final class Disconnection {
     /** From so long on the heat of a short circuit stays in the core; below, the device's let-through decides. */
     private static final double ADIABATIC_S = 0.1;
 
-    private static final double MOST_ADIABATIC_S = 5;
+    private static final double MAX_ADIABATIC_S = 5;
     /** A measured loop may be so much higher than calculated: contacts, the meter, the supply as it is just then. Rule of thumb. */
     private static final double MORE_SHARE = 0.2;
 
@@ -41,7 +41,7 @@ final class Disconnection {
     private final double protectiveMm2;
     private final boolean threePhase;
     private final FeederWire.Insulation insulation;
-    private final double mostSeconds;
+    private final double maxSeconds;
 
     /** @param coldOhm R1 + R2 at the farthest point, at the temperature of the circuit as it was measured */
     Disconnection(Supply supply, double coldOhm, Circuit circuit) {
@@ -55,10 +55,10 @@ final class Disconnection {
         hotLoopOhm = FeederWire.ohmAt(circuit.metal(), coldOhm, circuit.celsius(), HOT_C);
         double measured = fault.loopOhm().orElse(0) + hotLoopOhm - coldOhm;
         loopImpedanceOhm = Math.max(supplyOhm + hotLoopOhm, measured);
-        mostSeconds = fault.earthing().longestSeconds(supply.volts(), fault.finalCircuit());
+        maxSeconds = fault.earthing().longestSeconds(supply.volts(), fault.finalCircuit());
     }
 
-    private double leastFaultA() {
+    private double minFaultA() {
         return fault.factor() * supply.volts() / loopImpedanceOhm;
     }
 
@@ -70,7 +70,7 @@ final class Disconnection {
                                 == CircuitComparison.ComparisonState.FAULT);
         return fault.residual().isEmpty() || slow || !isTouchable()
                 ? OptionalDouble.empty()
-                : fault.residual().get().longestSeconds(leastFaultA());
+                : fault.residual().get().longestSeconds(minFaultA());
     }
 
     private boolean isResidualRead() {
@@ -78,13 +78,11 @@ final class Disconnection {
     }
 
     private OptionalDouble protectionSeconds() {
-        return supply.protection()
-                .map(each -> each.longestSeconds(leastFaultA()))
-                .orElse(OptionalDouble.empty());
+        return supply.protection().map(each -> each.longestSeconds(minFaultA())).orElse(OptionalDouble.empty());
     }
 
-    private static boolean isWithin(OptionalDouble seconds, double most) {
-        return seconds.isPresent() && seconds.getAsDouble() <= most;
+    private static boolean isWithin(OptionalDouble seconds, double maximum) {
+        return seconds.isPresent() && seconds.getAsDouble() <= maximum;
     }
 
     /** Whether what stays on exposed metal is low enough until a residual-current device opens; asked in TT only. */
@@ -98,10 +96,10 @@ final class Disconnection {
     }
 
     CircuitComparison.ComparisonState state() {
-        if (isWithin(protectionSeconds(), mostSeconds)) {
+        if (isWithin(protectionSeconds(), maxSeconds)) {
             return CircuitComparison.ComparisonState.GOOD;
         }
-        if (isWithin(residualSeconds(), mostSeconds)) {
+        if (isWithin(residualSeconds(), maxSeconds)) {
             return isResidualRead()
                     ? CircuitComparison.ComparisonState.GOOD
                     : CircuitComparison.ComparisonState.UNTESTED;
@@ -111,7 +109,7 @@ final class Disconnection {
 
     private boolean isLeftToACurve() {
         return supply.protection()
-                .filter(each -> each.fold(breaker -> false, fuse -> fuse.isLeftToItsCurve(leastFaultA(), mostSeconds)))
+                .filter(each -> each.fold(breaker -> false, fuse -> fuse.isLeftToItsCurve(minFaultA(), maxSeconds)))
                 .isPresent();
     }
 
@@ -120,10 +118,10 @@ final class Disconnection {
         Message draws = supply.protection()
                 .map(each -> Message.of(
                         "disconnection.draws_and_does",
-                        Message.figure(leastFaultA(), "A"),
+                        Message.figure(minFaultA(), "A"),
                         each.name(),
-                        each.does(leastFaultA())))
-                .orElseGet(() -> Message.of("disconnection.draws", Message.figure(leastFaultA(), "A")));
+                        each.does(minFaultA())))
+                .orElseGet(() -> Message.of("disconnection.draws", Message.figure(minFaultA(), "A")));
         Message says = Message.sentences(draws, fault.residual().map(this::residualSays));
         return switch (state()) {
             case GOOD -> says;
@@ -131,9 +129,9 @@ final class Disconnection {
                 Message.of(
                         "disconnection.allowed",
                         says,
-                        Message.figure(mostSeconds, "s"),
-                        isWithin(residualSeconds(), mostSeconds));
-            default -> Message.of("disconnection.that_not_time_allowed", says, Message.figure(mostSeconds, "s"));
+                        Message.figure(maxSeconds, "s"),
+                        isWithin(residualSeconds(), maxSeconds));
+            default -> Message.of("disconnection.that_not_time_allowed", says, Message.figure(maxSeconds, "s"));
         };
     }
 
@@ -161,7 +159,7 @@ final class Disconnection {
         lines.add(new CircuitReport.ReportLine(
                 Message.of("disconnection.fault_current"),
                 Message.of("disconnection.least_farthest_point_hot"),
-                Message.figure(leastFaultA(), "A"),
+                Message.figure(minFaultA(), "A"),
                 Message.NONE,
                 CircuitComparison.ComparisonState.UNTESTED,
                 Message.of("disconnection.u0_by_zs", Message.figure(fault.factor(), ""))));
@@ -172,8 +170,8 @@ final class Disconnection {
 
     private CircuitReport.ReportLine loop() {
         OptionalDouble enoughA = enoughA();
-        boolean decides = enoughA.isPresent() && !isWithin(residualSeconds(), mostSeconds);
-        Message most = enoughA.isPresent()
+        boolean decides = enoughA.isPresent() && !isWithin(residualSeconds(), maxSeconds);
+        Message maximum = enoughA.isPresent()
                 ? Message.of(
                         "disconnection.maximum",
                         Message.figure(fault.factor() * supply.volts() / enoughA.getAsDouble(), "Ω"))
@@ -196,7 +194,7 @@ final class Disconnection {
                         Message.of("disconnection.loop_impedance"),
                         Message.of("disconnection.farthest_point_cable"),
                         Message.figure(loopImpedanceOhm, "Ω"),
-                        most,
+                        maximum,
                         state(),
                         source)
                 : new CircuitReport.ReportLine(
@@ -205,14 +203,16 @@ final class Disconnection {
                         Message.figure(loopImpedanceOhm, "Ω"),
                         Message.NONE,
                         CircuitComparison.ComparisonState.UNTESTED,
-                        most.isEmpty() ? source : Message.of("disconnection.protective_device_alone", most, source));
+                        maximum.isEmpty()
+                                ? source
+                                : Message.of("disconnection.protective_device_alone", maximum, source));
     }
 
     /** The current from which the protective device surely acts in time; empty where there is none, or no standard says. */
     private OptionalDouble enoughA() {
         Optional<OptionalDouble> enough = supply.protection()
                 .map(each -> each.fold(
-                        breaker -> OptionalDouble.of(breaker.atOnceA()), fuse -> fuse.meltsWithinA(mostSeconds)));
+                        breaker -> OptionalDouble.of(breaker.atOnceA()), fuse -> fuse.meltsWithinA(maxSeconds)));
         return enough.orElse(OptionalDouble.empty());
     }
 
@@ -228,7 +228,7 @@ final class Disconnection {
                 shown.length == 0
                         ? Message.of("disconnection.not_limited")
                         : Message.figure(DoubleStream.of(shown).min().getAsDouble(), "s"),
-                Message.of("disconnection.maximum", Message.figure(mostSeconds, "s")),
+                Message.of("disconnection.maximum", Message.figure(maxSeconds, "s")),
                 state(),
                 Message.of(
                         "disconnection.rule",
@@ -268,16 +268,16 @@ final class Disconnection {
 
     private static CircuitReport.ReportLine trip(ResidualDevice device, int times, OptionalDouble read) {
         double current = times * device.residualA();
-        double most = device.longestSeconds(current).orElseThrow();
-        double least = device.shortestSeconds(current);
-        boolean right = read.isPresent() && read.getAsDouble() <= most && read.getAsDouble() >= least;
+        double maximum = device.longestSeconds(current).orElseThrow();
+        double minimum = device.shortestSeconds(current);
+        boolean right = read.isPresent() && read.getAsDouble() <= maximum && read.getAsDouble() >= minimum;
         return new CircuitReport.ReportLine(
                 Message.of("disconnection.rcd"),
                 Message.of("disconnection.trip_time", Message.figure(current, "A")),
                 read.isPresent() ? Message.figure(read.getAsDouble(), "s") : Message.NONE,
-                least > 0
-                        ? Message.of("disconnection.trip", Message.figure(least, "s"), Message.figure(most, "s"))
-                        : Message.of("disconnection.maximum", Message.figure(most, "s")),
+                minimum > 0
+                        ? Message.of("disconnection.trip", Message.figure(minimum, "s"), Message.figure(maximum, "s"))
+                        : Message.of("disconnection.maximum", Message.figure(maximum, "s")),
                 read.isEmpty()
                         ? CircuitComparison.ComparisonState.UNTESTED
                         : right ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT,
@@ -285,18 +285,18 @@ final class Disconnection {
     }
 
     private CircuitReport.ReportLine breaking() {
-        double most = (threePhase ? THREE_LINES : 1) * supply.volts() / supplyOhm;
+        double maximum = (threePhase ? THREE_LINES : 1) * supply.volts() / supplyOhm;
         OptionalDouble breaks = fault.breakingA();
         return new CircuitReport.ReportLine(
                 Message.of("disconnection.fault_current"),
                 Message.of("disconnection.most_origin_device_has"),
-                Message.figure(most, "A"),
+                Message.figure(maximum, "A"),
                 breaks.isPresent()
                         ? Message.of("disconnection.maximum", Message.figure(breaks.getAsDouble(), "A"))
                         : Message.NONE,
                 breaks.isEmpty()
                         ? CircuitComparison.ComparisonState.UNTESTED
-                        : most <= breaks.getAsDouble()
+                        : maximum <= breaks.getAsDouble()
                                 ? CircuitComparison.ComparisonState.GOOD
                                 : CircuitComparison.ComparisonState.FAULT,
                 Message.of("disconnection.u0_by_ze", threePhase));
@@ -308,19 +308,19 @@ final class Disconnection {
      */
     private Optional<CircuitReport.ReportLine> heat() {
         OptionalDouble seconds = protectionSeconds();
-        if (seconds.isEmpty() || seconds.getAsDouble() > MOST_ADIABATIC_S) {
+        if (seconds.isEmpty() || seconds.getAsDouble() > MAX_ADIABATIC_S) {
             return Optional.empty();
         }
         boolean atOnce = seconds.getAsDouble() <= ADIABATIC_S;
-        double least = FeederWire.adiabaticMm2(insulation, leastFaultA(), seconds.getAsDouble());
+        double minimum = FeederWire.adiabaticMm2(insulation, minFaultA(), seconds.getAsDouble());
         return Optional.of(new CircuitReport.ReportLine(
                 Message.of("disconnection.protective_conductor"),
                 Message.of("disconnection.section_against_heat_that"),
                 Message.figure(protectiveMm2, "mm²"),
-                atOnce ? Message.NONE : Message.of("disconnection.minimum", Message.figure(least, "mm²")),
+                atOnce ? Message.NONE : Message.of("disconnection.minimum", Message.figure(minimum, "mm²")),
                 atOnce
                         ? CircuitComparison.ComparisonState.UNTESTED
-                        : protectiveMm2 >= least
+                        : protectiveMm2 >= minimum
                                 ? CircuitComparison.ComparisonState.GOOD
                                 : CircuitComparison.ComparisonState.FAULT,
                 atOnce
@@ -328,7 +328,7 @@ final class Disconnection {
                         : Message.of(
                                 "disconnection.iec_nearer_origin_device",
                                 Message.figure(insulation.k(), ""),
-                                insulation.words())));
+                                Message.of(insulation))));
     }
 
     /** Whether anything can be said: the supply is known, and something that cuts off. */

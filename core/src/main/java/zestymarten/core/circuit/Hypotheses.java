@@ -10,9 +10,9 @@ final class Hypotheses {
     /** Sections that cables of buildings have, in mm². */
     private static final List<Double> USUAL_MM2 = List.of(1.0, 1.5, 2.5, 4.0, 6.0, 10.0, 16.0, 25.0);
 
-    private static final int MOST_FITTED = 60;
+    private static final int MAX_FITTED = 60;
     /** The last value of a family that is looked for, in ohms or metres. */
-    private static final double MOST = 60;
+    private static final double MAX = 60;
 
     private final Circuit circuit;
     private final CircuitPrediction predicted;
@@ -36,7 +36,7 @@ final class Hypotheses {
             add(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), RecognisedPattern.prior(1, false));
             add(new Pattern.WrongWayTwice(), RecognisedPattern.prior(2, false));
             if (mayBeShortened()) {
-                pairs(Pattern.Interconnected::new, 0.5, MOST);
+                pairs(Pattern.Interconnected::new, 0.5, MAX);
             }
             if (mayBeBridged()) {
                 pairs(Pattern.ParallelEarth::new, 0.02, 5);
@@ -73,7 +73,7 @@ final class Hypotheses {
             for (int i = 0; i < circuit.stretches().size(); i++) {
                 int stretch = i;
                 add(new Pattern.ConductorBroken(role, i), RecognisedPattern.prior(places, false));
-                best(0.04, MOST, RecognisedPattern.prior(places, true), ohm -> new Pattern.Loose(role, stretch, ohm));
+                best(0.04, MAX, RecognisedPattern.prior(places, true), ohm -> new Pattern.Loose(role, stretch, ohm));
             }
         }
     }
@@ -81,7 +81,7 @@ final class Hypotheses {
     private void points() {
         int places = circuit.points().size();
         for (String point : circuit.points()) {
-            best(1.5, MOST, RecognisedPattern.prior(places, true), metres -> new Pattern.OnSpur(point, metres));
+            best(1.5, MAX, RecognisedPattern.prior(places, true), metres -> new Pattern.OnSpur(point, metres));
             List<ConductorRole> roles = circuit.roles();
             int pairs = roles.size() * (roles.size() - 1) / 2;
             for (int b = 0; b < roles.size(); b++) {
@@ -125,12 +125,12 @@ final class Hypotheses {
      * There are as many as pairs of points: the length is looked for of those that fit best with a short one, and only where
      * the readings say so at all.
      */
-    private void pairs(Between between, double least, double most) {
+    private void pairs(Between between, double minimum, double maximum) {
         int outlets = circuit.outlets();
         int pairs = Math.max(1, (outlets - 1) * (outlets - 2) / 2);
         double prior = RecognisedPattern.prior(pairs, true);
         double promising = all.stream().mapToDouble(PatternFit::log).max().orElse(0);
-        double rough = Math.sqrt(least * most);
+        double rough = Math.sqrt(minimum * maximum);
         record Rough(int from, int to, double log) {}
         List<Rough> promised = new ArrayList<>();
         for (int i = 1; i <= outlets; i++) {
@@ -143,8 +143,8 @@ final class Hypotheses {
         }
         promised.stream()
                 .sorted(Comparator.comparingDouble(Rough::log).reversed())
-                .limit(MOST_FITTED)
-                .forEach(each -> best(least, most, prior, value -> between.of(each.from(), each.to(), value)));
+                .limit(MAX_FITTED)
+                .forEach(each -> best(minimum, maximum, prior, value -> between.of(each.from(), each.to(), value)));
     }
 
     private void add(Pattern pattern, double prior) {

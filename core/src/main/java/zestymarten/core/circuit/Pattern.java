@@ -19,7 +19,7 @@ public sealed interface Pattern {
     /** A conductor is open in a stretch. */
     record ConductorBroken(ConductorRole role, int stretch) implements Pattern {}
 
-    /** A joint in or at the ends of a stretch has so many ohms too many. */
+    /** A joint in or at the ends of a stretch has such a resistance too many. */
     record Loose(ConductorRole role, int stretch, double ohm) implements Pattern {}
 
     /** A point is not on the ring but hangs on it by so many metres. */
@@ -37,7 +37,7 @@ public sealed interface Pattern {
     /** The protective conductor has another section than drawn all along, in mm². */
     record OtherProtective(double mm2) implements Pattern {}
 
-    /** Metal that is no part of the circuit joins the protective conductor of two points with so many ohms. */
+    /** Metal that is no part of the circuit joins the protective conductor of two points with such a resistance. */
     record ParallelEarth(int from, int to, double ohm) implements Pattern {}
 
     /** All of it is so many times as long as drawn. */

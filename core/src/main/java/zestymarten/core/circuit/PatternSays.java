@@ -12,7 +12,7 @@ import zestymarten.core.quantity.MessageArgument;
  * pattern explains.
  */
 final class PatternSays {
-    /** Two that are as near as that are told as one of the two. */
+    /** Two that are as near as that are named as one of the two. */
     private static final double ALIKE = 0.5;
 
     private final Circuit circuit;
@@ -64,11 +64,11 @@ final class PatternSays {
 
     /** The likeliest and what else it may be; of two that these readings hardly tell apart the more dangerous stands first. */
     private void pattern(RecognisedPattern recognised) {
-        List<RecognisedPattern.PatternMatch> told = recognised.told();
-        RecognisedPattern.PatternMatch best = told.get(0);
-        boolean open = told.size() > 1 && told.get(1).probability() > ALIKE * best.probability();
+        List<RecognisedPattern.PatternMatch> matches = recognised.matches();
+        RecognisedPattern.PatternMatch best = matches.get(0);
+        boolean open = matches.size() > 1 && matches.get(1).probability() > ALIKE * best.probability();
         if (open) {
-            List<RecognisedPattern.PatternMatch> two = told.subList(0, 2).stream()
+            List<RecognisedPattern.PatternMatch> two = matches.subList(0, 2).stream()
                     .sorted(Comparator.comparing(each -> !isWithoutProtection(each.pattern())))
                     .toList();
             says.add(Message.of("circuit_report.one_these_or_these", says(two.get(0)), says(two.get(1))));
@@ -78,28 +78,29 @@ final class PatternSays {
             says.add(best.pattern().says(circuit));
             beside(best).ifPresent(says::add);
         }
-        told.stream()
+        matches.stream()
                 .skip(open ? 2 : 1)
                 .limit(open ? 1 : 2)
                 .forEach(each ->
                         says.add(Message.of("circuit_report.or", Math.round(100 * each.probability()), says(each))));
     }
 
-    private Message says(RecognisedPattern.PatternMatch told) {
-        if (isAnywhere(told)) {
-            return told.pattern() instanceof Pattern.ConductorBroken broken
+    private Message says(RecognisedPattern.PatternMatch match) {
+        if (isAnywhere(match)) {
+            return match.pattern() instanceof Pattern.ConductorBroken broken
                     ? Message.of("circuit_report.open_somewhere", broken.role().words(), circuit.ring())
                     : Message.of("circuit_report.whole_cable_open_one");
         }
-        return Message.sentences(told.pattern().says(circuit), beside(told));
+        return Message.sentences(match.pattern().says(circuit), beside(match));
     }
 
     /** Whether an open conductor may be open nearly anywhere. */
-    private boolean isAnywhere(RecognisedPattern.PatternMatch told) {
-        boolean open = told.pattern() instanceof Pattern.ConductorBroken || told.pattern() instanceof Pattern.CableCut;
+    private boolean isAnywhere(RecognisedPattern.PatternMatch match) {
+        boolean open =
+                match.pattern() instanceof Pattern.ConductorBroken || match.pattern() instanceof Pattern.CableCut;
         return open
-                && told.stretches().size() > circuit.stretches().size() / 2
-                && told.stretches().size() > 2;
+                && match.stretches().size() > circuit.stretches().size() / 2
+                && match.stretches().size() > 2;
     }
 
     /** Whether a point would be without its protective conductor. */
@@ -118,8 +119,8 @@ final class PatternSays {
     }
 
     /** Where else it may be, when several stretches read alike. */
-    private Optional<Message> beside(RecognisedPattern.PatternMatch told) {
-        List<Integer> stretches = told.stretches();
+    private Optional<Message> beside(RecognisedPattern.PatternMatch match) {
+        List<Integer> stretches = match.stretches();
         if (stretches.size() < 2) {
             return Optional.empty();
         }

@@ -12,30 +12,30 @@ import java.util.OptionalInt;
  * What a pattern of readings means.
  *
  * <p>Method: every pattern at every place is predicted by the network and compared with the readings, those with a value at its
- * best value; the posterior over all of them with the priors below. Patterns that differ only in the stretch are told together.
+ * best value; the posterior over all of them with the priors below. Patterns that differ only in the stretch are named together.
  * The next reading is the one that most probably parts two of those left. Cost: patterns times readings, for 20 outlets about
  * 100 000 predictions. Order: most probable first. Holds for: one fault at a time; several are said to be unexplained.
  *
- * @param told the patterns with at least a twentieth of the best one's probability, the best first; empty without readings
+ * @param matches the patterns with at least a twentieth of the best one's probability, the best first; empty without readings
  * @param unexplained the readings that the best does not explain, in their order
  * @param next the reading that would tell most between those left; empty where none would, or nothing is left to tell
  */
-public record RecognisedPattern(List<PatternMatch> told, List<Spot> unexplained, Optional<Spot> next) {
-    private static final double LEAST = 0.05;
+public record RecognisedPattern(List<PatternMatch> matches, List<Spot> unexplained, Optional<Spot> next) {
+    private static final double MIN = 0.05;
     private static final double FAULT = -5;
     private static final double VALUE = -1;
     /** Readings further apart than so many standard errors tell two patterns apart. */
     private static final double APART = 3;
 
     public RecognisedPattern {
-        told = List.copyOf(told);
+        matches = List.copyOf(matches);
         unexplained = List.copyOf(unexplained);
     }
 
     /**
      * A pattern with its probability.
      *
-     * @param pattern the most probable of those told together
+     * @param pattern the most probable of those named together
      * @param probability of all of them
      * @param factor by which the lengths are off
      * @param stretches those in which it may be, in their order; one or none where it names no stretch
@@ -60,19 +60,19 @@ public record RecognisedPattern(List<PatternMatch> told, List<Spot> unexplained,
                 .mapToDouble(each -> Math.exp(each.log() - best.log()))
                 .sum();
         List<PatternFit> left = fits.stream()
-                .filter(each -> each.log() - best.log() > Math.log(LEAST))
+                .filter(each -> each.log() - best.log() > Math.log(MIN))
                 .toList();
         List<Spot> unexplained = new Trial(predicted, readings).unexplained(best.pattern());
         return new RecognisedPattern(
                 together(left, best.log(), sum), unexplained, next(circuit, predicted, readings, left, best.log()));
     }
 
-    /** Whether one fault explains it, but for one bad touch at most. */
+    /** Whether one fault explains it, but for one bad measurement at most. */
     public boolean isExplained() {
         return unexplained.size() < 2;
     }
 
-    private static List<PatternMatch> together(List<PatternFit> left, double most, double sum) {
+    private static List<PatternMatch> together(List<PatternFit> left, double maximum, double sum) {
         Map<String, List<PatternFit>> groups = new LinkedHashMap<>();
         left.forEach(each -> groups.computeIfAbsent(group(each.pattern()), any -> new ArrayList<>())
                 .add(each));
@@ -80,7 +80,7 @@ public record RecognisedPattern(List<PatternMatch> told, List<Spot> unexplained,
                 .map(group -> new PatternMatch(
                         group.get(0).pattern(),
                         group.stream()
-                                .mapToDouble(each -> Math.exp(each.log() - most) / sum)
+                                .mapToDouble(each -> Math.exp(each.log() - maximum) / sum)
                                 .sum(),
                         group.get(0).factor(),
                         group.stream()
@@ -114,7 +114,7 @@ public record RecognisedPattern(List<PatternMatch> told, List<Spot> unexplained,
     }
 
     public Optional<PatternMatch> best() {
-        return told.stream().findFirst();
+        return matches.stream().findFirst();
     }
 
     /** The reading not taken yet that most probably parts two of those left. */
@@ -123,7 +123,7 @@ public record RecognisedPattern(List<PatternMatch> told, List<Spot> unexplained,
             CircuitPrediction predicted,
             CircuitReadings readings,
             List<PatternFit> left,
-            double most) {
+            double maximum) {
         if (left.size() < 2) {
             return Optional.empty();
         }
@@ -133,8 +133,9 @@ public record RecognisedPattern(List<PatternMatch> told, List<Spot> unexplained,
                 .toList();
         CircuitPrediction.Many many = predicted.at(spots);
         List<double[]> ohms = left.stream().map(each -> many.of(each.pattern())).toList();
-        double[] weights =
-                left.stream().mapToDouble(each -> Math.exp(each.log() - most)).toArray();
+        double[] weights = left.stream()
+                .mapToDouble(each -> Math.exp(each.log() - maximum))
+                .toArray();
         Optional<Spot> best = Optional.empty();
         double parted = 1e-3;
         for (int spot = 0; spot < spots.size(); spot++) {

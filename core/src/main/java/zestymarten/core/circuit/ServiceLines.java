@@ -128,7 +128,7 @@ final class ServiceLines {
         }
     }
 
-    /** A line that is reckoned and not judged. */
+    /** A line that is calculated and not judged. */
     private static CircuitReport.ReportLine figure(Message what, double ohm, Message source) {
         return new CircuitReport.ReportLine(
                 Message.of("circuit_report.r1_r2"),
@@ -153,8 +153,8 @@ final class ServiceLines {
                 Message.of("circuit_report.voltage_drop"),
                 Message.of("circuit_report.all_taken_farthest_point", Message.figure(load, "A"), balanced),
                 Message.of("circuit_report.drop", Message.figure(drop, "V"), percent(share)),
-                Message.of("circuit_report.maximum", percent(supply.mostDrop())),
-                share <= supply.mostDrop()
+                Message.of("circuit_report.maximum", percent(supply.maxDrop())),
+                share <= supply.maxDrop()
                         ? CircuitComparison.ComparisonState.GOOD
                         : CircuitComparison.ComparisonState.FAULT,
                 Message.of("circuit_report.from_drawn_lengths_limit")));

@@ -5,7 +5,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Message;
 
 /**
- * One reading of the dead tests: what is linked, and which two terminals are touched. At a point these are the terminals of its
+ * One reading of the dead tests: what is linked, and which two terminals are measured. At a point these are the terminals of its
  * accessory ({@code S3.L}), at the origin the ends of the cable ({@code L.A}, {@code L.B}).
  */
 public record Spot(Linked linked, Terminal a, Terminal b) {

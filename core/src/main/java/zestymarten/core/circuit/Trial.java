@@ -7,8 +7,8 @@ import java.util.function.DoubleFunction;
 /**
  * Patterns tried on readings, all lengths taken to be off by a common factor near 1 that fits best.
  *
- * <p>Method: normal errors of a share of the ohms for the lengths between points, see {@link Lengths}, and of {@value #CONTACT_OHM} ohm for
- * probes and the meter's last digit; a small chance that a reading is simply wrong, so that one bad touch does not decide.
+ * <p>Method: normal errors of a share of the resistance for the lengths between points, see {@link Lengths}, and of {@value #CONTACT_OHM} ohm for
+ * probes and the meter's last digit; a small chance that a reading is simply wrong, so that one bad measurement does not decide.
  * Cost: linear in the readings for each pattern.
  */
 final class Trial {
@@ -22,7 +22,7 @@ final class Trial {
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
     private static final double OPEN_APART = 100;
     private static final double WRONG = 1e-3;
-    /** Whoever finds no way through touches again before writing it down. */
+    /** Whoever finds no path measures again before writing it down. */
     private static final double OPEN_OR_NOT = -12;
 
     /** Beyond some three and a half standard errors a reading is taken for wrong rather than explained. */
@@ -136,7 +136,7 @@ final class Trial {
         for (int i = 0; i < read.length; i++) {
             double p = expected[i];
             double m = read[i];
-            // NaN, which is no way through, is never near.
+            // NaN, which is no path, is never near.
             if (Math.abs(m - p) < 0.15 * p + 5 * CONTACT_OHM) {
                 over += m * p / sq(doubt(p, lengths));
                 under += p * p / sq(doubt(p, lengths));
@@ -153,12 +153,12 @@ final class Trial {
         return Math.log((1 - WRONG) * Math.exp(-z * z / 2) + WRONG * Math.exp(-Math.abs(z) / 20));
     }
 
-    /** Standard error of a reading where so many ohms are expected. */
+    /** Standard error of a reading where such a resistance are expected. */
     static double doubt(double ohm, Lengths lengths) {
         return Math.hypot(lengths.doubt() * ohm, CONTACT_OHM);
     }
 
-    /** How many standard errors two predictions are apart; ohms against NaN, no way through, count as very far. */
+    /** How many standard errors two predictions are apart; ohms against NaN, no path, count as very far. */
     static double apart(double one, double other, Lengths lengths) {
         if (Double.isNaN(one) || Double.isNaN(other)) {
             return Double.isNaN(one) && Double.isNaN(other) ? 0 : OPEN_APART;

@@ -10,7 +10,7 @@ import zestymarten.core.quantity.MessageArgument;
  * A set of alike leads compared with each other: the odd ones with the reasons, and how much the doubt in their lengths matters.
  *
  * <p>Rule: a lead is judged by the line of all; one that jumped, or on which something is seen, is condemned whatever it reads.
- * The doubt in a length counts as the ohms that it would make.
+ * The doubt in a length counts as the resistance that it would make.
  *
  * @param line level where all have one length; empty where there are too few leads
  * @param leads in the order in which they were given
@@ -30,7 +30,7 @@ public record LeadComparison(Optional<LeadLine> line, List<ComparedLead> leads) 
      * @param lengthShare of its doubt that its length makes, 0 to 1
      */
     public record ComparedLead(LeadList.LeadEntry lead, double offOhm, Message reason, double lengthShare) {
-        public boolean isOdd() {
+        public boolean isOutlier() {
             return !reason.isEmpty();
         }
     }
@@ -53,7 +53,7 @@ public record LeadComparison(Optional<LeadLine> line, List<ComparedLead> leads) 
                         .map(each -> each.isOpen()
                                 ? new ComparedLead(
                                         each, 0, Message.of("lead_comparison.there_no_continuity_through"), 0)
-                                : told(each, lead(each, accuracy, stepOhm), line, lengthDoubt))
+                                : compared(each, lead(each, accuracy, stepOhm), line, lengthDoubt))
                         .toList());
     }
 
@@ -61,7 +61,7 @@ public record LeadComparison(Optional<LeadLine> line, List<ComparedLead> leads) 
         return new LeadLine.Lead(line.lengthM(), line.ohm(), accuracy * line.ohm() + stepOhm);
     }
 
-    private static ComparedLead told(
+    private static ComparedLead compared(
             LeadList.LeadEntry line, LeadLine.Lead lead, Optional<LeadLine> family, double lengthDoubt) {
         if (family.isEmpty()) {
             return new ComparedLead(line, 0, line.isCondemned() ? seen(line) : Message.NONE, 0);
@@ -72,7 +72,7 @@ public record LeadComparison(Optional<LeadLine> line, List<ComparedLead> leads) 
         LeadLine.Lead doubted = new LeadLine.Lead(line.lengthM(), line.ohm(), doubt);
         double off = of.off(lead);
         List<Message> reasons = new ArrayList<>();
-        if (of.isOdd(doubted)) {
+        if (of.isOutlier(doubted)) {
             reasons.add(Message.of(
                     "lead_comparison.off",
                     Message.figure(Math.abs(off), "Ω"),

@@ -7,7 +7,7 @@ import zestymarten.core.quantity.Median;
 import zestymarten.core.quantity.NotAccepted;
 
 /**
- * The line through the ohms of alike leads over their lengths.
+ * The line through the resistance of alike leads over their lengths.
  *
  * <p>Method: Theil-Sen: the slope is the median of the slopes of all pairs of unequal lengths, the intercept, for the
  * terminations, the median of what is left; the scale is 1.4826 times the median absolute residual. A lead is odd if it
@@ -20,7 +20,7 @@ import zestymarten.core.quantity.NotAccepted;
  * @param confidence how far the line can be trusted for its number of leads
  */
 public record LeadLine(double ohmPerMetre, double terminationOhm, double scaleOhm, Confidence confidence) {
-    private static final double ODD_BEYOND = 3.5;
+    private static final double OUTLIER_BEYOND = 3.5;
     private static final double NORMAL = 1.4826;
     private static final int WEAK = 4;
 
@@ -68,9 +68,12 @@ public record LeadLine(double ohmPerMetre, double terminationOhm, double scaleOh
         double scale = NORMAL
                 * Median.of(
                         leads.stream().mapToDouble(lead -> Math.abs(lead.ohm() - slope * lead.lengthM() - intercept)));
-        double least = Median.of(leads.stream().mapToDouble(Lead::uncertaintyOhm));
+        double minimum = Median.of(leads.stream().mapToDouble(Lead::uncertaintyOhm));
         return Optional.of(new LeadLine(
-                slope, intercept, scale > 0 ? scale : least, leads.size() == WEAK ? Confidence.WEAK : Confidence.FULL));
+                slope,
+                intercept,
+                scale > 0 ? scale : minimum,
+                leads.size() == WEAK ? Confidence.WEAK : Confidence.FULL));
     }
 
     /** Whether the leads were of several lengths, so that their resistance per metre is known. */
@@ -88,8 +91,8 @@ public record LeadLine(double ohmPerMetre, double terminationOhm, double scaleOh
         return lead.ohm() - predicted(lead.lengthM());
     }
 
-    public boolean isOdd(Lead lead) {
+    public boolean isOutlier(Lead lead) {
         double off = Math.abs(off(lead));
-        return off > ODD_BEYOND * scaleOhm && off > lead.uncertaintyOhm();
+        return off > OUTLIER_BEYOND * scaleOhm && off > lead.uncertaintyOhm();
     }
 }

@@ -20,7 +20,7 @@ import zestymarten.core.quantity.ReadingParser;
  */
 public final class LeadList {
     /** The most leads of one list. */
-    public static final int MOST = 500;
+    public static final int MAX = 500;
 
     private static final Pattern SEPARATOR = Pattern.compile("\\s*[\\t;]\\s*|,\\s+|\\s+");
 
@@ -96,8 +96,8 @@ public final class LeadList {
                 lines.add(new LeadEntry(lines.size() + 1, length.getAsDouble(), ohm.getAsDouble(), words));
             }
         }
-        if (lines.size() > MOST) {
-            problems.add(new Problem("", Message.of("lead_list.there_leads_most_compared", lines.size(), MOST)));
+        if (lines.size() > MAX) {
+            problems.add(new Problem("", Message.of("lead_list.there_leads_most_compared", lines.size(), MAX)));
         }
         return lines;
     }

@@ -9,7 +9,7 @@ import zestymarten.core.quantity.NotAccepted;
 /**
  * A dead short at the far end of a feeder, there and back.
  *
- * <p>Rule: the core heats, its ohms rise and the current falls, so the hot current decides whether anything is cut off; the heat
+ * <p>Rule: the core heats, its resistance rise and the current falls, so the hot current decides whether anything is cut off; the heat
  * is that of the cold one. Source: derivation; IEC 60364-5-54 for the time that the insulation stands it.
  *
  * @param feeder of one core or the loop; a single core is taken to have another like it for the way back
@@ -22,8 +22,8 @@ public record DeadShort(
         double sourceOhm,
         FeederWire.Insulation insulation,
         Optional<Protection> protection) {
-    private static final double LEAST_S = 0.1;
-    private static final double MOST_S = 5;
+    private static final double MIN_S = 0.1;
+    private static final double MAX_S = 5;
 
     public DeadShort {
         if (!(volts > 0 && volts <= 1000 && sourceOhm > 0 && sourceOhm <= 1000)) {
@@ -68,7 +68,7 @@ public record DeadShort(
     /** About how many seconds its insulation stands that; empty outside 0.1 to 5 s, where the formula does not hold. */
     public OptionalDouble standsS() {
         double seconds = FeederWire.adiabaticSeconds(insulation, feeder.effectiveMm2(), coldA());
-        return seconds >= LEAST_S && seconds <= MOST_S ? OptionalDouble.of(seconds) : OptionalDouble.empty();
+        return seconds >= MIN_S && seconds <= MAX_S ? OptionalDouble.of(seconds) : OptionalDouble.empty();
     }
 
     /** The current with the core as hot as its insulation stands in a short circuit: the least while it lasts. */

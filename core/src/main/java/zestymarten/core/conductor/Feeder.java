@@ -18,7 +18,7 @@ import zestymarten.core.quantity.NotAccepted;
  * @param lengthM of the cable, above 0; a loop goes there and back
  * @param areaMm2 declared; empty where nobody says
  * @param ohm measured; empty where nobody has
- * @param loop whether the ohms are of both cores, joined at the far end
+ * @param loop whether the resistance are of both cores, joined at the far end
  * @param celsius temperature at which it was measured
  */
 public record Feeder(
@@ -74,12 +74,12 @@ public record Feeder(
                 : ohm.orElseThrow() * areaMm2.orElseThrow() / perMetreAndMm2() / ways();
     }
 
-    /** Metres of core that the ohms are of. */
+    /** Metres of core that the resistance are of. */
     public double pathM() {
         return metres() * ways();
     }
 
-    /** Ohms that were measured, else those to be expected at that temperature. */
+    /** Resistance that were measured, else those to be expected at that temperature. */
     public double ohms() {
         return ohm.orElseGet(this::nominalOhm);
     }
@@ -88,7 +88,7 @@ public record Feeder(
         return perMetreAndMm2() * pathM() / areaMm2.orElseThrow();
     }
 
-    /** The section that the ohms imply in a metal, in mm²; the declared one where nothing was measured. */
+    /** The section that the resistance imply in a metal, in mm²; the declared one where nothing was measured. */
     public double impliedMm2(Metal other) {
         return ohm.isPresent()
                 ? FeederWire.impliedMm2(other, pathM(), ohm.getAsDouble(), celsius)
@@ -108,17 +108,17 @@ public record Feeder(
         return implied >= -50 && implied <= 150 ? OptionalDouble.of(implied) : OptionalDouble.empty();
     }
 
-    /** The section to reckon with: what the ohms imply where they were measured. */
+    /** The section to calculate with: what the resistances imply where they were measured. */
     public double effectiveMm2() {
         return impliedMm2(metal);
     }
 
-    /** The most ohms that the standard allows; empty without a declared section, or without a table. */
-    public OptionalDouble mostOhm() {
+    /** The highest resistance that the standard allows; empty without a declared section, or without a table. */
+    public OptionalDouble maxOhm() {
         if (areaMm2.isEmpty()) {
             return OptionalDouble.empty();
         }
-        OptionalDouble perMetre = StandardSections.mostOhmPerMetre(strandClass, metal, areaMm2.getAsDouble());
+        OptionalDouble perMetre = StandardSections.maxOhmPerMetre(strandClass, metal, areaMm2.getAsDouble());
         return perMetre.isPresent()
                 ? OptionalDouble.of(perMetre.getAsDouble() * pathM() * metal.factor(celsius))
                 : OptionalDouble.empty();
@@ -128,8 +128,8 @@ public record Feeder(
         if (areaMm2.isEmpty() || ohm.isEmpty() || lengthM.isEmpty()) {
             return Fit.NOT_ASKED;
         }
-        double most = mostOhm().orElse(nominalOhm() / TOO_GOOD);
-        if (ohm.getAsDouble() > most) {
+        double maximum = maxOhm().orElse(nominalOhm() / TOO_GOOD);
+        if (ohm.getAsDouble() > maximum) {
             return Fit.TOO_MANY_OHMS;
         }
         return ohm.getAsDouble() < TOO_GOOD * nominalOhm() ? Fit.TOO_FEW_OHMS : Fit.FITS;
@@ -144,13 +144,13 @@ public record Feeder(
                         ? Message.of("feeder.resistance_fits", section(metal))
                         : lengthM.isEmpty()
                                 ? Message.of("feeder.this_resistance_gives_about", Message.figure(metres(), "m"))
-                                : Message.of("feeder.should_read_about", ohms, most());
-            case FITS -> Message.of("feeder.what_says", ohms, most());
+                                : Message.of("feeder.should_read_about", ohms, maximum());
+            case FITS -> Message.of("feeder.what_says", ohms, maximum());
             case TOO_MANY_OHMS ->
                 Message.of(
                         "feeder.not_what_says_resistance",
                         ohms,
-                        most(),
+                        maximum(),
                         section(metal),
                         four(impliedMm2(other())),
                         other().words());
@@ -163,11 +163,13 @@ public record Feeder(
         return metal.equals(ALUMINIUM) ? Metal.COPPER : ALUMINIUM;
     }
 
-    private Message most() {
-        OptionalDouble most = mostOhm();
-        return most.isPresent()
+    private Message maximum() {
+        OptionalDouble maximum = maxOhm();
+        return maximum.isPresent()
                 ? Message.of(
-                        "feeder.most_by", Message.figure(most.getAsDouble(), "Ω"), strandClass == StrandClass.VEHICLE)
+                        "feeder.most_by",
+                        Message.figure(maximum.getAsDouble(), "Ω"),
+                        strandClass == StrandClass.VEHICLE)
                 : Message.NONE;
     }
 

@@ -36,12 +36,6 @@ public final class FeederWire {
             return k;
         }
 
-        /** Such as {@code copper in PVC}. */
-        public String words() {
-            return (this == COPPER_PVC || this == COPPER_XLPE ? "copper in " : "aluminium in ")
-                    + (isPvc() ? "PVC" : "XLPE");
-        }
-
         private boolean isPvc() {
             return this == COPPER_PVC || this == ALUMINIUM_PVC;
         }
@@ -84,7 +78,7 @@ public final class FeederWire {
         return amperes * amperes * above(ohm, "feeder_wire.what_resistance");
     }
 
-    /** The most ohms that make no more than so much heat: {@code R = P / I²}. */
+    /** The highest resistance that make no more than so much heat: {@code R = P / I²}. */
     public static double ohmForWatts(double watts, double amperes) {
         return above(watts, "feeder_wire.what_heat") / (above(amperes, "feeder_wire.what_current") * amperes);
     }

@@ -14,7 +14,7 @@ import zestymarten.core.quantity.ResourceTable;
  * @param ratedA rated current, above 0 and at most 1250 A
  */
 public record FuseLink(double ratedA) implements Protection {
-    private static final double MOST_A = 1250;
+    private static final double MAX_A = 1250;
     /** From so many times what surely melts it on, it melts within minutes: rule of thumb, the curves are the maker's. */
     private static final double SOON = 2;
 
@@ -26,7 +26,7 @@ public record FuseLink(double ratedA) implements Protection {
             ResourceTable.read(FuseLink.class, "fuse-gates-gg-iec60269.csv");
 
     public FuseLink {
-        if (!(ratedA > 0 && ratedA <= MOST_A)) {
+        if (!(ratedA > 0 && ratedA <= MAX_A)) {
             throw new NotAccepted("fuse_link.fuse_rated_current", NotAccepted.given(ratedA, "A"));
         }
     }

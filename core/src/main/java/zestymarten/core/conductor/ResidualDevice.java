@@ -30,7 +30,7 @@ public record ResidualDevice(Wave wave, boolean delayed, double residualA) {
         NOT_SAID
     }
 
-    private static final double MOST_A = 30;
+    private static final double MAX_A = 30;
     /** Multiples of the rated residual current, the longest and the shortest time at each in seconds. */
     private static final double[] TIMES = {1, 2, 5};
 
@@ -42,11 +42,11 @@ public record ResidualDevice(Wave wave, boolean delayed, double residualA) {
     public static final String SOURCE = "IEC 61008-1, table 1";
 
     public ResidualDevice {
-        if (!(residualA > 0 && residualA <= MOST_A)) {
+        if (!(residualA > 0 && residualA <= MAX_A)) {
             throw new NotAccepted(
                     "residual_device.rated_residual_current",
                     NotAccepted.given(residualA, "A"),
-                    NotAccepted.given((int) MOST_A, "A"));
+                    NotAccepted.given((int) MAX_A, "A"));
         }
     }
 

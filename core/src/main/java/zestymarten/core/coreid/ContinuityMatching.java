@@ -11,7 +11,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
-/** Which of several alike cores leads through a given part: dead, by the ohms; or by the step of a voltage in a state. */
+/** Which of several alike cores leads through a given part: dead, by the resistance; or by the step of a voltage in a state. */
 public final class ContinuityMatching {
     /** Below that share of the supply nothing arrives, above the other all of it; between is stray. Rules of thumb. */
     private static final double ABSENT = 0.05;
@@ -34,11 +34,11 @@ public final class ContinuityMatching {
     public record CoreResult(int core, CoreAnswer answer, Message why) {}
 
     /**
-     * Ohms that a core reads that leads through the part: core, part and return, one after the other, by the network.
+     * Resistance that a core reads that leads through the part: core, part and return, one after the other, by the network.
      *
      * @param coreOhm of core and return together, from 0 to so many
      */
-    public static Path.Ohmic expected(double leastPartOhm, double mostPartOhm, double coreOhm) {
+    public static Path.Ohmic expected(double minPartOhm, double maxPartOhm, double coreOhm) {
         Terminal here = Terminal.of("HERE.1");
         Terminal there = Terminal.of("THERE.1");
         Terminal back = Terminal.of("HERE.R");
@@ -47,21 +47,21 @@ public final class ContinuityMatching {
                 new Link(
                         there,
                         back,
-                        Ohms.of(leastPartOhm),
-                        Ohms.of((leastPartOhm + mostPartOhm) / 2),
-                        Ohms.of(mostPartOhm))));
+                        Ohms.of(minPartOhm),
+                        Ohms.of((minPartOhm + maxPartOhm) / 2),
+                        Ohms.of(maxPartOhm))));
         return network.between(here, back).fold(ohmic -> ohmic, () -> {
             throw new IllegalStateException("There is continuity through core and part.");
         });
     }
 
-    /** Each core by its ohms to the return; empty for no way through. */
+    /** Each core by its resistance to the return; empty for no path. */
     public static List<CoreResult> byOhms(Path.Ohmic expected, List<OptionalDouble> read, double accuracy) {
-        List<CoreResult> told = new ArrayList<>();
+        List<CoreResult> results = new ArrayList<>();
         for (int i = 0; i < read.size(); i++) {
-            told.add(byOhms(i + 1, expected, read.get(i), accuracy));
+            results.add(byOhms(i + 1, expected, read.get(i), accuracy));
         }
-        return told;
+        return results;
     }
 
     private static CoreResult byOhms(int core, Path.Ohmic expected, OptionalDouble read, double accuracy) {
@@ -88,20 +88,20 @@ public final class ContinuityMatching {
         if (!(supplyV > 0 && supplyV <= 1000) || on.size() != off.size()) {
             throw new NotAccepted("continuity_matching.supply_above_most", NotAccepted.given(supplyV, "V"));
         }
-        List<CoreResult> told = new ArrayList<>();
+        List<CoreResult> results = new ArrayList<>();
         for (int i = 0; i < on.size(); i++) {
             double step = Math.abs(on.get(i) - off.get(i));
             Message volts =
                     Message.of("continuity_matching.by_volts", Message.figure(step, "V"), Message.figure(supplyV, "V"));
             if (step >= FULL * supplyV) {
-                told.add(new CoreResult(i + 1, CoreAnswer.THROUGH, Message.of("continuity_matching.full", volts)));
+                results.add(new CoreResult(i + 1, CoreAnswer.THROUGH, Message.of("continuity_matching.full", volts)));
             } else if (step <= ABSENT * supplyV) {
-                told.add(new CoreResult(i + 1, CoreAnswer.NOT, Message.of("continuity_matching.absent", volts)));
+                results.add(new CoreResult(i + 1, CoreAnswer.NOT, Message.of("continuity_matching.absent", volts)));
             } else {
-                told.add(new CoreResult(
+                results.add(new CoreResult(
                         i + 1, CoreAnswer.STRAY, Message.of("continuity_matching.stray_load_read_again", volts)));
             }
         }
-        return told;
+        return results;
     }
 }

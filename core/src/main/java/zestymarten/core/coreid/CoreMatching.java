@@ -12,10 +12,10 @@ import java.util.Set;
 import zestymarten.core.quantity.NotAccepted;
 
 /**
- * Which core here is which core there, from what was tied at either end and what was found at the other.
+ * Which core here is which core there, from what was linked at either end and what was found at the other.
  *
- * <p>Method: a core has two groups, the tied one and the found one; here and there these must be the same pairs. Cores are told
- * apart by the sizes of their groups, then again and again by who is in them, until nothing more is told apart. If the sizes
+ * <p>Method: a core has two groups, the linked one and the found one; here and there these must be the same pairs. Cores are identified
+ * apart by the sizes of their groups, then again and again by who is in them, until nothing more is distinguished. If the sizes
  * do not add up, every single broken core and every short between two is tried in the same way. Cost: cores times rounds for each
  * explanation tried; only those whose sizes add up are. Order: by fault, then by core. Holds for: one fault at a time.
  *
@@ -29,7 +29,7 @@ public record CoreMatching(List<MatchingExplanation> explanations) {
     /**
      * One way to explain it.
      *
-     * @param there for each core here, by its place from 0, the core there; 0 where it cannot be told, or is broken
+     * @param there for each core here, by its place from 0, the core there; 0 where it cannot be identified, or is broken
      * @param fault what is wrong with a core; empty for nothing
      */
     public record MatchingExplanation(List<Integer> there, Optional<CoreFault> fault) {
@@ -38,7 +38,7 @@ public record CoreMatching(List<MatchingExplanation> explanations) {
         }
     }
 
-    /** What is wrong with cores, by their numbers here and there; those that cannot be told apart are all named. */
+    /** What is wrong with cores, by their numbers here and there; those that cannot be distinguished are all named. */
     public sealed interface CoreFault {
         /** A core is open. */
         record CoreBroken(int here, int there) implements CoreFault {}
@@ -51,14 +51,14 @@ public record CoreMatching(List<MatchingExplanation> explanations) {
         }
     }
 
-    /** Explains what was tied here, found there, tied there and found here. */
+    /** Explains what was linked here, found there, linked there and found here. */
     public static CoreMatching of(
-            GroupCodes tiedHere, GroupCodes foundThere, GroupCodes tiedThere, GroupCodes foundHere) {
-        int cores = tiedHere.cores();
-        if (List.of(foundThere, tiedThere, foundHere).stream().anyMatch(each -> each.cores() != cores)) {
+            GroupCodes linkedHere, GroupCodes foundThere, GroupCodes linkedThere, GroupCodes foundHere) {
+        int cores = linkedHere.cores();
+        if (List.of(foundThere, linkedThere, foundHere).stream().anyMatch(each -> each.cores() != cores)) {
             throw new NotAccepted("core_matching.all_four_groups", cores);
         }
-        Tries tries = new Tries(tiedHere, foundThere, tiedThere, foundHere);
+        Tries tries = new Tries(linkedHere, foundThere, linkedThere, foundHere);
         tries.good();
         if (tries.found.isEmpty()) {
             tries.broken();
@@ -83,7 +83,7 @@ public record CoreMatching(List<MatchingExplanation> explanations) {
         return List.copyOf(sure);
     }
 
-    /** Whether every core is told, and none is at fault. */
+    /** Whether every core is identified, and none is at fault. */
     public boolean isComplete() {
         return explanations.size() == 1
                 && explanations.get(0).fault().isEmpty()
@@ -92,32 +92,32 @@ public record CoreMatching(List<MatchingExplanation> explanations) {
 
     /** The explanations that fit, as they are tried. */
     private static final class Tries {
-        private final GroupCodes tiedHere;
+        private final GroupCodes linkedHere;
         private final GroupCodes foundThere;
-        private final GroupCodes tiedThere;
+        private final GroupCodes linkedThere;
         private final GroupCodes foundHere;
         private final List<MatchingExplanation> found = new ArrayList<>();
 
-        Tries(GroupCodes tiedHere, GroupCodes foundThere, GroupCodes tiedThere, GroupCodes foundHere) {
-            this.tiedHere = tiedHere;
+        Tries(GroupCodes linkedHere, GroupCodes foundThere, GroupCodes linkedThere, GroupCodes foundHere) {
+            this.linkedHere = linkedHere;
             this.foundThere = foundThere;
-            this.tiedThere = tiedThere;
+            this.linkedThere = linkedThere;
             this.foundHere = foundHere;
         }
 
         void good() {
-            matched(tiedHere, tiedThere).ifPresent(there -> add(there, Optional.empty()));
+            matched(linkedHere, linkedThere).ifPresent(there -> add(there, Optional.empty()));
         }
 
         /** A broken core is found alone at both ends. */
         void broken() {
             for (int here : alone(foundHere)) {
-                GroupCodes open = tiedHere.without(here);
+                GroupCodes open = linkedHere.without(here);
                 if (!open.sizes().equals(foundThere.sizes())) {
                     continue;
                 }
                 for (int there : alone(foundThere)) {
-                    GroupCodes openThere = tiedThere.without(there);
+                    GroupCodes openThere = linkedThere.without(there);
                     if (openThere.sizes().equals(foundHere.sizes())) {
                         matched(open, openThere)
                                 .filter(each -> each[here] == there || each[here] == 0)
@@ -139,23 +139,24 @@ public record CoreMatching(List<MatchingExplanation> explanations) {
 
         /** A short joins the groups of both its cores at either end. */
         void shorted() {
-            for (int[] pair : pairs(tiedHere, foundThere)) {
-                GroupCodes joined = tiedHere.joined(pair[0], pair[1]);
-                for (int[] other : pairs(tiedThere, foundHere)) {
+            for (int[] pair : pairs(linkedHere, foundThere)) {
+                GroupCodes joined = linkedHere.joined(pair[0], pair[1]);
+                for (int[] other : pairs(linkedThere, foundHere)) {
                     if (pair[0] == pair[1] && other[0] == other[1]) {
                         continue; // neither end would show it
                     }
-                    matched(joined, tiedThere.joined(other[0], other[1])).ifPresent(each -> shorted(each, pair, other));
+                    matched(joined, linkedThere.joined(other[0], other[1]))
+                            .ifPresent(each -> shorted(each, pair, other));
                 }
             }
         }
 
         private void shorted(int[] there, int[] pair, int[] other) {
             Set<Integer> here = new LinkedHashSet<>();
-            int[] tied = tiedHere.numbers();
-            int[] far = tiedThere.numbers();
+            int[] linked = linkedHere.numbers();
+            int[] far = linkedThere.numbers();
             for (int core = 1; core < there.length; core++) {
-                boolean nearFits = tied[core] == pair[0] || tied[core] == pair[1];
+                boolean nearFits = linked[core] == pair[0] || linked[core] == pair[1];
                 boolean farFits = there[core] == 0 || far[there[core]] == other[0] || far[there[core]] == other[1];
                 if (nearFits && farFits) {
                     here.add(core);
@@ -167,18 +168,18 @@ public record CoreMatching(List<MatchingExplanation> explanations) {
         }
 
         /** Pairs of groups that, joined, have the sizes found; the same twice for none joined. */
-        private static List<int[]> pairs(GroupCodes tied, GroupCodes found) {
+        private static List<int[]> pairs(GroupCodes linked, GroupCodes found) {
             List<int[]> pairs = new ArrayList<>();
-            if (tied.sizes().equals(found.sizes())) {
-                for (int i = 0; i < tied.groups().size(); i++) {
-                    if (tied.groups().get(i).size() > 1) {
+            if (linked.sizes().equals(found.sizes())) {
+                for (int i = 0; i < linked.groups().size(); i++) {
+                    if (linked.groups().get(i).size() > 1) {
                         pairs.add(new int[] {i, i});
                     }
                 }
             }
-            for (int i = 0; i < tied.groups().size(); i++) {
+            for (int i = 0; i < linked.groups().size(); i++) {
                 for (int j = 0; j < i; j++) {
-                    if (tied.joined(i, j).sizes().equals(found.sizes())) {
+                    if (linked.joined(i, j).sizes().equals(found.sizes())) {
                         pairs.add(new int[] {j, i});
                     }
                 }
@@ -195,15 +196,16 @@ public record CoreMatching(List<MatchingExplanation> explanations) {
         }
 
         /** The core there of each core here, 0 where several fit; empty where the pairs of groups are not the same. */
-        private Optional<int[]> matched(GroupCodes tied, GroupCodes tiedOther) {
-            int cores = tied.cores();
-            if (!tied.sizes().equals(foundThere.sizes()) || !tiedOther.sizes().equals(foundHere.sizes())) {
+        private Optional<int[]> matched(GroupCodes linked, GroupCodes linkedOther) {
+            int cores = linked.cores();
+            if (!linked.sizes().equals(foundThere.sizes())
+                    || !linkedOther.sizes().equals(foundHere.sizes())) {
                 return Optional.empty();
             }
-            int[][] groups = {tied.numbers(), foundHere.numbers(), foundThere.numbers(), tiedOther.numbers()};
+            int[][] groups = {linked.numbers(), foundHere.numbers(), foundThere.numbers(), linkedOther.numbers()};
             int[] here = new int[cores + 1];
             int[] there = new int[cores + 1];
-            int told = 1;
+            int certain = 1;
             while (true) {
                 Map<List<Object>, Integer> names = new HashMap<>();
                 here = refined(here, groups[0], groups[1], names);
@@ -212,10 +214,10 @@ public record CoreMatching(List<MatchingExplanation> explanations) {
                 if (!Arrays.equals(sorted(here), sorted(there))) {
                     return Optional.empty();
                 }
-                if (now == told) {
+                if (now == certain) {
                     return Optional.of(paired(here, there));
                 }
-                told = now;
+                certain = now;
             }
         }
 

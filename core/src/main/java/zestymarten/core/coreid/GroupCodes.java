@@ -9,7 +9,7 @@ import java.util.Map;
 import zestymarten.core.quantity.NotAccepted;
 
 /**
- * Cores of one end in groups: tied, or found to ring together. Every core from 1 to {@link #cores} is in exactly one group; a
+ * Cores of one end in groups: linked, or found to ring together. Every core from 1 to {@link #cores} is in exactly one group; a
  * core alone is a group of one.
  */
 public record GroupCodes(List<List<Integer>> groups) {
@@ -104,16 +104,16 @@ public record GroupCodes(List<List<Integer>> groups) {
     }
 
     /**
-     * Touches to find them at most: each core against all that belong to nobody yet, the smallest groups found first.
+     * Measurements to find them at most: each core against all that belong to nobody yet, the smallest groups found first.
      */
-    public int touches() {
+    public int measurements() {
         int left = cores();
-        int touches = 0;
+        int measurements = 0;
         for (int size : sizes()) {
-            touches += left - 1;
+            measurements += left - 1;
             left -= size;
         }
-        return Math.max(0, touches);
+        return Math.max(0, measurements);
     }
 
     /** Such as {@code 2+7, 3+5+9}; groups of one are left out. */
@@ -127,9 +127,9 @@ public record GroupCodes(List<List<Integer>> groups) {
         return text;
     }
 
-    static int[] counts(List<Integer> sizes, int most) {
-        int[] counts = new int[most + 1];
+    static int[] counts(List<Integer> sizes, int maximum) {
+        int[] counts = new int[maximum + 1];
         sizes.forEach(size -> counts[size]++);
-        return Arrays.copyOf(counts, most + 1);
+        return Arrays.copyOf(counts, maximum + 1);
     }
 }

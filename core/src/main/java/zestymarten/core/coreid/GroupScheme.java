@@ -12,8 +12,8 @@ import zestymarten.core.quantity.NotAccepted;
  * A plan of groups at both ends that tells every core by the sizes of its two groups.
  *
  * <p>Method: a 0/1 matrix with a one for each core, whose row a sums to a multiple of a and column b to a multiple of b: the core
- * of the one at (a, b) is tied in a group of a here and of b there. Row and column sums are searched, those without (1, 1)
- * first, since a broken core looks like an untied one; each pair of sums is filled largest first, as Gale and Ryser do. Cost:
+ * of the one at (a, b) is linked in a group of a here and of b there. Row and column sums are searched, those without (1, 1)
+ * first, since a broken core looks like an unlinked one; each pair of sums is filled largest first, as Gale and Ryser do. Cost:
  * milliseconds up to 200 cores. Source: derivation; D. Gale, H. J. Ryser, 1957, for the filling. Order: cells by row, then
  * column. Holds for: 3 cores and more, but not 5 and 9.
  *
@@ -21,7 +21,7 @@ import zestymarten.core.quantity.NotAccepted;
  */
 public record GroupScheme(List<CodeCell> cells) {
     /** The most cores of a bundle. */
-    public static final int MOST = 200;
+    public static final int MAX = 200;
 
     private static final int TRIED = 400;
 
@@ -36,8 +36,8 @@ public record GroupScheme(List<CodeCell> cells) {
 
     /** A scheme for so many cores; empty for 1, 2, 5 and 9, where sizes alone do not do. */
     public static Optional<GroupScheme> of(int cores) {
-        if (cores < 1 || cores > MOST) {
-            throw new NotAccepted("group_scheme.bundle_cores_have", cores, MOST);
+        if (cores < 1 || cores > MAX) {
+            throw new NotAccepted("group_scheme.bundle_cores_have", cores, MAX);
         }
         return found(cores, true).or(() -> found(cores, false));
     }
@@ -65,13 +65,13 @@ public record GroupScheme(List<CodeCell> cells) {
     private static List<int[]> sums(int cores) {
         List<int[]> all = new ArrayList<>();
         int triangle = (int) Math.ceil((Math.sqrt(8.0 * cores + 1) - 1) / 2);
-        for (int most = Math.max(1, triangle - 1); most <= triangle + 2 && all.size() < TRIED; most++) {
-            sums(new int[most + 1], most, cores, most, all);
+        for (int maximum = Math.max(1, triangle - 1); maximum <= triangle + 2 && all.size() < TRIED; maximum++) {
+            sums(new int[maximum + 1], maximum, cores, maximum, all);
         }
         return all;
     }
 
-    private static void sums(int[] sums, int size, int left, int most, List<int[]> all) {
+    private static void sums(int[] sums, int size, int left, int maximum, List<int[]> all) {
         if (all.size() >= TRIED) {
             return;
         }
@@ -83,20 +83,20 @@ public record GroupScheme(List<CodeCell> cells) {
         }
         int best = left / size;
         // The largest must be used, or this is the search of a smaller largest again.
-        for (int groups : size == most ? new int[] {1} : new int[] {1, 2, 0, 3, 4, 5, 6}) {
-            if (groups <= best && groups * size <= most && left - groups * size <= room(size - 1, most)) {
+        for (int groups : size == maximum ? new int[] {1} : new int[] {1, 2, 0, 3, 4, 5, 6}) {
+            if (groups <= best && groups * size <= maximum && left - groups * size <= room(size - 1, maximum)) {
                 sums[size] = groups * size;
-                sums(sums, size - 1, left - groups * size, most, all);
+                sums(sums, size - 1, left - groups * size, maximum, all);
             }
         }
         sums[size] = 0;
     }
 
     /** The most that sizes up to one can add up to, each at most so many. */
-    private static int room(int size, int most) {
+    private static int room(int size, int maximum) {
         int room = 0;
         for (int i = 1; i <= size; i++) {
-            room += most / i * i;
+            room += maximum / i * i;
         }
         return room;
     }
@@ -138,8 +138,8 @@ public record GroupScheme(List<CodeCell> cells) {
         return cells.size();
     }
 
-    /** What to tie here before the walk: cores in the order of their numbers, the singles first. */
-    public GroupCodes tiedHere() {
+    /** What to link here before the trip: cores in the order of their numbers, the singles first. */
+    public GroupCodes linkedHere() {
         TreeMap<Integer, Integer> sums = new TreeMap<>();
         cells.forEach(cell -> sums.merge(cell.here(), 1, Integer::sum));
         List<List<Integer>> groups = new ArrayList<>();
@@ -157,10 +157,10 @@ public record GroupScheme(List<CodeCell> cells) {
     }
 
     /**
-     * What to tie there, from what was found there: each core gets a cell of the row of its group's size, and is tied with
+     * What to link there, from what was found there: each core gets a cell of the row of its group's size, and is linked with
      * others of its column. Where the sizes found do not add up, the rows left over go to the cores left over.
      */
-    public GroupCodes tiedThere(GroupCodes foundThere) {
+    public GroupCodes linkedThere(GroupCodes foundThere) {
         int[] column = columns(foundThere);
         TreeMap<Integer, List<Integer>> byColumn = new TreeMap<>();
         for (int core = 1; core <= cores(); core++) {

@@ -11,14 +11,14 @@ import zestymarten.core.quantity.NotAccepted;
  * A way to sort a bundle, with what it takes.
  *
  * @param kind of the method
- * @param walks from one place to the other, one way each
- * @param ties made and undone at both places
- * @param touches at most
+ * @param trips from one place to the other, one way each
+ * @param links made and undone at both places
+ * @param measurements at most
  * @param cannot why it cannot be used; empty where it can
  */
-public record IdentificationMethod(MethodKind kind, int walks, int ties, int touches, Message cannot) {
-    private static final double TOUCH_S = 4;
-    private static final double TIE_S = 20;
+public record IdentificationMethod(MethodKind kind, int trips, int links, int measurements, Message cannot) {
+    private static final double MEASUREMENT_S = 4;
+    private static final double LINK_S = 20;
 
     /** The methods that are known. */
     public enum MethodKind {
@@ -42,22 +42,22 @@ public record IdentificationMethod(MethodKind kind, int walks, int ties, int tou
         return cannot.isEmpty();
     }
 
-    /** Minutes it takes, with so many for a walk one way: 4 s a touch, 20 s a tie, rules of thumb. */
-    public double minutes(double walkMinutes) {
-        return walks * walkMinutes + (ties * TIE_S + touches * TOUCH_S) / 60;
+    /** Minutes it takes, with so many for a trip one way: 4 s a measurement, 20 s a link, rules of thumb. */
+    public double minutes(double tripMinutes) {
+        return trips * tripMinutes + (links * LINK_S + measurements * MEASUREMENT_S) / 60;
     }
 
     /**
-     * All methods for a bundle, the ones that can be used first, the fewest walks first, then the least work. Whoever starts
+     * All methods for a bundle, the ones that can be used first, the fewest trips first, then the least work. Whoever starts
      * here ends here.
      *
      * @param cores to be sorted, from 2 to {@value GroupScheme#MOST}
      * @param hasReturn whether a frame, an armour or a marked core leads back
-     * @param tags how many tags can be told apart, 0 for none
+     * @param tags how many tags can be distinguished, 0 for none
      */
     public static List<IdentificationMethod> all(int cores, boolean hasReturn, int tags) {
-        if (cores < 2 || cores > GroupScheme.MOST) {
-            throw new NotAccepted("identification_method.bundle_cores_have", cores, GroupScheme.MOST);
+        if (cores < 2 || cores > GroupScheme.MAX) {
+            throw new NotAccepted("identification_method.bundle_cores_have", cores, GroupScheme.MAX);
         }
         List<IdentificationMethod> all =
                 new ArrayList<>(List.of(groups(cores, hasReturn), chain(cores), tags(cores, hasReturn, tags)));
@@ -68,15 +68,15 @@ public record IdentificationMethod(MethodKind kind, int walks, int ties, int tou
         all.add(new IdentificationMethod(
                 MethodKind.ONE_BY_ONE, 2 * (cores - 1), 2 * (cores - 1), cores * (cores - 1) / 2, needs));
         all.sort(Comparator.comparing((IdentificationMethod each) -> !each.isPossible())
-                .thenComparingInt(IdentificationMethod::walks)
+                .thenComparingInt(IdentificationMethod::trips)
                 .thenComparingDouble(each -> each.minutes(0)));
         return all;
     }
 
-    /** A return counts as one more core where the bundle alone has no scheme: it is tied and found like any other. */
+    /** A return counts as one more core where the bundle alone has no scheme: it is linked and found like any other. */
     private static IdentificationMethod groups(int cores, boolean hasReturn) {
         int counted = Sorting.counted(MethodKind.GROUPS, cores, hasReturn);
-        Optional<GroupScheme> scheme = counted <= GroupScheme.MOST ? GroupScheme.of(counted) : Optional.empty();
+        Optional<GroupScheme> scheme = counted <= GroupScheme.MAX ? GroupScheme.of(counted) : Optional.empty();
         if (scheme.isEmpty()) {
             return new IdentificationMethod(
                     MethodKind.GROUPS,
@@ -89,9 +89,9 @@ public record IdentificationMethod(MethodKind kind, int walks, int ties, int tou
                             hasReturn,
                             counted % 2 == 1 && counted > 2));
         }
-        GroupCodes here = scheme.get().tiedHere();
+        GroupCodes here = scheme.get().linkedHere();
         return new IdentificationMethod(
-                MethodKind.GROUPS, 2, 2 * (counted - here.groups().size()) * 2, 2 * here.touches(), Message.NONE);
+                MethodKind.GROUPS, 2, 2 * (counted - here.groups().size()) * 2, 2 * here.measurements(), Message.NONE);
     }
 
     private static IdentificationMethod chain(int cores) {
@@ -99,8 +99,8 @@ public record IdentificationMethod(MethodKind kind, int walks, int ties, int tou
             return new IdentificationMethod(
                     MethodKind.PAIR_CHAIN, 2, 0, 0, Message.of("identification_method.needs_odd_number_cores"));
         }
-        int touches = PairChain.tiedHere(cores).touches();
-        return new IdentificationMethod(MethodKind.PAIR_CHAIN, 2, 2 * (cores - 1), 2 * touches, Message.NONE);
+        int measurements = PairChain.linkedHere(cores).measurements();
+        return new IdentificationMethod(MethodKind.PAIR_CHAIN, 2, 2 * (cores - 1), 2 * measurements, Message.NONE);
     }
 
     private static IdentificationMethod tags(int cores, boolean hasReturn, int tags) {

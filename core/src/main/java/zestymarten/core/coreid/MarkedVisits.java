@@ -8,7 +8,7 @@ import zestymarten.core.quantity.NotAccepted;
 
 /**
  * Sorting by visits, as it is practised where there is a return: at each visit there one core goes to the return, by pair and
- * earth two more are tied together, and here they are found.
+ * earth two more are linked together, and here they are found.
  *
  * <p>Method: one by one, visit k puts core k there to the return. By pair and earth the one to the return is the first of the
  * pair of the visit before, so that its other one is known too. Where every visit found its core, the last one is known by what
@@ -25,7 +25,7 @@ public record MarkedVisits(int cores, List<Visit> visits) {
      * What is arranged there at a visit.
      *
      * @param toReturn the core there that goes to the return
-     * @param together two that are tied together; none or two
+     * @param together two that are linked together; none or two
      */
     public record Visit(int toReturn, List<Integer> together) {
         public Visit {
@@ -69,7 +69,7 @@ public record MarkedVisits(int cores, List<Visit> visits) {
     }
 
     /**
-     * For each core here, by its place from 0, the core there; 0 where it is not told.
+     * For each core here, by its place from 0, the core there; 0 where it is not identified.
      *
      * @param found at the visits so far, in their order
      */

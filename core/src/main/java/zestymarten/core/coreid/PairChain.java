@@ -8,15 +8,15 @@ import zestymarten.core.quantity.NotAccepted;
 /**
  * The chain of pairs, for any odd number of cores, without a return.
  *
- * <p>Method: here one core stays single and the others are tied in pairs; there the single is found and tied to one of a pair, its
- * other one to one of the next pair, and so on, one left over; here the pairs are untied and the chain is followed from the
+ * <p>Method: here one core stays single and the others are linked in pairs; there the single is found and linked to one of a pair, its
+ * other one to one of the next pair, and so on, one left over; here the pairs are unlinked and the chain is followed from the
  * single: a core there leads to its partner here, and that one to the next. Cost: linear in the cores.
  */
 public final class PairChain {
     private PairChain() {}
 
-    /** What to tie here: core 1 single, 2 and 3, 4 and 5 ...; refused for an even number or fewer than 3. */
-    public static GroupCodes tiedHere(int cores) {
+    /** What to link here: core 1 single, 2 and 3, 4 and 5 ...; refused for an even number or fewer than 3. */
+    public static GroupCodes linkedHere(int cores) {
         if (cores < 3 || cores % 2 == 0) {
             throw new NotAccepted("pair_chain.chain_pairs_needs", cores);
         }
@@ -27,8 +27,8 @@ public final class PairChain {
         return new GroupCodes(groups);
     }
 
-    /** What to tie there, from what was found there; empty where that is not one single and pairs, so that a core is at fault. */
-    public static Optional<GroupCodes> tiedThere(GroupCodes foundThere) {
+    /** What to link there, from what was found there; empty where that is not one single and pairs, so that a core is at fault. */
+    public static Optional<GroupCodes> linkedThere(GroupCodes foundThere) {
         if (!isChain(foundThere)) {
             return Optional.empty();
         }
@@ -60,20 +60,20 @@ public final class PairChain {
     /** For each core here, by its place from 0, the core there; as far as the chain can be followed, then 0. */
     public static List<Integer> sorted(GroupCodes foundThere, GroupCodes foundHere) {
         int cores = foundThere.cores();
-        GroupCodes tiedHere = tiedHere(cores);
-        GroupCodes tiedThere = tiedThere(foundThere).orElseThrow();
+        GroupCodes linkedHere = linkedHere(cores);
+        GroupCodes linkedThere = linkedThere(foundThere).orElseThrow();
         int[] there = new int[cores + 1];
         int here = 1;
         int far = single(foundThere);
         there[here] = far;
         for (int i = 0; i < (cores - 1) / 2; i++) {
             int nextHere = other(foundHere, here);
-            int nextFar = other(tiedThere, far);
+            int nextFar = other(linkedThere, far);
             if (nextHere == 0 || nextFar == 0 || there[nextHere] != 0) {
                 break;
             }
             there[nextHere] = nextFar;
-            here = other(tiedHere, nextHere);
+            here = other(linkedHere, nextHere);
             far = other(foundThere, nextFar);
             if (here == 0 || far == 0 || there[here] != 0) {
                 break;

@@ -13,17 +13,17 @@ import zestymarten.core.quantity.NotAccepted;
  * One bundle being sorted in a round trip, as far as it has come: by groups or by the chain of pairs.
  *
  * @param cores that are sorted; with a return that is needed one more than the bundle has, the last one
- * @param tiedHere what to tie before the walk
- * @param tiedThere what to tie there; empty until it is known what was found there, or where a chain is broken
- * @param there for each core here, by its place from 0, the core there; 0 where it is not told; empty until all is found
- * @param whole whether every core is told and none is at fault
+ * @param linkedHere what to link before the trip
+ * @param linkedThere what to link there; empty until it is known what was found there, or where a chain is broken
+ * @param there for each core here, by its place from 0, the core there; 0 where it is not identified; empty until all is found
+ * @param whole whether every core is identified and none is at fault
  * @param says what it means, a sentence each, and what is to be done next where something is left
  */
 public record Sorting(
         IdentificationMethod.MethodKind kind,
         int cores,
-        GroupCodes tiedHere,
-        Optional<GroupCodes> tiedThere,
+        GroupCodes linkedHere,
+        Optional<GroupCodes> linkedThere,
         List<Integer> there,
         boolean whole,
         List<Message> says) {
@@ -63,34 +63,34 @@ public record Sorting(
 
     private static Sorting groups(int cores, Optional<GroupCodes> foundThere, Optional<GroupCodes> foundHere) {
         GroupScheme scheme = GroupScheme.of(cores).orElseThrow(() -> new NotAccepted("sorting.not_by_sizes", cores));
-        GroupCodes tiedHere = scheme.tiedHere();
-        Optional<GroupCodes> tiedThere = foundThere.map(scheme::tiedThere);
-        if (foundThere.isEmpty() || tiedThere.isEmpty() || foundHere.isEmpty()) {
+        GroupCodes linkedHere = scheme.linkedHere();
+        Optional<GroupCodes> linkedThere = foundThere.map(scheme::linkedThere);
+        if (foundThere.isEmpty() || linkedThere.isEmpty() || foundHere.isEmpty()) {
             List<Message> says = foundThere
-                    .filter(found -> !found.sizes().equals(tiedHere.sizes()))
+                    .filter(found -> !found.sizes().equals(linkedHere.sizes()))
                     .map(found -> List.of(Message.of("sorting.groups_found_there_do")))
                     .orElse(List.of());
             return new Sorting(
-                    IdentificationMethod.MethodKind.GROUPS, cores, tiedHere, tiedThere, List.of(), false, says);
+                    IdentificationMethod.MethodKind.GROUPS, cores, linkedHere, linkedThere, List.of(), false, says);
         }
-        CoreMatching matched = CoreMatching.of(tiedHere, foundThere.get(), tiedThere.get(), foundHere.get());
+        CoreMatching matched = CoreMatching.of(linkedHere, foundThere.get(), linkedThere.get(), foundHere.get());
         return new Sorting(
                 IdentificationMethod.MethodKind.GROUPS,
                 cores,
-                tiedHere,
-                tiedThere,
+                linkedHere,
+                linkedThere,
                 matched.sure(),
                 matched.isComplete(),
-                says(matched, tiedHere, tiedThere.get()));
+                says(matched, linkedHere, linkedThere.get()));
     }
 
-    private static List<Message> says(CoreMatching matched, GroupCodes tiedHere, GroupCodes tiedThere) {
+    private static List<Message> says(CoreMatching matched, GroupCodes linkedHere, GroupCodes linkedThere) {
         List<CoreMatching.MatchingExplanation> ways = matched.explanations();
         if (ways.isEmpty()) {
             return List.of(Message.of("sorting.these_groups_fit_neither"));
         }
         if (matched.isComplete()) {
-            return complete(matched, tiedHere, tiedThere);
+            return complete(matched, linkedHere, linkedThere);
         }
         List<Message> says = new ArrayList<>();
         broken(ways, matched.sure()).ifPresent(says::add);
@@ -107,10 +107,10 @@ public record Sorting(
     }
 
     /** A core that is linked to nothing at either end showed continuity to nothing: an open one would look the same. */
-    private static List<Message> complete(CoreMatching matched, GroupCodes tiedHere, GroupCodes tiedThere) {
+    private static List<Message> complete(CoreMatching matched, GroupCodes linkedHere, GroupCodes linkedThere) {
         for (int core = 1; core <= matched.sure().size(); core++) {
             int there = matched.sure().get(core - 1);
-            if (tiedHere.of(core).size() == 1 && tiedThere.of(there).size() == 1) {
+            if (linkedHere.of(core).size() == 1 && linkedThere.of(there).size() == 1) {
                 return List.of(
                         Message.of("sorting.every_core_identified_none"),
                         Message.of("sorting.core_here_there_was", core, there));
@@ -166,24 +166,24 @@ public record Sorting(
     }
 
     private static Sorting chain(int cores, Optional<GroupCodes> foundThere, Optional<GroupCodes> foundHere) {
-        GroupCodes tiedHere = PairChain.tiedHere(cores);
-        Optional<GroupCodes> tiedThere = foundThere.flatMap(PairChain::tiedThere);
-        if (foundThere.isPresent() && tiedThere.isEmpty()) {
+        GroupCodes linkedHere = PairChain.linkedHere(cores);
+        Optional<GroupCodes> linkedThere = foundThere.flatMap(PairChain::linkedThere);
+        if (foundThere.isPresent() && linkedThere.isEmpty()) {
             return new Sorting(
                     IdentificationMethod.MethodKind.PAIR_CHAIN,
                     cores,
-                    tiedHere,
+                    linkedHere,
                     Optional.empty(),
                     List.of(),
                     false,
                     List.of(Message.of("sorting.there_should_be_one")));
         }
-        if (foundHere.isEmpty() || tiedThere.isEmpty()) {
+        if (foundHere.isEmpty() || linkedThere.isEmpty()) {
             return new Sorting(
                     IdentificationMethod.MethodKind.PAIR_CHAIN,
                     cores,
-                    tiedHere,
-                    tiedThere,
+                    linkedHere,
+                    linkedThere,
                     List.of(),
                     false,
                     List.of());
@@ -193,8 +193,8 @@ public record Sorting(
         return new Sorting(
                 IdentificationMethod.MethodKind.PAIR_CHAIN,
                 cores,
-                tiedHere,
-                tiedThere,
+                linkedHere,
+                linkedThere,
                 sorted,
                 whole,
                 List.of(

@@ -30,7 +30,7 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
     }
 
     /**
-     * Tags of which each can be told from all others, as many as there are, the smallest first. Without a return the core that
+     * Tags of which each can be distinguished from all others, as many as there are, the smallest first. Without a return the core that
      * all are read against is taken to have the smallest.
      */
     public List<Double> apart(double accuracy, boolean hasReturn) {
@@ -68,7 +68,7 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
     }
 
     /**
-     * Ohms of one core with its tag.
+     * Resistance of one core with its tag.
      *
      * @param doubtOhm half of the interval that the meter leaves
      */
@@ -80,9 +80,9 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
     }
 
     /**
-     * Every core's own ohms without a return, the free ends of all tags tied together there: {@code R1 = (m12 + m13 - m23) / 2},
+     * Every core's own ohms without a return, the free ends of all tags linked together there: {@code R1 = (m12 + m13 - m23) / 2},
      * the others {@code m1i - R1}. The doubt of each is that of all four readings, so that a small tag beside a large first one is
-     * not told by chance. Source: derivation.
+     * not identified by chance. Source: derivation.
      *
      * @param toFirst readings of core 1 to core 2, 3 ... in ohms, at least 2
      * @param closing the reading of core 2 to core 3

@@ -53,13 +53,13 @@ public final class FaultyUnit {
         return new FaultyUnit(good, others);
     }
 
-    /** What an ideal ohmmeter reads; empty where there is no way through. */
-    public OptionalDouble ohms(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties) {
+    /** What an ideal ohmmeter reads; empty where there is no path. */
+    public OptionalDouble ohms(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> links) {
         List<Change> changed =
                 faults.stream().flatMap(fault -> changes(fault, state)).toList();
         return changed.isEmpty()
-                ? good.network(state, ties).nominal(a, b)
-                : WhatIf.of(good.network(state, ties), changed).between(a, b);
+                ? good.network(state, links).nominal(a, b)
+                : WhatIf.of(good.network(state, links), changed).between(a, b);
     }
 
     /**
@@ -92,7 +92,7 @@ public final class FaultyUnit {
         return fault.fold(new SeededFault.FaultCases<>(
                 open -> removed(open.conductor()),
                 high -> altered(high),
-                touching -> Stream.of(),
+                jumping -> Stream.of(),
                 shorted -> Stream.of(new Change.Added(shorted.a(), shorted.b(), shorted.ohm())),
                 this::moved,
                 unbonded -> Stream.of(new Change.Removed(unbonded.terminal(), Terminal.FRAME, good.bondOhm())),

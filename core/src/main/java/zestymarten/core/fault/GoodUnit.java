@@ -31,9 +31,9 @@ public final class GoodUnit {
     private final Map<String, Double> conductors = new HashMap<>();
     private final Map<String, Double> parts = new HashMap<>();
     private final Map<SwitchState, Network> free = new ConcurrentHashMap<>();
-    private volatile Optional<TiedTerminals> lastTied = Optional.empty();
+    private volatile Optional<LinkedTerminals> lastLinked = Optional.empty();
 
-    private record TiedTerminals(SwitchState state, List<List<Terminal>> ties, Network network) {}
+    private record LinkedTerminals(SwitchState state, List<List<Terminal>> linked, Network network) {}
 
     private GoodUnit(Design design, ToDoubleFunction<Conductor> spread) {
         this.design = design;
@@ -85,30 +85,30 @@ public final class GoodUnit {
                 .findFirst();
     }
 
-    /** The network in a state, with groups of terminals tied together; of those tied only the last is kept. */
-    Network network(SwitchState state, List<List<Terminal>> ties) {
-        if (ties.isEmpty()) {
-            return free.computeIfAbsent(state, any -> made(state, ties));
+    /** The network in a state, with groups of terminals linked together; of those linked only the last is kept. */
+    Network network(SwitchState state, List<List<Terminal>> linked) {
+        if (linked.isEmpty()) {
+            return free.computeIfAbsent(state, any -> made(state, linked));
         }
-        Optional<TiedTerminals> known = lastTied.filter(
-                each -> each.state().equals(state) && each.ties().equals(ties));
+        Optional<LinkedTerminals> known = lastLinked.filter(
+                each -> each.state().equals(state) && each.linked().equals(linked));
         if (known.isPresent()) {
             return known.get().network();
         }
-        Network network = made(state, ties);
-        lastTied = Optional.of(new TiedTerminals(state, ties, network));
+        Network network = made(state, linked);
+        lastLinked = Optional.of(new LinkedTerminals(state, linked, network));
         return network;
     }
 
-    private Network made(SwitchState state, List<List<Terminal>> ties) {
+    private Network made(SwitchState state, List<List<Terminal>> linked) {
         List<Link> links = new ArrayList<>();
         for (Conductor each : design.assembly().conductors()) {
             links.add(link(each.from(), each.to(), ohm(each)));
         }
         design.assembly().bonded().forEach(each -> links.add(link(each, Terminal.FRAME, TOUCHING)));
         conducting(state).forEach(each -> links.add(link(each.a(), each.b(), ohm(each))));
-        for (List<Terminal> tie : ties) {
-            tie.stream().skip(1).forEach(each -> links.add(link(tie.get(0), each, 0)));
+        for (List<Terminal> group : linked) {
+            group.stream().skip(1).forEach(each -> links.add(link(group.get(0), each, 0)));
         }
         return Network.of(links);
     }

@@ -12,7 +12,7 @@ import zestymarten.core.meter.TestConditions;
 
 /**
  * A technician's two probes on a unit: what is typed from the meter's display, with the meter's error, the leads, and now
- * and then a touch that does not make contact.
+ * and then a measurement that does not make contact.
  */
 public final class Probe {
     private static final int SHOWN_FIGURES = 4;
@@ -21,26 +21,26 @@ public final class Probe {
     private final FaultyUnit unit;
     private final TestConditions conditions;
     private final RandomGenerator random;
-    private final double badTouch;
+    private final double badContact;
 
     /**
-     * @param conditions the meter, and the ohms of its leads
-     * @param badTouch chance that a touch reads open although there is a way through, 0 to 1
+     * @param conditions the meter, and the resistance of its leads
+     * @param badContact chance that a measurement reads open although there is a path, 0 to 1
      */
-    public Probe(FaultyUnit unit, TestConditions conditions, RandomGenerator random, double badTouch) {
-        if (!(badTouch >= 0 && badTouch <= 1)) {
-            throw new IllegalArgumentException("The chance of a bad contact (" + badTouch + ") must be from 0 to 1.");
+    public Probe(FaultyUnit unit, TestConditions conditions, RandomGenerator random, double badContact) {
+        if (!(badContact >= 0 && badContact <= 1)) {
+            throw new IllegalArgumentException("The chance of a bad contact (" + badContact + ") must be from 0 to 1.");
         }
         this.unit = unit;
         this.conditions = conditions;
         this.random = random;
-        this.badTouch = badTouch;
+        this.badContact = badContact;
     }
 
     /** What the meter shows, as it is typed. */
-    public String shows(Terminal black, Terminal red, SwitchState state, List<List<Terminal>> ties) {
-        OptionalDouble ohms = asTouched().ohms(black, red, state, ties);
-        if (ohms.isEmpty() || random.nextDouble() < badTouch) {
+    public String shows(Terminal black, Terminal red, SwitchState state, List<List<Terminal>> links) {
+        OptionalDouble ohms = asMeasured().ohms(black, red, state, links);
+        if (ohms.isEmpty() || random.nextDouble() < badContact) {
             return "OL";
         }
         double error = conditions.meter().accuracy() * (2 * random.nextDouble() - 1);
@@ -50,12 +50,12 @@ public final class Probe {
 
     /** What the meter's diode range shows, as it is typed. */
     public String showsOnDiodeRange(Terminal black, Terminal red, SwitchState state) {
-        OptionalDouble volts = asTouched().forwardV(black, red, state);
+        OptionalDouble volts = asMeasured().forwardV(black, red, state);
         return volts.isEmpty() ? "OL" : String.format(Locale.ROOT, "%.3f", volts.getAsDouble());
     }
 
-    /** The unit as it is at this moment: a broken core whose ends touch mostly does so, but not at every touch. */
-    private FaultyUnit asTouched() {
+    /** The unit as it is at this moment: a broken core whose ends touch mostly does so, but not at every measurement. */
+    private FaultyUnit asMeasured() {
         return unit.faults().stream().noneMatch(fault -> fault instanceof SeededFault.Intermittent)
                 ? unit
                 : unit.with(unit.faults().stream()

@@ -22,7 +22,7 @@ public sealed interface SeededFault {
     /** A broken core whose ends still touch: as good when they do, open when they do not. */
     record Intermittent(String conductor) implements SeededFault {}
 
-    /** Two terminals that should be apart are joined through so many ohms; the frame may be one of them. */
+    /** Two terminals that should be apart are joined through such a resistance; the frame may be one of them. */
     record Shorted(Terminal a, Terminal b, double ohm) implements SeededFault {
         public Shorted {
             requireOhm(ohm >= 0, ohm);
@@ -39,7 +39,7 @@ public sealed interface SeededFault {
     /** A pin that should be bonded to the frame is not. */
     record Unbonded(Terminal terminal) implements SeededFault {}
 
-    /** A component has no way through. */
+    /** A component has no path. */
     record PartOpen(String component) implements SeededFault {}
 
     /** A component is bypassed. */

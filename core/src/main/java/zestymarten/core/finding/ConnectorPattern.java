@@ -23,15 +23,15 @@ import zestymarten.core.assembly.Terminal;
  * @param cavities where each used cavity's wires are; those that found no place are absent
  */
 record ConnectorPattern(String connector, int by, Map<Terminal, Terminal> cavities) {
-    private static final int LEAST_MIRRORED = 4;
-    private static final int LEAST_SHIFTED = 2;
+    private static final int MIN_MIRRORED = 4;
+    private static final int MIN_SHIFTED = 2;
 
     ConnectorPattern {
         cavities = Map.copyOf(cavities);
     }
 
     /**
-     * The patterns worth trying: those of which at least {@value #LEAST_SHIFTED} wires answer where they put them. The
+     * The patterns worth trying: those of which at least {@value #MIN_SHIFTED} wires answer where they put them. The
      * connectors where wires end come before those where they begin.
      */
     static List<ConnectorPattern> of(Assembly assembly, Partition seen) {
@@ -51,7 +51,7 @@ record ConnectorPattern(String connector, int by, Map<Terminal, Terminal> caviti
                     .filter(connector -> connector.terminals().stream().noneMatch(assembly.bonded()::contains))
                     .ifPresent(connector ->
                             all(assembly, connector, offsets(assembly, connector, seen, answering)).stream()
-                                    .filter(pattern -> pattern.answers(assembly, seen) >= LEAST_SHIFTED)
+                                    .filter(pattern -> pattern.answers(assembly, seen) >= MIN_SHIFTED)
                                     .forEach(promising::add));
         }
         return promising;
@@ -89,7 +89,7 @@ record ConnectorPattern(String connector, int by, Map<Terminal, Terminal> caviti
                         .forEach(end -> used.add(place.getOrDefault(end, 0))));
         List<Integer> places = List.copyOf(used);
         List<ConnectorPattern> all = new ArrayList<>();
-        if (places.size() >= LEAST_MIRRORED && !offsets.isEmpty()) {
+        if (places.size() >= MIN_MIRRORED && !offsets.isEmpty()) {
             Map<Terminal, Terminal> reversed = new LinkedHashMap<>();
             Map<Terminal, Terminal> turned = new LinkedHashMap<>();
             for (int i = 0; i < places.size(); i++) {
@@ -101,9 +101,9 @@ record ConnectorPattern(String connector, int by, Map<Terminal, Terminal> caviti
                 all.add(new ConnectorPattern(connector.id(), 0, turned));
             }
         }
-        if (places.size() >= LEAST_SHIFTED) {
+        if (places.size() >= MIN_SHIFTED) {
             offsets.forEach((by, wires) -> {
-                if (wires >= LEAST_SHIFTED) {
+                if (wires >= MIN_SHIFTED) {
                     all.add(shifted(connector.id(), by, pins, places));
                 }
             });
@@ -159,7 +159,7 @@ record ConnectorPattern(String connector, int by, Map<Terminal, Terminal> caviti
 
     /** Whether so many wires are too few to tell the pattern from single faults. */
     boolean isTooFew(int wires) {
-        return wires < (by == 0 ? LEAST_MIRRORED : LEAST_SHIFTED);
+        return wires < (by == 0 ? MIN_MIRRORED : MIN_SHIFTED);
     }
 
     /** Whether a finding says that a wire of the connector is not where the pattern puts it. */

@@ -133,9 +133,9 @@ public final class FaultClassifier {
             under.ifPresent(possible::add);
             fewest = Math.min(fewest, under.map(Classification::count).orElse(fewest));
         }
-        int most = fewest + MORE_FINDINGS;
+        int maximum = fewest + MORE_FINDINGS;
         return possible.stream()
-                .filter(each -> each.count() <= Math.min(most, plain.count()))
+                .filter(each -> each.count() <= Math.min(maximum, plain.count()))
                 .sorted(Comparator.comparingInt(Classification::count))
                 .toList();
     }

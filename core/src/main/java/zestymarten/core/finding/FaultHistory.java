@@ -22,7 +22,7 @@ public record FaultHistory(int tests, Map<FaultOf, Integer> counts) {
     public static final int WEIGHT = 20;
 
     private static final double UNLIKE = 0.25;
-    private static final double MOST = 0.9;
+    private static final double MAX = 0.9;
 
     /**
      * A kind of fault of something.
@@ -58,6 +58,6 @@ public record FaultHistory(int tests, Map<FaultOf, Integer> counts) {
             seen += counts.getOrDefault(new FaultOf(kind, name), 0);
         }
         double learnt = UNLIKE * usual + (1 - UNLIKE) * (WEIGHT * usual + seen) / (WEIGHT + tests);
-        return seen == 0 ? learnt : Math.min(MOST, learnt);
+        return seen == 0 ? learnt : Math.min(MAX, learnt);
     }
 }

@@ -3,12 +3,13 @@ package zestymarten.core.finding;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 
-/** A fault named in the wiring's own terms. A closed family: a new kind must be told and drawn everywhere. */
+/** A fault named in the wiring's own terms. A closed family: a new kind must be worded and drawn everywhere. */
 public sealed interface Finding {
     /** Names of the conductors at fault, in design order. */
     List<String> conductors();
@@ -16,7 +17,7 @@ public sealed interface Finding {
     /** The terminals that it is about. */
     List<Terminal> terminals();
 
-    /** A conductor has no way through from one terminal to the other. */
+    /** A conductor has no path from one terminal to the other. */
     record Open(String conductor, Terminal from, Terminal to) implements Finding {
         @Override
         public List<String> conductors() {
@@ -29,7 +30,7 @@ public sealed interface Finding {
         }
     }
 
-    /** A way through with more ohms than it may have. */
+    /** A path with more ohms than it may have. */
     record HighResistance(List<String> conductors, Terminal from, Terminal to, Ohms ohm, Ohms limit)
             implements Finding {
         public HighResistance {
@@ -42,7 +43,7 @@ public sealed interface Finding {
         }
     }
 
-    /** A way through with fewer ohms than the least that was given for it. */
+    /** A path with fewer ohms than the least that was given for it. */
     record LowResistance(List<String> conductors, Terminal from, Terminal to, Ohms ohm, Ohms limit) implements Finding {
         public LowResistance {
             conductors = List.copyOf(conductors);
@@ -177,7 +178,7 @@ public sealed interface Finding {
         }
     }
 
-    /** A contact that read open as it was found and joined when it was touched again: dirt, oxide or paint. */
+    /** A contact that read open as it was found and joined when it was measured again: dirt, oxide or paint. */
     record ContactSurface(List<String> conductors, Terminal from, Terminal to) implements Finding {
         public ContactSurface {
             conductors = List.copyOf(conductors);
@@ -263,18 +264,20 @@ public sealed interface Finding {
         MELTED("melted"),
         BURNT("burnt"),
         CHAFED("chafed"),
-        PUSHED_BACK("pin stands back"),
+        PUSHED_BACK("pushed back"),
         LOOSE("loose");
 
-        private final String word;
+        private static final String PUSHED_BACK_BEFORE = "pin stands back";
 
-        Defect(String word) {
-            this.word = word;
+        private final String code;
+
+        Defect(String code) {
+            this.code = code;
         }
 
-        /** What is chosen. */
-        public String word() {
-            return word;
+        /** As it is entered and stored. */
+        public String code() {
+            return code;
         }
 
         /** Whether it was hot enough to harm what it was plugged into. */
@@ -286,7 +289,8 @@ public sealed interface Finding {
         public static Optional<Defect> chosen(String words) {
             String choice = words.split(":", 2)[0].strip();
             return Arrays.stream(values())
-                    .filter(each -> each.word.equals(choice))
+                    .filter(each ->
+                            each.code.equals(choice) || (each == PUSHED_BACK && choice.equals(PUSHED_BACK_BEFORE)))
                     .findFirst();
         }
     }
@@ -294,9 +298,9 @@ public sealed interface Finding {
     /**
      * Something that was seen to be damaged.
      *
-     * @param place a connector, a joint or a stretch
+     * @param place a connector, a joint or a stretch, or what a connector was plugged into
      */
-    record Damaged(String place, Defect defect) implements Finding {
+    record Damaged(Subject place, Defect defect) implements Finding {
         @Override
         public List<String> conductors() {
             return List.of();
@@ -325,9 +329,9 @@ public sealed interface Finding {
             return List.of(from);
         }
 
-        /** The length as it is named where its reading is entered. */
-        public String length() {
-            return conductor + " from " + from;
+        /** The length that its reading is entered for. */
+        public Subject length() {
+            return new Subject.LengthOf(conductor, from);
         }
     }
 
@@ -358,7 +362,7 @@ public sealed interface Finding {
     /**
      * A component that does not read as it should.
      *
-     * @param ohm what its own ohms are, where they follow from the readings
+     * @param ohm what its own resistance are, where they follow from the readings
      * @param limit what it may have; empty for a contact that is in the wrong state
      */
     record PartAtFault(
@@ -375,13 +379,13 @@ public sealed interface Finding {
         }
     }
 
-    /** What would be mended: the conductors, a length of one, a place, or the component. */
+    /** What would be repaired, by its names: the conductors, a place, or the component. */
     default List<String> named() {
         if (this instanceof Damaged damaged) {
-            return List.of(damaged.place());
-        }
-        if (this instanceof SecondFault second) {
-            return List.of(second.length());
+            return List.of(
+                    damaged.place() instanceof Subject.MateOf mate
+                            ? mate.connector()
+                            : damaged.place().code());
         }
         return this instanceof PartAtFault part ? List.of(part.component()) : conductors();
     }

@@ -236,7 +236,7 @@ final class FindingWords {
 
         @Override
         public Message damaged(Finding.Damaged damaged) {
-            return Message.of("finding.damaged", damaged.place(), damaged.defect());
+            return Message.of("finding.damaged", damaged.place().words(), damaged.defect());
         }
 
         @Override

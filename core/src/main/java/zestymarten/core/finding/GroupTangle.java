@@ -18,14 +18,14 @@ import zestymarten.core.network.Groups;
  *
  * <p>Method: every combination of the nets' options is tried, bounded by the findings that are certain already. Kept are
  * those with the fewest findings, then the fewest moved ends, then most of them in cycles; all that tie. Cost: exponential
- * in the nets of one tangle, cut off after {@value #MOST_TRIED} combinations, in one of more than
- * {@value #LARGE} nets after {@value #MOST_TRIED_LARGE}. Order: that of the options.
+ * in the nets of one tangle, cut off after {@value #MAX_TRIED} combinations, in one of more than
+ * {@value #LARGE} nets after {@value #MAX_TRIED_LARGE}. Order: that of the options.
  */
 final class GroupTangle {
-    private static final int MOST_TRIED = 60_000;
+    private static final int MAX_TRIED = 60_000;
     private static final int LARGE = 8;
-    private static final int MOST_TRIED_LARGE = 500;
-    private static final int MOST_KEPT = 20;
+    private static final int MAX_TRIED_LARGE = 500;
+    private static final int MAX_KEPT = 20;
 
     private final WireGraph graph;
     private final List<List<WireEdge>> nets;
@@ -79,7 +79,7 @@ final class GroupTangle {
     }
 
     private void choose(int net, List<Option> chosen, Set<Terminal> filled, int certain) {
-        if (tried >= (nets.size() > LARGE ? MOST_TRIED_LARGE : MOST_TRIED)
+        if (tried >= (nets.size() > LARGE ? MAX_TRIED_LARGE : MAX_TRIED)
                 || (!best.isEmpty() && certain > best.get(0).findings().size())) {
             return;
         }
@@ -133,7 +133,7 @@ final class GroupTangle {
             best.clear();
             seen.clear();
         }
-        if (best.size() < MOST_KEPT && seen.add(Set.copyOf(rated.findings()))) {
+        if (best.size() < MAX_KEPT && seen.add(Set.copyOf(rated.findings()))) {
             best.add(rated);
         }
     }

@@ -18,10 +18,10 @@ import zestymarten.core.finding.WireGraph.WireEdge;
  * <p>Method: every probed terminal carries its observed group; a joint that nobody probed may belong to the group of any
  * terminal that reaches it over joints alone. An edge between two groups is cut: it is open, or one of its ends in a pin
  * sits in a cavity of the group in which its other end is. Cost: the choices of joints times those of cut edges, each kept
- * below {@value #MOST}. Order: fewest cuts first, then moved ends before open ones, the far end before the near one.
+ * below {@value #MAX}. Order: fewest cuts first, then moved ends before open ones, the far end before the near one.
  */
 final class NetOptions {
-    private static final int MOST = 600;
+    private static final int MAX = 600;
 
     private final ToIntFunction<Terminal> group;
     private final Predicate<Terminal> probed;
@@ -90,7 +90,7 @@ final class NetOptions {
             List<Map<Terminal, Integer>> more = new ArrayList<>();
             for (Map<Terminal, Integer> labels : all) {
                 for (int each : groups) {
-                    if (more.size() < MOST) {
+                    if (more.size() < MAX) {
                         Map<Terminal, Integer> one = new LinkedHashMap<>(labels);
                         one.put(joint, each);
                         more.add(one);
@@ -108,7 +108,7 @@ final class NetOptions {
             Map<Terminal, Integer> labels,
             List<Finding.Move> moves,
             Set<Option> options) {
-        if (options.size() >= MOST) {
+        if (options.size() >= MAX) {
             return;
         }
         if (next == cut.size()) {

@@ -9,7 +9,7 @@ public final class InsulationRules {
     /** Above this many ohms after a minute the polarisation index means nothing: 5 gigaohm. */
     public static final double INDEX_UP_TO_OHM = 5e9;
 
-    private static final double LEAST_SHARE = 0.5;
+    private static final double MIN_SHARE = 0.5;
 
     private InsulationRules() {}
 
@@ -48,7 +48,7 @@ public final class InsulationRules {
 
     /** Whether a current proves that the clips were on: at least half of the charging current that the length predicts. */
     public static boolean provesConnection(double total, double predictedCharging) {
-        return total >= LEAST_SHARE * above(predictedCharging, "insulation_rules.what_predicted_charging_current");
+        return total >= MIN_SHARE * above(predictedCharging, "insulation_rules.what_predicted_charging_current");
     }
 
     /** The usual withstand voltage in volts AC rms: {@code 2 U + 1000}. */

@@ -53,47 +53,48 @@ public final class WithstandJudge {
                 : OptionalDouble.empty();
     }
 
-    /** @param most whether the current is only known to be less than that */
-    private static Judgement current(double total, boolean most, WithstandRule rule, OptionalDouble lengthM) {
+    /** @param maximum whether the current is only known to be less than that */
+    private static Judgement current(double total, boolean maximum, WithstandRule rule, OptionalDouble lengthM) {
         OptionalDouble charging = charging(rule, lengthM);
         if (charging.isEmpty()) {
-            return against(total, total, most, rule, Message.of("withstand_judge.read", most, amperes(total)));
+            return against(total, total, maximum, rule, Message.of("withstand_judge.read", maximum, amperes(total)));
         }
         double predicted = charging.getAsDouble();
-        if (!most && !InsulationRules.provesConnection(total, predicted)) {
+        if (!maximum && !InsulationRules.provesConnection(total, predicted)) {
             return said(
                     Verdict.DOUBTFUL,
                     Reason.NO_CONNECTION,
                     Message.of("withstand_judge.less_than_half_that", amperes(total), amperes(predicted)));
         }
-        double least = most ? 0 : InsulationRules.leakageAmperes(total, predicted * (1 + CHARGING_DOUBT));
+        double minimum = maximum ? 0 : InsulationRules.leakageAmperes(total, predicted * (1 + CHARGING_DOUBT));
         double highest = InsulationRules.leakageAmperes(total, predicted * (1 - CHARGING_DOUBT));
         return against(
-                least,
+                minimum,
                 highest,
-                most,
+                maximum,
                 rule,
                 Message.of(
                         "withstand_judge.charging_leaves",
                         amperes(total),
                         amperes(predicted),
-                        least > 0,
-                        amperes(least),
+                        minimum > 0,
+                        amperes(minimum),
                         amperes(highest)));
     }
 
-    private static Judgement against(double least, double highest, boolean most, WithstandRule rule, Message what) {
-        Message limit = Message.of("withstand_judge.maximum_figure_given_this", amperes(rule.mostA()));
-        if (highest <= rule.mostA()) {
+    private static Judgement against(
+            double minimum, double highest, boolean maximum, WithstandRule rule, Message what) {
+        Message limit = Message.of("withstand_judge.maximum_figure_given_this", amperes(rule.maxA()));
+        if (highest <= rule.maxA()) {
             return said(Verdict.PASS, Reason.WITHSTOOD, Message.of("withstand_judge.withstood", what, limit));
         }
-        boolean decided = !most && least > rule.mostA();
+        boolean decided = !maximum && minimum > rule.maxA();
         return decided
                 ? said(Verdict.FAIL, Reason.LEAKAGE_TOO_HIGH, Message.of("withstand_judge.too_much", what, limit))
                 : said(
                         Verdict.UNDECIDED,
-                        most ? Reason.NEXT_RANGE : Reason.LEAKAGE_HIDDEN,
-                        Message.of("withstand_judge.which_does_not_settle", what, most, limit));
+                        maximum ? Reason.NEXT_RANGE : Reason.LEAKAGE_HIDDEN,
+                        Message.of("withstand_judge.which_does_not_settle", what, maximum, limit));
     }
 
     private static MessageArgument amperes(double value) {

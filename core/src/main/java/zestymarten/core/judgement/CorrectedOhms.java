@@ -31,7 +31,7 @@ record CorrectedOhms(double corrected, double uncertainty, TestConditions condit
                     Reason.JOINED,
                     Message.of("resistance_judge.between_two_points_that", ohms(corrected)));
         }
-        if (corrected < INSULATION.least().value()) {
+        if (corrected < INSULATION.minimum().value()) {
             return new Outcome(
                     Verdict.WATCH,
                     Contact.LEAK,

@@ -11,33 +11,33 @@ import zestymarten.core.quantity.MeterReading;
 /**
  * Judges a diode by what the meter's diode range shows, both ways.
  *
- * <p>Rules: one way it conducts, with a forward voltage from {@value #LEAST_V} V (Schottky) to {@value #MOST_V} V (silicon),
+ * <p>Rules: one way it conducts, with a forward voltage from {@value #MIN_V} V (Schottky) to {@value #MAX_V} V (silicon),
  * or within {@value #SPREAD} of the forward voltage that is declared; the other way the meter shows over-range. A bare
  * figure is volts. Cost: constant.
  */
 public final class DiodeJudge {
     /** What a Schottky diode has at the milliampere that a meter drives. */
-    public static final double LEAST_V = 0.15;
+    public static final double MIN_V = 0.15;
 
     /** What a silicon diode has at most. */
-    public static final double MOST_V = 0.9;
+    public static final double MAX_V = 0.9;
 
     private static final double SPREAD = 0.3;
 
     /** No meter drives a diode with more. */
     private static final double NO_METER_V = 10;
 
-    private final double least;
-    private final double most;
+    private final double minimum;
+    private final double maximum;
 
-    private DiodeJudge(double least, double most) {
-        this.least = least;
-        this.most = most;
+    private DiodeJudge(double minimum, double maximum) {
+        this.minimum = minimum;
+        this.maximum = maximum;
     }
 
     /** Any diode of silicon, or Schottky. */
     public static DiodeJudge usual() {
-        return new DiodeJudge(LEAST_V, MOST_V);
+        return new DiodeJudge(MIN_V, MAX_V);
     }
 
     /**
@@ -52,13 +52,13 @@ public final class DiodeJudge {
     }
 
     /** The least forward voltage of a good one, in volts. */
-    public double least() {
-        return least;
+    public double minimum() {
+        return minimum;
     }
 
     /** The highest forward voltage of a good one, in volts. */
-    public double most() {
-        return most;
+    public double maximum() {
+        return maximum;
     }
 
     /** What a reading means on the diode range, where a bare figure is volts. */
@@ -110,7 +110,7 @@ public final class DiodeJudge {
         }
         double volts = value.value();
         Message figure = Message.of("diode_judge.reads", Message.figure(volts, "V"));
-        if (volts < LEAST_V) {
+        if (volts < MIN_V) {
             return judgement(
                     Verdict.FAIL,
                     Contact.BRIDGED,
@@ -124,16 +124,16 @@ public final class DiodeJudge {
                     Reason.JOINED,
                     Message.sentences(figure, Message.of("diode_judge.should_block")));
         }
-        boolean good = volts >= least && volts <= most;
+        boolean good = volts >= minimum && volts <= maximum;
         return judgement(
                 good ? Verdict.PASS : Verdict.FAIL,
                 Contact.BRIDGED,
-                good ? Reason.WITHIN_LIMIT : volts < least ? Reason.BELOW_MINIMUM : Reason.ABOVE_LIMIT,
+                good ? Reason.WITHIN_LIMIT : volts < minimum ? Reason.BELOW_MINIMUM : Reason.ABOVE_LIMIT,
                 Message.sentences(figure, band()));
     }
 
     private Message band() {
-        return Message.of("diode_judge.expected", Message.figure(least, "V"), Message.figure(most, "V"));
+        return Message.of("diode_judge.expected", Message.figure(minimum, "V"), Message.figure(maximum, "V"));
     }
 
     private static Judgement judgement(Verdict verdict, Contact contact, Reason code, Message reason) {

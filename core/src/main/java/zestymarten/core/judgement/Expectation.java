@@ -5,7 +5,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import zestymarten.core.limit.Limit;
 
-/** What a good unit shows at one touch. */
+/** What a good unit shows at one measurement. */
 public sealed interface Expectation {
 
     /**

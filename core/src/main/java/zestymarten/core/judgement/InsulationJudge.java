@@ -77,7 +77,7 @@ public final class InsulationJudge {
             return against(value.value(), limit, Message.NONE);
         }
         if (reading instanceof MeterReading.Above above) {
-            return above.value() >= limit.least().value()
+            return above.value() >= limit.minimum().value()
                     ? plain(
                             Verdict.PASS,
                             Contact.APART,
@@ -97,7 +97,7 @@ public final class InsulationJudge {
                     Message.of("insulation_judge.beyond_tester_range_if", limit.derivation()));
         }
         if (reading instanceof MeterReading.Below below) {
-            return below.value() <= limit.least().value()
+            return below.value() <= limit.minimum().value()
                     ? figure(
                             Verdict.FAIL,
                             Reason.INSULATION_LOW,
@@ -134,7 +134,7 @@ public final class InsulationJudge {
                             Message.figure(testV, "V")));
         }
         if (reading instanceof MeterReading.Below below
-                && testV / below.value() < limit.least().value()) {
+                && testV / below.value() < limit.minimum().value()) {
             return plain(
                     Verdict.UNDECIDED,
                     Contact.UNKNOWN,
@@ -142,7 +142,7 @@ public final class InsulationJudge {
                     Message.of(
                             "insulation_judge.less_than_does_not_2",
                             Message.figure(below.value(), "A"),
-                            Message.figure(testV / limit.least().value(), "A"),
+                            Message.figure(testV / limit.minimum().value(), "A"),
                             limit.derivation()));
         }
         boolean none = reading instanceof MeterReading.Value || reading instanceof MeterReading.Below;
@@ -176,7 +176,7 @@ public final class InsulationJudge {
     }
 
     private static Judgement against(double ohm, InsulationLimit limit, Message before) {
-        boolean enough = ohm >= limit.least().value();
+        boolean enough = ohm >= limit.minimum().value();
         return figure(
                 enough ? Verdict.PASS : Verdict.FAIL,
                 enough ? Reason.INSULATION_ENOUGH : Reason.INSULATION_LOW,

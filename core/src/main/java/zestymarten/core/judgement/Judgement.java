@@ -101,9 +101,9 @@ public record Judgement(
     public enum Contact {
         /** One point: below the threshold, or a tone. */
         JOINED,
-        /** No way through as far as this meter can tell. */
+        /** No path as far as this meter can tell. */
         APART,
-        /** A way through a component: judged by value. */
+        /** A path a component: judged by value. */
         BRIDGED,
         /** Above the threshold but finite. */
         LEAK,

@@ -17,7 +17,7 @@ public final class PlausibilityCheck {
 
     private static final double THOUSAND = 1000;
 
-    private static final double LEAST_FAR_OHM = 10;
+    private static final double MIN_FAR_OHM = 10;
 
     private PlausibilityCheck() {}
 
@@ -76,7 +76,7 @@ public final class PlausibilityCheck {
 
     /** Whether a zero is more likely to be a mistyped over-range mark than a resistance. */
     private static boolean isFarFromZero(Limit limit) {
-        return limit.low().value() >= LEAST_FAR_OHM;
+        return limit.low().value() >= MIN_FAR_OHM;
     }
 
     private static Optional<MeterReading> zero(MeterReading.Value value) {

@@ -6,9 +6,9 @@ import java.util.Optional;
 
 /** What a reading is a reading of. */
 public enum Quantity {
-    /** Ohms of an ohmmeter. */
+    /** Resistance of an ohmmeter. */
     RESISTANCE,
-    /** Ohms of an insulation tester at its test voltage. */
+    /** Resistance of an insulation tester at its test voltage. */
     INSULATION,
     /** Amperes that leak at a withstand voltage. */
     LEAKAGE,

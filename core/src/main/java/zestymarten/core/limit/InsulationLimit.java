@@ -12,7 +12,7 @@ import zestymarten.core.quantity.ResourceTable;
  * @param testV test voltage in volts DC that goes with it; 0 where none is prescribed
  * @param derivation the rule, its inputs and its source in one sentence
  */
-public record InsulationLimit(Ohms least, double testV, Message derivation) {
+public record InsulationLimit(Ohms minimum, double testV, Message derivation) {
     private static final List<ResourceTable.TableRow> ROWS =
             ResourceTable.read(InsulationLimit.class, "insulation-iec60364-6.csv");
     private static final double EXTRA_LOW_V = 50;
@@ -51,13 +51,13 @@ public record InsulationLimit(Ohms least, double testV, Message derivation) {
                     NotAccepted.given(megohmKm, "MΩ·km"),
                     NotAccepted.given(lengthM, "m"));
         }
-        Ohms least = Ohms.of(megohmKm * 1e6 / (lengthM / 1000));
+        Ohms minimum = Ohms.of(megohmKm * 1e6 / (lengthM / 1000));
         return new InsulationLimit(
-                least,
+                minimum,
                 0,
                 Message.of(
                         "insulation_limit.least_km_over",
-                        least,
+                        minimum,
                         Message.figure(megohmKm, ""),
                         Message.figure(lengthM, "m")));
     }
@@ -67,13 +67,13 @@ public record InsulationLimit(Ohms least, double testV, Message derivation) {
     }
 
     private static InsulationLimit row(int row) {
-        Ohms least = Ohms.of(1e6 * Double.parseDouble(ROWS.get(row).cell("minimum_mohm")));
+        Ohms minimum = Ohms.of(1e6 * Double.parseDouble(ROWS.get(row).cell("minimum_mohm")));
         return new InsulationLimit(
-                least,
+                minimum,
                 volts(row),
                 Message.of(
                         "insulation_limit.least_dc_iec",
-                        least,
+                        minimum,
                         Message.figure(volts(row), "V"),
                         Message.of("insulation_limit.row_" + row)));
     }

@@ -5,20 +5,20 @@ import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
 /**
- * What several good units read at one conductor, reckoned to 20 °C.
+ * What several good units read at one conductor, calculated to 20 °C.
  *
  * @param units how many, at least 3
  * @param meanOhm their mean
  * @param spreadOhm their standard deviation
  */
 public record Learnt(int units, Ohms meanOhm, Ohms spreadOhm) {
-    private static final int LEAST = 3;
+    private static final int MIN = 3;
     private static final double SPREADS = 3;
-    private static final double LEAST_SHARE = 0.1;
+    private static final double MIN_SHARE = 0.1;
 
     public Learnt {
-        if (units < LEAST) {
-            throw new NotAccepted("learnt.limit_learnt_least", LEAST, units);
+        if (units < MIN) {
+            throw new NotAccepted("learnt.limit_learnt_least", MIN, units);
         }
     }
 
@@ -33,7 +33,7 @@ public record Learnt(int units, Ohms meanOhm, Ohms spreadOhm) {
     }
 
     /** Three standard deviations above the mean, but at least a tenth above it. */
-    public Ohms most() {
-        return Ohms.of(meanOhm.value() + Math.max(SPREADS * spreadOhm.value(), LEAST_SHARE * meanOhm.value()));
+    public Ohms maximum() {
+        return Ohms.of(meanOhm.value() + Math.max(SPREADS * spreadOhm.value(), MIN_SHARE * meanOhm.value()));
     }
 }

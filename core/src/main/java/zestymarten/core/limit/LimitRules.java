@@ -125,8 +125,8 @@ public final class LimitRules {
                     high,
                     Derivation.plain(Limit.Rule.GIVEN, Message.of("limit_rules.maker"), sentence));
         }
-        if (allowances.mostOhm().isPresent()) {
-            Ohms high = Ohms.of(allowances.mostOhm().getAsDouble());
+        if (allowances.maxOhm().isPresent()) {
+            Ohms high = Ohms.of(allowances.maxOhm().getAsDouble());
             Message sentence = Message.of("limit_rules.maximum_figure_given_every", high);
             return limit(
                     conductor,
@@ -146,7 +146,7 @@ public final class LimitRules {
 
     private Limit learnt(Conductor conductor, Learnt learnt) {
         double factor = conductor.metal().factor(ambientC);
-        Ohms high = Ohms.of(learnt.most().value() * factor);
+        Ohms high = Ohms.of(learnt.maximum().value() * factor);
         Message sentence = Message.of(
                 "limit_rules.maximum_learnt_from_good",
                 high,
@@ -170,19 +170,19 @@ public final class LimitRules {
     }
 
     private Limit roundFigure(Conductor conductor, Optional<Ohms> nominal) {
-        Ohms most = allowances.roundOhm().isPresent()
+        Ohms maximum = allowances.roundOhm().isPresent()
                 ? Ohms.of(allowances.roundOhm().getAsDouble())
                 : ROUND_FIGURE;
 
         Message sentence = Message.of(
                 "limit_rules.maximum_round_figure_because",
-                most,
+                maximum,
                 conductor.lengthM().isPresent(),
                 conductor.id());
         return limit(
                         conductor,
                         nominal,
-                        most,
+                        maximum,
                         Derivation.plain(Limit.Rule.ROUND_FIGURE, Message.of("limit_rules.custom"), sentence))
                 .carrying(conductor.current());
     }

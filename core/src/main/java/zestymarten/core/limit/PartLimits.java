@@ -21,11 +21,16 @@ record PartLimits(double ambientC) {
     Limit of(Component component) {
         return switch (component.kind()) {
             case FUSE, SWITCH, RELAY_CONTACT, BREAKER, BOND -> {
-                Ohms most = Ohms.of(component.maxOhm().orElse(USUAL_CONTACT_OHM));
+                Ohms maximum = Ohms.of(component.maxOhm().orElse(USUAL_CONTACT_OHM));
                 Message sentence = Message.of(
-                        "limit_rules.maximum_3", most, component.maxOhm().isPresent(), component.id());
+                        "limit_rules.maximum_3", maximum, component.maxOhm().isPresent(), component.id());
                 yield new Limit(
-                        Ohms.of(0), Optional.of(Ohms.of(most.value() / 2)), most, false, Limit.Rule.PART, sentence);
+                        Ohms.of(0),
+                        Optional.of(Ohms.of(maximum.value() / 2)),
+                        maximum,
+                        false,
+                        Limit.Rule.PART,
+                        sentence);
             }
             case NTC ->
                 around(

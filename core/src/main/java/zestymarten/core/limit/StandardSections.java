@@ -9,8 +9,8 @@ import zestymarten.core.assembly.StrandClass;
 public final class StandardSections {
     private StandardSections() {}
 
-    /** The most ohms per metre at 20 °C; empty where the standards have no table for that class and metal. */
-    public static OptionalDouble mostOhmPerMetre(StrandClass strandClass, Metal metal, double areaMm2) {
+    /** The highest resistance per metre at 20 °C; empty where the standards have no table for that class and metal. */
+    public static OptionalDouble maxOhmPerMetre(StrandClass strandClass, Metal metal, double areaMm2) {
         return ConductorTables.row(strandClass, metal, areaMm2).stream()
                 .mapToDouble(ConductorTables.TableEntry::ohmPerMetre)
                 .findFirst();

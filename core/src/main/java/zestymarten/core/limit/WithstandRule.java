@@ -7,37 +7,37 @@ import zestymarten.core.quantity.NotAccepted;
 /**
  * How a run tests whether insulation withstands a voltage.
  *
- * @param volts rms where it alternates, above 0 and at most {@value #MOST_V}
+ * @param volts rms where it alternates, above 0 and at most {@value #MAX_V}
  * @param hertz of an alternating voltage, above 0; empty for DC
  * @param faradPerMetre capacitance of a wire to all others and the frame, by which its charging current is predicted; empty
  *     where that is not known
- * @param mostA the most leakage, in amperes, above 0
+ * @param maxA the most leakage, in amperes, above 0
  * @param seconds how long it is held, above 0
  */
 public record WithstandRule(
-        double volts, OptionalDouble hertz, OptionalDouble faradPerMetre, double mostA, double seconds) {
+        double volts, OptionalDouble hertz, OptionalDouble faradPerMetre, double maxA, double seconds) {
     /** The highest voltage. */
-    public static final double MOST_V = 20_000;
+    public static final double MAX_V = 20_000;
 
-    private static final double MOST_HZ = 400;
-    private static final double MOST_A = 1;
+    private static final double MAX_HZ = 400;
+    private static final double MAX_A = 1;
     private static final double HOUR = 3600;
 
     public WithstandRule {
-        mustBe("withstand_rule.what_voltage", volts, MOST_V, "V");
-        mustBe("withstand_rule.what_frequency", hertz.orElse(1), MOST_HZ, "Hz");
+        mustBe("withstand_rule.what_voltage", volts, MAX_V, "V");
+        mustBe("withstand_rule.what_frequency", hertz.orElse(1), MAX_HZ, "Hz");
         mustBe("withstand_rule.what_capacitance", faradPerMetre.orElse(1e-12), 1, "F");
-        mustBe("withstand_rule.what_leakage", mostA, MOST_A, "A");
+        mustBe("withstand_rule.what_leakage", maxA, MAX_A, "A");
         mustBe("withstand_rule.what_time", seconds, HOUR, "s");
     }
 
-    private static void mustBe(String what, double value, double most, String unit) {
-        if (!(value > 0 && value <= most)) {
+    private static void mustBe(String what, double value, double maximum, String unit) {
+        if (!(value > 0 && value <= maximum)) {
             throw new NotAccepted(
                     "withstand_rule.out_of_range",
                     Message.of(what),
                     NotAccepted.given(value, unit),
-                    NotAccepted.given(most, unit));
+                    NotAccepted.given(maximum, unit));
         }
     }
 

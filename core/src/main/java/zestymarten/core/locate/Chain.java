@@ -22,14 +22,14 @@ public record Chain(List<ChainStretch> stretches) {
      * @param name of the stretch, or of the joint in it
      * @param point where it ends and a probe can be put
      * @param likelihood that the fault is in it, relative to the others, from 0
-     * @param mostOhm what it may have
+     * @param maxOhm what it may have
      * @param seconds to reach its end with a probe, above 0
      */
-    public record ChainStretch(String name, String point, double likelihood, double mostOhm, double seconds) {
+    public record ChainStretch(String name, String point, double likelihood, double maxOhm, double seconds) {
         public ChainStretch {
-            if (!(likelihood >= 0 && mostOhm >= 0 && seconds > 0)) {
+            if (!(likelihood >= 0 && maxOhm >= 0 && seconds > 0)) {
                 throw new IllegalArgumentException(
-                        "Stretch '" + name + "': likelihood (" + likelihood + ") and resistance (" + mostOhm
+                        "Stretch '" + name + "': likelihood (" + likelihood + ") and resistance (" + maxOhm
                                 + ") must not be below 0, and the time to reach it (" + seconds + " s) above 0.");
             }
         }
@@ -74,18 +74,18 @@ public record Chain(List<ChainStretch> stretches) {
         return new BetweenPoints(0, stretches.size() - 1);
     }
 
-    /** What is known after a reading of so many ohms from the first point to the end of a stretch. */
+    /** What is known after a reading of such a resistance from the first point to the end of a stretch. */
     public BetweenPoints after(BetweenPoints known, int stretch, double ohm) {
-        boolean before = ohm > mostOhm(stretch);
+        boolean before = ohm > maxOhm(stretch);
         return before
                 ? new BetweenPoints(known.first(), Math.min(known.last(), stretch))
                 : new BetweenPoints(Math.max(known.first(), stretch + 1), known.last());
     }
 
     /** What all stretches up to one may have together, in ohms. */
-    public double mostOhm(int stretch) {
+    public double maxOhm(int stretch) {
         return stretches.subList(0, stretch + 1).stream()
-                .mapToDouble(ChainStretch::mostOhm)
+                .mapToDouble(ChainStretch::maxOhm)
                 .sum();
     }
 
@@ -105,14 +105,14 @@ public record Chain(List<ChainStretch> stretches) {
     private Optional<Integer> best(BetweenPoints known, boolean weighed) {
         double all = likelihood(known.first(), known.last());
         int best = known.first();
-        double most = -1;
+        double maximum = -1;
         for (int i = known.first(); i < known.last(); i++) {
             double before = all > 0 && weighed
                     ? likelihood(known.first(), i) / all
                     : (i - known.first() + 1.0) / (known.last() - known.first() + 1);
             double worth = entropy(before) / (weighed ? stretches.get(i).seconds() : 1);
-            if (worth > most + 1e-12) {
-                most = worth;
+            if (worth > maximum + 1e-12) {
+                maximum = worth;
                 best = i;
             }
         }

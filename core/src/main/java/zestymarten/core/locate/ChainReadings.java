@@ -13,7 +13,7 @@ import zestymarten.core.quantity.NotAccepted;
  * What readings from the first point of a chain to others say of its stretches.
  *
  * <p>Rules: between two points that were read lies the difference of their readings. More than the stretches there may have
- * together puts a fault between them; each such segment is told, not only the first. A segment of several stretches that is
+ * together puts a fault between them; each such segment is named, not only the first. A segment of several stretches that is
  * within its limit can still hide one that is not, by what the others leave. A reading that is lower than one nearer by, beyond
  * the meter's doubt, or joined beyond an open, contradicts. Cost: linear in the stretches.
  *
@@ -49,9 +49,9 @@ public record ChainReadings(
      *
      * @param first and {@code last} stretch, counted from 0
      * @param ohm between its ends; infinite where it is open, empty where it is not known
-     * @param mostOhm that its stretches may have together
+     * @param maxOhm that its stretches may have together
      */
-    public record Segment(int first, int last, Optional<Double> ohm, double mostOhm, ChainState state) {
+    public record Segment(int first, int last, Optional<Double> ohm, double maxOhm, ChainState state) {
         public boolean isOne() {
             return first == last;
         }
@@ -64,7 +64,7 @@ public record ChainReadings(
      * What readings say.
      *
      * @param ohms corrected readings by the stretch at whose end they were taken, counted from 0; infinite for no continuity
-     * @param doubtOhm half the interval of a reading of so many ohms
+     * @param doubtOhm half the interval of a reading of such a resistance
      * @throws IllegalArgumentException for a reading behind the last stretch or below 0
      */
     public static ChainReadings of(Chain chain, Map<Integer, Double> ohms, DoubleUnaryOperator doubtOhm) {
@@ -108,12 +108,12 @@ public record ChainReadings(
     }
 
     private static Segment segment(Chain chain, int first, int last, Optional<Double> ohm) {
-        double most = chain.stretches().subList(first, last + 1).stream()
-                .mapToDouble(Chain.ChainStretch::mostOhm)
+        double maximum = chain.stretches().subList(first, last + 1).stream()
+                .mapToDouble(Chain.ChainStretch::maxOhm)
                 .sum();
-        ChainState state = ohm.map(each -> each > most * (1 + 1e-9) ? ChainState.TOO_MUCH : ChainState.WITHIN)
+        ChainState state = ohm.map(each -> each > maximum * (1 + 1e-9) ? ChainState.TOO_MUCH : ChainState.WITHIN)
                 .orElse(ChainState.UNKNOWN);
-        return new Segment(first, last, ohm, most, state);
+        return new Segment(first, last, ohm, maximum, state);
     }
 
     /** By the likelihoods of the chain: nearly all of it where there is too much, none in a stretch that was read and is good. */
@@ -154,16 +154,16 @@ public record ChainReadings(
         if (segment.state() != ChainState.WITHIN || segment.isOne()) {
             return Optional.empty();
         }
-        Optional<Integer> least = Optional.empty();
+        Optional<Integer> minimum = Optional.empty();
         for (int i = segment.first(); i <= segment.last(); i++) {
-            double most = chain.stretches().get(i).mostOhm();
-            if (segment.ohm().orElse(0.0) > most
-                    && (least.isEmpty()
-                            || most < chain.stretches().get(least.get()).mostOhm())) {
-                least = Optional.of(i);
+            double maximum = chain.stretches().get(i).maxOhm();
+            if (segment.ohm().orElse(0.0) > maximum
+                    && (minimum.isEmpty()
+                            || maximum < chain.stretches().get(minimum.get()).maxOhm())) {
+                minimum = Optional.of(i);
             }
         }
-        return least;
+        return minimum;
     }
 
     /**

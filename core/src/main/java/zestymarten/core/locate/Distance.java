@@ -5,12 +5,12 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 
 /**
- * Where a fault is on a run, as one way of reckoning finds it.
+ * Where a fault is on a run, as one way of calculation finds it.
  *
  * @param metres from end 1, from 0 to the length of the run
  * @param doubtM half of the interval that the readings' own uncertainty leaves, in metres, from 0
  * @param lengthM of the run, above 0
- * @param by the way of reckoning and its formula
+ * @param by the way of calculation and its formula
  * @param assumes what it takes for granted, in sentences
  */
 public record Distance(double metres, double doubtM, double lengthM, Message by, List<Message> assumes) {

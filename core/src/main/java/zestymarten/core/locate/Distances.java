@@ -93,7 +93,7 @@ public final class Distances {
                         Message.of("distances.other_end_open_each_2")));
     }
 
-    /** Ohms of the short itself: {@code Rf = (R1 + R2) / 2 - r L}; below 0 where a reading or the length is wrong. */
+    /** Resistance of the short itself: {@code Rf = (R1 + R2) / 2 - r L}; below 0 where a reading or the length is wrong. */
     public static double shortOhm(double lengthM, double r1, double r2, double ohmPerMetre) {
         return (r1 + r2) / 2 - ohmPerMetre * lengthM;
     }
@@ -270,7 +270,7 @@ public final class Distances {
         double weights = 0;
         double sum = 0;
         for (Distance each : estimates) {
-            double doubt = Math.max(each.doubtM(), length * LEAST_DOUBT);
+            double doubt = Math.max(each.doubtM(), length * MIN_DOUBT);
             weights += 1 / (doubt * doubt);
             sum += each.metres() / (doubt * doubt);
         }
@@ -283,5 +283,5 @@ public final class Distances {
     }
 
     /** Nobody measures a run more exactly than to a thousandth. */
-    private static final double LEAST_DOUBT = 1e-3;
+    private static final double MIN_DOUBT = 1e-3;
 }

@@ -16,16 +16,16 @@ import zestymarten.core.assembly.Terminal;
  * fault is likely.
  *
  * <p>Method: from the wire on to both sides, as long as exactly two conductors or parts meet at a terminal. Likelihood is
- * relative: an end where a wire enters a shell or a splice {@value #ENTRY}, a run 1 for every metre up to {@value #MOST_RUN}, both
+ * relative: an end where a wire enters a shell or a splice {@value #ENTRY}, a run 1 for every metre up to {@value #MAX_RUN}, both
  * times {@value #HARD} in a zone that flexes, or is hot or wet, and times {@value #MARKED} where a reading jumped. Source: rule of
  * thumb, as in the diagnosis. Cost: linear in the chain.
  */
 public record WireChain(Terminal start, List<Part> parts) {
     private static final double ENTRY = 4;
-    private static final double MOST_RUN = 3;
+    private static final double MAX_RUN = 3;
     private static final double HARD = 3;
     private static final double MARKED = 20;
-    private static final double TOUCH_S = 5;
+    private static final double MEASUREMENT_S = 5;
     private static final double MINUTE_S = 60;
     private static final Set<String> HARD_ZONES = Set.of("flexing", "hot", "wet");
 
@@ -49,7 +49,7 @@ public record WireChain(Terminal start, List<Part> parts) {
             double entry,
             double run,
             double exit,
-            double mostOhm,
+            double maxOhm,
             boolean probed,
             double seconds) {
         double likelihood() {
@@ -113,7 +113,7 @@ public record WireChain(Terminal start, List<Part> parts) {
         String zone = edge.wire().flatMap(Conductor::zone).orElse("");
         double length = edge.wire().map(each -> each.lengthM().orElse(0)).orElse(0.0);
         double hard = HARD_ZONES.contains(zone) ? HARD : 1;
-        double run = Math.min(MOST_RUN, Math.max(1, length)) * hard * (jumps.contains(zone) ? MARKED : 1);
+        double run = Math.min(MAX_RUN, Math.max(1, length)) * hard * (jumps.contains(zone) ? MARKED : 1);
         boolean probed = design.assembly().joints().stream()
                 .filter(each -> each.terminal().equals(edge.to()))
                 .findFirst()
@@ -139,7 +139,7 @@ public record WireChain(Terminal start, List<Part> parts) {
                                         .high()
                                         .value()),
                 probed,
-                TOUCH_S + MINUTE_S * minutes);
+                MEASUREMENT_S + MINUTE_S * minutes);
     }
 
     private static double mark(Terminal end, Set<String> jumps) {
@@ -155,18 +155,18 @@ public record WireChain(Terminal start, List<Part> parts) {
         List<Chain.ChainStretch> stretches = new ArrayList<>();
         List<String> names = new ArrayList<>();
         double likelihood = 0;
-        double most = 0;
+        double maximum = 0;
         for (int i = 0; i < parts.size(); i++) {
             Part part = parts.get(i);
             names.add(part.name());
             likelihood += part.likelihood();
-            most += part.mostOhm();
+            maximum += part.maxOhm();
             if (part.probed() || i == parts.size() - 1) {
                 String name = String.join(" ", names);
-                stretches.add(new Chain.ChainStretch(name, point(part), likelihood, most, part.seconds()));
+                stretches.add(new Chain.ChainStretch(name, point(part), likelihood, maximum, part.seconds()));
                 names.clear();
                 likelihood = 0;
-                most = 0;
+                maximum = 0;
             }
         }
         return new Chain(stretches);

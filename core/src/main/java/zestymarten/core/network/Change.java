@@ -8,7 +8,7 @@ public sealed interface Change {
 
     Terminal b();
 
-    /** A way through that was not there. */
+    /** A path that was not there. */
     record Added(Terminal a, Terminal b, double ohm) implements Change {
         public Added {
             requireFinite(ohm);
@@ -22,7 +22,7 @@ public sealed interface Change {
         }
     }
 
-    /** An edge has other ohms than it had. */
+    /** An edge has another resistance than it had. */
     record Altered(Terminal a, Terminal b, double was, double is) implements Change {
         public Altered {
             requireAboveZero(was);

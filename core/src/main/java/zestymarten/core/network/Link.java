@@ -3,7 +3,7 @@ package zestymarten.core.network;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Ohms;
 
-/** An edge of the network: a conductor, joint or tie with the interval in which its resistance lies; 0 ohm merges its ends. */
+/** An edge of the network: a conductor, joint or link with the interval in which its resistance lies; 0 ohm merges its ends. */
 public record Link(Terminal a, Terminal b, Ohms low, Ohms nominal, Ohms high) {
     public Link {
         if (low.compareTo(high) > 0) {

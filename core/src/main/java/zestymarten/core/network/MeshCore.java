@@ -90,7 +90,7 @@ final class MeshCore {
         return cholesky.getL();
     }
 
-    /** Ohms between two nodes of the core. */
+    /** Resistance between two nodes of the core. */
     double between(int one, int other) {
         int a = place.getOrDefault(one, -1);
         int b = place.getOrDefault(other, -1);

@@ -9,9 +9,9 @@ import zestymarten.core.assembly.Terminal;
  *
  * @param ends where a probe can go: pins in order of use and the frame; at least one
  * @param conductors in design order, at least one
- * @param touchesFrame whether it is joined to the frame on purpose, by a conductor or a bond
+ * @param isOnFrame whether it is joined to the frame on purpose, by a conductor or a bond
  */
-public record Net(List<Terminal> ends, List<Conductor> conductors, boolean touchesFrame) {
+public record Net(List<Terminal> ends, List<Conductor> conductors, boolean isOnFrame) {
     public Net {
         ends = List.copyOf(ends);
         conductors = List.copyOf(conductors);

@@ -31,12 +31,12 @@ public final class Network {
             a[i] = number(index, links.get(i).a());
             b[i] = number(index, links.get(i).b());
         }
-        double[] least = ohms(links, link -> link.low().value());
+        double[] minimum = ohms(links, link -> link.low().value());
         double[] usual = ohms(links, link -> link.nominal().value());
-        double[] most = ohms(links, link -> link.high().value());
+        double[] maximum = ohms(links, link -> link.high().value());
         nominal = Resistances.of(index, a, b, usual);
-        low = Arrays.equals(least, usual) ? nominal : Resistances.of(index, a, b, least);
-        high = Arrays.equals(most, usual) ? nominal : Resistances.of(index, a, b, most);
+        low = Arrays.equals(minimum, usual) ? nominal : Resistances.of(index, a, b, minimum);
+        high = Arrays.equals(maximum, usual) ? nominal : Resistances.of(index, a, b, maximum);
     }
 
     private static int number(Map<Terminal, Integer> index, Terminal terminal) {
@@ -62,11 +62,11 @@ public final class Network {
             return new Path.Open();
         }
         // The three solves round apart by parts in 1e15; the order is a law and is kept.
-        double most = Math.max(highest.getAsDouble(), lowest.getAsDouble());
-        return new Path.Ohmic(ohms(lowest.getAsDouble()), ohms(expected.getAsDouble()), ohms(most));
+        double maximum = Math.max(highest.getAsDouble(), lowest.getAsDouble());
+        return new Path.Ohmic(ohms(lowest.getAsDouble()), ohms(expected.getAsDouble()), ohms(maximum));
     }
 
-    /** Ohms with every edge at its nominal value; empty where there is no way through. */
+    /** Ohms with every edge at its nominal value; empty where there is no path. */
     public OptionalDouble nominal(Terminal a, Terminal b) {
         return nominal.between(a, b);
     }

@@ -7,7 +7,7 @@ import zestymarten.core.quantity.Ohms;
 /** What an ideal ohmmeter reads between two terminals of a good unit. */
 public sealed interface Path {
 
-    /** There is a way through, of at least {@code low}, at most {@code high}, {@code nominal} to be expected. */
+    /** There is a path, of at least {@code low}, at most {@code high}, {@code nominal} to be expected. */
     record Ohmic(Ohms low, Ohms nominal, Ohms high) implements Path {
         public Ohmic {
             if (low.compareTo(high) > 0) {
@@ -17,7 +17,7 @@ public sealed interface Path {
         }
     }
 
-    /** There is no way through. */
+    /** There is no path. */
     record Open() implements Path {}
 
     /** Chooses by kind. */

@@ -140,7 +140,7 @@ final class Resistances {
         }
     }
 
-    /** Ohms between two terminals; empty where there is no way through. */
+    /** Resistance between two terminals; empty where there is no path. */
     OptionalDouble between(Terminal from, Terminal to) {
         Integer one = index.get(from);
         Integer other = index.get(to);

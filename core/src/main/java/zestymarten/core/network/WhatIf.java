@@ -46,7 +46,7 @@ public final class WhatIf {
         return new WhatIf(network, changes);
     }
 
-    /** Ohms between two terminals under the changes; empty where there is no way through. */
+    /** Resistance between two terminals under the changes; empty where there is no path. */
     public OptionalDouble between(Terminal from, Terminal to) {
         if (from.equals(to)) {
             return OptionalDouble.of(0);

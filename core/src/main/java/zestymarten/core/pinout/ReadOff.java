@@ -13,26 +13,26 @@ import zestymarten.core.quantity.NotAccepted;
  * Reads an unknown wiring off a good unit with two connectors.
  *
  * <p>Method: <em>by elimination</em> each near pin is tried against the far pins that are not taken yet, the one of the same
- * number first, since most wiring is straight through; at most n (n + 1) / 2 touches, n where it is. <em>By halves</em> the far
- * pins whose number has a bit set are tied together, bit after bit; which ties a near pin answers spells the number of its
- * far pin. That takes n ceil(log2(m + 1)) touches and as few changes of ties, and every wire found is touched once more by
- * itself, since two pins that are joined would spell the number of a third. Cost: touches times pins. Source: derivation.
+ * number first, since most wiring is straight through; at most n (n + 1) / 2 measurements, n where it is. <em>By halves</em> the far
+ * pins whose number has a bit set are linked together, bit after bit; which links a near pin answers spells the number of its
+ * far pin. That takes n ceil(log2(m + 1)) measurements and as few changes of links, and every wire found is measured once more by
+ * itself, since two pins that are joined would spell the number of a third. Cost: measurements times pins. Source: derivation.
  * Holds for: units whose near pins lead to one far pin at most.
  */
 public final class ReadOff {
     /** The most pins of a connector. */
-    public static final int MOST_PINS = 200;
+    public static final int MAX_PINS = 200;
 
     private final List<Terminal> near;
     private final List<Terminal> far;
-    private final boolean tied;
+    private final boolean linked;
     private final Map<Ask, Boolean> answers = new LinkedHashMap<>();
     private final Map<Terminal, Terminal> wires = new LinkedHashMap<>();
     private Optional<Ask> next = Optional.empty();
     private int left;
 
     /**
-     * One touch: a near pin against a far pin, or against several that are tied together.
+     * One measurement: a near pin against a far pin, or against several that are linked together.
      *
      * @param far at least one
      */
@@ -44,20 +44,20 @@ public final class ReadOff {
             }
         }
 
-        public boolean isTied() {
+        public boolean isLinked() {
             return far.size() > 1;
         }
     }
 
-    /** What a touch showed. */
+    /** What a measurement showed. */
     public record PairAnswer(Ask ask, boolean joined) {}
 
-    private ReadOff(List<Terminal> near, List<Terminal> far, boolean tied, List<PairAnswer> given) {
+    private ReadOff(List<Terminal> near, List<Terminal> far, boolean linked, List<PairAnswer> given) {
         this.near = List.copyOf(near);
         this.far = List.copyOf(far);
-        this.tied = tied;
+        this.linked = linked;
         given.forEach(each -> answers.put(each.ask(), each.joined()));
-        if (tied) {
+        if (linked) {
             byHalves();
         } else {
             byElimination();
@@ -67,14 +67,14 @@ public final class ReadOff {
     /**
      * The state of a read-off.
      *
-     * @param tied whether the far pins are tied by halves
-     * @param given what was answered so far, in any order; answers to touches that nobody asks are of no effect
+     * @param linked whether the far pins are linked by halves
+     * @param given what was answered so far, in any order; answers to measurements that nobody asks are of no effect
      */
-    public static ReadOff of(List<Terminal> near, List<Terminal> far, boolean tied, List<PairAnswer> given) {
-        if (near.isEmpty() || far.isEmpty() || near.size() > MOST_PINS || far.size() > MOST_PINS) {
-            throw new NotAccepted("read_off.each_connector_have", MOST_PINS);
+    public static ReadOff of(List<Terminal> near, List<Terminal> far, boolean linked, List<PairAnswer> given) {
+        if (near.isEmpty() || far.isEmpty() || near.size() > MAX_PINS || far.size() > MAX_PINS) {
+            throw new NotAccepted("read_off.each_connector_have", MAX_PINS);
         }
-        return new ReadOff(near, far, tied, given);
+        return new ReadOff(near, far, linked, given);
     }
 
     private Optional<Boolean> asked(Ask ask) {
@@ -115,9 +115,9 @@ public final class ReadOff {
     private void byHalves() {
         Map<Terminal, Integer> spelled = new HashMap<>();
         for (int bit = 0; 1 << bit <= far.size(); bit++) {
-            List<Terminal> tie = half(bit);
+            List<Terminal> link = half(bit);
             for (Terminal pin : near) {
-                if (asked(new Ask(pin, tie)).filter(joined -> joined).isPresent()) {
+                if (asked(new Ask(pin, link)).filter(joined -> joined).isPresent()) {
                     spelled.merge(pin, 1 << bit, Integer::sum);
                 }
             }
@@ -128,13 +128,13 @@ public final class ReadOff {
     }
 
     private List<Terminal> half(int bit) {
-        List<Terminal> tie = new ArrayList<>();
+        List<Terminal> link = new ArrayList<>();
         for (int i = 0; i < far.size(); i++) {
             if ((i + 1 & 1 << bit) != 0) {
-                tie.add(far.get(i));
+                link.add(far.get(i));
             }
         }
-        return tie;
+        return link;
     }
 
     private void confirm(Terminal pin, int number) {
@@ -147,12 +147,12 @@ public final class ReadOff {
         }
     }
 
-    /** The touch that is due; empty when all is known. */
+    /** The measurement that is due; empty when all is known. */
     public Optional<Ask> next() {
         return next;
     }
 
-    /** Touches still to make: by halves exactly but for the last ones, by elimination at least. */
+    /** Measurements still to make: by halves exactly but for the last ones, by elimination at least. */
     public int left() {
         return left;
     }
@@ -162,9 +162,9 @@ public final class ReadOff {
         return java.util.Collections.unmodifiableMap(wires);
     }
 
-    /** Whether the far pins are tied by halves. */
-    public boolean isTied() {
-        return tied;
+    /** Whether the far pins are linked by halves. */
+    public boolean isLinked() {
+        return linked;
     }
 
     /** The wires as a wire list: {@code wire,from,to}, a line each. */

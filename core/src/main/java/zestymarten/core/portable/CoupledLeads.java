@@ -24,7 +24,7 @@ import zestymarten.core.quantity.NotAccepted;
  */
 public record CoupledLeads(int leads, List<Integer> suspects, Optional<Integer> next, Message says) {
     /** More are never coupled. */
-    public static final int MOST = 60;
+    public static final int MAX = 60;
 
     private static final double CONTACT_OHM = 0.02;
 
@@ -61,11 +61,11 @@ public record CoupledLeads(int leads, List<Integer> suspects, Optional<Integer> 
      *
      * @param eachOhm what one lead may have with its coupling, above 0
      * @param read resistance from the start to the far end of a lead, by its number from 1; infinite for no continuity
-     * @throws IllegalArgumentException for fewer than 2 or more than {@value #MOST} leads, or a limit that is not above 0
+     * @throws IllegalArgumentException for fewer than 2 or more than {@value #MAX} leads, or a limit that is not above 0
      */
     public static CoupledLeads of(int leads, double eachOhm, Map<Integer, Double> read) {
-        if (leads < 2 || leads > MOST || !(eachOhm > 0)) {
-            throw new NotAccepted("coupled_leads.row_leads_read", MOST, leads, NotAccepted.given(eachOhm, "Ω"));
+        if (leads < 2 || leads > MAX || !(eachOhm > 0)) {
+            throw new NotAccepted("coupled_leads.row_leads_read", MAX, leads, NotAccepted.given(eachOhm, "Ω"));
         }
         Double whole = read.get(leads);
         if (whole == null) {
@@ -124,12 +124,12 @@ public record CoupledLeads(int leads, List<Integer> suspects, Optional<Integer> 
                     Optional.empty(),
                     Message.of("coupled_leads.lead_or_coupling_bad", bad.first()));
         }
-        int most = (int) Math.ceil(Math.log(bad.count()) / Math.log(2) - 1e-9);
+        int maximum = (int) Math.ceil(Math.log(bad.count()) / Math.log(2) - 1e-9);
         return asks(
                 leads,
                 bad.numbers(),
                 middle(bad),
-                Message.of("coupled_leads.one_leads_most_measure", bad.first(), bad.last(), most, middle(bad)));
+                Message.of("coupled_leads.one_leads_most_measure", bad.first(), bad.last(), maximum, middle(bad)));
     }
 
     private static CoupledLeads hides(int leads, double eachOhm, double whole, LeadStretch slack) {

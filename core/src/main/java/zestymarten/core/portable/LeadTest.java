@@ -183,16 +183,16 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
         if (onScrews || !byTable) {
             return cable;
         }
-        Ohms most = Ohms.of(cable.high().value() + CONTACTS_OHM);
+        Ohms maximum = Ohms.of(cable.high().value() + CONTACTS_OHM);
         return new Limit(
                 cable.low(),
                 cable.nominal(),
-                most,
+                maximum,
                 cable.lowGiven(),
                 Derivation.plain(
                         cable.rule(),
                         Message.of("lead_test.source_and_contacts", cable.by().source()),
-                        Message.of("lead_test.with_contacts", cable.derivation(), Ohms.of(CONTACTS_OHM), most)));
+                        Message.of("lead_test.with_contacts", cable.derivation(), Ohms.of(CONTACTS_OHM), maximum)));
     }
 
     private LimitRules limits() {
@@ -243,7 +243,7 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
         boolean denied = word.startsWith("no ") || word.startsWith("not ");
         boolean defect = !denied
                 && (Stream.of(Finding.Defect.values())
-                                .anyMatch(each -> word.contains(each.word())
+                                .anyMatch(each -> word.contains(each.code())
                                         || word.contains(each.name().toLowerCase(Locale.ROOT)))
                         || DEFECT_WORDS.stream().anyMatch(word::contains));
         return defect

@@ -10,8 +10,8 @@ public final class Celsius {
     public static final Message EXPECTED = Message.of("celsius.or_behind");
 
     private static final Pattern FIGURE = Pattern.compile("-?[0-9]{1,3}(?:\\.[0-9]{1,3})?");
-    private static final double LEAST = -80;
-    private static final double MOST = 200;
+    private static final double MIN = -80;
+    private static final double MAX = 200;
 
     private Celsius() {}
 
@@ -24,6 +24,6 @@ public final class Celsius {
         }
         double value = Double.parseDouble(figure);
         double celsius = text.endsWith("F") ? (value - 32) / 1.8 : value;
-        return celsius >= LEAST && celsius <= MOST ? OptionalDouble.of(celsius) : OptionalDouble.empty();
+        return celsius >= MIN && celsius <= MAX ? OptionalDouble.of(celsius) : OptionalDouble.empty();
     }
 }

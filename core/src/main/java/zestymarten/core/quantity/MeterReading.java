@@ -9,9 +9,9 @@ public sealed interface MeterReading {
     /** A figure in its base unit: ohms from 0, volts or amperes of either sign; always finite. */
     record Value(double value, Unit unit) implements MeterReading {
         public Value {
-            double least = unit == Unit.OHM ? 0 : -Ohms.MAX;
-            if (!(value >= least && value <= Ohms.MAX)) {
-                throw new NotAccepted("meter_reading.out_of_range", value, least, Ohms.MAX);
+            double minimum = unit == Unit.OHM ? 0 : -Ohms.MAX;
+            if (!(value >= minimum && value <= Ohms.MAX)) {
+                throw new NotAccepted("meter_reading.out_of_range", value, minimum, Ohms.MAX);
             }
             value += 0.0;
         }

@@ -21,7 +21,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
 /**
- * What a program does to a wiring: what is wrong with it, what it never tests, and how long it takes.
+ * What a program does to an assembly: what is wrong with it, what it never tests, and how long it takes.
  *
  * <p>Method: the relays are followed line by line. A measurement with nothing on a bus was not connected; a contact that is
  * closed twice, or opened while open, is a line too many; two measurements with the same nets on the same sides in the same
@@ -30,7 +30,7 @@ import zestymarten.core.quantity.Problem;
  * ends no measurements join are never rung out. Cost: the contacts of all lines, and the square of the nets in bits.
  *
  * @param problems each with its line
- * @param never pairs of nets that are never tested apart, the first {@value #MOST_TOLD}, each by a wire or terminal
+ * @param never pairs of nets that are never tested apart, the first {@value #MAX_NAMED}, each by a wire or terminal
  * @param neverCount how many there are
  * @param unrung wires that are never rung out
  * @param relays how often a relay switches
@@ -44,7 +44,7 @@ public record ProgramReview(
         int measurements,
         long relays,
         double seconds) {
-    private static final int MOST_TOLD = 12;
+    private static final int MAX_NAMED = 12;
     private static final double PREFIX = 1000;
     /** How far a limit may be from what is expected before another prefix is thought of. */
     private static final double NEAR = 30;
@@ -72,7 +72,7 @@ public record ProgramReview(
         }
     }
 
-    /** Reviews a program for a wiring. */
+    /** Reviews a program for an assembly. */
     public static ProgramReview of(ScanProgram program, Design design, ScanPace pace) {
         return new Reviewer(program, design).review(pace);
     }
@@ -250,8 +250,8 @@ public record ProgramReview(
             }
             Expectation expected = design.expectation(a, b, state(each.state()), List.of());
             if (expected instanceof Expectation.Joined joined) {
-                double most = joined.limit().high().value();
-                double ratio = each.measure().highOhm() / most;
+                double maximum = joined.limit().high().value();
+                double ratio = each.measure().highOhm() / maximum;
                 if (!each.measure().expectsWayThrough()) {
                     problem(each.line(), Message.of("program_review.joined_good_unit_no", a, b));
                 } else if (ratio > NEAR || ratio < 1 / NEAR) {
@@ -260,7 +260,7 @@ public record ProgramReview(
                             Message.of(
                                     "program_review.maximum_set_good_unit",
                                     Message.figure(each.measure().highOhm(), "Ω"),
-                                    Message.figure(most, "Ω"),
+                                    Message.figure(maximum, "Ω"),
                                     prefix(ratio)));
                 }
             } else if (each.measure().expectsWayThrough()) {
@@ -301,7 +301,7 @@ public record ProgramReview(
                             && other.sides().equals(each.sides()));
         }
 
-        private long never(List<Message> told) {
+        private long never(List<Message> named) {
             int count = nets.size() + (netOf.getOrDefault(Terminal.FRAME, frame) == frame ? 1 : 0);
             List<BitSet> apart = new ArrayList<>();
             for (int i = 0; i < count; i++) {
@@ -321,8 +321,8 @@ public record ProgramReview(
                         j < count;
                         j = apart.get(i).nextClearBit(j + 1)) {
                     never++;
-                    if (told.size() < MOST_TOLD) {
-                        told.add(Message.of("program_review.never", name(i), name(j)));
+                    if (named.size() < MAX_NAMED) {
+                        named.add(Message.of("program_review.never", name(i), name(j)));
                     }
                 }
             }

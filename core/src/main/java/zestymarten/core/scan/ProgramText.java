@@ -77,7 +77,7 @@ public final class ProgramText {
                         : measure.quantity().code(),
                 figure(measure.lowOhm()),
                 figure(measure.highOhm()),
-                figure(measure.mostA()),
+                figure(measure.maxA()),
                 measure.voltage().map(each -> figure(each.volts())).orElse(""),
                 measure.voltage().map(each -> figure(each.hertz())).orElse(""),
                 measure.voltage()
@@ -114,9 +114,9 @@ public final class ProgramText {
             for (CSVRecord row : rows) {
                 if (row.getRecordNumber() == 1) {
                     columns = columns(row, problems);
-                } else if (actions.size() >= ScanProgram.MOST_LINES) {
+                } else if (actions.size() >= ScanProgram.MAX_LINES) {
                     problems.add(
-                            new Problem("", Message.of("program_text.program_has_most_lines", ScanProgram.MOST_LINES)));
+                            new Problem("", Message.of("program_text.program_has_most_lines", ScanProgram.MAX_LINES)));
                     break;
                 } else {
                     new ProgramRow(row, columns, problems).action().ifPresent(actions::add);
@@ -191,7 +191,7 @@ public final class ProgramText {
             int before = problems.size();
             double low = figure("low_ohm", 0);
             double high = figure("high_ohm", Double.POSITIVE_INFINITY);
-            double most = figure("max_a", Double.POSITIVE_INFINITY);
+            double maximum = figure("max_a", Double.POSITIVE_INFINITY);
             double volts = figure("test_v", 0);
             double hertz = figure("hz", 0);
             double ramp = figure("ramp_s", ScanVoltage.USUAL_RAMP_S);
@@ -202,7 +202,7 @@ public final class ProgramText {
             try {
                 Optional<ScanVoltage> voltage =
                         volts > 0 ? Optional.of(new ScanVoltage(volts, hertz, ramp, dwell)) : Optional.empty();
-                return Optional.of(new ScanAction.MeasureContacts(quantity.get(), low, high, most, voltage));
+                return Optional.of(new ScanAction.MeasureContacts(quantity.get(), low, high, maximum, voltage));
             } catch (NotAccepted e) {
                 return problem(e.what());
             }

@@ -32,13 +32,12 @@ public sealed interface ScanAction {
      * @param quantity ohms of a meter, ohms of insulation under voltage, or amperes that leak under a withstand voltage
      * @param lowOhm the least that it may read in ohms, 0 for anything and for leakage
      * @param highOhm the most that it may read in ohms, infinite for anything and for leakage
-     * @param mostA the most that may leak, in amperes; infinite for the others
+     * @param maxA the most that may leak, in amperes; infinite for the others
      * @param voltage under which it is taken; empty for a meter
      */
-    record MeasureContacts(
-            Quantity quantity, double lowOhm, double highOhm, double mostA, Optional<ScanVoltage> voltage)
+    record MeasureContacts(Quantity quantity, double lowOhm, double highOhm, double maxA, Optional<ScanVoltage> voltage)
             implements ScanAction {
-        private static final int MOST_INSULATION_V = 5000;
+        private static final int MAX_INSULATION_V = 5000;
         private static final double NONE = Double.POSITIVE_INFINITY;
 
         public MeasureContacts {
@@ -53,30 +52,29 @@ public sealed interface ScanAction {
                 throw new NotAccepted("scan_action.needs_test_voltage", quantity.needsTestVoltage());
             }
             boolean leaks = quantity == Quantity.LEAKAGE;
-            if (leaks ? !(mostA > 0 && mostA < NONE && lowOhm == 0 && highOhm == NONE) : mostA != NONE) {
+            if (leaks ? !(maxA > 0 && maxA < NONE && lowOhm == 0 && highOhm == NONE) : maxA != NONE) {
                 throw new NotAccepted("scan_action.withstand_maximum_leakage");
             }
             if (quantity == Quantity.INSULATION
-                    && voltage.filter(each -> each.alternates() || each.volts() > MOST_INSULATION_V)
+                    && voltage.filter(each -> each.alternates() || each.volts() > MAX_INSULATION_V)
                             .isPresent()) {
-                throw new NotAccepted(
-                        "scan_action.insulation_measured_with", NotAccepted.given(MOST_INSULATION_V, "V"));
+                throw new NotAccepted("scan_action.insulation_measured_with", NotAccepted.given(MAX_INSULATION_V, "V"));
             }
         }
 
-        /** Ohms of a meter. */
+        /** Resistance of a meter. */
         public static MeasureContacts ohms(double lowOhm, double highOhm) {
             return new MeasureContacts(Quantity.RESISTANCE, lowOhm, highOhm, NONE, Optional.empty());
         }
 
-        /** Ohms of insulation, with their minimum. */
-        public static MeasureContacts insulation(double leastOhm, ScanVoltage voltage) {
-            return new MeasureContacts(Quantity.INSULATION, leastOhm, NONE, NONE, Optional.of(voltage));
+        /** Resistance of insulation, with their minimum. */
+        public static MeasureContacts insulation(double minOhm, ScanVoltage voltage) {
+            return new MeasureContacts(Quantity.INSULATION, minOhm, NONE, NONE, Optional.of(voltage));
         }
 
         /** Amperes that leak, with their maximum. */
-        public static MeasureContacts withstand(double mostA, ScanVoltage voltage) {
-            return new MeasureContacts(Quantity.LEAKAGE, 0, NONE, mostA, Optional.of(voltage));
+        public static MeasureContacts withstand(double maxA, ScanVoltage voltage) {
+            return new MeasureContacts(Quantity.LEAKAGE, 0, NONE, maxA, Optional.of(voltage));
         }
 
         /** Whether the two sides should have a path. */
@@ -86,7 +84,7 @@ public sealed interface ScanAction {
 
         /** Whether a reading, in ohms or amperes, is within its limits. */
         public boolean isWithin(double value) {
-            return quantity == Quantity.LEAKAGE ? value <= mostA : value >= lowOhm && value <= highOhm;
+            return quantity == Quantity.LEAKAGE ? value <= maxA : value >= lowOhm && value <= highOhm;
         }
     }
 

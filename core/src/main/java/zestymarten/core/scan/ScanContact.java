@@ -9,7 +9,7 @@ import zestymarten.core.quantity.NotAccepted;
 /** A point of the switch on one of its buses, written {@code A!12}. Ordered by bus, then point. */
 public record ScanContact(Bus bus, int point) implements Comparable<ScanContact> {
     /** The most points that a program may name. */
-    public static final int MOST_POINTS = 4000;
+    public static final int MAX_POINTS = 4000;
 
     private static final Pattern WRITTEN = Pattern.compile("([ABG])!([0-9]{1,4})");
     private static final Comparator<ScanContact> ORDER =
@@ -23,8 +23,8 @@ public record ScanContact(Bus bus, int point) implements Comparable<ScanContact>
     }
 
     public ScanContact {
-        if (!(point >= 1 && point <= MOST_POINTS)) {
-            throw new NotAccepted("scan_contact.point_out_of_range", point, MOST_POINTS);
+        if (!(point >= 1 && point <= MAX_POINTS)) {
+            throw new NotAccepted("scan_contact.point_out_of_range", point, MAX_POINTS);
         }
     }
 
@@ -33,7 +33,7 @@ public record ScanContact(Bus bus, int point) implements Comparable<ScanContact>
         Matcher matcher = WRITTEN.matcher(text);
         boolean is = matcher.matches()
                 && Integer.parseInt(matcher.group(2)) >= 1
-                && Integer.parseInt(matcher.group(2)) <= MOST_POINTS;
+                && Integer.parseInt(matcher.group(2)) <= MAX_POINTS;
         return is
                 ? Optional.of(new ScanContact(Bus.valueOf(matcher.group(1)), Integer.parseInt(matcher.group(2))))
                 : Optional.empty();

@@ -23,22 +23,22 @@ import zestymarten.core.testrun.TestRun;
 /**
  * What a scanning switch does, line by line: connect, then measure.
  *
- * <p>Method: each touch that is due becomes two sides; only what differs from the connections before it is
- * switched. Touches of ohms in one state are taken in the order in which the next one needs the fewest relays, either way
- * round, the earlier on a tie; of more than {@value #MOST_ORDERED} the order stays that of the plan. What is under voltage comes
- * after all of them, in its own order. Cost: the square of the touches that are ordered.
+ * <p>Method: each measurement that is due becomes two sides; only what differs from the connections before it is
+ * switched. Measurements of ohms in one state are taken in the order in which the next one needs the fewest relays, either way
+ * round, the earlier on a link; of more than {@value #MAX_ORDERED} the order stays that of the plan. What is under voltage comes
+ * after all of them, in its own order. Cost: the square of the measurements that are ordered.
  */
 public record ScanProgram(List<ScanAction> actions) {
     /** The most lines of a program. */
-    public static final int MOST_LINES = 20_000;
+    public static final int MAX_LINES = 20_000;
 
-    private static final int MOST_ORDERED = 600;
+    private static final int MAX_ORDERED = 600;
 
     public ScanProgram {
         actions = List.copyOf(actions);
     }
 
-    /** A touch as the contacts of both sides. */
+    /** A measurement as the contacts of both sides. */
     private record Sides(
             String state,
             SortedSet<ScanContact> contacts,
@@ -63,9 +63,9 @@ public record ScanProgram(List<ScanAction> actions) {
         Points points = Points.of(test.design().assembly());
         List<Sides> ohms = new ArrayList<>();
         List<Sides> voltages = new ArrayList<>();
-        touches(test)
-                .forEach(touch -> sides(points, touch, measure(test, touch, dwellS))
-                        .forEach(each -> (touch.stage().isUnderVoltage() ? voltages : ohms).add(each)));
+        measurements(test)
+                .forEach(measurement -> sides(points, measurement, measure(test, measurement, dwellS))
+                        .forEach(each -> (measurement.stage().isUnderVoltage() ? voltages : ohms).add(each)));
         return switched(ohms, voltages);
     }
 
@@ -78,41 +78,45 @@ public record ScanProgram(List<ScanAction> actions) {
         TestOptions approach = new TestOptions(TestMethod.EACH_TO_REST, false, true, OptionalDouble.empty());
         TestRun fresh = TestRun.of(design, approach, conditions, List.of());
         Points points = Points.of(design.assembly());
-        List<Sides> ohms = touches(fresh)
-                .flatMap(touch -> sides(points, touch, measure(fresh, touch, 0)))
+        List<Sides> ohms = measurements(fresh)
+                .flatMap(measurement -> sides(points, measurement, measure(fresh, measurement, 0)))
                 .toList();
         List<Sides> voltages = underVoltage.stream()
                 .flatMap(voltage -> fresh.underVoltage()
-                        .flatMap(touch ->
-                                sides(points, touch, touch.isUnderVoltage() ? voltage : measure(fresh, touch, 0))))
+                        .flatMap(measurement -> sides(
+                                points,
+                                measurement,
+                                measurement.isUnderVoltage() ? voltage : measure(fresh, measurement, 0))))
                 .toList();
         return switched(ohms, voltages);
     }
 
     private static ScanProgram switched(List<Sides> ohms, List<Sides> voltages) {
-        List<Sides> first = ohms.size() > MOST_ORDERED ? ohms : ordered(ohms);
+        List<Sides> first = ohms.size() > MAX_ORDERED ? ohms : ordered(ohms);
         return new ScanProgram(
                 actions(Stream.concat(first.stream(), voltages.stream()).toList()));
     }
 
-    /** The touches of a run that a scanner can make and that are not done. */
-    public static Stream<TestStep.Measurement> touches(TestRun test) {
+    /** The measurements of a run that a scanner can make and that are not done. */
+    public static Stream<TestStep.Measurement> measurements(TestRun test) {
         return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS, Stage.INSULATION, Stage.WITHSTAND)
                 .flatMap(test::steps)
                 .filter(step -> step instanceof TestStep.Measurement && !test.isDone(step))
                 .map(TestStep.Measurement.class::cast);
     }
 
-    private static Stream<Sides> sides(Points points, TestStep.Measurement touch, ScanAction.MeasureContacts measure) {
-        Set<Terminal> black = Set.copyOf(touch.side(touch.black()));
-        Set<Terminal> red = Set.copyOf(touch.side(touch.red()));
+    private static Stream<Sides> sides(
+            Points points, TestStep.Measurement measurement, ScanAction.MeasureContacts measure) {
+        Set<Terminal> black = Set.copyOf(measurement.side(measurement.black()));
+        Set<Terminal> red = Set.copyOf(measurement.side(measurement.red()));
         boolean wired = Stream.concat(black.stream(), red.stream())
                 .allMatch(each -> points.of(each).isPresent());
         boolean apart = black.stream().noneMatch(red::contains);
         if (!wired || !apart) {
             return Stream.empty();
         }
-        return Stream.of(new Sides(touch.state(), contacts(points, black, red), contacts(points, red, black), measure));
+        return Stream.of(
+                new Sides(measurement.state(), contacts(points, black, red), contacts(points, red, black), measure));
     }
 
     private static SortedSet<ScanContact> contacts(Points points, Set<Terminal> a, Set<Terminal> b) {
@@ -124,20 +128,20 @@ public record ScanProgram(List<ScanAction> actions) {
         return contacts;
     }
 
-    private static ScanAction.MeasureContacts measure(TestRun test, TestStep.Measurement touch, double dwellS) {
-        if (touch.isUnderVoltage() && touch.stage() == Stage.WITHSTAND) {
+    private static ScanAction.MeasureContacts measure(TestRun test, TestStep.Measurement measurement, double dwellS) {
+        if (measurement.isUnderVoltage() && measurement.stage() == Stage.WITHSTAND) {
             WithstandRule rule = test.approach().withstand().orElseThrow();
             return ScanAction.MeasureContacts.withstand(
-                    rule.mostA(),
+                    rule.maxA(),
                     new ScanVoltage(rule.volts(), rule.hertz().orElse(0), ScanVoltage.USUAL_RAMP_S, rule.seconds()));
         }
-        if (touch.isUnderVoltage()) {
+        if (measurement.isUnderVoltage()) {
             return ScanAction.MeasureContacts.insulation(
-                    test.least(touch).least().value(),
+                    test.minimum(measurement).minimum().value(),
                     new ScanVoltage(
                             test.approach().insulation().orElseThrow().testV(), 0, ScanVoltage.USUAL_RAMP_S, dwellS));
         }
-        return test.expectation(touch)
+        return test.expectation(measurement)
                 .fold(
                         joined -> ScanAction.MeasureContacts.ohms(
                                 joined.limit().low().value(),
@@ -148,8 +152,8 @@ public record ScanProgram(List<ScanAction> actions) {
                                 test.conditions().joinedBelowOhm(), Double.POSITIVE_INFINITY));
     }
 
-    private static List<Sides> ordered(List<Sides> touches) {
-        List<Sides> left = new ArrayList<>(touches);
+    private static List<Sides> ordered(List<Sides> measurements) {
+        List<Sides> left = new ArrayList<>(measurements);
         List<Sides> ordered = new ArrayList<>();
         SortedSet<ScanContact> now = new TreeSet<>();
         String state = "";

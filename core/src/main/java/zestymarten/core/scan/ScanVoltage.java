@@ -6,39 +6,39 @@ import zestymarten.core.quantity.NotAccepted;
 /**
  * A test voltage of a scanning program.
  *
- * @param volts rms where it alternates, above 0 and at most {@value #MOST_V}
- * @param hertz 0 for DC, at most {@value #MOST_HZ}
- * @param rampS seconds in which it rises, 0 to {@value #MOST_RAMP_S}
- * @param dwellS seconds for which it is held then, 0 to {@value #MOST_S}
+ * @param volts rms where it alternates, above 0 and at most {@value #MAX_V}
+ * @param hertz 0 for DC, at most {@value #MAX_HZ}
+ * @param rampS seconds in which it rises, 0 to {@value #MAX_RAMP_S}
+ * @param dwellS seconds for which it is held then, 0 to {@value #MAX_S}
  */
 public record ScanVoltage(double volts, double hertz, double rampS, double dwellS) {
     /** The rise where nothing else is said, in seconds. */
     public static final double USUAL_RAMP_S = 1;
 
-    private static final double MOST_V = 20_000;
-    private static final double MOST_HZ = 400;
-    private static final double MOST_RAMP_S = 120;
-    private static final double MOST_S = 3600;
+    private static final double MAX_V = 20_000;
+    private static final double MAX_HZ = 400;
+    private static final double MAX_RAMP_S = 120;
+    private static final double MAX_S = 3600;
     /** Discharged for four times as long as the voltage was on. */
     private static final double DISCHARGE = 4;
 
     public ScanVoltage {
-        if (!(volts > 0 && volts <= MOST_V)) {
+        if (!(volts > 0 && volts <= MAX_V)) {
             throw new NotAccepted(
-                    "scan_voltage.test_voltage_v", NotAccepted.given(volts, "V"), NotAccepted.given(MOST_V, "V"));
+                    "scan_voltage.test_voltage_v", NotAccepted.given(volts, "V"), NotAccepted.given(MAX_V, "V"));
         }
-        require("scan_voltage.what_its_frequency", hertz, MOST_HZ, "Hz");
-        require("scan_voltage.what_the_ramp", rampS, MOST_RAMP_S, "s");
-        require("scan_voltage.what_the_dwell", dwellS, MOST_S, "s");
+        require("scan_voltage.what_its_frequency", hertz, MAX_HZ, "Hz");
+        require("scan_voltage.what_the_ramp", rampS, MAX_RAMP_S, "s");
+        require("scan_voltage.what_the_dwell", dwellS, MAX_S, "s");
     }
 
-    private static void require(String what, double value, double most, String unit) {
-        if (!(value >= 0 && value <= most)) {
+    private static void require(String what, double value, double maximum, String unit) {
+        if (!(value >= 0 && value <= maximum)) {
             throw new NotAccepted(
                     "scan_voltage.out_of_range",
                     Message.of(what),
                     NotAccepted.given(value, unit),
-                    NotAccepted.given(most, unit));
+                    NotAccepted.given(maximum, unit));
         }
     }
 

@@ -1,7 +1,7 @@
 /**
  * Programs of a scanning switch: which points are connected before each measurement, what it may read, what it never tests.
  *
- * <p>Doors: {@link zestymarten.core.scan.ScanProgram}, made from the touches of a run or read from a file; {@link
+ * <p>Doors: {@link zestymarten.core.scan.ScanProgram}, made from the measurements of a run or read from a file; {@link
  * zestymarten.core.scan.ProgramReview}, what is wrong with it and what it misses; {@link zestymarten.core.scan.Points}, which
  * point is wired to which terminal. Knows no instrument.
  */

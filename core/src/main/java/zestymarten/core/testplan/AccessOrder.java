@@ -24,7 +24,7 @@ final class AccessOrder {
     }
 
     /** What needs no dismantling comes first; each cover is opened once, the cheapest first. */
-    List<TestStep> reachedInTurn(List<TestStep.Measurement> touches) {
+    List<TestStep> reachedInTurn(List<TestStep.Measurement> measurements) {
         List<TestStep> steps = new ArrayList<>();
         for (int rank = -1; rank < priced.size(); rank++) {
             int now = rank;
@@ -32,17 +32,19 @@ final class AccessOrder {
                 steps.add(new TestStep.ManualStep(
                         ManualAction.ACCESS, priced.get(rank).id()));
             }
-            touches.stream().filter(touch -> rank(touch) == now).forEach(steps::add);
+            measurements.stream()
+                    .filter(measurement -> rank(measurement) == now)
+                    .forEach(steps::add);
         }
         return steps;
     }
 
-    private int rank(TestStep.Measurement touch) {
+    private int rank(TestStep.Measurement measurement) {
         int rank = -1;
         for (int i = 0; i < priced.size(); i++) {
             String connector = priced.get(i).id();
-            boolean needs = touch.black().connector().equals(connector)
-                    || touch.red().connector().equals(connector);
+            boolean needs = measurement.black().connector().equals(connector)
+                    || measurement.red().connector().equals(connector);
             rank = needs ? i : rank;
         }
         return rank;

@@ -29,24 +29,24 @@ import zestymarten.core.quantity.Patience;
  *
  * <p>Method: every fault of the kinds below is put into the wiring, and every measurement is answered, joined or
  * apart, by the joining that results. A fault whose answers are those of a good unit is not seen; faults with the same
- * answers are not told apart. Nothing is known in advance of any method. Ohms are not looked at; a diode conducts on the
+ * answers are not distinguished. Nothing is known in advance of any method. Ohms are not looked at; a diode conducts on the
  * diode range alone, from red to black. Cost: faults times measurements
- * times terminals, so that more than {@value #MOST_NETS} nets are sampled evenly.
+ * times terminals, so that more than {@value #MAX_NETS} nets are sampled evenly.
  *
  * @param nets how many nets the figures are computed on
  * @param ofNets how many there are
  * @param counts of each kind: how many faults there are, how many are seen
- * @param alike groups of faults that read the same, each told in words; the first {@value #MOST_ALIKE}
+ * @param indistinguishable groups of faults that read the same, each in words; the first {@value #MAX_INDISTINGUISHABLE}
  * @param insulation whether some of the measurements were made under a test voltage
  */
 public record CoverageAnalysis(
-        int nets, int ofNets, Map<PossibleFault, Count> counts, List<Message> alike, boolean insulation) {
-    static final int MOST_NETS = 24;
-    private static final int MOST_ALIKE = 10;
+        int nets, int ofNets, Map<PossibleFault, Count> counts, List<Message> indistinguishable, boolean insulation) {
+    static final int MAX_NETS = 24;
+    private static final int MAX_INDISTINGUISHABLE = 10;
 
     public CoverageAnalysis {
         counts = Map.copyOf(counts);
-        alike = List.copyOf(alike);
+        indistinguishable = List.copyOf(indistinguishable);
     }
 
     /** The kinds of faults that are tried. */
@@ -100,9 +100,10 @@ public record CoverageAnalysis(
                 .map(each -> new ProbePlacement(
                         each.black(),
                         each.red(),
-                        each.ties().stream()
-                                .map(tie -> tie.stream().filter(kept::contains).toList())
-                                .filter(tie -> tie.size() > 1)
+                        each.links().stream()
+                                .map(link ->
+                                        link.stream().filter(kept::contains).toList())
+                                .filter(link -> link.size() > 1)
                                 .toList(),
                         each.state(),
                         each.quantity()))
@@ -151,28 +152,28 @@ public record CoverageAnalysis(
         }
         Map<PossibleFault, Count> counts = new EnumMap<>(PossibleFault.class);
         counted.forEach((kind, count) -> counts.put(kind, new Count(count[0], count[1])));
-        List<Message> alike = byAnswers.values().stream()
+        List<Message> indistinguishable = byAnswers.values().stream()
                 .filter(group -> group.size() > 1)
-                .limit(MOST_ALIKE)
-                .map(CoverageAnalysis::alike)
+                .limit(MAX_INDISTINGUISHABLE)
+                .map(CoverageAnalysis::indistinguishable)
                 .toList();
         return new CoverageAnalysis(
                 own.all().size(),
                 ofNets,
                 counts,
-                alike,
+                indistinguishable,
                 measurements.stream().anyMatch(ProbePlacement::isUnderVoltage));
     }
 
     /** The assembly with an even sample of its nets, if there are too many to try all. */
     private static Assembly sample(Assembly assembly, Nets nets) {
         int count = nets.all().size();
-        if (count <= MOST_NETS) {
+        if (count <= MAX_NETS) {
             return assembly;
         }
         List<Conductor> kept = new ArrayList<>();
-        for (int i = 0; i < MOST_NETS; i++) {
-            kept.addAll(nets.all().get(i * count / MOST_NETS).conductors());
+        for (int i = 0; i < MAX_NETS; i++) {
+            kept.addAll(nets.all().get(i * count / MAX_NETS).conductors());
         }
         return new Assembly(
                 assembly.name(),
@@ -208,14 +209,14 @@ public record CoverageAnalysis(
         for (int i = 0; i < all.size(); i++) {
             Terminal one = all.get(i).ends().get(0);
             String name = all.get(i).conductors().get(0).id();
-            if (!all.get(i).touchesFrame()) {
+            if (!all.get(i).isOnFrame()) {
                 tried.add(new Tried(
                         PossibleFault.FRAME_SHORT,
                         Message.of("coverage_analysis.frame", name),
                         answers(assembly, measurements, Map.of(), List.of(one, Terminal.FRAME), Map.of())));
             }
             for (int j = i + 1; j < all.size(); j++) {
-                if (!(all.get(i).touchesFrame() && all.get(j).touchesFrame())) {
+                if (!(all.get(i).isOnFrame() && all.get(j).isOnFrame())) {
                     Terminal other = all.get(j).ends().get(0);
                     tried.add(new Tried(
                             PossibleFault.SHORT,
@@ -283,10 +284,10 @@ public record CoverageAnalysis(
                 new IdentityHashMap<>(); // the states of one assembly, asked for at every measurement
         for (int i = 0; i < measurements.all.size(); i++) {
             ProbePlacement each = measurements.all.get(i);
-            Groups groups = each.ties().isEmpty()
+            Groups groups = each.links().isEmpty()
                     ? free.computeIfAbsent(each.state(), state -> groups(assembly, number, far, bridge, parts, state))
                     : groups(assembly, number, far, bridge, parts, each.state());
-            each.ties().forEach(tie -> tie.forEach(terminal -> join(groups, number, tie.get(0), terminal)));
+            each.links().forEach(link -> link.forEach(terminal -> join(groups, number, link.get(0), terminal)));
             boolean onDiodeRange = each.quantity() == Quantity.FORWARD_VOLTAGE;
             joined.set(
                     i,
@@ -340,7 +341,7 @@ public record CoverageAnalysis(
         return found;
     }
 
-    private static Message alike(List<Message> group) {
+    private static Message indistinguishable(List<Message> group) {
         List<Message> first = group.subList(0, Math.min(4, group.size()));
         return Message.of("coverage_analysis.alike", first, group.size() - first.size());
     }
@@ -356,8 +357,8 @@ public record CoverageAnalysis(
                 words.add(Message.of("coverage_analysis.sees", count.seen(), count.all(), kind));
             }
         }
-        if (!alike.isEmpty()) {
-            words.add(Message.of("coverage_analysis.some_faults_give_same", alike.get(0)));
+        if (!indistinguishable.isEmpty()) {
+            words.add(Message.of("coverage_analysis.some_faults_give_same", indistinguishable.get(0)));
         }
         if (nets < ofNets) {
             words.add(Message.of("coverage_analysis.computed_on_nets_evenly", nets, ofNets));

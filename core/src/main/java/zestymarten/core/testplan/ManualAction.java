@@ -22,21 +22,21 @@ public enum ManualAction {
     TEMPERATURE(Stage.METER, AnswerKind.CELSIUS),
     /** Other clips, pins or an extension, which need a zero of their own; its subject names the set. */
     ACCESSORIES(Stage.METER, AnswerKind.WORDS),
-    /** The meter wanders: from here on it is zeroed before each tight reading. */
+    /** The null drifts: from here on it is zeroed before each tight reading. */
     WANDERS(Stage.METER, AnswerKind.WORDS),
     /** What takes time or may do harm to reach, reached with consent; its subject is the connector. */
     ACCESS(Stage.ENDS, AnswerKind.WORDS),
-    /** A walk to the other end; its subject numbers it and names the place. */
+    /** A trip to the other end; its subject says which way. */
     WALKED(Stage.ENDS, AnswerKind.WORDS),
-    /** All far ends tied together. */
+    /** All far ends linked together. */
     TIED(Stage.ENDS, AnswerKind.WORDS),
-    /** A walk to the other end before the far ends are freed, and back. */
+    /** A trip to the other end before the far ends are freed, and back. */
     WALKED_BACK(Stage.SHORTS, AnswerKind.WORDS),
     /** The far ends free and apart again. */
     FREED(Stage.SHORTS, AnswerKind.WORDS),
     /** From here on shorts are looked for by halves, because so much has to be read again. */
     HALVES(Stage.SHORTS, AnswerKind.WORDS),
-    /** Ohms between two spots of the frame, to prove the contact. */
+    /** Resistance between two spots of the frame, to prove the contact. */
     FRAME_PROOF(Stage.FRAME, AnswerKind.OHMS),
     /** A position of the machine's moving part in which wires are to be read; its subject is the position. */
     POSITION_NAMED(Stage.BEND, AnswerKind.WORDS),
@@ -46,11 +46,11 @@ public enum ManualAction {
     POSITION(Stage.PARTS, AnswerKind.WORDS),
     /** A sensor warmed, and how warm it is then; its subject is the sensor. */
     WARMED(Stage.WARM, AnswerKind.CELSIUS),
-    /** Barriers up and a second person told, electronics out, before a test voltage. */
+    /** Barriers up and a second person informed, electronics out, before a test voltage. */
     BARRIERS(Stage.INSULATION, AnswerKind.WORDS),
     /** Volts left after the test voltage was on. */
     DISCHARGED(Stage.INSULATION, AnswerKind.VOLTS),
-    /** Ohms between two electrodes in the water, to prove that they reach it. */
+    /** Resistance between two electrodes in the water, to prove that they reach it. */
     WATER(Stage.WET, AnswerKind.OHMS),
     /** The far ends free, dry and apart, out of the water. */
     DRY_ENDS(Stage.WET, AnswerKind.WORDS),
@@ -60,7 +60,7 @@ public enum ManualAction {
     DISCHARGED_WET(Stage.WET, AnswerKind.VOLTS),
     /** Volts left after the withstand voltage was on. */
     DISCHARGED_LAST(Stage.WITHSTAND, AnswerKind.VOLTS),
-    /** Ohms of what is left of a broken wire on one side of the break; its subject names wire and end. */
+    /** Resistance of what is left of a broken wire on one side of the break; its subject names wire and end. */
     REMAINING(Stage.REPAIR, AnswerKind.OHMS),
     /** A repair; its subject names the conductors or parts. */
     MENDED(Stage.REPAIR, AnswerKind.REPAIR),
@@ -74,12 +74,12 @@ public enum ManualAction {
     RESET(Stage.REPAIR, AnswerKind.WORDS),
     /** Whether a function works after a repair; its subject is the function. */
     FUNCTION(Stage.REPAIR, AnswerKind.WORDS),
-    /** Something opened, tied or taken off that has to be put back; its subject says what. */
+    /** Something opened, linked or taken off that has to be put back; its subject says what. */
     OPENED(Stage.CLOSE, AnswerKind.WORDS),
     /** Put back; its subject is that of what was opened or unplugged. */
     PUT_BACK(Stage.CLOSE, AnswerKind.WORDS);
 
-    /** What is entered for a deed. */
+    /** What is entered for a manual step. */
     public enum AnswerKind {
         /** Nothing if it is done or as it should be, else words. */
         WORDS,
@@ -87,7 +87,7 @@ public enum ManualAction {
         OHMS,
         /** A temperature; nothing if it is that of the run. */
         CELSIUS,
-        /** How it was mended, and why it broke. */
+        /** How it was repaired, and why it broke. */
         REPAIR
     }
 

@@ -14,10 +14,10 @@ import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
 
 /**
- * The pieces of one run, and the touches between them.
+ * The pieces of one run, and the measurements between them.
  *
- * <p>Method: each to each takes n (n - 1) / 2 touches; each to the tied rest n - 1; by halves ceil(log2 n), one for every
- * bit of the pieces' numbers. Where a touch of tied pieces finds a way through, the pairs in it follow. Pairs are walked,
+ * <p>Method: each to each takes n (n - 1) / 2 measurements; each to the linked rest n - 1; by halves ceil(log2 n), one for every
+ * bit of the pieces' numbers. Where a measurement of linked pieces finds a path, the pairs in it follow. Pairs are gone through,
  * never stored.
  */
 public final class PlanPieces {
@@ -94,23 +94,23 @@ public final class PlanPieces {
         return pieces;
     }
 
-    /** Touches of near ends in empty cavities, after the pairs. */
+    /** Measurements of near ends in empty cavities, after the pairs. */
     public List<TestStep.Measurement> cavities() {
         return cavities;
     }
 
-    /** Whether pieces are tied for the shorts stage. */
-    public boolean areTied() {
+    /** Whether pieces are linked for the shorts stage. */
+    public boolean areLinked() {
         return pieces.size() > 2 && (method == TestMethod.EACH_TO_REST || method == TestMethod.BY_HALVES);
     }
 
     /**
-     * How many touches the shorts stage has.
+     * How many measurements the shorts stage has.
      *
-     * @param through whether a touch of tied pieces found a way through, so that its pairs follow
+     * @param through whether a measurement of linked pieces found a path, so that its pairs follow
      */
     public long shortsCount(Predicate<TestStep.Measurement> through) {
-        return areTied() ? shorts(through).count() : pairs() + cavities.size();
+        return areLinked() ? shorts(through).count() : pairs() + cavities.size();
     }
 
     /** How many pieces are read against the frame. */
@@ -125,9 +125,9 @@ public final class PlanPieces {
         return n < 2 ? 0 : n * (n - 1) / 2 + (n - 1) - shared;
     }
 
-    /** The touches of the shorts stage in order, made as they are asked for; see {@link #shortsCount}. */
+    /** The measurements of the shorts stage in order, made as they are asked for; see {@link #shortsCount}. */
     public Stream<TestStep.Measurement> shorts(Predicate<TestStep.Measurement> through) {
-        return areTied() ? Stream.concat(tied(through), cavities.stream()) : pairsFrom(0);
+        return areLinked() ? Stream.concat(linked(through), cavities.stream()) : pairsFrom(0);
     }
 
     /** How many pairs there are each to each, cavities aside. */
@@ -136,7 +136,7 @@ public final class PlanPieces {
     }
 
     /**
-     * The touches of free pieces without the first so many, in the order of {@link #shorts}. Cost: of the start linear in the
+     * The measurements of free pieces without the first so many, in the order of {@link #shorts}. Cost: of the start linear in the
      * pieces.
      */
     public Stream<TestStep.Measurement> pairsFrom(long skipped) {
@@ -157,7 +157,7 @@ public final class PlanPieces {
                 .flatMap(each -> each);
     }
 
-    private Stream<TestStep.Measurement> tied(Predicate<TestStep.Measurement> through) {
+    private Stream<TestStep.Measurement> linked(Predicate<TestStep.Measurement> through) {
         if (method == TestMethod.EACH_TO_REST) {
             return eachToRest(through);
         }
@@ -168,16 +168,16 @@ public final class PlanPieces {
 
     private Stream<TestStep.Measurement> eachToRest(Predicate<TestStep.Measurement> through) {
         return IntStream.range(0, pieces.size() - 1).boxed().flatMap(i -> {
-            TestStep.Measurement touch = toRest(i);
-            return !touch.isTied() || !through.test(touch)
-                    ? Stream.of(touch)
+            TestStep.Measurement measurement = toRest(i);
+            return !measurement.isLinked() || !through.test(measurement)
+                    ? Stream.of(measurement)
                     : Stream.concat(
-                            Stream.of(touch),
+                            Stream.of(measurement),
                             IntStream.range(i + 1, pieces.size()).mapToObj(j -> pair(i, j)));
         });
     }
 
-    /** A piece against all later ones, tied together. */
+    /** A piece against all later ones, linked together. */
     private TestStep.Measurement toRest(int first) {
         List<Terminal> rest = pieces.subList(first + 1, pieces.size());
         return new TestStep.Measurement(
@@ -192,28 +192,28 @@ public final class PlanPieces {
             for (int i = 0; i < pieces.size(); i++) {
                 ((i & bit) == 0 ? zeros : ones).add(pieces.get(i));
             }
-            List<List<Terminal>> ties =
+            List<List<Terminal>> links =
                     Stream.of(zeros, ones).filter(half -> half.size() > 1).toList();
-            halves.add(new TestStep.Measurement(Stage.SHORTS, zeros.get(0), ones.get(0), "", ties));
+            halves.add(new TestStep.Measurement(Stage.SHORTS, zeros.get(0), ones.get(0), "", links));
         }
         return halves;
     }
 
-    /** The touch of two pieces by their places in {@link #all}; the earlier gets the black probe. */
+    /** The measurement of two pieces by their places in {@link #all}; the earlier gets the black probe. */
     public TestStep.Measurement pair(int first, int second) {
         return new TestStep.Measurement(
                 Stage.SHORTS, pieces.get(Math.min(first, second)), pieces.get(Math.max(first, second)));
     }
 
-    /** The touches of the frame stage in order. */
+    /** The measurements of the frame stage in order. */
     public Stream<TestStep.Measurement> frame() {
         return Stream.concat(pieces.stream(), far.stubs().stream())
                 .map(piece -> new TestStep.Measurement(Stage.FRAME, piece, Terminal.FRAME));
     }
 
     /**
-     * The touches under the test voltage: of each piece through its own clips, to prove them, and then against all others
-     * and the frame, tied together.
+     * The measurements under the test voltage: of each piece through its own clips, to prove them, and then against all others
+     * and the frame, linked together.
      *
      * @param stage the insulation or the withstand test
      * @param farEnd where the piece's own wire comes out
@@ -242,7 +242,7 @@ public final class PlanPieces {
         });
     }
 
-    /** The touches in the water: each piece against it, all others free. */
+    /** The measurements in the water: each piece against it, all others free. */
     public Stream<TestStep.Measurement> inWater() {
         return pieces.stream().map(piece -> new TestStep.Measurement(Stage.WET, piece, Terminal.FRAME));
     }
@@ -255,30 +255,32 @@ public final class PlanPieces {
                         Stage.WET, pieces.get(0), Terminal.FRAME, "", pieces.size() < 2 ? List.of() : List.of(pieces)));
     }
 
-    /** Whether a touch with free ends is one of the shorts or frame touches, or may become one. */
-    boolean isBetween(TestStep.Measurement touch) {
-        if (touch.stage() == Stage.FRAME) {
-            return touch.red().isFrame()
-                    && (place.containsKey(touch.black()) || far.stubs().contains(touch.black()));
+    /** Whether a measurement with free ends is one of the shorts or frame measurements, or may become one. */
+    boolean isBetween(TestStep.Measurement measurement) {
+        if (measurement.stage() == Stage.FRAME) {
+            return measurement.red().isFrame()
+                    && (place.containsKey(measurement.black()) || far.stubs().contains(measurement.black()));
         }
-        return touch.stage() == Stage.SHORTS
-                && (cavitySet.contains(touch) || isInOrder(touch, place) || isInOrder(touch, farPlace));
+        return measurement.stage() == Stage.SHORTS
+                && (cavitySet.contains(measurement)
+                        || isInOrder(measurement, place)
+                        || isInOrder(measurement, farPlace));
     }
 
-    private static boolean isInOrder(TestStep.Measurement touch, Map<Terminal, Integer> places) {
-        Integer first = places.get(touch.black());
-        Integer second = places.get(touch.red());
+    private static boolean isInOrder(TestStep.Measurement measurement, Map<Terminal, Integer> places) {
+        Integer first = places.get(measurement.black());
+        Integer second = places.get(measurement.red());
         return first != null && second != null && first < second;
     }
 
-    /** Whether a touch is one of the shorts or frame touches; see {@link #shorts}. */
-    public boolean contains(TestStep.Measurement touch, Predicate<TestStep.Measurement> through) {
-        if (!touch.state().isEmpty()) {
+    /** Whether a measurement is one of the shorts or frame measurements; see {@link #shorts}. */
+    public boolean contains(TestStep.Measurement measurement, Predicate<TestStep.Measurement> through) {
+        if (!measurement.state().isEmpty()) {
             return false;
         }
-        if (touch.stage() == Stage.SHORTS && areTied()) {
-            return shorts(through).anyMatch(touch::equals);
+        if (measurement.stage() == Stage.SHORTS && areLinked()) {
+            return shorts(through).anyMatch(measurement::equals);
         }
-        return !touch.isTied() && isBetween(touch);
+        return !measurement.isLinked() && isBetween(measurement);
     }
 }

@@ -26,11 +26,11 @@ public enum Stage {
     }
 
     /** Whether it is a test of the wiring itself, with both probes on it. */
-    public boolean isTouched() {
+    public boolean isMeasured() {
         return compareTo(ENDS) >= 0 && compareTo(WITHSTAND) <= 0;
     }
 
-    /** Whether a touch of the frame in it is made under a test voltage. */
+    /** Whether a measurement of the frame in it is made under a test voltage. */
     public boolean isUnderVoltage() {
         return this == INSULATION || this == WET || this == WITHSTAND;
     }

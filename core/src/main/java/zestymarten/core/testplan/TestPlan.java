@@ -16,6 +16,7 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.network.Net;
@@ -25,10 +26,10 @@ import zestymarten.core.network.Nets;
  * The steps of a run by its approach: what is done before, every net end to end, each piece against the later ones and the
  * frame, what flexes moved, every part in every position.
  *
- * <p>Method: a net of k probe points takes k - 1 touches from its first one. Its first probe point stands for the whole
- * net in the later stages. A touch of a net that was open adds its far end as a piece of its own to shorts and frame, and
+ * <p>Method: a net of k probe points takes k - 1 measurements from its first one. Its first probe point stands for the whole
+ * net in the later stages. A measurement of a net that was open adds its far end as a piece of its own to shorts and frame, and
  * asks its near end against every empty cavity where the far end may have gone. Order: design order; added pieces last.
- * Cost: linear in the nets to build; the pairs of the shorts stage are counted and walked, never stored.
+ * Cost: linear in the nets to build; the pairs of the shorts stage are counted and gone through, never stored.
  */
 public final class TestPlan {
     /** A zone of that name is moved along its length. */
@@ -62,10 +63,10 @@ public final class TestPlan {
                 Stage.LOOK,
                 approach.quick()
                         ? List.of()
-                        : look().filter(each -> !isLookedAtThere(each)).toList());
+                        : inspections().filter(each -> !isInspectedThere(each)).toList());
         steps.put(Stage.METER, meter());
         steps.put(Stage.ENDS, ends());
-        steps.put(Stage.SHORTS, tiesFarEnds() ? around(ManualAction.WALKED_BACK, ManualAction.FREED) : List.of());
+        steps.put(Stage.SHORTS, linksFarEnds() ? around(ManualAction.WALKED_BACK, ManualAction.FREED) : List.of());
         steps.put(
                 Stage.FRAME, approach.quick() ? List.of() : List.of(new TestStep.ManualStep(ManualAction.FRAME_PROOF)));
         steps.put(Stage.BEND, approach.quick() ? List.of() : bend());
@@ -98,17 +99,17 @@ public final class TestPlan {
         return Stream.concat(direct.stream(), bonds().stream()).toList();
     }
 
-    public boolean tiesFarEnds() {
-        return approach.method().tiesFarEnds();
+    public boolean linksFarEnds() {
+        return approach.method().linksFarEnds();
     }
 
-    /** What is read against each other while the far ends are tied: the near ends, after the frame if that is tied too. */
-    public List<Terminal> readTied() {
+    /** What is read against each other while the far ends are linked: the near ends, after the frame if that is linked too. */
+    public List<Terminal> readLinked() {
         return Stream.concat(returns(), heads().stream()).toList();
     }
 
-    /** What is tied together at the far end. */
-    public List<Terminal> tiedFar() {
+    /** What is linked together at the far end. */
+    public List<Terminal> linkedFar() {
         return Stream.concat(farEnds().stream(), returns()).toList();
     }
 
@@ -141,7 +142,7 @@ public final class TestPlan {
         return prepare;
     }
 
-    private Stream<TestStep> look() {
+    private Stream<TestStep> inspections() {
         Stream<String> joints =
                 assembly.joints().stream().map(each -> each.terminal().name());
         Stream<String> zones = assembly.conductors().stream().flatMap(each -> each.zone().stream());
@@ -152,9 +153,10 @@ public final class TestPlan {
     }
 
     /** Whether a connector has all its wires at the far end, so that it is looked at once somebody is there. */
-    private boolean isLookedAtThere(TestStep look) {
+    private boolean isInspectedThere(TestStep inspection) {
         List<Terminal> used = Stream.concat(heads().stream(), farEnds().stream())
-                .filter(each -> each.connector().equals(((TestStep.ManualStep) look).subject()))
+                .filter(each -> each.connector()
+                        .equals(((TestStep.ManualStep) inspection).subject().code()))
                 .toList();
         return !used.isEmpty() && used.stream().allMatch(this::isFar);
     }
@@ -197,11 +199,11 @@ public final class TestPlan {
 
     private List<TestStep> ends() {
         List<TestStep> ends = new ArrayList<>();
-        if (tiesFarEnds()) {
+        if (linksFarEnds()) {
             priced().forEach(each -> ends.add(new TestStep.ManualStep(ManualAction.ACCESS, each.id())));
             List<TestStep> trip = new ArrayList<>(around(ManualAction.WALKED, ManualAction.TIED));
             if (!approach.quick()) {
-                trip.addAll(1, look().filter(this::isLookedAtThere).toList());
+                trip.addAll(1, inspections().filter(this::isInspectedThere).toList());
             }
             ends.addAll(trip);
             ends.addAll(bonds());
@@ -218,7 +220,7 @@ public final class TestPlan {
         Set<TestStep.Measurement> ordered = new LinkedHashSet<>();
         for (String conductor : first) {
             direct.stream()
-                    .filter(touch -> nets.route(touch.black(), touch.red()).stream()
+                    .filter(measurement -> nets.route(measurement.black(), measurement.red()).stream()
                             .anyMatch(each -> each.id().equals(conductor)))
                     .forEach(ordered::add);
         }
@@ -231,12 +233,12 @@ public final class TestPlan {
         return access.priced();
     }
 
-    /** A deed at the far end, with the walk there and back. */
-    private List<TestStep> around(ManualAction walk, ManualAction action) {
+    /** A manual step at the far end, with the trip there and back. */
+    private List<TestStep> around(ManualAction trip, ManualAction action) {
         return List.of(
-                new TestStep.ManualStep(walk, "1 there"),
+                new TestStep.ManualStep(trip, Subject.Sole.THERE),
                 new TestStep.ManualStep(action),
-                new TestStep.ManualStep(walk, "2 back"));
+                new TestStep.ManualStep(trip, Subject.Sole.BACK));
     }
 
     private List<TestStep> bend() {
@@ -286,15 +288,15 @@ public final class TestPlan {
     /** One probe point of every net that is clear of the frame: the near ends, in design order. */
     public List<Terminal> heads() {
         return nets.all().stream()
-                .filter(net -> !net.touchesFrame() && !net.ends().isEmpty())
+                .filter(net -> !net.isOnFrame() && !net.ends().isEmpty())
                 .map(net -> net.ends().get(0))
                 .toList();
     }
 
-    /** The ends that are tied together at the far side, in design order. */
+    /** The ends that are linked together at the far side, in design order. */
     public List<Terminal> farEnds() {
         return nets.all().stream()
-                .filter(net -> !net.touchesFrame())
+                .filter(net -> !net.isOnFrame())
                 .flatMap(net -> net.ends().stream().skip(1))
                 .toList();
     }
@@ -309,7 +311,7 @@ public final class TestPlan {
     /**
      * The pieces that shorts and frame are tested between: one probe point a net, then the far ends that were open.
      *
-     * @param open touches of {@link #endToEnd} that were open
+     * @param open measurements of {@link #endToEnd} that were open
      * @param refused connectors that nobody may open; another end of a net stands for it then, where there is one
      * @param method by which shorts are looked for
      */
@@ -324,26 +326,26 @@ public final class TestPlan {
                         .filter(pin -> pin.isPin() && nets.of(pin).isEmpty() && !refused.contains(pin.connector()))
                         .forEach(pieces::add));
         List<TestStep.Measurement> cavities = new ArrayList<>();
-        for (TestStep.Measurement touch : endToEnd()) {
-            if (open.contains(touch)) {
-                Stream.of(touch.black(), touch.red())
+        for (TestStep.Measurement measurement : endToEnd()) {
+            if (open.contains(measurement)) {
+                Stream.of(measurement.black(), measurement.red())
                         .filter(end -> !end.isFrame() && !refused.contains(end.connector()))
                         .filter(end -> !isFar(end))
                         .forEach(pieces::add);
-                cavities.addAll(intoEmptyCavities(touch));
+                cavities.addAll(intoEmptyCavities(measurement));
             }
         }
         return new PlanPieces(
                 List.copyOf(pieces),
                 cavities,
-                tiesFarEnds() ? farStubs(open, refused) : PlanPieces.FarStubs.NONE,
+                linksFarEnds() ? farStubs(open, refused) : PlanPieces.FarStubs.NONE,
                 method,
                 joinedByParts(pieces));
     }
 
     /** Whether a terminal lies where somebody has to go: what is read there is read on one trip. */
     private boolean isFar(Terminal terminal) {
-        return tiesFarEnds() && farSide.contains(terminal);
+        return linksFarEnds() && farSide.contains(terminal);
     }
 
     private PlanPieces.FarStubs farStubs(Collection<TestStep.Measurement> open, Set<String> refused) {

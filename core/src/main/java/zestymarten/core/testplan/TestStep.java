@@ -3,12 +3,16 @@ package zestymarten.core.testplan;
 import java.util.List;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.quantity.Message;
 
 /** One planned action of a run. */
 public sealed interface TestStep {
     Stage stage();
+
+    /** What it is, shortly, as lists name it. */
+    Message title();
 
     /**
      * The probes are held together, to learn whether the meter sounds and what its leads add: before the readings, and once
@@ -28,6 +32,11 @@ public sealed interface TestStep {
             }
         }
 
+        @Override
+        public Message title() {
+            return Message.of(question);
+        }
+
         /** The check before the readings. */
         public LeadCheck(LeadQuestion question) {
             this(Stage.METER, question);
@@ -39,13 +48,15 @@ public sealed interface TestStep {
      *
      * @param state of switches and relays by its name, in the wiggle test also the position of a moving part; empty for
      *     the one at rest
-     * @param ties groups of terminals that are tied together for it; none for free ends
+     * @param links groups of terminals that are linked together for it; none for free ends
      */
-    record Measurement(Stage stage, Terminal black, Terminal red, String state, List<List<Terminal>> ties)
+    record Measurement(Stage stage, Terminal black, Terminal red, String state, List<List<Terminal>> links)
             implements TestStep {
         public Measurement {
-            ties = ties.isEmpty() ? List.of() : ties.stream().map(List::copyOf).toList();
-            if (!stage.isTouched()) {
+            links = links.isEmpty()
+                    ? List.of()
+                    : links.stream().map(List::copyOf).toList();
+            if (!stage.isMeasured()) {
                 throw new IllegalArgumentException("Stage " + stage + " touches no terminals.");
             }
             if (black.equals(red)) {
@@ -58,21 +69,22 @@ public sealed interface TestStep {
             this(stage, black, red, "", List.of());
         }
 
-        /** Its two points as lists name them, with the position of switches or of a moving part where it is not at rest. */
+        /** Its two points, with the position of switches or of a moving part where it is not at rest. */
+        @Override
         public Message title() {
             Message points = state.isEmpty()
                     ? Message.of("measurement.points", black.name(), red.name())
                     : Message.of("measurement.points_in", black.name(), red.name(), state);
-            return isTied() ? Message.of("measurement.linked", points) : points;
+            return isLinked() ? Message.of("measurement.linked", points) : points;
         }
 
-        public boolean isTied() {
-            return !ties.isEmpty();
+        public boolean isLinked() {
+            return !links.isEmpty();
         }
 
         /** What is one point with a probe's terminal by the links, itself included. */
         public List<Terminal> side(Terminal probe) {
-            return ProbePlacement.side(probe, ties);
+            return ProbePlacement.side(probe, links);
         }
 
         /** Whether the test voltage is on, rather than the meter. */
@@ -96,12 +108,12 @@ public sealed interface TestStep {
         @Override
         public boolean equals(@Nullable Object other) {
             return this == other
-                    || (other instanceof Measurement touch
-                            && stage == touch.stage
-                            && black.equals(touch.black)
-                            && red.equals(touch.red)
-                            && state.equals(touch.state)
-                            && ties.equals(touch.ties));
+                    || (other instanceof Measurement measurement
+                            && stage == measurement.stage
+                            && black.equals(measurement.black)
+                            && red.equals(measurement.red)
+                            && state.equals(measurement.state)
+                            && links.equals(measurement.links));
         }
 
         @Override
@@ -109,7 +121,7 @@ public sealed interface TestStep {
             int probes = 31 * black.hashCode() + red.hashCode();
             return 31 * (31 * probes + stage.name().hashCode())
                     + state.hashCode()
-                    + (ties.isEmpty() ? 0 : ties.hashCode());
+                    + (links.isEmpty() ? 0 : links.hashCode());
         }
 
         /** Whether either probe is on a terminal. */
@@ -121,20 +133,35 @@ public sealed interface TestStep {
     /**
      * Something done or looked at.
      *
-     * @param subject what it concerns, empty where there is only one of its kind
+     * @param subject what it concerns; {@link Subject#nothing} where there is only one of its kind
      */
-    record ManualStep(ManualAction action, String subject) implements TestStep {
+    record ManualStep(ManualAction action, Subject subject) implements TestStep {
         private static final int LONGEST_SUBJECT = 200;
 
         public ManualStep {
-            if (subject.length() > LONGEST_SUBJECT) {
+            if (subject.code().length() > LONGEST_SUBJECT) {
                 throw new IllegalArgumentException(
                         "What it concerns must be said in " + LONGEST_SUBJECT + " characters.");
             }
         }
 
         public ManualStep(ManualAction action) {
-            this(action, "");
+            this(action, Subject.nothing());
+        }
+
+        /** @param subject see {@link Subject#of} */
+        public ManualStep(ManualAction action, String subject) {
+            this(action, Subject.of(subject));
+        }
+
+        @Override
+        public Message title() {
+            if (subject == Subject.Sole.THERE || subject == Subject.Sole.BACK) {
+                return subject.words();
+            }
+            boolean back = action == ManualAction.MOVED_TO && subject.isNothing();
+            Message what = back ? Message.of("manual_step.moved_back") : Message.of(action);
+            return subject.isNothing() ? what : Message.of("manual_step.of", what, subject.words());
         }
 
         @Override
@@ -144,10 +171,11 @@ public sealed interface TestStep {
     }
 
     /** Chooses by kind. */
-    default <T> T fold(Function<LeadCheck, T> probes, Function<Measurement, T> touch, Function<ManualStep, T> act) {
+    default <T> T fold(
+            Function<LeadCheck, T> probes, Function<Measurement, T> measurement, Function<ManualStep, T> manual) {
         if (this instanceof LeadCheck one) {
             return probes.apply(one);
         }
-        return this instanceof Measurement one ? touch.apply(one) : act.apply((ManualStep) this);
+        return this instanceof Measurement one ? measurement.apply(one) : manual.apply((ManualStep) this);
     }
 }

@@ -1,5 +1,5 @@
 /**
- * What to do and touch, in which order, by which approach; what a method would miss.
+ * What to do and measure, in which order, by which approach; what a method would miss.
  *
  * <p>Doors: {@link zestymarten.core.testplan.TestPlan}, {@link zestymarten.core.testplan.TestOptions}, {@link
  * zestymarten.core.testplan.TestStep}, {@link zestymarten.core.testplan.CoverageAnalysis}. A plan grows when a wire is found

@@ -30,12 +30,13 @@ final class AsBuilt {
     }
 
     private static Assembly after(Assembly before, TestStep step, Entry.Content.Repair repair) {
-        List<String> named = List.of(((TestStep.ManualStep) step).subject().split(" "));
+        List<String> named =
+                List.of(((TestStep.ManualStep) step).subject().code().split(" "));
         Optional<Conductor> spare = conductor(before, repair.spare());
         List<Conductor> after = new ArrayList<>();
         for (Conductor wire : before.conductors()) {
-            boolean mended = named.contains(wire.id()) && !wire.id().equals(repair.spare());
-            if (mended) {
+            boolean isRepaired = named.contains(wire.id()) && !wire.id().equals(repair.spare());
+            if (isRepaired) {
                 Conductor now = spare.map(wire::carriedBy).orElse(wire);
                 after.add(repair.colour().isEmpty() ? now : now.coloured(Colour.of(repair.colour())));
             } else if (spare.isEmpty() || !wire.id().equals(repair.spare())) {

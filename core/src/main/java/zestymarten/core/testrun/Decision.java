@@ -5,12 +5,13 @@ import zestymarten.core.quantity.Message;
 
 /** What happens to a unit after its test. */
 public enum Decision {
-    RELEASE("in service"),
-    WATCH("in service"),
-    QUARANTINE("quarantined");
-    private final String unitState;
+    RELEASE(UnitState.IN_SERVICE),
+    WATCH(UnitState.IN_SERVICE),
+    QUARANTINE(UnitState.QUARANTINED);
 
-    Decision(String unitState) {
+    private final UnitState unitState;
+
+    Decision(UnitState unitState) {
         this.unitState = unitState;
     }
 
@@ -19,7 +20,7 @@ public enum Decision {
     }
 
     /** The state in which it puts the unit. */
-    public String unitState() {
+    public UnitState unitState() {
         return unitState;
     }
 

@@ -14,22 +14,22 @@ import zestymarten.core.testplan.TestStep;
 /**
  * What is still to do in a run, in actions; of a fresh one all that its way of testing takes on a good unit.
  *
- * @param touches readings of the wiring to take
+ * @param measurements readings of the wiring to take
  * @param checks of the meter and its leads
  * @param underVoltage how many of them are held for a minute under the test voltage
- * @param moves how often a probe goes to another terminal, both for the first touch of each stage
- * @param setups how often the ties change
- * @param walks one way each
- * @param actions what is done or looked at besides tying
+ * @param moves how often a probe goes to another terminal, both for the first measurement of each stage
+ * @param setups how often the links change
+ * @param trips one way each
+ * @param actions what is done or looked at besides linking
  * @param accessMinutes of seconds, what covers and shells still take
  */
 public record EffortModel(
-        long touches,
+        long measurements,
         long checks,
         long underVoltage,
         long moves,
         long setups,
-        long walks,
+        long trips,
         long actions,
         double accessMinutes) {
     private static final double HELD_S = 60;
@@ -38,19 +38,19 @@ public record EffortModel(
     /**
      * What one action costs, in seconds, each from 0 to an hour.
      *
-     * @param touch to read and type
+     * @param measurement to read and type
      * @param move of one probe to another terminal
-     * @param setup to change what is tied
-     * @param walk to the other end, one way
+     * @param setup to change what is linked
+     * @param trip to the other end, one way
      */
-    public record Pace(double touch, double move, double setup, double walk) {
+    public record Pace(double measurement, double move, double setup, double trip) {
         /** A bench technician's, roughly, until their own is known. */
         public static final Pace USUAL = new Pace(3, 1.5, 20, 60);
 
         private static final double HOUR = 3600;
 
         public Pace {
-            for (double each : new double[] {touch, move, setup, walk}) {
+            for (double each : new double[] {measurement, move, setup, trip}) {
                 if (!(each >= 0 && each <= HOUR)) {
                     throw new NotAccepted("effort_model.price_out_of_range", NotAccepted.given(each, "s"));
                 }
@@ -66,24 +66,26 @@ public record EffortModel(
                 .mapToLong(test::left)
                 .sum();
         return new EffortModel(
-                left.touches(),
+                left.measurements(),
                 left.checks(),
                 underVoltage,
                 moves(test),
-                test.plan().approach().method().needsTies() ? setups(test) : 0,
-                left.walks(),
+                test.plan().approach().method().needsLinks() ? setups(test) : 0,
+                left.trips(),
                 left.actions() - tyings(test),
                 test.accessMinutes() + test.substituteMinutes());
     }
 
     /** Measurements by themselves, in their order. */
-    static EffortModel of(List<TestStep.Measurement> touches) {
+    static EffortModel of(List<TestStep.Measurement> measurements) {
         return new EffortModel(
-                touches.size(),
+                measurements.size(),
                 0,
-                touches.stream().filter(TestStep.Measurement::isUnderVoltage).count(),
-                moves(touches),
-                setups(touches),
+                measurements.stream()
+                        .filter(TestStep.Measurement::isUnderVoltage)
+                        .count(),
+                moves(measurements),
+                setups(measurements),
                 0,
                 0,
                 0);
@@ -91,17 +93,17 @@ public record EffortModel(
 
     /** Seconds for all of it at a pace. */
     public double seconds(Pace pace) {
-        return (touches + checks) * pace.touch()
+        return (measurements + checks) * pace.measurement()
                 + moves * pace.move()
                 + setups * pace.setup()
-                + walks * pace.walk()
+                + trips * pace.trip()
                 + underVoltage * HELD_S
                 + actions * DEED_S
                 + 60 * accessMinutes;
     }
 
     private static long moves(TestRun test) {
-        long moves = test.pieces().areTied() ? moves(test, Stage.SHORTS) : pairMoves(test);
+        long moves = test.pieces().areLinked() ? moves(test, Stage.SHORTS) : pairMoves(test);
         for (Stage stage : Stage.values()) {
             moves += stage == Stage.SHORTS ? 0 : moves(test, stage);
         }
@@ -122,8 +124,8 @@ public record EffortModel(
         Set<Terminal> now = Set.of();
         long moves = 0;
         for (TestStep step : steps) {
-            if (step instanceof TestStep.Measurement touch) {
-                Set<Terminal> next = Set.of(touch.black(), touch.red());
+            if (step instanceof TestStep.Measurement measurement) {
+                Set<Terminal> next = Set.of(measurement.black(), measurement.red());
                 moves += next.stream().filter(Predicate.not(now::contains)).count();
                 now = next;
             }
@@ -135,12 +137,12 @@ public record EffortModel(
         return test.steps(stage).filter(step -> !test.isDone(step));
     }
 
-    /** Deeds that change the ties, which are counted as setups. */
+    /** Manual steps that change the links, which are counted as setups. */
     private static long tyings(TestRun test) {
         return Stream.of(Stage.ENDS, Stage.SHORTS)
                 .flatMap(stage -> test.plan().of(stage).stream())
-                .filter(step -> step instanceof TestStep.ManualStep act
-                        && (act.action() == ManualAction.TIED || act.action() == ManualAction.FREED))
+                .filter(step -> step instanceof TestStep.ManualStep manual
+                        && (manual.action() == ManualAction.TIED || manual.action() == ManualAction.FREED))
                 .filter(step -> !test.isDone(step))
                 .count();
     }
@@ -155,8 +157,9 @@ public record EffortModel(
         List<List<Terminal>> now = new ArrayList<>();
         long setups = 0;
         for (TestStep step : steps) {
-            if (step instanceof TestStep.Measurement touch && !touch.ties().equals(now)) {
-                now = touch.ties();
+            if (step instanceof TestStep.Measurement measurement
+                    && !measurement.links().equals(now)) {
+                now = measurement.links();
                 setups++;
             }
         }

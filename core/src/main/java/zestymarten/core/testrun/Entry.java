@@ -13,16 +13,16 @@ import zestymarten.core.testplan.TestStep;
  *
  * @param id made where it was typed, so that sending it twice keeps it once
  * @param sequence place among the entries of the run, from 1
- * @param touch how many entries its step has had with it, from 1, those taken back included
+ * @param attempt how many entries its step has had with it, from 1, those taken back included
  * @param by the account that entered it
  */
 public record Entry(
-        UUID id, int sequence, TestStep step, int touch, Content content, boolean takenBack, String by, Instant at) {
+        UUID id, int sequence, TestStep step, int attempt, Content content, boolean takenBack, String by, Instant at) {
 
     public Entry {
-        if (sequence < 1 || touch < 1) {
+        if (sequence < 1 || attempt < 1) {
             throw new IllegalArgumentException(
-                    "Entry: sequence (" + sequence + ") and touch (" + touch + ") must be at least 1.");
+                    "Entry: sequence (" + sequence + ") and attempt (" + attempt + ") must be at least 1.");
         }
     }
 

@@ -1,6 +1,7 @@
 package zestymarten.core.testrun;
 
 import java.util.Optional;
+import zestymarten.core.finding.Finding;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Celsius;
 import zestymarten.core.quantity.Message;
@@ -10,7 +11,7 @@ import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Purpose;
 import zestymarten.core.testplan.TestStep;
 
-/** What entries say in words, and which words a deed can be entered with. */
+/** What entries say in words, and which words a manual step can be entered with. */
 final class EntryWords {
     private EntryWords() {}
 
@@ -20,8 +21,8 @@ final class EntryWords {
             return Message.of("test_run.skipped", skip.reason());
         }
         if (entry.content() instanceof Entry.Content.Done done) {
-            if (entry.step() instanceof TestStep.ManualStep act
-                    && act.action().answer() == ManualAction.AnswerKind.CELSIUS) {
+            if (entry.step() instanceof TestStep.ManualStep manual
+                    && manual.action().answer() == ManualAction.AnswerKind.CELSIUS) {
                 return Message.of(
                         "reading.value", Message.figure(Celsius.of(done.words()).orElse(conditions.ambientC()), "°C"));
             }
@@ -35,19 +36,22 @@ final class EntryWords {
                     repair.colour().isEmpty() ? Message.NONE : Message.of("test_run.now", repair.colour()));
         }
         Entry.Content.Reading reading = (Entry.Content.Reading) entry.content();
-        boolean inOhms = !(entry.step() instanceof TestStep.Measurement touch) || touch.isInOhms();
+        boolean inOhms = !(entry.step() instanceof TestStep.Measurement measurement) || measurement.isInOhms();
         Message text = reading.meaning() instanceof MeterReading.OverRange && inOhms
                 ? Message.of("test_run.more_than", Ohms.of(conditions.meter().topOhm()))
                 : reading.meaning().message();
         return reading.where().isEmpty() ? text : Message.of("test_run.words", text, reading.where());
     }
 
-    private static Message plainly(TestStep.ManualStep act, String words) {
+    private static Message plainly(TestStep.ManualStep manual, String words) {
         Message said = Message.verbatim(words);
-        return switch (act.action()) {
-            case LOOKED -> words.isEmpty() ? Message.of("test_run.nothing_found") : said;
+        return switch (manual.action()) {
+            case COMPLAINT, FUNCTION -> words.isEmpty() ? Message.of("test_run.done") : RecordedSymptoms.words(words);
+            case LOOKED -> seen(words);
             case REPLUGGED, SUBSTITUTED ->
-                words.isEmpty() ? Message.of("test_run.nothing_has_changed_by") : Message.of("test_run.plainly", words);
+                words.isEmpty()
+                        ? Message.of("test_run.nothing_has_changed_by")
+                        : Message.of("test_run.plainly", RecordedSymptoms.words(words));
             case PURPOSE -> {
                 Message purpose = Purpose.of(words).map(Purpose::words).orElse(said);
                 yield Purpose.subject(words).isEmpty()
@@ -59,28 +63,41 @@ final class EntryWords {
         };
     }
 
-    /** What is expected instead of words that cannot be entered for a deed; empty where they can. */
-    static Optional<Message> expected(TestStep.ManualStep act, String words) {
-        boolean function = act.action() == ManualAction.COMPLAINT || act.action() == ManualAction.FUNCTION;
-        if (function && !RecordedSymptoms.isWord(words)) {
-            return Optional.of(Message.of("test_run.one", String.join(", ", RecordedSymptoms.words())));
+    /** What was seen, with the note behind it. */
+    private static Message seen(String words) {
+        if (words.isEmpty()) {
+            return Message.of("test_run.nothing_found");
+        }
+        String note = words.substring(Math.min(words.length(), words.indexOf(':') + 1))
+                .strip();
+        return Finding.Defect.chosen(words)
+                .map(defect -> words.contains(":") && !note.isEmpty()
+                        ? Message.of("test_run.seen", defect, note)
+                        : Message.of(defect))
+                .orElseGet(() -> Message.verbatim(words));
+    }
+
+    /** What is expected instead of words that cannot be entered for a manual step; empty where they can. */
+    static Optional<Message> expected(TestStep.ManualStep manual, String words) {
+        boolean function = manual.action() == ManualAction.COMPLAINT || manual.action() == ManualAction.FUNCTION;
+        if (function && !RecordedSymptoms.isCode(words)) {
+            return Optional.of(Message.of("test_run.one", RecordedSymptoms.anyOf()));
         }
         boolean purposeful = Purpose.of(words)
                 .filter(each ->
                         (each == Purpose.RETEST) != Purpose.subject(words).isEmpty())
                 .isPresent();
-        if (act.action() == ManualAction.PURPOSE && !purposeful) {
+        if (manual.action() == ManualAction.PURPOSE && !purposeful) {
             return Optional.of(Message.of("test_run.one_everything_find_fault"));
         }
-        boolean tried = act.action() == ManualAction.REPLUGGED || act.action() == ManualAction.SUBSTITUTED;
-        if (tried && !words.isEmpty() && !RecordedSymptoms.isWord(words)) {
-            return Optional.of(
-                    Message.of("test_run.nothing_if_as_before", String.join(", ", RecordedSymptoms.words())));
+        boolean tried = manual.action() == ManualAction.REPLUGGED || manual.action() == ManualAction.SUBSTITUTED;
+        if (tried && !words.isEmpty() && !RecordedSymptoms.isCode(words)) {
+            return Optional.of(Message.of("test_run.nothing_if_as_before", RecordedSymptoms.anyOf()));
         }
-        if (act.action() == ManualAction.SUBSTITUTE && !PartTrials.isPrice(words)) {
-            return Optional.of(Message.of("test_run.minutes_that_change_takes", PartTrials.MOST_MINUTES));
+        if (manual.action() == ManualAction.SUBSTITUTE && !PartTrials.isPrice(words)) {
+            return Optional.of(Message.of("test_run.minutes_that_change_takes", PartTrials.MAX_MINUTES));
         }
-        boolean warmth = act.action().answer() == ManualAction.AnswerKind.CELSIUS && !words.isEmpty();
+        boolean warmth = manual.action().answer() == ManualAction.AnswerKind.CELSIUS && !words.isEmpty();
         return warmth && Celsius.of(words).isEmpty() ? Optional.of(Celsius.EXPECTED) : Optional.empty();
     }
 }

@@ -12,13 +12,13 @@ import zestymarten.core.testplan.TestStep;
 
 /** What the readings of a test say of the points that nobody has read: see {@link Implied}. Found when it is first asked for. */
 final class ImpliedPoints {
-    private final RunLog standing;
+    private final RunLog log;
     private final RunReadings readings;
     private final StepSchedule schedule;
     private volatile Optional<Known> known = Optional.empty();
 
-    ImpliedPoints(RunLog standing, RunReadings readings, StepSchedule schedule) {
-        this.standing = standing;
+    ImpliedPoints(RunLog log, RunReadings readings, StepSchedule schedule) {
+        this.log = log;
         this.readings = readings;
         this.schedule = schedule;
     }
@@ -67,16 +67,19 @@ final class ImpliedPoints {
     }
 
     private boolean isReadAndDone(TestStep step) {
-        return step instanceof TestStep.Measurement touch && touch.isInOhms() && schedule.isDone(touch);
+        return step instanceof TestStep.Measurement measurement
+                && measurement.isInOhms()
+                && schedule.isDone(measurement);
     }
 
     private Implied findImplied() {
         return Implied.of(
                 readings.design(),
-                standing.steps()
+                log.steps()
                         .filter(this::isReadAndDone)
                         .map(TestStep.Measurement.class::cast)
-                        .flatMap(touch -> TouchObservations.of(touch, standing.of(touch), readings).stream())
+                        .flatMap(measurement ->
+                                MeasurementObservations.of(measurement, log.of(measurement), readings).stream())
                         .toList());
     }
 
@@ -90,19 +93,19 @@ final class ImpliedPoints {
      * Whether nobody has to read a pair, because it follows from other readings. That two ends of a wire are joined says
      * nothing of its resistance, and is read.
      */
-    boolean isImplied(TestStep.Measurement touch) {
-        if (touch.isTied() || !touch.state().isEmpty()) {
+    boolean isImplied(TestStep.Measurement measurement) {
+        if (measurement.isLinked() || !measurement.state().isEmpty()) {
             return false;
         }
-        return switch (touch.stage()) {
+        return switch (measurement.stage()) {
             case ENDS ->
                 implied()
-                        .filter(each -> each.areApart(touch.black(), touch.red()))
+                        .filter(each -> each.areApart(measurement.black(), measurement.red()))
                         .isPresent();
             case SHORTS, FRAME ->
                 implied()
-                        .filter(each ->
-                                each.areApart(touch.black(), touch.red()) || each.areJoined(touch.black(), touch.red()))
+                        .filter(each -> each.areApart(measurement.black(), measurement.red())
+                                || each.areJoined(measurement.black(), measurement.red()))
                         .isPresent();
             default -> false;
         };

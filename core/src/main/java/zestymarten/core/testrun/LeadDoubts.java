@@ -22,14 +22,14 @@ import zestymarten.core.testplan.TestStep;
 final class LeadDoubts {
     private final Design design;
     private final TestConditions before;
-    private final RunLog standing;
+    private final RunLog log;
     private final NullHistory zeros;
     private Optional<Integer> lastThrough = Optional.empty();
 
-    LeadDoubts(Design design, TestConditions before, RunLog standing, NullHistory zeros) {
+    LeadDoubts(Design design, TestConditions before, RunLog log, NullHistory zeros) {
         this.design = design;
         this.before = before;
-        this.standing = standing;
+        this.log = log;
         this.zeros = zeros;
     }
 
@@ -72,8 +72,7 @@ final class LeadDoubts {
     }
 
     private Optional<Message> byBrokenLeads(Entry entry) {
-        Optional<Entry> broken = standing.last(
-                        new TestStep.LeadCheck(Stage.CLOSE, TestStep.LeadCheck.LeadQuestion.TONE))
+        Optional<Entry> broken = log.last(new TestStep.LeadCheck(Stage.CLOSE, TestStep.LeadCheck.LeadQuestion.TONE))
                 .filter(last ->
                         last.sequence() > entry.sequence() && RunReadings.meaning(last) instanceof MeterReading.Silent);
         boolean shownSince = broken.isPresent() && lastThroughBefore(broken.get()) > entry.sequence();
@@ -85,7 +84,7 @@ final class LeadDoubts {
     /** The number of the last entry before one that showed a path through the leads; 0 if none did. */
     private int lastThroughBefore(Entry broken) {
         int known = lastThrough.orElseGet(() -> {
-            List<Entry> entries = standing.entries();
+            List<Entry> entries = log.entries();
             int last = broken.sequence() - 1;
             while (last > 0 && !(entries.get(last - 1).stands() && showsAWayThrough(entries.get(last - 1)))) {
                 last--;

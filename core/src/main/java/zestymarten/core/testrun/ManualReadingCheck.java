@@ -13,7 +13,7 @@ import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testplan.TestStep;
 
-/** What is entered for a deed, as understood and judged. */
+/** What is entered for a manual step, as understood and judged. */
 final class ManualReadingCheck {
     /** A source that shows less than this does not prove that the tester works. */
     private static final double LIVE_FROM_V = 10;
@@ -25,8 +25,8 @@ final class ManualReadingCheck {
 
     private ManualReadingCheck() {}
 
-    static MeterReading understand(TestStep.ManualStep act, MeterReading plain) {
-        return switch (act.action().answer()) {
+    static MeterReading understand(TestStep.ManualStep manual, MeterReading plain) {
+        return switch (manual.action().answer()) {
             case VOLTS -> volts(plain);
             case OHMS ->
                 plain instanceof MeterReading.Value || plain instanceof MeterReading.OverRange || isSound(plain)
@@ -55,14 +55,14 @@ final class ManualReadingCheck {
         return new MeterReading.Refused(message);
     }
 
-    static Judgement judge(Design design, TestStep.ManualStep act, MeterReading meaning, TestConditions conditions) {
-        return switch (act.action()) {
+    static Judgement judge(Design design, TestStep.ManualStep manual, MeterReading meaning, TestConditions conditions) {
+        return switch (manual.action()) {
             case LIVE_BEFORE, LIVE_AFTER -> live(meaning);
             case DEAD, DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST ->
                 InsulationJudge.judge(meaning, Quantity.VOLTAGE, 0, true);
             case FRAME_PROOF -> frame(meaning, conditions);
             case WATER -> water(meaning);
-            case REMAINING -> remaining(design, act.subject(), meaning, conditions);
+            case REMAINING -> remaining(design, RemainingLength.length(manual).conductor(), meaning, conditions);
             default -> said(Verdict.DOUBTFUL, Message.of("manual_reading_check.no_reading_taken_here_2"));
         };
     }
@@ -89,10 +89,8 @@ final class ManualReadingCheck {
     }
 
     /** A part of a wire may not have more than the whole. */
-    private static Judgement remaining(Design design, String subject, MeterReading meaning, TestConditions conditions) {
-        Ohms most = design.limits()
-                .of(design.conductor(RemainingLength.conductor(subject)))
-                .high();
+    private static Judgement remaining(Design design, String wire, MeterReading meaning, TestConditions conditions) {
+        Ohms maximum = design.limits().of(design.conductor(wire)).high();
         if (meaning instanceof MeterReading.OverRange || meaning instanceof MeterReading.Silent) {
             return said(Verdict.FAIL, Message.of("manual_reading_check.this_length_broken_as"));
         }
@@ -102,9 +100,9 @@ final class ManualReadingCheck {
         double ohm = meaning instanceof MeterReading.Value value
                 ? conditions.corrected(value.value()).value()
                 : Double.POSITIVE_INFINITY;
-        return ohm <= most.value()
+        return ohm <= maximum.value()
                 ? said(Verdict.PASS, Message.of("manual_reading_check.no_more_than_whole", meaning))
-                : said(Verdict.FAIL, Message.of("manual_reading_check.more_than_whole_wire", meaning, most));
+                : said(Verdict.FAIL, Message.of("manual_reading_check.more_than_whole_wire", meaning, maximum));
     }
 
     private static Judgement frame(MeterReading meaning, TestConditions conditions) {

@@ -30,7 +30,7 @@ public record MeasurementPlan(
         TestOptions approach =
                 new TestOptions(insulation ? TestMethod.BOTH_ENDS : method, false, true, OptionalDouble.empty());
         TestRun test = TestRun.of(design, approach, conditions, List.of());
-        List<TestStep.Measurement> touches =
+        List<TestStep.Measurement> measurements =
                 insulation ? test.underVoltage().toList() : test.measurements().toList();
         CoverageAnalysis coverage = insulation
                 ? CoverageAnalysis.of(
@@ -43,8 +43,8 @@ public record MeasurementPlan(
                 : coverage(design, approach, conditions);
         return new MeasurementPlan(
                 method,
-                touches.stream().map(test::measurement).toList(),
-                insulation ? EffortModel.of(touches) : EffortModel.left(test),
+                measurements.stream().map(test::measurement).toList(),
+                insulation ? EffortModel.of(measurements) : EffortModel.left(test),
                 coverage);
     }
 

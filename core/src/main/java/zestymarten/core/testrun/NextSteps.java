@@ -22,7 +22,7 @@ import zestymarten.core.testplan.TestStep;
  * good as certain; what reads well at rest is moved before the test ends. Computed once, when it is asked for.
  */
 final class NextSteps {
-    /** How many touches are weighed to find some that belong to the plan. */
+    /** How many measurements are weighed to find some that belong to the plan. */
     private static final int WEIGHED = 40;
 
     /** What tells less of an unexpected reading can wait for its turn. */
@@ -35,14 +35,14 @@ final class NextSteps {
             EnumSet.of(Stage.LOOK, Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.BEND, Stage.PARTS, Stage.WARM);
 
     private final TestRun test;
-    private final StepSchedule course;
+    private final StepSchedule schedule;
     private final RunReadings readings;
     private Optional<Recommendation> recommendation = Optional.empty();
     private Optional<List<Recommendation.RecommendedMeasurement>> settling = Optional.empty();
 
-    NextSteps(TestRun test, StepSchedule course, RunReadings readings) {
+    NextSteps(TestRun test, StepSchedule schedule, RunReadings readings) {
         this.test = test;
-        this.course = course;
+        this.schedule = schedule;
         this.readings = readings;
     }
 
@@ -55,7 +55,7 @@ final class NextSteps {
                     .findFirst();
         }
         Optional<TestStep> planned = test.undone().findFirst();
-        boolean measures = !test.approach().method().tiesFarEnds() // what is linked there would be read as a fault
+        boolean measures = !test.approach().method().linksFarEnds() // what is linked there would be read as a fault
                 && planned.filter(step -> MEASURED.contains(step.stage())).isPresent();
         if (!measures) {
             return planned;
@@ -78,7 +78,7 @@ final class NextSteps {
      * plan itself as it goes on.
      */
     private Optional<TestStep> settling() {
-        return course.unexpected() < SEVERAL
+        return schedule.unexpected() < SEVERAL
                 ? Optional.empty()
                 : settlingMeasurements()
                         .flatMap(next -> stepsOf(next).filter(step -> !test.isDone(step)))
@@ -97,11 +97,11 @@ final class NextSteps {
     }
 
     /** What a measurement tells of unexpected readings; empty for one that is made for another reason. */
-    Optional<Recommendation.RecommendedMeasurement> settledBy(TestStep.Measurement touch) {
-        return course.unexpected() < SEVERAL
+    Optional<Recommendation.RecommendedMeasurement> settledBy(TestStep.Measurement measurement) {
+        return schedule.unexpected() < SEVERAL
                 ? Optional.empty()
                 : settlingMeasurements()
-                        .filter(next -> stepsOf(next).anyMatch(touch::equals))
+                        .filter(next -> stepsOf(next).anyMatch(measurement::equals))
                         .findFirst();
     }
 
@@ -117,9 +117,9 @@ final class NextSteps {
 
     /** Where the clips are at hand: how the plan links pieces that are still to be read. */
     private List<ProbePlacement> linkedPieces() {
-        return test.pieces().areTied()
+        return test.pieces().areLinked()
                 ? test.undone(Stage.SHORTS)
-                        .filter(step -> step instanceof TestStep.Measurement touch && touch.isTied())
+                        .filter(step -> step instanceof TestStep.Measurement measurement && measurement.isLinked())
                         .limit(WEIGHED)
                         .map(step -> test.measurement((TestStep.Measurement) step))
                         .toList()
@@ -140,24 +140,24 @@ final class NextSteps {
     private Stream<TestStep> stepsOf(Recommendation.RecommendedMeasurement next) {
         if (!next.links().isEmpty()) {
             return test.steps(Stage.SHORTS)
-                    .filter(step -> step instanceof TestStep.Measurement touch
-                            && touch.black().equals(next.black())
-                            && touch.red().equals(next.red())
-                            && touch.ties().equals(next.links()));
+                    .filter(step -> step instanceof TestStep.Measurement measurement
+                            && measurement.black().equals(next.black())
+                            && measurement.red().equals(next.red())
+                            && measurement.links().equals(next.links()));
         }
-        return new TouchedTogether(test)
+        return new MeasurementsBetween(test)
                 .all(next.black(), next.red())
-                .filter(step -> step instanceof TestStep.Measurement touch
-                        && !touch.isTied()
-                        && readings.state(touch).equals(next.state()));
+                .filter(step -> step instanceof TestStep.Measurement measurement
+                        && !measurement.isLinked()
+                        && readings.state(measurement).equals(next.state()));
     }
 
     /** A step, or the consent to the cover that it lies behind, which comes first. */
     private TestStep reached(TestStep step) {
         return test.plan().priced().stream()
-                .filter(cover -> step instanceof TestStep.Measurement touch
-                        && (touch.black().connector().equals(cover.id())
-                                || touch.red().connector().equals(cover.id())))
+                .filter(cover -> step instanceof TestStep.Measurement measurement
+                        && (measurement.black().connector().equals(cover.id())
+                                || measurement.red().connector().equals(cover.id())))
                 .<TestStep>map(cover -> new TestStep.ManualStep(ManualAction.ACCESS, cover.id()))
                 .filter(consent -> !test.isDone(consent))
                 .findFirst()
@@ -165,14 +165,14 @@ final class NextSteps {
     }
 
     /** The measurements with free ends still to make that tell most for their time, the best first. */
-    List<TestRun.BestMeasurement> best(int most) {
+    List<TestRun.BestMeasurement> best(int maximum) {
         List<TestRun.BestMeasurement> best = new ArrayList<>();
         for (Recommendation.RecommendedMeasurement next : recommendation().measurements()) {
             Optional<TestStep> step = next.links().isEmpty()
                     ? stepsOf(next).filter(each -> !test.isDone(each)).findFirst()
                     : Optional.empty();
-            if (best.size() < most && step.isPresent() && step.get() instanceof TestStep.Measurement touch) {
-                best.add(new TestRun.BestMeasurement(touch, next));
+            if (best.size() < maximum && step.isPresent() && step.get() instanceof TestStep.Measurement measurement) {
+                best.add(new TestRun.BestMeasurement(measurement, next));
             }
         }
         return best;

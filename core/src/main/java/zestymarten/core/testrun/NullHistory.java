@@ -3,6 +3,7 @@ package zestymarten.core.testrun;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.ManualAction;
@@ -21,12 +22,12 @@ final class NullHistory {
     private final boolean wanders;
 
     /** A zero and the set with which it was taken. */
-    private record NullReading(Entry entry, String set) {}
+    private record NullReading(Entry entry, Subject set) {}
 
-    NullHistory(TestConditions before, RunLog standing) {
+    NullHistory(TestConditions before, RunLog log) {
         this.before = before;
-        standing.manual().forEach(this::note);
-        wanders = standing.last(new TestStep.ManualStep(ManualAction.WANDERS)).isPresent();
+        log.manual().forEach(this::note);
+        wanders = log.last(new TestStep.ManualStep(ManualAction.WANDERS)).isPresent();
     }
 
     private void note(Entry entry) {
@@ -35,14 +36,14 @@ final class NullHistory {
                 && RunReadings.meaning(entry) instanceof MeterReading.Value;
         if (zero) {
             zeros.add(new NullReading(entry, setAt(entry.sequence())));
-        } else if (entry.step() instanceof TestStep.ManualStep act && act.action() == ManualAction.ACCESSORIES) {
+        } else if (entry.step() instanceof TestStep.ManualStep manual && manual.action() == ManualAction.ACCESSORIES) {
             changes.add(entry);
         }
     }
 
-    /** The set in use before an entry of that number; empty for the leads with which the run began. */
-    private String setAt(int sequence) {
-        String set = "";
+    /** The set in use before an entry of that number; {@link Subject#nothing} for the leads with which the run began. */
+    private Subject setAt(int sequence) {
+        Subject set = Subject.nothing();
         for (Entry change : changes) {
             set = change.sequence() < sequence ? ((TestStep.ManualStep) change.step()).subject() : set;
         }
@@ -50,11 +51,11 @@ final class NullHistory {
     }
 
     /** The set in use now. */
-    String set() {
+    Subject set() {
         return setAt(Integer.MAX_VALUE);
     }
 
-    /** Whether the technician said that the meter wanders. */
+    /** Whether the technician said that the null drifts. */
     boolean wanders() {
         return wanders;
     }
@@ -65,7 +66,7 @@ final class NullHistory {
     }
 
     private Optional<Entry> lastBefore(int sequence) {
-        String set = setAt(sequence);
+        Subject set = setAt(sequence);
         return zeros.stream()
                 .filter(each -> each.set().equals(set) && each.entry().sequence() < sequence)
                 .map(NullReading::entry)
@@ -74,14 +75,14 @@ final class NullHistory {
 
     /** The first zero after an entry with the set with which it was made. */
     Optional<Entry> nextAfter(Entry entry) {
-        String set = setAt(entry.sequence());
+        Subject set = setAt(entry.sequence());
         return zeros.stream()
                 .filter(each -> each.set().equals(set) && each.entry().sequence() > entry.sequence())
                 .map(NullReading::entry)
                 .findFirst();
     }
 
-    /** The conditions with the leads' ohms as read last with the set in use. */
+    /** The conditions with the test-lead resistance as read last with the set in use. */
     TestConditions now() {
         return with(last());
     }

@@ -12,18 +12,18 @@ import zestymarten.core.testplan.TestStep;
  * Other parts that are tried in the place of one: a test with a price, never a diagnosis.
  *
  * <p>Rule: before a part is changed it is unplugged and plugged in again, because that alone may cure a contact; only if
- * nothing has changed by that, a known good one takes its place. What stands in is on the ledger until the part is back.
+ * nothing has changed by that, a known good one takes its place. What stands in is on the list of what is to be restored until the part is back.
  */
 final class PartTrials {
     /** The most minutes that a change of a part may take. */
-    static final int MOST_MINUTES = 600;
+    static final int MAX_MINUTES = 600;
 
     private final Assembly assembly;
-    private final RunLog standing;
+    private final RunLog log;
 
-    PartTrials(Assembly assembly, RunLog standing) {
+    PartTrials(Assembly assembly, RunLog log) {
         this.assembly = assembly;
-        this.standing = standing;
+        this.log = log;
     }
 
     /** Whether it is a part or a connector of the wiring. */
@@ -34,14 +34,15 @@ final class PartTrials {
 
     /** Whether words say how many minutes a change takes. */
     static boolean isPrice(String words) {
-        return words.matches("[0-9]{1,3}") && Integer.parseInt(words) <= MOST_MINUTES;
+        return words.matches("[0-9]{1,3}") && Integer.parseInt(words) <= MAX_MINUTES;
     }
 
     private List<TestStep.ManualStep> planned() {
-        return standing.steps(Stage.REPAIR).stream()
-                .filter(step -> step instanceof TestStep.ManualStep act && act.action() == ManualAction.SUBSTITUTE)
+        return log.steps(Stage.REPAIR).stream()
+                .filter(step ->
+                        step instanceof TestStep.ManualStep manual && manual.action() == ManualAction.SUBSTITUTE)
                 .map(TestStep.ManualStep.class::cast)
-                .filter(act -> words(act).isPresent())
+                .filter(manual -> words(manual).isPresent())
                 .toList();
     }
 
@@ -60,14 +61,14 @@ final class PartTrials {
         return planned().stream()
                 .filter(each -> steps().anyMatch(
                                 step -> step.equals(new TestStep.ManualStep(ManualAction.SUBSTITUTED, each.subject()))))
-                .filter(each -> standing.last(new TestStep.ManualStep(ManualAction.SUBSTITUTED, each.subject()))
+                .filter(each -> log.last(new TestStep.ManualStep(ManualAction.SUBSTITUTED, each.subject()))
                         .isEmpty())
                 .mapToDouble(each -> Double.parseDouble(words(each).orElse("0")))
                 .sum();
     }
 
-    private Optional<String> words(TestStep.ManualStep act) {
-        return standing.last(act)
+    private Optional<String> words(TestStep.ManualStep manual) {
+        return log.last(manual)
                 .filter(entry -> entry.content() instanceof Entry.Content.Done)
                 .map(entry -> ((Entry.Content.Done) entry.content()).words());
     }

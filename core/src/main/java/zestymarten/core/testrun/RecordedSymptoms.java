@@ -5,15 +5,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import zestymarten.core.finding.Symptoms;
+import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestStep;
 
-/** How functions behave, in the words in which a run keeps it. */
+/** How functions behave, by the codes in which a test keeps it. */
 public final class RecordedSymptoms {
     /** It does what it should. */
     public static final String WORKS = "works";
 
-    private static final Map<String, Symptoms.Behaviour> BY_WORD = Map.of(
+    private static final String NOT_TRIED = "not tried";
+
+    private static final Map<String, Symptoms.Behaviour> BY_CODE = Map.of(
             WORKS,
             Symptoms.Behaviour.WORKS,
             "dead",
@@ -25,25 +29,38 @@ public final class RecordedSymptoms {
 
     private RecordedSymptoms() {}
 
-    /** The words that there are, the one that says nothing first. */
-    public static List<String> words() {
-        return List.of("not tried", WORKS, "dead", "sometimes", "stays on");
+    /** The codes that there are, the one that says nothing first. */
+    public static List<String> codes() {
+        return List.of(NOT_TRIED, WORKS, "dead", "sometimes", "stays on");
     }
 
-    static boolean isWord(String word) {
-        return words().contains(word);
+    static boolean isCode(String code) {
+        return codes().contains(code);
     }
 
-    /** The complaint as the entries of a run tell it, the last word on each function. */
-    static Symptoms complaint(RunLog standing) {
+    /** What a person is to read for a code; anything else stays as it is. */
+    public static Message words(String code) {
+        return code.equals(NOT_TRIED)
+                ? Message.of("recorded_symptoms.not_tried")
+                : Optional.ofNullable(BY_CODE.get(code)).map(Message::of).orElseGet(() -> Message.verbatim(code));
+    }
+
+    static MessageArgument anyOf() {
+        return Message.list(
+                MessageArgument.Listing.Link.COMMA,
+                codes().stream().map(RecordedSymptoms::words).toList());
+    }
+
+    /** The symptoms as the entries of a run tell it, the last word on each function. */
+    static Symptoms of(RunLog log) {
         Map<String, Symptoms.Behaviour> functions = new HashMap<>();
-        for (Entry entry : standing.manual()) {
-            boolean told = entry.step() instanceof TestStep.ManualStep act
-                    && act.action() == ManualAction.COMPLAINT
+        for (Entry entry : log.manual()) {
+            boolean recorded = entry.step() instanceof TestStep.ManualStep manual
+                    && manual.action() == ManualAction.COMPLAINT
                     && entry.content() instanceof Entry.Content.Done;
-            if (told) {
-                String function = ((TestStep.ManualStep) entry.step()).subject();
-                Optional.ofNullable(BY_WORD.get(((Entry.Content.Done) entry.content()).words()))
+            if (recorded) {
+                String function = ((TestStep.ManualStep) entry.step()).subject().code();
+                Optional.ofNullable(BY_CODE.get(((Entry.Content.Done) entry.content()).words()))
                         .ifPresentOrElse(
                                 behaviour -> functions.put(function, behaviour), () -> functions.remove(function));
             }

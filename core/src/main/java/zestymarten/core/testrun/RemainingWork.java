@@ -6,17 +6,17 @@ import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
 
-/** What is still to do: measurements, checks of the meter, walks to the other end, and other manual steps. */
-public record RemainingWork(long touches, long checks, long walks, long actions) {
+/** What is still to do: measurements, checks of the meter, trips to the other end, and other manual steps. */
+public record RemainingWork(long measurements, long checks, long trips, long actions) {
     /** Cost: linear in the steps, but for those of the pairs, which are counted. */
     static RemainingWork of(TestRun test) {
-        List<TestStep> acts = Stream.of(Stage.values())
+        List<TestStep> manualSteps = Stream.of(Stage.values())
                 .flatMap(stage -> stage == Stage.SHORTS || stage == Stage.FRAME
                         ? test.plan().of(stage).stream()
                         : test.steps(stage))
                 .filter(step -> step instanceof TestStep.ManualStep && !test.isDone(step))
                 .toList();
-        long walks = acts.stream()
+        long trips = manualSteps.stream()
                 .filter(step -> ((TestStep.ManualStep) step).action() == ManualAction.WALKED
                         || ((TestStep.ManualStep) step).action() == ManualAction.WALKED_BACK)
                 .count();
@@ -24,6 +24,6 @@ public record RemainingWork(long touches, long checks, long walks, long actions)
                 .flatMap(test::steps)
                 .filter(step -> step instanceof TestStep.LeadCheck && !test.isDone(step))
                 .count();
-        return new RemainingWork(test.left() - acts.size() - checks, checks, walks, acts.size() - walks);
+        return new RemainingWork(test.left() - manualSteps.size() - checks, checks, trips, manualSteps.size() - trips);
     }
 }

@@ -85,24 +85,26 @@ final class RepairScope {
         return step.fold(
                 probes -> false,
                 this::concerns,
-                act -> act.action() == ManualAction.FUNCTION
-                        || act.action() == ManualAction.RESET
-                        || act.action() == ManualAction.REMAINING
-                        || (act.action() == ManualAction.LOOKED && named.contains(act.subject())));
+                manual -> manual.action() == ManualAction.FUNCTION
+                        || manual.action() == ManualAction.RESET
+                        || manual.action() == ManualAction.REMAINING
+                        || (manual.action() == ManualAction.LOOKED
+                                && named.contains(manual.subject().code())));
     }
 
-    private boolean concerns(TestStep.Measurement touch) {
-        boolean black = repaired.contains(touch.black());
-        boolean red = repaired.contains(touch.red());
+    private boolean concerns(TestStep.Measurement measurement) {
+        boolean black = repaired.contains(measurement.black());
+        boolean red = repaired.contains(measurement.red());
         boolean own = black || red;
-        return switch (touch.stage()) {
+        return switch (measurement.stage()) {
             case SHORTS ->
-                touch.isTied()
+                measurement.isLinked()
                         ? own
-                                || touch.ties().stream()
-                                        .anyMatch(tie -> tie.stream().anyMatch(repaired::contains))
-                        : (black && (red || beside.contains(touch.red()))) || (red && beside.contains(touch.black()));
-            case ENDS -> own || beside.contains(touch.black()) || beside.contains(touch.red());
+                                || measurement.links().stream()
+                                        .anyMatch(link -> link.stream().anyMatch(repaired::contains))
+                        : (black && (red || beside.contains(measurement.red())))
+                                || (red && beside.contains(measurement.black()));
+            case ENDS -> own || beside.contains(measurement.black()) || beside.contains(measurement.red());
             default -> own;
         };
     }
@@ -114,9 +116,13 @@ final class RepairScope {
     boolean isRetested(TestStep step) {
         return step.fold(
                 probes -> true,
-                touch -> concerns(touch)
-                        || (touch.stage() == Stage.ENDS && touch.red().isFrame() && !touch.isTied()),
-                act -> act.action() != ManualAction.LOOKED || concerns(act) || isBesideIt(act.subject()));
+                measurement -> concerns(measurement)
+                        || (measurement.stage() == Stage.ENDS
+                                && measurement.red().isFrame()
+                                && !measurement.isLinked()),
+                manual -> manual.action() != ManualAction.LOOKED
+                        || concerns(manual)
+                        || isBesideIt(manual.subject().code()));
     }
 
     /** Whether an inspection is of a connector in which a repaired wire ends. */

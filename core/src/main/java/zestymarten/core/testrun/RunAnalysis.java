@@ -13,7 +13,7 @@ import zestymarten.core.analysis.Explained;
 import zestymarten.core.analysis.Observation;
 import zestymarten.core.analysis.UnderVoltage;
 import zestymarten.core.analysis.UnitAnalysis;
-import zestymarten.core.assembly.Terminal;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.judgement.Judgement;
@@ -25,24 +25,24 @@ import zestymarten.core.testplan.TestStep;
 /**
  * What is wrong with a unit, from the entries of its run.
  *
- * <p>Method: the last reading of every step that is done is an observation; with the far ends tied, what the tie tells of
+ * <p>Method: the last reading of every step that is done is an observation; with the far ends linked, what the link tells of
  * each wire is one instead. Then come what the test voltage shows, and contacts that read open dirty and good clean through
  * mated faces. Cost: that of {@link UnitAnalysis}.
  */
 final class RunAnalysis {
     private final Design design;
-    private final StepSchedule course;
-    private final RunLog standing;
+    private final StepSchedule schedule;
+    private final RunLog log;
     private final RunReadings readings;
     private final Map<Integer, TestStep> stepOf = new HashMap<>();
     private final List<Observation> observations = new ArrayList<>();
     private final List<Explained> others = new ArrayList<>();
     private Optional<UnitAnalysis> unit = Optional.empty();
 
-    RunAnalysis(Design design, StepSchedule course, RunLog standing, RunReadings readings) {
+    RunAnalysis(Design design, StepSchedule schedule, RunLog log, RunReadings readings) {
         this.design = design;
-        this.course = course;
-        this.standing = standing;
+        this.schedule = schedule;
+        this.log = log;
         this.readings = readings;
     }
 
@@ -54,11 +54,11 @@ final class RunAnalysis {
     /**
      * The same after one more entry, if that is a pair that reads apart as it should and that changes nothing of what was found.
      *
-     * @param course and the others as the entry leaves them
+     * @param schedule and the others as the entry leaves them
      */
-    Optional<RunAnalysis> with(StepSchedule course, RunLog standing, RunReadings readings) {
-        return course.addedPair().flatMap(pair -> unit().with(pair)).map(more -> {
-            RunAnalysis after = new RunAnalysis(design, course, standing, readings);
+    Optional<RunAnalysis> with(StepSchedule schedule, RunLog log, RunReadings readings) {
+        return schedule.addedPair().flatMap(pair -> unit().with(pair)).map(more -> {
+            RunAnalysis after = new RunAnalysis(design, schedule, log, readings);
             after.unit = Optional.of(more);
             return after;
         });
@@ -66,21 +66,21 @@ final class RunAnalysis {
 
     List<RunFinding> findings() {
         DiodeReadings diodes = new DiodeReadings(design);
-        standing.steps().forEach(step -> {
-            if (step instanceof TestStep.Measurement touch && touch.isOnDiodeRange()) {
-                noteDiode(diodes, touch);
-            } else if (step instanceof TestStep.Measurement touch && course.isDone(touch)) {
-                noteAll(touch, standing.of(touch));
-            } else if (step instanceof TestStep.ManualStep act && act.action() == ManualAction.REMAINING) {
-                noteLength(act);
+        log.steps().forEach(step -> {
+            if (step instanceof TestStep.Measurement measurement && measurement.isOnDiodeRange()) {
+                noteDiode(diodes, measurement);
+            } else if (step instanceof TestStep.Measurement measurement && schedule.isDone(measurement)) {
+                noteAll(measurement, log.of(measurement));
+            } else if (step instanceof TestStep.ManualStep manual && manual.action() == ManualAction.REMAINING) {
+                noteLength(manual);
             }
         });
-        standing.setAside().forEach(this::noteSetAside);
-        course.defects().forEach(this::noteDefect);
+        log.setAside().forEach(this::noteSetAside);
+        schedule.defects().forEach(this::noteDefect);
         others.addAll(diodes.findings());
         observations.sort(Comparator.comparingInt(Observation::number));
-        UnitAnalysis analysed = UnitAnalysis.of(
-                design, readings.now(), Priors.usual(), RecordedSymptoms.complaint(standing), observations);
+        UnitAnalysis analysed =
+                UnitAnalysis.of(design, readings.now(), Priors.usual(), RecordedSymptoms.of(log), observations);
         unit = Optional.of(analysed);
         return Stream.concat(analysed.findings().stream(), others.stream())
                 .map(this::found)
@@ -88,47 +88,47 @@ final class RunAnalysis {
     }
 
     /** Every reading of a step is evidence; under voltage the last one. */
-    private void noteAll(TestStep.Measurement touch, List<Entry> all) {
-        if (touch.isUnderVoltage()) {
-            all.stream().skip(Math.max(0, all.size() - 1)).forEach(entry -> noteUnderVoltage(touch, entry));
+    private void noteAll(TestStep.Measurement measurement, List<Entry> all) {
+        if (measurement.isUnderVoltage()) {
+            all.stream().skip(Math.max(0, all.size() - 1)).forEach(entry -> noteUnderVoltage(measurement, entry));
             return;
         }
-        for (Observation each : TouchObservations.of(touch, all, readings)) {
-            stepOf.put(each.number(), touch);
+        for (Observation each : MeasurementObservations.of(measurement, all, readings)) {
+            stepOf.put(each.number(), measurement);
             observations.add(each);
         }
     }
 
-    private void noteDiode(DiodeReadings diodes, TestStep.Measurement touch) {
-        standing.last(touch)
-                .filter(last -> course.isDone(touch))
+    private void noteDiode(DiodeReadings diodes, TestStep.Measurement measurement) {
+        log.last(measurement)
+                .filter(last -> schedule.isDone(measurement))
                 .ifPresent(last -> readings.judgement(last).ifPresent(judgement -> {
-                    stepOf.put(last.sequence(), touch);
-                    diodes.add(last.sequence(), touch.black(), touch.red(), judgement);
+                    stepOf.put(last.sequence(), measurement);
+                    diodes.add(last.sequence(), measurement.black(), measurement.red(), judgement);
                 }));
     }
 
-    private void noteUnderVoltage(TestStep.Measurement touch, Entry last) {
+    private void noteUnderVoltage(TestStep.Measurement measurement, Entry last) {
         readings.judgement(last).ifPresent(judgement -> {
-            stepOf.put(last.sequence(), touch);
+            stepOf.put(last.sequence(), measurement);
             UnderVoltage.finding(
                             design,
-                            touch.side(touch.black()),
-                            touch.red(),
-                            RunReadings.quantity(touch),
-                            readings.voltage().testV(touch),
-                            readings.voltage().least(touch).least(),
+                            measurement.side(measurement.black()),
+                            measurement.red(),
+                            RunReadings.quantity(measurement),
+                            readings.voltage().testV(measurement),
+                            readings.voltage().minimum(measurement).minimum(),
                             judgement,
                             last.sequence())
-                    .map(each -> withLift(touch, each))
+                    .map(each -> withLift(measurement, each))
                     .ifPresent(others::add);
         });
     }
 
     /** What was at fault beside a repair stays so until it is read again. */
-    private void noteSetAside(TestStep.Measurement touch, List<Entry> entries) {
+    private void noteSetAside(TestStep.Measurement measurement, List<Entry> entries) {
         if (entries.stream().anyMatch(this::isFailing)) {
-            noteAll(touch, entries);
+            noteAll(measurement, entries);
         }
     }
 
@@ -139,31 +139,30 @@ final class RunAnalysis {
     }
 
     private void noteLength(TestStep.ManualStep length) {
-        standing.last(length).filter(this::isFailing).ifPresent(entry -> {
+        log.last(length).filter(this::isFailing).ifPresent(entry -> {
             stepOf.put(entry.sequence(), length);
-            String wire = RemainingLength.conductor(length.subject());
+            Subject.LengthOf read = RemainingLength.length(length);
             boolean broken = !(RunReadings.meaning(entry) instanceof MeterReading.Value);
-            Terminal end = RemainingLength.end(design, length.subject());
             others.add(Explained.shown(
-                    new Finding.SecondFault(wire, end, broken),
+                    new Finding.SecondFault(read.conductor(), read.end(), broken),
                     List.of(entry.sequence()),
-                    design.conductor(wire).function().stream().toList()));
+                    design.conductor(read.conductor()).function().stream().toList()));
         });
     }
 
-    private void noteDefect(TestStep.ManualStep look, Finding.Defect defect) {
-        standing.last(look).ifPresent(seen -> {
-            stepOf.put(seen.sequence(), look);
-            others.add(
-                    Explained.shown(new Finding.Damaged(look.subject(), defect), List.of(seen.sequence()), List.of()));
+    private void noteDefect(TestStep.ManualStep inspection, Finding.Defect defect) {
+        log.last(inspection).ifPresent(seen -> {
+            stepOf.put(seen.sequence(), inspection);
+            others.add(Explained.shown(
+                    new Finding.Damaged(inspection.subject(), defect), List.of(seen.sequence()), List.of()));
         });
     }
 
     /** Where it read well again when it was lifted out of the water is evidence too: it says where the damage is. */
-    private Explained withLift(TestStep.Measurement touch, Explained explained) {
+    private Explained withLift(TestStep.Measurement measurement, Explained explained) {
         TestStep lift =
-                new TestStep.ManualStep(ManualAction.LIFTED, touch.black().name());
-        Optional<Entry> lifted = touch.stage() == Stage.WET ? standing.last(lift) : Optional.empty();
+                new TestStep.ManualStep(ManualAction.LIFTED, measurement.black().name());
+        Optional<Entry> lifted = measurement.stage() == Stage.WET ? log.last(lift) : Optional.empty();
         lifted.ifPresent(entry -> stepOf.put(entry.sequence(), lift));
         return explained.shownBy(
                 Stream.concat(explained.evidence().stream(), lifted.stream().map(Entry::sequence))
@@ -174,7 +173,7 @@ final class RunAnalysis {
     private RunFinding found(Explained explained) {
         List<Entry> evidence = explained.evidence().stream()
                 .flatMap(number -> Optional.ofNullable(stepOf.get(number)).stream())
-                .flatMap(step -> standing.shown(step).stream())
+                .flatMap(step -> log.shown(step).stream())
                 .distinct()
                 .sorted(Comparator.comparingInt(Entry::sequence))
                 .toList();

@@ -26,7 +26,7 @@ import zestymarten.core.testplan.TestStep;
  *
  * <p>Rules: what was taken back does not count. A repair ends what was read before of everything that it concerns, see {@link
  * RepairScope}: all that has to be shown again. What was read of the neighbours is set aside and not forgotten: a fault there is not repaired by it. A length
- * of a broken wire that was mended ends its own reading alone. What is read against linked far ends asks for the links, and
+ * of a broken wire that was repaired ends its own reading alone. What is read against linked far ends asks for the links, and
  * the trips to them, again. Everything else stays shown.
  *
  * <p>Method: persistent maps, so that one entry more shares all that went before. Cost: of one entry log n; of a repair the
@@ -45,7 +45,7 @@ final class RunLog {
     private PMap<UUID, Entry> byId = HashTreePMap.empty();
     private PMap<TestStep, PVector<Entry>> byStep = HashTreePMap.empty();
     private PMap<Stage, PVector<TestStep>> made = HashTreePMap.empty();
-    private PMap<TestStep, Integer> touches = HashTreePMap.empty();
+    private PMap<TestStep, Integer> measurements = HashTreePMap.empty();
     private OrderedPMap<TestStep.Measurement, List<Entry>> setAside = OrderedPMap.empty();
     private int takenBack;
 
@@ -62,7 +62,7 @@ final class RunLog {
         byId = earlier.byId;
         byStep = earlier.byStep;
         made = earlier.made;
-        touches = earlier.touches;
+        measurements = earlier.measurements;
         setAside = earlier.setAside;
         takenBack = earlier.takenBack;
     }
@@ -78,7 +78,7 @@ final class RunLog {
         TestStep step = entry.step();
         entries = entries.plus(entry);
         byId = byId.plus(entry.id(), entry);
-        touches = touches.plus(step, touches.getOrDefault(step, 0) + 1);
+        measurements = measurements.plus(step, measurements.getOrDefault(step, 0) + 1);
         if (!entry.stands()) {
             takenBack++;
             return;
@@ -90,8 +90,8 @@ final class RunLog {
                     made.getOrDefault(step.stage(), TreePVector.empty()).plus(step));
         }
         byStep = byStep.plus(step, (before == null ? TreePVector.<Entry>empty() : before).plus(entry));
-        if (step instanceof TestStep.Measurement touch) {
-            setAside = setAside.minus(touch);
+        if (step instanceof TestStep.Measurement measurement) {
+            setAside = setAside.minus(measurement);
         } else {
             manual = manual.plus(entry);
         }
@@ -147,8 +147,8 @@ final class RunLog {
     /** The entries that show how a step stands, before a repair beside it if there are none since. */
     List<Entry> shown(TestStep step) {
         List<Entry> since = of(step);
-        return since.isEmpty() && step instanceof TestStep.Measurement touch
-                ? setAside.getOrDefault(touch, since)
+        return since.isEmpty() && step instanceof TestStep.Measurement measurement
+                ? setAside.getOrDefault(measurement, since)
                 : since;
     }
 
@@ -158,8 +158,8 @@ final class RunLog {
     }
 
     /** The number that the next entry of a step will have. */
-    int nextTouch(TestStep step) {
-        return touches.getOrDefault(step, 0) + 1;
+    int nextAttempt(TestStep step) {
+        return measurements.getOrDefault(step, 0) + 1;
     }
 
     /** The last entry that stands, which is the one to take back. */
@@ -182,38 +182,40 @@ final class RunLog {
             drop(length::equals);
             return;
         }
-        RepairScope scope = RepairScope.of(design, repair.subject());
+        RepairScope scope = RepairScope.of(design, repair.subject().code());
         List<TestStep> ends = steps(Stage.ENDS);
         boolean linksAgain = byStep.containsKey(new TestStep.ManualStep(ManualAction.FREED))
                 && ends.stream()
-                        .anyMatch(step ->
-                                step instanceof TestStep.Measurement touch && touch.isTied() && scope.concerns(touch));
+                        .anyMatch(step -> step instanceof TestStep.Measurement measurement
+                                && measurement.isLinked()
+                                && scope.concerns(measurement));
         for (TestStep step : ends) {
-            if (step instanceof TestStep.Measurement touch && scope.concerns(touch)) {
-                setAside = setAside.plus(touch, of(touch));
+            if (step instanceof TestStep.Measurement measurement && scope.concerns(measurement)) {
+                setAside = setAside.plus(measurement, of(measurement));
             }
         }
         List<TestStep.Measurement> own = setAside.keySet().stream()
-                .filter(touch -> scope.isOf(touch.black()) || scope.isOf(touch.red()))
+                .filter(measurement -> scope.isOf(measurement.black()) || scope.isOf(measurement.red()))
                 .toList();
         setAside = setAside.minusAll(own);
         Set<TestStep> setAgain =
                 steps().filter(scope::concerns).flatMap(RunLog::settings).collect(Collectors.toSet());
         drop(step -> scope.concerns(step)
                 || setAgain.contains(step)
-                || (linksAgain && step instanceof TestStep.ManualStep act && OF_LINKS.contains(act.action())));
+                || (linksAgain && step instanceof TestStep.ManualStep manual && OF_LINKS.contains(manual.action())));
     }
 
     /** What is set before a measurement, and set back after it: switches and relays, or the machine's moving part. */
     private static Stream<TestStep> settings(TestStep step) {
-        if (!(step instanceof TestStep.Measurement touch) || touch.state().isEmpty()) {
+        if (!(step instanceof TestStep.Measurement measurement)
+                || measurement.state().isEmpty()) {
             return Stream.of();
         }
-        return touch.stage() == Stage.BEND
+        return measurement.stage() == Stage.BEND
                 ? Stream.of(
-                        new TestStep.ManualStep(ManualAction.MOVED_TO, touch.state()),
+                        new TestStep.ManualStep(ManualAction.MOVED_TO, measurement.state()),
                         new TestStep.ManualStep(ManualAction.MOVED_TO))
-                : Stream.of(new TestStep.ManualStep(ManualAction.POSITION, touch.state()));
+                : Stream.of(new TestStep.ManualStep(ManualAction.POSITION, measurement.state()));
     }
 
     private void drop(Predicate<TestStep> which) {
@@ -230,7 +232,7 @@ final class RunLog {
     }
 
     /** Whether a probe was put on the wiring after an entry was made. */
-    boolean wasTouchedAfter(Entry check) {
+    boolean wasMeasuredAfter(Entry check) {
         for (int i = entries.size() - 1; i >= 0 && entries.get(i).sequence() > check.sequence(); i--) {
             Entry entry = entries.get(i);
             if (entry.stands()

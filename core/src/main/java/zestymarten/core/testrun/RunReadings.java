@@ -44,7 +44,7 @@ final class RunReadings {
     private final Design design;
     private final TestOptions approach;
     private final TestConditions before;
-    private final RunLog standing;
+    private final RunLog log;
     private final Map<Integer, Judgement> judged = new ConcurrentHashMap<>();
     /** Judgements that no later measurement changes, shared by the states of a test while measurements are added. */
     private Map<Integer, SettledReading> settled = new ConcurrentHashMap<>();
@@ -55,20 +55,20 @@ final class RunReadings {
     private final Temperatures warmth;
     private final LeadDoubts leads;
     private final VoltageReadings voltage;
-    private Optional<AlikeWires> likes = Optional.empty();
+    private Optional<SimilarWires> similar = Optional.empty();
 
     /** A judgement for good, and the very entry that it is of: another state of the test may have another under its number. */
     private record SettledReading(Entry entry, Judgement judgement) {}
 
-    RunReadings(Design design, TestOptions approach, TestConditions before, RunLog standing) {
+    RunReadings(Design design, TestOptions approach, TestConditions before, RunLog log) {
         this.design = design;
         this.approach = approach;
         this.before = before;
-        this.standing = standing;
-        zeros = new NullHistory(before, standing);
-        warmth = new Temperatures(design, standing);
-        leads = new LeadDoubts(design, before, standing, zeros);
-        voltage = new VoltageReadings(design, approach, standing);
+        this.log = log;
+        zeros = new NullHistory(before, log);
+        warmth = new Temperatures(design, log);
+        leads = new LeadDoubts(design, before, log, zeros);
+        voltage = new VoltageReadings(design, approach, log);
     }
 
     /**
@@ -76,15 +76,15 @@ final class RunReadings {
      * one but of the wires that are compared with it, and of what is in doubt. Cost: the wires and what is in doubt.
      */
     void follow(RunReadings earlier, Entry added) {
-        if (!design.equals(earlier.design) || !(added.step() instanceof TestStep.Measurement touch)) {
+        if (!design.equals(earlier.design) || !(added.step() instanceof TestStep.Measurement measurement)) {
             return; // anything else may tell another temperature, or another zero
         }
         expected = earlier.expected;
         settled = earlier.settled;
-        if (!touch.stage().isUnderVoltage()) {
+        if (!measurement.stage().isUnderVoltage()) {
             earlier.judged.forEach((sequence, judgement) -> {
-                boolean compared = touch.stage() == Stage.ENDS
-                        && standing.entries().get(sequence - 1).step().stage() == Stage.ENDS;
+                boolean compared = measurement.stage() == Stage.ENDS
+                        && log.entries().get(sequence - 1).step().stage() == Stage.ENDS;
                 if (!compared && judgement.verdict() != Verdict.DOUBTFUL) {
                     judged.put(sequence, judgement);
                 }
@@ -96,9 +96,9 @@ final class RunReadings {
         return design;
     }
 
-    /** Whether the limit of a touch is so low that a tenth of it is below twenty steps of the meter. */
-    boolean isTight(TestStep.Measurement touch) {
-        return expectation(touch)
+    /** Whether the limit of a measurement is so low that a tenth of it is below twenty steps of the meter. */
+    boolean isTight(TestStep.Measurement measurement) {
+        return expectation(measurement)
                 .fold(
                         joined -> joined.limit().high().value()
                                 < TIGHT_COUNTS * before.meter().resolutionOhm(),
@@ -109,11 +109,11 @@ final class RunReadings {
         return approach;
     }
 
-    static Quantity quantity(TestStep.Measurement touch) {
-        if (touch.isUnderVoltage()) {
-            return touch.stage() == Stage.WITHSTAND ? Quantity.LEAKAGE : Quantity.INSULATION;
+    static Quantity quantity(TestStep.Measurement measurement) {
+        if (measurement.isUnderVoltage()) {
+            return measurement.stage() == Stage.WITHSTAND ? Quantity.LEAKAGE : Quantity.INSULATION;
         }
-        return touch.isOnDiodeRange() ? Quantity.FORWARD_VOLTAGE : Quantity.RESISTANCE;
+        return measurement.isOnDiodeRange() ? Quantity.FORWARD_VOLTAGE : Quantity.RESISTANCE;
     }
 
     static MeterReading meaning(Entry entry) {
@@ -122,7 +122,7 @@ final class RunReadings {
                 : new MeterReading.Refused(Message.of("run_readings.no_reading"));
     }
 
-    /** The conditions with the leads' ohms as read last. */
+    /** The conditions with the test-lead resistance as read last. */
     TestConditions now() {
         return zeros.now();
     }
@@ -136,19 +136,20 @@ final class RunReadings {
         return zeros;
     }
 
-    SwitchState state(TestStep.Measurement touch) {
+    SwitchState state(TestStep.Measurement measurement) {
         List<SwitchState> states = design.assembly().states();
         return states.stream()
-                .filter(each -> each.id().equals(touch.state()))
+                .filter(each -> each.id().equals(measurement.state()))
                 .findFirst()
                 .orElse(states.get(0));
     }
 
-    /** What a good unit shows at a touch. */
-    Expectation expectation(TestStep.Measurement touch) {
+    /** What a good unit shows at a measurement. */
+    Expectation expectation(TestStep.Measurement measurement) {
         return expected.computeIfAbsent(
-                touch,
-                any -> design.at(warmth.of(touch)).expectation(touch.black(), touch.red(), state(touch), touch.ties()));
+                measurement,
+                any -> design.at(warmth.of(measurement))
+                        .expectation(measurement.black(), measurement.red(), state(measurement), measurement.links()));
     }
 
     /** What was typed, as understood for a step, with the doubts it raises. */
@@ -160,26 +161,29 @@ final class RunReadings {
                 : new ReadingParser(before.meter().oneIsOverRange()).understand(figure);
         return step.fold(
                 probes -> LeadReadingCheck.understand(probes, plain),
-                touch -> touch.isUnderVoltage()
-                        ? VoltageReadings.inItsUnit(touch, plain)
-                        : touch.isOnDiodeRange()
+                measurement -> measurement.isUnderVoltage()
+                        ? VoltageReadings.inItsUnit(measurement, plain)
+                        : measurement.isOnDiodeRange()
                                 ? DiodeJudge.understood(plain)
                                 : PlausibilityCheck.raise(
-                                        onItsRange(touch, plain), expectation(touch), now(), neighbours(touch)),
-                act -> ManualReadingCheck.understand(act, plain));
+                                        onItsRange(measurement, plain),
+                                        expectation(measurement),
+                                        now(),
+                                        neighbours(measurement)),
+                manual -> ManualReadingCheck.understand(manual, plain));
     }
 
-    /** The range to set for a touch; empty for a meter that finds it by itself. */
-    OptionalDouble range(TestStep.Measurement touch) {
-        if (!before.meter().hasRanges() || !touch.isInOhms()) {
+    /** The range to set for a measurement; empty for a meter that finds it by itself. */
+    OptionalDouble range(TestStep.Measurement measurement) {
+        if (!before.meter().hasRanges() || !measurement.isInOhms()) {
             return OptionalDouble.empty();
         }
-        double high = expectation(touch)
+        double high = expectation(measurement)
                 .fold(
                         joined ->
                                 joined.limit().high().value() + now().leadsOhm().orElse(0),
                         () -> Double.POSITIVE_INFINITY);
-        double beyond = standing.of(touch).stream()
+        double beyond = log.of(measurement).stream()
                 .mapToDouble(entry -> meaning(entry) instanceof MeterReading.Above above ? above.value() : 0)
                 .max()
                 .orElse(0);
@@ -187,8 +191,8 @@ final class RunReadings {
     }
 
     /** Over-range of a lower range than the highest says no more than "more than that range". */
-    private MeterReading onItsRange(TestStep.Measurement touch, MeterReading plain) {
-        OptionalDouble range = range(touch);
+    private MeterReading onItsRange(TestStep.Measurement measurement, MeterReading plain) {
+        OptionalDouble range = range(measurement);
         boolean lower =
                 range.isPresent() && range.getAsDouble() < before.meter().topOhm();
         return plain instanceof MeterReading.OverRange && lower
@@ -197,15 +201,15 @@ final class RunReadings {
     }
 
     /** Wires in the cavities beside the red probe, when a net is read end to end. */
-    private List<PlausibilityCheck.Neighbour> neighbours(TestStep.Measurement touch) {
-        if (touch.stage() != Stage.ENDS || !touch.red().isPin() || touch.isTied()) {
+    private List<PlausibilityCheck.Neighbour> neighbours(TestStep.Measurement measurement) {
+        if (measurement.stage() != Stage.ENDS || !measurement.red().isPin() || measurement.isLinked()) {
             return List.of();
         }
         List<Terminal> pins = design.assembly()
-                .connector(touch.red().connector())
+                .connector(measurement.red().connector())
                 .map(Connector::terminals)
                 .orElse(List.of());
-        int place = pins.indexOf(touch.red());
+        int place = pins.indexOf(measurement.red());
         return IntStream.of(place - 1, place + 1)
                 .filter(each -> each >= 0 && each < pins.size())
                 .mapToObj(pins::get)
@@ -223,34 +227,35 @@ final class RunReadings {
     private Judgement judge(TestStep step, MeterReading meaning, TestConditions conditions) {
         return step.fold(
                 probes -> LeadReadingCheck.judge(probes, meaning),
-                touch -> touch.isUnderVoltage()
-                        ? voltage.judge(touch, meaning)
-                        : touch.isOnDiodeRange()
-                                ? diode(touch).judge(meaning, isForwards(touch))
-                                : onOhms(touch, meaning, conditions),
-                act -> ManualReadingCheck.judge(design, act, meaning, conditions));
+                measurement -> measurement.isUnderVoltage()
+                        ? voltage.judge(measurement, meaning)
+                        : measurement.isOnDiodeRange()
+                                ? diode(measurement).judge(meaning, isForwards(measurement))
+                                : onOhms(measurement, meaning, conditions),
+                manual -> ManualReadingCheck.judge(design, manual, meaning, conditions));
     }
 
-    private Judgement onOhms(TestStep.Measurement touch, MeterReading meaning, TestConditions conditions) {
-        Judgement plain = ResistanceJudge.judge(meaning, expectation(touch), conditions);
-        return design.isBesideDiode(touch.black(), touch.red(), state(touch), touch.ties())
-                ? DiodeRule.applied(plain, expectation(touch))
+    private Judgement onOhms(TestStep.Measurement measurement, MeterReading meaning, TestConditions conditions) {
+        Judgement plain = ResistanceJudge.judge(meaning, expectation(measurement), conditions);
+        return design.isBesideDiode(measurement.black(), measurement.red(), state(measurement), measurement.links())
+                ? DiodeRule.applied(plain, expectation(measurement))
                 : plain;
     }
 
     /** The diode between the probes. */
-    Component part(TestStep.Measurement touch) {
-        return DiodeReadings.diode(design, touch.black(), touch.red()).orElseThrow();
+    Component part(TestStep.Measurement measurement) {
+        return DiodeReadings.diode(design, measurement.black(), measurement.red())
+                .orElseThrow();
     }
 
     /** How a diode is judged. */
-    DiodeJudge diode(TestStep.Measurement touch) {
-        return DiodeJudge.of(part(touch).forwardV());
+    DiodeJudge diode(TestStep.Measurement measurement) {
+        return DiodeJudge.of(part(measurement).forwardV());
     }
 
     /** Whether a diode should conduct between the probes. */
-    boolean isForwards(TestStep.Measurement touch) {
-        return part(touch).a().equals(touch.red());
+    boolean isForwards(TestStep.Measurement measurement) {
+        return part(measurement).a().equals(measurement.red());
     }
 
     /** The judgement of an entry as it stands among the others; empty for what is no reading. */
@@ -277,9 +282,9 @@ final class RunReadings {
 
     /** Whether no later measurement changes it: wires are compared with each other, and what is in doubt may be settled. */
     private static boolean isForGood(TestStep step, Judgement judgement) {
-        return step instanceof TestStep.Measurement touch
-                && touch.stage() != Stage.ENDS
-                && !touch.isUnderVoltage()
+        return step instanceof TestStep.Measurement measurement
+                && measurement.stage() != Stage.ENDS
+                && !measurement.isUnderVoltage()
                 && judgement.verdict() != Verdict.DOUBTFUL;
     }
 
@@ -297,8 +302,9 @@ final class RunReadings {
                     Message.of("run_readings.falls_while_voltage_on"));
         }
         boolean asked = entry.step().stage() == Stage.ENDS && judgement.verdict() == Verdict.PASS;
-        return asked && entry.step() instanceof TestStep.Measurement touch
-                ? likes().oddness(touch, judgement)
+        return asked && entry.step() instanceof TestStep.Measurement measurement
+                ? similar()
+                        .deviation(measurement, judgement)
                         .map(reason -> judgement.as(
                                 Verdict.WATCH, judgement.contact(), Judgement.Reason.UNLIKE_ITS_SET, reason))
                         .orElse(judgement)
@@ -306,19 +312,20 @@ final class RunReadings {
     }
 
     /** The wires that read alike, of the last reading of each. */
-    private synchronized AlikeWires likes() {
-        AlikeWires known = likes.orElseGet(() -> {
-            AlikeWires made = new AlikeWires(design);
-            for (TestStep step : standing.steps(Stage.ENDS)) {
-                if (step instanceof TestStep.Measurement touch) {
-                    standing.last(step)
+    private synchronized SimilarWires similar() {
+        SimilarWires known = similar.orElseGet(() -> {
+            SimilarWires made = new SimilarWires(design);
+            for (TestStep step : log.steps(Stage.ENDS)) {
+                if (step instanceof TestStep.Measurement measurement) {
+                    log.last(step)
                             .filter(last -> last.content() instanceof Entry.Content.Reading)
-                            .ifPresent(last -> made.add(touch, judge(touch, meaning(last), zeros.at(last))));
+                            .ifPresent(
+                                    last -> made.add(measurement, judge(measurement, meaning(last), zeros.at(last))));
                 }
             }
             return made;
         });
-        likes = Optional.of(known);
+        similar = Optional.of(known);
         return known;
     }
 
@@ -327,11 +334,11 @@ final class RunReadings {
         if (early.isPresent()) {
             return inDoubt(judgement, early.get());
         }
-        if (!(entry.step() instanceof TestStep.Measurement touch) || touch.isUnderVoltage()) {
+        if (!(entry.step() instanceof TestStep.Measurement measurement) || measurement.isUnderVoltage()) {
             return judgement;
         }
-        return warmth.tooLittle(touch)
-                .or(() -> leads.doubt(entry, judgement, then -> judge(touch, meaning(entry), then)))
+        return warmth.tooLittle(measurement)
+                .or(() -> leads.doubt(entry, judgement, then -> judge(measurement, meaning(entry), then)))
                 .map(reason -> inDoubt(judgement, reason))
                 .orElse(judgement);
     }

@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Moisture;
@@ -19,42 +20,40 @@ import zestymarten.core.testplan.TestStep;
  * or unplugged is put back. Made as they are asked for, never stored.
  */
 final class StageSteps {
-    private static final String FAR_END = "far end";
-
     private final TestPlan plan;
-    private final RunLog standing;
+    private final RunLog log;
     private final RunReadings readings;
-    private final OpenItems ledger;
+    private final OpenItems openItems;
     private final StepSchedule schedule;
     private final StepStates states;
-    private final TiedTouches tied;
-    private final VisualFindings look;
+    private final LinkedMeasurements linked;
+    private final VisualFindings inspections;
     private final PartTrials substitutes;
     private final WiggleSteps wiggle;
     private final Set<String> refused;
 
     StageSteps(
             TestPlan plan,
-            RunLog standing,
+            RunLog log,
             RunReadings readings,
-            OpenItems ledger,
+            OpenItems openItems,
             StepSchedule schedule,
             StepStates states,
-            TiedTouches tied) {
+            LinkedMeasurements linked) {
         this.plan = plan;
-        this.standing = standing;
+        this.log = log;
         this.readings = readings;
-        this.ledger = ledger;
+        this.openItems = openItems;
         this.schedule = schedule;
         this.states = states;
-        this.tied = tied;
+        this.linked = linked;
         Assembly assembly = readings.design().assembly();
-        look = new VisualFindings(assembly, standing);
-        substitutes = new PartTrials(assembly, standing);
-        wiggle = new WiggleSteps(plan, assembly, standing, RecordedSymptoms.complaint(standing));
+        inspections = new VisualFindings(assembly, log);
+        substitutes = new PartTrials(assembly, log);
+        wiggle = new WiggleSteps(plan, assembly, log, RecordedSymptoms.of(log));
         refused = plan.priced().stream()
                 .map(Connector::id)
-                .filter(each -> standing.last(new TestStep.ManualStep(ManualAction.ACCESS, each))
+                .filter(each -> log.last(new TestStep.ManualStep(ManualAction.ACCESS, each))
                         .filter(entry -> entry.content() instanceof Entry.Content.Skip)
                         .isPresent())
                 .collect(Collectors.toSet());
@@ -65,8 +64,8 @@ final class StageSteps {
         return refused;
     }
 
-    VisualFindings look() {
-        return look;
+    VisualFindings inspections() {
+        return inspections;
     }
 
     PartTrials substitutes() {
@@ -80,7 +79,7 @@ final class StageSteps {
             case PREPARE, METER -> plan.of(stage).stream();
             case BEND -> reached(wiggle.all());
             case PARTS, DIODES, WARM -> reached(plan.of(stage).stream());
-            case LOOK -> Stream.concat(plan.of(stage).stream(), look.matesOutside());
+            case LOOK -> Stream.concat(plan.of(stage).stream(), inspections.matesOutside());
             case ENDS -> reached(ends());
             case SHORTS ->
                 Stream.concat(
@@ -121,7 +120,7 @@ final class StageSteps {
     Stream<TestStep> proofThere() {
         return schedule.pieces().far().stubs().isEmpty() || plan.approach().quick()
                 ? Stream.of()
-                : Stream.of(new TestStep.ManualStep(ManualAction.FRAME_PROOF, FAR_END));
+                : Stream.of(new TestStep.ManualStep(ManualAction.FRAME_PROOF, Subject.Sole.FAR_END));
     }
 
     /** Without what is behind a cover that nobody may open. */
@@ -130,19 +129,19 @@ final class StageSteps {
     }
 
     boolean isRefused(TestStep step) {
-        return step instanceof TestStep.Measurement touch
-                && (refused.contains(touch.black().connector())
-                        || refused.contains(touch.red().connector()));
+        return step instanceof TestStep.Measurement measurement
+                && (refused.contains(measurement.black().connector())
+                        || refused.contains(measurement.red().connector()));
     }
 
     private Stream<TestStep> ends() {
-        if (tied.farEnd().isEmpty()) {
+        if (linked.farEnd().isEmpty()) {
             return plan.of(Stage.ENDS).stream();
         }
         List<TestStep> fixed = plan.of(Stage.ENDS);
-        Stream<TestStep> walks = fixed.stream().filter(TestStep.ManualStep.class::isInstance);
+        Stream<TestStep> trips = fixed.stream().filter(TestStep.ManualStep.class::isInstance);
         Stream<TestStep> bonds = fixed.stream().filter(TestStep.Measurement.class::isInstance);
-        return Stream.of(walks, tied.touches().stream(), bonds).flatMap(each -> each);
+        return Stream.of(trips, linked.measurements().stream(), bonds).flatMap(each -> each);
     }
 
     /** Only what has passed continuity goes under the test voltage. */
@@ -174,13 +173,13 @@ final class StageSteps {
     }
 
     /** A core that reads low in the water is lifted out of it until it reads well: there is the damage. */
-    private Stream<TestStep> liftedIfWet(TestStep.Measurement touch) {
-        return states.isDone(touch) && states.state(touch) == StepState.FAULT
+    private Stream<TestStep> liftedIfWet(TestStep.Measurement measurement) {
+        return states.isDone(measurement) && states.state(measurement) == StepState.FAULT
                 ? Stream.of(
-                        touch,
+                        measurement,
                         new TestStep.ManualStep(
-                                ManualAction.LIFTED, touch.black().name()))
-                : Stream.of(touch);
+                                ManualAction.LIFTED, measurement.black().name()))
+                : Stream.of(measurement);
     }
 
     /** What insulation has not passed does not go under the higher voltage. */
@@ -197,7 +196,7 @@ final class StageSteps {
 
     private Stream<TestStep> repair() {
         Stream<TestStep> others = substitutes.steps();
-        if (standing.repairs().isEmpty()) {
+        if (log.repairs().isEmpty()) {
             return others;
         }
         Stream<TestStep> proof = Stream.concat(
@@ -208,18 +207,19 @@ final class StageSteps {
 
     private Stream<TestStep> close() {
         Stream<TestStep> check = plan.approach().quick() ? Stream.empty() : TestPlan.probes(Stage.CLOSE).stream();
-        return Stream.concat(check, ledger.toPutBack().stream());
+        return Stream.concat(check, openItems.toPutBack().stream());
     }
 
-    /** Deeds that nobody asks for but that can be told at any time. */
-    boolean isPossible(TestStep.ManualStep act) {
-        return switch (act.action()) {
-            case COMPLAINT -> plan.functions().contains(act.subject());
-            case OPENED, MENDED, ACCESSORIES, POSITION_NAMED -> !act.subject().isBlank();
-            case WANDERS, HALVES, PURPOSE -> act.subject().isEmpty();
-            case SUBSTITUTE -> substitutes.isPart(act.subject());
-            case REMAINING -> RemainingLength.isOne(readings.design(), act.subject());
-            default -> steps(act.stage()).anyMatch(act::equals);
+    /** Manual steps that nobody asks for but that can be entered at any time. */
+    boolean isPossible(TestStep.ManualStep manual) {
+        return switch (manual.action()) {
+            case COMPLAINT -> plan.functions().contains(manual.subject().code());
+            case OPENED, MENDED, ACCESSORIES, POSITION_NAMED ->
+                !manual.subject().code().isBlank();
+            case WANDERS, HALVES, PURPOSE -> manual.subject().isNothing();
+            case SUBSTITUTE -> substitutes.isPart(manual.subject().code());
+            case REMAINING -> RemainingLength.isOne(readings.design(), manual.subject());
+            default -> steps(manual.stage()).anyMatch(manual::equals);
         };
     }
 }

@@ -25,20 +25,20 @@ import zestymarten.core.testplan.TestStep;
 /**
  * Which steps a run has by what was entered so far, and which of them are done.
  *
- * <p>Rules: a wire that reads open is touched once more on clean metal before it is believed. A wire that stays open brings
+ * <p>Rules: a wire that reads open is measured once more on clean metal before it is believed. A wire that stays open brings
  * its far end into the later stages. The wires of a function that works only sometimes are read while they are moved.
  * Under the test voltage goes only what has passed continuity. After a repair every function is tried. What was opened or
  * unplugged is put back, and the meter is checked after the last reading. Cost: linear in the wires and what was done by hand;
- * pairs are walked, never stored, and a state that {@linkplain #follow follows} another counts only what is new.
+ * pairs are gone through, never stored, and a state that {@linkplain #follow follows} another counts only what is new.
  */
 final class StepSchedule {
     private final TestPlan plan;
-    private final RunLog standing;
+    private final RunLog log;
     private final RunReadings readings;
-    private final Symptoms complaint;
+    private final Symptoms symptoms;
     private final ImpliedPoints points;
     private final StepStates states;
-    private final TiedTouches tied;
+    private final LinkedMeasurements linked;
     private final StageSteps stages;
     private final List<TestStep.Measurement> open = new ArrayList<>();
     private final PlanPieces pieces;
@@ -48,19 +48,18 @@ final class StepSchedule {
     private boolean leadingIsKnown;
     private Optional<Observation> addedPair = Optional.empty();
 
-    StepSchedule(TestPlan plan, RunLog standing, RunReadings readings, OpenItems ledger) {
+    StepSchedule(TestPlan plan, RunLog log, RunReadings readings, OpenItems openItems) {
         this.plan = plan;
-        this.standing = standing;
+        this.log = log;
         this.readings = readings;
-        complaint = RecordedSymptoms.complaint(standing);
-        points = new ImpliedPoints(standing, readings, this);
-        states = new StepStates(plan, standing, readings, ledger, this, points);
-        tied = new TiedTouches(plan, this);
-        stages = new StageSteps(plan, standing, readings, ledger, this, states, tied);
-        tied.solve();
+        symptoms = RecordedSymptoms.of(log);
+        points = new ImpliedPoints(log, readings, this);
+        states = new StepStates(plan, log, readings, openItems, this, points);
+        linked = new LinkedMeasurements(plan, this);
+        stages = new StageSteps(plan, log, readings, openItems, this, states, linked);
+        linked.solve();
         findOpen();
-        boolean halves =
-                standing.last(new TestStep.ManualStep(ManualAction.HALVES)).isPresent();
+        boolean halves = log.last(new TestStep.ManualStep(ManualAction.HALVES)).isPresent();
         pieces = plan.pieces(
                 open,
                 stages.refused(),
@@ -73,7 +72,7 @@ final class StepSchedule {
      */
     void follow(StepSchedule earlier, Entry added) {
         boolean same = added.step() instanceof TestStep.Measurement
-                && !pieces.areTied()
+                && !pieces.areLinked()
                 && pieces.all().equals(earlier.pieces.all())
                 && pieces.cavities().equals(earlier.pieces.cavities())
                 && pieces.far().equals(earlier.pieces.far());
@@ -96,10 +95,10 @@ final class StepSchedule {
     private Optional<Observation> firstApart(Entry added) {
         TestStep step = added.step();
         boolean isPair = (step.stage() == Stage.SHORTS || step.stage() == Stage.FRAME)
-                && step instanceof TestStep.Measurement touch
-                && !touch.isTied()
-                && touch.state().isEmpty()
-                && standing.of(step).size() == 1;
+                && step instanceof TestStep.Measurement measurement
+                && !measurement.isLinked()
+                && measurement.state().isEmpty()
+                && log.of(step).size() == 1;
         boolean asDesigned = isPair
                 && settled(step)
                         .filter(each -> each.verdict() == Verdict.PASS && !each.isUnlike())
@@ -107,7 +106,7 @@ final class StepSchedule {
                 && states.contact(step) == Contact.APART
                 && isDone(step);
         return asDesigned
-                ? TouchObservations.of((TestStep.Measurement) step, standing.of(step), readings).stream()
+                ? MeasurementObservations.of((TestStep.Measurement) step, log.of(step), readings).stream()
                         .findFirst()
                 : Optional.empty();
     }
@@ -119,7 +118,7 @@ final class StepSchedule {
 
     /** How a pair is settled; empty while it is not, or was not read. */
     private Optional<PairTally.SettledPair> settled(TestStep pair) {
-        List<Entry> made = standing.of(pair);
+        List<Entry> made = log.of(pair);
         boolean unlike = false;
         for (Entry entry : made) {
             Optional<Judgement> judgement = readings.judgement(entry)
@@ -139,8 +138,8 @@ final class StepSchedule {
     synchronized PairTally tally() {
         PairTally known = tally.orElseGet(() -> {
             PairTally made = PairTally.NONE;
-            for (TestStep step : standing.steps(Stage.SHORTS)) {
-                boolean pair = step instanceof TestStep.Measurement && !pieces.areTied();
+            for (TestStep step : log.steps(Stage.SHORTS)) {
+                boolean pair = step instanceof TestStep.Measurement && !pieces.areLinked();
                 made = made.with(step, pair ? settled(step) : Optional.empty());
             }
             return made;
@@ -154,7 +153,7 @@ final class StepSchedule {
         return Stream.concat(
                 Stream.of(Stage.values())
                         .filter(stage -> stage != Stage.SHORTS)
-                        .flatMap(stage -> standing.steps(stage).stream()),
+                        .flatMap(stage -> log.steps(stage).stream()),
                 tally().open().stream());
     }
 
@@ -170,11 +169,11 @@ final class StepSchedule {
     /** Whether every reading is what a good unit gives and nothing else was seen: then nothing is to be found. */
     boolean isAsDesigned() {
         return tally().unlike() == 0
-                && standing.setAside().isEmpty()
+                && log.setAside().isEmpty()
                 && defects().isEmpty()
-                && complaint.functions().isEmpty()
+                && symptoms.functions().isEmpty()
                 && uncounted()
-                        .flatMap(step -> standing.of(step).stream())
+                        .flatMap(step -> log.of(step).stream())
                         .filter(entry -> entry.content() instanceof Entry.Content.Reading)
                         .filter(entry -> !(entry.step() instanceof TestStep.LeadCheck))
                         .allMatch(entry -> readings.judgement(entry)
@@ -195,7 +194,7 @@ final class StepSchedule {
             return steps(stage).filter(step -> !isDone(step));
         }
         Stream<TestStep.Measurement> pairs =
-                pieces.areTied() ? pieces.shorts(states::isThrough) : pieces.pairsFrom(leading());
+                pieces.areLinked() ? pieces.shorts(states::isThrough) : pieces.pairsFrom(leading());
         return Stream.concat(stages.unlinking(), pairs).filter(step -> !isDone(step));
     }
 
@@ -211,27 +210,27 @@ final class StepSchedule {
     }
 
     private void findOpen() {
-        for (TestStep.Measurement touch : plan.endToEnd()) {
-            boolean isTied = tied.farEnd().isPresent() && !touch.red().isFrame();
-            if (isTied ? tied.isBroken(touch) : states.isOpen(touch) && isDone(touch)) {
-                open.add(touch);
+        for (TestStep.Measurement measurement : plan.endToEnd()) {
+            boolean isLinked = linked.farEnd().isPresent() && !measurement.red().isFrame();
+            if (isLinked ? linked.isBroken(measurement) : states.isOpen(measurement) && isDone(measurement)) {
+                open.add(measurement);
             }
         }
     }
 
-    /** What the tied far ends tell; empty where they are not tied. */
+    /** What the linked far ends tell; empty where they are not linked. */
     Optional<LinkedFarEnds> farEnd() {
-        return tied.farEnd();
+        return linked.farEnd();
     }
 
     /** The defects that were seen by eye and are not repaired. */
     Map<TestStep.ManualStep, Finding.Defect> defects() {
-        return stages.look().defects();
+        return stages.inspections().defects();
     }
 
     /** The terminals that {@link #farEnd()} numbers. */
-    List<Terminal> readTied() {
-        return tied.terminals();
+    List<Terminal> readLinked() {
+        return linked.terminals();
     }
 
     List<TestStep.Measurement> open() {
@@ -242,7 +241,7 @@ final class StepSchedule {
         return pieces;
     }
 
-    /** Whether every touch of ends, shorts and frame is made and none is at fault. */
+    /** Whether every measurement of ends, shorts and frame is made and none is at fault. */
     boolean hasContinuity() {
         boolean pairs = left(Stage.SHORTS) == 0
                 && tally().fail() == 0
@@ -256,26 +255,29 @@ final class StepSchedule {
             return false;
         }
         if (plan.contains(step)) {
-            return tied.farEnd().isEmpty()
+            return linked.farEnd().isEmpty()
                     || !(step instanceof TestStep.Measurement)
                     || step.stage() != Stage.ENDS
                     || isBond(step);
         }
-        if (step instanceof TestStep.Measurement touch) {
-            return switch (touch.stage()) {
-                case SHORTS, FRAME -> pieces.contains(touch, states::isThrough);
-                case ENDS -> tied.touches().contains(touch);
-                case BEND, INSULATION, WET, WITHSTAND -> steps(touch.stage()).anyMatch(step::equals);
+        if (step instanceof TestStep.Measurement measurement) {
+            return switch (measurement.stage()) {
+                case SHORTS, FRAME -> pieces.contains(measurement, states::isThrough);
+                case ENDS -> linked.measurements().contains(measurement);
+                case BEND, INSULATION, WET, WITHSTAND ->
+                    steps(measurement.stage()).anyMatch(step::equals);
                 default -> false;
             };
         }
-        return step instanceof TestStep.ManualStep act
-                ? stages.isPossible(act)
+        return step instanceof TestStep.ManualStep manual
+                ? stages.isPossible(manual)
                 : steps(step.stage()).anyMatch(step::equals);
     }
 
     private static boolean isBond(TestStep step) {
-        return step instanceof TestStep.Measurement touch && touch.red().isFrame() && !touch.isTied();
+        return step instanceof TestStep.Measurement measurement
+                && measurement.red().isFrame()
+                && !measurement.isLinked();
     }
 
     /** The steps of one stage in order, made as they are asked for. */
@@ -283,8 +285,8 @@ final class StepSchedule {
         return stages.steps(stage);
     }
 
-    VisualFindings look() {
-        return stages.look();
+    VisualFindings inspections() {
+        return stages.inspections();
     }
 
     /** Whether nothing more is asked at a step. */
@@ -297,7 +299,7 @@ final class StepSchedule {
         return states.state(step);
     }
 
-    /** Whether a wire has read open exactly once: it is touched again on clean metal, and both readings are kept. */
+    /** Whether a wire has read open exactly once: it is measured again on clean metal, and both readings are kept. */
     boolean asksForCleanMetal(TestStep step) {
         return states.asksForCleanMetal(step);
     }
@@ -332,7 +334,7 @@ final class StepSchedule {
     }
 
     private long countLeft(Stage stage) {
-        if (stage != Stage.SHORTS || pieces.areTied()) {
+        if (stage != Stage.SHORTS || pieces.areLinked()) {
             return steps(stage).filter(step -> !isDone(step)).count();
         }
         long made = tally().settled()
@@ -341,7 +343,7 @@ final class StepSchedule {
                         .count();
         long implied = implied().stream()
                 .flatMap(points::impliedShorts)
-                .filter(touch -> standing.of(touch).isEmpty())
+                .filter(measurement -> log.of(measurement).isEmpty())
                 .distinct()
                 .count();
         return size(stage) - made - implied;

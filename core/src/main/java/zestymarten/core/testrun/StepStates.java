@@ -13,8 +13,8 @@ import zestymarten.core.testplan.TestStep;
 
 /**
  * How each step stands by what was entered at it: whether anything more is asked there, and what is shown for it. A wire that
- * reads open is touched once more on clean metal before it is believed; insulation is read after a full minute; a check of the
- * leads holds until the meter wanders or other clips are used.
+ * reads open is measured once more on clean metal before it is believed; insulation is read after a full minute; a check of the
+ * leads holds until the null drifts or other clips are used.
  */
 final class StepStates {
     /** Insulation is judged after a minute, within a tenth. */
@@ -23,23 +23,23 @@ final class StepStates {
     private static final double WHOLE = 0.9;
 
     private final TestPlan plan;
-    private final RunLog standing;
+    private final RunLog log;
     private final RunReadings readings;
-    private final OpenItems ledger;
+    private final OpenItems openItems;
     private final StepSchedule schedule;
     private final ImpliedPoints points;
 
     StepStates(
             TestPlan plan,
-            RunLog standing,
+            RunLog log,
             RunReadings readings,
-            OpenItems ledger,
+            OpenItems openItems,
             StepSchedule schedule,
             ImpliedPoints points) {
         this.plan = plan;
-        this.standing = standing;
+        this.log = log;
         this.readings = readings;
-        this.ledger = ledger;
+        this.openItems = openItems;
         this.schedule = schedule;
         this.points = points;
     }
@@ -51,9 +51,9 @@ final class StepStates {
 
     /** Whether nothing more is asked at a step. */
     boolean isDone(TestStep step) {
-        Optional<Entry> last = standing.last(step);
+        Optional<Entry> last = log.last(step);
         if (last.isEmpty()) {
-            return step instanceof TestStep.Measurement touch && points.isImplied(touch);
+            return step instanceof TestStep.Measurement measurement && points.isImplied(measurement);
         }
         if (!(last.get().content() instanceof Entry.Content.Reading)) {
             return isDoneByWords(step, last.get());
@@ -68,23 +68,23 @@ final class StepStates {
         return settled && !asksForCleanMetal(step) && !isStillCharging(step);
     }
 
-    /** A check after the readings holds until the next one; a zero until other clips are used, or the meter wanders. */
+    /** A check after the readings holds until the next one; a zero until other clips are used, or the null drifts. */
     private boolean stillHolds(TestStep.LeadCheck probes, Entry last) {
         if (probes.stage() == Stage.CLOSE) {
-            return !standing.wasTouchedAfter(last);
+            return !log.wasMeasuredAfter(last);
         }
         if (probes.question() == TestStep.LeadCheck.LeadQuestion.TONE) {
             return true;
         }
         NullHistory zeros = readings.zeros();
         return zeros.last().isPresent()
-                && !(zeros.wanders() && standing.wasTouchedAfter(zeros.last().get()) && isTightNext());
+                && !(zeros.wanders() && log.wasMeasuredAfter(zeros.last().get()) && isTightNext());
     }
 
-    /** Whether the touch that comes next has so low a limit that a zero which wanders decides it. */
+    /** Whether the measurement that comes next has so low a limit that a null that drifts decides it. */
     private boolean isTightNext() {
         return plan.approach().order().stages().stream()
-                .filter(stage -> stage.isTouched() && !stage.isUnderVoltage())
+                .filter(stage -> stage.isMeasured() && !stage.isUnderVoltage())
                 .flatMap(schedule::steps)
                 .filter(step -> step instanceof TestStep.Measurement && !isDone(step))
                 .findFirst()
@@ -94,13 +94,13 @@ final class StepStates {
 
     /** Whether all readings under voltage say that less than a minute had passed, or less than the withstand test takes. */
     private boolean isStillCharging(TestStep step) {
-        double least = step.stage() == Stage.WITHSTAND
+        double minimum = step.stage() == Stage.WITHSTAND
                 ? WHOLE * plan.approach().withstand().orElseThrow().seconds()
                 : FULL_MINUTE;
         return step.stage().isUnderVoltage()
-                && standing.of(step).stream()
+                && log.of(step).stream()
                         .map(VoltageReadings::secondsOf)
-                        .allMatch(seconds -> seconds.isPresent() && seconds.getAsDouble() < least);
+                        .allMatch(seconds -> seconds.isPresent() && seconds.getAsDouble() < minimum);
     }
 
     /**
@@ -108,21 +108,22 @@ final class StepStates {
      * looked at after that was seen.
      */
     private boolean isDoneByWords(TestStep step, Entry last) {
-        if (!(step instanceof TestStep.ManualStep act) || last.content() instanceof Entry.Content.Skip) {
+        if (!(step instanceof TestStep.ManualStep manual) || last.content() instanceof Entry.Content.Skip) {
             return true;
         }
-        return switch (act.action()) {
-            case PUT_BACK -> !ledger.isOut(act.subject());
-            case LOOKED -> !schedule.look().isCondemnedAfter(act.subject(), last);
+        return switch (manual.action()) {
+            case PUT_BACK -> !openItems.isOut(manual.subject());
+            case LOOKED ->
+                !schedule.inspections().isCondemnedAfter(manual.subject().code(), last);
             default -> true;
         };
     }
 
-    /** Whether a wire has read open exactly once: it is touched again on clean metal, and both readings are kept. */
+    /** Whether a wire has read open exactly once: it is measured again on clean metal, and both readings are kept. */
     boolean asksForCleanMetal(TestStep step) {
         return step.stage() == Stage.ENDS
                 && isOpen(step)
-                && standing.of(step).stream()
+                && log.of(step).stream()
                                 .flatMap(entry -> readings.judgement(entry).stream())
                                 .filter(each -> each.contact() == Contact.APART || each.contact() == Contact.LEAK)
                                 .count()
@@ -131,7 +132,7 @@ final class StepStates {
 
     /** How a step stands. */
     StepState state(TestStep step) {
-        List<Entry> all = standing.of(step);
+        List<Entry> all = log.of(step);
         if (all.isEmpty()) {
             return isDone(step) ? StepState.IMPLIED : StepState.UNTESTED;
         }
@@ -157,13 +158,13 @@ final class StepStates {
         if (action == ManualAction.REPLUGGED || action == ManualAction.SUBSTITUTED) {
             return words.equals(RecordedSymptoms.WORKS) ? StepState.WATCH : StepState.GOOD;
         }
-        boolean told = action.answer() == ManualAction.AnswerKind.CELSIUS || action == ManualAction.ACCESS;
-        boolean asItShouldBe = told || words.isEmpty() || words.equals(RecordedSymptoms.WORKS);
+        boolean entered = action.answer() == ManualAction.AnswerKind.CELSIUS || action == ManualAction.ACCESS;
+        boolean asItShouldBe = entered || words.isEmpty() || words.equals(RecordedSymptoms.WORKS);
         return asItShouldBe ? StepState.GOOD : action == ManualAction.FUNCTION ? StepState.FAULT : StepState.WATCH;
     }
 
     Optional<Judgement> lastJudgement(TestStep step) {
-        return standing.last(step).flatMap(readings::judgement);
+        return log.last(step).flatMap(readings::judgement);
     }
 
     Contact contact(TestStep step) {
@@ -175,8 +176,8 @@ final class StepStates {
         return contact == Contact.APART || contact == Contact.LEAK;
     }
 
-    boolean isThrough(TestStep.Measurement touch) {
-        Contact contact = contact(touch);
+    boolean isThrough(TestStep.Measurement measurement) {
+        Contact contact = contact(measurement);
         return contact == Contact.JOINED || contact == Contact.LEAK || contact == Contact.UNSTABLE;
     }
 }

@@ -14,30 +14,30 @@ import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
 
 /**
- * How warm what is read is: as told for the run, for another place, for a sensor by itself.
+ * How warm what is read is: as entered for the run, for another place, for a sensor by itself.
  *
- * <p>Rule: a sensor is as warm as was told of it; wiring between two places is as warm as the mean of both. Where nothing was
- * told it is as warm as the run. Cost: a look-up each.
+ * <p>Rule: a sensor is as warm as was entered for it; wiring between two places is as warm as the mean of both. Where nothing was
+ * entered it is as warm as the run. Cost: a look-up each.
  */
 final class Temperatures {
-    private static final double LEAST_RISE = 5;
+    private static final double MIN_RISE = 5;
 
     private final Design design;
-    private final RunLog standing;
+    private final RunLog log;
 
-    Temperatures(Design design, RunLog standing) {
+    Temperatures(Design design, RunLog log) {
         this.design = design;
-        this.standing = standing;
+        this.log = log;
     }
 
-    /** Temperature of what a touch reads, in °C. */
-    double of(TestStep.Measurement touch) {
-        Optional<Component> sensor = sensor(touch);
+    /** Temperature of what a measurement reads, in °C. */
+    double of(TestStep.Measurement measurement) {
+        Optional<Component> sensor = sensor(measurement);
         if (sensor.isPresent()) {
-            ManualAction action = touch.stage() == Stage.WARM ? ManualAction.WARMED : ManualAction.TEMPERATURE;
-            return told(action, sensor.get().id()).orElseGet(() -> place(touch.black()));
+            ManualAction action = measurement.stage() == Stage.WARM ? ManualAction.WARMED : ManualAction.TEMPERATURE;
+            return entered(action, sensor.get().id()).orElseGet(() -> place(measurement.black()));
         }
-        return Stream.of(touch.black(), touch.red())
+        return Stream.of(measurement.black(), measurement.red())
                 .filter(Terminal::isPin)
                 .mapToDouble(this::place)
                 .average()
@@ -45,24 +45,24 @@ final class Temperatures {
     }
 
     /** Whether a sensor was warmed by too little to tell anything; empty where it was enough, or no sensor is read. */
-    Optional<Message> tooLittle(TestStep.Measurement touch) {
-        Optional<Component> sensor = touch.stage() == Stage.WARM ? sensor(touch) : Optional.empty();
+    Optional<Message> tooLittle(TestStep.Measurement measurement) {
+        Optional<Component> sensor = measurement.stage() == Stage.WARM ? sensor(measurement) : Optional.empty();
         return sensor.flatMap(each -> {
-            double cold = told(ManualAction.TEMPERATURE, each.id()).orElseGet(() -> place(touch.black()));
-            double rise = Math.abs(of(touch) - cold);
-            return rise >= LEAST_RISE
+            double cold = entered(ManualAction.TEMPERATURE, each.id()).orElseGet(() -> place(measurement.black()));
+            double rise = Math.abs(of(measurement) - cold);
+            return rise >= MIN_RISE
                     ? Optional.empty()
                     : Optional.of(
-                            Message.of("temperatures.only_away_from_first", Math.round(rise), Math.round(LEAST_RISE)));
+                            Message.of("temperatures.only_away_from_first", Math.round(rise), Math.round(MIN_RISE)));
         });
     }
 
-    private Optional<Component> sensor(TestStep.Measurement touch) {
-        boolean parts = touch.stage() == Stage.PARTS || touch.stage() == Stage.WARM;
+    private Optional<Component> sensor(TestStep.Measurement measurement) {
+        boolean parts = measurement.stage() == Stage.PARTS || measurement.stage() == Stage.WARM;
         return parts
                 ? design.assembly().components().stream()
                         .filter(each -> each.kind().isSensor())
-                        .filter(each -> touch.isOn(each.a()) && touch.isOn(each.b()))
+                        .filter(each -> measurement.isOn(each.a()) && measurement.isOn(each.b()))
                         .findFirst()
                 : Optional.empty();
     }
@@ -71,13 +71,13 @@ final class Temperatures {
         return design.assembly()
                 .connector(terminal.connector())
                 .map(each -> each.reach().place())
-                .map(place -> told(ManualAction.TEMPERATURE, place).orElse(design.ambientC()))
+                .map(place -> entered(ManualAction.TEMPERATURE, place).orElse(design.ambientC()))
                 .orElse(design.ambientC());
     }
 
-    private OptionalDouble told(ManualAction action, String subject) {
-        List<Entry> told = standing.of(new TestStep.ManualStep(action, subject));
-        return told.isEmpty() || !(told.get(told.size() - 1).content() instanceof Entry.Content.Done done)
+    private OptionalDouble entered(ManualAction action, String subject) {
+        List<Entry> entered = log.of(new TestStep.ManualStep(action, subject));
+        return entered.isEmpty() || !(entered.get(entered.size() - 1).content() instanceof Entry.Content.Done done)
                 ? OptionalDouble.empty()
                 : Celsius.of(done.words());
     }

@@ -18,6 +18,7 @@ import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.finding.Symptoms;
@@ -54,45 +55,45 @@ public final class TestRun {
     private final Design design;
     private final TestOptions approach;
     private final TestConditions before;
-    private final RunLog standing;
+    private final RunLog log;
     private final RunReadings readings;
-    private final OpenItems ledger;
-    private final StepSchedule course;
-    private final Symptoms complaint;
+    private final OpenItems openItems;
+    private final StepSchedule schedule;
+    private final Symptoms symptoms;
     private Optional<List<RunFinding>> findings = Optional.empty();
-    private Optional<RunAnalysis> conclusions = Optional.empty();
+    private Optional<RunAnalysis> runAnalysis = Optional.empty();
     private final NextSteps next;
 
     /** @param earlier the state before the last entry of those that stand; empty to count everything anew */
     private TestRun(
-            Design designed, TestOptions approach, TestConditions before, RunLog standing, Optional<TestRun> earlier) {
+            Design designed, TestOptions approach, TestConditions before, RunLog log, Optional<TestRun> earlier) {
         this.designed = designed;
         this.approach = approach;
         this.before = before;
-        this.standing = standing;
-        asBuilt = AsBuilt.of(designed.assembly(), standing.repairs());
+        this.log = log;
+        asBuilt = AsBuilt.of(designed.assembly(), log.repairs());
         design = asBuilt.map(designed::with).orElse(designed);
-        readings = new RunReadings(design, approach, before, standing);
-        earlier.ifPresent(each -> readings.follow(each.readings, standing.added()));
-        ledger = new OpenItems(design.assembly(), standing);
-        course = new StepSchedule(design.plan(approach), standing, readings, ledger);
-        earlier.ifPresent(each -> course.follow(each.course, standing.added()));
-        complaint = RecordedSymptoms.complaint(standing);
+        readings = new RunReadings(design, approach, before, log);
+        earlier.ifPresent(each -> readings.follow(each.readings, log.added()));
+        openItems = new OpenItems(design.assembly(), log);
+        schedule = new StepSchedule(design.plan(approach), log, readings, openItems);
+        earlier.ifPresent(each -> schedule.follow(each.schedule, log.added()));
+        symptoms = RecordedSymptoms.of(log);
         earlier.ifPresent(this::followFindings);
-        next = new NextSteps(this, course, readings);
+        next = new NextSteps(this, schedule, readings);
     }
 
     private void followFindings(TestRun earlier) {
         synchronized (earlier) {
-            conclusions = earlier.conclusions.flatMap(each -> each.with(course, standing, readings));
-            findings = conclusions.flatMap(same -> earlier.findings);
+            runAnalysis = earlier.runAnalysis.flatMap(each -> each.with(schedule, log, readings));
+            findings = runAnalysis.flatMap(same -> earlier.findings);
         }
     }
 
     /**
      * The job as its entries leave it.
      *
-     * @param conditions of the run; the leads' ohms are taken from the entries
+     * @param conditions of the run; the test-lead resistance are taken from the entries
      * @param entries in the order in which they were made
      */
     public static TestRun of(Design design, TestOptions approach, TestConditions conditions, List<Entry> entries) {
@@ -104,7 +105,7 @@ public final class TestRun {
      * Cost: of a measurement linear in the wires, whatever was measured before.
      */
     public TestRun plus(Entry entry) {
-        return new TestRun(designed, approach, before, standing.plus(entry), Optional.of(this));
+        return new TestRun(designed, approach, before, log.plus(entry), Optional.of(this));
     }
 
     /** The wiring as it is now, with what repairs have made of it. */
@@ -125,100 +126,102 @@ public final class TestRun {
         return design.plan(approach);
     }
 
-    /** The conditions with the leads' ohms as read last, once they were. */
+    /** The conditions with the test-lead resistance as read last, once they were. */
     public TestConditions conditions() {
         return readings.now();
     }
 
     /** How many entries were taken back. */
     public int takenBack() {
-        return standing.takenBack();
+        return log.takenBack();
     }
 
     /** The entry of that identifier, taken back or not. */
     public Optional<Entry> entry(UUID id) {
-        return standing.entry(id);
+        return log.entry(id);
     }
 
     /** Every entry, those taken back included. */
     public List<Entry> entries() {
-        return standing.entries();
+        return log.entries();
     }
 
-    /** What the machine does and does not do, as far as it was told. */
-    public Symptoms complaint() {
-        return complaint;
+    /** What the machine does and does not do, as far as it was entered. */
+    public Symptoms symptoms() {
+        return symptoms;
     }
 
     /** What is out and has to be put back before the run ends. */
-    public List<String> ledger() {
-        return ledger.items();
+    public List<Subject> toRestore() {
+        return openItems.items();
     }
 
     /** The repairs of this run, in their order. */
     public List<Entry> repairs() {
-        return List.copyOf(standing.repairs());
+        return List.copyOf(log.repairs());
     }
 
     public PlanPieces pieces() {
-        return course.pieces();
+        return schedule.pieces();
     }
 
-    /** Touches of the ring-out that stayed open, in design order. */
+    /** Measurements of the ring-out that stayed open, in design order. */
     public List<TestStep.Measurement> open() {
-        return List.copyOf(course.open());
+        return List.copyOf(schedule.open());
     }
 
     /** The last entry that stands, which is the one to take back. */
     public Optional<Entry> last() {
-        return standing.last();
+        return log.last();
     }
 
     /** The entries of a step that stand, in the order in which they were made. */
-    public List<Entry> standing(TestStep step) {
-        return standing.of(step);
+    public List<Entry> entriesOf(TestStep step) {
+        return log.of(step);
     }
 
     /** The number that the next entry of a step will have. */
-    public int nextTouch(TestStep step) {
-        return standing.nextTouch(step);
+    public int nextAttempt(TestStep step) {
+        return log.nextAttempt(step);
     }
 
-    /** What a good unit shows at a touch. */
-    public Expectation expectation(TestStep.Measurement touch) {
-        return readings.expectation(touch);
+    /** What a good unit shows at a measurement. */
+    public Expectation expectation(TestStep.Measurement measurement) {
+        return readings.expectation(measurement);
     }
 
-    /** The range to set on the meter for a touch, in ohms; empty for a meter that finds it by itself. */
-    public OptionalDouble range(TestStep.Measurement touch) {
-        return readings.range(touch);
+    /** The range to set on the meter for a measurement, in ohms; empty for a meter that finds it by itself. */
+    public OptionalDouble range(TestStep.Measurement measurement) {
+        return readings.range(measurement);
     }
 
-    /** The readings of a touch over the time under voltage; none where no times were given. */
-    public Absorption absorption(TestStep.Measurement touch) {
-        return readings.voltage().absorption(touch);
+    /** The readings of a measurement over the time under voltage; none where no times were given. */
+    public Absorption absorption(TestStep.Measurement measurement) {
+        return readings.voltage().absorption(measurement);
     }
 
     /** Whether a step belongs to this job as it stands. */
     public boolean isPlanned(TestStep step) {
-        return course.isPlanned(step);
+        return schedule.isPlanned(step);
     }
 
     /** Whether a step may be entered now: nothing is measured on wiring that was not proved dead. */
     public boolean isAllowed(TestStep step) {
-        boolean measures =
-                step.fold(probes -> false, touch -> true, act -> act.action().answer() == ManualAction.AnswerKind.OHMS);
-        return !measures || course.isProvedDead();
+        boolean measures = step.fold(
+                probes -> false,
+                measurement -> true,
+                manual -> manual.action().answer() == ManualAction.AnswerKind.OHMS);
+        return !measures || schedule.isProvedDead();
     }
 
     /** The spare cores that have passed in this run, in design order. */
     public List<Conductor> spares() {
-        return new PossibleRepairs(this, standing).spares();
+        return new PossibleRepairs(this, log).spares();
     }
 
     /** Why something cannot be put right in that way now; empty if it can. */
-    public Optional<Message> objection(TestStep.ManualStep mended, Entry.Content.Repair repair) {
-        return new PossibleRepairs(this, standing).objection(mended, repair);
+    public Optional<Message> objection(TestStep.ManualStep repaired, Entry.Content.Repair repair) {
+        return new PossibleRepairs(this, log).objection(repaired, repair);
     }
 
     /** The readings of what is left on either side of a break, for a finding that may be one that is seen. */
@@ -230,23 +233,23 @@ public final class TestRun {
     }
 
     /** The planned measurements that nobody has to make, with the readings that they follow from, at most so many. */
-    public List<Implied.ImpliedPair> implied(int most) {
-        return course.implied().stream()
+    public List<Implied.ImpliedPair> implied(int maximum) {
+        return schedule.implied().stream()
                 .flatMap(known -> Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME)
                         .flatMap(this::steps)
-                        .filter(step -> standing.of(step).isEmpty()
-                                && course.state(step) == StepState.IMPLIED
+                        .filter(step -> log.of(step).isEmpty()
+                                && schedule.state(step) == StepState.IMPLIED
                                 && step instanceof TestStep.Measurement)
                         .map(TestStep.Measurement.class::cast)
-                        .flatMap(touch -> known.between(touch.black(), touch.red()).stream()))
-                .limit(most)
+                        .flatMap(measurement -> known.between(measurement.black(), measurement.red()).stream()))
+                .limit(maximum)
                 .toList();
     }
 
-    /** How many touches would settle the shorts that are in doubt by halves; empty where that saves nothing. */
+    /** How many measurements would settle the shorts that are in doubt by halves; empty where that saves nothing. */
     public OptionalInt byHalves() {
         int pieces = pieces().all().size();
-        long doubtful = pieces < 3 || pieces().areTied() ? 0 : course.unsettledPairs();
+        long doubtful = pieces < 3 || pieces().areLinked() ? 0 : schedule.unsettledPairs();
         int halves = Integer.SIZE - Integer.numberOfLeadingZeros(Math.max(0, pieces - 1));
         return doubtful > halves ? OptionalInt.of(halves) : OptionalInt.empty();
     }
@@ -256,48 +259,50 @@ public final class TestRun {
         return readings.voltage().dischargedAt(discharge);
     }
 
-    /** The set of clips and pins in use; empty for the leads with which the run began. */
-    public String accessories() {
+    /** The set of clips and pins in use; {@link Subject#nothing} for the leads with which the run began. */
+    public Subject accessories() {
         return readings.zeros().set();
     }
 
-    /** What is read at a touch. */
-    public Quantity quantity(TestStep.Measurement touch) {
-        return RunReadings.quantity(touch);
+    /** What is read at a measurement. */
+    public Quantity quantity(TestStep.Measurement measurement) {
+        return RunReadings.quantity(measurement);
     }
 
     /**
-     * The diode that is read at a touch on the diode range.
+     * The diode that is read at a measurement on the diode range.
      *
-     * @throws java.util.NoSuchElementException for any other touch
+     * @throws java.util.NoSuchElementException for any other measurement
      */
-    public Component diode(TestStep.Measurement touch) {
-        return readings.part(touch);
+    public Component diode(TestStep.Measurement measurement) {
+        return readings.part(measurement);
     }
 
-    /** How the diode of a touch is judged, see {@link #diode}. */
-    public DiodeJudge diodeRule(TestStep.Measurement touch) {
-        return readings.diode(touch);
+    /** How the diode of a measurement is judged, see {@link #diode}. */
+    public DiodeJudge diodeRule(TestStep.Measurement measurement) {
+        return readings.diode(measurement);
     }
 
-    /** Whether the diode of a touch should conduct from red to black, see {@link #diode}. */
-    public boolean isForwards(TestStep.Measurement touch) {
-        return readings.isForwards(touch);
+    /** Whether the diode of a measurement should conduct from red to black, see {@link #diode}. */
+    public boolean isForwards(TestStep.Measurement measurement) {
+        return readings.isForwards(measurement);
     }
 
-    /** The test voltage of a touch, in volts; empty where none is on. */
-    public OptionalDouble testV(TestStep.Measurement touch) {
-        return touch.isUnderVoltage() ? OptionalDouble.of(readings.voltage().testV(touch)) : OptionalDouble.empty();
+    /** The test voltage of a measurement, in volts; empty where none is on. */
+    public OptionalDouble testV(TestStep.Measurement measurement) {
+        return measurement.isUnderVoltage()
+                ? OptionalDouble.of(readings.voltage().testV(measurement))
+                : OptionalDouble.empty();
     }
 
-    /** The least that insulation may read at a touch. */
-    public InsulationLimit least(TestStep.Measurement touch) {
-        return readings.voltage().least(touch);
+    /** The least that insulation may read at a measurement. */
+    public InsulationLimit minimum(TestStep.Measurement measurement) {
+        return readings.voltage().minimum(measurement);
     }
 
-    /** The planned touch of two terminals that is not done, else any, in whichever stage and order they are touched together. */
-    public Optional<TestStep> touch(Terminal a, Terminal b) {
-        return new TouchedTogether(this).due(a, b);
+    /** The planned measurement of two terminals that is not done, else any, in whichever stage and order they are measured together. */
+    public Optional<TestStep> between(Terminal a, Terminal b) {
+        return new MeasurementsBetween(this).due(a, b);
     }
 
     /** What was typed, as understood for a step, with the doubts it raises. */
@@ -320,24 +325,24 @@ public final class TestRun {
         return EntryWords.of(entry, before);
     }
 
-    /** What is expected instead of words that cannot be entered for a deed; empty where they can. */
-    public static Optional<Message> expected(TestStep.ManualStep act, String words) {
-        return EntryWords.expected(act, words);
+    /** What is expected instead of words that cannot be entered for a manual step; empty where they can. */
+    public static Optional<Message> expected(TestStep.ManualStep manual, String words) {
+        return EntryWords.expected(manual, words);
     }
 
     /** Whether nothing more is asked at a step. */
     public boolean isDone(TestStep step) {
-        return course.isDone(step);
+        return schedule.isDone(step);
     }
 
-    /** Whether a wire has read open exactly once: it is touched again on clean metal, and both readings are kept. */
+    /** Whether a wire has read open exactly once: it is measured again on clean metal, and both readings are kept. */
     public boolean asksForCleanMetal(TestStep step) {
-        return course.asksForCleanMetal(step);
+        return schedule.asksForCleanMetal(step);
     }
 
     /** How a step stands. */
     public StepState state(TestStep step) {
-        return course.state(step);
+        return schedule.state(step);
     }
 
     /** Every step in the order of the job, made as it is asked for. */
@@ -347,7 +352,7 @@ public final class TestRun {
 
     /** The steps of one stage in order, made as they are asked for. */
     public Stream<TestStep> steps(Stage stage) {
-        return course.steps(stage);
+        return schedule.steps(stage);
     }
 
     /** Every step still to do, in the order of the job, made as it is asked for. */
@@ -357,17 +362,17 @@ public final class TestRun {
 
     /** The steps of one stage that are still to do, in order. */
     public Stream<TestStep> undone(Stage stage) {
-        return course.undone(stage);
+        return schedule.undone(stage);
     }
 
     /** How many steps a stage has. */
     public long size(Stage stage) {
-        return course.size(stage);
+        return schedule.size(stage);
     }
 
     /** How many steps of a stage are still to do. */
     public long left(Stage stage) {
-        return course.left(stage);
+        return schedule.left(stage);
     }
 
     /** Steps still to do. */
@@ -387,7 +392,7 @@ public final class TestRun {
 
     /** Minutes that parts still to be tried in the place of others will take. */
     double substituteMinutes() {
-        return course.substitutes().minutesLeft();
+        return schedule.substitutes().minutesLeft();
     }
 
     /** How many wires have so low a limit that this meter's steps are coarse for it. */
@@ -414,7 +419,7 @@ public final class TestRun {
     }
 
     private String purposeSaid() {
-        return standing.last(new TestStep.ManualStep(ManualAction.PURPOSE, ""))
+        return log.last(new TestStep.ManualStep(ManualAction.PURPOSE, ""))
                 .map(entry -> entry.content() instanceof Entry.Content.Done done ? done.words() : "")
                 .orElse("");
     }
@@ -428,8 +433,8 @@ public final class TestRun {
     }
 
     /** What a measurement tells of unexpected readings; empty for one that is made for another reason. */
-    public Optional<Recommendation.RecommendedMeasurement> settledBy(TestStep.Measurement touch) {
-        return next.settledBy(touch);
+    public Optional<Recommendation.RecommendedMeasurement> settledBy(TestStep.Measurement measurement) {
+        return next.settledBy(measurement);
     }
 
     /** Where the diagnosis stands: whether another measurement would tell. */
@@ -438,13 +443,13 @@ public final class TestRun {
     }
 
     /** The measurements with free ends still to make that tell most for their time, the best first. */
-    public List<BestMeasurement> best(int most) {
-        return next.best(most);
+    public List<BestMeasurement> best(int maximum) {
+        return next.best(maximum);
     }
 
     /** The one analysis of the readings. */
     synchronized UnitAnalysis unit() {
-        return conclusions().unit();
+        return runAnalysis().unit();
     }
 
     /** What may be wrong altogether, the likeliest first. */
@@ -453,22 +458,22 @@ public final class TestRun {
     }
 
     /** A measurement still to make, and what it is expected to tell. */
-    public record BestMeasurement(TestStep.Measurement touch, Recommendation.RecommendedMeasurement worth) {}
+    public record BestMeasurement(TestStep.Measurement measurement, Recommendation.RecommendedMeasurement worth) {}
 
     /** What is wrong as far as the entries tell, in design order. */
     public synchronized List<RunFinding> findings() {
-        if (findings.isEmpty() && course.isAsDesigned()) {
+        if (findings.isEmpty() && schedule.isAsDesigned()) {
             findings = Optional.of(List.of());
         }
         if (findings.isEmpty()) {
-            conclusions();
+            runAnalysis();
         }
         return findings.orElseThrow();
     }
 
     /** What was wrong before the first repair; none where nothing was repaired. */
     public List<RunFinding> asFound() {
-        return standing.repairs().stream().mapToInt(Entry::sequence).min().stream()
+        return log.repairs().stream().mapToInt(Entry::sequence).min().stream()
                 .mapToObj(first -> entries().stream()
                         .filter(entry -> entry.sequence() < first)
                         .toList())
@@ -476,18 +481,18 @@ public final class TestRun {
                 .toList();
     }
 
-    private synchronized RunAnalysis conclusions() {
-        if (conclusions.isEmpty()) {
-            RunAnalysis made = new RunAnalysis(design, course, standing, readings);
+    private synchronized RunAnalysis runAnalysis() {
+        if (runAnalysis.isEmpty()) {
+            RunAnalysis made = new RunAnalysis(design, schedule, log, readings);
             findings = Optional.of(made.findings());
-            conclusions = Optional.of(made);
+            runAnalysis = Optional.of(made);
         }
-        return conclusions.orElseThrow();
+        return runAnalysis.orElseThrow();
     }
 
     /** Functions that do not work and that no finding explains by its kind, by name. */
     public List<String> unexplained() {
-        return new TreeMap<>(complaint.functions())
+        return new TreeMap<>(symptoms.functions())
                 .entrySet().stream()
                         .filter(each -> each.getValue() != Symptoms.Behaviour.WORKS)
                         .filter(each -> !SymptomExplanation.explained(each.getKey(), each.getValue(), findings()))
@@ -497,7 +502,7 @@ public final class TestRun {
 
     /** Functions that do not work and that a finding explains by its kind. */
     public List<String> explainedBy(RunFinding found) {
-        return new TreeMap<>(complaint.functions())
+        return new TreeMap<>(symptoms.functions())
                 .entrySet().stream()
                         .filter(each -> SymptomExplanation.explained(each.getKey(), each.getValue(), List.of(found)))
                         .map(Map.Entry::getKey)
@@ -506,7 +511,7 @@ public final class TestRun {
 
     /** What it measures without a test voltage, in order: of a fresh job what a good unit takes. */
     Stream<TestStep.Measurement> measurements() {
-        return steps().filter(step -> step instanceof TestStep.Measurement touch && !touch.isUnderVoltage())
+        return steps().filter(step -> step instanceof TestStep.Measurement measurement && !measurement.isUnderVoltage())
                 .map(TestStep.Measurement.class::cast);
     }
 
@@ -516,18 +521,22 @@ public final class TestRun {
     }
 
     /** A step as where the probes go and what is linked and set for it. */
-    ProbePlacement measurement(TestStep.Measurement touch) {
-        return new ProbePlacement(touch.black(), touch.red(), touch.ties(), readings.state(touch), quantity(touch));
+    ProbePlacement measurement(TestStep.Measurement measurement) {
+        return new ProbePlacement(
+                measurement.black(),
+                measurement.red(),
+                measurement.links(),
+                readings.state(measurement),
+                quantity(measurement));
     }
 
     /** What the measurements that were really made would show, and what not. */
     public CoverageAnalysis coverage() {
         List<ProbePlacement> made = new ArrayList<>();
-        standing.steps().forEach(step -> {
-            boolean read =
-                    standing.of(step).stream().anyMatch(entry -> entry.content() instanceof Entry.Content.Reading);
-            if (read && step instanceof TestStep.Measurement touch && !touch.isUnderVoltage()) {
-                made.add(measurement(touch));
+        log.steps().forEach(step -> {
+            boolean read = log.of(step).stream().anyMatch(entry -> entry.content() instanceof Entry.Content.Reading);
+            if (read && step instanceof TestStep.Measurement measurement && !measurement.isUnderVoltage()) {
+                made.add(measurement(measurement));
             }
         });
         return CoverageAnalysis.ofMade(design.assembly(), design.nets(), made);
@@ -538,9 +547,9 @@ public final class TestRun {
      * one net read like one.
      */
     private boolean hasUnseenLegs() {
-        boolean legs = approach.method().tiesFarEnds()
+        boolean legs = approach.method().linksFarEnds()
                 && design.nets().all().stream()
-                        .anyMatch(net -> !net.touchesFrame() && net.ends().size() > 2);
+                        .anyMatch(net -> !net.isOnFrame() && net.ends().size() > 2);
         CoverageAnalysis.Count count = legs
                 ? coverage()
                         .counts()
@@ -551,12 +560,12 @@ public final class TestRun {
 
     /** Where the test of the unit stands as a whole. */
     public RunOutcome outcome() {
-        if (!findings().isEmpty() || course.isAny(StepState.FAULT)) {
+        if (!findings().isEmpty() || schedule.isAny(StepState.FAULT)) {
             return RunOutcome.FAIL;
         }
-        if (left() > 0 || course.isAny(StepState.SKIPPED) || course.isAny(StepState.DOUBTFUL) || hasUnseenLegs()) {
+        if (left() > 0 || schedule.isAny(StepState.SKIPPED) || schedule.isAny(StepState.DOUBTFUL) || hasUnseenLegs()) {
             return RunOutcome.INCOMPLETE;
         }
-        return course.isAny(StepState.WATCH) ? RunOutcome.WATCH : RunOutcome.PASS;
+        return schedule.isAny(StepState.WATCH) ? RunOutcome.WATCH : RunOutcome.PASS;
     }
 }

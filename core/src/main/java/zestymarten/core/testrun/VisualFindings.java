@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
@@ -20,22 +21,20 @@ import zestymarten.core.testplan.TestStep;
  * seen, even where it is no part of the wiring. Cost: the connectors times their mates.
  */
 final class VisualFindings {
-    private static final String OUTSIDE = "the mate of ";
-
     private final Assembly assembly;
-    private final RunLog standing;
+    private final RunLog log;
 
-    VisualFindings(Assembly assembly, RunLog standing) {
+    VisualFindings(Assembly assembly, RunLog log) {
         this.assembly = assembly;
-        this.standing = standing;
+        this.log = log;
     }
 
     /** The defects that were seen and not repaired since, by the step that saw them. */
     Map<TestStep.ManualStep, Finding.Defect> defects() {
         Map<TestStep.ManualStep, Finding.Defect> defects = new LinkedHashMap<>();
-        for (TestStep step : standing.steps(Stage.LOOK)) {
-            if (step instanceof TestStep.ManualStep act && act.action() == ManualAction.LOOKED) {
-                standing.last(act).flatMap(VisualFindings::defect).ifPresent(defect -> defects.put(act, defect));
+        for (TestStep step : log.steps(Stage.LOOK)) {
+            if (step instanceof TestStep.ManualStep manual && manual.action() == ManualAction.LOOKED) {
+                log.last(manual).flatMap(VisualFindings::defect).ifPresent(defect -> defects.put(manual, defect));
             }
         }
         return defects;
@@ -53,7 +52,7 @@ final class VisualFindings {
     }
 
     private boolean wasHot(String connector) {
-        return standing.last(new TestStep.ManualStep(ManualAction.LOOKED, connector))
+        return log.last(new TestStep.ManualStep(ManualAction.LOOKED, connector))
                 .filter(VisualFindings::isHot)
                 .isPresent();
     }
@@ -63,7 +62,7 @@ final class VisualFindings {
         return assembly.connectors().stream()
                 .map(Connector::id)
                 .filter(each -> wasHot(each) && mates(each).isEmpty())
-                .map(each -> new TestStep.ManualStep(ManualAction.LOOKED, OUTSIDE + each));
+                .map(each -> new TestStep.ManualStep(ManualAction.LOOKED, new Subject.MateOf(each)));
     }
 
     /** Whether the mate of a connector was found molten after it was looked at itself, and found well. */
@@ -71,7 +70,7 @@ final class VisualFindings {
         return !isHot(last)
                 && mates(connector).stream()
                         .filter(this::wasHot)
-                        .flatMap(mate -> standing.last(new TestStep.ManualStep(ManualAction.LOOKED, mate)).stream())
+                        .flatMap(mate -> log.last(new TestStep.ManualStep(ManualAction.LOOKED, mate)).stream())
                         .anyMatch(hot -> hot.sequence() > last.sequence());
     }
 

@@ -26,22 +26,22 @@ import zestymarten.core.testplan.TestStep;
  * How what is read under voltage is understood and judged: insulation against its least, leakage against its most, both over
  * the time for which the voltage was on; and when what was under voltage may be taken for discharged.
  */
-record VoltageReadings(Design design, TestOptions approach, RunLog standing) {
-    /** The voltage of a touch under voltage, in volts. */
-    double testV(TestStep.Measurement touch) {
-        return touch.stage() == Stage.WITHSTAND
+record VoltageReadings(Design design, TestOptions approach, RunLog log) {
+    /** The voltage of a measurement under voltage, in volts. */
+    double testV(TestStep.Measurement measurement) {
+        return measurement.stage() == Stage.WITHSTAND
                 ? approach.withstand().orElseThrow().volts()
                 : approach.insulation().orElseThrow().testV();
     }
 
-    /** The least that insulation may read at a touch. */
-    InsulationLimit least(TestStep.Measurement touch) {
-        return approach.insulation().orElseThrow().limit(design.lengthM(touch.black()));
+    /** The least that insulation may read at a measurement. */
+    InsulationLimit minimum(TestStep.Measurement measurement) {
+        return approach.insulation().orElseThrow().limit(design.lengthM(measurement.black()));
     }
 
-    /** Ohms of an insulation tester, amperes of a withstand tester. */
-    static MeterReading inItsUnit(TestStep.Measurement touch, MeterReading plain) {
-        boolean amperes = touch.stage() == Stage.WITHSTAND;
+    /** Resistance of an insulation tester, amperes of a withstand tester. */
+    static MeterReading inItsUnit(TestStep.Measurement measurement, MeterReading plain) {
+        boolean amperes = measurement.stage() == Stage.WITHSTAND;
         boolean other =
                 plain instanceof MeterReading.Value value && (value.unit() == MeterReading.Unit.AMPERE) != amperes;
         boolean sound = plain instanceof MeterReading.Tone || plain instanceof MeterReading.Silent;
@@ -57,16 +57,16 @@ record VoltageReadings(Design design, TestOptions approach, RunLog standing) {
     /** Seconds under voltage of a reading; empty where none were given. */
     static OptionalDouble secondsOf(Entry entry) {
         return entry.content() instanceof Entry.Content.Reading reading
-                        && entry.step() instanceof TestStep.Measurement touch
-                        && touch.isUnderVoltage()
+                        && entry.step() instanceof TestStep.Measurement measurement
+                        && measurement.isUnderVoltage()
                 ? TimedText.of(reading.asTyped()).seconds()
                 : OptionalDouble.empty();
     }
 
-    /** The readings of a touch over the time under voltage. */
-    Absorption absorption(TestStep.Measurement touch) {
+    /** The readings of a measurement over the time under voltage. */
+    Absorption absorption(TestStep.Measurement measurement) {
         List<Absorption.AbsorptionPoint> points = new ArrayList<>();
-        for (Entry entry : standing.of(touch)) {
+        for (Entry entry : log.of(measurement)) {
             OptionalDouble seconds = secondsOf(entry);
             if (seconds.isPresent()
                     && RunReadings.meaning(entry) instanceof MeterReading.Value value
@@ -78,18 +78,19 @@ record VoltageReadings(Design design, TestOptions approach, RunLog standing) {
     }
 
     /** The judgement of a reading under voltage. */
-    Judgement judge(TestStep.Measurement touch, MeterReading meaning) {
-        return touch.stage() == Stage.WITHSTAND
-                ? WithstandJudge.judge(meaning, approach.withstand().orElseThrow(), design.lengthM(touch.black()))
-                : InsulationJudge.judge(meaning, Quantity.INSULATION, testV(touch), least(touch));
+    Judgement judge(TestStep.Measurement measurement, MeterReading meaning) {
+        return measurement.stage() == Stage.WITHSTAND
+                ? WithstandJudge.judge(meaning, approach.withstand().orElseThrow(), design.lengthM(measurement.black()))
+                : InsulationJudge.judge(meaning, Quantity.INSULATION, testV(measurement), minimum(measurement));
     }
 
     /** A discharge is over after four times the longest time under voltage, counted from the last reading under it. */
     Optional<Message> tooEarly(Entry entry) {
-        if (!(entry.step() instanceof TestStep.ManualStep act) || !act.action().isDischarge()) {
+        if (!(entry.step() instanceof TestStep.ManualStep manual)
+                || !manual.action().isDischarge()) {
             return Optional.empty();
         }
-        return dischargedAt(act.action())
+        return dischargedAt(manual.action())
                 .filter(end -> entry.at().isBefore(end))
                 .map(end -> Message.of(
                         "run_readings.too_early_what_was",
@@ -100,9 +101,9 @@ record VoltageReadings(Design design, TestOptions approach, RunLog standing) {
     Optional<Instant> dischargedAt(ManualAction discharge) {
         double longest = 0;
         Optional<Instant> last = Optional.empty();
-        for (TestStep step : standing.steps(discharge.stage())) {
-            if (step instanceof TestStep.Measurement touch && touch.isUnderVoltage()) {
-                for (Entry entry : standing.of(step)) {
+        for (TestStep step : log.steps(discharge.stage())) {
+            if (step instanceof TestStep.Measurement measurement && measurement.isUnderVoltage()) {
+                for (Entry entry : log.of(step)) {
                     longest = Math.max(longest, secondsOf(entry).orElse(0));
                     last = last.filter(each -> each.isAfter(entry.at())).or(() -> Optional.of(entry.at()));
                 }

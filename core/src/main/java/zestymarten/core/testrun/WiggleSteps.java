@@ -20,13 +20,13 @@ import zestymarten.core.testplan.TestStep;
 final class WiggleSteps {
     private final TestPlan plan;
     private final Assembly assembly;
-    private final RunLog standing;
+    private final RunLog log;
     private final Symptoms symptoms;
 
-    WiggleSteps(TestPlan plan, Assembly assembly, RunLog standing, Symptoms symptoms) {
+    WiggleSteps(TestPlan plan, Assembly assembly, RunLog log, Symptoms symptoms) {
         this.plan = plan;
         this.assembly = assembly;
-        this.standing = standing;
+        this.log = log;
         this.symptoms = symptoms;
     }
 
@@ -52,10 +52,10 @@ final class WiggleSteps {
 
     /** The positions that were named, in the order in which they were. */
     private List<String> positions() {
-        return standing.manual().stream()
-                .flatMap(each -> each.step() instanceof TestStep.ManualStep act ? Stream.of(act) : Stream.empty())
-                .filter(act -> act.action() == ManualAction.POSITION_NAMED)
-                .map(TestStep.ManualStep::subject)
+        return log.manual().stream()
+                .flatMap(each -> each.step() instanceof TestStep.ManualStep manual ? Stream.of(manual) : Stream.empty())
+                .filter(manual -> manual.action() == ManualAction.POSITION_NAMED)
+                .map(manual -> manual.subject().code())
                 .distinct()
                 .toList();
     }

@@ -9,7 +9,7 @@ import zestymarten.core.judgement.Judgement;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
 
-/** What the wires of a run read by themselves, less the leads, reckoned to 20 °C: comparable from test to test. */
+/** What the wires of a run read by themselves, less the leads, calculated to 20 °C: comparable from test to test. */
 final class WireOhms {
     private WireOhms() {}
 
@@ -25,10 +25,10 @@ final class WireOhms {
     static Map<String, One> of(TestRun test) {
         Map<String, One> ohms = new LinkedHashMap<>();
         test.steps(Stage.ENDS).forEach(step -> {
-            if (step instanceof TestStep.Measurement touch && !touch.isTied()) {
-                List<Conductor> route = test.design().nets().route(touch.black(), touch.red());
+            if (step instanceof TestStep.Measurement measurement && !measurement.isLinked()) {
+                List<Conductor> route = test.design().nets().route(measurement.black(), measurement.red());
                 if (route.size() == 1) {
-                    read(test, touch, route.get(0))
+                    read(test, measurement, route.get(0))
                             .ifPresent(one -> ohms.put(route.get(0).id(), one));
                 }
             }
@@ -36,13 +36,13 @@ final class WireOhms {
         return ohms;
     }
 
-    private static Optional<One> read(TestRun test, TestStep.Measurement touch, Conductor wire) {
-        List<Entry> standing = test.standing(touch);
-        if (standing.isEmpty()) {
+    private static Optional<One> read(TestRun test, TestStep.Measurement measurement, Conductor wire) {
+        List<Entry> log = test.entriesOf(measurement);
+        if (log.isEmpty()) {
             return Optional.empty();
         }
         double factor = wire.metal().factor(test.design().ambientC());
-        return test.judgement(standing.get(standing.size() - 1))
+        return test.judgement(log.get(log.size() - 1))
                 .filter(each -> each.correctedOhm().isPresent() && each.contact() == Judgement.Contact.JOINED)
                 .map(each -> new One(
                         each.correctedOhm().getAsDouble() / factor,

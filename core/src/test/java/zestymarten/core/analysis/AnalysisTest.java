@@ -75,14 +75,14 @@ class AnalysisTest {
         return Analysis.of(Design.of(assembly, 20), CONDITIONS, readings);
     }
 
-    private static String told(String kind, String... conductors) {
+    private static String found(String kind, String... conductors) {
         return kind + " " + new TreeSet<>(List.of(conductors));
     }
 
-    private static List<String> told(Analysis analysis) {
+    private static List<String> found(Analysis analysis) {
         return analysis.findings().stream()
                 .map(each ->
-                        told(each.finding().kind(), each.finding().conductors().toArray(String[]::new)))
+                        found(each.finding().kind(), each.finding().conductors().toArray(String[]::new)))
                 .toList();
     }
 
@@ -116,26 +116,26 @@ class AnalysisTest {
                         + "Right,S1,J3.1,5,0.5\n")
                 .assembly("Spliced", AssemblyKind.HARNESS, "", Map.of());
         for (String leg : List.of("In", "Left", "Right")) {
-            assertThat(told(withFault(spliced, new SeededFault.High(leg, 2))))
-                    .containsExactly(told("high_resistance", leg));
+            assertThat(found(withFault(spliced, new SeededFault.High(leg, 2))))
+                    .containsExactly(found("high_resistance", leg));
         }
-        assertThat(withFault(spliced).standing()).isEqualTo(Analysis.AnalysisState.PASS);
+        assertThat(withFault(spliced).state()).isEqualTo(Analysis.AnalysisState.PASS);
     }
 
     @Test
     void oneLeakIsOneFindingAtHoweverManyEndsItIsRead() {
         Assembly cable = cable(3, 3, Set.of());
         SeededFault leak = new SeededFault.Shorted(Terminal.of("J1.1"), Terminal.of("J1.2"), 47_000);
-        assertThat(told(withFault(cable, leak))).containsExactly(told("leak", "W1", "W2"));
+        assertThat(found(withFault(cable, leak))).containsExactly(found("leak", "W1", "W2"));
     }
 
-    private static AnalysisReading tied(String a, String b, String typed, String... tie) {
+    private static AnalysisReading linked(String a, String b, String typed, String... together) {
         return new AnalysisReading(
                 Terminal.of(a),
                 Terminal.of(b),
                 typed,
                 zestymarten.core.assembly.SwitchState.REST,
-                List.of(Stream.of(tie).map(Terminal::of).toList()),
+                List.of(Stream.of(together).map(Terminal::of).toList()),
                 OptionalDouble.empty());
     }
 
@@ -156,22 +156,22 @@ class AnalysisTest {
                 free("J1.1", "J2.1", "1.00"),
                 free("J1.2", "J2.2", "1.00"),
                 free("J1.3", "J2.3", "1.00"),
-                tied("J1.1", "FRAME", "OL", "J1.2", "J1.3", "FRAME"),
-                tied("J1.2", "FRAME", "OL", "J1.3", "FRAME"),
+                linked("J1.1", "FRAME", "OL", "J1.2", "J1.3", "FRAME"),
+                linked("J1.2", "FRAME", "OL", "J1.3", "FRAME"),
                 free("J1.3", "FRAME", "OL"));
-        assertThat(analysis(cable, readings).standing()).isEqualTo(Analysis.AnalysisState.PASS);
-        assertThat(analysis(cable, readings.subList(0, 5)).standing()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
+        assertThat(analysis(cable, readings).state()).isEqualTo(Analysis.AnalysisState.PASS);
+        assertThat(analysis(cable, readings.subList(0, 5)).state()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
     }
 
     @Test
     void aTiedFarEndIsBlindToCrossedWires() {
         Assembly cable = cable(3, 3, Set.of());
         List<AnalysisReading> readings = List.of(
-                tied("J1.1", "J1.2", "1.70", "J2.1", "J2.2", "J2.3"),
-                tied("J1.1", "J1.3", "1.70", "J2.1", "J2.2", "J2.3"));
+                linked("J1.1", "J1.2", "1.70", "J2.1", "J2.2", "J2.3"),
+                linked("J1.1", "J1.3", "1.70", "J2.1", "J2.2", "J2.3"));
         Analysis analysis = analysis(cable, readings);
-        assertThat(told(analysis)).isEmpty();
-        assertThat(analysis.standing()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
+        assertThat(found(analysis)).isEmpty();
+        assertThat(analysis.state()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
         assertThat(analysis.untested().stream().map(pair -> pair.a() + " " + pair.b()))
                 .contains("J1.1 J2.1", "J1.2 J2.2", "J1.3 J2.3");
     }
@@ -183,7 +183,7 @@ class AnalysisTest {
         AnalysisReading trip = insulation("J1.2", "FRAME", "OL", Quantity.LEAKAGE, 1460);
         AnalysisReading fine = insulation("J1.1", "FRAME", ">200M", Quantity.INSULATION, 500);
         Analysis analysis = analysis(cable, List.of(low, trip, fine));
-        assertThat(told(analysis)).containsExactly(told("insulation_low", "W1", "W2"), told("withstand", "W2"));
+        assertThat(found(analysis)).containsExactly(found("insulation_low", "W1", "W2"), found("withstand", "W2"));
         assertThat(English.of(analysis.findings().get(0).finding().message()))
                 .isEqualTo("Low insulation resistance: 400 kΩ between J1.1 and J1.2 at 500 V, minimum 1 MΩ.");
         assertThat(analysis.findings().get(1).evidence()).containsExactly(1);
@@ -215,7 +215,7 @@ class AnalysisTest {
                 .toList();
         Assembly assembly = new Assembly(plain.name(), plain.kind(), "", mated, plain.conductors());
         List<AnalysisReading> cleaned = List.of(free("J1.1", "J2.1", "OL"), free("J1.1", "J2.1", "1.00"));
-        assertThat(told(analysis(assembly, cleaned))).containsExactly(told("contact_surface", "W1"));
+        assertThat(found(analysis(assembly, cleaned))).containsExactly(found("contact_surface", "W1"));
         assertThat(analysis(assembly, cleaned).findings().get(0).evidence()).containsExactly(0, 1);
     }
 
@@ -223,9 +223,9 @@ class AnalysisTest {
     void readingsThatDisagreeWithoutACauseAreIntermittent() {
         Assembly cable = cable(1, 1, Set.of());
         List<AnalysisReading> cleaned = List.of(free("J1.1", "J2.1", "OL"), free("J2.1", "J1.1", "1.00"));
-        assertThat(told(analysis(cable, cleaned))).containsExactly(told("intermittent", "W1"));
+        assertThat(found(analysis(cable, cleaned))).containsExactly(found("intermittent", "W1"));
         List<AnalysisReading> broke = List.of(free("J1.1", "J2.1", "1.00"), free("J2.1", "J1.1", "OL"));
-        assertThat(told(analysis(cable, broke))).containsExactly(told("intermittent", "W1"));
+        assertThat(found(analysis(cable, broke))).containsExactly(found("intermittent", "W1"));
     }
 
     @Test

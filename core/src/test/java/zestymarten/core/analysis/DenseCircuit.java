@@ -4,7 +4,7 @@ import java.util.List;
 import zestymarten.core.assembly.Terminal;
 
 /**
- * Ohms between all terminals by Gauss and Jordan on the grounded Laplacian: without any code of the product but the names of
+ * Resistance between all terminals by Gauss and Jordan on the grounded Laplacian: without any code of the product but the names of
  * terminals.
  */
 final class DenseCircuit {
@@ -25,7 +25,7 @@ final class DenseCircuit {
         matrix[b][a] -= 1 / ohm;
     }
 
-    /** Ohms between each two nodes, in their order; beyond 10^9 for no path. */
+    /** Resistance between each two nodes, in their order; beyond 10^9 for no path. */
     double[][] between() {
         int n = nodes.size();
         for (int i = 0; i < n; i++) {

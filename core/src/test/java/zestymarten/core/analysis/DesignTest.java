@@ -22,7 +22,7 @@ import zestymarten.core.network.Path;
 import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Problem;
 
-/** What a good unit reads where parts, joints, states and ties lie on the way. */
+/** What a good unit reads where parts, joints, states and links lie on the way. */
 class DesignTest {
     private static final Assembly PANEL = read("""
             {"format": "zesty-marten/assembly", "version": 1, "name": "Panel", "kind": "device",
@@ -56,8 +56,8 @@ class DesignTest {
         return PANEL.state(id).orElseThrow();
     }
 
-    private Path.Ohmic way(String a, String b, SwitchState state, List<List<Terminal>> ties) {
-        Path path = design.path(at(a), at(b), state, ties);
+    private Path.Ohmic way(String a, String b, SwitchState state, List<List<Terminal>> links) {
+        Path path = design.path(at(a), at(b), state, links);
         assertThat(path).as(a + " to " + b).isInstanceOf(Path.Ohmic.class);
         return (Path.Ohmic) path;
     }
@@ -103,8 +103,9 @@ class DesignTest {
 
     @Test
     void tiedEndsAreWires() {
-        List<List<Terminal>> tied = List.of(List.of(at("J2.1"), at("J2.2")));
-        Expectation.Joined back = (Expectation.Joined) design.expectation(at("J1.1"), at("J1.2"), state("idle"), tied);
+        List<List<Terminal>> linked = List.of(List.of(at("J2.1"), at("J2.2")));
+        Expectation.Joined back =
+                (Expectation.Joined) design.expectation(at("J1.1"), at("J1.2"), state("idle"), linked);
         assertThat(back.isBridged()).isFalse();
         assertThat(back.limit().high().value()).isCloseTo(0.46, within(1e-12));
     }
@@ -133,7 +134,7 @@ class DesignTest {
         assertThat(analysis.judgements().get(0).judgement().verdict()).isEqualTo(Verdict.UNDECIDED);
         assertThat(English.of(analysis.judgements().get(0).judgement().reason()))
                 .isEqualTo("A diode lies between: an ohm range proves nothing either way. Read its forward voltage.");
-        assertThat(analysis.standing()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
+        assertThat(analysis.state()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
     }
 
     @Test

@@ -28,7 +28,7 @@ class FollowedAnalysisTest {
                     each.expectation(),
                     each.judgement(),
                     each.understood(),
-                    each.reading().ties(),
+                    each.reading().links(),
                     each.reading().since()));
         }
         Collections.shuffle(all, random);

@@ -11,7 +11,7 @@ import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
-/** All far ends tied together, read from the near side. */
+/** All far ends linked together, read from the near side. */
 class LinkedFarEndsTest {
     private static LinkedFarEnds.LinkedReading through(int first, int second, double ohm) {
         return new LinkedFarEnds.LinkedReading(first, second, true, OptionalDouble.of(ohm));

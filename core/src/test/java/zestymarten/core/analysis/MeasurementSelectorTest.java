@@ -75,13 +75,13 @@ class MeasurementSelectorTest {
     }
 
     /** Readings given as {@code J1.4 J2.4 OL}. */
-    private static UnitAnalysis having(Symptoms complaint, String... readings) {
+    private static UnitAnalysis having(Symptoms symptoms, String... readings) {
         List<Observation> made = new ArrayList<>();
         for (String each : readings) {
             String[] parts = each.split(" ");
             made.add(observed(PENDANT, made.size(), Terminal.of(parts[0]), Terminal.of(parts[1]), parts[2]));
         }
-        return UnitAnalysis.of(PENDANT, CONDITIONS, Priors.usual(), complaint, made);
+        return UnitAnalysis.of(PENDANT, CONDITIONS, Priors.usual(), symptoms, made);
     }
 
     private static Recommendation next(UnitAnalysis analysis) {
@@ -97,9 +97,9 @@ class MeasurementSelectorTest {
         return names;
     }
 
-    private static Set<String> namesOf(List<String> told) {
+    private static Set<String> namesOf(List<String> found) {
         Set<String> names = new TreeSet<>();
-        told.forEach(each -> names.addAll(
+        found.forEach(each -> names.addAll(
                 List.of(each.substring(each.indexOf('[') + 1, each.length() - 1).split(", "))));
         return names;
     }
@@ -125,7 +125,7 @@ class MeasurementSelectorTest {
                 analysis = UnitAnalysis.of(cable.design(), CONDITIONS, priors, Symptoms.NONE, made);
                 next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
             }
-            right += repaired(analysis).equals(namesOf(cable.told())) ? 1 : 0;
+            right += repaired(analysis).equals(namesOf(cable.truth())) ? 1 : 0;
         }
         assertThat(right).as("right of %d", units).isGreaterThanOrEqualTo(units - 1);
     }
@@ -150,14 +150,14 @@ class MeasurementSelectorTest {
         UnitAnalysis two = having(Symptoms.NONE, "J1.4 J2.4 OL", "J1.4 J2.4 OL", "J1.7 J2.7 OL", "J1.7 J2.7 OL");
         Recommendation.RecommendedMeasurement next = next(two).measurements().get(0);
         assertThat(Set.of(next.black().name(), next.red().name())).isIn(Set.of("J1.4", "J2.7"), Set.of("J1.7", "J2.4"));
-        UnitAnalysis told = having(
+        UnitAnalysis found = having(
                 Symptoms.NONE,
                 "J1.4 J2.4 OL",
                 "J1.4 J2.4 OL",
                 "J1.7 J2.7 OL",
                 "J1.7 J2.7 OL",
                 next.black() + " " + next.red() + " 0.55");
-        assertThat(told.findings()).singleElement().satisfies(each -> {
+        assertThat(found.findings()).singleElement().satisfies(each -> {
             assertThat(each.finding().kind()).isEqualTo("crossed");
             assertThat(each.finding().conductors()).containsExactly("W4", "W7");
         });
@@ -175,9 +175,9 @@ class MeasurementSelectorTest {
 
     @Test
     void whatIsDeadIsMeasuredFirst() {
-        Symptoms complaint =
+        Symptoms symptoms =
                 new Symptoms(Map.of("function 4", Symptoms.Behaviour.DEAD, "function 5", Symptoms.Behaviour.WORKS));
-        UnitAnalysis analysis = having(complaint);
+        UnitAnalysis analysis = having(symptoms);
         assertThat(analysis.findings()).as("nothing was read").isEmpty();
         assertThat(analysis.explanations().get(0).faults().get(0).conductors()).containsExactly("W4");
         assertThat(next(analysis).measurements().get(0).black()).isEqualTo(Terminal.of("J1.4"));

@@ -67,7 +67,7 @@ public final class RandomUnit {
     private final Set<String> looped;
     private final Assembly assembly;
 
-    /** Two terminals that touch with some ohms. */
+    /** Two terminals that touch with some resistance. */
     private record Joined(Terminal a, Terminal b, double ohm) {}
 
     private RandomUnit(Random random, Family family) {
@@ -337,7 +337,7 @@ public final class RandomUnit {
         return String.format(Locale.ROOT, "%.2f", Math.round(shown / step) * step);
     }
 
-    /** Ohms between all terminals as the unit is; beyond 10^9 for none. */
+    /** Resistance between all terminals as the unit is; beyond 10^9 for none. */
     private double[][] solved(SwitchState state) {
         DenseCircuit circuit = new DenseCircuit(assembly.terminals());
         wires.stream()

@@ -99,16 +99,16 @@ final class RandomWiring {
     }
 
     private void part(Component.ComponentKind kind, Terminal a, Terminal b, double value) {
-        boolean most =
+        boolean maximum =
                 kind.isContact() || kind == Component.ComponentKind.FUSE || kind == Component.ComponentKind.DIODE;
         parts.add(new Component(
                 kind.code().substring(0, 1).toUpperCase(Locale.ROOT) + "P" + (parts.size() + 1),
                 kind,
                 a,
                 b,
-                most ? OptionalDouble.of(0.2) : OptionalDouble.empty(),
-                most ? OptionalDouble.empty() : OptionalDouble.of(value),
-                most ? OptionalDouble.empty() : OptionalDouble.of(0.1),
+                maximum ? OptionalDouble.of(0.2) : OptionalDouble.empty(),
+                maximum ? OptionalDouble.empty() : OptionalDouble.of(value),
+                maximum ? OptionalDouble.empty() : OptionalDouble.of(0.1),
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 OptionalDouble.empty()));
@@ -231,7 +231,7 @@ final class RandomWiring {
         return parts.stream().anyMatch(part -> Set.of(part.a(), part.b()).equals(Set.of(one.to(), other.to())));
     }
 
-    /** Whether a contact or winding of few ohms lies beside the two wires, so that a crossing can hardly be told. */
+    /** Whether a contact or winding of a low resistance lies beside the two wires, so that a crossing can hardly be seen. */
     boolean isLittle(Conductor one, Conductor other) {
         return parts.stream()
                 .filter(part -> part.ohm().orElse(0) < 20)

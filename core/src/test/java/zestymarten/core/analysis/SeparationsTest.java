@@ -30,7 +30,7 @@ class SeparationsTest {
         assertThat(all.cardinality()).as("the set asked about is left alone").isEqualTo(4);
     }
 
-    /** The two groups by each bit of the number: n groups are all parted by log2 n touches. */
+    /** The two groups by each bit of the number: n groups are all parted by log2 n measurements. */
     @Test
     void halvesPartEverythingInFewTouches() {
         int groups = 1000;

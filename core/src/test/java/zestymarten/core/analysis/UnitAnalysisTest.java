@@ -44,7 +44,7 @@ class UnitAnalysisTest {
                     .as("unit %d: %s", i, unit.truth())
                     .hasSizeLessThanOrEqualTo(unit.truth().size());
             assertThat(named).as("unit %d", i).containsAll(unit.truth());
-            assertThat(analysis.standing())
+            assertThat(analysis.state())
                     .as("unit %d: %s, untested %s", i, unit.truth(), analysis.untested())
                     .isEqualTo(unit.truth().isEmpty() ? AnalysisState.PASS : AnalysisState.FAIL);
         }
@@ -118,10 +118,9 @@ class UnitAnalysisTest {
     void oneOfTwoParallelCoresOpenIsNoPassAndNobodyKnowsWhich() {
         String core = ", \"length_m\": 15, \"area_mm2\": 1";
         Assembly feeder = read(wires(wire("A", "J1.1", "J2.1", core), wire("B", "J1.1", "J2.1", core)));
-        assertThat(analysis(feeder, "J1.1-J2.1=0.34", "J1.1-FRAME=OL").standing())
-                .isEqualTo(AnalysisState.PASS);
+        assertThat(analysis(feeder, "J1.1-J2.1=0.34", "J1.1-FRAME=OL").state()).isEqualTo(AnalysisState.PASS);
         Analysis open = analysis(feeder, "J1.1-J2.1=0.47", "J1.1-FRAME=OL");
-        assertThat(open.standing()).isEqualTo(AnalysisState.FAIL);
+        assertThat(open.state()).isEqualTo(AnalysisState.FAIL);
         Explained found = open.findings().get(0);
         assertThat(found.finding().kind()).isEqualTo("open");
         assertThat(found.certain()).isFalse();
@@ -150,11 +149,11 @@ class UnitAnalysisTest {
 
     @Test
     void minimaAlongAPathAddUp() {
-        String least = ", \"max_ohm\": 2, \"min_ohm\": 0.8";
-        Assembly path = read(wires(wire("A", "J1.1", "S1", least), wire("B", "S1", "J2.1", least)));
+        String minimum = ", \"max_ohm\": 2, \"min_ohm\": 0.8";
+        Assembly path = read(wires(wire("A", "J1.1", "S1", minimum), wire("B", "S1", "J2.1", minimum)));
         Analysis low = analysis(path, "J1.1-J2.1=0.45", "J1.1-FRAME=OL");
         assertThat(names(low)).containsExactly("low_resistance [A, B]");
-        assertThat(analysis(path, "J1.1-J2.1=2.5", "J1.1-FRAME=OL").standing()).isEqualTo(AnalysisState.PASS);
+        assertThat(analysis(path, "J1.1-J2.1=2.5", "J1.1-FRAME=OL").state()).isEqualTo(AnalysisState.PASS);
     }
 
     @Test
@@ -210,7 +209,7 @@ class UnitAnalysisTest {
                 wires(wire("A", "J1.1", "J2.1", ""), wire("B", "J1.2", "J2.2", ""), wire("C", "J1.3", "J2.3", "")));
         Analysis odd =
                 analysis(cable, "J1.1-J2.1=0.5", "J1.2-J2.2=0.5", "J1.3-J2.3=0.5", "J1.1-J1.2=0.4", "J2.1-J2.2=OL");
-        assertThat(odd.standing()).isEqualTo(AnalysisState.FAIL);
+        assertThat(odd.state()).isEqualTo(AnalysisState.FAIL);
         assertThat(odd.contradictions()).isNotEmpty();
     }
 }

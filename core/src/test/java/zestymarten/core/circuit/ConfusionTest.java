@@ -12,13 +12,13 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
 /**
- * Which pattern is taken for which over seeded circuits. The table in {@code docs/circuit-patterns.md} is what this reckons; run
+ * Which pattern is taken for which over seeded circuits. The table in {@code docs/circuit-patterns.md} is what this calculates; run
  * with {@code -Dmarten.write-docs=true} to write it anew.
  */
 class ConfusionTest {
     private static final Path DOCS = Path.of("../docs/circuit-patterns.md");
     private static final int EACH = 15;
-    private static final int MOST_MORE = 8;
+    private static final int MAX_MORE = 8;
     private static final List<String> RING = List.of(
             "good",
             "linked wrong way",
@@ -50,21 +50,21 @@ class ConfusionTest {
             SeededCircuit made = SeededCircuit.of(1000L * kind.length() + i, ring, kind);
             SeededCircuit seeded = lengths ? made : made.withoutLengths();
             RecognisedPattern recognised = RecognisedPattern.of(seeded.drawn(), seeded.readings());
-            takenFor.merge(recognised.told().get(0).pattern().kind(), 1, Integer::sum);
+            takenFor.merge(recognised.matches().get(0).pattern().kind(), 1, Integer::sum);
             named += names(recognised, seeded.pattern()) ? 1 : 0;
-            for (int k = 0; k < MOST_MORE && recognised.next().isPresent(); k++) {
+            for (int k = 0; k < MAX_MORE && recognised.next().isPresent(); k++) {
                 seeded = seeded.reads(recognised.next().get());
                 recognised = RecognisedPattern.of(seeded.drawn(), seeded.readings());
                 more++;
             }
-            Pattern last = recognised.told().get(0).pattern();
+            Pattern last = recognised.matches().get(0).pattern();
             placed += place(last).equals(place(seeded.pattern())) ? 1 : 0;
         }
         return new Row(kind, takenFor, named, placed, more);
     }
 
     private static boolean names(RecognisedPattern recognised, Pattern pattern) {
-        return recognised.told().stream()
+        return recognised.matches().stream()
                 .anyMatch(each -> place(each.pattern()).equals(place(pattern))
                         || each.stretches().stream()
                                 .anyMatch(stretch ->
@@ -117,7 +117,7 @@ class ConfusionTest {
                 + " (standard deviation) stretch by stretch; the meter reads to 0.01 Ω with half a count and half a percent of"
                 + " its own; every reading of the dead tests is taken. \"Named with its place\": the fault and where it is are"
                 + " among what is told after the dead tests. \"Right after more\": it is the first that is told once the"
-                + " readings that the desk asks for are taken too, at most " + MOST_MORE
+                + " readings that the desk asks for are taken too, at most " + MAX_MORE
                 + ". The core's tests calculate this"
                 + " table and compare it.\n\n"
                 + "Three things no meter can tell from the dead tests alone. With conductors of one section a ring with an open"

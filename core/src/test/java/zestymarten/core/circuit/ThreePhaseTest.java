@@ -189,17 +189,17 @@ class ThreePhaseTest {
                             .as(each.getKey() + says(report))
                             .isEqualTo(ComparisonState.FAULT);
                     assertThat(says(report)).contains("Disconnection is not known");
-                    List<Pattern> told = RecognisedPattern.of(circuit, readings).told().stream()
+                    List<Pattern> found = RecognisedPattern.of(circuit, readings).matches().stream()
                             .map(RecognisedPattern.PatternMatch::pattern)
                             .toList();
                     if (isReadOnce(each.getKey(), circuit)) {
                         continue;
                     }
                     all++;
-                    if (told.stream().anyMatch(one -> same(each.getKey(), one))) {
+                    if (found.stream().anyMatch(one -> same(each.getKey(), one))) {
                         named++;
                     } else {
-                        others.add(each.getKey() + " told as " + told);
+                        others.add(each.getKey() + " told as " + found);
                     }
                 }
             }
@@ -333,18 +333,18 @@ class ThreePhaseTest {
                 .isInstanceOf(Pattern.Loose.class);
     }
 
-    /** Behind a loose joint of the last stretch lies one point: its reading is told as one to be measured again. */
+    /** Behind a loose joint of the last stretch lies one point: its reading is named as one to be measured again. */
     private static boolean isReadOnce(Pattern pattern, Circuit circuit) {
         return pattern instanceof Pattern.Loose loose && loose.stretch() == circuit.outlets() - 1;
     }
 
-    private static boolean same(Pattern planted, Pattern told) {
+    private static boolean same(Pattern planted, Pattern found) {
         if (planted instanceof Pattern.Loose loose) {
-            return told instanceof Pattern.Loose found
-                    && found.role() == loose.role()
-                    && found.stretch() == loose.stretch()
-                    && Math.abs(found.ohm() - loose.ohm()) < 0.1;
+            return found instanceof Pattern.Loose other
+                    && other.role() == loose.role()
+                    && other.stretch() == loose.stretch()
+                    && Math.abs(other.ohm() - loose.ohm()) < 0.1;
         }
-        return planted.equals(told);
+        return planted.equals(found);
     }
 }

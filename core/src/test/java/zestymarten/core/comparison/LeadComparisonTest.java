@@ -26,7 +26,7 @@ class LeadComparisonTest {
     @Test
     void theOddTailIsNamedWithItsReason() {
         LeadComparison alike = alike(TAILS);
-        assertThat(alike.leads().stream().filter(LeadComparison.ComparedLead::isOdd))
+        assertThat(alike.leads().stream().filter(LeadComparison.ComparedLead::isOutlier))
                 .singleElement()
                 .satisfies(odd -> {
                     assertThat(odd.lead().words()).isEqualTo("fourth");
@@ -67,7 +67,7 @@ class LeadComparisonTest {
 
     private static List<String> odd(String text) {
         return alike(text).leads().stream()
-                .filter(LeadComparison.ComparedLead::isOdd)
+                .filter(LeadComparison.ComparedLead::isOutlier)
                 .map(each -> each.lead().words())
                 .toList();
     }

@@ -77,7 +77,7 @@ class LeadLineByRootTest {
         for (int side : new int[] {-1, 1}) {
             for (double share : new double[] {0.999, 1.001}) {
                 double ohm = line.predicted(10) + side * share * edge;
-                assertThat(ohm < 0 || line.isOdd(new LeadLine.Lead(10, Math.max(0, ohm), STEP)) == share > 1)
+                assertThat(ohm < 0 || line.isOutlier(new LeadLine.Lead(10, Math.max(0, ohm), STEP)) == share > 1)
                         .as("%s of the edge", side * share)
                         .isTrue();
             }

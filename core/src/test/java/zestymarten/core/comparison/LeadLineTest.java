@@ -22,9 +22,9 @@ class LeadLineTest {
         List<LeadLine.Lead> leads = leads(2.1, 5.31, 2.9, 7.18, 3.6, 8.77, 4.4, 13.40, 5.2, 12.39, 6.0, 14.22);
         LeadLine family = LeadLine.of(leads).orElseThrow();
         assertThat(family.ohmPerMetre()).isCloseTo(2.284, within(0.0005));
-        assertThat(leads.stream().filter(family::isOdd)).containsExactly(leads.get(3));
+        assertThat(leads.stream().filter(family::isOutlier)).containsExactly(leads.get(3));
         assertThat(family.off(leads.get(3))).isCloseTo(2.8, within(0.05));
-        assertThat(leads.stream().filter(lead -> !family.isOdd(lead)))
+        assertThat(leads.stream().filter(lead -> !family.isOutlier(lead)))
                 .allMatch(lead -> Math.abs(family.off(lead)) < 0.03);
         assertThat(family.predicted(7)).isCloseTo(family.terminationOhm() + 7 * 2.284, within(0.005));
         assertThat(family.confidence()).isEqualTo(LeadLine.Confidence.FULL);

@@ -27,9 +27,9 @@ class BundleValuesTest {
 
     @Test
     void touchesAreThoseOfFindingTheGroupsAtWorst() {
-        assertThat(GroupCodes.ofMarks(List.of("a", "a", "a")).touches()).isEqualTo(2);
-        assertThat(GroupCodes.ofMarks(List.of("", "", "")).touches()).isEqualTo(3);
-        assertThat(GroupCodes.ofMarks(List.of("", "a", "a")).touches()).isEqualTo(3);
+        assertThat(GroupCodes.ofMarks(List.of("a", "a", "a")).measurements()).isEqualTo(2);
+        assertThat(GroupCodes.ofMarks(List.of("", "", "")).measurements()).isEqualTo(3);
+        assertThat(GroupCodes.ofMarks(List.of("", "a", "a")).measurements()).isEqualTo(3);
     }
 
     @Test
@@ -53,7 +53,7 @@ class BundleValuesTest {
                         new GroupScheme.CodeCell(3, 1),
                         new GroupScheme.CodeCell(3, 2),
                         new GroupScheme.CodeCell(3, 3));
-        assertThat(GroupScheme.of(6).orElseThrow().tiedHere().text()).isEqualTo("2+3, 4+5+6");
+        assertThat(GroupScheme.of(6).orElseThrow().linkedHere().text()).isEqualTo("2+3, 4+5+6");
     }
 
     @Test
@@ -76,14 +76,14 @@ class BundleValuesTest {
                 5,
                 Optional.of(GroupCodes.ofMarks(List.of("", "", "", "a", "a"))),
                 Optional.empty());
-        assertThat(chain.tiedThere()).isEmpty();
+        assertThat(chain.linkedThere()).isEmpty();
         assertThat(English.of(chain.says().get(0))).startsWith("There should be one single and pairs.");
         Sorting half = Sorting.of(
                 IdentificationMethod.MethodKind.PAIR_CHAIN,
                 5,
                 Optional.of(GroupCodes.ofMarks(List.of("", "b", "b", "a", "a"))),
                 Optional.empty());
-        assertThat(half.tiedThere().orElseThrow().text()).isEqualTo("1+2, 3+4");
+        assertThat(half.linkedThere().orElseThrow().text()).isEqualTo("1+2, 3+4");
         assertThat(English.all(half.says())).isEmpty();
     }
 

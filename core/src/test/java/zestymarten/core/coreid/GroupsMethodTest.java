@@ -35,9 +35,9 @@ class GroupsMethodTest {
         return here;
     }
 
-    private static GroupCodes shorted(GroupCodes tied, int one, int other) {
-        int[] numbers = tied.numbers();
-        return tied.joined(numbers[one], numbers[other]);
+    private static GroupCodes shorted(GroupCodes linked, int one, int other) {
+        int[] numbers = linked.numbers();
+        return linked.joined(numbers[one], numbers[other]);
     }
 
     private static List<Integer> truth(int[] there) {
@@ -46,7 +46,7 @@ class GroupsMethodTest {
 
     @Test
     void everyBundleFromThreeTo200HasASchemeButForFiveAndNine() {
-        for (int cores = 1; cores <= GroupScheme.MOST; cores++) {
+        for (int cores = 1; cores <= GroupScheme.MAX; cores++) {
             boolean none = cores == 2 || cores == 5 || cores == 9;
             assertThat(GroupScheme.of(cores).isEmpty()).as(cores + " cores").isEqualTo(none);
             GroupScheme.of(cores).ifPresent(GroupsMethodTest::isAScheme);
@@ -82,9 +82,9 @@ class GroupsMethodTest {
             GroupScheme scheme = GroupScheme.of(cores).orElse(null);
             for (int seed = 0; scheme != null && seed < 5; seed++) {
                 int[] there = cable(cores, new Random(1000L * cores + seed));
-                GroupCodes found = scheme.tiedHere().seen(there);
-                GroupCodes second = scheme.tiedThere(found);
-                CoreMatching matched = CoreMatching.of(scheme.tiedHere(), found, second, second.seen(back(there)));
+                GroupCodes found = scheme.linkedHere().seen(there);
+                GroupCodes second = scheme.linkedThere(found);
+                CoreMatching matched = CoreMatching.of(scheme.linkedHere(), found, second, second.seen(back(there)));
                 assertThat(matched.isComplete())
                         .as(cores + " cores, seed " + seed)
                         .isTrue();
@@ -95,7 +95,7 @@ class GroupsMethodTest {
 
     @Test
     void aBrokenCoreIsNamedAndEveryOtherThatIsSureIsRight() {
-        int told = 0;
+        int certain = 0;
         int all = 0;
         for (int cores = 3; cores <= 60; cores++) {
             GroupScheme scheme = GroupScheme.of(cores).orElse(null);
@@ -103,10 +103,10 @@ class GroupsMethodTest {
                 Random random = new Random(1000L * cores + seed);
                 int[] there = cable(cores, random);
                 int broken = 1 + random.nextInt(cores);
-                GroupCodes found = scheme.tiedHere().without(broken).seen(there);
-                GroupCodes second = scheme.tiedThere(found);
+                GroupCodes found = scheme.linkedHere().without(broken).seen(there);
+                GroupCodes second = scheme.linkedThere(found);
                 CoreMatching matched = CoreMatching.of(
-                        scheme.tiedHere(),
+                        scheme.linkedHere(),
                         found,
                         second,
                         second.without(there[broken]).seen(back(there)));
@@ -121,16 +121,16 @@ class GroupsMethodTest {
                 assertThat(named || hidden)
                         .as(cores + " cores, seed " + seed + " " + matched)
                         .isTrue();
-                told += named && matched.explanations().size() == 1 ? 1 : 0;
+                certain += named && matched.explanations().size() == 1 ? 1 : 0;
                 all++;
             }
         }
-        assertThat(told).isGreaterThan(all * 6 / 10);
+        assertThat(certain).isGreaterThan(all * 6 / 10);
     }
 
     @Test
     void twoShortedCoresAreAmongThoseNamed() {
-        int told = 0;
+        int certain = 0;
         int all = 0;
         for (int cores = 3; cores <= 60; cores++) {
             GroupScheme scheme = GroupScheme.of(cores).orElse(null);
@@ -139,10 +139,10 @@ class GroupsMethodTest {
                 int[] there = cable(cores, random);
                 int one = 1 + random.nextInt(cores);
                 int other = 1 + (one + random.nextInt(cores - 1)) % cores;
-                GroupCodes found = shorted(scheme.tiedHere(), one, other).seen(there);
-                GroupCodes second = scheme.tiedThere(found);
+                GroupCodes found = shorted(scheme.linkedHere(), one, other).seen(there);
+                GroupCodes second = scheme.linkedThere(found);
                 CoreMatching matched = CoreMatching.of(
-                        scheme.tiedHere(),
+                        scheme.linkedHere(),
                         found,
                         second,
                         shorted(second, there[one], there[other]).seen(back(there)));
@@ -154,11 +154,11 @@ class GroupsMethodTest {
                 assertThat(named)
                         .as(cores + " cores, seed " + seed + " " + matched)
                         .isTrue();
-                told += matched.explanations().size() == 1 ? 1 : 0;
+                certain += matched.explanations().size() == 1 ? 1 : 0;
                 all++;
             }
         }
-        assertThat(told).isGreaterThan(all / 2);
+        assertThat(certain).isGreaterThan(all / 2);
     }
 
     /** Whatever all explanations agree in is what the cable is. */
@@ -176,13 +176,13 @@ class GroupsMethodTest {
     void theSortingSaysWhatItMeans() {
         int[] there = cable(17, new Random(4));
         GroupScheme scheme = GroupScheme.of(17).orElseThrow();
-        GroupCodes found = scheme.tiedHere().without(9).seen(there);
+        GroupCodes found = scheme.linkedHere().without(9).seen(there);
         Sorting half = Sorting.of(IdentificationMethod.MethodKind.GROUPS, 17, Optional.of(found), Optional.empty());
         assertThat(English.all(half.says()))
                 .containsExactly(
                         "The groups found there do not add up to those linked here: a core is open, or two touch each"
                                 + " other. Continue: the second finding says which.");
-        GroupCodes second = half.tiedThere().orElseThrow();
+        GroupCodes second = half.linkedThere().orElseThrow();
         Sorting whole = Sorting.of(
                 IdentificationMethod.MethodKind.GROUPS,
                 17,

@@ -36,8 +36,8 @@ class OtherMethodsTest {
     void thePairChainTellsEveryCoreOfEveryOddBundle() {
         for (int cores = 3; cores <= 59; cores += 2) {
             int[] there = cable(cores, cores);
-            GroupCodes found = PairChain.tiedHere(cores).seen(there);
-            GroupCodes second = PairChain.tiedThere(found).orElseThrow();
+            GroupCodes found = PairChain.linkedHere(cores).seen(there);
+            GroupCodes second = PairChain.linkedThere(found).orElseThrow();
             List<Integer> sorted = PairChain.sorted(found, second.seen(back(there)));
             assertThat(sorted)
                     .as(cores + " cores")
@@ -46,7 +46,7 @@ class OtherMethodsTest {
                             .boxed()
                             .toList());
         }
-        assertThatThrownBy(() -> PairChain.tiedHere(4)).hasMessage("pair_chain.chain_pairs_needs[4]");
+        assertThatThrownBy(() -> PairChain.linkedHere(4)).hasMessage("pair_chain.chain_pairs_needs[4]");
     }
 
     @Test
@@ -54,13 +54,13 @@ class OtherMethodsTest {
         int cores = 9;
         for (int broken = 1; broken <= cores; broken++) {
             int[] there = cable(cores, 3);
-            GroupCodes found = PairChain.tiedHere(cores).without(broken).seen(there);
+            GroupCodes found = PairChain.linkedHere(cores).without(broken).seen(there);
             if (broken > 1) {
-                assertThat(PairChain.tiedThere(found)).as("core " + broken).isEmpty();
+                assertThat(PairChain.linkedThere(found)).as("core " + broken).isEmpty();
                 continue;
             }
             // The single itself is broken: nothing shows it but the chain that does not begin.
-            GroupCodes second = PairChain.tiedThere(found).orElseThrow();
+            GroupCodes second = PairChain.linkedThere(found).orElseThrow();
             List<Integer> sorted =
                     PairChain.sorted(found, second.without(there[1]).seen(back(there)));
             assertThat(sorted.subList(1, cores)).containsOnly(0);
@@ -72,14 +72,14 @@ class OtherMethodsTest {
         List<IdentificationMethod> seventeen = IdentificationMethod.all(17, false, 0);
         assertThat(seventeen.get(0).kind())
                 .isIn(IdentificationMethod.MethodKind.GROUPS, IdentificationMethod.MethodKind.PAIR_CHAIN);
-        assertThat(seventeen.get(0).walks()).isEqualTo(2);
+        assertThat(seventeen.get(0).trips()).isEqualTo(2);
         assertThat(IdentificationMethod.all(17, true, 24).get(0))
                 .isEqualTo(new IdentificationMethod(IdentificationMethod.MethodKind.TAGS, 1, 34, 17, Message.NONE));
         assertThat(IdentificationMethod.all(17, true, 0).stream()
                         .filter(each -> each.kind() == IdentificationMethod.MethodKind.ONE_BY_ONE)
                         .findFirst()
                         .orElseThrow()
-                        .walks())
+                        .trips())
                 .isEqualTo(32);
     }
 
@@ -170,7 +170,7 @@ class OtherMethodsTest {
                         .filter(each -> each.kind() == kind)
                         .findFirst()
                         .orElseThrow();
-                assertThat(method.walks()).isEqualTo(2 * visits.visits().size());
+                assertThat(method.trips()).isEqualTo(2 * visits.visits().size());
             }
         }
     }
@@ -204,9 +204,9 @@ class OtherMethodsTest {
     @Test
     void aCoreThatWasLinkedToNothingAtEitherEndMayBeOpen() {
         GroupScheme scheme = GroupScheme.of(4).orElseThrow();
-        GroupCodes there = scheme.tiedHere();
+        GroupCodes there = scheme.linkedHere();
         Sorting sorted = Sorting.of(
-                IdentificationMethod.MethodKind.GROUPS, 4, Optional.of(there), Optional.of(scheme.tiedThere(there)));
+                IdentificationMethod.MethodKind.GROUPS, 4, Optional.of(there), Optional.of(scheme.linkedThere(there)));
         assertThat(English.all(sorted.says())).anyMatch(each -> each.contains("it may be open"));
         assertThat(English.all(sorted.says())).noneMatch(each -> each.contains("none is open"));
     }
@@ -220,7 +220,7 @@ class OtherMethodsTest {
         for (double tolerance : new double[] {0.01, 0.05}) {
             Tags tags = new Tags(series, tolerance, 2);
             SplittableRandom random = new SplittableRandom(99);
-            int told = 0;
+            int found = 0;
             for (int bundle = 0; bundle < 500; bundle++) {
                 List<Integer> order =
                         new ArrayList<>(IntStream.range(0, 17).boxed().toList());
@@ -237,10 +237,10 @@ class OtherMethodsTest {
                 for (int i = 0; i < 17; i++) {
                     int of = own.get(i).map(tags::of).orElse(-1);
                     assertThat(of).as("bundle " + bundle + " core " + i).isIn(-1, order.get(i));
-                    told += of >= 0 ? 1 : 0;
+                    found += of >= 0 ? 1 : 0;
                 }
             }
-            assertThat(told).as("of 8500").isGreaterThan(3000);
+            assertThat(found).as("of 8500").isGreaterThan(3000);
         }
     }
 }

@@ -21,10 +21,10 @@ import zestymarten.core.network.Net;
 
 /**
  * Tests a unit completely, as a patient technician would: every net end to end, an open one twice; every part in each
- * state; then each piece against all later ones tied together, and one by one where that reads a way through.
+ * state; then each piece against all later ones linked together, and one by one where that reads a path.
  */
 public final class Bench {
-    /** More than this is no bad joint but may be a way through a part: both ends are pieces of their own. */
+    /** More than this is no bad joint but may be a path a part: both ends are pieces of their own. */
     private static final double BAD_JOINT = 46;
 
     private final Design design;
@@ -56,21 +56,21 @@ public final class Bench {
                 .toList();
         for (int i = 0; i < points.size(); i++) {
             for (int j = i + 1; j < points.size(); j++) {
-                bench.touch(points.get(i), points.get(j), bench.rest(), List.of(), 0);
+                bench.measurement(points.get(i), points.get(j), bench.rest(), List.of(), 0);
             }
         }
         return List.copyOf(bench.readings);
     }
 
-    /** What findings name, as {@link RandomHarness#told} tells it. */
-    public static List<String> told(Analysis analysis) {
+    /** What findings name, as {@link RandomHarness#found} tells it. */
+    public static List<String> found(Analysis analysis) {
         return analysis.findings().stream()
-                .map(each -> told(each.finding()))
+                .map(each -> found(each.finding()))
                 .sorted()
                 .toList();
     }
 
-    static String told(Finding finding) {
+    static String found(Finding finding) {
         Collection<String> names =
                 finding instanceof Finding.PartAtFault part ? List.of(part.component()) : finding.conductors();
         return finding.kind() + " " + new TreeSet<>(names);
@@ -80,9 +80,9 @@ public final class Bench {
         return design.assembly().states().get(0);
     }
 
-    private boolean touch(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> ties, double below) {
-        String typed = probe.shows(a, b, state, ties);
-        readings.add(new AnalysisReading(a, b, typed, state, ties, OptionalDouble.empty()));
+    private boolean measurement(Terminal a, Terminal b, SwitchState state, List<List<Terminal>> links, double below) {
+        String typed = probe.shows(a, b, state, links);
+        readings.add(new AnalysisReading(a, b, typed, state, links, OptionalDouble.empty()));
         return !typed.equals("OL")
                 && Double.parseDouble(typed) - conditions.leadsOhm().orElse(0) < below;
     }
@@ -97,9 +97,9 @@ public final class Bench {
     }
 
     private void twice(Terminal a, Terminal b) {
-        boolean through = touch(a, b, rest(), List.of(), BAD_JOINT);
+        boolean through = measurement(a, b, rest(), List.of(), BAD_JOINT);
         if (!through) {
-            through = touch(a, b, rest(), List.of(), BAD_JOINT);
+            through = measurement(a, b, rest(), List.of(), BAD_JOINT);
             readings.add(readings.remove(readings.size() - 1).since(Observation.Since.PROBED_ANEW));
         }
         if (through) {
@@ -110,8 +110,8 @@ public final class Bench {
     private void parts() {
         for (SwitchState state : design.assembly().states()) {
             for (Component part : design.assembly().components()) {
-                if (!touch(part.a(), part.b(), state, List.of(), BAD_JOINT)) {
-                    touch(part.a(), part.b(), state, List.of(), BAD_JOINT);
+                if (!measurement(part.a(), part.b(), state, List.of(), BAD_JOINT)) {
+                    measurement(part.a(), part.b(), state, List.of(), BAD_JOINT);
                 }
             }
         }
@@ -128,13 +128,13 @@ public final class Bench {
         List<Terminal> left = new ArrayList<>(pieces.values());
         while (left.size() > 1) {
             Terminal one = left.remove(0);
-            if (touch(
+            if (measurement(
                     one,
                     left.get(0),
                     rest(),
                     left.size() < 2 ? List.of() : List.of(List.copyOf(left)),
                     conditions.joinedBelowOhm())) {
-                left.forEach(other -> touch(one, other, rest(), List.of(), conditions.joinedBelowOhm()));
+                left.forEach(other -> measurement(one, other, rest(), List.of(), conditions.joinedBelowOhm()));
             }
         }
     }

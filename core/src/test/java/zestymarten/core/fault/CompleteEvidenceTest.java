@@ -39,11 +39,11 @@ class CompleteEvidenceTest {
             Probe probe = new Probe(cable.unit(), CONDITIONS, random, 0);
             Analysis analysis =
                     Analysis.of(cable.design(), CONDITIONS, Bench.everyPair(cable.design(), CONDITIONS, probe));
-            assertThat(Bench.told(analysis))
+            assertThat(Bench.found(analysis))
                     .as("unit %d: %s", i, cable.faults())
-                    .containsExactlyInAnyOrderElementsOf(cable.told());
-            assertThat(analysis.standing())
-                    .isEqualTo(cable.told().isEmpty() ? Analysis.AnalysisState.PASS : Analysis.AnalysisState.FAIL);
+                    .containsExactlyInAnyOrderElementsOf(cable.truth());
+            assertThat(analysis.state())
+                    .isEqualTo(cable.truth().isEmpty() ? Analysis.AnalysisState.PASS : Analysis.AnalysisState.FAIL);
         }
     }
 
@@ -57,12 +57,12 @@ class CompleteEvidenceTest {
             Probe probe = new Probe(harness.unit(), CONDITIONS, random, 0);
             List<AnalysisReading> readings = Bench.readings(harness.design(), CONDITIONS, probe);
             Analysis analysis = Analysis.of(harness.design(), CONDITIONS, readings);
-            assertThat(Bench.told(analysis))
+            assertThat(Bench.found(analysis))
                     .as("unit %d of %d wires: %s", i, wires, harness.faults())
-                    .containsExactlyInAnyOrderElementsOf(harness.told());
-            assertThat(analysis.standing())
+                    .containsExactlyInAnyOrderElementsOf(harness.truth());
+            assertThat(analysis.state())
                     .as("unit %d of %d wires, untested %s", i, wires, analysis.untested())
-                    .isEqualTo(harness.told().isEmpty() ? Analysis.AnalysisState.PASS : Analysis.AnalysisState.FAIL);
+                    .isEqualTo(harness.truth().isEmpty() ? Analysis.AnalysisState.PASS : Analysis.AnalysisState.FAIL);
         }
     }
 
@@ -81,7 +81,7 @@ class CompleteEvidenceTest {
         RandomHarness cable = RandomHarness.cable(new Random(1), 8);
         Analysis analysis = analysisOf(
                 cable, List.of(joined("J1.6", "FRAME", 1.8), joined("J1.7", "FRAME", 2.6), joined("J1.7", "J1.3", 3)));
-        assertThat(Bench.told(analysis)).containsExactly("frame_short [W3, W6, W7]");
+        assertThat(Bench.found(analysis)).containsExactly("frame_short [W3, W6, W7]");
     }
 
     @Test
@@ -89,7 +89,7 @@ class CompleteEvidenceTest {
         RandomHarness cable = RandomHarness.cable(new Random(1), 5);
         SeededFault crossed = new SeededFault.Moved(Map.of("W1", Terminal.of("J2.2"), "W2", Terminal.of("J2.1")));
         Analysis analysis = analysisOf(cable, List.of(crossed, joined("J1.1", "J1.2", 1.5)));
-        assertThat(Bench.told(analysis)).containsExactly("crossed [W1, W2]", "short [W1, W2]");
+        assertThat(Bench.found(analysis)).containsExactly("crossed [W1, W2]", "short [W1, W2]");
     }
 
     /** Several on one wire among them; of those that read alike every one is named. */
@@ -103,10 +103,10 @@ class CompleteEvidenceTest {
             Probe probe = new Probe(cable.unit(), CONDITIONS, random, 0);
             Analysis analysis =
                     Analysis.of(cable.design(), CONDITIONS, Bench.everyPair(cable.design(), CONDITIONS, probe));
-            Set<String> named = new TreeSet<>(Bench.told(analysis));
-            analysis.findings().forEach(each -> each.alternatives().forEach(other -> named.add(Bench.told(other))));
-            if (!named.containsAll(cable.told())) {
-                missed.put(i + ": " + named, cable.told());
+            Set<String> named = new TreeSet<>(Bench.found(analysis));
+            analysis.findings().forEach(each -> each.alternatives().forEach(other -> named.add(Bench.found(other))));
+            if (!named.containsAll(cable.truth())) {
+                missed.put(i + ": " + named, cable.truth());
             }
         }
         assertThat(missed).isEmpty();

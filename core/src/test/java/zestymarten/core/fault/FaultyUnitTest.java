@@ -97,13 +97,13 @@ class FaultyUnitTest {
 
     @Test
     void tiedEndsLeadFromWireToWire() {
-        List<List<Terminal>> tie = List.of(List.of(Terminal.of("J2.1"), Terminal.of("J2.2")));
+        List<List<Terminal>> link = List.of(List.of(Terminal.of("J2.1"), Terminal.of("J2.2")));
         FaultyUnit good = FaultyUnit.of(GOOD, List.of());
-        assertThat(good.ohms(Terminal.of("J1.1"), Terminal.of("J1.2"), SwitchState.REST, tie)
+        assertThat(good.ohms(Terminal.of("J1.1"), Terminal.of("J1.2"), SwitchState.REST, link)
                         .orElseThrow())
                 .isCloseTo(2 * WIRE, within(1e-9));
         FaultyUnit broken = good.with(List.of(new SeededFault.Open("W2")));
-        assertThat(broken.ohms(Terminal.of("J1.1"), Terminal.of("J1.2"), SwitchState.REST, tie))
+        assertThat(broken.ohms(Terminal.of("J1.1"), Terminal.of("J1.2"), SwitchState.REST, link))
                 .isEmpty();
     }
 

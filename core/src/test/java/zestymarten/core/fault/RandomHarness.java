@@ -21,7 +21,7 @@ import zestymarten.core.network.Net;
 import zestymarten.core.network.Path;
 
 /**
- * Made-up harnesses and made-up faults in them, told as a finding would tell them. Two connectors; most wires run straight
+ * Made-up harnesses and made-up faults in them, named as a finding would name them. Two connectors; most wires run straight
  * through, some legs meet in a splice, some nets are joined by a fuse, a resistor or a switch.
  */
 public final class RandomHarness {
@@ -29,7 +29,7 @@ public final class RandomHarness {
     private final Assembly assembly;
     private final Design design;
     private final List<SeededFault> faults = new ArrayList<>();
-    private final List<String> told = new ArrayList<>();
+    private final List<String> truth = new ArrayList<>();
     private final Set<String> toFrame = new TreeSet<>();
 
     private RandomHarness(Random random, Assembly assembly) {
@@ -61,8 +61,8 @@ public final class RandomHarness {
     }
 
     /** The faults as findings tell them: kind and names. */
-    public List<String> told() {
-        List<String> all = new ArrayList<>(told);
+    public List<String> truth() {
+        List<String> all = new ArrayList<>(truth);
         if (!toFrame.isEmpty()) {
             all.add("frame_short " + toFrame);
         }
@@ -77,7 +77,7 @@ public final class RandomHarness {
     /** Puts so many faults into it, each on nets of its own and not next to one another by a component. */
     public RandomHarness sabotage(int count) {
         List<Net> free = new ArrayList<>(design.nets().all());
-        free.removeIf(Net::touchesFrame);
+        free.removeIf(Net::isOnFrame);
         Collections.shuffle(free, random);
         List<Terminal> empty = new ArrayList<>(assembly.emptyCavities());
         for (int i = 0; i < count && free.size() >= 3; i++) {
@@ -229,7 +229,7 @@ public final class RandomHarness {
     }
 
     private void tell(String kind, String... names) {
-        told.add(kind + " " + new TreeSet<>(List.of(names)));
+        truth.add(kind + " " + new TreeSet<>(List.of(names)));
     }
 
     /** Nets that hang together by components are left out: a short beside a component reads like the component's own. */
@@ -245,7 +245,7 @@ public final class RandomHarness {
         Set<String> names = new TreeSet<>();
         net.conductors().forEach(each -> names.add(each.id()));
         other.conductors().forEach(each -> names.add(each.id()));
-        told.add("short " + names);
+        truth.add("short " + names);
     }
 
     /** Whether a fuse lies between two nets: its few milliohms are all that tells their crossing from none. */
@@ -278,7 +278,7 @@ public final class RandomHarness {
             List<Net> nets = free.stream()
                     .filter(net -> net.ends().contains(part.a()) || net.ends().contains(part.b()))
                     .toList();
-            boolean named = told.stream().anyMatch(each -> each.contains(part.id()));
+            boolean named = truth.stream().anyMatch(each -> each.contains(part.id()));
             if (nets.size() == 2 && !named) {
                 free.removeAll(nets);
                 if (part.kind().isContact()) {

@@ -51,7 +51,7 @@ class FaultClassifierTest {
         return classify(assembly, Partition.of(assembly.terminals(), joined));
     }
 
-    private static List<String> told(List<Finding> findings) {
+    private static List<String> found(List<Finding> findings) {
         return findings.stream().map(each -> English.of(each.message())).toList();
     }
 
@@ -73,18 +73,18 @@ class FaultClassifierTest {
                 "A.1 B.1, A.2 B.2 B.4, A.3 B.3 | An extra connection joins W2 and the empty cavity B.4, where the assembly has no wire.",
             })
     void namesASingleFault(String groups, String finding) {
-        assertThat(told(seeing(cable(3, 4), groups))).containsExactly(finding);
+        assertThat(found(seeing(cable(3, 4), groups))).containsExactly(finding);
     }
 
     @Test
     void namesTheStubOfABrokenWireThatTouchesAnother() {
-        assertThat(told(seeing(cable(3, 3), "A.1 B.1 A.2, A.3 B.3")))
+        assertThat(found(seeing(cable(3, 3), "A.1 B.1 A.2, A.3 B.3")))
                 .containsExactly("Short circuit between W1 and the A side of W2.", "W2 is open between A.2 and B.2.");
     }
 
     @Test
     void doesNotStopAtTheFirstFault() {
-        assertThat(told(seeing(cable(6, 6), "A.1 B.2, A.2 B.1, A.4 B.4 A.5 B.5 FRAME, A.6 B.6")))
+        assertThat(found(seeing(cable(6, 6), "A.1 B.2, A.2 B.1, A.4 B.4 A.5 B.5 FRAME, A.6 B.6")))
                 .containsExactly(
                         "W1 and W2 are crossed: W1 goes to B.2 and W2 goes to B.1.",
                         "W3 is open between A.3 and B.3.",
@@ -95,17 +95,17 @@ class FaultClassifierTest {
     void aWireBondedToTheFrameByDesignIsGoodWhenItReadsAndOpenWhenNot() {
         Assembly bonded = list("from,to\nA.1,B.1\nA.2,FRAME\n");
         assertThat(seeing(bonded, "A.1 B.1, A.2 FRAME")).isEmpty();
-        assertThat(told(seeing(bonded, "A.1 B.1"))).containsExactly("W2 is open between A.2 and FRAME.");
-        assertThat(told(seeing(bonded, "A.1 B.1 A.2 FRAME"))).containsExactly("W1 is shorted to the frame.");
+        assertThat(found(seeing(bonded, "A.1 B.1"))).containsExactly("W2 is open between A.2 and FRAME.");
+        assertThat(found(seeing(bonded, "A.1 B.1 A.2 FRAME"))).containsExactly("W1 is shorted to the frame.");
     }
 
     @Test
     void findsWhichLegOfASpliceIsBroken() {
         Assembly spliced = list("wire,from,to\nIn,A.1,S1\nLeft,S1,B.1\nRight,S1,C.1\nOther,A.2,B.2\n");
         assertThat(seeing(spliced, "A.1 B.1 C.1, A.2 B.2")).isEmpty();
-        assertThat(told(seeing(spliced, "A.1 B.1, A.2 B.2"))).containsExactly("Right is open between S1 and C.1.");
-        assertThat(told(seeing(spliced, "B.1 C.1, A.2 B.2"))).containsExactly("In is open between A.1 and S1.");
-        assertThat(told(seeing(spliced, "A.1 B.1 C.1 A.2 B.2")))
+        assertThat(found(seeing(spliced, "A.1 B.1, A.2 B.2"))).containsExactly("Right is open between S1 and C.1.");
+        assertThat(found(seeing(spliced, "B.1 C.1, A.2 B.2"))).containsExactly("In is open between A.1 and S1.");
+        assertThat(found(seeing(spliced, "A.1 B.1 C.1 A.2 B.2")))
                 .containsExactly("Short circuit between In, Left and Right and Other.");
     }
 
@@ -119,7 +119,7 @@ class FaultClassifierTest {
             count[0]++;
             List<Finding> findings = classify(assembly, partition(terminals, groups));
             assertThat(applied(assembly, findings))
-                    .as("groups %s: %s", List.of(groups), told(findings))
+                    .as("groups %s: %s", List.of(groups), found(findings))
                     .isEqualTo(normal(groups));
         });
         assertThat(count[0]).isEqualTo(expected);
@@ -135,7 +135,7 @@ class FaultClassifierTest {
         partitions(new int[terminals.size()], 0, 0, groups -> {
             count[0]++;
             List<Finding> findings = classify(assembly, partition(terminals, groups));
-            assertThat(applied(assembly, findings)).as("%s", told(findings)).isEqualTo(normal(groups));
+            assertThat(applied(assembly, findings)).as("%s", found(findings)).isEqualTo(normal(groups));
         });
         assertThat(count[0]).isEqualTo(expected);
     }
@@ -157,29 +157,29 @@ class FaultClassifierTest {
     void aBondedWireStandsForTheFrameAndIsNotListed() {
         Assembly assembly = bonded(cable(3, 4), "A.3");
         assertThat(seeing(assembly, "A.1 B.1, A.2 B.2, A.3 B.3 FRAME")).isEmpty();
-        assertThat(told(seeing(assembly, "A.1 B.1, A.2 B.2 A.3 B.3 FRAME")))
+        assertThat(found(seeing(assembly, "A.1 B.1, A.2 B.2 A.3 B.3 FRAME")))
                 .containsExactly("W2 is shorted to the frame.");
-        assertThat(told(seeing(assembly, "A.1 B.1, A.2 B.2, A.3 B.3")))
+        assertThat(found(seeing(assembly, "A.1 B.1, A.2 B.2, A.3 B.3")))
                 .containsExactly("W3 is open between A.3 and FRAME.");
-        assertThat(told(seeing(assembly, "A.1 B.1, A.2 B.2, A.3 B.4 FRAME")))
+        assertThat(found(seeing(assembly, "A.1 B.1, A.2 B.2, A.3 B.4 FRAME")))
                 .containsExactly("W3 is in the wrong cavity: B.4 instead of B.3.");
-        assertThat(told(seeing(assembly, "A.1 B.1, A.2 B.3, A.3 B.2 FRAME")))
+        assertThat(found(seeing(assembly, "A.1 B.1, A.2 B.3, A.3 B.2 FRAME")))
                 .containsExactly("W2 and W3 are crossed: W2 goes to B.3 and W3 goes to B.2.");
     }
 
     @Test
     void namesAConnectorThatIsReversedOrShifted() {
-        assertThat(told(seeing(cable(5, 5), "A.1 B.5, A.2 B.4, A.3 B.3, A.4 B.2, A.5 B.1")))
+        assertThat(found(seeing(cable(5, 5), "A.1 B.5, A.2 B.4, A.3 B.3, A.4 B.2, A.5 B.1")))
                 .containsExactly("B is mirrored: its positions are reversed for W1, W2, W3, W4 and W5.");
-        assertThat(told(seeing(cable(3, 3), "A.1 B.3, A.2 B.2, A.3 B.1")))
+        assertThat(found(seeing(cable(3, 3), "A.1 B.3, A.2 B.2, A.3 B.1")))
                 .as("three wires reversed are one swap")
                 .containsExactly("W1 and W3 are crossed: W1 goes to B.3 and W3 goes to B.1.");
-        assertThat(told(seeing(cable(3, 4), "A.1 B.2, A.2 B.3, A.3 B.4")))
+        assertThat(found(seeing(cable(3, 4), "A.1 B.2, A.2 B.3, A.3 B.4")))
                 .containsExactly("B is shifted by 1 cavity towards its end: W1, W2 and W3.");
-        assertThat(told(seeing(cable(3, 3), "A.1 B.2, A.2 B.3, A.3 B.1")))
+        assertThat(found(seeing(cable(3, 3), "A.1 B.2, A.2 B.3, A.3 B.1")))
                 .as("a shift does not wrap: this is a cycle")
                 .containsExactly("W1, W2 and W3 are crossed: W1 goes to B.2, W2 goes to B.3 and W3 goes to B.1.");
-        assertThat(told(seeing(cable(5, 5), "A.1 B.5, A.2 B.4, A.3 B.3, A.5 B.1")))
+        assertThat(found(seeing(cable(5, 5), "A.1 B.5, A.2 B.4, A.3 B.3, A.5 B.1")))
                 .as("one of the reversed wires is broken as well")
                 .containsExactly(
                         "B is mirrored: its positions are reversed for W1, W2, W3 and W5.",
@@ -249,7 +249,7 @@ class FaultClassifierTest {
                 }
             }
             List<Finding> findings = classify(assembly, partition(terminals, groups));
-            assertThat(applied(assembly, findings)).as("%s", told(findings)).isEqualTo(normal(groups));
+            assertThat(applied(assembly, findings)).as("%s", found(findings)).isEqualTo(normal(groups));
         }
     }
 

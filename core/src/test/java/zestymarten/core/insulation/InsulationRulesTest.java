@@ -16,7 +16,7 @@ class InsulationRulesTest {
         assertThat(English.of(InsulationLimit.ofCircuit(230, false).derivation()))
                 .isEqualTo("At least 1 MΩ at 500 V DC: IEC 60364-6, up to and including 500 V (and FELV).");
         assertThat(InsulationLimit.ofCircuit(690, false).testV()).isEqualTo(1000);
-        assertThat(InsulationLimit.ofTest(250).least().value()).isEqualTo(500_000);
+        assertThat(InsulationLimit.ofTest(250).minimum().value()).isEqualTo(500_000);
         assertThat(InsulationLimit.ofTest(600).testV()).isEqualTo(500);
         assertThatThrownBy(() -> InsulationLimit.ofCircuit(60, true))
                 .hasMessage("insulation_limit.nominal_voltage_above[60 V, true]");
@@ -26,7 +26,7 @@ class InsulationRulesTest {
     @Test
     void aLongerCableMayHaveLess() {
         InsulationLimit limit = InsulationLimit.ofLength(20, 350);
-        assertThat(limit.least().value() / 1e6).isCloseTo(57.1, within(0.05));
+        assertThat(limit.minimum().value() / 1e6).isCloseTo(57.1, within(0.05));
         assertThat(English.of(limit.derivation())).isEqualTo("At least 57.14 MΩ: 20 MΩ·km over 350 m.");
     }
 

@@ -17,11 +17,11 @@ import zestymarten.core.locate.ChainReadings.Segment;
 
 /** Six stretches of at most 26.6 milliohm in a row, read with a meter of 10 milliohm. */
 class ChainReadingsTest {
-    private static final double MOST = 0.0266;
+    private static final double MAX = 0.0266;
     private static final double OPEN = Double.POSITIVE_INFINITY;
 
     private static final Chain SIX = new Chain(IntStream.range(0, 6)
-            .mapToObj(i -> new ChainStretch("K" + i, "P" + i, 1, MOST, 5))
+            .mapToObj(i -> new ChainStretch("K" + i, "P" + i, 1, MAX, 5))
             .toList());
 
     private static ChainReadings read(Map<Integer, Double> ohms) {
@@ -102,12 +102,12 @@ class ChainReadingsTest {
             int size = 2 + random.nextInt(12);
             double[] real = new double[size];
             for (int i = 0; i < size; i++) {
-                real[i] = MOST * (0.3 + 0.6 * random.nextDouble());
+                real[i] = MAX * (0.3 + 0.6 * random.nextDouble());
             }
             int bad = random.nextInt(size);
-            real[bad] = size * MOST + 2 * random.nextDouble();
+            real[bad] = size * MAX + 2 * random.nextDouble();
             Chain chain = new Chain(IntStream.range(0, size)
-                    .mapToObj(i -> new ChainStretch("K" + i, "P" + i, 0.2 + random.nextDouble(), MOST, 5))
+                    .mapToObj(i -> new ChainStretch("K" + i, "P" + i, 0.2 + random.nextDouble(), MAX, 5))
                     .toList());
             Map<Integer, Double> read = new HashMap<>(Map.of(size - 1, sum(real, size - 1)));
             ChainReadings known = ChainReadings.of(chain, read, ohm -> 0.001);

@@ -27,7 +27,7 @@ class ChainTest {
                 for (ChainWay way : ChainWay.values()) {
                     BetweenPoints known = chain.all();
                     for (int at : chain.probes(way, culprit)) {
-                        double ohm = chain.mostOhm(at) - 0.001 * (at + 1) + (culprit <= at ? 0.5 : 0);
+                        double ohm = chain.maxOhm(at) - 0.001 * (at + 1) + (culprit <= at ? 0.5 : 0);
                         known = chain.after(known, at, ohm);
                     }
                     assertThat(known).as(way + " of " + n).isEqualTo(new BetweenPoints(culprit, culprit));

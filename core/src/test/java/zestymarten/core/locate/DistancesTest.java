@@ -12,7 +12,7 @@ import zestymarten.core.locate.Distances.DistanceReading;
 import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.Message;
 
-/** A fault is put somewhere on a run, its readings are reckoned from the line's own equations, and it is found again. */
+/** A fault is put somewhere on a run, its readings are calculated from the line's own equations, and it is found again. */
 class DistancesTest {
     private static final double LENGTH = 120;
     private static final double OHM_PER_METRE = 0.0133;

@@ -58,6 +58,6 @@ class WireChainTest {
                         Design.of(assembly, 20), assembly.conductors().get(1), Set.of())
                 .chain();
         assertThat(chain.stretches().stream().map(Chain.ChainStretch::name)).containsExactly("W1 W2", "W3");
-        assertThat(chain.mostOhm(0)).isCloseTo(0.3, within(1e-9));
+        assertThat(chain.maxOhm(0)).isCloseTo(0.3, within(1e-9));
     }
 }

@@ -29,7 +29,7 @@ class NetworkTest {
         return new Link(Terminal.of(a), Terminal.of(b), Ohms.of(ohm * 0.9), Ohms.of(ohm), Ohms.of(ohm * 1.1));
     }
 
-    private static Link tie(String a, String b) {
+    private static Link jumper(String a, String b) {
         return new Link(Terminal.of(a), Terminal.of(b), Ohms.of(0), Ohms.of(0), Ohms.of(0));
     }
 
@@ -48,8 +48,8 @@ class NetworkTest {
     @Test
     void readsARingWhoseEndsAreLinkedCrosswise() {
         List<Link> links = ring();
-        links.add(tie("L0", "P7"));
-        links.add(tie("P0", "L7"));
+        links.add(jumper("L0", "P7"));
+        links.add(jumper("P0", "L7"));
         assertOutlets(links, 0.2114, 0.2173, 0.2205, 0.2236, 0.2244, 0.2230, 0.2196);
         links.add(link("L3", "L9", 12 * LINE));
         links.add(link("P3", "P9", 12 * PROTECTIVE));
@@ -60,9 +60,9 @@ class NetworkTest {
     @Test
     void readsARingWhoseEndsAreLinkedTheWrongWayRound() {
         List<Link> links = ring();
-        links.add(tie("L0", "L7"));
-        links.add(tie("P0", "P7"));
-        links.add(tie("L0", "P0"));
+        links.add(jumper("L0", "L7"));
+        links.add(jumper("P0", "P7"));
+        links.add(jumper("L0", "P0"));
         assertOutlets(links, 0, 0.1018, 0.1581, 0.2115, 0.2243, 0.2005, 0.1412);
     }
 
@@ -70,14 +70,14 @@ class NetworkTest {
     void readsABrokenRingHighAtEveryOutlet() {
         List<Link> links = ring();
         links.remove(6); // the line's fourth stretch
-        links.add(tie("L0", "P7"));
-        links.add(tie("P0", "L7"));
+        links.add(jumper("L0", "P7"));
+        links.add(jumper("P0", "L7"));
         assertOutlets(links, 0.5566, 0.5285, 0.5074, 0.4745, 0.4464, 0.4839, 0.5144);
     }
 
     @Test
     void aTieMergesItsEndsAndALoopOfTiesIsHarmless() {
-        List<Link> links = List.of(tie("A", "B"), tie("B", "C"), tie("C", "A"), link("C", "D", 2));
+        List<Link> links = List.of(jumper("A", "B"), jumper("B", "C"), jumper("C", "A"), link("C", "D", 2));
         assertThat(nominal(links, "A", "C")).isZero();
         assertThat(nominal(links, "A", "D")).isEqualTo(2);
     }
@@ -191,8 +191,8 @@ class NetworkTest {
     void aLooseLineJointLiftsTheWholeRingALittle() {
         List<Link> links = ring();
         links.set(4, link("L2", "L3", 7 * LINE + 0.6)); // the line's third stretch
-        links.add(tie("L0", "P7"));
-        links.add(tie("P0", "L7"));
+        links.add(jumper("L0", "P7"));
+        links.add(jumper("P0", "L7"));
         assertOutlets(links, 0.3497, 0.3420, 0.3355, 0.3035, 0.3133, 0.3275, 0.3377);
     }
 

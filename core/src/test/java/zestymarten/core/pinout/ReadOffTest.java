@@ -20,15 +20,15 @@ class ReadOffTest {
                 .toList();
     }
 
-    /** Reads a unit off to the end and answers the touches that it took. */
-    private static int readOff(Map<Terminal, Terminal> unit, int near, int far, boolean tied) {
+    /** Reads a unit off to the end and answers the measurements that it took. */
+    private static int readOff(Map<Terminal, Terminal> unit, int near, int far, boolean linked) {
         List<ReadOff.PairAnswer> answers = new ArrayList<>();
-        ReadOff state = ReadOff.of(pins("A", near), pins("B", far), tied, answers);
+        ReadOff state = ReadOff.of(pins("A", near), pins("B", far), linked, answers);
         while (state.next().isPresent()) {
             ReadOff.Ask ask = state.next().get();
             Terminal there = unit.get(ask.near());
             answers.add(new ReadOff.PairAnswer(ask, there != null && ask.far().contains(there)));
-            state = ReadOff.of(pins("A", near), pins("B", far), tied, answers);
+            state = ReadOff.of(pins("A", near), pins("B", far), linked, answers);
         }
         assertThat(state.wires()).isEqualTo(unit);
         assertThat(state.left()).isZero();

@@ -158,15 +158,15 @@ class BatchTest {
             for (int bad = 1; bad <= leads; bad++) {
                 Map<Integer, Double> read = new HashMap<>();
                 CoupledLeads row = CoupledLeads.of(leads, 0.1, read);
-                int touches = 0;
+                int measurements = 0;
                 while (row.next().isPresent()) {
                     int at = row.next().get();
                     read.put(at, at * 0.09 + (at >= bad ? 3 : 0));
                     row = CoupledLeads.of(leads, 0.1, read);
-                    touches++;
+                    measurements++;
                 }
                 assertThat(row.suspects()).containsExactly(bad);
-                assertThat(touches).isLessThanOrEqualTo(1 + (int) Math.ceil(Math.log(leads) / Math.log(2)));
+                assertThat(measurements).isLessThanOrEqualTo(1 + (int) Math.ceil(Math.log(leads) / Math.log(2)));
             }
         }
     }

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyReader;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judgement.Judgement;
 import zestymarten.core.meter.MeterProfile;
@@ -23,7 +24,7 @@ import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
 
-/** What a technician arranges around the readings: order, covers, clips, temperatures, what is seen and what is mended. */
+/** What a technician arranges around the readings: order, covers, clips, temperatures, what is seen and what is repaired. */
 class ArrangementsTest {
     private static final String CABLE = """
             {"format": "zesty-marten/assembly", "version": 1, "name": "Heater cable", "kind": "cable",
@@ -67,8 +68,8 @@ class ArrangementsTest {
         assertThat(steps(bench, Stage.ENDS)).isEqualTo("ENDS J1.2 J3.1, ENDS J1.3 J3.2, ACCESS J2, ENDS J1.1 J2.1");
         assertThat(bench.test().accessMinutes()).isEqualTo(10);
         assertThat(bench.test().secondsLeft()).isGreaterThan(600);
-        bench.type("0.6", "0.6").act("");
-        assertThat(bench.test().ledger()).containsExactly("the cover of J2");
+        bench.type("0.6", "0.6").manual("");
+        assertThat(bench.toRestore()).containsExactly("@cover J2");
         assertThat(bench.test().accessMinutes()).isZero();
         assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
     }
@@ -85,7 +86,7 @@ class ArrangementsTest {
                             ? "108"
                             : bench.sentence().contains("J1.2 J1.3") ? "108" : "n");
         }
-        assertThat(bench.test().ledger()).isEmpty();
+        assertThat(bench.toRestore()).isEmpty();
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
     }
 
@@ -111,7 +112,7 @@ class ArrangementsTest {
     @Test
     void otherClipsNeedAZeroOfTheirOwnAndTheOldOnesKeepTheirs() {
         Bench bench = Bench.of(cable(), TestOptions.QUICK).type("b", "0.30", "0.6");
-        bench.told(ManualAction.ACCESSORIES, "long clips", "");
+        bench.enters(ManualAction.ACCESSORIES, "long clips", "");
         assertThat(bench.sentence()).isEqualTo("METER OHMS");
         bench.type("1.30", "1.6");
         assertThat(bench.test().conditions().leadsOhm()).hasValue(1.3);
@@ -120,8 +121,8 @@ class ArrangementsTest {
         assertThat(bench.test().judgement(first).orElseThrow().verdict())
                 .as("the other set's zero says nothing of it")
                 .isEqualTo(Judgement.Verdict.PASS);
-        bench.told(ManualAction.ACCESSORIES, "", "");
-        assertThat(bench.test().accessories()).isEmpty();
+        bench.enters(ManualAction.ACCESSORIES, "", "");
+        assertThat(bench.test().accessories()).isEqualTo(Subject.nothing());
     }
 
     @Test
@@ -130,12 +131,12 @@ class ArrangementsTest {
                 .with(new MeterProfile("old meter", 0.01, 0.1, 30, false, 20e6))
                 .type("b", "0.3", "0.6");
         assertThat(bench.sentence()).isEqualTo("ENDS J1.3 J3.2");
-        bench.told(ManualAction.WANDERS, "", "");
+        bench.enters(ManualAction.WANDERS, "", "");
         assertThat(bench.sentence()).isEqualTo("METER OHMS");
         bench.type("0.5", "0.8");
         assertThat(reason(bench)).contains("0.3 Ω");
         assertThat(bench.sentence()).as("the cover is opened before the zero").isEqualTo("METER OHMS");
-        bench.type("0.5").act("").type("0.8");
+        bench.type("0.5").manual("").type("0.8");
         assertThat(bench.sentence())
                 .as("pairs that should be apart are not tight")
                 .isEqualTo("SHORTS J1.1 J1.2");
@@ -143,9 +144,9 @@ class ArrangementsTest {
 
     @Test
     void everyPlaceAndSensorHasItsOwnTemperature() {
-        Bench bench = Bench.of(cable(), WHOLE).act("", "", "", "");
+        Bench bench = Bench.of(cable(), WHOLE).manual("", "", "", "");
         assertThat(steps(bench, Stage.METER)).isEqualTo("TEMPERATURE roof, TEMPERATURE RT1, METER TONE, METER OHMS");
-        bench.act("40", "104 F").type("b", "0.30");
+        bench.manual("40", "104 F").type("b", "0.30");
         assertThat(English.of(bench.test().words(bench.test().entries().get(5))))
                 .isEqualTo("40 °C");
         TestStep.Measurement wire = (TestStep.Measurement) bench.step();
@@ -165,9 +166,9 @@ class ArrangementsTest {
     @Test
     void aSensorIsReadOnceMoreWarmerAndHasToGoTheRightWay() {
         Bench bench = Bench.of(cable(), WHOLE)
-                .act("", "", "", "", "", "20")
+                .manual("", "", "", "", "", "20")
                 .type("b", "0.30", "0.6", "0.6")
-                .act("")
+                .manual("")
                 .type("0.6");
         while (bench.step().stage() != Stage.PARTS) {
             bench.type(
@@ -177,9 +178,9 @@ class ArrangementsTest {
         }
         bench.type("108");
         assertThat(steps(bench, Stage.WARM)).isEqualTo("WARMED RT1, WARM J3.1 J3.2");
-        bench.act("22").type("109");
+        bench.manual("22").type("109");
         assertThat(reason(bench)).startsWith("Only 2 °C away from the first reading");
-        bench.told(ManualAction.WARMED, "RT1", "60").type("108");
+        bench.enters(ManualAction.WARMED, "RT1", "60").type("108");
         assertThat(bench.test().state(new TestStep.Measurement(Stage.WARM, Terminal.of("J3.1"), Terminal.of("J3.2"))))
                 .as("it did not follow")
                 .isEqualTo(StepState.FAULT);
@@ -204,14 +205,14 @@ class ArrangementsTest {
 
     @Test
     void aMoltenConnectorCondemnsItsMate() {
-        Bench bench = Bench.of(cable(), WHOLE).act("", "", "", "");
+        Bench bench = Bench.of(cable(), WHOLE).manual("", "", "", "");
         assertThat(bench.sentence()).isEqualTo("TEMPERATURE roof");
-        bench.told(ManualAction.LOOKED, "J1", "melted: pin 2 into its neighbour");
+        bench.enters(ManualAction.LOOKED, "J1", "melted: pin 2 into its neighbour");
         assertThat(bench.sentence()).as("it was looked at before that was seen").isEqualTo("LOOKED J4");
-        bench.act("");
+        bench.manual("");
         assertThat(bench.sentence()).isEqualTo("TEMPERATURE roof");
-        bench.told(ManualAction.LOOKED, "J3", "melted");
-        assertThat(bench.sentence()).as("its mate is no part of this assembly").isEqualTo("LOOKED the mate of J3");
+        bench.enters(ManualAction.LOOKED, "J3", "melted");
+        assertThat(bench.sentence()).as("its mate is no part of this assembly").isEqualTo("LOOKED @mate J3");
     }
 
     @Test
@@ -220,7 +221,7 @@ class ArrangementsTest {
         for (int i = 1; i <= 6; i++) {
             list.append("W%d,J1.%d,J2.%d,8,0.5%n".formatted(i, i, i));
         }
-        Bench bench = Bench.of(list.toString(), WHOLE).act("", "").type("b", "0.30");
+        Bench bench = Bench.of(list.toString(), WHOLE).manual("", "").type("b", "0.30");
         while (bench.step().stage() != Stage.FRAME) {
             bench.type(bench.step().stage() == Stage.ENDS ? "0.6" : "n");
         }
@@ -228,7 +229,7 @@ class ArrangementsTest {
         assertThat(bench.sentence()).as("everything apart is in doubt now").isEqualTo("SHORTS J1.1 J1.2");
         assertThat(bench.test().left(Stage.SHORTS)).isEqualTo(15);
         assertThat(bench.test().byHalves()).hasValue(3);
-        bench.told(ManualAction.HALVES, "", "");
+        bench.enters(ManualAction.HALVES, "", "");
         assertThat(bench.test().left(Stage.SHORTS)).isEqualTo(3);
         bench.type("n", "n", "n");
         assertThat(bench.test().left(Stage.SHORTS)).isZero();

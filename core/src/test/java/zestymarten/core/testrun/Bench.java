@@ -11,6 +11,7 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.CavityLayout;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.finding.FaultHistory;
 import zestymarten.core.limit.Learnt;
@@ -111,11 +112,20 @@ final class Bench {
         return say(step());
     }
 
+    /** What is still to be restored, by its code. */
+    List<String> toRestore() {
+        return test().toRestore().stream().map(Subject::code).toList();
+    }
+
     static String say(TestStep step) {
         return step.fold(
                 probes -> probes.stage() + " " + probes.question(),
-                touch -> touch.stage() + " " + touch.black() + " " + touch.red() + (touch.isTied() ? " linked" : ""),
-                act -> act.action() + (act.subject().isEmpty() ? "" : " " + act.subject()));
+                measurement -> measurement.stage() + " " + measurement.black() + " " + measurement.red()
+                        + (measurement.isLinked() ? " linked" : ""),
+                manual -> manual.action()
+                        + (manual.subject().isNothing()
+                                ? ""
+                                : " " + manual.subject().code()));
     }
 
     String understood(String typed) {
@@ -150,22 +160,22 @@ final class Bench {
     }
 
     /** Does what is due, or says what is seen there. */
-    Bench act(String... words) {
+    Bench manual(String... words) {
         for (String each : words) {
             add(step(), new Entry.Content.Done(each));
         }
         return this;
     }
 
-    Bench told(ManualAction action, String subject, String words) {
+    Bench enters(ManualAction action, String subject, String words) {
         return add(new TestStep.ManualStep(action, subject), new Entry.Content.Done(words));
     }
 
-    Bench mend(String subject, Entry.Way way) {
+    Bench repair(String subject, Entry.Way way) {
         return add(new TestStep.ManualStep(ManualAction.MENDED, subject), new Entry.Content.Repair(way, "", ""));
     }
 
-    Bench mend(String subject, Entry.Content.Repair repair) {
+    Bench repair(String subject, Entry.Content.Repair repair) {
         return add(new TestStep.ManualStep(ManualAction.MENDED, subject), repair);
     }
 
@@ -182,8 +192,8 @@ final class Bench {
     private Bench add(TestStep step, Entry.Content content) {
         int sequence = entries.size() + 1;
         TestRun before = test();
-        Entry entry =
-                new Entry(new UUID(0, sequence), sequence, step, before.nextTouch(step), content, false, "bench", now);
+        Entry entry = new Entry(
+                new UUID(0, sequence), sequence, step, before.nextAttempt(step), content, false, "bench", now);
         entries.add(entry);
         test = Optional.of(before.plus(entry));
         return this;
@@ -197,7 +207,7 @@ final class Bench {
                         last.id(),
                         last.sequence(),
                         last.step(),
-                        last.touch(),
+                        last.attempt(),
                         last.content(),
                         true,
                         last.by(),

@@ -125,7 +125,7 @@ class DiodeStepsTest {
                 .allSatisfy(each -> assertThat(each.evidence()).hasSize(2))
                 .allSatisfy(each -> assertThat(each.functionsLost()).containsExactly("gong"));
         Analysis same = analysis(bench.test());
-        assertThat(same.standing().name()).isEqualTo(outcome.name());
+        assertThat(same.state().name()).isEqualTo(outcome.name());
         assertThat(same.findings().stream()
                         .map(each ->
                                 each.finding().kind() + " " + each.finding().named())
@@ -143,15 +143,15 @@ class DiodeStepsTest {
     }
 
     private static AnalysisReading reading(TestRun test, Entry entry) {
-        TestStep.Measurement touch = (TestStep.Measurement) entry.step();
+        TestStep.Measurement measurement = (TestStep.Measurement) entry.step();
         return new AnalysisReading(
-                touch.black(),
-                touch.red(),
+                measurement.black(),
+                measurement.red(),
                 ((Entry.Content.Reading) entry.content()).asTyped(),
                 SwitchState.REST,
-                touch.ties(),
+                measurement.links(),
                 OptionalDouble.empty(),
-                test.quantity(touch),
+                test.quantity(measurement),
                 OptionalDouble.empty(),
                 Observation.Since.NOTHING);
     }
@@ -160,7 +160,7 @@ class DiodeStepsTest {
     void aProgramThatReadNoDiodeIsToldSo() {
         TestRun test = atTheDiodes(cable(DIODE)).test();
         Analysis analysis = analysis(test);
-        assertThat(analysis.standing()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
+        assertThat(analysis.state()).isEqualTo(Analysis.AnalysisState.INCOMPLETE);
         assertThat(analysis.untested().toString()).contains("J2.2").contains("J2.1");
     }
 
@@ -182,7 +182,7 @@ class DiodeStepsTest {
         Bench bench = atTheDiodes(cable(DIODE)).type("OL", "OL");
         String subject =
                 String.join(" ", bench.test().findings().get(0).finding().named());
-        bench.mend(subject, Entry.Way.REPLACE);
+        bench.repair(subject, Entry.Way.REPLACE);
         assertThat(bench.test().undone().map(Bench::say).toList()).contains("DIODES J2.2 J2.1", "DIODES J2.1 J2.2");
     }
 

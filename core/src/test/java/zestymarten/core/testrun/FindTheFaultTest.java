@@ -36,19 +36,19 @@ class FindTheFaultTest {
         for (int i = 1; i <= WIRES; i++) {
             list.append("W%d,J1.%d,J2.%d,function %d,8,0.5%n".formatted(i, i, i, i));
         }
-        return Bench.of(list.toString(), history).told(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
+        return Bench.of(list.toString(), history).enters(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
     }
 
     private static Bench withSymptoms(Bench bench, Map<Integer, String> symptoms) {
         for (int i = 1; i <= WIRES; i++) {
-            bench.told(ManualAction.COMPLAINT, "function " + i, symptoms.getOrDefault(i, RecordedSymptoms.WORKS));
+            bench.enters(ManualAction.COMPLAINT, "function " + i, symptoms.getOrDefault(i, RecordedSymptoms.WORKS));
         }
         return bench;
     }
 
     /** Measures what is due until nothing is; pairs that are not named read as a good unit does. */
     private static int measure(Bench bench, Map<Set<String>, String> readings) {
-        return measure(bench, touch -> reading(bench.test(), touch, readings));
+        return measure(bench, measurement -> reading(bench.test(), measurement, readings));
     }
 
     private static int measure(Bench bench, Function<TestStep.Measurement, String> shows) {
@@ -56,14 +56,14 @@ class FindTheFaultTest {
         Optional<TestStep> due = bench.test().current();
         while (due.isPresent()) {
             TestStep step = due.get();
-            if (step instanceof TestStep.Measurement touch) {
-                bench.at(step, shows.apply(touch));
+            if (step instanceof TestStep.Measurement measurement) {
+                bench.at(step, shows.apply(measurement));
                 measurements++;
             } else {
                 step.fold(
                         probes -> bench.type(probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.2"),
                         any -> bench,
-                        act -> bench.act(""));
+                        manual -> bench.manual(""));
             }
             assertThat(measurements).as("it never ends").isLessThan(200);
             due = bench.test().current();
@@ -71,10 +71,10 @@ class FindTheFaultTest {
         return measurements;
     }
 
-    private static String reading(TestRun test, TestStep.Measurement touch, Map<Set<String>, String> readings) {
-        Set<String> pair = Set.of(name(touch.black()), name(touch.red()));
+    private static String reading(TestRun test, TestStep.Measurement measurement, Map<Set<String>, String> readings) {
+        Set<String> pair = Set.of(name(measurement.black()), name(measurement.red()));
         return Optional.ofNullable(readings.get(pair))
-                .orElseGet(() -> test.expectation(touch).fold(joined -> "0.48", () -> "OL"));
+                .orElseGet(() -> test.expectation(measurement).fold(joined -> "0.48", () -> "OL"));
     }
 
     private static String name(Terminal terminal) {
@@ -85,7 +85,10 @@ class FindTheFaultTest {
     void whatWorksOnlySometimesAndReadsWellAtRestIsMovedBeforeTheTestEnds() {
         Bench bench = withSymptoms(pendant(), Map.of(7, "sometimes"));
         Set<String> wire = Set.of("J1.7", "J2.7");
-        measure(bench, touch -> touch.stage() == Stage.BEND ? "jumps" : reading(bench.test(), touch, Map.of()));
+        measure(
+                bench,
+                measurement ->
+                        measurement.stage() == Stage.BEND ? "jumps" : reading(bench.test(), measurement, Map.of()));
         assertThat(bench.test().findings()).singleElement().satisfies(found -> {
             assertThat(found.finding().kind()).isEqualTo("intermittent");
             assertThat(found.finding().terminals())
@@ -104,14 +107,14 @@ class FindTheFaultTest {
                 .extracting(found -> English.of(found.finding().message()))
                 .containsExactly("W7 is open between J1.7 and J2.7.");
         long ofTheWire = bench.test().entries().stream()
-                .filter(entry -> entry.step() instanceof TestStep.Measurement touch
-                        && touch.isOn(Terminal.of("J1.7"))
-                        && touch.isOn(Terminal.of("J2.7")))
+                .filter(entry -> entry.step() instanceof TestStep.Measurement measurement
+                        && measurement.isOn(Terminal.of("J1.7"))
+                        && measurement.isOn(Terminal.of("J2.7")))
                 .count();
         assertThat(ofTheWire).as("once more on clean metal").isGreaterThanOrEqualTo(2);
         assertThat(measurements).as("of %d for everything", 90).isLessThan(45);
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
-        assertThat(bench.test().remaining().touches())
+        assertThat(bench.test().remaining().measurements())
                 .as("what was not tested stays known")
                 .isPositive();
     }
@@ -143,9 +146,9 @@ class FindTheFaultTest {
         Bench taught = pendant(new FaultHistory(200, Map.of(new FaultHistory.FaultOf("open", "W3"), 120)));
         assertThat(measure(taught, open)).isLessThan(measure(pendant(), open));
         assertThat(taught.test().entries().stream()
-                        .filter(entry -> entry.step() instanceof TestStep.Measurement touch
-                                && touch.stage() == Stage.ENDS
-                                && touch.isOn(Terminal.of("J1.11"))))
+                        .filter(entry -> entry.step() instanceof TestStep.Measurement measurement
+                                && measurement.stage() == Stage.ENDS
+                                && measurement.isOn(Terminal.of("J1.11"))))
                 .hasSize(3);
         assertThat(taught.test().findings())
                 .extracting(found -> English.of(found.finding().message()))
@@ -159,7 +162,7 @@ class FindTheFaultTest {
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
         measure(bench, Map.of());
         assertThat(bench.test().findings()).isEmpty();
-        assertThat(bench.test().remaining().touches()).isZero();
+        assertThat(bench.test().remaining().measurements()).isZero();
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
@@ -168,7 +171,7 @@ class FindTheFaultTest {
         Bench bench = withSymptoms(pendant(), Map.of(7, "dead"));
         measure(bench, Map.of(Set.of("J1.7", "J2.7"), "OL"));
         int entries = bench.test().entries().size();
-        bench.told(ManualAction.PURPOSE, "", Purpose.EVERYTHING.code());
+        bench.enters(ManualAction.PURPOSE, "", Purpose.EVERYTHING.code());
         assertThat(bench.test().purpose()).isEqualTo(Purpose.EVERYTHING);
         assertThat(bench.test().entries()).hasSize(entries + 1);
         assertThat(bench.test().current()).as("what was left out is due now").isPresent();
@@ -189,7 +192,7 @@ class FindTheFaultTest {
         Bench bench = Bench.of(
                 "wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\n",
                 new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()));
-        bench.told(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code()).type("b", "0.2");
+        bench.enters(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code()).type("b", "0.2");
         List<String> asked = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             asked.add(bench.sentence());
@@ -197,14 +200,14 @@ class FindTheFaultTest {
             if (step instanceof TestStep.Measurement) {
                 bench.type("0.9");
             } else {
-                bench.act("");
+                bench.manual("");
             }
         }
         assertThat(asked)
                 .containsExactly(
-                        "WALKED 1 there",
+                        "WALKED @there",
                         "TIED",
-                        "WALKED 2 back",
+                        "WALKED @back",
                         "ENDS J1.1 J1.2 linked",
                         "ENDS J1.1 J1.3 linked",
                         "ENDS J1.2 J1.3 linked");
@@ -218,12 +221,12 @@ class FindTheFaultTest {
             list.append("W%1$d,J1.%1$d,J2.%1$d,8,0.5%n".formatted(i));
         }
         Map<Set<String>, String> readings = Map.of(Set.of("J1.3", "J1.8"), "0.45");
-        Bench free = Bench.of(list.toString()).told(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
+        Bench free = Bench.of(list.toString()).enters(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
         int byPairs = measure(free, readings);
         Bench clips = Bench.of(
                         list.toString(), new TestOptions(TestMethod.EACH_TO_REST, false, true, OptionalDouble.empty()))
-                .told(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
-        int linked = measure(clips, touch -> linked(touch, "3", "8"));
+                .enters(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
+        int linked = measure(clips, measurement -> linked(measurement, "3", "8"));
         assertThat(clips.test().findings())
                 .extracting(found -> English.of(found.finding().message()))
                 .containsExactly("Short circuit between W3 and W8.");
@@ -234,9 +237,9 @@ class FindTheFaultTest {
     }
 
     /** What the meter shows with ends linked as the step says, and two wires joined. */
-    private static String linked(TestStep.Measurement touch, String one, String other) {
-        Set<String> near = wires(touch, touch.black());
-        Set<String> far = wires(touch, touch.red());
+    private static String linked(TestStep.Measurement measurement, String one, String other) {
+        Set<String> near = wires(measurement, measurement.black());
+        Set<String> far = wires(measurement, measurement.red());
         boolean joined = near.stream().anyMatch(far::contains)
                 || (near.contains(one) && far.contains(other))
                 || (near.contains(other) && far.contains(one));
@@ -244,8 +247,8 @@ class FindTheFaultTest {
     }
 
     /** The numbers of the wires that are one with a probe by the links. */
-    private static Set<String> wires(TestStep.Measurement touch, Terminal probe) {
-        return touch.side(probe).stream()
+    private static Set<String> wires(TestStep.Measurement measurement, Terminal probe) {
+        return measurement.side(probe).stream()
                 .map(each -> each.isFrame() ? "frame" : each.pin())
                 .collect(Collectors.toSet());
     }
@@ -257,9 +260,9 @@ class FindTheFaultTest {
         for (int i = 1; i <= 30; i++) {
             list.append("W%1$d,J1.%1$d,J2.%1$d,function %1$d,8,0.5%n".formatted(i));
         }
-        Bench bench = Bench.of(list.toString()).told(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
+        Bench bench = Bench.of(list.toString()).enters(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
         for (int i = 1; i <= 30; i++) {
-            bench.told(ManualAction.COMPLAINT, "function " + i, i == 3 || i == 29 ? "dead" : RecordedSymptoms.WORKS);
+            bench.enters(ManualAction.COMPLAINT, "function " + i, i == 3 || i == 29 ? "dead" : RecordedSymptoms.WORKS);
         }
         measure(
                 bench,

@@ -16,48 +16,48 @@ class JobByOtherMethodsTest {
     @Test
     void tiedFarEndsGiveEveryWireItsOwnOhmsAndAreFreedBeforeTheShorts() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.FAR_END_JOINED, false))
-                .act("", "");
+                .manual("", "");
         bench.type("b", "0.00");
         assertThat(bench.test().steps(Stage.ENDS).map(Bench::say))
                 .as("the far connector is looked at once somebody is there")
                 .containsExactly(
-                        "WALKED 1 there",
+                        "WALKED @there",
                         "LOOKED J2",
                         "TIED",
-                        "WALKED 2 back",
+                        "WALKED @back",
                         "ENDS J1.1 J1.2 linked",
                         "ENDS J1.1 J1.3 linked",
                         "ENDS J1.2 J1.3 linked");
-        bench.act("", "", "", "").type("0.50", "1.40");
-        assertThat(bench.test().ledger()).containsExactly("the links at the far end");
+        bench.manual("", "", "", "").type("0.50", "1.40");
+        assertThat(bench.toRestore()).containsExactly("@far_end_links");
         assertThat(bench.sentence()).as("the closing pair").isEqualTo("ENDS J1.2 J1.3 linked");
         bench.type("1.40");
-        assertThat(ThreeCores.told(bench))
+        assertThat(ThreeCores.found(bench))
                 .containsExactly("W3 has a high resistance: 1.15 Ω from J1.3 to J2.3, limit 0.312 Ω.");
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
-        bench.act("", "", "");
-        assertThat(bench.test().ledger()).isEmpty();
+        assertThat(bench.sentence()).isEqualTo("WALKED_BACK @there");
+        bench.manual("", "", "");
+        assertThat(bench.toRestore()).isEmpty();
         assertThat(bench.sentence()).isEqualTo("SHORTS J1.1 J1.2");
     }
 
     @Test
     void whatABrokenWireLeavesAtTheFarEndIsReadThereBeforeTheWayBack() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.FAR_END_JOINED, false))
-                .act("", "");
-        bench.type("b", "0.00").act("", "", "", "").type("0.50", "OL", "OL");
-        assertThat(ThreeCores.told(bench)).containsExactly("W3 is open between J1.3 and J2.3.");
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
-        bench.act("", "");
+                .manual("", "");
+        bench.type("b", "0.00").manual("", "", "", "").type("0.50", "OL", "OL");
+        assertThat(ThreeCores.found(bench)).containsExactly("W3 is open between J1.3 and J2.3.");
+        assertThat(bench.sentence()).isEqualTo("WALKED_BACK @there");
+        bench.manual("", "");
         assertThat(bench.sentence()).isEqualTo("SHORTS J2.1 J2.3");
         bench.type("n");
         assertThat(bench.sentence()).isEqualTo("SHORTS J2.2 J2.3");
         bench.type("n");
-        assertThat(bench.sentence()).as("another frame than at the near end").isEqualTo("FRAME_PROOF far end");
+        assertThat(bench.sentence()).as("another frame than at the near end").isEqualTo("FRAME_PROOF @far_end");
         bench.type("0.4");
         assertThat(bench.sentence()).isEqualTo("FRAME J2.3 FRAME");
         bench.type("n");
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK 2 back");
-        bench.act("").type("n", "n", "n");
+        assertThat(bench.sentence()).isEqualTo("WALKED_BACK @back");
+        bench.manual("").type("n", "n", "n");
         assertThat(bench.sentence()).as("nothing from one end to the other").isEqualTo("FRAME_PROOF");
         bench.type("0.4", "n", "n", "n");
         assertThat(bench.test().left(Stage.SHORTS)).isZero();
@@ -69,14 +69,14 @@ class JobByOtherMethodsTest {
         Bench bench = Bench.of(
                 "wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\nW4,J1.4,J2.4\n",
                 new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()));
-        bench.type("b", "0.00").act("", "", "");
-        while (bench.step() instanceof TestStep.Measurement touch && touch.isTied()) {
-            boolean open = touch.red().name().matches("J1\\.[34]");
+        bench.type("b", "0.00").manual("", "", "");
+        while (bench.step() instanceof TestStep.Measurement measurement && measurement.isLinked()) {
+            boolean open = measurement.red().name().matches("J1\\.[34]");
             bench.type(open ? "OL" : "0.60");
         }
-        assertThat(ThreeCores.told(bench))
+        assertThat(ThreeCores.found(bench))
                 .containsExactly("W3 is open between J1.3 and J2.3.", "W4 is open between J1.4 and J2.4.");
-        bench.act("", "");
+        bench.manual("", "");
         assertThat(bench.test().pieces().far().pairs().map(Bench::say))
                 .containsExactly(
                         "SHORTS J2.1 J2.3",
@@ -85,7 +85,7 @@ class JobByOtherMethodsTest {
                         "SHORTS J2.2 J2.4",
                         "SHORTS J2.3 J2.4")
                 .hasSize((int) bench.test().pieces().far().count());
-        bench.type("n", "n", "n", "n", "n").type("n", "n").act("").type("n", "n", "n", "n", "n", "n");
+        bench.type("n", "n", "n", "n", "n").type("n", "n").manual("").type("n", "n", "n", "n", "n", "n");
         assertThat(bench.test().left(Stage.SHORTS)).isZero();
         bench.type("n", "n", "n", "n");
         assertThat(bench.test().left()).isZero();
@@ -101,12 +101,12 @@ class JobByOtherMethodsTest {
             }
             Bench bench = Bench.of(
                     list.toString(), new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()));
-            bench.type("b", "0.00").act("", "", "");
-            while (bench.step() instanceof TestStep.Measurement touch && touch.isTied()) {
-                boolean open = List.of(touch.black(), touch.red()).contains(Terminal.of("J1." + broken));
+            bench.type("b", "0.00").manual("", "", "");
+            while (bench.step() instanceof TestStep.Measurement measurement && measurement.isLinked()) {
+                boolean open = List.of(measurement.black(), measurement.red()).contains(Terminal.of("J1." + broken));
                 bench.type(open ? "OL" : "0.60");
             }
-            assertThat(ThreeCores.told(bench))
+            assertThat(ThreeCores.found(bench))
                     .containsExactly("W%1$d is open between J1.%1$d and J2.%1$d.".formatted(broken));
             assertThat(bench.test().findings().get(0).probability()).isGreaterThan(0.99);
         }
@@ -115,27 +115,30 @@ class JobByOtherMethodsTest {
     @Test
     void aRepairAsksForTheLinksAtTheFarEndAgainAndForTakingThemOff() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.FAR_END_JOINED, false))
-                .act("", "");
-        bench.type("b", "0.00").act("", "", "", "").type("0.50", "1.40", "1.40").act("", "", "");
-        assertThat(ThreeCores.told(bench)).hasSize(1);
-        bench.mend("W3", Entry.Way.REPLACE);
-        assertThat(bench.sentence()).isEqualTo("WALKED 1 there");
-        bench.act("", "", "");
-        assertThat(bench.test().ledger()).containsExactly("the links at the far end");
+                .manual("", "");
+        bench.type("b", "0.00")
+                .manual("", "", "", "")
+                .type("0.50", "1.40", "1.40")
+                .manual("", "", "");
+        assertThat(ThreeCores.found(bench)).hasSize(1);
+        bench.repair("W3", Entry.Way.REPLACE);
+        assertThat(bench.sentence()).isEqualTo("WALKED @there");
+        bench.manual("", "", "");
+        assertThat(bench.toRestore()).containsExactly("@far_end_links");
         while (bench.step().stage() == Stage.ENDS) {
             bench.type("0.50");
         }
-        assertThat(ThreeCores.told(bench)).isEmpty();
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK 1 there");
-        bench.act("", "", "");
-        assertThat(bench.test().ledger()).isEmpty();
+        assertThat(ThreeCores.found(bench)).isEmpty();
+        assertThat(bench.sentence()).isEqualTo("WALKED_BACK @there");
+        bench.manual("", "", "");
+        assertThat(bench.toRestore()).isEmpty();
     }
 
     @Test
     void tiedToTheFrameEveryWireIsReadAgainstIt() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.FAR_END_TO_FRAME, false))
-                .act("", "");
-        bench.type("b", "0.00").act("", "", "", "").type("0.30", "OL", "OL", "1.27");
+                .manual("", "");
+        bench.type("b", "0.00").manual("", "", "", "").type("0.30", "OL", "OL", "1.27");
         assertThat(bench.test()
                         .steps(Stage.ENDS)
                         .filter(TestStep.Measurement.class::isInstance)
@@ -147,22 +150,22 @@ class JobByOtherMethodsTest {
                         "ENDS J1.3 FRAME linked",
                         "ENDS J1.1 J1.3 linked");
         bench.type("1.53");
-        assertThat(ThreeCores.told(bench))
+        assertThat(ThreeCores.found(bench))
                 .containsExactly(
                         "W2 is open between J1.2 and J2.2.",
                         "W3 has a high resistance: 1.26 Ω from J1.3 to J2.3, limit 0.312 Ω.");
-        bench.act("", "", "");
-        assertThat(bench.test().ledger()).isEmpty();
+        bench.manual("", "", "");
+        assertThat(bench.toRestore()).isEmpty();
     }
 
     @Test
     void aBrokenReferenceIsToldFromAllBroken() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.FAR_END_JOINED, false))
-                .act("", "");
-        bench.type("b", "0.00").act("", "", "", "").type("OL", "OL", "OL", "OL");
+                .manual("", "");
+        bench.type("b", "0.00").manual("", "", "", "").type("OL", "OL", "OL", "OL");
         assertThat(bench.sentence()).as("another reference").isEqualTo("ENDS J1.2 J1.3 linked");
         bench.type("0.5");
-        assertThat(ThreeCores.told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
+        assertThat(ThreeCores.found(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
         assertThat(bench.test().pieces().far().stubs().stream().map(Terminal::name))
                 .containsExactly("J2.1");
     }
@@ -177,7 +180,7 @@ class JobByOtherMethodsTest {
         assertThat(bench.test().steps(Stage.SHORTS).map(Bench::say))
                 .containsExactly("SHORTS J1.1 J1.2 linked", "SHORTS J1.1 J1.2", "SHORTS J1.1 J1.3", "SHORTS J1.2 J1.3");
         bench.type("n", "0.8", "n");
-        assertThat(ThreeCores.told(bench)).containsExactly("Short circuit between W1 and W3.");
+        assertThat(ThreeCores.found(bench)).containsExactly("Short circuit between W1 and W3.");
     }
 
     @Test

@@ -23,7 +23,7 @@ class LinkedReadingsTest {
             } else if (bench.step() instanceof TestStep.Measurement) {
                 bench.type("0.6");
             } else {
-                bench.act("");
+                bench.manual("");
             }
         }
         return bench;

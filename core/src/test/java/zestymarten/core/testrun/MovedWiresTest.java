@@ -19,14 +19,14 @@ class MovedWiresTest {
         Bench bench = ThreeCores.untilRungOut(Bench.of(ThreeCores.LIST, ThreeCores.WHOLE))
                 .type("n", "n", "n", "0.4", "n", "n", "n")
                 .type("0.6", "jumps");
-        assertThat(ThreeCores.told(bench)).singleElement().asString().contains("intermittent between J1.2 and J2.2");
+        assertThat(ThreeCores.found(bench)).singleElement().asString().contains("intermittent between J1.2 and J2.2");
         assertThat(bench.test().findings().get(0).finding().kind()).isEqualTo("intermittent");
     }
 
     @Test
     void theWiresOfWhatWorksOnlySometimesAreMovedEvenWhereNothingFlexes() {
         Bench bench = Bench.of("wire,from,to,function\nW1,J1.1,J2.1,lamp\nW2,J1.2,J2.2,horn\n")
-                .told(ManualAction.COMPLAINT, "lamp", "sometimes")
+                .enters(ManualAction.COMPLAINT, "lamp", "sometimes")
                 .type("b", "0.30", "0.5", "0.5", "n", "n", "n");
         assertThat(bench.sentence()).isEqualTo("BEND J1.1 J2.1");
         assertThat(bench.test().outcome()).as("not yet moved").isEqualTo(RunOutcome.INCOMPLETE);
@@ -39,20 +39,20 @@ class MovedWiresTest {
     @Test
     void aWireThatOpensInOnePositionOfTheMovingPartIsIntermittent() {
         Bench bench = Bench.of("wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\n")
-                .told(ManualAction.POSITION_NAMED, "door half open", "")
+                .enters(ManualAction.POSITION_NAMED, "door half open", "")
                 .type("b", "0.30", "0.5", "0.5", "n", "n", "n");
         assertThat(bench.sentence()).isEqualTo("MOVED_TO door half open");
         assertThat(bench.test().outcome()).as("not read there yet").isEqualTo(RunOutcome.INCOMPLETE);
-        bench.act("").type("0.5", "OL");
-        assertThat(ThreeCores.told(bench))
+        bench.manual("").type("0.5", "OL");
+        assertThat(ThreeCores.found(bench))
                 .singleElement()
                 .asString()
                 .contains("W2 is intermittent between J1.2 and J2.2");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
         assertThat(bench.sentence()).as("what is read later is read at rest").isEqualTo("MOVED_TO");
-        assertThat(bench.test().ledger()).containsExactly("the moving part, to where it usually stands");
-        assertThat(bench.act("").test().ledger()).isEmpty();
-        bench.mend("W2", Entry.Way.REPLACE);
+        assertThat(bench.toRestore()).containsExactly("@moving_part");
+        assertThat(bench.manual("").test().toRestore()).isEmpty();
+        bench.repair("W2", Entry.Way.REPLACE);
         assertThat(bench.test()
                         .steps()
                         .filter(each -> !bench.test().isDone(each))
@@ -73,13 +73,13 @@ class MovedWiresTest {
                  "states": [{"id": "rest", "closed": []}, {"id": "held", "closed": ["SW1"]}]}
                 """, new ArrayList<>()).orElseThrow();
         Bench bench = Bench.of(desk, ThreeCores.WHOLE)
-                .told(ManualAction.POSITION, "held", "")
+                .enters(ManualAction.POSITION, "held", "")
                 .at(new TestStep.Measurement(Stage.PARTS, in, out, "held", List.of()), "OL");
         TestStep held = new TestStep.ManualStep(ManualAction.POSITION, "held");
         assertThat(bench.test().isDone(held)).isTrue();
-        bench.mend("SW1", Entry.Way.REPLACE);
+        bench.repair("SW1", Entry.Way.REPLACE);
         assertThat(bench.test().isDone(held)).isFalse();
-        bench.mend("W1", Entry.Way.REPLACE).told(ManualAction.POSITION, "held", "");
+        bench.repair("W1", Entry.Way.REPLACE).enters(ManualAction.POSITION, "held", "");
         assertThat(bench.test().isDone(held))
                 .as("set again, and not asked twice")
                 .isTrue();
@@ -88,9 +88,9 @@ class MovedWiresTest {
     @Test
     void inAPositionOnlyWhatFlexesAndWhatWorksSometimesIsRead() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE)
-                .told(ManualAction.COMPLAINT, "horn", "sometimes")
-                .told(ManualAction.POSITION_NAMED, "seat back", "")
-                .told(ManualAction.POSITION_NAMED, "seat forward", "");
+                .enters(ManualAction.COMPLAINT, "horn", "sometimes")
+                .enters(ManualAction.POSITION_NAMED, "seat back", "")
+                .enters(ManualAction.POSITION_NAMED, "seat forward", "");
         assertThat(bench.test()
                         .steps()
                         .filter(each -> each.stage() == Stage.BEND)

@@ -64,13 +64,13 @@ class OfferCoverageTest {
         "BY_HALVES, 200, 408, 8, 0",
         "EACH_TO_REST, 1, 2, 0, 0"
     })
-    void countsMeasurementsAndChangesOfLinks(TestMethod method, int wires, int touches, int setups, int walks) {
+    void countsMeasurementsAndChangesOfLinks(TestMethod method, int wires, int measurements, int setups, int trips) {
         EffortModel effort = offer(cable(wires), method).effort();
-        assertThat(effort.touches()).isEqualTo(touches);
-        assertThat(plan(cable(wires), method).measurements()).hasSize(touches);
+        assertThat(effort.measurements()).isEqualTo(measurements);
+        assertThat(plan(cable(wires), method).measurements()).hasSize(measurements);
         assertThat(plan(cable(wires), method).effort()).isEqualTo(effort);
         assertThat(effort.setups()).isEqualTo(setups);
-        assertThat(effort.walks()).isEqualTo(walks);
+        assertThat(effort.trips()).isEqualTo(trips);
         assertThat(effort.checks()).isEqualTo(2);
     }
 
@@ -146,9 +146,9 @@ class OfferCoverageTest {
 
     @Test
     void theClosingPairTellsABrokenReferenceFromBreaksInAllOthers() {
-        assertThat(English.all(coverage(cable(6), TestMethod.FAR_END_JOINED).alike()))
+        assertThat(English.all(coverage(cable(6), TestMethod.FAR_END_JOINED).indistinguishable()))
                 .noneMatch(group -> group.contains("W1 open"));
-        assertThat(English.all(coverage(cable(2), TestMethod.FAR_END_JOINED).alike()))
+        assertThat(English.all(coverage(cable(2), TestMethod.FAR_END_JOINED).indistinguishable()))
                 .as("two wires have no closing pair")
                 .containsExactly("W1 open and W2 open");
     }

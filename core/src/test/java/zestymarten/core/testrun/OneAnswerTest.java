@@ -45,12 +45,14 @@ class OneAnswerTest {
                     .fold(
                             probes ->
                                     bench.type(probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.2"),
-                            touch -> bench.typeAndMean(answers.getOrDefault(
+                            measurement -> bench.typeAndMean(answers.getOrDefault(
                                     new Probed(
-                                            Set.of(touch.black(), touch.red()),
-                                            touch.state().isEmpty() ? SwitchState.REST.id() : touch.state()),
+                                            Set.of(measurement.black(), measurement.red()),
+                                            measurement.state().isEmpty()
+                                                    ? SwitchState.REST.id()
+                                                    : measurement.state()),
                                     "OL")),
-                            act -> bench.act(""));
+                            manual -> bench.manual(""));
             due = bench.test().current();
         }
     }
@@ -58,14 +60,19 @@ class OneAnswerTest {
     private static List<AnalysisReading> readings(TestRun test) {
         List<AnalysisReading> readings = new ArrayList<>();
         for (Entry entry : test.entries()) {
-            if (entry.step() instanceof TestStep.Measurement touch
+            if (entry.step() instanceof TestStep.Measurement measurement
                     && entry.content() instanceof Entry.Content.Reading read) {
                 SwitchState state = test.design().assembly().states().stream()
-                        .filter(each -> each.id().equals(touch.state()))
+                        .filter(each -> each.id().equals(measurement.state()))
                         .findFirst()
                         .orElse(test.design().assembly().states().get(0));
                 readings.add(new AnalysisReading(
-                        touch.black(), touch.red(), read.asTyped(), state, touch.ties(), OptionalDouble.empty()));
+                        measurement.black(),
+                        measurement.red(),
+                        read.asTyped(),
+                        state,
+                        measurement.links(),
+                        OptionalDouble.empty()));
             }
         }
         return readings;
@@ -95,7 +102,7 @@ class OneAnswerTest {
             assertThat(test.outcome())
                     .as("unit %d: %s, untested %s", i, unit.truth(), called.untested())
                     .isIn(
-                            switch (called.standing()) {
+                            switch (called.state()) {
                                 case PASS -> Set.of(RunOutcome.PASS, RunOutcome.WATCH);
                                 case FAIL -> Set.of(RunOutcome.FAIL);
                                 case INCOMPLETE -> Set.of(RunOutcome.INCOMPLETE);

@@ -39,7 +39,7 @@ class OnePlanTest {
                 Bench bench = Bench.of(design.assembly(), approach).under(RandomUnit.CONDITIONS);
                 assertThat(offer.effort()).as("%s %d", method, i).isEqualTo(plan.effort());
                 assertThat(bench.test().secondsLeft()).isEqualTo(offer.seconds());
-                assertThat(plan.effort().touches())
+                assertThat(plan.effort().measurements())
                         .isEqualTo(plan.measurements().size());
                 assertThat(asked(bench)).as("%s %d", method, i).containsExactlyElementsOf(plan.measurements());
                 assertThat(bench.test().outcome()).isNotEqualTo(RunOutcome.FAIL);
@@ -56,19 +56,19 @@ class OnePlanTest {
                     .fold(
                             probes ->
                                     bench.type(probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.2"),
-                            touch -> {
-                                asked.add(bench.test().measurement(touch));
-                                return bench.type(shown(bench.test(), touch));
+                            measurement -> {
+                                asked.add(bench.test().measurement(measurement));
+                                return bench.type(shown(bench.test(), measurement));
                             },
-                            act -> bench.act(""));
+                            manual -> bench.manual(""));
             due = bench.test().current();
         }
         return asked;
     }
 
-    private static String shown(TestRun test, TestStep.Measurement touch) {
+    private static String shown(TestRun test, TestStep.Measurement measurement) {
         double leads = test.conditions().leadsOhm().orElse(0);
-        return test.expectation(touch).fold(joined -> shown(joined, leads), () -> "OL");
+        return test.expectation(measurement).fold(joined -> shown(joined, leads), () -> "OL");
     }
 
     private static String shown(Expectation.Joined joined, double leads) {

@@ -123,17 +123,19 @@ class RepairRulesTest {
     @Test
     void anOfferCountsWhatTheRunWillAsk() {
         PlanEstimate each = offer(TestMethod.BOTH_ENDS, new EffortModel.Pace(5, 0, 20, 60));
-        assertThat(each.effort().touches()).as("3 wires, 3 pairs, 3 to frame").isEqualTo(9);
+        assertThat(each.effort().measurements())
+                .as("3 wires, 3 pairs, 3 to frame")
+                .isEqualTo(9);
         assertThat(each.seconds()).isEqualTo(55);
         assertThat(English.all(each.misses())).isEmpty();
         PlanEstimate alone = offer(TestMethod.FAR_END_JOINED, new EffortModel.Pace(5, 0, 20, 60));
-        assertThat(alone.effort().walks()).isEqualTo(4);
+        assertThat(alone.effort().trips()).isEqualTo(4);
         assertThat(alone.effort().setups()).as("linked once, freed once").isEqualTo(2);
         assertThat(alone.seconds())
-                .isEqualTo((alone.effort().touches() + alone.effort().checks()) * 5.0 + 2 * 20 + 4 * 60);
+                .isEqualTo((alone.effort().measurements() + alone.effort().checks()) * 5.0 + 2 * 20 + 4 * 60);
         assertThat(English.all(alone.misses())).anyMatch(miss -> miss.startsWith("Blind to crossed wires"));
         PlanEstimate halves = offer(TestMethod.BY_HALVES, new EffortModel.Pace(5, 0, 20, 60));
-        assertThat(halves.effort().touches()).isEqualTo(3 + 2 + 3);
+        assertThat(halves.effort().measurements()).isEqualTo(3 + 2 + 3);
     }
 
     @Test

@@ -25,7 +25,7 @@ class RetestTest {
     }
 
     private static Bench retest(String subject) {
-        return Bench.of(TEN).told(ManualAction.PURPOSE, "", Purpose.RETEST.code() + " " + subject);
+        return Bench.of(TEN).enters(ManualAction.PURPOSE, "", Purpose.RETEST.code() + " " + subject);
     }
 
     private static List<TestStep.Measurement> measured(Bench bench, String joined) {
@@ -35,15 +35,15 @@ class RetestTest {
                 due = bench.test().current()) {
             TestStep step = due.get();
             assertThat(made).as("it never ends").hasSizeLessThan(100);
-            if (step instanceof TestStep.Measurement touch) {
-                boolean through = bench.test().expectation(touch).fold(any -> true, () -> false);
+            if (step instanceof TestStep.Measurement measurement) {
+                boolean through = bench.test().expectation(measurement).fold(any -> true, () -> false);
                 bench.at(step, through ? joined : "OL");
-                made.add(touch);
+                made.add(measurement);
             } else {
                 step.fold(
                         probes -> bench.type(probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.2"),
                         any -> bench,
-                        act -> bench.act(""));
+                        manual -> bench.manual(""));
             }
         }
         return made;
@@ -78,7 +78,7 @@ class RetestTest {
     void itCanBecomeAWholeTestAndNothingMeasuredIsLost() {
         Bench bench = retest("W4 W9");
         int before = measured(bench, "0.5").size();
-        bench.told(ManualAction.PURPOSE, "", Purpose.EVERYTHING.code());
+        bench.enters(ManualAction.PURPOSE, "", Purpose.EVERYTHING.code());
         int after = measured(bench, "0.5").size();
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
         Bench whole = Bench.of(TEN);
@@ -87,11 +87,11 @@ class RetestTest {
 
     @Test
     void aRetestNamesWhatWasRepairedAndNothingElseDoes() {
-        TestStep.ManualStep act = new TestStep.ManualStep(ManualAction.PURPOSE, "");
-        assertThat(TestRun.expected(act, "retest").map(English::of)).isPresent();
-        assertThat(TestRun.expected(act, "retest W4").map(English::of)).isEmpty();
-        assertThat(TestRun.expected(act, "everything W4").map(English::of)).isPresent();
-        assertThat(TestRun.expected(act, "find_fault").map(English::of)).isEmpty();
-        assertThat(TestRun.expected(act, "").map(English::of)).isPresent();
+        TestStep.ManualStep manual = new TestStep.ManualStep(ManualAction.PURPOSE, "");
+        assertThat(TestRun.expected(manual, "retest").map(English::of)).isPresent();
+        assertThat(TestRun.expected(manual, "retest W4").map(English::of)).isEmpty();
+        assertThat(TestRun.expected(manual, "everything W4").map(English::of)).isPresent();
+        assertThat(TestRun.expected(manual, "find_fault").map(English::of)).isEmpty();
+        assertThat(TestRun.expected(manual, "").map(English::of)).isPresent();
     }
 }

@@ -14,7 +14,7 @@ class TestRunTest {
     private static final String THREE_CORES = "wire,from,to,function,length_m,area_mm2,current_a\n"
             + "W1,J1.1,J2.1,up,8,0.5,\nW2,J1.2,J2.2,down,8,0.5,2\nW3,J1.3,J2.3,horn,8,0.5,\n";
 
-    private static List<String> told(TestRun test) {
+    private static List<String> found(TestRun test) {
         return test.findings().stream()
                 .map(found -> English.of(found.finding().message()))
                 .toList();
@@ -43,10 +43,10 @@ class TestRunTest {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "OL");
         assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
         assertThat(bench.test().asksForCleanMetal(bench.step())).isTrue();
-        assertThat(told(bench.test())).isEmpty();
+        assertThat(found(bench.test())).isEmpty();
         TestStep first = bench.step();
         bench.type("0.6");
-        assertThat(bench.test().standing(first)).hasSize(2);
+        assertThat(bench.test().entriesOf(first)).hasSize(2);
         assertThat(bench.test().state(first)).isEqualTo(StepState.WATCH);
         assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
     }
@@ -66,7 +66,7 @@ class TestRunTest {
     @Test
     void anOpenWireBringsItsFarEndIntoShortsAndFrame() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "OL", "OL", "0.6");
-        assertThat(told(bench.test())).containsExactly("W2 is open between J1.2 and J2.2.");
+        assertThat(found(bench.test())).containsExactly("W2 is open between J1.2 and J2.2.");
         assertThat(bench.test().steps(Stage.SHORTS).map(Bench::say))
                 .containsExactly(
                         "SHORTS J1.1 J1.2",
@@ -92,7 +92,7 @@ class TestRunTest {
         assertThat(bench.sentence())
                 .as("what was not expected is settled before the third wire is read")
                 .isIn("SHORTS J1.1 J2.2", "SHORTS J1.2 J2.1");
-        assertThat(told(bench.test()))
+        assertThat(found(bench.test()))
                 .as("one crossing is likelier than two breaks")
                 .containsExactly("W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.");
         RunFinding crossed = bench.test().findings().get(0);
@@ -105,7 +105,7 @@ class TestRunTest {
         TestStep.Measurement one = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J2.2"));
         TestStep.Measurement other = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.2"), Terminal.of("J2.1"));
         bench.at(one, "0.6").at(other, "0.6");
-        assertThat(told(bench.test())).containsExactly("W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.");
+        assertThat(found(bench.test())).containsExactly("W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.");
         assertThat(bench.test().findings().get(0).evidence()).hasSize(6);
         assertThat(bench.test().findings().get(0).certain()).isTrue();
         assertThat(best(bench.test())).doesNotContain(one, other);
@@ -140,7 +140,7 @@ class TestRunTest {
     }
 
     private static List<TestStep.Measurement> best(TestRun test) {
-        return test.best(2).stream().map(TestRun.BestMeasurement::touch).toList();
+        return test.best(2).stream().map(TestRun.BestMeasurement::measurement).toList();
     }
 
     @Test
@@ -149,7 +149,7 @@ class TestRunTest {
         TestStep.Measurement one = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J2.2"));
         TestStep.Measurement other = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.2"), Terminal.of("J2.1"));
         bench.at(one, "9.3").at(other, "0.6");
-        assertThat(told(bench.test()))
+        assertThat(found(bench.test()))
                 .containsExactly(
                         "W1 and W2 are crossed: W1 goes to J2.2 and W2 goes to J2.1.",
                         "W1 has a high resistance: 9 Ω from J1.1 to J2.1, limit 0.312 Ω.");
@@ -158,7 +158,7 @@ class TestRunTest {
     @Test
     void namesACorrodedJointAShortAndAFrameShort() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "3.9", "0.6", "0.6", "OL", "OL", "2.1", "OL", "1.4");
-        assertThat(told(bench.test()))
+        assertThat(found(bench.test()))
                 .containsExactly(
                         "W1 has a high resistance: 3.6 Ω from J1.1 to J2.1, limit 0.312 Ω.",
                         "W2 and W3 are shorted to the frame.");
@@ -175,7 +175,7 @@ class TestRunTest {
                         zestymarten.core.assembly.Terminal.of("J1.2"),
                         zestymarten.core.assembly.Terminal.of("J2.4")),
                 "0.6");
-        assertThat(told(bench.test())).containsExactly("W2 is in the wrong cavity: J2.4 instead of J2.2.");
+        assertThat(found(bench.test())).containsExactly("W2 is in the wrong cavity: J2.4 instead of J2.2.");
     }
 
     @Test
@@ -183,7 +183,7 @@ class TestRunTest {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6").takeBack();
         assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
         assertThat(bench.test().entries()).hasSize(3);
-        assertThat(bench.test().nextTouch(bench.step())).isEqualTo(2);
+        assertThat(bench.test().nextAttempt(bench.step())).isEqualTo(2);
         bench.type("0.61");
         assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
     }
@@ -201,7 +201,7 @@ class TestRunTest {
     @Test
     void namesALeakAndAJumpingReading() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6", "~0.4..OL", "0.6", "820k");
-        assertThat(told(bench.test()))
+        assertThat(found(bench.test()))
                 .containsExactly(
                         "Leakage between J1.1 and J1.2: 820 kΩ. It is not a short circuit; measure it with an insulation tester.",
                         "W2 is intermittent between J1.2 and J2.2: the conductor may be broken with its ends still touching.");
@@ -253,7 +253,7 @@ class TestRunTest {
                 Bench.CONDITIONS,
                 bench.test().entries());
         assertThat(again.current()).isEqualTo(bench.test().current());
-        assertThat(told(again)).isEqualTo(told(bench.test()));
+        assertThat(found(again)).isEqualTo(found(bench.test()));
         assertThat(again.secondsLeft()).isEqualTo(bench.test().secondsLeft()).isPositive();
     }
 }

@@ -17,14 +17,14 @@ final class ThreeCores {
 
     static final TestOptions WHOLE = approach(TestMethod.BOTH_ENDS, false);
 
-    static List<String> told(Bench bench) {
+    static List<String> found(Bench bench) {
         return bench.test().findings().stream()
                 .map(found -> English.of(found.finding().message()))
                 .toList();
     }
 
     static Bench untilRungOut(Bench bench) {
-        return bench.act("", "", "").type("b", "0.30", "0.6", "0.6", "0.6");
+        return bench.manual("", "", "").type("b", "0.30", "0.6", "0.6", "0.6");
     }
 
     private ThreeCores() {}

@@ -32,7 +32,7 @@ class VoltageStagesTest {
     private static Bench rungOut(TestOptions approach) {
         return Bench.of(TWO_CORES, approach)
                 .type("b", "0.30", "4.3", "4.3", "n", "n", "n")
-                .act("");
+                .manual("");
     }
 
     private static String reason(Bench bench) {
@@ -147,9 +147,9 @@ class VoltageStagesTest {
                 .containsExactly("WATER", "DRY_ENDS", "WET J1.1 FRAME", "WET J1.2 FRAME", "DISCHARGED_WET");
         bench.type("OL");
         assertThat(bench.sentence()).as("an electrode that hangs dry").isEqualTo("WATER");
-        bench.type("4k").act("").type("2M");
+        bench.type("4k").manual("").type("2M");
         assertThat(bench.sentence()).isEqualTo("LIFTED J1.1");
-        bench.act("well again with 212 m out of the water").type("300M", "0");
+        bench.manual("well again with 212 m out of the water").type("300M", "0");
         RunFinding found = bench.test().findings().get(0);
         assertThat(found.finding().kind()).isEqualTo("insulation_low");
         assertThat(found.evidence().stream().map(bench.test()::words).map(English::of))

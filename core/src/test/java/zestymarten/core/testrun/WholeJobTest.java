@@ -15,7 +15,7 @@ import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.TestStep;
 
-/** The job from the complaint to what is put back. */
+/** The job from the symptoms to what is put back. */
 class WholeJobTest {
     @Test
     void looksChecksMovesAndPutsBackInTheOrderOfTheJob() {
@@ -47,10 +47,10 @@ class WholeJobTest {
 
     @Test
     void whatIsSeenByEyeIsKeptAndWatched() {
-        Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE).act("", "pin 2 is pushed back", "");
+        Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE).manual("", "pin 2 is pushed back", "");
         TestStep.ManualStep seen = new TestStep.ManualStep(ManualAction.LOOKED, "J2");
         assertThat(bench.test().state(seen)).isEqualTo(StepState.WATCH);
-        assertThat(English.of(bench.test().words(bench.test().standing(seen).get(0))))
+        assertThat(English.of(bench.test().words(bench.test().entriesOf(seen).get(0))))
                 .isEqualTo("pin 2 is pushed back");
         assertThat(English.of(bench.test().words(bench.test().entries().get(0))))
                 .isEqualTo("nothing found");
@@ -59,10 +59,10 @@ class WholeJobTest {
     @Test
     void nothingIsMeasuredBeforeItIsProvedDeadOnBothSidesOfALiveSource() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.BOTH_ENDS, true))
-                .act("");
-        TestStep touch = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.1"), Terminal.of("J2.1"));
+                .manual("");
+        TestStep measurement = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.1"), Terminal.of("J2.1"));
         assertThat(bench.sentence()).isEqualTo("LIVE_BEFORE");
-        assertThat(bench.test().isAllowed(touch)).isFalse();
+        assertThat(bench.test().isAllowed(measurement)).isFalse();
         bench.type("3");
         assertThat(bench.sentence())
                 .as("a tester that shows nothing on a live source")
@@ -71,28 +71,28 @@ class WholeJobTest {
         assertThat(bench.sentence()).as("still live").isEqualTo("DEAD");
         bench.type("0.2", "231");
         assertThat(bench.sentence()).isEqualTo("UNPLUGGED J1");
-        assertThat(bench.test().isAllowed(touch)).isFalse();
-        bench.act("", "");
-        assertThat(bench.test().isAllowed(touch)).isTrue();
-        assertThat(bench.test().ledger()).containsExactly("J1", "J2");
+        assertThat(bench.test().isAllowed(measurement)).isFalse();
+        bench.manual("", "");
+        assertThat(bench.test().isAllowed(measurement)).isTrue();
+        assertThat(bench.toRestore()).containsExactly("J1", "J2");
     }
 
     @Test
     void whatWasUnpluggedOrOpenedIsPutBackAtTheEndAndAgainIfOpenedAgain() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.BOTH_ENDS, true))
-                .act("")
+                .manual("")
                 .type("231", "0", "231")
-                .act("", "")
-                .told(ManualAction.OPENED, "cover under the desk", "");
+                .manual("", "")
+                .enters(ManualAction.OPENED, "cover under the desk", "");
         assertThat(bench.test().steps(Stage.CLOSE).map(Bench::say))
                 .containsExactly(
                         "CLOSE TONE", "CLOSE OHMS", "PUT_BACK J1", "PUT_BACK J2", "PUT_BACK cover under the desk");
-        bench.told(ManualAction.PUT_BACK, "J1", "").told(ManualAction.PUT_BACK, "J2", "");
-        assertThat(bench.test().ledger()).containsExactly("cover under the desk");
-        bench.told(ManualAction.PUT_BACK, "cover under the desk", "");
-        assertThat(bench.test().ledger()).isEmpty();
-        bench.told(ManualAction.OPENED, "J1", "");
-        assertThat(bench.test().ledger()).containsExactly("J1");
+        bench.enters(ManualAction.PUT_BACK, "J1", "").enters(ManualAction.PUT_BACK, "J2", "");
+        assertThat(bench.toRestore()).containsExactly("cover under the desk");
+        bench.enters(ManualAction.PUT_BACK, "cover under the desk", "");
+        assertThat(bench.toRestore()).isEmpty();
+        bench.enters(ManualAction.OPENED, "J1", "");
+        assertThat(bench.toRestore()).containsExactly("J1");
         assertThat(bench.test().isDone(new TestStep.ManualStep(ManualAction.PUT_BACK, "J1")))
                 .isFalse();
     }
@@ -150,22 +150,22 @@ class WholeJobTest {
         assertThat(TestRun.expected(plan, "ten").map(English::of))
                 .contains("the minutes that the change takes, 0 to 600");
         double before = bench.test().secondsLeft();
-        bench.told(ManualAction.SUBSTITUTE, "J1", "10");
+        bench.enters(ManualAction.SUBSTITUTE, "J1", "10");
         assertThat(bench.test().steps(Stage.REPAIR).map(Bench::say)).containsExactly("REPLUGGED J1", "SUBSTITUTED J1");
         assertThat(bench.test().secondsLeft() - before).as("a price of its own").isGreaterThanOrEqualTo(600);
-        bench.told(ManualAction.REPLUGGED, "J1", "");
-        bench.told(ManualAction.SUBSTITUTED, "J1", "works");
+        bench.enters(ManualAction.REPLUGGED, "J1", "");
+        bench.enters(ManualAction.SUBSTITUTED, "J1", "works");
         assertThat(bench.test().state(new TestStep.ManualStep(ManualAction.SUBSTITUTED, "J1")))
                 .isEqualTo(StepState.WATCH);
         assertThat(bench.test().findings()).as("no diagnosis").isEmpty();
-        assertThat(bench.test().ledger()).containsExactly("the stand-in for J1");
+        assertThat(bench.toRestore()).containsExactly("@stand_in J1");
     }
 
     @Test
     void aContactThatIsCuredByPluggingInNeedsNoOtherPart() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE);
-        bench.told(ManualAction.SUBSTITUTE, "J1", "10");
-        bench.told(ManualAction.REPLUGGED, "J1", "works");
+        bench.enters(ManualAction.SUBSTITUTE, "J1", "10");
+        bench.enters(ManualAction.REPLUGGED, "J1", "works");
         assertThat(bench.test().steps(Stage.REPAIR).map(Bench::say)).containsExactly("REPLUGGED J1");
         assertThat(bench.test().isPlanned(new TestStep.ManualStep(ManualAction.SUBSTITUTE, "Z9")))
                 .isFalse();
@@ -173,14 +173,15 @@ class WholeJobTest {
 
     @Test
     void aRepairAsksAgainForTheWireItsNeighboursAndEveryFunction() {
-        Bench bench =
-                Bench.of(ThreeCores.LIST, ThreeCores.WHOLE).act("", "", "").type("b", "0.30", "OL", "OL", "0.6", "0.6");
+        Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE)
+                .manual("", "", "")
+                .type("b", "0.30", "OL", "OL", "0.6", "0.6");
         while (bench.test().current().isPresent() && bench.step() instanceof TestStep.Measurement) {
             bench.type("n");
         }
-        assertThat(ThreeCores.told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
-        bench.mend("W1", Entry.Way.CONTACT);
-        assertThat(ThreeCores.told(bench)).isEmpty();
+        assertThat(ThreeCores.found(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
+        bench.repair("W1", Entry.Way.CONTACT);
+        assertThat(ThreeCores.found(bench)).isEmpty();
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
         assertThat(bench.test()
                         .steps(Stage.ENDS)
@@ -195,10 +196,10 @@ class WholeJobTest {
                 .containsExactly("SHORTS J1.1 J1.2");
         assertThat(bench.test().steps(Stage.REPAIR).map(Bench::say))
                 .containsExactly("RESET", "FUNCTION up", "FUNCTION down", "FUNCTION horn");
-        bench.type("0.6", "0.6", "n", "0.4", "n", "n", "n", "0.6", "0.6").act("", "works", "works", "works");
+        bench.type("0.6", "0.6", "n", "0.4", "n", "n", "n", "0.6", "0.6").manual("", "works", "works", "works");
         bench.type("b", "0.30");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
-        bench.told(ManualAction.FUNCTION, "up", "dead");
+        bench.enters(ManualAction.FUNCTION, "up", "dead");
         assertThat(bench.test().outcome())
                 .as("a function that does not work after all")
                 .isEqualTo(RunOutcome.FAIL);
@@ -207,20 +208,20 @@ class WholeJobTest {
     @Test
     void everyFindingSaysWhatOfTheComplaintItExplains() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE)
-                .told(ManualAction.COMPLAINT, "up", "dead")
-                .told(ManualAction.COMPLAINT, "horn", "stays on")
-                .told(ManualAction.COMPLAINT, "down", "works");
-        assertThat(bench.test().complaint().functions())
+                .enters(ManualAction.COMPLAINT, "up", "dead")
+                .enters(ManualAction.COMPLAINT, "horn", "stays on")
+                .enters(ManualAction.COMPLAINT, "down", "works");
+        assertThat(bench.test().symptoms().functions())
                 .containsEntry("up", Symptoms.Behaviour.DEAD)
                 .containsEntry("horn", Symptoms.Behaviour.STAYS_ON)
                 .containsEntry("down", Symptoms.Behaviour.WORKS);
         assertThat(bench.test().unexplained()).containsExactly("horn", "up");
-        bench.act("", "", "").type("b", "0.30", "OL", "OL", "0.6", "0.6");
+        bench.manual("", "", "").type("b", "0.30", "OL", "OL", "0.6", "0.6");
         assertThat(bench.test().explainedBy(bench.test().findings().get(0))).containsExactly("up");
         assertThat(bench.test().unexplained())
                 .as("an open does not make a horn stay on")
                 .containsExactly("horn");
-        bench.told(ManualAction.COMPLAINT, "horn", "not tried");
+        bench.enters(ManualAction.COMPLAINT, "horn", "not tried");
         assertThat(bench.test().unexplained()).isEmpty();
     }
 
@@ -240,8 +241,8 @@ class WholeJobTest {
                         "INSULATION J1.3 J2.3",
                         "INSULATION J1.3 FRAME linked",
                         "DISCHARGED");
-        bench.act("").type("0.6", ">999M", "0.6", "0.4M", "0.6", ">999M", "0");
-        assertThat(ThreeCores.told(bench)).singleElement().asString().contains("J1.2", "400 kΩ");
+        bench.manual("").type("0.6", ">999M", "0.6", "0.4M", "0.6", ">999M", "0");
+        assertThat(ThreeCores.found(bench)).singleElement().asString().contains("J1.2", "400 kΩ");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.FAIL);
     }
 
@@ -257,11 +258,11 @@ class WholeJobTest {
         assertThat(bench.test().range(first)).hasValue(2000);
         bench.type("OL");
         assertThat(bench.test().range(first)).hasValue(20e3);
-        assertThat(ThreeCores.told(bench)).isEmpty();
+        assertThat(ThreeCores.found(bench)).isEmpty();
         bench.type("OL");
         assertThat(bench.test().asksForCleanMetal(first)).isTrue();
         bench.type("OL");
-        assertThat(ThreeCores.told(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
+        assertThat(ThreeCores.found(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
         bench.type("0.6", "0.6");
         assertThat(bench.test().range((TestStep.Measurement) bench.step()))
                 .as("what should be apart is read on the highest range")
@@ -276,7 +277,7 @@ class WholeJobTest {
         TestOptions approach = new TestOptions(TestMethod.BOTH_ENDS, false, true, OptionalDouble.of(500));
         Bench bench = Bench.of(ThreeCores.LIST, approach)
                 .type("b", "0.30", "0.6", "0.6", "0.6", "n", "n", "n", "n", "n", "n")
-                .act("")
+                .manual("")
                 .type("0.6");
         TestStep.Measurement first = (TestStep.Measurement) bench.step();
         bench.type("210M@15", "300M@30");
@@ -286,7 +287,7 @@ class WholeJobTest {
         assertThat(bench.test().absorption(first).points()).hasSize(3);
         bench.at(first, "900M@10min");
         assertThat(English.all(bench.test().absorption(first).said(20))).contains("PI (10 min to 1 min) 2.37.");
-        assertThat(ThreeCores.told(bench)).isEmpty();
+        assertThat(ThreeCores.found(bench)).isEmpty();
     }
 
     @Test
@@ -300,7 +301,7 @@ class WholeJobTest {
         TestStep.Measurement odd = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
         assertThat(bench.test().state(odd)).as("three likes and itself").isEqualTo(StepState.WATCH);
         bench.type("0.56", "0.55");
-        Entry entry = bench.test().standing(odd).get(0);
+        Entry entry = bench.test().entriesOf(odd).get(0);
         assertThat(English.of(bench.test().judgement(entry).orElseThrow().reason()))
                 .isEqualTo("0.3 Ω passes, but the 5 other wires of its kind read about 0.255 Ω.");
         assertThat(bench.test().findings()).isEmpty();
@@ -317,12 +318,12 @@ class WholeJobTest {
     void aRepairBetweenTwoCavitiesAsksForThemAgain() {
         Bench bench =
                 Bench.of(ThreeCores.LIST, TestOptions.QUICK).type("b", "0.30", "0.6", "0.6", "0.6", "n", "0.8", "n");
-        bench.mend("J1.1 J1.3", Entry.Way.CLEAN);
+        bench.repair("J1.1 J1.3", Entry.Way.CLEAN);
         assertThat(bench.test()
                         .steps(Stage.SHORTS)
                         .filter(step -> !bench.test().isDone(step))
                         .map(Bench::say))
                 .contains("SHORTS J1.1 J1.3");
-        assertThat(ThreeCores.told(bench)).isEmpty();
+        assertThat(ThreeCores.found(bench)).isEmpty();
     }
 }

@@ -12,7 +12,7 @@ import zestymarten.simulator.unit.Workbench;
 
 /**
  * The hands of the technician, as commands that no real instrument has: what is put on the bench, where the probes go, what is
- * tied, bent, scraped, wetted. A real instrument refuses them, and somebody's own hands do it.
+ * linked, bent, scraped, wetted. A real instrument refuses them, and somebody's own hands do it.
  */
 final class Hands {
     private Hands() {}
@@ -21,12 +21,12 @@ final class Hands {
         commands.command("SIMulation:UNIT", with -> must(bench.put(with.text())))
                 .command("SIMulation:PROBes", with -> {
                     Terminal black = terminal(with.text());
-                    must(bench.touch(black, terminal(with.text())));
+                    must(bench.measurement(black, terminal(with.text())));
                 })
                 .command("SIMulation:PROBes:JOIN", any -> bench.join())
                 .command("SIMulation:PROBes:OFF", any -> bench.lift())
                 .command("SIMulation:STATe", with -> arrange(bench, in(with.text())))
-                .command("SIMulation:TIES", with -> arrange(bench, tied(ties(with.text()))))
+                .command("SIMulation:TIES", with -> arrange(bench, linked(links(with.text()))))
                 .command("SIMulation:BEND", with -> arrange(bench, bent(with.textIfAny())))
                 .command("SIMulation:SCRape", with -> arrange(bench, scraped(terminal(with.text()))))
                 .command("SIMulation:WET", with -> arrange(bench, wet(with.isOn())))
@@ -41,8 +41,8 @@ final class Hands {
         return setting -> setting.in(state);
     }
 
-    private static Function<Setting, Setting> tied(List<List<Terminal>> ties) {
-        return setting -> setting.tied(ties);
+    private static Function<Setting, Setting> linked(List<List<Terminal>> links) {
+        return setting -> setting.linked(links);
     }
 
     private static Function<Setting, Setting> bent(Optional<String> place) {
@@ -58,11 +58,11 @@ final class Hands {
     }
 
     /** Groups separated by semicolons, their terminals by spaces. */
-    private static List<List<Terminal>> ties(String text) {
+    private static List<List<Terminal>> links(String text) {
         return text.isBlank()
                 ? List.of()
                 : Arrays.stream(text.split(";"))
-                        .map(tie -> Arrays.stream(tie.strip().split(" "))
+                        .map(link -> Arrays.stream(link.strip().split(" "))
                                 .map(Hands::terminal)
                                 .toList())
                         .toList();

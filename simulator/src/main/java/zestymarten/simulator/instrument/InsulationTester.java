@@ -22,15 +22,15 @@ public final class InsulationTester {
     private static final ScpiError TRIPPED = new ScpiError(301, "Tripped: breakdown or overcurrent");
     private static final double TOP_OHM = 2e9;
     private static final double ACCURACY = 0.05;
-    private static final double MOST_V = 5000;
-    private static final double LEAST_V = 10;
-    private static final double MOST_HZ = 400;
-    private static final double MOST_RAMP_S = 120;
+    private static final double MAX_V = 5000;
+    private static final double MIN_V = 10;
+    private static final double MAX_HZ = 400;
+    private static final double MAX_RAMP_S = 120;
     private static final double TRIP_A = 0.02;
     private static final double FARAD_PER_METRE = 120e-12;
     private static final double NANOS = 1e9;
     private static final double WAITS = 4;
-    private static final double MOST_WAIT_S = 36_000;
+    private static final double MAX_WAIT_S = 36_000;
 
     private final Workbench bench;
     private final RandomGenerator random;
@@ -156,17 +156,17 @@ public final class InsulationTester {
     public Commands commands() {
         Commands commands = new Commands("Zesty Marten,simulated insulation tester,0,1");
         commands.command("*RST", any -> reset())
-                .command("SOURce:VOLTage", with -> set(with.figure(LEAST_V, MOST_V), hertz))
+                .command("SOURce:VOLTage", with -> set(with.figure(MIN_V, MAX_V), hertz))
                 .query("SOURce:VOLTage?", any -> Figures.written(volts))
-                .command("SOURce:FREQuency", with -> set(volts, with.figure(0, MOST_HZ)))
-                .command("SOURce:VOLTage:RAMP", with -> ramp(with.figure(0, MOST_RAMP_S)))
+                .command("SOURce:FREQuency", with -> set(volts, with.figure(0, MAX_HZ)))
+                .command("SOURce:VOLTage:RAMP", with -> ramp(with.figure(0, MAX_RAMP_S)))
                 .query("SOURce:VOLTage:RAMP?", any -> Figures.written(rampS))
                 .command("OUTPut", with -> output(with.isOn()))
                 .query("OUTPut?", any -> on ? "1" : "0")
                 .query("MEASure:INSulation?", any -> ohms())
                 .query("MEASure:CURRent?", any -> amperes())
                 .query("MEASure:VOLTage?", any -> left())
-                .command("SIMulation:WAIT", with -> skip(with.figure(0, MOST_WAIT_S)))
+                .command("SIMulation:WAIT", with -> skip(with.figure(0, MAX_WAIT_S)))
                 .query("SENSe:TIME?", any -> Figures.written(on ? since() : 0));
         Hands.on(bench, commands);
         return commands;

@@ -8,7 +8,7 @@ import zestymarten.simulator.scpi.ScpiError;
 import zestymarten.simulator.unit.Workbench;
 
 /**
- * A multimeter on its ohm ranges, and on its diode range: ranges that it finds by itself or is told, an error within its accuracy, counts, and more
+ * A multimeter on its ohm ranges, and on its diode range: ranges that it finds by itself or is given, an error within its accuracy, counts, and more
  * than the range as {@code +9.900000E+37}. Its tone is a reading below its threshold, like that of any meter.
  *
  * <p>Commands: {@code CONFigure:RESistance [range]}, {@code CONFigure:CONTinuity}, {@code READ?},
@@ -18,7 +18,7 @@ import zestymarten.simulator.unit.Workbench;
  */
 public final class Multimeter {
     private static final double COUNTS = 20_000;
-    private static final double LEAST_RANGE = 1;
+    private static final double MIN_RANGE = 1;
 
     private final Workbench bench;
     private final MeterProfile profile;
@@ -53,12 +53,12 @@ public final class Multimeter {
                 return Figures.written(Figures.OVER_RANGE);
             }
             double shown = shown(ohms.getAsDouble());
-            double most = continuity ? profile.toneBelowOhm() : range.orElse(profile.topOhm());
-            return Figures.written(shown > most ? Figures.OVER_RANGE : shown);
+            double maximum = continuity ? profile.toneBelowOhm() : range.orElse(profile.topOhm());
+            return Figures.written(shown > maximum ? Figures.OVER_RANGE : shown);
         }
     }
 
-    /** What the display shows of so many ohms: off by no more than the accuracy, in whole counts of the range. */
+    /** What the display shows of such a resistance: off by no more than the accuracy, in whole counts of the range. */
     private double shown(double ohm) {
         double read = ohm * (1 + profile.accuracy() * (2 * random.nextDouble() - 1));
         double count =
@@ -73,14 +73,14 @@ public final class Multimeter {
         commands.command("*RST", any -> front.reset())
                 .command("CONFigure:RESistance", with -> {
                     front.reset();
-                    with.figureIfAny(LEAST_RANGE, profile.topOhm()).ifPresent(front::setRange);
+                    with.figureIfAny(MIN_RANGE, profile.topOhm()).ifPresent(front::setRange);
                 })
                 .command("CONFigure:CONTinuity", any -> front.continuity = true)
                 .query("CONFigure?", any -> front.continuity ? "\"CONT\"" : "\"RES\"")
                 .query("READ?", any -> front.read())
                 .query("MEASure:RESistance?", with -> {
                     front.reset();
-                    with.figureIfAny(LEAST_RANGE, profile.topOhm()).ifPresent(front::setRange);
+                    with.figureIfAny(MIN_RANGE, profile.topOhm()).ifPresent(front::setRange);
                     return front.read();
                 })
                 .query("MEASure:CONTinuity?", any -> {
@@ -88,7 +88,7 @@ public final class Multimeter {
                     return front.read();
                 })
                 .query("MEASure:DIODe?", any -> Figures.written(bench.forwardV().orElse(Figures.OVER_RANGE)))
-                .command("RESistance:RANGe", with -> front.setRange(with.figure(LEAST_RANGE, profile.topOhm())))
+                .command("RESistance:RANGe", with -> front.setRange(with.figure(MIN_RANGE, profile.topOhm())))
                 .query("RESistance:RANGe?", any -> Figures.written(front.range.orElse(profile.topOhm())))
                 .command("RESistance:RANGe:AUTO", with -> {
                     if (with.isOn()) {

@@ -19,11 +19,11 @@ import zestymarten.simulator.unit.Workbench;
  * <p>Commands: {@code ROUTe:CLOSe (@A!1,B!5)}, {@code ROUTe:OPEN (@A!1)}, {@code ROUTe:OPEN:ALL},
  * {@code ROUTe:CLOSe? (@A!1)} as 0 or 1 for each, {@code ROUTe:COUNt?} how often a relay has switched since the reset,
  * {@code *RST}; {@code SIMulation:MAP "1 J1.1;2 J1.2"}, {@code SIMulation:PLUG ON|OFF} for a plug that joins all points, with
- * which the ohms of each point's own relay and wire are found. It refuses to switch while a test voltage is on: error -221, and
+ * which the resistance of each point's own relay and wire are found. It refuses to switch while a test voltage is on: error -221, and
  * nothing has moved.
  */
 public final class Scanner {
-    private static final int MOST_POINTS = 4000;
+    private static final int MAX_POINTS = 4000;
     private static final double RELAY_OHM = 0.05;
     private static final double ADAPTER_OHM = 0.02;
     private static final int UNLIKE = 5;
@@ -134,7 +134,7 @@ public final class Scanner {
         for (String each : text.split(";", -1)) {
             String[] parts = each.strip().split(" ", -1);
             boolean point = parts.length == 2 && parts[0].matches("[0-9]{1,4}");
-            if (!point || wired.size() >= MOST_POINTS) {
+            if (!point || wired.size() >= MAX_POINTS) {
                 throw new ScpiError.Refused(ScpiError.ILLEGAL);
             }
             wired.put(Integer.valueOf(parts[0]), Hands.terminal(parts[1]));

@@ -18,9 +18,9 @@ import zestymarten.core.quantity.MessageArgument;
 import zestymarten.simulator.unit.Flaw;
 
 /**
- * An exercise on any wiring, by a seed: the same seed on the same wiring hides the same fault.
+ * An exercise on any assembly, by a seed: the same seed on the same wiring hides the same fault.
  *
- * <p>Method: one fault that ohms show, of a kind and a place by chance; the functions that it takes away make the complaint.
+ * <p>Method: one fault that ohms show, of a kind and a place by chance; the functions that it takes away make the symptoms.
  */
 public final class Chance {
     private static final int KINDS = 5;
@@ -28,7 +28,7 @@ public final class Chance {
 
     private Chance() {}
 
-    /** Whether a wiring can have an exercise: at least two wires between connectors. */
+    /** Whether an assembly can have an exercise: at least two wires between connectors. */
     public static boolean isPossible(Assembly assembly) {
         return wires(assembly).size() >= 2;
     }
@@ -40,7 +40,7 @@ public final class Chance {
     }
 
     /**
-     * An exercise on a wiring.
+     * An exercise on an assembly.
      *
      * @throws IllegalArgumentException if it has fewer than two wires between connectors
      */
@@ -100,11 +100,11 @@ public final class Chance {
         if (functions.isEmpty()) {
             return Message.of("exercise_story.nobody_could_say");
         }
-        List<Message> told = new TreeMap<>(functions)
+        List<Message> symptoms = new TreeMap<>(functions)
                 .entrySet().stream()
                         .map(each -> Message.of(
                                 "exercise_story." + each.getValue().name().toLowerCase(Locale.ROOT), each.getKey()))
                         .toList();
-        return Message.of("exercise_story.by_chance", Message.list(MessageArgument.Listing.Link.COMMA, told));
+        return Message.of("exercise_story.by_chance", Message.list(MessageArgument.Listing.Link.COMMA, symptoms));
     }
 }

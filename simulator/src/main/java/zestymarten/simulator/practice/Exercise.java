@@ -16,14 +16,14 @@ import zestymarten.simulator.unit.BenchUnit;
 import zestymarten.simulator.unit.Flaw;
 
 /**
- * A unit that has a complaint.
+ * A unit that has symptoms.
  *
  * @param id by which it is kept: small letters and hyphens
  * @param grade from 1, for a first day, to 4
  * @param trade the code of what it is of: cable, harness, ring, winding ...
  * @param title what it is called
  * @param story what the machine does, in the words of whoever uses it
- * @param complaint the same for the diagnosis, by function
+ * @param symptoms the same for the diagnosis, by function
  * @param places where connectors are; those not in it are within reach from everywhere
  * @param flaws what nobody says
  * @param par how it is done well, as it is typed; empty where a solver is to find it
@@ -34,7 +34,7 @@ public record Exercise(
         String trade,
         Message title,
         Message story,
-        Symptoms complaint,
+        Symptoms symptoms,
         Assembly assembly,
         Map<String, String> places,
         List<Flaw> flaws,
@@ -84,15 +84,15 @@ public record Exercise(
     }
 
     /** How it is done well. */
-    public List<Act> best() {
+    public List<PracticeAction> best() {
         if (par.isEmpty()) {
             return Solver.solve(this);
         }
-        List<Act> acts = new ArrayList<>();
+        List<PracticeAction> actions = new ArrayList<>();
         for (String each : par) {
-            acts.add(Act.of(each)
+            actions.add(PracticeAction.of(each)
                     .orElseThrow(() -> new IllegalStateException("Exercise '" + id + "': '" + each + "' is no act.")));
         }
-        return acts;
+        return actions;
     }
 }

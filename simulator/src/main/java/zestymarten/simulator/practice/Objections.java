@@ -14,15 +14,15 @@ import zestymarten.core.quantity.Message;
  * @param place where that is; empty where everything is within reach
  */
 record Objections(Exercise exercise, Design design, String place) {
-    private static final int MOST_LISTED = 12;
+    private static final int MAX_LISTED = 12;
 
-    /** Why an act cannot be done; empty where it can. */
-    Optional<Message> to(Act act) {
-        return act.fold(new Act.Cases<>(
+    /** Why an action cannot be done; empty where it can. */
+    Optional<Message> to(PracticeAction action) {
+        return action.fold(new PracticeAction.Cases<>(
                 any -> Optional.empty(),
                 any -> Optional.empty(),
-                touch -> unreachable(touch.black(), touch.red()),
-                tie -> unreachable(tie.terminals().toArray(Terminal[]::new)),
+                measurement -> unreachable(measurement.black(), measurement.red()),
+                link -> unreachable(link.terminals().toArray(Terminal[]::new)),
                 any -> Optional.empty(),
                 set -> unknown(set.state(), states(), "practice_objections.state"),
                 bend -> bend.place().isEmpty()
@@ -30,12 +30,12 @@ record Objections(Exercise exercise, Design design, String place) {
                         : unknown(bend.place(), exercise.bends(), "practice_objections.place_that_can_be_bent"),
                 scrape -> unreachable(scrape.contact()),
                 any -> Optional.empty(),
-                walk -> unknown(walk.place(), exercise.standpoints(), "practice_objections.place"),
+                trip -> unknown(trip.place(), exercise.standpoints(), "practice_objections.place"),
                 voltage -> unreachable(voltage.a(), voltage.b()),
                 say -> say.names().stream()
                         .flatMap(each -> unknown(each, names(), "practice_objections.wire_part_or_terminal").stream())
                         .findFirst(),
-                mend -> mend.names().stream()
+                repair -> repair.names().stream()
                         .flatMap(each -> unknown(each, names(), "practice_objections.wire_part_or_terminal").stream())
                         .findFirst(),
                 any -> Optional.empty()));
@@ -57,7 +57,7 @@ record Objections(Exercise exercise, Design design, String place) {
 
     private static Optional<Message> unknown(String read, List<String> known, String what) {
         List<String> said = known.stream().filter(each -> !each.isEmpty()).toList();
-        boolean listed = !said.isEmpty() && said.size() <= MOST_LISTED;
+        boolean listed = !said.isEmpty() && said.size() <= MAX_LISTED;
         return known.contains(read)
                 ? Optional.empty()
                 : Optional.of(Message.of(

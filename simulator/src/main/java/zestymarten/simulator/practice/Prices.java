@@ -1,6 +1,6 @@
 package zestymarten.simulator.practice;
 
-/** What acts take, in seconds: rough figures of a careful technician. */
+/** What actions take, in seconds: rough figures of a careful technician. */
 final class Prices {
     private static final double ISOLATE = 60;
     private static final double TOUCH = 3;
@@ -16,26 +16,26 @@ final class Prices {
     private Prices() {}
 
     /**
-     * Seconds for an act.
+     * Seconds for an action.
      *
      * @param moved probes that have to find another terminal for it
-     * @param tied terminals that are tied before it, each on its clip
+     * @param linked terminals that are linked before it, each on its clip
      */
-    static double seconds(Act act, long moved, int tied) {
-        return act.fold(new Act.Cases<>(
+    static double seconds(PracticeAction action, long moved, int linked) {
+        return action.fold(new PracticeAction.Cases<>(
                 isolate -> ISOLATE,
                 join -> SWITCH,
-                touch -> TOUCH + MOVE * moved,
-                tie -> CLIP * tie.terminals().size(),
-                free -> CLIP * tied,
+                measurement -> TOUCH + MOVE * moved,
+                link -> CLIP * link.terminals().size(),
+                unlink -> CLIP * linked,
                 set -> SWITCH,
                 bend -> HANDS,
                 scrape -> HANDS,
                 wet -> WATER,
-                walk -> WALK,
+                trip -> WALK,
                 voltage -> VOLTAGE,
                 say -> SWITCH,
-                mend -> REPAIR,
+                repair -> REPAIR,
                 done -> 0.0));
     }
 }

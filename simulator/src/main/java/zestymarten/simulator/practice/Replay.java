@@ -13,9 +13,9 @@ import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 
 /**
- * What was certain at a moment of a session, and what would have told most then.
+ * What was certain at a moment of a session, and what would have shown most then.
  *
- * @param suspects what it may be, the likeliest first; from ohms alone, the complaint included
+ * @param suspects what it may be, the likeliest first; from resistance alone, the symptoms included
  * @param best the measurement that would tell most for its time; empty where none would
  */
 public record Replay(List<Explanation> suspects, Optional<Recommendation.RecommendedMeasurement> best) {
@@ -32,10 +32,12 @@ public record Replay(List<Explanation> suspects, Optional<Recommendation.Recomme
         suspects = List.copyOf(suspects);
     }
 
-    /** Before an act, by its number from 0. Cost: that of one diagnosis. */
-    public static Replay before(Session session, int act) {
-        List<Act> done =
-                session.events().stream().limit(act).map(Session.Event::act).toList();
+    /** Before an action, by its number from 0. Cost: that of one diagnosis. */
+    public static Replay before(Session session, int action) {
+        List<PracticeAction> done = session.events().stream()
+                .limit(action)
+                .map(Session.Event::action)
+                .toList();
         UnitAnalysis analysis = analysis(Session.of(session.exercise(), done));
         return new Replay(
                 analysis.explanations().stream().limit(SUSPECTS).toList(),
@@ -44,7 +46,7 @@ public record Replay(List<Explanation> suspects, Optional<Recommendation.Recomme
 
     static UnitAnalysis analysis(Session session) {
         return UnitAnalysis.of(
-                session.design(), CONDITIONS, Priors.usual(), session.exercise().complaint(), session.readings());
+                session.design(), CONDITIONS, Priors.usual(), session.exercise().symptoms(), session.readings());
     }
 
     static Recommendation recommended(Session session, UnitAnalysis analysis) {

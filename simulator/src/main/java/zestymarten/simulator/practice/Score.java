@@ -22,9 +22,9 @@ public record Score(int diagnosis, int repair, int time, List<Habit> habits, Eff
     }
 
     /** What a session took. */
-    public record Effort(double seconds, int touches, int walks) {
+    public record Effort(double seconds, int measurements, int trips) {
         static Effort of(Session session) {
-            return new Effort(session.seconds(), session.touches(), session.walks());
+            return new Effort(session.seconds(), session.measurements(), session.trips());
         }
     }
 

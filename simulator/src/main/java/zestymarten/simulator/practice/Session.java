@@ -24,10 +24,10 @@ import zestymarten.simulator.unit.Flaw;
 import zestymarten.simulator.unit.Setting;
 
 /**
- * What came of everything that a trainee did with a unit, from the first act to the last.
+ * What came of everything that a trainee did with a unit, from the first action to the last.
  *
- * <p>Method: the acts are done again one after the other; the same acts show the same readings, because the chance in each
- * comes from the exercise and its number. Cost: a reading for each touch.
+ * <p>Method: the actions are done again one after the other; the same actions show the same readings, because the chance in each
+ * comes from the exercise and its number. Cost: a reading for each measurement.
  */
 public final class Session {
     private final Exercise exercise;
@@ -35,12 +35,12 @@ public final class Session {
     private final List<Truth> truths;
     private final List<Event> events = new ArrayList<>();
     private final Set<Truth> found = new HashSet<>();
-    private final Set<Truth> mended = new HashSet<>();
-    private final List<Observation> touched = new ArrayList<>();
+    private final Set<Truth> repaired = new HashSet<>();
+    private final List<Observation> readings = new ArrayList<>();
     private BenchUnit unit;
     private Setting setting = Setting.AS_FOUND;
     private String place;
-    private Optional<Act.Touch> probes = Optional.empty();
+    private Optional<PracticeAction.Measure> probes = Optional.empty();
     private boolean dead;
     private boolean checked;
     private boolean isolatedFirst = true;
@@ -49,32 +49,32 @@ public final class Session {
     private boolean retested;
     private boolean done;
     private double seconds;
-    private int touches;
-    private int walks;
+    private int measurements;
+    private int trips;
     private int wrong;
     private int fitting;
 
-    private Session(Exercise exercise, List<Act> acts) {
+    private Session(Exercise exercise, List<PracticeAction> actions) {
         this.exercise = exercise;
         design = exercise.design();
         unit = exercise.unit(design);
         truths = exercise.flaws().stream().map(each -> Truth.of(each, design)).toList();
         place = exercise.standpoints().stream().findFirst().orElse("");
-        acts.forEach(this::does);
+        actions.forEach(this::does);
     }
 
     /** A session with what was done in it. */
-    public static Session of(Exercise exercise, List<Act> acts) {
-        return new Session(exercise, acts);
+    public static Session of(Exercise exercise, List<PracticeAction> actions) {
+        return new Session(exercise, actions);
     }
 
     /**
-     * An act with what came of it.
+     * An action with what came of it.
      *
      * @param answer what the meter shows, or what happens
      * @param seconds since the beginning, when it was done
      */
-    public record Event(Act act, Message answer, double seconds) {}
+    public record Event(PracticeAction action, Message answer, double seconds) {}
 
     public Exercise exercise() {
         return exercise;
@@ -85,21 +85,22 @@ public final class Session {
     }
 
     /** Why something cannot be done now; empty where it can. */
-    public Optional<Message> objection(Act act) {
+    public Optional<Message> objection(PracticeAction action) {
         return done
                 ? Optional.of(Message.of("practice_session.handed_back_already"))
-                : new Objections(exercise, design, place).to(act);
+                : new Objections(exercise, design, place).to(action);
     }
 
-    private void does(Act act) {
+    private void does(PracticeAction action) {
         RandomGenerator random = new SplittableRandom(31L * exercise.id().hashCode() + events.size());
-        seconds += Prices.seconds(act, act instanceof Act.Touch touch ? moved(touch) : 0, tied());
-        Message answer = act.fold(new Act.Cases<>(
+        seconds += Prices.seconds(
+                action, action instanceof PracticeAction.Measure measurement ? moved(measurement) : 0, linked());
+        Message answer = action.fold(new PracticeAction.Cases<>(
                 any -> isolate(),
                 any -> check(random),
-                touch -> touch(touch, random),
-                tie -> tie(tie.terminals()),
-                any -> free(),
+                measurement -> measurement(measurement, random),
+                link -> link(link.terminals()),
+                any -> unlink(),
                 set -> arranged(
                         setting.in(set.state()),
                         set.state().isEmpty()
@@ -114,25 +115,25 @@ public final class Session {
                         setting.scrapedAt(scrape.contact()),
                         Message.of("practice_session.bare_metal", scrape.contact())),
                 wet -> arranged(setting.wet(wet.in()), Message.of("practice_session.in_water_now", wet.in())),
-                walk -> walk(walk.place()),
+                trip -> trip(trip.place()),
                 voltage -> voltage(voltage, random),
                 this::say,
-                this::mend,
+                this::repair,
                 any -> {
                     done = true;
                     return Message.of("practice_session.handed_back");
                 }));
-        events.add(new Event(act, answer, seconds));
+        events.add(new Event(action, answer, seconds));
     }
 
-    private int tied() {
-        return setting.ties().stream().mapToInt(List::size).sum();
+    private int linked() {
+        return setting.links().stream().mapToInt(List::size).sum();
     }
 
-    private long moved(Act.Touch touch) {
+    private long moved(PracticeAction.Measure measurement) {
         Set<Terminal> before =
                 probes.map(each -> Set.of(each.black(), each.red())).orElse(Set.of());
-        return Stream.of(touch.black(), touch.red())
+        return Stream.of(measurement.black(), measurement.red())
                 .filter(each -> !before.contains(each))
                 .count();
     }
@@ -147,18 +148,18 @@ public final class Session {
         return Message.of("practice_session.leads_read", Message.figure(PracticeMeter.leadsOhm(random), "Ω"));
     }
 
-    private Message tie(List<Terminal> terminals) {
-        List<List<Terminal>> ties = new ArrayList<>(setting.ties());
-        ties.add(terminals);
+    private Message link(List<Terminal> terminals) {
+        List<List<Terminal>> links = new ArrayList<>(setting.links());
+        links.add(terminals);
         return arranged(
-                setting.tied(ties),
+                setting.linked(links),
                 Message.of(
                         "practice_session.linked_together",
                         terminals.stream().map(Terminal::name).collect(Collectors.joining(" "))));
     }
 
-    private Message free() {
-        return arranged(setting.tied(List.of()), Message.of("practice_session.free_again"));
+    private Message unlink() {
+        return arranged(setting.linked(List.of()), Message.of("practice_session.free_again"));
     }
 
     private Message arranged(Setting next, Message words) {
@@ -166,33 +167,35 @@ public final class Session {
         return words;
     }
 
-    private Message walk(String to) {
+    private Message trip(String to) {
         place = to;
-        walks++;
+        trips++;
         probes = Optional.empty();
         return Message.of("practice_session.you_are_at", to);
     }
 
-    private Message touch(Act.Touch touch, RandomGenerator random) {
-        touches++;
-        probes = Optional.of(touch);
+    private Message measurement(PracticeAction.Measure measurement, RandomGenerator random) {
+        measurements++;
+        probes = Optional.of(measurement);
         if (!dead) {
             isolatedFirst = false;
             return Message.of("practice_session.live_no_resistance");
         }
         checkedFirst &= checked;
-        MeterReading shown = PracticeMeter.shown(unit.ohms(touch.black(), touch.red(), setting, random), random);
-        note(touch, shown);
+        MeterReading shown =
+                PracticeMeter.shown(unit.ohms(measurement.black(), measurement.red(), setting, random), random);
+        note(measurement, shown);
         return PracticeMeter.words(shown);
     }
 
-    private void note(Act.Touch touch, MeterReading meaning) {
-        if (mended.isEmpty()) {
-            touched.add(observed(touch, meaning));
+    private void note(PracticeAction.Measure measurement, MeterReading meaning) {
+        if (repaired.isEmpty()) {
+            readings.add(observed(measurement, meaning));
         }
-        boolean sameNet = isSameNet(touch.black(), touch.red());
-        triedShorts |= mended.isEmpty() && !sameNet && truths.stream().anyMatch(each -> each.concerns(touch, design));
-        retested |= !mended.isEmpty() && mended.stream().anyMatch(each -> each.concerns(touch, design));
+        boolean sameNet = isSameNet(measurement.black(), measurement.red());
+        triedShorts |=
+                repaired.isEmpty() && !sameNet && truths.stream().anyMatch(each -> each.concerns(measurement, design));
+        retested |= !repaired.isEmpty() && repaired.stream().anyMatch(each -> each.concerns(measurement, design));
     }
 
     private boolean isSameNet(Terminal a, Terminal b) {
@@ -207,28 +210,29 @@ public final class Session {
                 .orElse(design.assembly().states().get(0));
     }
 
-    private Message voltage(Act.Voltage act, RandomGenerator random) {
-        touches++;
+    private Message voltage(PracticeAction.Voltage action, RandomGenerator random) {
+        measurements++;
         if (!dead) {
             isolatedFirst = false;
             return Message.of("practice_session.live_no_test_voltage");
         }
         checkedFirst &= checked;
-        boolean sameNet = isSameNet(act.a(), act.b());
-        Act.Touch ends = new Act.Touch(act.a(), act.b());
-        triedShorts |= mended.isEmpty() && !sameNet && truths.stream().anyMatch(each -> each.concerns(ends, design));
-        OptionalDouble breakdown = unit.breakdownV(act.a(), act.b(), setting, random);
-        if (breakdown.isPresent() && breakdown.getAsDouble() <= act.volts()) {
-            return Message.of("practice_session.tripped", Message.figure(act.volts(), "V"));
+        boolean sameNet = isSameNet(action.a(), action.b());
+        PracticeAction.Measure ends = new PracticeAction.Measure(action.a(), action.b());
+        triedShorts |= repaired.isEmpty() && !sameNet && truths.stream().anyMatch(each -> each.concerns(ends, design));
+        OptionalDouble breakdown = unit.breakdownV(action.a(), action.b(), setting, random);
+        if (breakdown.isPresent() && breakdown.getAsDouble() <= action.volts()) {
+            return Message.of("practice_session.tripped", Message.figure(action.volts(), "V"));
         }
-        retested |= !mended.isEmpty() && mended.stream().anyMatch(each -> each.concerns(ends, design));
+        retested |= !repaired.isEmpty() && repaired.stream().anyMatch(each -> each.concerns(ends, design));
         return Message.of(
                 "practice_session.insulation",
-                PracticeMeter.insulation(unit.insulation(act.a(), act.b(), setting, PracticeMeter.MINUTE_S, random)),
-                Message.figure(act.volts(), "V"));
+                PracticeMeter.insulation(
+                        unit.insulation(action.a(), action.b(), setting, PracticeMeter.MINUTE_S, random)),
+                Message.figure(action.volts(), "V"));
     }
 
-    private Message say(Act.Say said) {
+    private Message say(PracticeAction.Say said) {
         Optional<Truth> right = truths.stream()
                 .filter(each -> !found.contains(each) && each.is(said))
                 .findFirst();
@@ -243,18 +247,18 @@ public final class Session {
         return Message.of("practice_session.that_is_it", unfound().isEmpty());
     }
 
-    private Message mend(Act.Mend act) {
+    private Message repair(PracticeAction.RepairAction action) {
         Optional<Truth> at = truths.stream()
-                .filter(each -> !mended.contains(each) && each.isNamedBy(act.names()))
+                .filter(each -> !repaired.contains(each) && each.isNamedBy(action.names()))
                 .findFirst();
         if (at.isEmpty()) {
             return Message.of("practice_session.was_not_at_fault");
         }
-        mended.add(at.get());
-        boolean fits = found.contains(at.get()) && at.get().ways().contains(act.way());
+        repaired.add(at.get());
+        boolean fits = found.contains(at.get()) && at.get().ways().contains(action.way());
         fitting += fits ? 1 : 0;
         List<Flaw> left = new ArrayList<>(exercise.flaws());
-        mended.forEach(each -> left.remove(each.flaw()));
+        repaired.forEach(each -> left.remove(each.flaw()));
         unit = unit.with(left);
         return Message.of(
                 fits
@@ -269,11 +273,11 @@ public final class Session {
         return place;
     }
 
-    public List<List<Terminal>> ties() {
-        return setting.ties();
+    public List<List<Terminal>> links() {
+        return setting.links();
     }
 
-    /** What is arranged besides ties, in words. */
+    /** What is arranged besides links, in words. */
     public List<Message> arranged() {
         List<Message> words = new ArrayList<>();
         if (!setting.state().isEmpty()) {
@@ -304,7 +308,7 @@ public final class Session {
     }
 
     /** Where the probes were last. */
-    public Optional<Act.Touch> probes() {
+    public Optional<PracticeAction.Measure> probes() {
         return probes;
     }
 
@@ -312,12 +316,12 @@ public final class Session {
         return seconds;
     }
 
-    public int touches() {
-        return touches;
+    public int measurements() {
+        return measurements;
     }
 
-    public int walks() {
-        return walks;
+    public int trips() {
+        return trips;
     }
 
     public boolean isDone() {
@@ -334,23 +338,23 @@ public final class Session {
         return truths.stream().map(Truth::words).toList();
     }
 
-    private Observation observed(Act.Touch touch, MeterReading meaning) {
-        Expectation expectation = design.expectation(touch.black(), touch.red(), state(), setting.ties());
+    private Observation observed(PracticeAction.Measure measurement, MeterReading meaning) {
+        Expectation expectation = design.expectation(measurement.black(), measurement.red(), state(), setting.links());
         return new Observation(
                 events.size() + 1,
-                touch.black(),
-                touch.red(),
+                measurement.black(),
+                measurement.red(),
                 state(),
                 expectation,
                 ResistanceJudge.judge(meaning, expectation, Replay.CONDITIONS),
                 meaning,
-                setting.ties(),
+                setting.links(),
                 Observation.Since.PROBED_ANEW);
     }
 
     /** The ohm readings before the first repair, for an analysis. */
     List<Observation> readings() {
-        return List.copyOf(touched);
+        return List.copyOf(readings);
     }
 
     Design design() {

@@ -14,21 +14,22 @@ import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.RepairRules;
 
 /**
- * Does an exercise as well as the diagnosis can: always the touch that tells most for its time, until it is certain.
+ * Does an exercise as well as the diagnosis can: always the measurement that tells most for its time, until it is certain.
  *
  * <p>Holds for faults that ohms show, with everything within reach. It never looks at the flaws. Cost: a diagnosis for each
- * touch, at most {@value #MOST_TOUCHES}.
+ * measurement, at most {@value #MAX_MEASUREMENTS}.
  */
 final class Solver {
-    private static final int MOST_TOUCHES = 80;
+    private static final int MAX_MEASUREMENTS = 80;
 
     private Solver() {}
 
-    static List<Act> solve(Exercise exercise) {
-        List<Act> acts = new ArrayList<>(List.of(new Act.Isolate(), new Act.Join()));
+    static List<PracticeAction> solve(Exercise exercise) {
+        List<PracticeAction> actions =
+                new ArrayList<>(List.of(new PracticeAction.Isolate(), new PracticeAction.Join()));
         List<Finding> faults = List.of();
-        for (int i = 0; i < MOST_TOUCHES; i++) {
-            Session session = Session.of(exercise, acts);
+        for (int i = 0; i < MAX_MEASUREMENTS; i++) {
+            Session session = Session.of(exercise, actions);
             UnitAnalysis analysis = Replay.analysis(session);
             faults = analysis.explanations().stream()
                     .findFirst()
@@ -42,8 +43,9 @@ final class Solver {
             if (next.isEmpty()) {
                 break;
             }
-            arrange(session, next.get(), acts);
-            acts.add(new Act.Touch(next.get().black(), next.get().red()));
+            arrange(session, next.get(), actions);
+            actions.add(
+                    new PracticeAction.Measure(next.get().black(), next.get().red()));
         }
         conclude(
                 exercise,
@@ -51,12 +53,12 @@ final class Solver {
                         .map(each ->
                                 Named.of(each, Session.of(exercise, List.of()).design()))
                         .toList(),
-                acts);
-        return acts;
+                actions);
+        return actions;
     }
 
     /** A fault as it is said, and the ways of repair that fit. */
-    private record Named(Act.Say said, List<Entry.Way> ways) {
+    private record Named(PracticeAction.Say said, List<Entry.Way> ways) {
         static Named of(Finding finding, Design design) {
             List<Finding.Piece> pieces = finding instanceof Finding.Shorted shorted
                     ? shorted.pieces()
@@ -69,22 +71,23 @@ final class Solver {
                                     : piece.conductors().get(0))
                             .toList();
             return new Named(
-                    new Act.Say(finding.kind(), names, ""),
+                    new PracticeAction.Say(finding.kind(), names, ""),
                     RepairRules.of(design, finding).ways());
         }
     }
 
-    private static void arrange(Session session, Recommendation.RecommendedMeasurement next, List<Act> acts) {
+    private static void arrange(
+            Session session, Recommendation.RecommendedMeasurement next, List<PracticeAction> actions) {
         String state = next.state().equals(session.design().assembly().states().get(0))
                 ? ""
                 : next.state().id();
         if (!session.position().equals(state)) {
-            acts.add(new Act.Set(state));
+            actions.add(new PracticeAction.Set(state));
         }
     }
 
-    /** Says it, tries it against a neighbour, mends it, reads it again, hands it back. */
-    private static void conclude(Exercise exercise, List<Named> truths, List<Act> acts) {
+    /** Says it, tries it against a neighbour, repairs it, reads it again, hands it back. */
+    private static void conclude(Exercise exercise, List<Named> truths, List<PracticeAction> actions) {
         List<Terminal> others = exercise.assembly().terminals();
         for (Named each : truths) {
             List<Terminal> ends = ends(exercise, each);
@@ -93,20 +96,21 @@ final class Solver {
                 Stream.concat(Stream.of(Terminal.FRAME), others.stream())
                         .filter(other -> !ends.contains(other))
                         .findFirst()
-                        .ifPresent(other -> acts.add(new Act.Touch(end, other)));
+                        .ifPresent(other -> actions.add(new PracticeAction.Measure(end, other)));
             }
         }
         for (Named each : truths) {
-            acts.add(each.said());
-            acts.add(new Act.Mend(each.said().names(), each.ways().get(0)));
+            actions.add(each.said());
+            actions.add(new PracticeAction.RepairAction(
+                    each.said().names(), each.ways().get(0)));
         }
         for (Named each : truths) {
             List<Terminal> ends = ends(exercise, each);
             if (ends.size() > 1) {
-                acts.add(new Act.Touch(ends.get(0), ends.get(1)));
+                actions.add(new PracticeAction.Measure(ends.get(0), ends.get(1)));
             }
         }
-        acts.add(new Act.Done());
+        actions.add(new PracticeAction.Done());
     }
 
     /** The ends of what is at fault that a probe reaches. */

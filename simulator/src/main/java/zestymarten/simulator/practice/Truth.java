@@ -44,7 +44,7 @@ record Truth(Flaw flaw, String kind, List<Set<String>> groups, String where, Lis
         return fault.fold(new SeededFault.FaultCases<>(
                 open -> made(flaw, "open", List.of(Set.of(open.conductor())), "", design),
                 high -> made(flaw, "high_resistance", List.of(Set.of(high.conductor())), "", design),
-                touching -> made(flaw, "intermittent", List.of(Set.of(touching.conductor())), "", design),
+                jumping -> made(flaw, "intermittent", List.of(Set.of(jumping.conductor())), "", design),
                 shorted -> made(
                         flaw,
                         shorted.a().isFrame() || shorted.b().isFrame() ? "frame_short" : "short",
@@ -103,19 +103,19 @@ record Truth(Flaw flaw, String kind, List<Set<String>> groups, String where, Lis
     }
 
     /** Whether it is what was said, its place aside. */
-    boolean is(Act.Say said) {
+    boolean is(PracticeAction.Say said) {
         return kind.equals(said.kind()) && isNamedBy(said.names());
     }
 
     /** How it is said rightly. */
-    Act.Say said() {
-        return new Act.Say(
+    PracticeAction.Say said() {
+        return new PracticeAction.Say(
                 kind, groups.stream().map(each -> each.iterator().next()).toList(), where);
     }
 
-    /** Whether a touch is on what a flaw is on: its wires' ends, its part's, its terminals. */
-    boolean concerns(Act.Touch touch, Design design) {
-        return Stream.of(touch.black(), touch.red())
+    /** Whether a measurement is on what a flaw is on: its wires' ends, its part's, its terminals. */
+    boolean concerns(PracticeAction.Measure measurement, Design design) {
+        return Stream.of(measurement.black(), measurement.red())
                 .anyMatch(end -> groups.stream()
                         .anyMatch(group -> group.contains(end.name())
                                 || design.nets()

@@ -3,7 +3,7 @@
  * was worth.
  *
  * <p>Doors: {@link zestymarten.simulator.practice.Exercises} and {@link zestymarten.simulator.practice.Exercise}, {@link
- * zestymarten.simulator.practice.Act} for what is typed, {@link zestymarten.simulator.practice.Session} for what came of it,
+ * zestymarten.simulator.practice.PracticeAction} for what is typed, {@link zestymarten.simulator.practice.Session} for what came of it,
  * {@link zestymarten.simulator.practice.Replay}. Chance comes from the exercise's seed alone, so that a session replayed shows
  * the same.
  */

@@ -73,16 +73,16 @@ public final class Parameters {
     }
 
     /** The next parameter as a figure in base units, in a range; refused if there is none, or it is none. */
-    public double figure(double least, double most) {
-        return figure(needed(), least, most);
+    public double figure(double minimum, double maximum) {
+        return figure(needed(), minimum, maximum);
     }
 
     /** The same, empty where there is no further parameter, or the word {@code DEF}. */
-    public Optional<Double> figureIfAny(double least, double most) {
-        return next().filter(each -> !each.equalsIgnoreCase("DEF")).map(each -> figure(each, least, most));
+    public Optional<Double> figureIfAny(double minimum, double maximum) {
+        return next().filter(each -> !each.equalsIgnoreCase("DEF")).map(each -> figure(each, minimum, maximum));
     }
 
-    private static double figure(String text, double least, double most) {
+    private static double figure(String text, double minimum, double maximum) {
         Matcher parts = FIGURE.matcher(text.toUpperCase(Locale.ROOT));
         if (!parts.matches()) {
             throw new ScpiError.Refused(ScpiError.ILLEGAL);
@@ -90,7 +90,7 @@ public final class Parameters {
         boolean mega = "M".equals(parts.group(2)) && ("OHM".equals(parts.group(3)) || "HZ".equals(parts.group(3)));
         double scale = mega ? 1e6 : parts.group(2) == null ? 1 : SCALE.getOrDefault(parts.group(2), 1.0);
         double value = Double.parseDouble(parts.group(1)) * scale;
-        if (!(value >= least && value <= most)) {
+        if (!(value >= minimum && value <= maximum)) {
             throw new ScpiError.Refused(ScpiError.OUT_OF_RANGE);
         }
         return value;

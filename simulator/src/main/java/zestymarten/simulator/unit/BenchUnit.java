@@ -58,7 +58,7 @@ public final class BenchUnit {
     }
 
     /**
-     * What an ideal ohmmeter reads between two terminals; empty where there is no way through.
+     * What an ideal ohmmeter reads between two terminals; empty where there is no path.
      *
      * @param random for contacts that drift
      */
@@ -70,7 +70,7 @@ public final class BenchUnit {
         if (oxidised) {
             return OptionalDouble.empty();
         }
-        return shown(setting, random).ohms(black, red, state(setting), setting.ties());
+        return shown(setting, random).ohms(black, red, state(setting), setting.links());
     }
 
     /** What the diode range of an ideal meter shows, in volts; empty for over-range. */
@@ -85,7 +85,7 @@ public final class BenchUnit {
                         wired -> Stream.of(wired.fault()),
                         oxide -> Stream.<SeededFault>of(),
                         drifting -> Stream.of(new SeededFault.High(
-                                drifting.conductor(), Math.max(1e-6, drifting.mostOhm() * random.nextDouble()))),
+                                drifting.conductor(), Math.max(1e-6, drifting.maxOhm() * random.nextDouble()))),
                         loose -> setting.bent().filter(loose.place()::equals).isPresent()
                                 ? Stream.of(new SeededFault.Open(loose.conductor()))
                                 : Stream.of(),
@@ -100,8 +100,8 @@ public final class BenchUnit {
     }
 
     /**
-     * Ohms of the insulation between a terminal and another, or the frame, after so many seconds under voltage; what is tied
-     * to either counts with it. Ohms of the network where there is a way through it.
+     * Resistance of the insulation between a terminal and another, or the frame, after so many seconds under voltage; what is linked
+     * to either counts with it. Resistance of the network where there is a path it.
      */
     public double insulation(Terminal a, Terminal b, Setting setting, double seconds, RandomGenerator random) {
         OptionalDouble through = ohms(a, b, setting, random);
@@ -118,7 +118,7 @@ public final class BenchUnit {
         return 1 / siemens;
     }
 
-    /** Ohms that grow as a power of time, so that ten minutes make {@code absorption} times one of it. */
+    /** Resistance that grow as a power of time, so that ten minutes make {@code absorption} times one of it. */
     private static double grown(double afterAMinute, double absorption, double seconds) {
         return afterAMinute * Math.pow(Math.max(1, seconds) / 60, Math.log10(absorption));
     }
@@ -141,14 +141,14 @@ public final class BenchUnit {
     private boolean isOne(Terminal one, Terminal two, Setting setting, RandomGenerator random) {
         return one.equals(two)
                 || shown(setting, random)
-                        .ohms(one, two, state(setting), setting.ties())
+                        .ohms(one, two, state(setting), setting.links())
                         .isPresent();
     }
 
-    /** Metres of wire that hang on a terminal, what is tied to it included; 0 where no length is known. */
+    /** Metres of wire that hang on a terminal, what is linked to it included; 0 where no length is known. */
     public double metres(Terminal terminal, Setting setting) {
         Set<Terminal> ends = new java.util.LinkedHashSet<>(List.of(terminal));
-        setting.ties().stream().filter(tie -> tie.contains(terminal)).forEach(ends::addAll);
+        setting.links().stream().filter(link -> link.contains(terminal)).forEach(ends::addAll);
         List<Conductor> wires = new ArrayList<>();
         for (Terminal end : ends) {
             good.design().nets().of(end).ifPresent(net -> wires.addAll(net.conductors()));

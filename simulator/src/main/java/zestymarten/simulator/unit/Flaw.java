@@ -14,10 +14,10 @@ public sealed interface Flaw {
     /** A contact that reads open until it is scraped to clean metal. */
     record Oxide(Terminal contact) implements Flaw {}
 
-    /** A contact whose ohms are another at every touch, up to {@code mostOhm} above its own. */
-    record Drifting(String conductor, double mostOhm) implements Flaw {
+    /** A contact whose resistance is another at every measurement, up to {@code maxOhm} above its own. */
+    record Drifting(String conductor, double maxOhm) implements Flaw {
         public Drifting {
-            mustBeAbove0(mostOhm);
+            mustBeAbove0(maxOhm);
         }
     }
 
@@ -31,8 +31,8 @@ public sealed interface Flaw {
      * Insulation between two terminals, or a terminal and the frame, that is not what it should be.
      *
      * @param ohm after a minute under voltage, at the ambient temperature, dry
-     * @param absorption by how many times its ohms grow from one minute to ten, from 1; leakage falls by as much
-     * @param wetShare what is left of its ohms where it is wet, above 0 and at most 1
+     * @param absorption by how many times its resistance grow from one minute to ten, from 1; leakage falls by as much
+     * @param wetShare what is left of its resistance where it is wet, above 0 and at most 1
      */
     record Weak(Terminal a, Terminal b, double ohm, double absorption, double wetShare) implements Flaw {
         public Weak {

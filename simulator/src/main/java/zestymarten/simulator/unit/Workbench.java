@@ -34,7 +34,7 @@ public final class Workbench {
      * An empty bench.
      *
      * @param shelf the units that can be put on it, by what they are called
-     * @param leadsOhm what the test leads have, in ohms; it wanders by a fiftieth
+     * @param leadsOhm what the test leads have, in ohms; it drifts by a fiftieth
      */
     public Workbench(Function<String, Optional<BenchUnit>> shelf, double leadsOhm, RandomGenerator random) {
         this.shelf = shelf;
@@ -59,7 +59,7 @@ public final class Workbench {
     }
 
     /** Puts the probes on two terminals; whether both are there. */
-    public synchronized boolean touch(Terminal black, Terminal red) {
+    public synchronized boolean measurement(Terminal black, Terminal red) {
         path = 0;
         return reach(black, red);
     }
@@ -84,7 +84,7 @@ public final class Workbench {
     public synchronized void connect(List<Terminal> black, List<Terminal> red, double pathOhm) {
         joined = false;
         path = pathOhm;
-        setting = setting.tied(
+        setting = setting.linked(
                 Stream.of(black, red).filter(each -> each.size() > 1).toList());
         probes = Optional.empty();
         if (!black.isEmpty() && !red.isEmpty()) {
@@ -117,7 +117,7 @@ public final class Workbench {
         probes = Optional.empty();
     }
 
-    /** Breaks a test lead, or mends it. */
+    /** Breaks a test lead, or repairs it. */
     public synchronized void breakLead(boolean broken) {
         leadBroken = broken;
     }
@@ -150,7 +150,7 @@ public final class Workbench {
         return between.isPresent() ? OptionalDouble.of(between.getAsDouble() + leads + path) : between;
     }
 
-    /** Ohms of the insulation between the probes after so many seconds; beyond everything where nothing is between them. */
+    /** Resistance of the insulation between the probes after so many seconds; beyond everything where nothing is between them. */
     public synchronized double insulationOhm(double seconds) {
         if (leadBroken || probes.isEmpty() || unit.isEmpty()) {
             return joined && !leadBroken ? 0 : Double.POSITIVE_INFINITY;

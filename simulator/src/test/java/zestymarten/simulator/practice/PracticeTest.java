@@ -27,10 +27,12 @@ class PracticeTest {
         return Exercises.all().stream();
     }
 
-    private static Session doing(Exercise exercise, String... acts) {
+    private static Session doing(Exercise exercise, String... actions) {
         return Session.of(
                 exercise,
-                Stream.of(acts).map(each -> Act.of(each).orElseThrow()).toList());
+                Stream.of(actions)
+                        .map(each -> PracticeAction.of(each).orElseThrow())
+                        .toList());
     }
 
     private static Message last(Session session) {
@@ -40,7 +42,7 @@ class PracticeTest {
     @ParameterizedTest
     @MethodSource("all")
     void everyExerciseDoneWellHasAllPointsAndNothingInItIsRefused(Exercise exercise) {
-        List<Act> best = exercise.best();
+        List<PracticeAction> best = exercise.best();
         for (int i = 0; i < best.size(); i++) {
             assertThat(Session.of(exercise, best.subList(0, i)).objection(best.get(i)))
                     .as(exercise.id() + ": " + best.get(i).text())
@@ -98,24 +100,26 @@ class PracticeTest {
         Exercise far = Exercises.find("dead-bell").orElseThrow();
         Session session = doing(far, "isolate");
         assertThat(session.place()).isEqualTo("hut");
-        assertThat(session.objection(Act.of("H1.1 F1.1").orElseThrow()))
+        assertThat(session.objection(PracticeAction.of("H1.1 F1.1").orElseThrow()))
                 .contains(Message.of("practice_objections.elsewhere", Terminal.of("F1.1"), "platform", "hut"));
-        assertThat(session.objection(Act.of("go moon").orElseThrow()))
+        assertThat(session.objection(PracticeAction.of("go moon").orElseThrow()))
                 .contains(Message.of(
                         "practice_objections.unknown",
                         "moon",
                         Message.of("practice_objections.place"),
                         true,
                         "hut, platform"));
-        assertThat(session.objection(Act.of("go platform").orElseThrow())).isEmpty();
-        assertThat(session.objection(Act.of("J9.1 H1.1").orElseThrow()))
+        assertThat(session.objection(PracticeAction.of("go platform").orElseThrow()))
+                .isEmpty();
+        assertThat(session.objection(PracticeAction.of("J9.1 H1.1").orElseThrow()))
                 .contains(Message.of("practice_objections.no_terminal", Terminal.of("J9.1")));
     }
 
     @Test
     void theSameActsShowTheSame() {
-        String[] acts = {"isolate", "join", "J1.1 J2.1", "J1.3 J2.3"};
-        assertThat(doing(LOWER, acts).events()).isEqualTo(doing(LOWER, acts).events());
+        String[] actions = {"isolate", "join", "J1.1 J2.1", "J1.3 J2.3"};
+        assertThat(doing(LOWER, actions).events())
+                .isEqualTo(doing(LOWER, actions).events());
     }
 
     @Test
@@ -171,7 +175,8 @@ class PracticeTest {
         assertThat(score.diagnosis()).isEqualTo(30);
         assertThat(score.repair()).isZero();
         assertThat(score.time()).isLessThan(20);
-        assertThat(session.objection(new Act.Join())).contains(Message.of("practice_session.handed_back_already"));
+        assertThat(session.objection(new PracticeAction.Join()))
+                .contains(Message.of("practice_session.handed_back_already"));
     }
 
     @Test
@@ -227,7 +232,7 @@ class PracticeTest {
                 "done"
             })
     void whatIsTypedIsReadBack(String typed) {
-        assertThat(Act.of(typed).orElseThrow().text()).isEqualTo(typed);
+        assertThat(PracticeAction.of(typed).orElseThrow().text()).isEqualTo(typed);
     }
 
     @ParameterizedTest
@@ -249,6 +254,6 @@ class PracticeTest {
                 "bend"
             })
     void whatIsNothingOfTheKindIsRefused(String typed) {
-        assertThat(Act.of(typed)).isEmpty();
+        assertThat(PracticeAction.of(typed)).isEmpty();
     }
 }

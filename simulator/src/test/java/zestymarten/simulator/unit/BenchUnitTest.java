@@ -92,12 +92,12 @@ class BenchUnitTest {
         BenchUnit unit = three(
                 new Flaw.Weak(at("J1.1"), Terminal.FRAME, 30e6, 1, 1),
                 new Flaw.Weak(at("J1.2"), Terminal.FRAME, 30e6, 1, 1));
-        Setting tied = Setting.AS_FOUND.tied(List.of(List.of(at("J1.1"), at("J1.2"))));
-        assertThat(unit.insulation(at("J1.1"), Terminal.FRAME, tied, 60, random))
+        Setting linked = Setting.AS_FOUND.linked(List.of(List.of(at("J1.1"), at("J1.2"))));
+        assertThat(unit.insulation(at("J1.1"), Terminal.FRAME, linked, 60, random))
                 .isCloseTo(15e6, within(0.1e6));
         assertThat(unit.insulation(at("J1.1"), at("J2.1"), Setting.AS_FOUND, 60, random))
                 .isCloseTo(ONE_WIRE_OHM, within(1e-9));
-        assertThat(unit.metres(at("J1.1"), tied)).isEqualTo(16);
+        assertThat(unit.metres(at("J1.1"), linked)).isEqualTo(16);
     }
 
     @Test

@@ -73,7 +73,7 @@ class AnalysisApi {
         }
     }
 
-    /** What a good unit reads; the three figures are null where there is no way through. */
+    /** What a good unit reads; the three figures are null where there is no path. */
     @JsonInclude(JsonInclude.Include.ALWAYS)
     record Expected(
             @Nullable Double lowOhm,
@@ -95,7 +95,7 @@ class AnalysisApi {
                 AnalysisReader.pairs(asked.document(), asked.design().assembly());
         asked.mustBeSound();
         return pairs.stream()
-                .map(pair -> Expected.of(asked.design().path(pair.a(), pair.b(), pair.state(), pair.ties())))
+                .map(pair -> Expected.of(asked.design().path(pair.a(), pair.b(), pair.state(), pair.links())))
                 .toList();
     }
 
@@ -138,12 +138,12 @@ class AnalysisApi {
             members.problem("high_ohm", Message.of("analysis_api.expected_figure_least_low"));
             return Optional.empty();
         }
-        Ohms least = Ohms.of(low.orElse(0));
-        Ohms most = Ohms.of(high.getAsDouble());
+        Ohms minimum = Ohms.of(low.orElse(0));
+        Ohms maximum = Ohms.of(high.getAsDouble());
         return Optional.of(new Limit(
-                least,
-                low.isPresent() ? Optional.of(least) : Optional.empty(),
-                most,
+                minimum,
+                low.isPresent() ? Optional.of(minimum) : Optional.empty(),
+                maximum,
                 false,
                 Limit.Rule.GIVEN,
                 Message.of("analysis_api.given")));
@@ -242,7 +242,7 @@ class AnalysisApi {
         asked.mustBeSound();
         Analysis analysis = Analysis.of(asked.design(), asked.conditions(), readings);
         return new FoundAnswer(
-                analysis.standing().name().toLowerCase(Locale.ROOT),
+                analysis.state().name().toLowerCase(Locale.ROOT),
                 judgements(analysis.judgements()),
                 analysis.findings().stream().map(AnalysisApi::finding).toList(),
                 analysis.explanations().stream()

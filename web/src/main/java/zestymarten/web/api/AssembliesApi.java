@@ -32,7 +32,7 @@ import zestymarten.web.assembly.WireSheet;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Workbook;
 
-/** Wirings over HTTP: taken in as a wire list, given out as a wire list or in the open format. */
+/** Assemblies over HTTP: taken in as a wire list, given out as a wire list or in the open format. */
 @RestController
 @RequestMapping("/api/v1/assemblies")
 class AssembliesApi {

@@ -32,12 +32,12 @@ import zestymarten.web.testrun.TestRuns;
 @RestController
 @RequestMapping(path = "/api/v1/analysis/plan", consumes = MediaType.APPLICATION_JSON_VALUE)
 class PlanApi {
-    /** The most nets that are planned touch by touch in one answer. */
-    private static final int MOST_NETS = 200;
+    /** The most nets that are planned measurement by measurement in one answer. */
+    private static final int MAX_NETS = 200;
 
-    private static final double MOST_S = 3600;
+    private static final double MAX_S = 3600;
 
-    /** A touch of the plan. */
+    /** A measurement of the plan. */
     record Step(String a, String b, List<List<String>> setup, String state, String quantity) {}
 
     /** How many faults of a kind there are, and how many would be seen. */
@@ -62,10 +62,10 @@ class PlanApi {
         Optional<JsonMembers> given = document.object("prices");
         EffortModel.Pace usual = EffortModel.Pace.USUAL;
         EffortModel.Pace pace = new EffortModel.Pace(
-                price(given, "touch_s", usual.touch()),
+                price(given, "touch_s", usual.measurement()),
                 price(given, "move_s", usual.move()),
                 price(given, "setup_s", usual.setup()),
-                price(given, "walk_s", usual.walk()));
+                price(given, "walk_s", usual.trip()));
         given.ifPresent(JsonMembers::done);
         return pace;
     }
@@ -73,7 +73,7 @@ class PlanApi {
     private static double price(Optional<JsonMembers> given, String name, double usual) {
         double seconds =
                 given.map(members -> members.number(name).orElse(usual)).orElse(usual);
-        if (!(seconds >= 0 && seconds <= MOST_S)) {
+        if (!(seconds >= 0 && seconds <= MAX_S)) {
             given.ifPresent(members ->
                     members.problem(name, Message.of("plan_api.read_expected_seconds", Message.figure(seconds, ""))));
             return usual;
@@ -119,29 +119,29 @@ class PlanApi {
 
     private static Planned planned(Assembly assembly, TestMethod method, EffortModel.Pace pace) {
         Nets nets = Nets.of(assembly);
-        if (nets.all().size() > MOST_NETS) {
+        if (nets.all().size() > MAX_NETS) {
             throw new Refused(
                     "assembly",
-                    Message.of("plan_api.there_nets_plan_given", nets.all().size(), MOST_NETS));
+                    Message.of("plan_api.there_nets_plan_given", nets.all().size(), MAX_NETS));
         }
         MeasurementPlan plan =
                 MeasurementPlan.of(Design.of(assembly, TestRuns.USUAL.ambientC()), method, TestRuns.USUAL);
         CoverageAnalysis coverage = plan.coverage();
         return new Planned(
                 method.code(),
-                plan.effort().touches(),
+                plan.effort().measurements(),
                 plan.effort().checks(),
                 plan.effort().moves(),
                 plan.effort().setups(),
                 plan.positions(),
-                plan.effort().walks(),
+                plan.effort().trips(),
                 plan.effort().seconds(pace),
                 plan.measurements().stream().map(PlanApi::step).toList(),
                 Arrays.stream(CoverageAnalysis.PossibleFault.values())
                         .filter(coverage.counts()::containsKey)
                         .map(kind -> covered(kind, coverage))
                         .toList(),
-                Words.all(coverage.alike()),
+                Words.all(coverage.indistinguishable()),
                 Words.all(coverage.blindSpots()));
     }
 
@@ -150,14 +150,14 @@ class PlanApi {
         return new Covered(kind.code(), count.all(), count.seen());
     }
 
-    private static Step step(ProbePlacement touch) {
+    private static Step step(ProbePlacement measurement) {
         return new Step(
-                touch.black().name(),
-                touch.red().name(),
-                touch.ties().stream()
-                        .map(tie -> tie.stream().map(Terminal::name).toList())
+                measurement.black().name(),
+                measurement.red().name(),
+                measurement.links().stream()
+                        .map(link -> link.stream().map(Terminal::name).toList())
                         .toList(),
-                touch.state().id(),
-                touch.quantity().code());
+                measurement.state().id(),
+                measurement.quantity().code());
     }
 }

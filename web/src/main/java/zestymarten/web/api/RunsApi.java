@@ -61,7 +61,7 @@ class RunsApi {
     /**
      * Which unit to test, and how warm it is; meter and rules are as in the account's last run, or as usual.
      *
-     * @param approach how to go about it, by the fields of {@link TestOptionsForm}; ohms alone if it is absent
+     * @param approach how to go about it, by the fields of {@link TestOptionsForm}; resistance alone if it is absent
      */
     record StartPosted(
             @Nullable Long assemblyId,
@@ -73,7 +73,7 @@ class RunsApi {
      * A reading as posted.
      *
      * @param id made by the sender; posting it again stores it once
-     * @param a the black probe's terminal; absent while the probes are held together, and for a deed
+     * @param a the black probe's terminal; absent while the probes are held together, and for a manual step
      * @param meaning which of the candidates of a question is meant, from 0
      * @param deed something done or looked at, by its name as the due step gives it, with its subject; as_typed is then what
      *     is said of it, empty where it is done or as it should be
@@ -145,7 +145,7 @@ class RunsApi {
         TestConditions conditions =
                 runs.lastConditions(who.getName()).orElse(TestRuns.USUAL).at(ambient);
         long id = runs.start(start.assemblyId(), start.serial(), conditions, approach(start), who.getName());
-        return ResponseEntity.created(URI.create("/api/v1/runs/" + id)).body(standing(runs.find(id)));
+        return ResponseEntity.created(URI.create("/api/v1/runs/" + id)).body(runState(runs.find(id)));
     }
 
     private TestOptions approach(StartPosted start) {
@@ -173,10 +173,10 @@ class RunsApi {
     @GetMapping("/{id}")
     ResponseEntity<RunState> one(@PathVariable long id) {
         RunSnapshot run = runs.find(id);
-        return ResponseEntity.ok().eTag("\"" + run.pulse() + "\"").body(standing(run));
+        return ResponseEntity.ok().eTag("\"" + run.pulse() + "\"").body(runState(run));
     }
 
-    private static RunState standing(RunSnapshot run) {
+    private static RunState runState(RunSnapshot run) {
         TestRun test = run.test();
         return new RunState(
                 run.id(),
@@ -184,37 +184,39 @@ class RunsApi {
                 run.revision().number(),
                 run.serial(),
                 test.outcome().code(),
-                test.remaining().touches(),
+                test.remaining().measurements(),
                 test.current().map(step -> due(test, step)));
     }
 
     private static Due due(TestRun test, TestStep step) {
         return step.fold(
-                probes -> withoutTouch(code(probes.question().name()), none(), none()),
-                touch -> new Due(
-                        code(touch.stage().name()),
-                        Optional.of(touch.black().name()),
-                        Optional.of(touch.red().name()),
+                probes -> withoutProbes(code(probes.question().name()), none(), none()),
+                measurement -> new Due(
+                        code(measurement.stage().name()),
+                        Optional.of(measurement.black().name()),
+                        Optional.of(measurement.red().name()),
                         Optional.of(
-                                touch.state().isEmpty()
+                                measurement.state().isEmpty()
                                         ? test.design()
                                                 .assembly()
                                                 .states()
                                                 .get(0)
                                                 .id()
-                                        : touch.state()),
-                        touch.ties().stream()
+                                        : measurement.state()),
+                        measurement.links().stream()
                                 .map(link -> link.stream().map(Terminal::name).toList())
                                 .toList(),
-                        Optional.of(test.quantity(touch).code()),
-                        test.testV(touch),
+                        Optional.of(test.quantity(measurement).code()),
+                        test.testV(measurement),
                         none(),
                         none()),
-                act -> withoutTouch(
-                        code(act.stage().name()), Optional.of(code(act.action().name())), Optional.of(act.subject())));
+                manual -> withoutProbes(
+                        code(manual.stage().name()),
+                        Optional.of(code(manual.action().name())),
+                        Optional.of(manual.subject().code())));
     }
 
-    private static Due withoutTouch(String stage, Optional<String> deed, Optional<String> subject) {
+    private static Due withoutProbes(String stage, Optional<String> deed, Optional<String> subject) {
         return new Due(stage, none(), none(), none(), List.of(), none(), OptionalDouble.empty(), deed, subject);
     }
 
@@ -235,10 +237,10 @@ class RunsApi {
         Optional<Entry> before = test.entry(posted.id());
         TestStep step =
                 before.map(Entry::step).filter(kept -> isOf(kept, posted)).orElseGet(() -> step(test, posted));
-        int touch = before.map(Entry::touch).orElseGet(() -> test.nextTouch(step));
+        int attempt = before.map(Entry::attempt).orElseGet(() -> test.nextAttempt(step));
         OptionalInt meaning = posted.meaning() == null ? OptionalInt.empty() : OptionalInt.of(posted.meaning());
         String said = posted.asTyped() == null ? Objects.requireNonNull(posted.skipReason()) : posted.asTyped();
-        RunEntries.Sent sent = new RunEntries.Sent(posted.id(), step, touch, said, meaning);
+        RunEntries.Sent sent = new RunEntries.Sent(posted.id(), step, attempt, said, meaning);
         RunEntries.EntryAnswer answer = posted.asTyped() == null
                 ? entries.skip(id, sent, who.getName())
                 : entries.enter(id, sent, who.getName());
@@ -250,19 +252,19 @@ class RunsApi {
                 .body(kept(kept.run().test(), kept.entry()));
     }
 
-    /** Whether what is posted may be the same again: between the same terminals, or of the same deed. */
+    /** Whether what is posted may be the same again: between the same terminals, or of the same manual step. */
     private static boolean isOf(TestStep kept, Posted posted) {
         if (posted.a() == null || posted.b() == null) {
             return posted.deed() == null || kept instanceof TestStep.ManualStep;
         }
-        return kept instanceof TestStep.Measurement touch
-                && touch.isOn(terminal("a", posted.a()))
-                && touch.isOn(terminal("b", posted.b()));
+        return kept instanceof TestStep.Measurement measurement
+                && measurement.isOn(terminal("a", posted.a()))
+                && measurement.isOn(terminal("b", posted.b()));
     }
 
     private static TestStep step(TestRun test, Posted posted) {
         if (posted.deed() != null) {
-            return deed(posted.deed(), posted.subject() == null ? "" : posted.subject());
+            return manualStep(posted.deed(), posted.subject() == null ? "" : posted.subject());
         }
         if (posted.a() == null || posted.b() == null) {
             return test.current()
@@ -277,14 +279,14 @@ class RunsApi {
                         && due.isOn(b)
                         && !a.equals(b)
                         && (!due.isOnDiodeRange() || due.black().equals(a)))
-                .or(() -> test.touch(a, b))
+                .or(() -> test.between(a, b))
                 .orElseThrow(() -> new Refused(
                         "a, b",
                         Message.of(
                                 "runs_api.no_step_this_test", String.valueOf(posted.a()), String.valueOf(posted.b()))));
     }
 
-    private static TestStep deed(String name, String subject) {
+    private static TestStep manualStep(String name, String subject) {
         return Stream.of(ManualAction.values())
                 .filter(each -> code(each.name()).equals(name) && each.answer() != ManualAction.AnswerKind.REPAIR)
                 .findFirst()
@@ -322,10 +324,10 @@ class RunsApi {
 
     @GetMapping("/{id}/findings")
     List<FindingAnswer> findings(@PathVariable long id) {
-        return runs.find(id).test().findings().stream().map(RunsApi::told).toList();
+        return runs.find(id).test().findings().stream().map(RunsApi::answer).toList();
     }
 
-    private static FindingAnswer told(RunFinding found) {
+    private static FindingAnswer answer(RunFinding found) {
         Finding finding = found.finding();
         return new FindingAnswer(
                 finding.kind(),

@@ -46,7 +46,7 @@ class UnitsApi {
                 line.assemblyId(),
                 line.assembly(),
                 line.serial(),
-                line.state(),
+                line.state().code(),
                 Optional.ofNullable(line.dueOn()),
                 Optional.ofNullable(line.lastRun()),
                 Optional.ofNullable(line.lastOutcome())

@@ -32,17 +32,18 @@ import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Patterns;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
-/** Wirings as stored: kept revision by revision, and read back as assemblies. */
+/** Assemblies as stored: kept revision by revision, and read back as assemblies. */
 @Service
 public class Assemblies {
-    /** Wirings on one page of the list. */
+    /** Assemblies on one page of the list. */
     public static final int PAGE = 50;
 
     /** Further on nobody pages; a search is quicker. */
     static final int LAST_PAGE = 200;
 
-    private static final int MOST_REVISIONS = 500;
+    private static final int MAX_REVISIONS = 500;
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final AssemblyMapper mapper;
@@ -60,7 +61,7 @@ public class Assemblies {
         this.clock = clock;
     }
 
-    /** The same wirings by another clock, for callers that hold a transaction and tell of the past. */
+    /** The same assemblies by another clock, for callers that hold a transaction and tell of the past. */
     public Assemblies withClock(Clock other) {
         return new Assemblies(mapper, events, other);
     }
@@ -129,7 +130,7 @@ public class Assemblies {
         read.invalidateAll(); // what was read bears the old name
     }
 
-    /** The newest revision of a wiring. */
+    /** The newest revision of an assembly. */
     @Transactional(readOnly = true)
     public Revision latest(long assemblyId) {
         RevisionRow row = mapper.latest(assemblyId);
@@ -142,7 +143,7 @@ public class Assemblies {
     /** The heads of the revisions of an assembly, the newest first; those of single units are not among them. */
     @Transactional(readOnly = true)
     public List<RevisionLine> revisions(long assemblyId) {
-        List<RevisionLine> lines = mapper.revisions(assemblyId, MOST_REVISIONS);
+        List<RevisionLine> lines = mapper.revisions(assemblyId, MAX_REVISIONS);
         if (lines.isEmpty()) {
             throw new NotFound(Message.of("assemblies.there_no_assembly_number", assemblyId));
         }
@@ -234,7 +235,7 @@ public class Assemblies {
     /**
      * Keeps a new wiring as its revision 1.
      *
-     * @throws Refused if there is a wiring of that name already
+     * @throws Refused if there is an assembly of that name already
      */
     @Transactional
     public Revision create(Assembly assembly, String by) {
@@ -323,7 +324,7 @@ public class Assemblies {
             events.publishEvent(new AuditEvent(
                     AuditEvent.AuditKind.LIMITS,
                     after.name(),
-                    "limits of the assembly, revision " + revision.number()));
+                    Words.say("audit.limits_of_revision", revision.number())));
         }
     }
 
@@ -340,6 +341,6 @@ public class Assemblies {
         events.publishEvent(new AuditEvent(
                 AuditEvent.AuditKind.SIGN_OFF,
                 latest(assemblyId).assembly().name(),
-                needed ? "a second person signs" : "nobody else signs"));
+                Words.say(needed ? "audit.second_person_signs" : "audit.nobody_else_signs")));
     }
 }

@@ -34,14 +34,14 @@ import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Workbook;
 import zestymarten.web.unit.Units;
 
-/** Wirings: the list, one of them, a new one, a changed one, and the files they travel in. */
+/** Assemblies: the list, one of them, a new one, a changed one, and the files they travel in. */
 @Controller
 @RequestMapping("/assemblies")
 class AssemblyController {
     /** Lines of a preview that are shown; problems are shown whatever their line. */
     private static final int SHOWN = 60;
     /** Connectors whose faces the form asks for; more are drawn as lines. */
-    private static final int MOST_CONNECTORS = 12;
+    private static final int MAX_CONNECTORS = 12;
 
     private final Assemblies assemblies;
     private final AssemblyViews views;
@@ -83,7 +83,7 @@ class AssemblyController {
 
     @GetMapping("/{id}")
     String one(@PathVariable long id, Model model) {
-        model.addAttribute("wiring", views.view(assemblies.latest(id)));
+        model.addAttribute("assembly", views.view(assemblies.latest(id)));
         model.addAttribute("units", units.of(id));
         model.addAttribute("signed", assemblies.needsSignOff(id));
         model.addAttribute("archived", assemblies.isArchived(id));
@@ -93,7 +93,7 @@ class AssemblyController {
     @GetMapping("/{id}/change")
     String change(@PathVariable long id, Model model) {
         Revision revision = assemblies.latest(id);
-        model.addAttribute("wiring", revision);
+        model.addAttribute("revision", revision);
         model.addAttribute("list", WireListWriter.csv(revision.assembly()));
         model.addAttribute("cavities", AssemblyForm.faces(revision.assembly()));
         model.addAttribute(
@@ -113,7 +113,7 @@ class AssemblyController {
         Map<String, String> cavities = new LinkedHashMap<>();
         for (Conductor conductor : read.conductors()) {
             for (Terminal end : List.of(conductor.from(), conductor.to())) {
-                if (end.isPin() && cavities.size() < MOST_CONNECTORS && !form.asksForFaceOf(end.connector())) {
+                if (end.isPin() && cavities.size() < MAX_CONNECTORS && !form.asksForFaceOf(end.connector())) {
                     cavities.put(end.connector(), form.face(end.connector()));
                 }
             }

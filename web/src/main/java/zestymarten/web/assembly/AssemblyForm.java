@@ -25,7 +25,7 @@ import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Refused;
 
-/** What the forms for a wiring send, read field by field so that every fault is reported with its place. */
+/** What the forms for an assembly send, read field by field so that every fault is reported with its place. */
 record AssemblyForm(MultiValueMap<String, String> fields) {
     private static final String FACE = "face-";
 

@@ -32,7 +32,7 @@ import zestymarten.web.platform.Words;
 
 /**
  * An assembly as rows of cells, as they were typed. It is read by the one reader of the open format, so that a grid, a file
- * and a program are told the same; every problem comes back to the cell that it is about.
+ * and a program are answered the same; every problem comes back to the cell that it is about.
  *
  * @param fields by name: {@code name}, {@code kind}, {@code note}, {@code bonded}, and {@code wires.3.length_m} for a cell
  */
@@ -41,7 +41,7 @@ record AssemblyGrid(Map<String, String> fields) {
     static final int SHOWN_ROWS = 100;
 
     /** Rows of a table; one more than an assembly may have wires, so that the reader says what is too many. */
-    static final int MOST_ROWS = Assembly.MOST_CONDUCTORS + 1;
+    static final int MAX_ROWS = Assembly.MAX_CONDUCTORS + 1;
 
     /** The field with the cells of the rows that a page does not show, as a JSON object by their names. */
     static final String BEYOND = "beyond";
@@ -106,7 +106,7 @@ record AssemblyGrid(Map<String, String> fields) {
                 .collect(Collectors.toSet());
         for (AssemblyTable table : AssemblyTable.values()) {
             List<?> rows = root.get(table.member()) instanceof List<?> list ? list : List.of();
-            for (int row = 0; row < Math.min(rows.size(), MOST_ROWS); row++) {
+            for (int row = 0; row < Math.min(rows.size(), MAX_ROWS); row++) {
                 Map<?, ?> members = (Map<?, ?>) rows.get(row);
                 for (AssemblyTable.TableColumn column : table.columns()) {
                     Object value = members.get(column.member());
@@ -151,7 +151,7 @@ record AssemblyGrid(Map<String, String> fields) {
         fields.forEach((name, text) -> {
             if (!text.isBlank()) {
                 GridCell.of(name)
-                        .filter(cell -> cell.row() < MOST_ROWS && !isUsual(cell.table(), cell.member()))
+                        .filter(cell -> cell.row() < MAX_ROWS && !isUsual(cell.table(), cell.member()))
                         .ifPresent(cell -> rows.computeIfAbsent(cell.table(), any -> new TreeSet<>())
                                 .add(cell.row()));
             }
@@ -162,13 +162,13 @@ record AssemblyGrid(Map<String, String> fields) {
 
     /** Which cell a field is. */
     private record GridCell(AssemblyTable table, int row, String member) {
-        private static final int MOST_DIGITS = 5;
+        private static final int MAX_DIGITS = 5;
 
         /** The cell of a name such as {@code wires.3.length_m}; by hand, as a large grid has tens of thousands of them. */
         static Optional<GridCell> of(String name) {
             int dot = name.indexOf('.');
             int next = name.indexOf('.', dot + 1);
-            if (dot < 0 || next <= dot + 1 || next - dot > MOST_DIGITS + 1 || next + 1 == name.length()) {
+            if (dot < 0 || next <= dot + 1 || next - dot > MAX_DIGITS + 1 || next + 1 == name.length()) {
                 return Optional.empty();
             }
             String row = name.substring(dot + 1, next);

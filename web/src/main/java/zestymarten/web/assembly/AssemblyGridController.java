@@ -84,7 +84,7 @@ class AssemblyGridController {
         page.addObject("base", base);
         page.addObject("grid", grid);
         page.addObject("shown", AssemblyGrid.SHOWN_ROWS);
-        page.addObject("most", AssemblyGrid.MOST_ROWS);
+        page.addObject("most", AssemblyGrid.MAX_ROWS);
         Map<AssemblyTable, List<Integer>> rows = grid.rows();
         page.addObject(
                 "tables",

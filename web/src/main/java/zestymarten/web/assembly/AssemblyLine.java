@@ -2,6 +2,6 @@ package zestymarten.web.assembly;
 
 import java.time.Instant;
 
-/** A wiring in a list. */
+/** An assembly in a list. */
 public record AssemblyLine(
         long id, String name, String kind, int number, int conductors, int units, Instant changedAt) {}

@@ -6,7 +6,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
 
-/** Statements on wirings; see WiringMapper.xml. */
+/** Statements on assemblies; see WiringMapper.xml. */
 @Mapper
 interface AssemblyMapper {
     List<AssemblyLine> page(
@@ -27,7 +27,7 @@ interface AssemblyMapper {
     @Nullable
     RevisionRow revision(long revisionId);
 
-    List<RevisionLine> revisions(@Param("assemblyId") long assemblyId, @Param("most") int most);
+    List<RevisionLine> revisions(@Param("assemblyId") long assemblyId, @Param("most") int maximum);
 
     List<ConnectorRow> connectors(long revisionId);
 

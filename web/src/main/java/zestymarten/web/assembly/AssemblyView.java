@@ -5,7 +5,7 @@ import java.util.Optional;
 import zestymarten.web.drawing.AssemblyDrawing;
 import zestymarten.web.drawing.FaceDrawing;
 
-/** A wiring's page as ready text and drawings. */
+/** An assembly's page as ready text and drawings. */
 record AssemblyView(
         long id,
         String name,

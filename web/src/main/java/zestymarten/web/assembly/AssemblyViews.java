@@ -19,13 +19,13 @@ import zestymarten.web.drawing.FaceDrawing;
 import zestymarten.web.platform.Times;
 import zestymarten.web.platform.Words;
 
-/** Puts a wiring into words and drawings for its page. */
+/** Puts an assembly into words and drawings for its page. */
 @Component
 class AssemblyViews {
     /** The temperature at which limits are shown where no run gives another. */
     static final double SHOWN_AT_C = 20;
 
-    private static final int MOST_LISTED = 300;
+    private static final int MAX_LISTED = 300;
     private static final FaceDrawing.Room FACE = new FaceDrawing.Room(230, 150, false, Optional.empty());
 
     /** What each wire may read, in design order. */
@@ -40,14 +40,14 @@ class AssemblyViews {
         EngineeringFormat.FigureColumn column = EngineeringFormat.column(
                 assembly.conductors().stream()
                         .skip(from)
-                        .limit(MOST_LISTED)
+                        .limit(MAX_LISTED)
                         .mapToDouble(each -> limits.of(each).high().value())
                         .max()
                         .orElse(1),
                 "Ω");
         return assembly.conductors().stream()
                 .skip(from)
-                .limit(MOST_LISTED)
+                .limit(MAX_LISTED)
                 .map(conductor -> wire(conductor, limits.of(conductor), column, shared))
                 .toList();
     }

@@ -21,7 +21,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.Refused;
 
-/** How the connectors of a wiring are reached: where they are, from which side they are probed, what it takes and may damage. */
+/** How the connectors of an assembly are reached: where they are, from which side they are probed, what it takes and may damage. */
 @Controller
 class ConnectorController {
     private static final double DAY = 24 * 60;
@@ -40,7 +40,7 @@ class ConnectorController {
     @GetMapping("/assemblies/{id}/connectors")
     String form(@PathVariable long id, Model model) {
         Revision revision = assemblies.latest(id);
-        model.addAttribute("wiring", revision);
+        model.addAttribute("revision", revision);
         model.addAttribute(
                 "connectors",
                 revision.assembly().connectors().stream()

@@ -37,7 +37,7 @@ class LimitsController {
     record LimitView(String name, String label, String unit, String value, String help, String refused) {}
 
     private enum LimitField {
-        MOST("most", "Ω", "0.5"),
+        MAX("most", "Ω", "0.5"),
         HEAT("heat", "W", "5"),
         DROP("drop", "V", "0.4"),
         ROUND("round", "Ω", "1");
@@ -62,7 +62,7 @@ class LimitsController {
 
         private OptionalDouble of(Allowances allowances) {
             return switch (this) {
-                case MOST -> allowances.mostOhm();
+                case MAX -> allowances.maxOhm();
                 case HEAT -> allowances.heatW();
                 case DROP -> allowances.dropV();
                 case ROUND -> allowances.roundOhm();
@@ -104,7 +104,7 @@ class LimitsController {
                                 .findFirst()
                                 .orElse("")))
                 .toList();
-        ModelAndView page = new ModelAndView("assembly/limits", Map.of("wiring", revision, "fields", views));
+        ModelAndView page = new ModelAndView("assembly/limits", Map.of("revision", revision, "fields", views));
         page.setStatus(status);
         return page;
     }
@@ -115,7 +115,7 @@ class LimitsController {
         Revision before = assemblies.latest(id);
         Typed typed = new Typed(fields);
         Allowances allowances = new Allowances(
-                LimitField.MOST.typed(typed),
+                LimitField.MAX.typed(typed),
                 LimitField.HEAT.typed(typed),
                 LimitField.DROP.typed(typed),
                 LimitField.ROUND.typed(typed));

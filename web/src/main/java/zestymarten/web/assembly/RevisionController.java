@@ -37,7 +37,7 @@ class RevisionController {
         RevisionLine first = numbered(lines, from == 0 ? before : from);
         RevisionLine last = numbered(lines, to == 0 ? newest : to);
         Revision shown = assemblies.latest(id);
-        model.addAttribute("wiring", shown);
+        model.addAttribute("revision", shown);
         model.addAttribute("lines", lines);
         model.addAttribute("from", first.number());
         model.addAttribute("to", last.number());

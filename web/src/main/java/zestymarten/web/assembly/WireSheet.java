@@ -34,10 +34,10 @@ import zestymarten.web.platform.Refused;
  * Read cell by cell, so that a sheet with more than a wire list can hold is refused as soon as that shows.
  */
 public final class WireSheet {
-    private static final int MOST_BYTES = 8 * 1024 * 1024;
-    private static final int MOST_COLUMNS = 60;
-    private static final int MOST_ROWS = Assembly.MOST_CONDUCTORS + 1000;
-    private static final int MOST_CHARACTERS = 16_000_000;
+    private static final int MAX_BYTES = 8 * 1024 * 1024;
+    private static final int MAX_COLUMNS = 60;
+    private static final int MAX_ROWS = Assembly.MAX_CONDUCTORS + 1000;
+    private static final int MAX_CHARACTERS = 16_000_000;
 
     private WireSheet() {}
 
@@ -47,7 +47,7 @@ public final class WireSheet {
      * @throws Refused if it is no such file, too large, or grows beyond measure when it is unpacked
      */
     public static String text(byte[] file) {
-        if (file.length > MOST_BYTES) {
+        if (file.length > MAX_BYTES) {
             throw new Refused("", Message.of("wire_sheet.file_has_more_than"));
         }
         try (OPCPackage book = OPCPackage.open(new ByteArrayInputStream(file))) {
@@ -95,8 +95,8 @@ public final class WireSheet {
         @Override
         public void startRow(int row) {
             Patience.check();
-            if (row >= MOST_ROWS) {
-                throw new Refused("", Message.of("rows.sheet_has_more_rows", Assembly.MOST_CONDUCTORS));
+            if (row >= MAX_ROWS) {
+                throw new Refused("", Message.of("rows.sheet_has_more_rows", Assembly.MAX_CONDUCTORS));
             }
             text.append("\n".repeat(Math.max(0, row - next)));
             next = row + 1;
@@ -106,15 +106,15 @@ public final class WireSheet {
         @Override
         public void endRow(int row) {
             text.append(String.join("\t", cells)).append('\n');
-            if (text.length() > MOST_CHARACTERS) {
-                throw new Refused("", Message.of("rows.sheet_holds_more_than", MOST_CHARACTERS));
+            if (text.length() > MAX_CHARACTERS) {
+                throw new Refused("", Message.of("rows.sheet_holds_more_than", MAX_CHARACTERS));
             }
         }
 
         @Override
         public void cell(@Nullable String place, @Nullable String value, @Nullable XSSFComment comment) {
             int column = place == null ? cells.size() : new CellReference(place).getCol();
-            if (column < MOST_COLUMNS && value != null) {
+            if (column < MAX_COLUMNS && value != null) {
                 while (cells.size() < column) {
                     cells.add("");
                 }

@@ -1,5 +1,5 @@
 /**
- * Wirings and their immutable revisions: taken in from a paste, a file or the quick form, shown, given out.
+ * Assemblies and their immutable revisions: taken in from a paste, a file or the quick form, shown, given out.
  *
  * <p>Doors: {@link zestymarten.web.assembly.Assemblies}, {@link zestymarten.web.assembly.WireSheet}.
  */

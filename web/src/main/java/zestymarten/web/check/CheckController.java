@@ -33,7 +33,7 @@ import zestymarten.web.worksheet.Worksheets;
 class CheckController implements Worksheet {
     private static final MeterProfile USUAL = new MeterProfile("meter", 0.01, 0.1, 30, false, 20e6);
 
-    private static final double MOST_TAKEN_OHM = 500;
+    private static final double MAX_TAKEN_OHM = 500;
 
     private final Worksheets sheets;
     private final Meters meters;
@@ -102,7 +102,7 @@ class CheckController implements Worksheet {
     /** A resistance that is taken off each reading. */
     private static OptionalDouble taken(Typed typed, String field, Message expected) {
         OptionalDouble ohm = typed.figure(field, expected);
-        if (ohm.isPresent() && ohm.getAsDouble() > MOST_TAKEN_OHM) {
+        if (ohm.isPresent() && ohm.getAsDouble() > MAX_TAKEN_OHM) {
             typed.refuse(field, Message.of("check_controller.not_accepted_expected", typed.text(field), expected));
             return OptionalDouble.empty();
         }
@@ -120,7 +120,7 @@ class CheckController implements Worksheet {
         CheckView view = view(form, typed, meters.all(), LocaleContextHolder.getLocale())
                 .orElseThrow(() -> new Refused(typed.problems()));
         String verdict = view.state().equals("doubtful") ? "untested" : view.state();
-        String says = view.word() + ". " + view.told();
+        String says = view.word() + ". " + view.inOneText();
         return new SavedSheet(tool(), typed.text("name"), typed.fields(), says.strip(), verdict);
     }
 }

@@ -37,8 +37,8 @@ import zestymarten.web.platform.Words;
 /** What is checked, from the fields of the page. What makes no sense is said at its field; nothing typed is lost. */
 final class CheckForm {
     private static final double PERCENT = 100;
-    private static final int MOST_POLES = 4;
-    private static final int MOST_ROWS = 200;
+    private static final int MAX_POLES = 4;
+    private static final int MAX_ROWS = 200;
 
     /** The things that can be checked, in the order in which they are offered. */
     enum Thing {
@@ -113,7 +113,7 @@ final class CheckForm {
                         typed.figure("coil", Message.of("check_form.coil_resistance_such_as")),
                         !typed.text("contacts", "both").equals("breaking"),
                         !typed.text("contacts", "both").equals("making"));
-            case BREAKER -> new CircuitBreaker((int) Math.round(Math.min(MOST_POLES + 1.0, typed.figure("poles", 1))));
+            case BREAKER -> new CircuitBreaker((int) Math.round(Math.min(MAX_POLES + 1.0, typed.figure("poles", 1))));
             case WIRE -> new SingleWire(wire(), typed.celsius("celsius", 20));
             case SENSOR -> sensor();
             case HEATER -> heater();
@@ -180,7 +180,7 @@ final class CheckForm {
             String[] parts = line.strip().split("[\\s;]+");
             OptionalDouble celsius = parts.length == 2 ? Celsius.of(parts[0]) : OptionalDouble.empty();
             OptionalDouble ohm = parts.length == 2 ? ohm(parts[1]) : OptionalDouble.empty();
-            if (celsius.isPresent() && ohm.isPresent() && rows.size() < MOST_ROWS) {
+            if (celsius.isPresent() && ohm.isPresent() && rows.size() < MAX_ROWS) {
                 rows.put(celsius.getAsDouble(), ohm.getAsDouble());
             } else if (!line.isBlank()) {
                 typed.refuse("table", Message.of("check_form.not_accepted_expected_temperature", line.strip()));

@@ -46,7 +46,7 @@ record CheckView(String state, String word, List<String> says, String next, List
     }
 
     /** All that it says, in one text for a record. */
-    String told() {
+    String inOneText() {
         return String.join(" ", says);
     }
 }

@@ -111,7 +111,10 @@ class CheckWords {
         }
         if (question.expected() instanceof GoodReading.Forward forward) {
             return message(
-                    "expect.forward", locale, Words.figure(forward.least(), "V"), Words.figure(forward.most(), "V"));
+                    "expect.forward",
+                    locale,
+                    Words.figure(forward.minimum(), "V"),
+                    Words.figure(forward.maximum(), "V"));
         }
         return message(
                 question.expected() instanceof GoodReading.Blocks

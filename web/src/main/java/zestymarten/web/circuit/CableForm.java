@@ -28,7 +28,7 @@ final class CableForm {
     private static final Pattern THREE_SECTIONS =
             Pattern.compile(".* " + PLAIN + " */ *" + PLAIN + " */ *" + PLAIN, Pattern.CASE_INSENSITIVE);
     private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *(.+)");
-    private static final double MOST_MM2 = 1000;
+    private static final double MAX_MM2 = 1000;
 
     private final Typed typed;
 
@@ -55,9 +55,9 @@ final class CableForm {
 
     private double section(String field, double usual) {
         double mm2 = typed.section(field).orElse(usual);
-        if (!(mm2 > 0 && mm2 <= MOST_MM2)) {
+        if (!(mm2 > 0 && mm2 <= MAX_MM2)) {
             typed.refuse(
-                    field, Message.of("circuit_form.not_accepted_expected_section", typed.text(field), (int) MOST_MM2));
+                    field, Message.of("circuit_form.not_accepted_expected_section", typed.text(field), (int) MAX_MM2));
             return usual;
         }
         return mm2;
@@ -105,16 +105,13 @@ final class CableForm {
             Optional<CableStretch> cable = spur.matches() ? cable("spurs", spur.group(2), usual) : Optional.empty();
             int from = cable.isPresent() ? Integer.parseInt(spur.group(1)) : 0;
             long beside = spurs.stream().filter(one -> one.from() == from).count();
-            if (cable.isPresent() && from >= 1 && from <= outlets && beside < Circuit.MOST_SPURS) {
+            if (cable.isPresent() && from >= 1 && from <= outlets && beside < Circuit.MAX_SPURS) {
                 spurs.add(new Spur(from, cable.get()));
             } else if (cable.isPresent()) {
                 typed.refuse(
                         "spurs",
                         Message.of(
-                                "circuit_form.not_accepted_expected_outlet",
-                                each.strip(),
-                                outlets,
-                                Circuit.MOST_SPURS));
+                                "circuit_form.not_accepted_expected_outlet", each.strip(), outlets, Circuit.MAX_SPURS));
             } else if (!each.isBlank()) {
                 typed.refuse("spurs", Message.of("circuit_form.not_accepted_expected_point", each.strip()));
             }

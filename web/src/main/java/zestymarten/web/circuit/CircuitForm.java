@@ -68,11 +68,10 @@ final class CircuitForm {
 
     int outlets() {
         double outlets = typed.figure("outlets", 6);
-        if (outlets != Math.rint(outlets) || outlets < 1 || outlets > Circuit.MOST_OUTLETS) {
+        if (outlets != Math.rint(outlets) || outlets < 1 || outlets > Circuit.MAX_OUTLETS) {
             typed.refuse(
                     "outlets",
-                    Message.of(
-                            "circuit_form.not_accepted_expected_whole", typed.text("outlets"), Circuit.MOST_OUTLETS));
+                    Message.of("circuit_form.not_accepted_expected_whole", typed.text("outlets"), Circuit.MAX_OUTLETS));
             return 6;
         }
         return (int) outlets;
@@ -106,14 +105,14 @@ final class CircuitForm {
 
     private double celsius() {
         double celsius = typed.celsius("celsius", 20);
-        if (!(celsius >= Circuit.LEAST_C && celsius <= Circuit.MOST_C)) {
+        if (!(celsius >= Circuit.MIN_C && celsius <= Circuit.MAX_C)) {
             typed.refuse(
                     "celsius",
                     Message.of(
                             "circuit_form.not_accepted_expected_cable",
                             typed.text("celsius"),
-                            (int) Circuit.LEAST_C,
-                            (int) Circuit.MOST_C));
+                            (int) Circuit.MIN_C,
+                            (int) Circuit.MAX_C));
             return 20;
         }
         return celsius;

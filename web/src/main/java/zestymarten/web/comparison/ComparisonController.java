@@ -40,7 +40,7 @@ class ComparisonController implements Worksheet {
     private static final Message NEXT = Message.of("comparison_controller.length_next_one_metres");
 
     /** What a standard allows a section beside what the leads have. */
-    record ClassView(String strands, String section, String most, boolean meets, String source) {}
+    record ClassView(String strands, String section, String maximum, boolean meets, String source) {}
 
     /** A lead as ready text. */
     record LeadView(String name, String length, String ohms, String off, String state, String reason, String share) {}
@@ -71,23 +71,24 @@ class ComparisonController implements Worksheet {
 
     @Override
     public SavedSheet kept(Typed typed) {
-        Optional<LeadComparison> alike = alike(typed);
-        List<String> says =
-                alike.map(each -> says(each, typed.figure("next", NEXT), typed)).orElse(List.of());
-        if (!typed.isSound() || alike.isEmpty()) {
+        Optional<LeadComparison> comparison = comparison(typed);
+        List<String> says = comparison
+                .map(each -> says(each, typed.figure("next", NEXT), typed))
+                .orElse(List.of());
+        if (!typed.isSound() || comparison.isEmpty()) {
             throw new Refused(typed.problems());
         }
-        boolean odd = alike.get().leads().stream().anyMatch(LeadComparison.ComparedLead::isOdd);
+        boolean outlier = comparison.get().leads().stream().anyMatch(LeadComparison.ComparedLead::isOutlier);
         return new SavedSheet(
                 SavedSheet.SavedTool.COMPARISON,
                 typed.text("name"),
                 typed.fields(),
-                String.join(" ", says) + " " + Words.say(alike.get().trust()),
-                odd ? "fault" : alike.get().isJudged() ? "good" : "untested");
+                String.join(" ", says) + " " + Words.say(comparison.get().trust()),
+                outlier ? "fault" : comparison.get().isJudged() ? "good" : "untested");
     }
 
     /** The leads compared; empty where something that was typed makes no sense, which is then said, or nothing was. */
-    private static Optional<LeadComparison> alike(Typed typed) {
+    private static Optional<LeadComparison> comparison(Typed typed) {
         String leads = typed.fields().getOrDefault("leads", "");
         if (leads.length() > LONGEST) {
             typed.refuse("leads", Message.of("comparison_controller.that_longer_than_characters", LONGEST));
@@ -104,18 +105,22 @@ class ComparisonController implements Worksheet {
     }
 
     private String shown(Typed typed, Model model) {
-        Optional<LeadComparison> alike = alike(typed);
+        Optional<LeadComparison> comparison = comparison(typed);
         OptionalDouble next = typed.figure("next", NEXT);
         model.addAttribute("leads", typed.fields().getOrDefault("leads", ""));
         model.addAttribute("typed", typed.fields());
-        model.addAttribute("trust", alike.map(each -> Words.say(each.trust())).orElse(""));
-        model.addAttribute("says", alike.map(each -> says(each, next, typed)).orElse(List.of()));
-        model.addAttribute("rows", alike.map(ComparisonController::rows).orElse(List.of()));
         model.addAttribute(
-                "drawing", alike.filter(each -> !each.leads().isEmpty()).map(each -> ComparisonDrawing.of(each, next)));
+                "trust", comparison.map(each -> Words.say(each.trust())).orElse(""));
+        model.addAttribute(
+                "says", comparison.map(each -> says(each, next, typed)).orElse(List.of()));
+        model.addAttribute("rows", comparison.map(ComparisonController::rows).orElse(List.of()));
+        model.addAttribute(
+                "drawing",
+                comparison.filter(each -> !each.leads().isEmpty()).map(each -> ComparisonDrawing.of(each, next)));
         model.addAttribute(
                 "classes",
-                alike.flatMap(LeadComparison::line)
+                comparison
+                        .flatMap(LeadComparison::line)
                         .map(ComparisonController::classes)
                         .orElse(List.of()));
         model.addAttribute("problems", ProblemView.all(typed.problems()));
@@ -132,48 +137,43 @@ class ComparisonController implements Worksheet {
         List<ClassView> views = new ArrayList<>();
         for (StrandClass strands : StrandClass.values()) {
             for (double listed : StandardSections.around(strands, Metal.COPPER, mm2)) {
-                double most = StandardSections.mostOhmPerMetre(strands, Metal.COPPER, listed)
+                double maximum = StandardSections.maxOhmPerMetre(strands, Metal.COPPER, listed)
                         .orElseThrow();
                 views.add(new ClassView(
                         Words.say(strands.words()),
                         Words.say("comparison_controller.mm", EngineeringFormat.figure(listed)),
-                        Words.say("comparison_controller.metre", Message.figure(most, "Ω")),
-                        line.ohmPerMetre() <= most,
+                        Words.say("comparison_controller.metre", Message.figure(maximum, "Ω")),
+                        line.ohmPerMetre() <= maximum,
                         strands == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228"));
             }
         }
         return views;
     }
 
-    private static List<LeadView> rows(LeadComparison alike) {
-        return alike.leads().stream()
+    private static List<LeadView> rows(LeadComparison comparison) {
+        return comparison.leads().stream()
                 .map(each -> new LeadView(
                         each.lead().words().isEmpty()
                                 ? Words.say("lead_list.no", each.lead().number())
                                 : each.lead().words(),
                         Words.figure(each.lead().lengthM(), "m"),
                         Words.say(each.lead().resistance()),
-                        alike.line().isEmpty()
+                        comparison.line().isEmpty()
                                 ? ""
                                 : (each.offOhm() < 0 ? "−" : "+") + Words.figure(Math.abs(each.offOhm()), "Ω"),
-                        each.isOdd() ? "fault" : alike.line().isEmpty() ? "untested" : "good",
+                        each.isOutlier() ? "fault" : comparison.line().isEmpty() ? "untested" : "good",
                         Words.say(each.reason()),
                         Math.round(100 * each.lengthShare()) + " %"))
                 .toList();
     }
 
-    private static List<String> says(LeadComparison alike, OptionalDouble next, Typed typed) {
+    private static List<String> says(LeadComparison comparison, OptionalDouble next, Typed typed) {
         List<String> says = new ArrayList<>();
-        long odd = alike.leads().stream()
-                .filter(LeadComparison.ComparedLead::isOdd)
+        long outlier = comparison.leads().stream()
+                .filter(LeadComparison.ComparedLead::isOutlier)
                 .count();
-        alike.line().ifPresent(line -> {
-            says.add(
-                    odd == 0
-                            ? Words.say("comparison_controller.none_different")
-                            : odd == 1
-                                    ? Words.say("comparison_controller.one_different")
-                                    : Words.say("comparison_controller.different", odd));
+        comparison.line().ifPresent(line -> {
+            says.add(Words.say("comparison_controller.different", outlier));
             says.add(set(line));
             if (next.isPresent() && line.hasSlope() && line.predicted(next.getAsDouble()) > 0) {
                 says.add(Words.say(

@@ -156,10 +156,10 @@ class ConductorController implements Worksheet {
                     each.loop()
                             ? Words.say("conductor_controller.there_back")
                             : Words.say("conductor_controller.one_way")));
-            each.mostOhm()
-                    .ifPresent(most -> facts.add(new Fact(
+            each.maxOhm()
+                    .ifPresent(maximum -> facts.add(new Fact(
                             "limit",
-                            Words.figure(most, "Ω"),
+                            Words.figure(maximum, "Ω"),
                             each.strandClass() == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228")));
             each.impliedCelsius()
                     .ifPresent(celsius -> facts.add(new Fact(
@@ -191,7 +191,7 @@ class ConductorController implements Worksheet {
         return facts;
     }
 
-    /** Heat in a joint of so many ohms at the current in use. */
+    /** Heat in a joint of such a resistance at the current in use. */
     private static Optional<Fact> joint(Typed typed) {
         OptionalDouble ohm = typed.figure("joint", Message.of("conductor_controller.resistance_joint_such_as"));
         OptionalDouble amperes = typed.figure("amperes", Message.of("conductor_controller.amperes_use_such_as"));

@@ -29,7 +29,7 @@ import zestymarten.web.worksheet.Worksheet;
 import zestymarten.web.worksheet.WorksheetForm;
 import zestymarten.web.worksheet.Worksheets;
 
-/** The desk of a bundle. What was typed stands in the address, so that it walks along, or is handed to whoever is there. */
+/** The desk of a bundle. What was typed stands in the address, so that it goes along, or is handed to whoever is there. */
 @Controller
 class CoreIdController implements Worksheet {
     private final Worksheets sheets;
@@ -131,7 +131,7 @@ class CoreIdController implements Worksheet {
     @Override
     public SavedSheet kept(Typed typed) {
         CoreIdView view = sound(typed);
-        String verdict = view.faulty() ? "fault" : view.isTold() ? "good" : "untested";
+        String verdict = view.faulty() ? "fault" : view.isIdentified() ? "good" : "untested";
         return new SavedSheet(
                 SavedSheet.SavedTool.CORE_ID,
                 typed.text("name"),

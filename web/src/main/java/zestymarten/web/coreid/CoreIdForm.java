@@ -37,10 +37,10 @@ final class CoreIdForm {
 
     int cores() {
         double cores = typed.figure("cores", 17);
-        if (cores != Math.rint(cores) || cores < 2 || cores > GroupScheme.MOST) {
+        if (cores != Math.rint(cores) || cores < 2 || cores > GroupScheme.MAX) {
             typed.refuse(
                     "cores",
-                    Message.of("core_id_form.not_accepted_expected_whole", typed.text("cores"), GroupScheme.MOST));
+                    Message.of("core_id_form.not_accepted_expected_whole", typed.text("cores"), GroupScheme.MAX));
             return 17;
         }
         return (int) cores;
@@ -107,7 +107,7 @@ final class CoreIdForm {
         }
     }
 
-    /** How many of the tags can be told apart. */
+    /** How many of the tags can be distinguished. */
     int apart() {
         return tags().map(each -> each.apart(accuracy(), hasReturn()).size()).orElse(0);
     }
@@ -146,7 +146,7 @@ final class CoreIdForm {
         return marks.stream().allMatch(String::isEmpty) ? Optional.empty() : Optional.of(GroupCodes.ofMarks(marks));
     }
 
-    /** For each core here the core there by its tag, 0 where it is not told; empty until anything was read. */
+    /** For each core here the core there by its tag, 0 where it is not identified; empty until anything was read. */
     List<Integer> byTags(int cores) {
         Optional<Tags> tags = tags();
         List<OptionalDouble> read = ohms("r", cores);
@@ -173,7 +173,7 @@ final class CoreIdForm {
                 .toList();
     }
 
-    /** For each core here the core there by visits, 0 where it is not told; empty until anything was found. */
+    /** For each core here the core there by visits, 0 where it is not identified; empty until anything was found. */
     List<Integer> byVisits(MarkedVisits visits) {
         List<MarkedVisits.MarkedCore> found = new ArrayList<>();
         int last = 0;
@@ -204,7 +204,7 @@ final class CoreIdForm {
                 .toList();
     }
 
-    /** Ohms; empty where nothing was typed, or no way through. */
+    /** Ohms; empty where nothing was typed, or no path. */
     private OptionalDouble ohm(String field) {
         if (!typed.has(field)) {
             return OptionalDouble.empty();

@@ -19,8 +19,8 @@ import zestymarten.web.platform.Words;
  * The desk as ready text.
  *
  * @param step what to do now: {@code there}, {@code here} or {@code done}; empty for a method without a round trip
- * @param tieHere cards to be tied here before the walk; {@code tieThere} there
- * @param pairs every core here with the one there, 0 where it is not told; empty until something is known
+ * @param linkHere cards to be linked here before the trip; {@code linkThere} there
+ * @param pairs every core here with the one there, 0 where it is not identified; empty until something is known
  * @param visits those that are still practised where there is a return; none for another method
  * @param carried what was typed in fields that are not shown
  * @param faulty whether a core is open or shorted, or the groups fit nothing
@@ -32,9 +32,9 @@ record CoreIdView(
         List<MethodLine> methods,
         IdentificationMethod.MethodKind kind,
         String step,
-        List<LinkView> tieHere,
-        List<LinkView> tieThere,
-        int touches,
+        List<LinkView> linkHere,
+        List<LinkView> linkThere,
+        int measurements,
         List<String> says,
         List<CorePairView> pairs,
         List<String> toFind,
@@ -53,7 +53,7 @@ record CoreIdView(
             String minutes,
             String cannot) {}
 
-    /** Cores that are tied together; a core alone stays free. */
+    /** Cores that are linked together; a core alone stays free. */
     record LinkView(List<String> cores) {
         public boolean together() {
             return cores.size() > 1;
@@ -87,11 +87,11 @@ record CoreIdView(
                 lines(methods, typed.figure("walk", 5)),
                 kind,
                 sorting.map(CoreIdView::step).orElse(""),
-                sorting.map(each -> tied(each.tiedHere(), cores)).orElse(List.of()),
-                sorting.flatMap(Sorting::tiedThere)
-                        .map(each -> tied(each, cores))
+                sorting.map(each -> linked(each.linkedHere(), cores)).orElse(List.of()),
+                sorting.flatMap(Sorting::linkedThere)
+                        .map(each -> linked(each, cores))
                         .orElse(List.of()),
-                sorting.map(each -> each.tiedHere().touches()).orElse(0),
+                sorting.map(each -> each.linkedHere().measurements()).orElse(0),
                 says(sorting, kind, there, visits),
                 pairs(there, cores),
                 IntStream.rangeClosed(1, counted)
@@ -119,7 +119,7 @@ record CoreIdView(
             if (sorting.isPresent()) {
                 shown.add("f" + core);
             }
-            if (sorting.flatMap(Sorting::tiedThere).isPresent()) {
+            if (sorting.flatMap(Sorting::linkedThere).isPresent()) {
                 shown.add("g" + core);
             }
             if (tags && (hasReturn || core > 1)) {
@@ -133,7 +133,7 @@ record CoreIdView(
     }
 
     private static String step(Sorting sorting) {
-        if (sorting.tiedThere().isEmpty()) {
+        if (sorting.linkedThere().isEmpty()) {
             return "there";
         }
         return sorting.there().isEmpty() ? "here" : "done";
@@ -144,14 +144,14 @@ record CoreIdView(
         return core > cores ? "R" : String.valueOf(core);
     }
 
-    private static List<LinkView> tied(GroupCodes groups, int cores) {
+    private static List<LinkView> linked(GroupCodes groups, int cores) {
         return groups.groups().stream()
                 .map(group -> new LinkView(
                         group.stream().map(core -> name(core, cores)).toList()))
                 .toList();
     }
 
-    private static List<MethodLine> lines(List<IdentificationMethod> methods, double walkMinutes) {
+    private static List<MethodLine> lines(List<IdentificationMethod> methods, double tripMinutes) {
         return methods.stream()
                 .map(each -> new MethodLine(
                         each.kind(),
@@ -160,12 +160,12 @@ record CoreIdView(
                         each.isPossible()
                                 ? Words.say(
                                         "core_id_view.links_most_measurements",
-                                        each.walks(),
-                                        each.ties(),
-                                        each.touches())
+                                        each.trips(),
+                                        each.links(),
+                                        each.measurements())
                                 : "",
                         each.isPossible()
-                                ? Words.say("core_id_view.about_min", Math.round(each.minutes(walkMinutes)))
+                                ? Words.say("core_id_view.about_min", Math.round(each.minutes(tripMinutes)))
                                 : "",
                         Words.say(each.cannot())))
                 .toList();
@@ -191,11 +191,11 @@ record CoreIdView(
                             ? Words.say("core_id_view.every_core_identified", unproved(visits))
                             : Words.say("core_id_view.cores_not_identified_yet", left, there.size()));
         }
-        long told = there.stream().filter(each -> each > 0).distinct().count();
+        long identified = there.stream().filter(each -> each > 0).distinct().count();
         return List.of(
-                told == there.size()
+                identified == there.size()
                         ? Words.say("core_id_view.every_core_identified_by")
-                        : Words.say("core_id_view.cores_identified_one_without", told, there.size()));
+                        : Words.say("core_id_view.cores_identified_one_without", identified, there.size()));
     }
 
     private static String unproved(MarkedVisits visits) {
@@ -224,8 +224,8 @@ record CoreIdView(
                 .toList();
     }
 
-    /** Whether every core is told. */
-    public boolean isTold() {
+    /** Whether every core is identified. */
+    public boolean isIdentified() {
         return !pairs.isEmpty() && pairs.stream().noneMatch(each -> each.there() == 0);
     }
 }

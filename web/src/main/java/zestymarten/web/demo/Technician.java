@@ -72,13 +72,18 @@ final class Technician {
             TestStep step = run.test().current().get();
             String shown = step.fold(
                     probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.30",
-                    touch -> touch.isOnDiodeRange()
-                            ? probe.showsOnDiodeRange(touch.black(), touch.red(), state(revision, touch))
-                            : probe.shows(touch.black(), touch.red(), state(revision, touch), touch.ties()),
+                    measurement -> measurement.isOnDiodeRange()
+                            ? probe.showsOnDiodeRange(
+                                    measurement.black(), measurement.red(), state(revision, measurement))
+                            : probe.shows(
+                                    measurement.black(),
+                                    measurement.red(),
+                                    state(revision, measurement),
+                                    measurement.links()),
                     Technician::answer);
             UUID entry = new UUID(from.toEpochMilli(), i + 1L);
             RunEntries.Sent sent =
-                    new RunEntries.Sent(entry, step, run.test().nextTouch(step), shown, OptionalInt.of(0));
+                    new RunEntries.Sent(entry, step, run.test().nextAttempt(step), shown, OptionalInt.of(0));
             run = ((RunEntries.EntryAnswer.EntryKept) kept.enter(id, sent, name)).run();
         }
         if (run.test().current().isEmpty()) {
@@ -86,17 +91,17 @@ final class Technician {
         }
     }
 
-    private static SwitchState state(Revision revision, TestStep.Measurement touch) {
+    private static SwitchState state(Revision revision, TestStep.Measurement measurement) {
         List<SwitchState> states = revision.assembly().states();
         return states.stream()
-                .filter(each -> each.id().equals(touch.state()))
+                .filter(each -> each.id().equals(measurement.state()))
                 .findFirst()
                 .orElse(states.get(0));
     }
 
     /** A bench where everything is as it should be. */
-    private static String answer(TestStep.ManualStep act) {
-        return switch (act.action()) {
+    private static String answer(TestStep.ManualStep manual) {
+        return switch (manual.action()) {
             case LIVE_BEFORE, LIVE_AFTER -> "231";
             case DEAD, DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST -> "0";
             case WARMED -> "40";
@@ -113,7 +118,7 @@ final class Technician {
         return new Probe(FaultyUnit.of(good, faults), conditions.withLeads(LEADS_OHM), new SplittableRandom(7), 0);
     }
 
-    /** A clock that moves on by one touch whenever it is looked at. */
+    /** A clock that moves on by one measurement whenever it is looked at. */
     private static Clock ticking(Instant from) {
         return new Clock() {
             private Instant now = from;

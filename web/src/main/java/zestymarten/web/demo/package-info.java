@@ -1,5 +1,5 @@
 /**
- * The made-up workshop that a demonstration starts with: its accounts, wirings, units and runs.
+ * The made-up workshop that a demonstration starts with: its accounts, assemblies, units and runs.
  *
  * <p>No door: it fills an empty database through the doors of the other rooms and is used by none.
  */

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.judgement.Judgement;
@@ -56,20 +57,23 @@ class DiagnosisController {
             List<EvidenceView> evidence,
             List<RepairWayView> ways,
             List<String> minds,
-            List<String> remains,
+            List<LengthView> remains,
             List<String> spares) {}
+
+    /** A length of a broken wire that is to be read before a splice. */
+    record LengthView(String code, String words) {}
 
     /** A way to put it right. */
     record RepairWayView(String code, String word) {}
 
     /** A reading behind a finding, on its band. */
-    record EvidenceView(int sequence, String touch, String typed, String reason, Optional<BandDrawing> band) {}
+    record EvidenceView(int sequence, String measurement, String typed, String reason, Optional<BandDrawing> band) {}
 
-    /** A touch still to make that would tell much for its time. */
+    /** A measurement still to make that would tell much for its time. */
     record NextView(String stage, String black, String red, String state, String why) {}
 
     /** What was seen at a connector, a joint or a stretch. */
-    record SeenView(String place, String words) {}
+    record SeenView(String at, String place, String words) {}
 
     /** What may be wrong, with its share. */
     record ExplanationView(String share, String text) {}
@@ -83,7 +87,7 @@ class DiagnosisController {
         model.addAttribute("left", test.left());
         model.addAttribute("token", UUID.randomUUID());
         model.addAttribute("unexplained", test.unexplained());
-        model.addAttribute("complained", test.complaint().isOfSomething());
+        model.addAttribute("complained", test.symptoms().isOfSomething());
         model.addAttribute("outcome", Words.say(test.outcome()));
         List<SeenView> seen = seen(test);
         model.addAttribute("seen", seen);
@@ -98,19 +102,22 @@ class DiagnosisController {
                 AssemblyDrawing.of(
                         test.design().assembly(),
                         findings.stream().map(RunFinding::finding).toList(),
-                        seen.stream().map(SeenView::place).toList()));
+                        seen.stream().map(SeenView::at).toList()));
         return "diagnosis/diagnosis";
     }
 
     /** What was seen by eye, place by place. */
     private static List<SeenView> seen(TestRun test) {
         return test.steps(Stage.LOOK)
-                .flatMap(step -> test.standing(step).stream())
+                .flatMap(step -> test.entriesOf(step).stream())
                 .filter(entry -> entry.content() instanceof Entry.Content.Done done
                         && !done.words().isEmpty())
-                .map(entry ->
-                        new SeenView(((TestStep.ManualStep) entry.step()).subject(), Words.say(test.words(entry))))
+                .map(entry -> seen(((TestStep.ManualStep) entry.step()).subject(), Words.say(test.words(entry))))
                 .toList();
+    }
+
+    private static SeenView seen(Subject place, String words) {
+        return new SeenView(place.code(), Words.say(place.words()), words);
     }
 
     /** What another one could be tried for: parts, then connectors, that were not planned yet. */
@@ -118,7 +125,7 @@ class DiagnosisController {
         return Stream.concat(
                         test.design().assembly().components().stream().map(Component::id),
                         test.design().assembly().connectors().stream().map(Connector::id))
-                .filter(each -> test.standing(new TestStep.ManualStep(ManualAction.SUBSTITUTE, each))
+                .filter(each -> test.entriesOf(new TestStep.ManualStep(ManualAction.SUBSTITUTE, each))
                         .isEmpty())
                 .toList();
     }
@@ -136,10 +143,10 @@ class DiagnosisController {
     private static List<NextView> next(TestRun test) {
         return test.best(NEXT).stream()
                 .map(each -> new NextView(
-                        each.touch().stage().name(),
-                        each.touch().black().name(),
-                        each.touch().red().name(),
-                        each.touch().state(),
+                        each.measurement().stage().name(),
+                        each.measurement().black().name(),
+                        each.measurement().red().name(),
+                        each.measurement().state(),
                         RecommendationWords.why(each.worth())))
                 .toList();
     }
@@ -168,7 +175,8 @@ class DiagnosisController {
                 Words.all(fitting.minds()),
                 test.remainders(found.finding()).stream()
                         .filter(each -> !test.isDone(each))
-                        .map(TestStep.ManualStep::subject)
+                        .map(each -> new LengthView(
+                                each.subject().code(), Words.say(each.subject().words())))
                         .toList(),
                 fitting.ways().contains(Entry.Way.SPARE)
                                 && found.finding().conductors().size() == 1
@@ -176,9 +184,12 @@ class DiagnosisController {
                         : List.of());
     }
 
-    /** What a repair of it concerns: its conductors, else its part, else its terminals. */
+    /** What a repair of it concerns: its conductors, a length of one, else its part, else its terminals. */
     private static String subject(RunFinding found) {
         Finding finding = found.finding();
+        if (finding instanceof Finding.SecondFault second) {
+            return second.length().code();
+        }
         List<String> names = finding.named().isEmpty()
                 ? finding.terminals().stream().map(Terminal::name).toList()
                 : finding.named();
@@ -188,20 +199,16 @@ class DiagnosisController {
     private static EvidenceView evidence(TestRun test, Entry entry) {
         Optional<Judgement> judgement = test.judgement(entry);
         boolean figure = judgement.map(each -> each.correctedOhm().isPresent()).orElse(false);
-        Optional<BandDrawing> band = figure && entry.step() instanceof TestStep.Measurement touch
+        Optional<BandDrawing> band = figure && entry.step() instanceof TestStep.Measurement measurement
                 ? Optional.of(BandDrawing.of(
-                        test.expectation(touch),
+                        test.expectation(measurement),
                         test.conditions().joinedBelowOhm(),
                         List.of(),
                         judgement.map(BandDrawing::place).orElse(OptionalDouble.empty())))
                 : Optional.empty();
         return new EvidenceView(
                 entry.sequence(),
-                entry.step()
-                        .fold(
-                                probes -> Words.say("diagnosis_controller.probes"),
-                                touch -> Words.say(touch.title()),
-                                act -> act.subject()),
+                Words.say(entry.step().title()),
                 Words.say(test.words(entry)),
                 judgement.map(each -> Words.say(each.reason())).orElse(""),
                 band);

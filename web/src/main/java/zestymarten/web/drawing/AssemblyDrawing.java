@@ -18,7 +18,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 
 /**
- * A wiring as strands between two columns of connectors, with joints as beads between them and faults as knots in the
+ * An assembly as strands between two columns of connectors, with joints as beads between them and faults as knots in the
  * strands.
  *
  * <p>Method: connectors are put left or right so that most wires run across (first come, first side; each further one to
@@ -38,7 +38,7 @@ public record AssemblyDrawing(
         int leftOut) {
 
     /** More strands than this are not drawn in one picture. */
-    public static final int MOST = 300;
+    public static final int MAX = 300;
 
     static final double WIDTH = 620;
     private static final double BODY_WIDTH = 96;
@@ -123,10 +123,10 @@ public record AssemblyDrawing(
             Set<String> needed = new HashSet<>();
             findings.forEach(finding -> needed.addAll(finding.conductors()));
             List<Conductor> all = assembly.conductors();
-            Set<Conductor> first = Set.copyOf(all.subList(0, Math.max(0, Math.min(all.size(), MOST - needed.size()))));
+            Set<Conductor> first = Set.copyOf(all.subList(0, Math.max(0, Math.min(all.size(), MAX - needed.size()))));
             shown = all.stream()
                     .filter(each -> first.contains(each) || needed.contains(each.id()))
-                    .limit(MOST)
+                    .limit(MAX)
                     .toList();
             for (Finding finding : findings) {
                 for (int i = 0; i < finding.conductors().size(); i++) {
@@ -150,9 +150,9 @@ public record AssemblyDrawing(
             List<StrandBead> beads = beads();
             places.put(Terminal.FRAME, frameAt(height));
             List<Strand> strands = shown.stream().map(this::strand).toList();
-            FaultKnots tied = new FaultKnots(shown, this);
+            FaultKnots linked = new FaultKnots(shown, this);
             List<Knot> knots = findings.stream()
-                    .flatMap(finding -> tied.of(finding).stream())
+                    .flatMap(finding -> linked.of(finding).stream())
                     .toList();
             return new AssemblyDrawing(
                     WIDTH,
@@ -252,7 +252,7 @@ public record AssemblyDrawing(
             for (Component part : assembly.components()) {
                 Point a = places.get(part.a());
                 Point b = places.get(part.b());
-                if (a != null && b != null && parts.size() < MOST) {
+                if (a != null && b != null && parts.size() < MAX) {
                     parts.add(part(part, a, b, parts.size()));
                 }
             }

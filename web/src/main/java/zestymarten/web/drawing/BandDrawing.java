@@ -62,8 +62,8 @@ public record BandDrawing(
     /**
      * The scale for an expectation.
      *
-     * @param like corrected ohms of like touches already read
-     * @param reading corrected ohms now; infinite for open
+     * @param like corrected resistance of like measurements already read
+     * @param reading corrected resistance now; infinite for open
      */
     public static BandDrawing of(
             Expectation expectation, double joinedBelowOhm, List<Double> like, OptionalDouble reading) {
@@ -102,7 +102,7 @@ public record BandDrawing(
                 reading.isEmpty() ? reading : OptionalDouble.of(place(scale, reading.getAsDouble())));
     }
 
-    /** Where a judged reading stands: at its corrected ohms, at infinity for open, nowhere if it is no figure. */
+    /** Where a judged reading stands: at its corrected resistance, at infinity for open, nowhere if it is no figure. */
     public static OptionalDouble place(Judgement judgement) {
         return judgement.contact() == Judgement.Contact.APART
                 ? OptionalDouble.of(Double.POSITIVE_INFINITY)

@@ -31,7 +31,7 @@ public record ChainDrawing(
     private static final double AXIS = 74;
     private static final double HEIGHT = 150;
     private static final double ENTRY = 16;
-    private static final double LEAST = 84;
+    private static final double MIN = 84;
     private static final double THICKEST = 40;
     private static final double THINNEST = 4;
 
@@ -67,7 +67,7 @@ public record ChainDrawing(
             Set<String> jumps) {
         double metres =
                 chain.parts().stream().mapToDouble(WireChain.Part::lengthM).sum();
-        double room = WIDTH - 2 * MARGIN - LEAST * chain.parts().size();
+        double room = WIDTH - 2 * MARGIN - MIN * chain.parts().size();
         double densest = chain.parts().stream()
                 .mapToDouble(each -> factor(factors, each) * Math.max(each.entry(), Math.max(each.run(), each.exit())))
                 .filter(each -> each > 0)
@@ -81,7 +81,7 @@ public record ChainDrawing(
         for (WireChain.Part part : chain.parts()) {
             double share =
                     metres > 0 ? part.lengthM() / metres : 1.0 / chain.parts().size();
-            double width = LEAST + Math.max(0, room) * share;
+            double width = MIN + Math.max(0, room) * share;
             double factor = factor(factors, part);
             boolean without = factor == 0;
             boolean exit = jumps.contains(part.to().connector());

@@ -31,12 +31,12 @@ public record CircuitDrawing(
     private static final double ORIGIN_X = 150;
     private static final double TOP_Y = 96;
     private static final double BOTTOM_Y = 300;
-    private static final double LEAST_SEAT = 104;
+    private static final double MIN_SEAT = 104;
     private static final double MARGIN = 60;
-    private static final double LEAST_WIDTH = 1180;
+    private static final double MIN_WIDTH = 1180;
     private static final double SPUR = 52;
     private static final double SPUR_FIELDS = 14;
-    private static final double LEAST_BENEATH = 76;
+    private static final double MIN_BENEATH = 76;
     private static final int USUAL_FIELDS = 2;
     private static final double FIELD_HEIGHT = 35;
     private static final double ROW_HEIGHT = 33;
@@ -117,7 +117,7 @@ public record CircuitDrawing(
     public static CircuitDrawing of(Circuit circuit, List<CircuitComparison> compared) {
         int outlets = circuit.outlets();
         int top = circuit.ring() ? (outlets + 1) / 2 : Math.min(outlets, LANE);
-        double width = Math.max(LEAST_WIDTH, ORIGIN_X + MARGIN * 2 + Math.max(top, outlets - top) * LEAST_SEAT);
+        double width = Math.max(MIN_WIDTH, ORIGIN_X + MARGIN * 2 + Math.max(top, outlets - top) * MIN_SEAT);
         boolean folded = outlets > top || circuit.ring();
         Lanes lanes = Lanes.of(circuit);
         List<Seat> seats = new ArrayList<>();
@@ -139,7 +139,7 @@ public record CircuitDrawing(
             labels.add(label(i, seats, outlets, top, width, lanes));
         }
         spurs(circuit, seats, compared, lanes);
-        double beneath = circuit.spurs().isEmpty() ? LEAST_BENEATH : SPUR + SPUR_FIELDS + lanes.fields();
+        double beneath = circuit.spurs().isEmpty() ? MIN_BENEATH : SPUR + SPUR_FIELDS + lanes.fields();
         double bottom = folded ? lanes.bottom + 100 + lanes.lift : lanes.top + beneath;
         return new CircuitDrawing(
                 width,
@@ -241,7 +241,7 @@ public record CircuitDrawing(
     private static final double CEILING = 24;
 
     private static Chart chart(Circuit circuit, List<CircuitComparison> compared) {
-        double most = 1.15
+        double maximum = 1.15
                 * compared.stream()
                         .filter(each -> !each.spot().point().isEmpty())
                         .mapToDouble(each -> Math.max(
@@ -251,7 +251,7 @@ public record CircuitDrawing(
         List<CircuitDot> dots = compared.stream()
                 .filter(each ->
                         !each.spot().point().isEmpty() && each.state() != CircuitComparison.ComparisonState.UNTESTED)
-                .map(each -> dot(circuit, each, most))
+                .map(each -> dot(circuit, each, maximum))
                 .toList();
         List<CircuitTick> across = new ArrayList<>(List.of(new CircuitTick(LEFT, "0 m")));
         for (int i = 1; i <= circuit.outlets(); i++) {
@@ -261,35 +261,35 @@ public record CircuitDrawing(
             across.add(new CircuitTick(RIGHT, Words.figure(circuit.metres(), "m")));
         }
         List<CircuitTick> up = new ArrayList<>();
-        double stride = Math.pow(10, Math.floor(Math.log10(most / 2)));
-        stride = most / stride > 12 ? stride * 5 : most / stride > 5 ? stride * 2 : stride;
-        for (double ohm = stride; ohm < most; ohm += stride) {
-            up.add(new CircuitTick(y(ohm, most), Words.figure(Math.round(ohm * 1e6) / 1e6, "Ω")));
+        double stride = Math.pow(10, Math.floor(Math.log10(maximum / 2)));
+        stride = maximum / stride > 12 ? stride * 5 : maximum / stride > 5 ? stride * 2 : stride;
+        for (double ohm = stride; ohm < maximum; ohm += stride) {
+            up.add(new CircuitTick(y(ohm, maximum), Words.figure(Math.round(ohm * 1e6) / 1e6, "Ω")));
         }
         return new Chart(
                 1180,
                 224,
-                path(circuit, compared, circuit.linked(ConductorRole.NEUTRAL), most),
-                path(circuit, compared, circuit.linked(ConductorRole.PROTECTIVE), most),
+                path(circuit, compared, circuit.linked(ConductorRole.NEUTRAL), maximum),
+                path(circuit, compared, circuit.linked(ConductorRole.PROTECTIVE), maximum),
                 dots,
                 across,
                 up);
     }
 
-    private static CircuitDot dot(Circuit circuit, CircuitComparison each, double most) {
+    private static CircuitDot dot(Circuit circuit, CircuitComparison each, double maximum) {
         OptionalDouble ohm = each.readOhm();
-        double shown = Math.min(ohm.orElse(most), most);
+        double shown = Math.min(ohm.orElse(maximum), maximum);
         return new CircuitDot(
                 x(circuit, metres(circuit, each.spot().point()))
                         + (each.spot().point().matches("\\d+") ? 0 : 14),
-                y(shown, most),
+                y(shown, maximum),
                 each.spot().linked().other() == ConductorRole.PROTECTIVE,
                 ohm.isEmpty(),
                 each.state().word(),
                 Words.say("circuit_drawing.expected", each.spot().words(), each.readText(), each.expectedText()));
     }
 
-    private static String path(Circuit circuit, List<CircuitComparison> compared, Linked linked, double most) {
+    private static String path(Circuit circuit, List<CircuitComparison> compared, Linked linked, double maximum) {
         StringBuilder path = new StringBuilder();
         compared.stream()
                 .filter(each ->
@@ -299,7 +299,7 @@ public record CircuitDrawing(
                         "%s%.1f %.1f",
                         path.length() == 0 ? "M" : "L",
                         x(circuit, metres(circuit, each.spot().point())),
-                        y(each.expectedOhm(), most))));
+                        y(each.expectedOhm(), maximum))));
         return path.toString();
     }
 
@@ -312,7 +312,7 @@ public record CircuitDrawing(
         return LEFT + (RIGHT - LEFT) * metres / circuit.metres();
     }
 
-    private static double y(double ohm, double most) {
-        return FLOOR - (FLOOR - CEILING) * ohm / most;
+    private static double y(double ohm, double maximum) {
+        return FLOOR - (FLOOR - CEILING) * ohm / maximum;
     }
 }

@@ -9,7 +9,7 @@ import zestymarten.core.comparison.LeadLine;
 import zestymarten.web.platform.Words;
 
 /**
- * Ohms of alike leads over their lengths, with the line through them, the band in which a good one lies, and the odd ones by name.
+ * Resistance of alike leads over their lengths, with the line through them, the band in which a good one lies, and the odd ones by name.
  *
  * @param line of the good ones, and {@code band} around it, as paths; empty where there is none
  * @param next the lead that is to be measured next, where the line predicts it
@@ -29,7 +29,7 @@ public record ComparisonDrawing(
     private static final double BOTTOM = 300;
     private static final double TOP = 16;
     private static final double RIGHT = 740;
-    private static final double ODD_BEYOND = 3.5;
+    private static final double OUTLIER_BEYOND = 3.5;
     private static final int TICKS = 5;
 
     public ComparisonDrawing {
@@ -39,32 +39,33 @@ public record ComparisonDrawing(
     }
 
     /** A lead; its name stands beside it where it is odd. */
-    public record LeadDot(double x, double y, String name, boolean odd) {}
+    public record LeadDot(double x, double y, String name, boolean outlier) {}
 
     /** A mark of a scale. */
     public record ComparisonTick(double at, String text) {}
 
     /** Draws leads, and the prediction for one more length. */
-    public static ComparisonDrawing of(LeadComparison alike, OptionalDouble nextM) {
+    public static ComparisonDrawing of(LeadComparison comparison, OptionalDouble nextM) {
         double longest = Math.max(
                         nextM.orElse(0),
-                        alike.leads().stream()
+                        comparison.leads().stream()
                                 .mapToDouble(each -> each.lead().lengthM())
                                 .max()
                                 .orElse(1))
                 * 1.08;
-        double most = alike.leads().stream()
+        double maximum = comparison.leads().stream()
                         .mapToDouble(each -> each.lead().ohm())
                         .filter(Double::isFinite)
                         .max()
                         .orElse(1)
                 * 1.12;
-        double top = alike.line()
-                .map(each -> Math.max(most, each.predicted(longest)))
-                .orElse(most);
+        double top = comparison
+                .line()
+                .map(each -> Math.max(maximum, each.predicted(longest)))
+                .orElse(maximum);
         ComparisonScale scale = new ComparisonScale(longest, Math.max(top, 1e-6));
         List<LeadDot> dots = new ArrayList<>();
-        for (LeadComparison.ComparedLead each : alike.leads()) {
+        for (LeadComparison.ComparedLead each : comparison.leads()) {
             if (Double.isInfinite(each.lead().ohm())) {
                 continue; // an open lead has no place on the scale; the table names it
             }
@@ -72,10 +73,11 @@ public record ComparisonDrawing(
                     ? Words.say("lead_list.no", each.lead().number())
                     : each.lead().words();
             dots.add(new LeadDot(
-                    scale.x(each.lead().lengthM()), scale.y(each.lead().ohm()), name, each.isOdd()));
+                    scale.x(each.lead().lengthM()), scale.y(each.lead().ohm()), name, each.isOutlier()));
         }
         Optional<LeadDot> next = nextM.isPresent()
-                ? alike.line()
+                ? comparison
+                        .line()
                         .map(each -> new LeadDot(
                                 scale.x(nextM.getAsDouble()),
                                 scale.y(each.predicted(nextM.getAsDouble())),
@@ -93,8 +95,8 @@ public record ComparisonDrawing(
         return new ComparisonDrawing(
                 WIDTH,
                 HEIGHT,
-                alike.line().map(each -> line(each, scale, 0)).orElse(""),
-                alike.line().map(each -> band(each, scale)).orElse(""),
+                comparison.line().map(each -> line(each, scale, 0)).orElse(""),
+                comparison.line().map(each -> band(each, scale)).orElse(""),
                 dots,
                 next,
                 across,
@@ -121,7 +123,7 @@ public record ComparisonDrawing(
     }
 
     private static String band(LeadLine family, ComparisonScale scale) {
-        double wide = ODD_BEYOND * family.scaleOhm();
+        double wide = OUTLIER_BEYOND * family.scaleOhm();
         return line(family, scale, wide)
                 + Paths.line(scale.x(scale.metres()), scale.y(family.predicted(scale.metres()) - wide))
                 + Paths.line(scale.x(0), scale.y(family.predicted(0) - wide)) + "Z";

@@ -15,8 +15,8 @@ public final class ConductorDrawing {
     private static final double LARGEST = 64;
     private static final double WIDTH = 720;
     private static final double LEFT = 20;
-    private static final double MOST_TIMES = 40;
-    private static final double LEAST_TIMES = 0.5;
+    private static final double MAX_TIMES = 40;
+    private static final double MIN_TIMES = 0.5;
     private static final int STEPS = 400;
 
     private ConductorDrawing() {}
@@ -57,7 +57,7 @@ public final class ConductorDrawing {
         String before = "";
         double from = LEFT;
         for (int i = 0; i <= STEPS; i++) {
-            double times = LEAST_TIMES * Math.pow(MOST_TIMES / LEAST_TIMES, (double) i / STEPS);
+            double times = MIN_TIMES * Math.pow(MAX_TIMES / MIN_TIMES, (double) i / STEPS);
             String does = Words.say(protection.does(times * protection.ratedA()));
             if (!does.equals(before) && !before.isEmpty()) {
                 zones.add(new Zone(from, x(times), before, zones.size()));
@@ -80,7 +80,7 @@ public final class ConductorDrawing {
     }
 
     private static double x(double times) {
-        double clamped = Math.max(LEAST_TIMES, Math.min(MOST_TIMES, times));
-        return LEFT + (WIDTH - 2 * LEFT) * Math.log(clamped / LEAST_TIMES) / Math.log(MOST_TIMES / LEAST_TIMES);
+        double clamped = Math.max(MIN_TIMES, Math.min(MAX_TIMES, times));
+        return LEFT + (WIDTH - 2 * LEFT) * Math.log(clamped / MIN_TIMES) / Math.log(MAX_TIMES / MIN_TIMES);
     }
 }

@@ -7,7 +7,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Words;
 
 /**
- * One wire stretched over the page to scale, with where each way of reckoning finds the fault: a bar over its interval with a
+ * One wire stretched over the page to scale, with where each way of calculation finds the fault: a bar over its interval with a
  * mark on its best guess, one row each, and what they say together on the wire itself.
  *
  * @param ticks of the scale, in metres from end 1

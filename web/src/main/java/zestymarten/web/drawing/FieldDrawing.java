@@ -11,9 +11,9 @@ import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
 
 /**
- * The touch field of one stage: a mark for every touch in the shape of the work. A column for end to end, a triangle for
+ * The measurement field of one stage: a mark for every measurement in the shape of the work. A column for end to end, a triangle for
  * shorts, a comb for the frame. Marks of one state are one path; neighbours in a row are drawn as one stroke when they are
- * too small to tell apart, so that the size grows with the rows and not with the touches.
+ * too small to tell apart, so that the size grows with the rows and not with the measurements.
  *
  * @param cell side of one mark's square in pixels
  * @param columns marks in a row of a column or comb; 0 for a triangle
@@ -25,8 +25,8 @@ public record FieldDrawing(
     private static final double WIDTH = 224;
     private static final double LARGEST = 20;
     private static final double TELLABLE = 5;
-    /** More pieces than this are not drawn touch by touch. */
-    private static final int MOST = 400;
+    /** More pieces than this are not drawn measurement by measurement. */
+    private static final int MAX = 400;
 
     public FieldDrawing {
         marks = Map.copyOf(marks);
@@ -37,10 +37,10 @@ public record FieldDrawing(
     /** The field of a stage; empty where there is nothing to draw or too much. */
     public static Optional<FieldDrawing> of(TestRun test, Stage stage, Optional<TestStep> current) {
         int pieces = test.pieces().all().size();
-        if (test.size(stage) == 0 || pieces > MOST) {
+        if (test.size(stage) == 0 || pieces > MAX) {
             return Optional.empty();
         }
-        boolean pairs = stage == Stage.SHORTS && !test.pieces().areTied();
+        boolean pairs = stage == Stage.SHORTS && !test.pieces().areLinked();
         return Optional.of(pairs ? triangle(test, current, pieces) : rows(test, stage, current));
     }
 
@@ -59,7 +59,7 @@ public record FieldDrawing(
         return drawn(cells, now, cell, columns, columns * cell, high * cell);
     }
 
-    /** Row i holds the touches of piece i with each later one, so that the field visibly shrinks. */
+    /** Row i holds the measurements of piece i with each later one, so that the field visibly shrinks. */
     private static FieldDrawing triangle(TestRun test, Optional<TestStep> current, int pieces) {
         double cell = Math.max(1.5, Math.min(LARGEST, WIDTH / Math.max(1, pieces - 1)));
         List<Cell> cells = new ArrayList<>();

@@ -20,9 +20,9 @@ public record StaveDrawing(
         List<Ground> grounds,
         int leftOut) {
     /** More measurements than this are not drawn. */
-    public static final int MOST = 160;
+    public static final int MAX = 160;
 
-    private static final int MOST_POINTS = 80;
+    private static final int MAX_POINTS = 80;
     private static final double LEFT = 96;
     private static final double TOP = 14;
     private static final double ROW = 17;
@@ -80,21 +80,21 @@ public record StaveDrawing(
     /** Draws measurements, of so many in all. */
     public static StaveDrawing of(Points points, List<Note> notes, int total) {
         List<StaveRow> rows = new ArrayList<>();
-        for (int i = 0; i < Math.min(MOST_POINTS, points.terminals().size()); i++) {
+        for (int i = 0; i < Math.min(MAX_POINTS, points.terminals().size()); i++) {
             rows.add(
                     new StaveRow(TOP + ROW * i, i + 1, points.terminals().get(i).name()));
         }
         List<StaveColumn> columns = new ArrayList<>();
         List<Ground> grounds = new ArrayList<>();
-        for (Note each : notes.subList(0, Math.min(MOST, notes.size()))) {
+        for (Note each : notes.subList(0, Math.min(MAX, notes.size()))) {
             double x = LEFT + COLUMN * columns.size() + COLUMN / 2;
             if (each.live()) {
                 grounds.add(new Ground(x - COLUMN / 2, COLUMN));
             }
             List<Double> a = heads(points, each.a());
             List<Double> b = heads(points, each.b());
-            double top = Math.min(least(a), least(b));
-            double bottom = Math.max(most(a), most(b));
+            double top = Math.min(minimum(a), minimum(b));
+            double bottom = Math.max(maximum(a), maximum(b));
             columns.add(new StaveColumn(x, top, bottom, a, b, each.state()));
         }
         return new StaveDrawing(
@@ -110,17 +110,17 @@ public record StaveDrawing(
         return side.stream()
                 .map(points::of)
                 .flatMap(Optional::stream)
-                .filter(point -> point <= MOST_POINTS)
+                .filter(point -> point <= MAX_POINTS)
                 .map(point -> TOP + ROW * (point - 1))
                 .sorted()
                 .toList();
     }
 
-    private static double least(List<Double> heads) {
+    private static double minimum(List<Double> heads) {
         return heads.stream().mapToDouble(each -> each).min().orElse(TOP);
     }
 
-    private static double most(List<Double> heads) {
+    private static double maximum(List<Double> heads) {
         return heads.stream().mapToDouble(each -> each).max().orElse(TOP);
     }
 }

@@ -13,11 +13,11 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.testplan.TestStep;
 
 /**
- * What a technician needs to see at one touch: the faces concerned, the two pins, the two probes, and the wire between
+ * What a technician needs to see at one measurement: the faces concerned, the two pins, the two probes, and the wire between
  * them if there should be one.
  *
  * @param plates connectors' bodies behind the faces
- * @param ties paths through the pins that are tied together, as far as they are on the faces shown
+ * @param links paths through the pins that are linked together, as far as they are on the faces shown
  * @param strand path of the wire that should join the pins, empty if they should be apart
  */
 public record StepDrawing(
@@ -25,7 +25,7 @@ public record StepDrawing(
         double height,
         List<Plate> plates,
         List<Needle> needles,
-        List<String> ties,
+        List<String> links,
         Optional<String> strand,
         Optional<Conductor> conductor) {
 
@@ -43,7 +43,7 @@ public record StepDrawing(
     public StepDrawing {
         plates = List.copyOf(plates);
         needles = List.copyOf(needles);
-        ties = List.copyOf(ties);
+        links = List.copyOf(links);
     }
 
     /** A face on its body, at its place; {@code frame} for the bare metal that stands for the frame. */
@@ -52,8 +52,8 @@ public record StepDrawing(
     /** A probe: its point on the pin, its handle away from it. */
     public record Needle(String colour, String pin, double x, double y, String path, double labelX, double labelY) {}
 
-    /** The face of one connector, with what is tied together on it. */
-    public static StepDrawing of(Assembly assembly, Connector connector, List<List<Terminal>> ties, boolean mating) {
+    /** The face of one connector, with what is linked together on it. */
+    public static StepDrawing of(Assembly assembly, Connector connector, List<List<Terminal>> links, boolean mating) {
         FaceDrawing face = FaceDrawing.of(
                 connector, used(assembly), new FaceDrawing.Room(FACE_WIDTH * 2, FACE_HEIGHT, mating, Optional.empty()));
         Plate plate = placed(new Plate(0, TOP, face.width(), face.height(), false, Optional.of(face)), BESIDE);
@@ -62,17 +62,17 @@ public record StepDrawing(
                 TOP + face.height() + 44,
                 List.of(plate),
                 List.of(),
-                tied(List.of(plate), ties),
+                linked(List.of(plate), links),
                 Optional.empty(),
                 Optional.empty());
     }
 
-    /** A line through the pins of each tie, face by face, in cavity order. */
-    private static List<String> tied(List<Plate> plates, List<List<Terminal>> ties) {
+    /** A line through the pins of each link, face by face, in cavity order. */
+    private static List<String> linked(List<Plate> plates, List<List<Terminal>> links) {
         List<String> paths = new ArrayList<>();
-        for (List<Terminal> tie : ties) {
+        for (List<Terminal> link : links) {
             for (Plate plate : plates) {
-                List<Point> points = tie.stream()
+                List<Point> points = link.stream()
                         .flatMap(each -> plate.face().flatMap(face -> face.at(each)).stream())
                         .toList();
                 if (points.size() > 1) {
@@ -96,15 +96,17 @@ public record StepDrawing(
                 .collect(Collectors.toSet());
     }
 
-    public static StepDrawing of(Assembly assembly, TestStep.Measurement touch, List<Conductor> route, boolean mating) {
+    public static StepDrawing of(
+            Assembly assembly, TestStep.Measurement measurement, List<Conductor> route, boolean mating) {
         Set<Terminal> used = used(assembly);
-        boolean together = touch.black().connector().equals(touch.red().connector());
+        boolean together =
+                measurement.black().connector().equals(measurement.red().connector());
         double width = together ? FACE_WIDTH * 2 : FACE_WIDTH;
         Plate left = plate(
                 assembly,
-                touch.black(),
+                measurement.black(),
                 used,
-                new FaceDrawing.Room(width, FACE_HEIGHT, mating, Optional.of(touch.black())));
+                new FaceDrawing.Room(width, FACE_HEIGHT, mating, Optional.of(measurement.black())));
         List<Plate> plates = new ArrayList<>();
         double whole = together ? left.width() + 2 * BESIDE : WIDTH;
         if (together) {
@@ -112,19 +114,19 @@ public record StepDrawing(
         } else {
             Plate right = plate(
                     assembly,
-                    touch.red(),
+                    measurement.red(),
                     used,
-                    new FaceDrawing.Room(width, FACE_HEIGHT, mating, Optional.of(touch.red())));
+                    new FaceDrawing.Room(width, FACE_HEIGHT, mating, Optional.of(measurement.red())));
             plates.add(placed(left, SIDE));
             plates.add(placed(right, WIDTH - SIDE - right.width()));
         }
         double tallest = plates.stream().mapToDouble(Plate::height).max().orElse(0);
         plates.replaceAll(plate -> lowered(plate, (tallest - plate.height()) / 2));
-        Point black = at(plates, touch.black());
-        Point red = at(plates, touch.red());
+        Point black = at(plates, measurement.black());
+        Point red = at(plates, measurement.red());
         List<Needle> needles = List.of(
-                needle("black", touch.black(), black, black.x() <= red.x()),
-                needle("red", touch.red(), red, red.x() < black.x()));
+                needle("black", measurement.black(), black, black.x() <= red.x()),
+                needle("red", measurement.red(), red, red.x() < black.x()));
         Optional<String> strand =
                 route.isEmpty() ? Optional.empty() : Optional.of(Paths.strand(black.x(), black.y(), red.x(), red.y()));
         return new StepDrawing(
@@ -132,7 +134,7 @@ public record StepDrawing(
                 TOP + tallest + 44,
                 plates,
                 needles,
-                tied(plates, touch.ties()),
+                linked(plates, measurement.links()),
                 strand,
                 route.isEmpty() ? Optional.empty() : Optional.of(route.get(0)));
     }

@@ -102,9 +102,9 @@ public record TrendDrawing(
     }
 
     /** The next 1, 2 or 5 of its power of ten. */
-    private static double roundStep(double least) {
-        double power = Math.pow(10, Math.floor(Math.log10(least)));
-        double share = least / power;
+    private static double roundStep(double minimum) {
+        double power = Math.pow(10, Math.floor(Math.log10(minimum)));
+        double share = minimum / power;
         return power * (share <= 1 ? 1 : share <= 2 ? 2 : share <= 5 ? 5 : 10);
     }
 

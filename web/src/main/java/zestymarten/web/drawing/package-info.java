@@ -1,5 +1,5 @@
 /**
- * Geometry of faces, strands, bands and touch fields as plain numbers and paths; templates only print it.
+ * Geometry of faces, strands, bands and measurement fields as plain numbers and paths; templates only print it.
  */
 @NullMarked
 @Uses({"platform"})

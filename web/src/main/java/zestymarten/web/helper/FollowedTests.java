@@ -28,7 +28,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
  */
 @Component
 class FollowedTests implements SmartLifecycle {
-    static final int MOST = 1000;
+    static final int MAX = 1000;
     private static final Duration EVERY = Duration.ofMillis(400);
     /** A connection ends after so long and is made anew: whoever may not see the test any more is refused then. */
     private static final Duration CONNECTION = Duration.ofMinutes(1);
@@ -38,9 +38,9 @@ class FollowedTests implements SmartLifecycle {
     private final HelperMapper mapper;
     private final Clock clock;
     private final Map<SseEmitter, Long> followers = new ConcurrentHashMap<>();
-    private Map<Long, Standing> known = Map.of();
+    private Map<Long, TestState> known = Map.of();
     private final ThreadPoolTaskScheduler watch = new ThreadPoolTaskScheduler();
-    private volatile @Nullable ScheduledFuture<?> looks;
+    private volatile @Nullable ScheduledFuture<?> polling;
 
     FollowedTests(HelperMapper mapper, Clock clock) {
         this.mapper = mapper;
@@ -56,8 +56,8 @@ class FollowedTests implements SmartLifecycle {
      * @param entries changes with every entry, with each that is taken back, and with the end
      * @param people who is on it and what they hold
      */
-    record Standing(long runId, String entries, String people) {
-        private Set<String> newsSince(Standing before) {
+    record TestState(long runId, String entries, String people) {
+        private Set<String> newsSince(TestState before) {
             Set<String> news = new HashSet<>();
             if (!entries.equals(before.entries)) {
                 news.add("test");
@@ -71,7 +71,7 @@ class FollowedTests implements SmartLifecycle {
 
     /** Whether nobody else can follow a test through this node: they ask now and then instead. */
     boolean isFull() {
-        return !isRunning() || followers.size() >= MOST;
+        return !isRunning() || followers.size() >= MAX;
     }
 
     /** A connection on which the events of a test are said: {@code test} and {@code people}, without anything in them. */
@@ -86,23 +86,23 @@ class FollowedTests implements SmartLifecycle {
     }
 
     /** Looks what has happened, and says it. While the database is away nothing has. */
-    synchronized void look() {
+    synchronized void poll() {
         Set<Long> open = Set.copyOf(followers.values());
         if (open.isEmpty()) {
             known = Map.of();
             return;
         }
-        Map<Long, Standing> before = known;
+        Map<Long, TestState> before = known;
         try {
             Instant since = clock.instant().minus(Presence.GONE_AFTER);
-            known = mapper.standing(List.copyOf(open), since).stream()
-                    .collect(Collectors.toMap(Standing::runId, Function.identity()));
+            known = mapper.states(List.copyOf(open), since).stream()
+                    .collect(Collectors.toMap(TestState::runId, Function.identity()));
         } catch (DataAccessException | TransactionException e) {
             return;
         }
         followers.forEach((follower, run) -> {
-            Standing now = known.get(run);
-            Standing then = before.get(run);
+            TestState now = known.get(run);
+            TestState then = before.get(run);
             if (now != null && then != null) {
                 now.newsSince(then)
                         .forEach(news ->
@@ -121,14 +121,14 @@ class FollowedTests implements SmartLifecycle {
 
     @Override
     public void start() {
-        looks = watch.scheduleWithFixedDelay(this::look, EVERY);
+        polling = watch.scheduleWithFixedDelay(this::poll, EVERY);
     }
 
     /** Before the server waits for its last requests: these would never end by themselves. */
     @Override
     public void stop() {
-        ScheduledFuture<?> ended = looks;
-        looks = null;
+        ScheduledFuture<?> ended = polling;
+        polling = null;
         if (ended != null) {
             ended.cancel(false);
         }
@@ -137,6 +137,6 @@ class FollowedTests implements SmartLifecycle {
 
     @Override
     public boolean isRunning() {
-        return looks != null;
+        return polling != null;
     }
 }

@@ -164,7 +164,7 @@ class HelperController {
         }
         FarEndPresence due = FarEndPresence.of(run.get());
         boolean held = !holds.isEmpty() && holds.equals(String.join(" ", due.pins()));
-        presence.here(run.get().id(), "helper at the far end", held ? Words.say("helper_controller.holds", holds) : "");
+        presence.here(run.get().id(), Presence.HELPER, held ? Words.say("helper_controller.holds", holds) : "");
         shown(run.get(), model);
         model.addAttribute("held", held);
         return run;

@@ -27,7 +27,7 @@ interface HelperMapper {
             @Param("runId") long runId, @Param("who") String who, @Param("step") String step, @Param("at") Instant at);
 
     /** How tests stand, and who was on them since a moment. */
-    List<FollowedTests.Standing> standing(@Param("runs") List<Long> runs, @Param("since") Instant since);
+    List<FollowedTests.TestState> states(@Param("runs") List<Long> runs, @Param("since") Instant since);
 
     List<Presence.Other> others(@Param("runId") long runId, @Param("who") String who, @Param("since") Instant since);
 }

@@ -59,7 +59,7 @@ final class ChainViews {
         known = ChainReadings.of(chain, ohms, ohm -> meter.accuracy() * ohm + 2 * meter.resolutionOhm());
         column = EngineeringFormat.column(
                 DoubleStream.concat(
-                                DoubleStream.of(chain.mostOhm(chain.stretches().size() - 1)),
+                                DoubleStream.of(chain.maxOhm(chain.stretches().size() - 1)),
                                 read.values().stream().mapToDouble(each -> each))
                         .filter(Double::isFinite)
                         .max()
@@ -71,7 +71,7 @@ final class ChainViews {
     record ChainWayView(String code, String words, String expected, boolean chosen) {}
 
     /** A point of the chain: the stretch before it, what it has by itself, what the way there may have, what was typed for it. */
-    record PointView(String point, String stretch, String own, String most, String typed, String share) {}
+    record PointView(String point, String stretch, String own, String maximum, String typed, String share) {}
 
     /**
      * A chain as ready text.
@@ -97,8 +97,8 @@ final class ChainViews {
         Set<String> jumps = new HashSet<>();
         for (Entry entry : test.entries()) {
             boolean onIt = entry.stands()
-                    && entry.step() instanceof TestStep.Measurement touch
-                    && (touch.isOn(wire.from()) || touch.isOn(wire.to()));
+                    && entry.step() instanceof TestStep.Measurement measurement
+                    && (measurement.isOn(wire.from()) || measurement.isOn(wire.to()));
             if (onIt && entry.content() instanceof Entry.Content.Reading reading) {
                 Set<String> words = Set.of(reading.where().split("\\s+"));
                 wire.zone().filter(words::contains).ifPresent(jumps::add);
@@ -112,12 +112,14 @@ final class ChainViews {
 
     /** What the run has read from the first point of the chain, corrected. */
     private void take(Entry entry) {
-        if (!(entry.step() instanceof TestStep.Measurement touch) || touch.isTied() || !touch.isOn(wires.start())) {
+        if (!(entry.step() instanceof TestStep.Measurement measurement)
+                || measurement.isLinked()
+                || !measurement.isOn(wires.start())) {
             return;
         }
-        String point = touch.black().equals(wires.start())
-                ? touch.red().name()
-                : touch.black().name();
+        String point = measurement.black().equals(wires.start())
+                ? measurement.red().name()
+                : measurement.black().name();
         test.judgement(entry).ifPresent(judgement -> {
             if (judgement.correctedOhm().isPresent()) {
                 read.put(point, judgement.correctedOhm().getAsDouble());
@@ -191,7 +193,7 @@ final class ChainViews {
                     each.point(),
                     each.name(),
                     Double.isNaN(own) ? "" : ohms(own),
-                    Words.figure(column, chain.mostOhm(points.size())),
+                    Words.figure(column, chain.maxOhm(points.size())),
                     typed.getOrDefault("at." + each.point(), ""),
                     Math.round(100 * known.shares().get(points.size())) + " %"));
             before = now;
@@ -253,7 +255,7 @@ final class ChainViews {
         double ohm = segment.ohm().orElseThrow();
         String what = Double.isInfinite(ohm)
                 ? Words.say("chain_views.open")
-                : Words.say("chain_views.most", ohms(ohm), ohms(segment.mostOhm()));
+                : Words.say("chain_views.most", ohms(ohm), ohms(segment.maxOhm()));
         return segment.isOne()
                 ? Words.say(
                         "chain_views.before",
@@ -280,7 +282,7 @@ final class ChainViews {
                 ohms(segment.ohm().orElseThrow()),
                 between(segment),
                 chain.stretches().get(stretch).name(),
-                ohms(chain.stretches().get(stretch).mostOhm()));
+                ohms(chain.stretches().get(stretch).maxOhm()));
     }
 
     private String contradiction(ChainReadings.Contradiction both) {

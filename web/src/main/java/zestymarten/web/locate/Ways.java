@@ -23,7 +23,7 @@ import zestymarten.web.testrun.RunSnapshot;
 /** Every way with what was typed for it. */
 final class Ways {
     private static final String USUAL_DOUBT = "2";
-    private static final double MOST_DOUBT = 50;
+    private static final double MAX_DOUBT = 50;
     /** How far a cable's resistance may be from that of its section: what a metre has by design is worth no more. */
     private static final double DESIGN_DOUBT = 0.1;
 
@@ -94,10 +94,10 @@ final class Ways {
     private double doubt() {
         String text = typed.getOrDefault("doubt", USUAL_DOUBT).strip();
         Optional<Double> said = LocateFigures.figure(text.endsWith("%") ? text : text + "%", CalculationMeasure.RATIO)
-                .filter(each -> each <= MOST_DOUBT / 100);
+                .filter(each -> each <= MAX_DOUBT / 100);
         if (said.isEmpty()) {
             trouble.add(Words.say(
-                    "ways.uncertainty_not_accepted_expected", text, EngineeringFormat.figure(MOST_DOUBT), USUAL_DOUBT));
+                    "ways.uncertainty_not_accepted_expected", text, EngineeringFormat.figure(MAX_DOUBT), USUAL_DOUBT));
         }
         return said.orElse(Double.parseDouble(USUAL_DOUBT) / 100);
     }
@@ -154,7 +154,7 @@ final class Ways {
                 ? ""
                 : Stream.of(wire.from(), wire.to())
                         .flatMap(end ->
-                                run.test().standing(new TestStep.ManualStep(ManualAction.LIFTED, end.name())).stream())
+                                run.test().entriesOf(new TestStep.ManualStep(ManualAction.LIFTED, end.name())).stream())
                         .map(entry -> Words.say(run.test().words(entry)))
                         .filter(words -> LocateFigures.figure(words, CalculationMeasure.METRE)
                                 .isPresent())
@@ -162,7 +162,7 @@ final class Ways {
                         .orElse("");
     }
 
-    /** Ohms per metre of the wire as designed, at the temperature of the test. */
+    /** Resistance per metre of the wire as designed, at the temperature of the test. */
     private Optional<DistanceReading> perMetre() {
         Limit limit = run.test().design().limits().of(wire);
         return limit.nominal().isPresent() && wire.lengthM().isPresent()

@@ -15,8 +15,8 @@ import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Words;
 
 /**
- * Asks meters for their reading, in SCPI-99 style text over TCP. Whatever goes wrong is told in a sentence, and the run goes on
- * by hand. A stand-in is told first what the technician's hands do; a real one never is.
+ * Asks meters for their reading, in SCPI-99 style text over TCP. Whatever goes wrong is said in a sentence, and the run goes on
+ * by hand. A stand-in is sent first what the technician's hands do; a real one never is.
  */
 @Service
 public class Instruments {
@@ -51,7 +51,7 @@ public class Instruments {
     /**
      * A meter's answer to a query.
      *
-     * @param hands what a stand-in is told first: what is on the bench, where the probes are
+     * @param hands what a stand-in is sent first: what is on the bench, where the probes are
      * @throws Refused if it is not there, is too slow, or answers nonsense
      */
     public double ask(String address, List<String> hands, String query) {

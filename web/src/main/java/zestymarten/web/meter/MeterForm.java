@@ -16,7 +16,7 @@ import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.Refused;
 
-/** A meter as typed; every field is text, and every problem is told with what was read. */
+/** A meter as typed; every field is text, and every problem is named with what was read. */
 record MeterForm(
         String name,
         String accuracy,

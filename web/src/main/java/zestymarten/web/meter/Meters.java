@@ -17,7 +17,7 @@ import zestymarten.web.platform.Refused;
 /** The workshop's meters. */
 @Service
 public class Meters {
-    private static final int MOST = 200;
+    private static final int MAX = 200;
     private static final int ZEROS = 100;
 
     private final MeterMapper mapper;
@@ -38,10 +38,10 @@ public class Meters {
                 .toList();
     }
 
-    /** By name, the first {@value #MOST}. */
+    /** By name, the first {@value #MAX}. */
     @Transactional(readOnly = true)
     public List<MeterRow> all() {
-        return mapper.all(MOST);
+        return mapper.all(MAX);
     }
 
     @Transactional(readOnly = true)

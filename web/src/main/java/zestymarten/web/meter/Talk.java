@@ -12,7 +12,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Refused;
 
 /**
- * A connection to one instrument, in SCPI-99 style text. Whatever goes wrong is told in a sentence. A stand-in can be told what
+ * A connection to one instrument, in SCPI-99 style text. Whatever goes wrong is said in a sentence. A stand-in can be sent what
  * the technician's hands do; a real instrument never is. Not safe to share.
  */
 public final class Talk implements AutoCloseable {
@@ -39,7 +39,7 @@ public final class Talk implements AutoCloseable {
         return standIn;
     }
 
-    /** What the technician's hands do, told to a stand-in. */
+    /** What the technician's hands do, sent to a stand-in. */
     public void hands(List<String> hands) {
         if (standIn && !hands.isEmpty()) {
             command(String.join("\n", hands));

@@ -72,8 +72,8 @@ class Audit {
 
     /** Lines before one of them, the newest first, that contain a text. */
     @Transactional(readOnly = true)
-    public List<AuditLine> before(long id, String search, int most) {
-        return mapper.before(id, search, most);
+    public List<AuditLine> before(long id, String search, int maximum) {
+        return mapper.before(id, search, maximum);
     }
 
     /** Wrong passwords since a moment: for a name from an address, for that name, from that address. */

@@ -14,7 +14,7 @@ import zestymarten.web.platform.Words;
 /** The audit list, for an administrator: a page at a time, or as a table. */
 @Controller
 class AuditController {
-    private static final int MOST_EXPORTED = 100_000;
+    private static final int MAX_EXPORTED = 100_000;
 
     private final Audit audit;
 
@@ -37,7 +37,7 @@ class AuditController {
 
     @GetMapping("/audit.csv")
     ResponseEntity<String> csv(@RequestParam(defaultValue = "") String search) {
-        List<List<String>> rows = audit.before(Long.MAX_VALUE, search.strip(), MOST_EXPORTED).stream()
+        List<List<String>> rows = audit.before(Long.MAX_VALUE, search.strip(), MAX_EXPORTED).stream()
                 .map(line -> List.of(
                         line.at().toString(),
                         line.who(),

@@ -17,7 +17,7 @@ interface AuditMapper {
             @Param("subject") String subject,
             @Param("detail") String detail);
 
-    List<Audit.AuditLine> before(@Param("id") long id, @Param("search") String search, @Param("most") int most);
+    List<Audit.AuditLine> before(@Param("id") long id, @Param("search") String search, @Param("most") int maximum);
 
     Audit.Failures failures(
             @Param("name") String name, @Param("address") String address, @Param("since") Instant since);

@@ -13,7 +13,7 @@ import zestymarten.core.quantity.Message;
  */
 final class PasswordRules {
     static final int SHORTEST = 12;
-    private static final int MOST_BYTES = 72;
+    private static final int MAX_BYTES = 72;
     private static final int FEWEST_LETTERS = 5;
     private static final String UNMISTAKABLE = "abcdefghjkmnpqrstuvwxyz23456789";
     private static final int GROUPS = 4;
@@ -38,8 +38,8 @@ final class PasswordRules {
         if (password.codePointCount(0, password.length()) < SHORTEST) {
             return Optional.of(Message.of("password_rules.password_too_short_use", SHORTEST));
         }
-        if (password.getBytes(StandardCharsets.UTF_8).length > MOST_BYTES) {
-            return Optional.of(Message.of("password_rules.password_too_long_use", MOST_BYTES));
+        if (password.getBytes(StandardCharsets.UTF_8).length > MAX_BYTES) {
+            return Optional.of(Message.of("password_rules.password_too_long_use", MAX_BYTES));
         }
         if (password.chars().distinct().count() < FEWEST_LETTERS) {
             return Optional.of(Message.of("password_rules.password_repeats_itself_use", FEWEST_LETTERS));

@@ -17,6 +17,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /** The people of this installation. At least one administrator who may sign in always remains. */
 @Service
@@ -101,7 +102,7 @@ public class People implements UserDetailsService {
         }
         String password = PasswordRules.oneTime();
         insert(name, password, role, false, clock.instant().plus(ONE_TIME));
-        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.PERSON_ADDED, name, role.word()));
+        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.PERSON_ADDED, name, Words.say(role)));
         return password;
     }
 
@@ -130,7 +131,7 @@ public class People implements UserDetailsService {
         mapper.setRole(name, role);
         signedIn.endAll(name);
         events.publishEvent(
-                new AuditEvent(AuditEvent.AuditKind.ROLE, name, person.role().word() + " -> " + role.word()));
+                new AuditEvent(AuditEvent.AuditKind.ROLE, name, Words.say("audit.role", person.role(), role)));
     }
 
     /** Keeps a person from signing in, or lets the person in again; what the person recorded stays. */

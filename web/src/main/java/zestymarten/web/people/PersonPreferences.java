@@ -19,11 +19,11 @@ import zestymarten.web.platform.PreferencesOf;
 @Service
 class PersonPreferences implements PreferencesOf {
     private static final Logger LOG = LoggerFactory.getLogger(PersonPreferences.class);
-    private static final int MOST_REMEMBERED = 1_000;
+    private static final int MAX_REMEMBERED = 1_000;
 
     private final PreferenceMapper mapper;
     private final Cache<String, Preferences> remembered = Caffeine.newBuilder()
-            .maximumSize(MOST_REMEMBERED)
+            .maximumSize(MAX_REMEMBERED)
             .expireAfterWrite(Duration.ofSeconds(10))
             .build();
 

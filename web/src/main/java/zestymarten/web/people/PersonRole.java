@@ -8,23 +8,13 @@ import java.util.stream.Stream;
 /** What a person may do. Each role may do all that those before it may. */
 public enum PersonRole {
     /** Looks, and uses the tools that save nothing. */
-    VIEWER("viewer"),
+    VIEWER,
     /** Tests units, describes assemblies, keeps meters. */
-    TECHNICIAN("technician"),
+    TECHNICIAN,
     /** Signs for others and sets limits. */
-    LEAD("lead hand"),
+    LEAD,
     /** Looks after people and this installation. */
-    ADMIN("administrator");
-
-    private final String word;
-
-    PersonRole(String word) {
-        this.word = word;
-    }
-
-    public String word() {
-        return word;
-    }
+    ADMIN;
 
     public String code() {
         return name().toLowerCase(Locale.ROOT);

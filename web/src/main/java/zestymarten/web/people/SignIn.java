@@ -25,8 +25,8 @@ class SignIn implements AuthenticationProvider {
     /** For how long wrong passwords count. */
     static final Duration WINDOW = Duration.ofMinutes(5);
 
-    private static final int MOST_FOR_BOTH = 5;
-    private static final int MOST_FOR_ONE = 30;
+    private static final int MAX_FOR_BOTH = 5;
+    private static final int MAX_FOR_ONE = 30;
     private static final int LONGEST_NAME = 200;
 
     private final DaoAuthenticationProvider people;
@@ -48,16 +48,16 @@ class SignIn implements AuthenticationProvider {
                 typed.getDetails() instanceof WebAuthenticationDetails details ? details.getRemoteAddress() : "";
         Audit.Failures failures =
                 audit.failures(named, address, Instant.now(clock).minus(WINDOW));
-        if (failures.both() >= MOST_FOR_BOTH
-                || failures.ofName() >= MOST_FOR_ONE
-                || failures.fromAddress() >= MOST_FOR_ONE) {
+        if (failures.both() >= MAX_FOR_BOTH
+                || failures.ofName() >= MAX_FOR_ONE
+                || failures.fromAddress() >= MAX_FOR_ONE) {
             throw new LockedException("Too many wrong passwords.");
         }
         try {
             return people.authenticate(typed);
         } catch (BadCredentialsException e) {
             audit.strange(AuditEvent.AuditKind.SIGN_IN_FAILED, address, named, "");
-            if (failures.both() + 1 == MOST_FOR_BOTH) {
+            if (failures.both() + 1 == MAX_FOR_BOTH) {
                 audit.strange(AuditEvent.AuditKind.SIGN_IN_SLOWED, address, named, "");
             }
             throw e;

@@ -17,6 +17,7 @@ import zestymarten.web.platform.Bearers;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Secret;
+import zestymarten.web.platform.Words;
 
 /**
  * Tokens by which programs act for a person without the person's password. Only a digest is stored. A token never does more than its person may do at that moment, and
@@ -26,7 +27,7 @@ import zestymarten.web.platform.Secret;
 class Tokens implements Bearers {
     private static final String PREFIX = "marten_";
     private static final int LONGEST_NAME = 60;
-    private static final int MOST = 50;
+    private static final int MAX = 50;
     private static final Duration SEEN_AGAIN = Duration.ofMinutes(1);
 
     private final TokenMapper mapper;
@@ -67,13 +68,13 @@ class Tokens implements Bearers {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
             throw new Refused("token", Message.of("tokens.give_token_name_most", LONGEST_NAME));
         }
-        if (mapper.of(person).size() >= MOST) {
-            throw new Refused("token", Message.of("tokens.you_have_tokens_revoke", MOST));
+        if (mapper.of(person).size() >= MAX) {
+            throw new Refused("token", Message.of("tokens.you_have_tokens_revoke", MAX));
         }
         String token = PREFIX + Secret.fresh();
         mapper.insert(person, name, Secret.digest(token), writes, clock.instant());
-        events.publishEvent(
-                new AuditEvent(AuditEvent.AuditKind.TOKEN_MADE, name, writes ? "reads and writes" : "reads"));
+        events.publishEvent(new AuditEvent(
+                AuditEvent.AuditKind.TOKEN_MADE, name, Words.say(writes ? "audit.reads_and_writes" : "audit.reads")));
         return token;
     }
 
@@ -103,7 +104,7 @@ class Tokens implements Bearers {
     }
 
     private static String[] roles(Holder holder) {
-        PersonRole most = holder.writes() ? PersonRole.LEAD : PersonRole.VIEWER;
-        return (holder.role().compareTo(most) < 0 ? holder.role() : most).included();
+        PersonRole maximum = holder.writes() ? PersonRole.LEAD : PersonRole.VIEWER;
+        return (holder.role().compareTo(maximum) < 0 ? holder.role() : maximum).included();
     }
 }

@@ -1,7 +1,7 @@
 package zestymarten.web.pinout;
 
 /**
- * What one touch of a read-off showed.
+ * What one measurement of a read-off showed.
  *
  * @param far pins with spaces between
  */

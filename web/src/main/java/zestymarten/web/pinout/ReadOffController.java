@@ -25,8 +25,8 @@ class ReadOffController {
         this.readOffs = readOffs;
     }
 
-    /** The touch that is due as ready text. */
-    record AskView(String near, String far, String tie) {}
+    /** The measurement that is due as ready text. */
+    record AskView(String near, String far, String link) {}
 
     /** A wire found. */
     record FoundWireView(String from, String to) {}
@@ -43,7 +43,7 @@ class ReadOffController {
             @RequestParam(name = "near_pins") String nearPins,
             @RequestParam String far,
             @RequestParam(name = "far_pins") String farPins,
-            @RequestParam(defaultValue = "false") boolean tied,
+            @RequestParam(defaultValue = "false") boolean linked,
             Principal who) {
         long id = readOffs.begin(new ReadOffRow(
                 0,
@@ -52,7 +52,7 @@ class ReadOffController {
                 count("near_pins", nearPins),
                 far.strip(),
                 count("far_pins", farPins),
-                tied,
+                linked,
                 who.getName(),
                 null));
         return ResponseEntity.ok().header("HX-Redirect", "/read-off/" + id).build();
@@ -62,7 +62,7 @@ class ReadOffController {
         if (!typed.strip().matches("[0-9]{1,3}")) {
             throw new Refused(
                     field,
-                    Message.of("read_off_controller.not_accepted_expected_how", typed.strip(), ReadOff.MOST_PINS));
+                    Message.of("read_off_controller.not_accepted_expected_how", typed.strip(), ReadOff.MAX_PINS));
         }
         return Integer.parseInt(typed.strip());
     }
@@ -88,19 +88,19 @@ class ReadOffController {
         return "redirect:/assemblies/" + readOffs.become(id, who.getName());
     }
 
-    private static String shown(ReadOffs.ReadOffState standing, String template, Model model) {
-        Optional<ReadOff.Ask> next = standing.state().next();
-        model.addAttribute("row", standing.row());
-        model.addAttribute("count", standing.answers().size());
-        model.addAttribute("left", standing.state().left());
+    private static String shown(ReadOffs.ReadOffState found, String template, Model model) {
+        Optional<ReadOff.Ask> next = found.state().next();
+        model.addAttribute("row", found.row());
+        model.addAttribute("count", found.answers().size());
+        model.addAttribute("left", found.state().left());
         model.addAttribute(
                 "ask",
                 next.map(ask -> new AskView(
                                 ask.near().name(),
                                 ask.far().get(0).name(),
-                                ask.isTied() ? ReadOffs.names(ask.far()) : ""))
+                                ask.isLinked() ? ReadOffs.names(ask.far()) : ""))
                         .orElse(null));
-        List<FoundWireView> wires = standing.state().wires().entrySet().stream()
+        List<FoundWireView> wires = found.state().wires().entrySet().stream()
                 .map(each ->
                         new FoundWireView(each.getKey().name(), each.getValue().name()))
                 .toList();

@@ -10,6 +10,6 @@ record ReadOffRow(
         int nearPins,
         String farId,
         int farPins,
-        boolean tied,
+        boolean linked,
         String startedBy,
         @Nullable Long assemblyId) {}

@@ -23,7 +23,7 @@ import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Words;
 
-/** Read-offs: begun, answered touch by touch, made into a wiring. */
+/** Read-offs: started, answered measurement by measurement, made into an assembly. */
 @Service
 class ReadOffs {
     private final ReadOffMapper mapper;
@@ -71,7 +71,7 @@ class ReadOffs {
         return ReadOff.of(
                 pins(row.nearId(), row.nearPins()),
                 pins(row.farId(), row.farPins()),
-                row.tied(),
+                row.linked(),
                 answers.stream()
                         .map(each -> new ReadOff.PairAnswer(
                                 new ReadOff.Ask(Terminal.of(each.near()), terminals(each.far())), each.joined()))
@@ -93,15 +93,15 @@ class ReadOffs {
     }
 
     /**
-     * Keeps the answer to the touch that is due.
+     * Keeps the answer to the measurement that is due.
      *
      * @param count how many answers the sender knows of
      * @throws Conflict if somebody else has answered meanwhile
      */
     @Transactional
     public ReadOffState answer(long id, int count, boolean joined, String by) {
-        ReadOffState standing = hold(id, count);
-        ReadOff.Ask ask = standing.state()
+        ReadOffState found = hold(id, count);
+        ReadOff.Ask ask = found.state()
                 .next()
                 .orElseThrow(() -> new Conflict(Message.of("read_offs.everything_measured_already")));
         AnswerRow row = new AnswerRow(count + 1, ask.near().name(), names(ask.far()), joined);
@@ -118,30 +118,29 @@ class ReadOffs {
 
     private ReadOffState hold(long id, int count) {
         mapper.lock(id);
-        ReadOffState standing = find(id);
-        if (standing.row().assemblyId() != null) {
+        ReadOffState found = find(id);
+        if (found.row().assemblyId() != null) {
             throw new Conflict(Message.of("read_offs.this_read_off_has"));
         }
-        if (standing.answers().size() != count) {
+        if (found.answers().size() != count) {
             throw new Conflict(Message.of("read_offs.somebody_has_answered_meanwhile"));
         }
-        return standing;
+        return found;
     }
 
-    /** Makes the wires that were found a wiring, and answers its number. */
+    /** Makes the wires that were found an assembly, and answers its number. */
     @Transactional
     public long become(long id, String by) {
         mapper.lock(id);
-        ReadOffState standing = find(id);
-        if (standing.row().assemblyId() != null) {
-            return standing.row().assemblyId();
+        ReadOffState found = find(id);
+        if (found.row().assemblyId() != null) {
+            return found.row().assemblyId();
         }
-        if (standing.state().next().isPresent() || standing.state().wires().isEmpty()) {
+        if (found.state().next().isPresent() || found.state().wires().isEmpty()) {
             throw new Refused("", Message.of("read_offs.read_off_complete_when"));
         }
-        Assembly assembly = WireList.read(standing.state().wireList())
-                .assembly(
-                        standing.row().name(), AssemblyKind.CABLE, Words.say("read_offs.read_off_good_unit"), Map.of());
+        Assembly assembly = WireList.read(found.state().wireList())
+                .assembly(found.row().name(), AssemblyKind.CABLE, Words.say("read_offs.read_off_good_unit"), Map.of());
         long made = assemblies.create(assembly, by).assemblyId();
         mapper.setAssembly(id, made);
         return made;

@@ -1,5 +1,5 @@
 /**
- * Reading an unknown wiring off a good unit, touch by touch, until it becomes a wiring of its own.
+ * Reading an unknown wiring off a good unit, measurement by measurement, until it becomes an assembly of its own.
  *
  * <p>No door: nothing else uses it.
  */

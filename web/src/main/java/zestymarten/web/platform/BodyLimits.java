@@ -32,20 +32,20 @@ class BodyLimits extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        long most = most(request);
-        if (request.getContentLengthLong() > most) {
+        long maximum = maximum(request);
+        if (request.getContentLengthLong() > maximum) {
             response.setHeader("Connection", "close"); // what comes is not read
             Refusals.say(
                     request,
                     response,
                     HttpStatus.CONTENT_TOO_LARGE,
-                    Words.say("body_limits.what_was_sent_bytes", request.getContentLengthLong(), most));
+                    Words.say("body_limits.what_was_sent_bytes", request.getContentLengthLong(), maximum));
             return;
         }
-        chain.doFilter(request.getContentLengthLong() < 0 ? new Counted(request, most) : request, response);
+        chain.doFilter(request.getContentLengthLong() < 0 ? new Counted(request, maximum) : request, response);
     }
 
-    private static long most(HttpServletRequest request) {
+    private static long maximum(HttpServletRequest request) {
         String path = request.getRequestURI();
         String type = String.valueOf(request.getContentType());
         boolean stranger = request.getCookies() == null && request.getHeader("Authorization") == null;
@@ -60,16 +60,16 @@ class BodyLimits extends OncePerRequestFilter {
 
     /** A body whose length was not announced. */
     private static final class Counted extends HttpServletRequestWrapper {
-        private final long most;
+        private final long maximum;
 
-        Counted(HttpServletRequest request, long most) {
+        Counted(HttpServletRequest request, long maximum) {
             super(request);
-            this.most = most;
+            this.maximum = maximum;
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
-            return new Counting(super.getInputStream(), most);
+            return new Counting(super.getInputStream(), maximum);
         }
     }
 
@@ -77,9 +77,9 @@ class BodyLimits extends OncePerRequestFilter {
         private final ServletInputStream in;
         private long left;
 
-        Counting(ServletInputStream in, long most) {
+        Counting(ServletInputStream in, long maximum) {
             this.in = in;
-            left = most;
+            left = maximum;
         }
 
         @Override

@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Picture {
     private static final int SIDE = 2000;
-    private static final long MOST_PIXELS = 60_000_000;
+    private static final long MAX_PIXELS = 60_000_000;
     private static final double QUALITY = 0.85;
     private static final String JPEG = "jpeg";
     private static final Set<String> FORMATS = Set.of(JPEG, "png");
@@ -43,7 +43,7 @@ public final class Picture {
                 reader.setInput(in);
                 boolean known = FORMATS.contains(format(reader));
                 long pixels = (long) reader.getWidth(0) * reader.getHeight(0);
-                return known && pixels <= MOST_PIXELS ? Optional.of(encoded(reader)) : Optional.empty();
+                return known && pixels <= MAX_PIXELS ? Optional.of(encoded(reader)) : Optional.empty();
             } finally {
                 reader.dispose();
             }

@@ -7,21 +7,21 @@ import org.springframework.web.util.UriComponentsBuilder;
 
 /**
  * The address under which others reach a page, for what is printed: the one that this installation was started with, or
- * that of the request where it was told none.
+ * that of the request where it was given none.
  */
 @Component
 public class PublicAddress {
-    private final String told;
+    private final String given;
 
-    PublicAddress(@Value("${marten.public-url}") String told) {
-        this.told = told;
+    PublicAddress(@Value("${marten.public-url}") String given) {
+        this.given = given;
     }
 
     /** A page's address in full. */
     public String of(String path) {
-        UriComponentsBuilder base = told.isEmpty()
+        UriComponentsBuilder base = given.isEmpty()
                 ? ServletUriComponentsBuilder.fromCurrentContextPath()
-                : UriComponentsBuilder.fromUriString(told);
+                : UriComponentsBuilder.fromUriString(given);
         return base.build().toUriString().replaceAll("/+$", "") + path;
     }
 }

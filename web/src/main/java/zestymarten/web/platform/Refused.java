@@ -11,24 +11,24 @@ public final class Refused extends RuntimeException {
     private static final long serialVersionUID = 1;
 
     /** As many are listed as somebody would read. */
-    private static final int MOST = 100;
+    private static final int MAX = 100;
 
     private final transient List<Problem> problems;
 
     public Refused(List<Problem> problems) {
         super(problems.stream()
-                .limit(MOST)
+                .limit(MAX)
                 .map(each -> Words.say(each.message()))
                 .collect(Collectors.joining("\n")));
         this.problems = shortened(problems);
     }
 
     private static List<Problem> shortened(List<Problem> all) {
-        if (all.size() <= MOST) {
+        if (all.size() <= MAX) {
             return List.copyOf(all);
         }
-        List<Problem> first = new ArrayList<>(all.subList(0, MOST));
-        first.add(new Problem("", Message.of("refused.more_problems", all.size() - MOST)));
+        List<Problem> first = new ArrayList<>(all.subList(0, MAX));
+        first.add(new Problem("", Message.of("refused.more_problems", all.size() - MAX)));
         return List.copyOf(first);
     }
 

@@ -20,7 +20,7 @@ import zestymarten.core.quantity.Patience;
 
 /**
  * No request of one person costs more than ten seconds of computation, and of those that may cost much only two are computed
- * at once: a third waits for its turn, and is told to come back where none comes. So that nobody starves the others.
+ * at once: a third waits for its turn, and is asked to come back where none comes. So that nobody starves the others.
  */
 @Component
 @Order(0) // inside the rules of security, which decide first

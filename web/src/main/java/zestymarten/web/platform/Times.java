@@ -24,7 +24,7 @@ public final class Times {
         return MINUTE.format(at.atZone(ZoneId.systemDefault()));
     }
 
-    /** The same with its offset, for what is read elsewhere or later: the hour that comes twice is told apart. */
+    /** The same with its offset, for what is read elsewhere or later: the hour that comes twice is distinguished. */
     public static String stamp(Instant at) {
         return STAMP.format(at.atZone(ZoneId.systemDefault()));
     }

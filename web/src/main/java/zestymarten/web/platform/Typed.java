@@ -99,12 +99,12 @@ public final class Typed {
         return text.matches("[0-9]{1,18}") ? Long.parseLong(text) : 0;
     }
 
-    private OptionalDouble above(String field, Message expected, double least) {
+    private OptionalDouble above(String field, Message expected, double minimum) {
         String text = text(field);
         if (text.isEmpty()) {
             return OptionalDouble.empty();
         }
-        if (new ReadingParser(false).understand(text) instanceof MeterReading.Value value && value.value() >= least) {
+        if (new ReadingParser(false).understand(text) instanceof MeterReading.Value value && value.value() >= minimum) {
             return OptionalDouble.of(value.value());
         }
         refuse(field, Message.of("typed.not_accepted_expected", text, expected));

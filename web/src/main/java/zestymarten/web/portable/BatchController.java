@@ -25,6 +25,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.ReadingParser;
+import zestymarten.core.testrun.UnitState;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.AssemblyLine;
 import zestymarten.web.drawing.LeadDrawing;
@@ -37,7 +38,7 @@ import zestymarten.web.unit.UnitLine;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
 
-/** Test day: begun with tags, then lead after lead by Enter alone. */
+/** Test day: started with tags, then lead after lead by Enter alone. */
 @Controller
 class BatchController {
     private static final Pattern UNIT = Pattern.compile("/units/([0-9]{1,18})");
@@ -60,7 +61,8 @@ class BatchController {
     record Coupling(int lead, String typed, boolean asked, boolean suspect) {}
 
     @GetMapping("/batch-test")
-    String start(@RequestParam(defaultValue = "0") long wiring, @RequestParam Map<String, String> fields, Model model) {
+    String start(
+            @RequestParam(defaultValue = "0") long assembly, @RequestParam Map<String, String> fields, Model model) {
         if (fields.containsKey("sheet")) {
             Map<String, String> kept = days.kept(Typed.number(fields.get("sheet")));
             return "redirect:/batch-test/" + kept.get("day") + "?position=" + kept.get("position");
@@ -69,22 +71,22 @@ class BatchController {
         List<AssemblyLine> all = assemblies.page(search, 0).stream()
                 .sorted(Comparator.comparing(each -> !each.kind().equals("lead")))
                 .toList();
-        boolean listed = all.stream().anyMatch(each -> each.id() == wiring);
-        long chosen = listed || all.isEmpty() ? wiring : all.get(0).id();
+        boolean listed = all.stream().anyMatch(each -> each.id() == assembly);
+        long chosen = listed || all.isEmpty() ? assembly : all.get(0).id();
         model.addAttribute("search", search);
-        model.addAttribute("wirings", all);
+        model.addAttribute("assemblies", all);
         model.addAttribute("meters", meters.all());
         model.addAttribute("days", days.last());
-        model.addAttribute("wiring", chosen);
+        model.addAttribute("assembly", chosen);
         model.addAttribute("tags", String.join("\n", tags(chosen)));
         coupled(new Typed(fields), model);
         return "portable/start";
     }
 
-    /** The tags of all units of a wiring that are not scrapped. */
-    private List<String> tags(long wiring) {
-        return units.of(wiring).stream()
-                .filter(each -> !each.state().equals("scrapped"))
+    /** The tags of all units of an assembly that are not scrapped. */
+    private List<String> tags(long assembly) {
+        return units.of(assembly).stream()
+                .filter(each -> each.state() != UnitState.SCRAPPED)
                 .map(UnitLine::serial)
                 .toList();
     }
@@ -94,7 +96,7 @@ class BatchController {
         if (typed.has("row")) {
             int leads = (int) typed.figure("row", 5);
             Map<Integer, Double> read = new HashMap<>();
-            for (int lead = 1; lead <= leads && lead <= CoupledLeads.MOST; lead++) {
+            for (int lead = 1; lead <= leads && lead <= CoupledLeads.MAX; lead++) {
                 int behind = lead;
                 ohm("k" + lead, typed).ifPresent(ohm -> read.put(behind, ohm));
             }
@@ -138,11 +140,11 @@ class BatchController {
     @PostMapping("/batch-test")
     String begin(@RequestParam Map<String, String> fields, Principal who) {
         Typed typed = new Typed(fields);
-        long wiring = (long) typed.figure("wiring", 0);
+        long assembly = (long) typed.figure("assembly", 0);
         long meter = (long) typed.figure("meter", 0);
         DayRow row = new DayRow(
                 0,
-                assemblies.latest(wiring).id(),
+                assemblies.latest(assembly).id(),
                 "",
                 meters.find(meter).id(),
                 typed.figure("leads_ohm", 0),
@@ -188,7 +190,8 @@ class BatchController {
         Optional<UnitRow> unit =
                 address.matches() ? Optional.of(units.find(Long.parseLong(address.group(1)))) : Optional.empty();
         String tag = unit.map(UnitRow::serial).orElse(code.strip());
-        boolean ours = unit.isEmpty() || unit.get().assemblyId() == day.wiring().assemblyId();
+        boolean ours =
+                unit.isEmpty() || unit.get().assemblyId() == day.revision().assemblyId();
         return day.leads().stream()
                 .filter(each -> ours && each.tag().equalsIgnoreCase(tag))
                 .findFirst()

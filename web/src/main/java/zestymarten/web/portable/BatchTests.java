@@ -15,6 +15,7 @@ import zestymarten.core.meter.TestConditions;
 import zestymarten.core.portable.LeadTest;
 import zestymarten.core.portable.LeadVerdict;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.testrun.UnitState;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.meter.Meters;
@@ -31,7 +32,7 @@ import zestymarten.web.worksheet.Worksheets;
 @Service
 class BatchTests {
     private static final int SHOWN = 8;
-    private static final int MOST_LEADS = 500;
+    private static final int MAX_LEADS = 500;
     private static final int LONGEST_TAG = 60;
     /** A lead to be watched comes back in half the time. */
     private static final int SOONER = 2;
@@ -53,7 +54,7 @@ class BatchTests {
     }
 
     /** A day with its leads, and how a lead of it is checked. */
-    record Day(DayRow row, Revision wiring, LeadTest check, List<LeadRow> leads) {
+    record Day(DayRow row, Revision revision, LeadTest check, List<LeadRow> leads) {
         /** The first lead that is not done. */
         Optional<LeadRow> next() {
             return leads.stream().filter(each -> !each.isDone()).findFirst();
@@ -85,8 +86,8 @@ class BatchTests {
                 .filter(each -> !each.isEmpty())
                 .distinct()
                 .toList();
-        if (clean.isEmpty() || clean.size() > MOST_LEADS) {
-            throw new Refused("tags", Message.of("batch_tests.read_tags_expected_line", clean.size(), MOST_LEADS));
+        if (clean.isEmpty() || clean.size() > MAX_LEADS) {
+            throw new Refused("tags", Message.of("batch_tests.read_tags_expected_line", clean.size(), MAX_LEADS));
         }
         clean.stream().filter(each -> each.length() > LONGEST_TAG).findFirst().ifPresent(each -> {
             throw new Refused("tags", Message.of("batch_tests.tag_longer_than_characters", each, LONGEST_TAG));
@@ -113,7 +114,7 @@ class BatchTests {
         if (row == null) {
             throw new NotFound(Message.of("batch_tests.there_no_batch_test", id));
         }
-        Revision wiring = assemblies.revision(row.revisionId());
+        Revision revision = assemblies.revision(row.revisionId());
         TestConditions conditions = new TestConditions(
                 row.ambientC(),
                 meters.find(row.meterId()).meter(),
@@ -121,8 +122,8 @@ class BatchTests {
                 LeadPolicy.FULL,
                 false,
                 TestConditions.JOINED_BELOW_OHM);
-        LeadTest check = new LeadTest(wiring.assembly(), conditions, row.testV(), row.onScrews());
-        return new Day(row, wiring, check, mapper.leads(id));
+        LeadTest check = new LeadTest(revision.assembly(), conditions, row.testV(), row.onScrews());
+        return new Day(row, revision, check, mapper.leads(id));
     }
 
     /**
@@ -134,7 +135,7 @@ class BatchTests {
         LeadRow lead = day.lead(position);
         LeadVerdict verdict = day.check().judge(typed);
         if (verdict.outcome().isFinal()) {
-            UnitRow unit = units.takeToTheBench(day.wiring().assemblyId(), lead.tag());
+            UnitRow unit = units.takeToTheBench(day.revision().assemblyId(), lead.tag());
             long sheet = sheets.keepFor(unit.id(), kept(day, lead, verdict), by);
             mapper.insertResult(
                     day.row().id(),
@@ -171,15 +172,15 @@ class BatchTests {
         LocalDate today = LocalDate.now(clock);
         switch (outcome) {
             case PASS -> {
-                units.setState(unitId, "in service");
+                units.setState(unitId, UnitState.IN_SERVICE);
                 units.setDue(unitId, new DueDate(today.plusMonths(day.months()), null, null));
             }
             case WATCH -> {
-                units.setState(unitId, "in service");
+                units.setState(unitId, UnitState.IN_SERVICE);
                 units.setDue(unitId, new DueDate(today.plusDays(day.months() * 30L / SOONER), null, null));
             }
-            case FAIL -> units.setState(unitId, "quarantined");
-            case SCREWS_ONLY -> units.setState(unitId, "on the bench");
+            case FAIL -> units.setState(unitId, UnitState.QUARANTINED);
+            case SCREWS_ONLY -> units.setState(unitId, UnitState.ON_THE_BENCH);
             case INCOMPLETE -> throw new IllegalStateException("Only a final verdict settles a lead.");
         }
     }

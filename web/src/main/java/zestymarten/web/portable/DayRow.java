@@ -3,19 +3,19 @@ package zestymarten.web.portable;
 import java.time.Instant;
 
 /**
- * A test day as it was begun.
+ * A test day as it was started.
  *
  * @param months until a lead that passes is due again
  */
 record DayRow(
         long id,
         long revisionId,
-        String wiring,
+        String assembly,
         long meterId,
         double leadsOhm,
         double ambientC,
         double testV,
         boolean onScrews,
         int months,
-        String begunBy,
-        Instant begunAt) {}
+        String startedBy,
+        Instant startedAt) {}

@@ -17,8 +17,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.quantity.Message;
-import zestymarten.simulator.practice.Act;
 import zestymarten.simulator.practice.Exercises;
+import zestymarten.simulator.practice.PracticeAction;
 import zestymarten.simulator.practice.Replay;
 import zestymarten.simulator.practice.Score;
 import zestymarten.simulator.practice.Session;
@@ -77,7 +77,7 @@ class PracticeController {
         model.addAttribute("allCount", Exercises.all().size());
         model.addAttribute("underWay", views(practices.underWay(who.getName())));
         model.addAttribute("last", views(practices.last(who.getName())));
-        model.addAttribute("wirings", assemblies.page("", 0));
+        model.addAttribute("assemblies", assemblies.page("", 0));
         boolean lead = who.getAuthorities().stream().anyMatch(each -> "ROLE_LEAD".equals(each.getAuthority()));
         model.addAttribute("trainees", lead ? trainees() : List.of());
         return "practice/room";
@@ -108,15 +108,15 @@ class PracticeController {
         return "redirect:/practice/" + practices.begin(exercise, who.getName());
     }
 
-    /** On a unit of any wiring, with a fault by chance; the same number hides the same fault. */
+    /** On a unit of any assembly, with a fault by chance; the same number hides the same fault. */
     @PostMapping("/chance")
-    String chance(@RequestParam long wiring, @RequestParam(defaultValue = "") String seed, Principal who) {
+    String chance(@RequestParam long assembly, @RequestParam(defaultValue = "") String seed, Principal who) {
         String typed = seed.strip();
         if (!typed.isEmpty() && !typed.matches(SEED)) {
             throw new Refused("seed", Message.of("practice_controller.seed", typed));
         }
         long number = typed.isEmpty() ? new SplittableRandom().nextLong(SEEDS) : Long.parseLong(typed);
-        return "redirect:/practice/" + practices.begin(wiring, number, who.getName());
+        return "redirect:/practice/" + practices.begin(assembly, number, who.getName());
     }
 
     @GetMapping("/{id}")
@@ -127,15 +127,15 @@ class PracticeController {
 
     /** What was typed, or pressed. */
     @PostMapping("/{id}/acts")
-    String act(
+    String action(
             @PathVariable long id,
             @RequestParam int count,
-            @RequestParam(defaultValue = "") String act,
+            @RequestParam(defaultValue = "") String action,
             @RequestParam(defaultValue = "") String press,
             Principal who,
             Model model) {
-        String typed = press.isEmpty() ? act.strip() : press;
-        show(id, practices.act(id, count, typed, who.getName()).session(), model);
+        String typed = press.isEmpty() ? action.strip() : press;
+        show(id, practices.action(id, count, typed, who.getName()).session(), model);
         return "practice/work";
     }
 
@@ -150,7 +150,7 @@ class PracticeController {
             Principal who,
             Model model) {
         String typed = "say " + kind + " " + names.strip() + (where.isEmpty() ? "" : " at " + where);
-        show(id, practices.act(id, count, typed, who.getName()).session(), model);
+        show(id, practices.action(id, count, typed, who.getName()).session(), model);
         return "practice/work";
     }
 
@@ -208,17 +208,17 @@ class PracticeController {
         return Message.of(
                 "practice_controller.effort",
                 Message.figure(Math.round(effort.seconds() / 6) / 10.0, ""),
-                effort.touches(),
-                effort.walks());
+                effort.measurements(),
+                effort.trips());
     }
 
-    /** An act of a replay. */
-    record PracticeStepView(int number, String act, String answer, boolean chosen) {}
+    /** An action of a replay. */
+    record PracticeStepView(int number, String action, String answer, boolean chosen) {}
 
     /** What it might have been, with its share. */
     record PracticeSuspectView(String text, long percent) {}
 
-    /** What was certain before an act, and what would have told most. */
+    /** What was certain before an action, and what would have shown most. */
     @GetMapping("/{id}/replay")
     String replay(@PathVariable long id, @RequestParam(defaultValue = "1") int at, Principal who, Model model) {
         Session session = practices.find(id, who.getName()).session();
@@ -230,7 +230,7 @@ class PracticeController {
         for (int i = 1; i <= events.size(); i++) {
             steps.add(new PracticeStepView(
                     i,
-                    events.get(i - 1).act().text(),
+                    events.get(i - 1).action().text(),
                     Words.say(events.get(i - 1).answer()),
                     i == at));
         }
@@ -250,16 +250,16 @@ class PracticeController {
                         .toList());
         model.addAttribute("best", replay.best().map(RecommendationWords::why).orElse(""));
         model.addAttribute(
-                "bestTouch",
+                "bestMeasurement",
                 replay.best()
                         .map(each -> each.black() + " \u2013 " + each.red())
                         .orElse(""));
         model.addAttribute(
                 "same",
-                event.act() instanceof Act.Touch touch
+                event.action() instanceof PracticeAction.Measure measurement
                         && replay.best()
                                 .filter(each -> List.of(each.black(), each.red())
-                                        .containsAll(List.of(touch.black(), touch.red())))
+                                        .containsAll(List.of(measurement.black(), measurement.red())))
                                 .isPresent());
         return "practice/replay";
     }

@@ -17,10 +17,13 @@ interface PracticeMapper {
     @Nullable
     Long lock(long id);
 
-    List<String> acts(long id);
+    List<String> actions(long id);
 
-    void insertAct(
-            @Param("id") long id, @Param("sequence") int sequence, @Param("act") String act, @Param("at") Instant at);
+    void insertAction(
+            @Param("id") long id,
+            @Param("sequence") int sequence,
+            @Param("action") String action,
+            @Param("at") Instant at);
 
     void finish(@Param("id") long id, @Param("points") int points, @Param("at") Instant at);
 

@@ -2,7 +2,7 @@ package zestymarten.web.practice;
 
 import org.jspecify.annotations.Nullable;
 
-/** A session: of an exercise by its name, or of a unit by chance on a revision of a wiring; points once it is over. */
+/** A session: of an exercise by its name, or of a unit by chance on a revision of an assembly; points once it is over. */
 record PracticeRow(
         long id,
         String trainee,

@@ -10,8 +10,8 @@ import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.testrun.Entry;
-import zestymarten.simulator.practice.Act;
 import zestymarten.simulator.practice.Exercise;
+import zestymarten.simulator.practice.PracticeAction;
 import zestymarten.simulator.practice.Session;
 import zestymarten.web.drawing.FaceDrawing;
 import zestymarten.web.platform.Words;
@@ -19,7 +19,7 @@ import zestymarten.web.platform.Words;
 /**
  * A session as ready text and drawings.
  *
- * @param answer what came of the last act
+ * @param answer what came of the last action
  * @param shown whether that is what a meter shows
  * @param loose terminals on no face: joints and the frame
  * @param presses what can be done with one press, as it is typed, with its word
@@ -33,7 +33,7 @@ public record PracticeView(
         String clock,
         String place,
         List<String> arranged,
-        String act,
+        String action,
         String answer,
         boolean shown,
         List<FaceView> faces,
@@ -73,14 +73,14 @@ public record PracticeView(
             String labelSize,
             List<PinView> pins) {}
 
-    /** A terminal that can be touched; {@code state} says which probe is on it, and whether it is tied. */
+    /** A terminal that can be measured; {@code state} says which probe is on it, and whether it is linked. */
     public record PinView(String terminal, String name, double x, double y, String state) {}
 
     /** Something to press. */
-    public record Press(String act, String word) {}
+    public record Press(String action, String word) {}
 
     /** A line of what was done. */
-    public record LogLine(int number, String act, String answer) {}
+    public record LogLine(int number, String action, String answer) {}
 
     static PracticeView of(long id, Session session) {
         Exercise exercise = session.exercise();
@@ -90,7 +90,7 @@ public record PracticeView(
         for (int i = events.size(); i > Math.max(0, events.size() - LOG); i--) {
             log.add(new LogLine(
                     i,
-                    events.get(i - 1).act().text(),
+                    events.get(i - 1).action().text(),
                     Words.say(events.get(i - 1).answer())));
         }
         return new PracticeView(
@@ -100,10 +100,13 @@ public record PracticeView(
                 Words.say(exercise.story()),
                 functions(exercise),
                 Words.say(
-                        "practice_view.effort", Math.round(session.seconds() / 60), session.touches(), session.walks()),
+                        "practice_view.effort",
+                        Math.round(session.seconds() / 60),
+                        session.measurements(),
+                        session.trips()),
                 session.place(),
                 Stream.concat(
-                                session.ties().stream()
+                                session.links().stream()
                                         .map(each -> Words.say(
                                                 "practice_view.linked",
                                                 each.stream()
@@ -111,15 +114,16 @@ public record PracticeView(
                                                         .collect(Collectors.joining(" ")))),
                                 session.arranged().stream().map(Words::say))
                         .toList(),
-                last.map(each -> each.act().text()).orElse(""),
+                last.map(each -> each.action().text()).orElse(""),
                 last.map(each -> Words.say(each.answer())).orElse(""),
-                last.filter(each -> each.act() instanceof Act.Touch).isPresent(),
+                last.filter(each -> each.action() instanceof PracticeAction.Measure)
+                        .isPresent(),
                 exercise.assembly().connectors().stream()
                         .map(each -> face(session, each))
                         .toList(),
                 loose(session),
                 presses(session),
-                Act.KINDS.stream()
+                PracticeAction.KINDS.stream()
                         .map(each -> new Press(each, Words.say("finding_kind." + each)))
                         .toList(),
                 Stream.concat(
@@ -135,7 +139,7 @@ public record PracticeView(
     }
 
     private static List<String> functions(Exercise exercise) {
-        return exercise.complaint().functions().entrySet().stream()
+        return exercise.symptoms().functions().entrySet().stream()
                 .map(each -> Words.say("practice_view.function", each.getKey(), each.getValue()))
                 .sorted()
                 .toList();
@@ -170,8 +174,8 @@ public record PracticeView(
                 .map(each ->
                         each.black().equals(terminal) ? "black" : each.red().equals(terminal) ? "red" : "")
                 .orElse("");
-        boolean tied = session.ties().stream().anyMatch(each -> each.contains(terminal));
-        return tied ? (probe + " linked").strip() : probe;
+        boolean linked = session.links().stream().anyMatch(each -> each.contains(terminal));
+        return linked ? (probe + " linked").strip() : probe;
     }
 
     private static List<PinView> loose(Session session) {
@@ -208,7 +212,7 @@ public record PracticeView(
                             ? new Press("dry", Words.say("practice_view.dry"))
                             : new Press("wet", Words.say("practice_view.wet")));
         }
-        if (!session.ties().isEmpty()) {
+        if (!session.links().isEmpty()) {
             presses.add(new Press("unlink", Words.say("practice_view.unlink")));
         }
         presses.add(new Press("done", Words.say("practice_view.done")));

@@ -10,10 +10,10 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.quantity.Message;
-import zestymarten.simulator.practice.Act;
 import zestymarten.simulator.practice.Chance;
 import zestymarten.simulator.practice.Exercise;
 import zestymarten.simulator.practice.Exercises;
+import zestymarten.simulator.practice.PracticeAction;
 import zestymarten.simulator.practice.Session;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.Revision;
@@ -21,12 +21,12 @@ import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 
-/** Practice sessions: begun, done act by act, handed back. */
+/** Practice sessions: started, done action by action, handed back. */
 @Service
 class Practices {
-    private static final int MOST_ACTS = 500;
+    private static final int MAX_ACTIONS = 500;
     /** More wires take the solver longer than a page may. */
-    private static final int MOST_WIRES = 60;
+    private static final int MAX_WIRES = 60;
 
     private final PracticeMapper mapper;
     private final Assemblies assemblies;
@@ -50,18 +50,18 @@ class Practices {
         return mapper.insert(new PracticeRow(0, trainee, exercise, null, null, null), now());
     }
 
-    /** Begins on a unit of a wiring, with a fault by chance. */
+    /** Begins on a unit of an assembly, with a fault by chance. */
     @Transactional
     public long begin(long assemblyId, long seed, String trainee) {
         Revision revision = assemblies.latest(assemblyId);
         Assembly assembly = revision.assembly();
-        if (!Chance.isPossible(assembly) || assembly.conductors().size() > MOST_WIRES) {
+        if (!Chance.isPossible(assembly) || assembly.conductors().size() > MAX_WIRES) {
             throw new Refused(
-                    "wiring",
+                    "assembly",
                     Message.of(
                             "practices.this_assembly_has_wires",
                             assembly.conductors().size(),
-                            MOST_WIRES));
+                            MAX_WIRES));
         }
         return mapper.insert(new PracticeRow(0, trainee, null, revision.id(), seed, null), now());
     }
@@ -91,35 +91,36 @@ class Practices {
         PracticeRow row = Optional.ofNullable(mapper.find(id))
                 .filter(each -> each.trainee().equals(trainee))
                 .orElseThrow(() -> new NotFound(Message.of("practices.you_have_no_practice", id)));
-        List<Act> acts =
-                mapper.acts(id).stream().map(each -> Act.of(each).orElseThrow()).toList();
-        return new PracticeState(row, Session.of(exercise(row), acts));
+        List<PracticeAction> actions = mapper.actions(id).stream()
+                .map(each -> PracticeAction.of(each).orElseThrow())
+                .toList();
+        return new PracticeState(row, Session.of(exercise(row), actions));
     }
 
     /**
      * Does something.
      *
-     * @param count how many acts the sender knows of, so that nothing is done twice
+     * @param count how many actions the sender knows of, so that nothing is done twice
      * @throws Refused if it is nothing that can be done, or not now
      * @throws Conflict if the sender does not know all of them
      */
     @Transactional
-    public PracticeState act(long id, int count, String typed, String trainee) {
+    public PracticeState action(long id, int count, String typed, String trainee) {
         mapper.lock(id);
         PracticeState before = find(id, trainee);
         int done = before.session().events().size();
         if (done != count) {
             throw new Conflict(Message.of("practices.something_was_done_this"));
         }
-        if (done >= MOST_ACTS) {
-            throw new Refused("", Message.of("practices.that_was_acts_finish", MOST_ACTS));
+        if (done >= MAX_ACTIONS) {
+            throw new Refused("", Message.of("practices.that_was_acts_finish", MAX_ACTIONS));
         }
-        Act act =
-                Act.of(typed).orElseThrow(() -> new Refused("", Message.of("practices.not_accepted_expected", typed)));
-        before.session().objection(act).ifPresent(objection -> {
+        PracticeAction action = PracticeAction.of(typed)
+                .orElseThrow(() -> new Refused("", Message.of("practices.not_accepted_expected", typed)));
+        before.session().objection(action).ifPresent(objection -> {
             throw new Refused("", objection);
         });
-        mapper.insertAct(id, count + 1, act.text(), now());
+        mapper.insertAction(id, count + 1, action.text(), now());
         PracticeState after = find(id, trainee);
         after.session().score().ifPresent(score -> mapper.finish(id, score.points(), now()));
         return after;

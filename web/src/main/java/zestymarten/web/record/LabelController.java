@@ -40,7 +40,7 @@ class LabelController {
     record EndLabel(String wire, String here, String there, String words) {}
 
     /** All labels of a unit as ready text. */
-    record LabelSheet(String serial, String wiring, String state, String due, Qr code, List<EndLabel> ends) {}
+    record LabelSheet(String serial, String assembly, String state, String due, Qr code, List<EndLabel> ends) {}
 
     /** As an image; a view would be sent as a page, whatever it holds. */
     @GetMapping(path = "/units/{id}/label.svg", produces = "image/svg+xml")
@@ -76,7 +76,7 @@ class LabelController {
         return new LabelSheet(
                 unit.serial(),
                 unit.assembly(),
-                unit.state(),
+                Words.say(unit.state()),
                 unit.due().text(),
                 Qr.of(publicAddress.of("/units/" + unit.id())),
                 ends);

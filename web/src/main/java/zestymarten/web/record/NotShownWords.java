@@ -8,6 +8,7 @@ import zestymarten.core.assembly.Access;
 import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.judgement.Expectation;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.testplan.CoverageAnalysis;
 import zestymarten.core.testplan.ManualAction;
@@ -71,9 +72,9 @@ final class NotShownWords {
 
     private boolean isRead(Component diode) {
         return test.steps(Stage.DIODES)
-                        .filter(step -> step instanceof TestStep.Measurement touch
-                                && touch.isOn(diode.a())
-                                && touch.isOn(diode.b())
+                        .filter(step -> step instanceof TestStep.Measurement measurement
+                                && measurement.isOn(diode.a())
+                                && measurement.isOn(diode.b())
                                 && test.isDone(step)
                                 && test.state(step) != StepState.SKIPPED)
                         .count()
@@ -117,8 +118,8 @@ final class NotShownWords {
     private void leads() {
         long small = test.entries().stream()
                 .filter(entry -> entry.stands()
-                        && entry.step() instanceof TestStep.Measurement touch
-                        && test.expectation(touch) instanceof Expectation.Joined joined
+                        && entry.step() instanceof TestStep.Measurement measurement
+                        && test.expectation(measurement) instanceof Expectation.Joined joined
                         && test.conditions().leadsExceed(joined.limit().high()))
                 .count();
         if (small > 0) {
@@ -130,11 +131,11 @@ final class NotShownWords {
     private void substitutes() {
         for (Entry entry : test.entries()) {
             boolean cured = entry.stands()
-                    && entry.step() instanceof TestStep.ManualStep act
-                    && (act.action() == ManualAction.SUBSTITUTED || act.action() == ManualAction.REPLUGGED)
-                    && test.state(act) == StepState.WATCH;
+                    && entry.step() instanceof TestStep.ManualStep manual
+                    && (manual.action() == ManualAction.SUBSTITUTED || manual.action() == ManualAction.REPLUGGED)
+                    && test.state(manual) == StepState.WATCH;
             if (cured) {
-                String part = ((TestStep.ManualStep) entry.step()).subject();
+                Message part = ((TestStep.ManualStep) entry.step()).subject().words();
                 said.add(
                         ((TestStep.ManualStep) entry.step()).action() == ManualAction.SUBSTITUTED
                                 ? Words.say("not_shown_words.diagnosis_works_another_one", part)
@@ -146,19 +147,11 @@ final class NotShownWords {
     private void skipped() {
         String skipped = test.entries().stream()
                 .filter(entry -> entry.stands() && entry.content() instanceof Entry.Content.Skip)
-                .map(entry -> where(entry.step()) + " (" + ((Entry.Content.Skip) entry.content()).reason() + ")")
+                .map(entry ->
+                        Words.say(entry.step().title()) + " (" + ((Entry.Content.Skip) entry.content()).reason() + ")")
                 .collect(Collectors.joining("; "));
         if (!skipped.isEmpty()) {
             said.add(Words.say("not_shown_words.skipped", skipped));
         }
-    }
-
-    private static String where(TestStep step) {
-        return step.fold(
-                probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
-                        ? Words.say("not_shown_words.probes_together_tone")
-                        : Words.say("not_shown_words.probes_together_resistance"),
-                touch -> Words.say(touch.title()),
-                RecordViews::action);
     }
 }

@@ -21,7 +21,7 @@ import zestymarten.web.record.RecordResult.ReadingLine;
  */
 record ReadingDigest(List<ReadingLine> shown, List<Passed> passed, int all, int left) {
     /** A certificate of so many readings is still read by somebody. */
-    private static final int MOST = 400;
+    private static final int MAX = 400;
 
     /**
      * Passes of one stage.
@@ -32,7 +32,7 @@ record ReadingDigest(List<ReadingLine> shown, List<Passed> passed, int all, int 
     record Passed(String stage, int count, String span, String numbers) {}
 
     static ReadingDigest of(List<ReadingLine> all) {
-        if (all.size() <= MOST) {
+        if (all.size() <= MAX) {
             return new ReadingDigest(all, List.of(), all.size(), 0);
         }
         Map<String, List<ReadingLine>> passes = new LinkedHashMap<>();
@@ -45,26 +45,26 @@ record ReadingDigest(List<ReadingLine> shown, List<Passed> passed, int all, int 
             }
         }
         return new ReadingDigest(
-                others.subList(0, Math.min(MOST, others.size())),
+                others.subList(0, Math.min(MAX, others.size())),
                 passes.entrySet().stream()
                         .map(each -> passed(each.getKey(), each.getValue()))
                         .toList(),
                 all.size(),
-                Math.max(0, others.size() - MOST));
+                Math.max(0, others.size() - MAX));
     }
 
     private static Passed passed(String stage, List<ReadingLine> lines) {
-        OptionalDouble least = figures(lines).min();
-        OptionalDouble most = figures(lines).max();
+        OptionalDouble minimum = figures(lines).min();
+        OptionalDouble maximum = figures(lines).max();
         return new Passed(
                 stage,
                 lines.size(),
-                least.isEmpty()
+                minimum.isEmpty()
                         ? ""
                         : Words.say(
                                 "reading_digest.passed",
-                                Message.figure(least.getAsDouble(), "Ω"),
-                                Message.figure(most.getAsDouble(), "Ω")),
+                                Message.figure(minimum.getAsDouble(), "Ω"),
+                                Message.figure(maximum.getAsDouble(), "Ω")),
                 Words.say(
                         "reading_digest.passed",
                         lines.get(0).sequence(),

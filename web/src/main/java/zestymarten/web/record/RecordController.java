@@ -88,7 +88,7 @@ class RecordController {
         model.addAttribute("paper", paper);
         model.addAttribute("belongs", seal.filter(each -> each.isOf(paper)).isPresent());
         model.addAttribute("unitId", run.unitId());
-        model.addAttribute("standing", releases.of(run));
+        model.addAttribute("decided", releases.of(run));
         model.addAttribute("decisions", Decision.values());
         return "record/record";
     }
@@ -141,7 +141,7 @@ class RecordController {
     }
 
     private static String named(RecordView view, String ending, boolean attached) {
-        String name = view.assembly() + " " + view.unit() + " run " + view.id() + ending;
+        String name = view.assembly() + " " + view.unit() + " test " + view.id() + ending;
         ContentDisposition.Builder builder = attached ? ContentDisposition.attachment() : ContentDisposition.inline();
         return builder.filename(name, StandardCharsets.UTF_8).build().toString();
     }

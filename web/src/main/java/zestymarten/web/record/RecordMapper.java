@@ -21,5 +21,5 @@ interface RecordMapper {
     List<String> verify(long runId);
 
     /** The numbers of tests that ended and whose record is not kept yet, the oldest first. */
-    List<Long> unsealed(int most);
+    List<Long> unsealed(int maximum);
 }

@@ -33,7 +33,7 @@ import zestymarten.web.testrun.RunSnapshot;
 /** Puts a run into the words and figures of its certificate. */
 @Component
 class RecordViews {
-    private static final int MOST_IMPLIED = 200;
+    private static final int MAX_IMPLIED = 200;
 
     RecordView view(RunSnapshot run, RecordResult result) {
         TestRun test = run.test();
@@ -80,11 +80,11 @@ class RecordViews {
                 Rules.VERSION,
                 summary(outcome, findings.size(), test.asFound().size(), test.left()),
                 NotShownWords.by(test),
-                test.implied(MOST_IMPLIED).stream().map(RecordViews::implied).toList(),
+                test.implied(MAX_IMPLIED).stream().map(RecordViews::implied).toList(),
                 test.asFound().stream().map(RecordViews::finding).toList(),
                 findings.stream().map(RecordViews::finding).toList(),
                 test.repairs().stream().map(each -> repair(test, each)).toList(),
-                complaint(test),
+                symptoms(test),
                 insulation(test),
                 test.entries().stream().map(entry -> reading(test, entry)).toList());
     }
@@ -127,11 +127,7 @@ class RecordViews {
             case WATCH ->
                 (repaired > 0 ? Words.say("record_views.found_and_repaired", repaired) + " " : "")
                         + Words.say("record_views.everything_was_tested_passes");
-            case FAIL ->
-                (findings == 1
-                                ? Words.say("record_views.one_fault_was_found")
-                                : Words.say("record_views.faults_were_found", findings))
-                        + untested;
+            case FAIL -> Words.say("record_views.faults_were_found", findings) + untested;
             case INCOMPLETE -> Words.say("record_views.nothing_known_be_wrong", untested);
         };
     }
@@ -147,17 +143,17 @@ class RecordViews {
 
     /** The number of a reading, with the position in which it was taken where that is not the usual one. */
     private static String number(Entry entry) {
-        return entry.step() instanceof TestStep.Measurement touch
-                        && !touch.state().isEmpty()
-                ? Words.say("record_views.no_in", entry.sequence(), touch.state())
+        return entry.step() instanceof TestStep.Measurement measurement
+                        && !measurement.state().isEmpty()
+                ? Words.say("record_views.no_in", entry.sequence(), measurement.state())
                 : Words.say("record_views.no", entry.sequence());
     }
 
     private static RecordResult.ReadingLine reading(TestRun test, Entry entry) {
         Optional<Judgement> judgement = test.judgement(entry);
-        Optional<Limit> limit = entry.step() instanceof TestStep.Measurement touch
-                        && touch.isInOhms()
-                        && test.expectation(touch) instanceof Expectation.Joined joined
+        Optional<Limit> limit = entry.step() instanceof TestStep.Measurement measurement
+                        && measurement.isInOhms()
+                        && test.expectation(measurement) instanceof Expectation.Joined joined
                 ? Optional.of(joined.limit())
                 : Optional.empty();
         String corrected = judgement
@@ -166,21 +162,28 @@ class RecordViews {
                 .orElse("");
         Optional<Entry.Content.Reading> typed =
                 entry.content() instanceof Entry.Content.Reading reading ? Optional.of(reading) : Optional.empty();
-        Optional<InsulationLimit> least = entry.step() instanceof TestStep.Measurement touch
-                        && touch.isUnderVoltage()
-                        && touch.stage() != Stage.WITHSTAND
-                ? Optional.of(test.least(touch))
+        Optional<InsulationLimit> minimum = entry.step() instanceof TestStep.Measurement measurement
+                        && measurement.isUnderVoltage()
+                        && measurement.stage() != Stage.WITHSTAND
+                ? Optional.of(test.minimum(measurement))
                 : Optional.empty();
-        boolean apart = entry.step() instanceof TestStep.Measurement touch && touch.isInOhms() && limit.isEmpty();
+        boolean apart =
+                entry.step() instanceof TestStep.Measurement measurement && measurement.isInOhms() && limit.isEmpty();
         return new RecordResult.ReadingLine(
                 entry.sequence(),
                 Words.say(entry.step().stage().title()),
-                entry.step().fold(probes -> "", touch -> touch.black().name(), RecordViews::action),
-                entry.step() instanceof TestStep.Measurement touch ? touch.red().name() : "",
+                entry.step()
+                        .fold(
+                                probes -> "",
+                                measurement -> measurement.black().name(),
+                                manual -> Words.say(manual.title())),
+                entry.step() instanceof TestStep.Measurement measurement
+                        ? measurement.red().name()
+                        : "",
                 setup(entry.step()),
-                entry.step() instanceof TestStep.Measurement touch
-                                && !touch.state().isEmpty()
-                        ? touch.state()
+                entry.step() instanceof TestStep.Measurement measurement
+                                && !measurement.state().isEmpty()
+                        ? measurement.state()
                         : RecordResult.AT_REST,
                 typed.map(Entry.Content.Reading::asTyped).orElse(""),
                 Words.say(test.words(entry)),
@@ -193,15 +196,15 @@ class RecordViews {
                         .map(each -> Words.figure(each.correctedOhm().getAsDouble(), "Ω"))
                         .orElse(""),
                 limit.map(each -> EngineeringFormat.figure(each.low().value()))
-                        .or(() -> least.map(
-                                each -> EngineeringFormat.figure(each.least().value())))
+                        .or(() -> minimum.map(
+                                each -> EngineeringFormat.figure(each.minimum().value())))
                         .orElse(""),
                 limit.map(each -> EngineeringFormat.figure(each.high().value())).orElse(""),
                 limit.map(each -> Words.say("record_views.maximum", each.high()))
-                        .or(() -> least.map(each -> Words.say("record_views.minimum", each.least())))
+                        .or(() -> minimum.map(each -> Words.say("record_views.minimum", each.minimum())))
                         .orElse(apart ? Words.say("record_views.apart") : ""),
                 limit.map(each -> Words.say(each.derivation()))
-                        .or(() -> least.map(each -> Words.say(each.derivation())))
+                        .or(() -> minimum.map(each -> Words.say(each.derivation())))
                         .or(() -> withstand(test, entry))
                         .or(() -> diode(test, entry))
                         .orElse(apart ? Words.say("record_views.assembly_joins_them_nowhere") : ""),
@@ -215,27 +218,29 @@ class RecordViews {
     }
 
     private static Optional<String> diode(TestRun test, Entry entry) {
-        return entry.step() instanceof TestStep.Measurement touch && touch.isOnDiodeRange()
+        return entry.step() instanceof TestStep.Measurement measurement && measurement.isOnDiodeRange()
                 ? Optional.of(
-                        test.isForwards(touch)
+                        test.isForwards(measurement)
                                 ? Words.say(
                                         "record_views.forward_voltage",
-                                        Message.figure(test.diodeRule(touch).least(), "V"),
-                                        Message.figure(test.diodeRule(touch).most(), "V"))
+                                        Message.figure(
+                                                test.diodeRule(measurement).minimum(), "V"),
+                                        Message.figure(
+                                                test.diodeRule(measurement).maximum(), "V"))
                                 : Words.say("record_views.blocks"))
                 : Optional.empty();
     }
 
     private static Optional<String> withstand(TestRun test, Entry entry) {
-        boolean asked = entry.step() instanceof TestStep.Measurement touch
-                && touch.isUnderVoltage()
-                && touch.stage() == Stage.WITHSTAND;
+        boolean asked = entry.step() instanceof TestStep.Measurement measurement
+                && measurement.isUnderVoltage()
+                && measurement.stage() == Stage.WITHSTAND;
         return asked
                 ? test.approach()
                         .withstand()
                         .map(rule -> Words.say(
                                 "record_views.maximum_leakage_figure_given",
-                                Message.figure(rule.mostA(), "A"),
+                                Message.figure(rule.maxA(), "A"),
                                 Message.figure(rule.volts(), "V"),
                                 rule.alternates()))
                 : Optional.empty();
@@ -244,30 +249,30 @@ class RecordViews {
     /** What the readings over the time under voltage say of each piece. */
     private static List<String> insulation(TestRun test) {
         return test.steps(Stage.INSULATION)
-                .filter(step -> step instanceof TestStep.Measurement touch
-                        && touch.red().isFrame())
+                .filter(step -> step instanceof TestStep.Measurement measurement
+                        && measurement.red().isFrame())
                 .map(TestStep.Measurement.class::cast)
-                .filter(touch -> !test.absorption(touch).points().isEmpty())
-                .map(touch -> insulation(test, touch))
+                .filter(measurement -> !test.absorption(measurement).points().isEmpty())
+                .map(measurement -> insulation(test, measurement))
                 .toList();
     }
 
-    private static String insulation(TestRun test, TestStep.Measurement touch) {
-        List<Message> points = test.absorption(touch).points().stream()
+    private static String insulation(TestRun test, TestStep.Measurement measurement) {
+        List<Message> points = test.absorption(measurement).points().stream()
                 .map(each -> Message.of(
                         "record_views.after", Message.figure(each.ohm(), "Ω"), Message.figure(each.seconds(), "s")))
                 .toList();
         return Words.say(
                 "record_views.insulation",
-                touch.black(),
+                measurement.black(),
                 Message.list(MessageArgument.Listing.Link.COMMA, points),
-                Message.sentences(test.absorption(touch)
+                Message.sentences(test.absorption(measurement)
                         .said(test.conditions().ambientC())
                         .toArray()));
     }
 
-    private static String complaint(TestRun test) {
-        if (!test.complaint().isOfSomething()) {
+    private static String symptoms(TestRun test) {
+        if (!test.symptoms().isOfSomething()) {
             return Words.say("record_views.none_reported");
         }
         List<String> left = test.unexplained();
@@ -276,19 +281,14 @@ class RecordViews {
                 : Words.say("record_views.not_explained", String.join(", ", left));
     }
 
-    static String action(TestStep.ManualStep act) {
-        String name = act.action().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-        return act.subject().isEmpty() ? name : name + ": " + act.subject();
-    }
-
     private static String unread(Entry entry) {
         return Words.say(entry.content() instanceof Entry.Content.Skip ? "record_views.skipped" : "record_views.done");
     }
 
     private static String setup(TestStep step) {
-        return step instanceof TestStep.Measurement touch
-                ? touch.ties().stream()
-                        .map(tie -> tie.stream().map(Terminal::name).collect(Collectors.joining("+")))
+        return step instanceof TestStep.Measurement measurement
+                ? measurement.links().stream()
+                        .map(link -> link.stream().map(Terminal::name).collect(Collectors.joining("+")))
                         .collect(Collectors.joining(" "))
                 : "";
     }
@@ -302,7 +302,10 @@ class RecordViews {
         Entry.Content.Repair repair = (Entry.Content.Repair) entry.content();
         return new RecordResult.RepairLine(
                 Words.say("record_views.no", entry.sequence()),
-                Words.say("record_views.repair", ((TestStep.ManualStep) entry.step()).subject(), test.words(entry)),
+                Words.say(
+                        "record_views.repair",
+                        ((TestStep.ManualStep) entry.step()).subject().words(),
+                        test.words(entry)),
                 repair.cause(),
                 repair.prevention(),
                 entry.by());

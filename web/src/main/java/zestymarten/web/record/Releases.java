@@ -14,6 +14,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.testrun.Decision;
 import zestymarten.core.testrun.RunOutcome;
+import zestymarten.core.testrun.UnitState;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Conflict;
@@ -146,7 +147,7 @@ class Releases {
                 clock.instant().truncatedTo(ChronoUnit.MILLIS)));
         units.setDue(run.unitId(), due);
         boolean waits = decision != Decision.QUARANTINE && of(run).waits();
-        units.setState(run.unitId(), waits ? "on the bench" : decision.unitState());
+        units.setState(run.unitId(), waits ? UnitState.ON_THE_BENCH : decision.unitState());
         tell(run, Words.say(decision.word()));
     }
 
@@ -199,21 +200,20 @@ class Releases {
     @Transactional
     public void sign(long runId, String note, String by) {
         RunSnapshot run = held(runId);
-        ReleaseState standing = of(run);
+        ReleaseState before = of(run);
         boolean own = by.equals(run.startedBy())
                 || run.ended().filter(end -> end.by().equals(by)).isPresent();
         if (own) {
             throw new Refused("", Message.of("releases.you_made_this_test"));
         }
-        if (standing.signOff().isPresent()) {
+        if (before.signOff().isPresent()) {
             return;
         }
         mapper.insertSignOff(
                 new SignOffRow(runId, checked(note), by, clock.instant().truncatedTo(ChronoUnit.MILLIS)));
-        tell(run, "signed");
-        Decision decided = standing.release()
-                .map(each -> Decision.valueOf(each.decision()))
-                .orElse(standing.suggested());
+        tell(run, Words.say("audit.signed"));
+        Decision decided =
+                before.release().map(each -> Decision.valueOf(each.decision())).orElse(before.suggested());
         if (decided != Decision.QUARANTINE) {
             units.setState(run.unitId(), decided.unitState());
         }
@@ -223,7 +223,7 @@ class Releases {
         events.publishEvent(new AuditEvent(
                 AuditEvent.AuditKind.RELEASE,
                 run.revision().assembly().name() + " " + run.serial(),
-                what + ", test " + run.id()));
+                Words.say("audit.decided", what, String.valueOf(run.id()))));
     }
 
     /** The run, with its unit held until the transaction ends: of two decisions at once the last counts altogether. */

@@ -46,9 +46,10 @@ final class ProgramForm {
         double hertz = kind.equals("ac") ? typed.figure("hertz", 50) : 0;
         double ramp = typed.figure("ramp", 2);
         double dwell = typed.figure("dwell", 60);
-        double most = typed.figure("most_ma", 5) * MILLI;
+        double maximum = typed.figure("most_ma", 5) * MILLI;
         return made(
-                "volts", () -> ScanAction.MeasureContacts.withstand(most, new ScanVoltage(volts, hertz, ramp, dwell)));
+                "volts",
+                () -> ScanAction.MeasureContacts.withstand(maximum, new ScanVoltage(volts, hertz, ramp, dwell)));
     }
 
     private Optional<ScanAction.MeasureContacts> insulation() {
@@ -57,11 +58,11 @@ final class ProgramForm {
         }
         double volts = typed.figure("insulation_v", 500);
         double dwell = typed.figure("insulation_s", 60);
-        double least = typed.figure("least_mohm", 100) * MEGA;
+        double minimum = typed.figure("least_mohm", 100) * MEGA;
         return made(
                 "insulation_v",
                 () -> ScanAction.MeasureContacts.insulation(
-                        least, new ScanVoltage(volts, 0, ScanVoltage.USUAL_RAMP_S, dwell)));
+                        minimum, new ScanVoltage(volts, 0, ScanVoltage.USUAL_RAMP_S, dwell)));
     }
 
     private Optional<ScanAction.MeasureContacts> made(String field, Supplier<ScanAction.MeasureContacts> make) {

@@ -177,13 +177,13 @@ class ScanController {
     }
 
     private static void show(ScanJobs.ScanJob job, TestRun test, Model model) {
-        String most = Words.say(
+        String maximum = Words.say(
                 "scan_controller.more_than",
                 Message.figure(test.conditions().meter().topOhm(), "Ω"));
         model.addAttribute("job", job);
         model.addAttribute("left", test.left());
         model.addAttribute(
-                "reads", job.reads().stream().map(each -> read(each, most)).toList());
+                "reads", job.reads().stream().map(each -> read(each, maximum)).toList());
         model.addAttribute(
                 "made",
                 StaveDrawing.of(
@@ -216,13 +216,13 @@ class ScanController {
                 : "";
     }
 
-    /** A row of the page; {@code most} is what an over-range mark says. */
-    private static ReadView read(ScanJobs.NumberedReading numbered, String most) {
+    /** A row of the page; {@code maximum} is what an over-range mark says. */
+    private static ReadView read(ScanJobs.NumberedReading numbered, String maximum) {
         ScanReading reading = numbered.reading();
         return new ReadView(
                 numbered.line(),
                 side(reading.a()) + " – " + side(reading.b()),
-                reading.shown().equals("OL") ? most : reading.shown(),
+                reading.shown().equals("OL") ? maximum : reading.shown(),
                 reading.within() ? "good" : "fault",
                 reading.kept());
     }

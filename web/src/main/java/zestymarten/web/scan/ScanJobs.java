@@ -32,7 +32,7 @@ class ScanJobs implements DisposableBean {
     /** Measurements that a page lists while a scan is under way, and after it. */
     private static final int LATEST = 20;
 
-    private static final int MOST_LISTED = 400;
+    private static final int MAX_LISTED = 400;
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final Scans scans;
@@ -126,7 +126,7 @@ class ScanJobs implements DisposableBean {
                         row.underWay(),
                         row.startedBy(),
                         row.count(),
-                        (row.underWay() ? mapper.latest(row.id(), LATEST) : mapper.worst(row.id(), MOST_LISTED))
+                        (row.underWay() ? mapper.latest(row.id(), LATEST) : mapper.worst(row.id(), MAX_LISTED))
                                 .stream()
                                         .map(each -> new NumberedReading(
                                                 each.line(), JSON.readValue(each.reading(), ScanReading.class)))

@@ -51,11 +51,11 @@ record ScanNulls(double residual, List<Double> ohms) {
 
     /** The path of a side: of its best point. */
     double of(Set<Terminal> side, Points points) {
-        OptionalDouble least = side.stream()
+        OptionalDouble minimum = side.stream()
                 .flatMap(each -> points.of(each).stream())
                 .filter(point -> point <= ohms.size())
                 .mapToDouble(point -> ohms.get(point - 1))
                 .min();
-        return least.orElse(0);
+        return minimum.orElse(0);
     }
 }

@@ -66,13 +66,16 @@ final class ScanPass {
         this.watch = watch;
         this.reads = reads;
         points = Points.of(test.design().assembly());
-        ScanProgram.touches(test)
+        ScanProgram.measurements(test)
                 .filter(each -> !each.isUnderVoltage())
                 .forEach(each -> steps.putIfAbsent(key(each), each));
     }
 
-    private static String key(TestStep.Measurement touch) {
-        return key(Set.copyOf(touch.side(touch.black())), Set.copyOf(touch.side(touch.red())), touch.state());
+    private static String key(TestStep.Measurement measurement) {
+        return key(
+                Set.copyOf(measurement.side(measurement.black())),
+                Set.copyOf(measurement.side(measurement.red())),
+                measurement.state());
     }
 
     private static String key(Set<Terminal> a, Set<Terminal> b, String state) {
@@ -88,7 +91,7 @@ final class ScanPass {
         return now.measure().voltage().isEmpty()
                 ? Optional.ofNullable(steps.get(key))
                         .map(each -> test.isDone(each) ? proof(key).orElse(each) : each)
-                : ScanProgram.touches(test) // those under voltage come once continuity has passed
+                : ScanProgram.measurements(test) // those under voltage come once continuity has passed
                         .filter(each -> each.isUnderVoltage()
                                 && key(each).equals(key)
                                 && isAtItsVoltage(each.stage(), now.measure()))
@@ -108,7 +111,8 @@ final class ScanPass {
     private @Nullable Map<String, TestStep.Measurement> proofs(Stage stage) {
         Map<String, TestStep.Measurement> found = new HashMap<>();
         test.steps(stage)
-                .flatMap(each -> each instanceof TestStep.Measurement touch ? Stream.of(touch) : Stream.empty())
+                .flatMap(each ->
+                        each instanceof TestStep.Measurement measurement ? Stream.of(measurement) : Stream.empty())
                 .filter(each -> !each.isUnderVoltage())
                 .forEach(each -> found.put(key(each), each));
         return found.isEmpty() ? null : found;
@@ -211,7 +215,7 @@ final class ScanPass {
         return state != StepState.FAULT && state != StepState.DOUBTFUL;
     }
 
-    /** Ohms between the buses, less what relays and adapter have. */
+    /** Resistance between the buses, less what relays and adapter have. */
     private InstrumentReading ofMeter(Talk talk, Taken now) {
         double read = talk.figure("MEAS:RES?");
         double paths = zeros.of(now.a(), points) + zeros.of(now.b(), points);
@@ -223,8 +227,8 @@ final class ScanPass {
     /** Where the test asks next what voltage is left, the tester has just read it; by the clock, which a stand-in is ahead of. */
     private void sayDischarged(Talk talk, OptionalDouble left) {
         Optional<TestStep> due = test.current()
-                .filter(step ->
-                        step instanceof TestStep.ManualStep act && act.action().isDischarge());
+                .filter(step -> step instanceof TestStep.ManualStep manual
+                        && manual.action().isDischarge());
         if (due.isPresent() && left.isPresent() && !talk.isStandIn()) {
             test = scans.enter(runId, test, due.get(), Scans.figure(left.getAsDouble()) + " V", by);
         }

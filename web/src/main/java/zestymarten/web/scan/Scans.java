@@ -11,6 +11,7 @@ import java.util.OptionalInt;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import zestymarten.core.analysis.LinkedFarEnds;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.scan.Points;
 import zestymarten.core.scan.ScanAction;
@@ -31,14 +32,14 @@ import zestymarten.web.testrun.TestRuns;
 /** Carries a program out on a scanning switch, and enters what it reads in the run. */
 @Service
 class Scans {
-    /** Passes until nothing is left that a scanner can do: what reads open is read again, a way through is followed. */
-    private static final int MOST_PASSES = 6;
+    /** Passes until nothing is left that a scanner can do: what reads open is read again, a path is followed. */
+    private static final int MAX_PASSES = 6;
 
     private static final int FIGURES = 5;
     private static final int FEWEST_POINTS = 3;
 
     static final TestStep BARRIERS = new TestStep.ManualStep(ManualAction.BARRIERS);
-    private static final String SET = "scanner, every point zeroed";
+    private static final Subject SET = Subject.Sole.SCANNER;
 
     private final TestRuns runs;
     private final RunEntries entries;
@@ -125,7 +126,7 @@ class Scans {
         List<ScanReading> reads = new ArrayList<>();
         String stopped = "";
         boolean wasLive = false;
-        for (int pass = 0; pass < MOST_PASSES && stopped.isEmpty(); pass++) {
+        for (int pass = 0; pass < MAX_PASSES && stopped.isEmpty(); pass++) {
             TestRun test = runs.find(runId).test();
             ScanProgram program = imported.orElseGet(() -> ScanProgram.of(test, dwellS));
             if (program.actions().isEmpty() || wasLive || (imported.isPresent() && pass > 0)) {
@@ -178,7 +179,7 @@ class Scans {
     TestRun enter(long runId, TestRun test, TestStep step, String typed, String by) {
         RunEntries.EntryAnswer answer = entries.enter(
                 runId,
-                new RunEntries.Sent(UUID.randomUUID(), step, test.nextTouch(step), typed, OptionalInt.empty()),
+                new RunEntries.Sent(UUID.randomUUID(), step, test.nextAttempt(step), typed, OptionalInt.empty()),
                 by);
         return answer instanceof RunEntries.EntryAnswer.EntryKept kept
                 ? kept.run().test()

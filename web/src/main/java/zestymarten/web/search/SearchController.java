@@ -16,7 +16,7 @@ import zestymarten.web.unit.Units;
 /** One field for everything: a name, a serial number, a finding. What is found leads to its page. */
 @Controller
 class SearchController {
-    private static final int MOST_OF_A_KIND = 12;
+    private static final int MAX_OF_A_KIND = 12;
 
     private final Assemblies assemblies;
     private final Units units;
@@ -36,9 +36,9 @@ class SearchController {
     /** What was found of one kind. */
     record Group(String kind, List<Hit> hits, boolean more) {
         static Group of(String kind, Stream<Hit> hits) {
-            List<Hit> first = hits.limit(MOST_OF_A_KIND + 1).toList();
-            boolean more = first.size() > MOST_OF_A_KIND;
-            return new Group(kind, more ? first.subList(0, MOST_OF_A_KIND) : first, more);
+            List<Hit> first = hits.limit(MAX_OF_A_KIND + 1).toList();
+            boolean more = first.size() > MAX_OF_A_KIND;
+            return new Group(kind, more ? first.subList(0, MAX_OF_A_KIND) : first, more);
         }
     }
 
@@ -70,14 +70,16 @@ class SearchController {
         return Group.of(
                 Words.say("search_controller.units"),
                 units.page(text, "", 0).stream()
-                        .map(each ->
-                                new Hit(each.serial(), each.assembly() + ", " + each.state(), "/units/" + each.id())));
+                        .map(each -> new Hit(
+                                each.serial(),
+                                each.assembly() + ", " + Words.say(each.state()),
+                                "/units/" + each.id())));
     }
 
     private Group records(String text) {
         return Group.of(
                 Words.say("search_controller.records"),
-                runs.ended(text, TestRuns.ALL, MOST_OF_A_KIND + 1).stream()
+                runs.ended(text, TestRuns.ALL, MAX_OF_A_KIND + 1).stream()
                         .map(each -> new Hit(
                                 each.serial() + ", " + each.assembly(),
                                 String.valueOf(each.findings()),

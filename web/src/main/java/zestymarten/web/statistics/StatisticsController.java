@@ -14,7 +14,7 @@ class StatisticsController {
     /** Of how many tests, the last ones; more would say little of how it is built now. */
     private static final int LAST = 500;
 
-    private static final int MOST_ROWS = 12;
+    private static final int MAX_ROWS = 12;
 
     private final Assemblies assemblies;
     private final StatisticsMapper mapper;
@@ -28,8 +28,8 @@ class StatisticsController {
     String page(@PathVariable long id, Model model) {
         Revision revision = assemblies.latest(id);
         TestCounts tests = mapper.tests(id, LAST);
-        List<FaultCount> kinds = mapper.byKind(id, LAST, MOST_ROWS);
-        List<FaultCount> places = mapper.byPlace(id, LAST, MOST_ROWS);
+        List<FaultCount> kinds = mapper.byKind(id, LAST, MAX_ROWS);
+        List<FaultCount> places = mapper.byPlace(id, LAST, MAX_ROWS);
         model.addAttribute("assemblyId", id);
         model.addAttribute("name", revision.assembly().name());
         model.addAttribute("statistics", StatisticsView.of(tests, kinds, places, LAST));

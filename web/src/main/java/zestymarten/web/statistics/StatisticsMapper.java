@@ -10,8 +10,8 @@ interface StatisticsMapper {
     TestCounts tests(long assemblyId, int last);
 
     /** How often each kind of fault was found in the last tests, the most frequent first. */
-    List<FaultCount> byKind(long assemblyId, int last, int most);
+    List<FaultCount> byKind(long assemblyId, int last, int maximum);
 
     /** How often each wire or part was named by a fault in the last tests, the most frequent first. */
-    List<FaultCount> byPlace(long assemblyId, int last, int most);
+    List<FaultCount> byPlace(long assemblyId, int last, int maximum);
 }

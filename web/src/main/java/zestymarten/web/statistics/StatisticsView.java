@@ -1,7 +1,6 @@
 package zestymarten.web.statistics;
 
 import java.util.List;
-import java.util.Locale;
 import zestymarten.web.platform.Words;
 
 /**
@@ -28,35 +27,36 @@ public record StatisticsView(
     static StatisticsView of(TestCounts tests, List<FaultCount> kinds, List<FaultCount> places, int last) {
         String basis = tests.tests() >= last
                 ? Words.say("statistics_view.last_tests", last)
-                : tests.tests() == 1
-                        ? Words.say("statistics_view.one_test")
-                        : Words.say("statistics_view.tests", tests.tests());
+                : Words.say("statistics_view.tests", tests.tests());
         return new StatisticsView(
                 tests.tests() > 0,
                 basis,
-                share(tests.firstPassed(), tests.units(), "unit", "units"),
-                share(tests.passed(), tests.tests(), "test", "tests"),
+                share("statistics_view.of_units", tests.firstPassed(), tests.units()),
+                share("statistics_view.of_tests", tests.passed(), tests.tests()),
                 time(tests.minutes()),
                 bars(kinds, tests.tests()),
                 bars(places, tests.tests()));
     }
 
     /** Small numbers say no per cent: three of four is no rate. */
-    private static String share(int part, int all, String one, String many) {
-        String counted = Words.say("statistics_view.share", part, all, all == 1 ? one : many);
-        return all < 20 ? counted : counted + ", " + Math.round(100.0 * part / all) + " %";
+    private static String share(String code, int part, int all) {
+        String counted = Words.say(code, part, all);
+        return all < 20 ? counted : Words.say("statistics_view.with_percent", counted, Math.round(100.0 * part / all));
     }
 
     private static String time(double minutes) {
         if (minutes >= MINUTES_OF_A_DAY) {
             return Words.say("statistics_view.more_than_day_tests");
         }
-        return minutes < 1 ? "below 1 min" : String.format(Locale.ROOT, "%.0f min", minutes);
+        return minutes < 1
+                ? Words.say("statistics_view.below_minute")
+                : Words.say("statistics_view.minutes", Math.round(minutes));
     }
 
     private static List<Bar> bars(List<FaultCount> counts, int all) {
         return counts.stream()
-                .map(each -> new Bar(each.name(), each.tests(), all, share(each.tests(), all, "test", "tests")))
+                .map(each ->
+                        new Bar(each.name(), each.tests(), all, share("statistics_view.of_tests", each.tests(), all)))
                 .toList();
     }
 }

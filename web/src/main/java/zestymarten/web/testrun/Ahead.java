@@ -23,9 +23,9 @@ import zestymarten.web.platform.Words;
  * @param onlyOneIsOverRange whether a bare 1 may be the meter's over-range mark, which only the test itself can ask
  */
 record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
-    private static final int MOST = 50;
-    private static final double LEAST_OHM = 1e-4;
-    private static final double MOST_OHM = 1e10;
+    private static final int MAX = 50;
+    private static final double MIN_OHM = 1e-4;
+    private static final double MAX_OHM = 1e10;
     private static final int A_DECADE = 12;
     private static final int HALVINGS = 50;
 
@@ -42,14 +42,14 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
     /**
      * A step.
      *
-     * @param touch which entry of the step the next one will be
+     * @param attempt which entry of the step the next one will be
      * @param say the step as it is said aloud
      * @param said the verdicts of answers without a figure: {@code tone}, {@code silent}, {@code over}
      * @param bands the verdicts of figures, each up to a resistance; the last has no end
      */
     record AheadStep(
             StepForm form,
-            int touch,
+            int attempt,
             String sentence,
             String why,
             String say,
@@ -70,7 +70,7 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
     static Ahead of(RunSnapshot run, Speech speech, Locale locale) {
         TestRun test = run.test();
         List<AheadStep> steps = test.undone()
-                .limit(MOST)
+                .limit(MAX)
                 .map(step -> step(test, step, speech, locale))
                 .toList();
         return new Ahead(run.pulse(), test.conditions().meter().oneIsOverRange(), steps);
@@ -81,7 +81,7 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
         StepViews.StepWords words = StepViews.words(test, step);
         return new AheadStep(
                 StepForm.of(step),
-                test.nextTouch(step),
+                test.nextAttempt(step),
                 words.sentence(),
                 words.why(),
                 speech.say(step, words.sentence(), locale),
@@ -93,10 +93,10 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
     private static AheadKind kind(TestStep step) {
         return step.fold(
                 probes -> AheadKind.READING,
-                touch -> touch.isUnderVoltage() ? AheadKind.OTHER : AheadKind.READING,
-                act -> act.action().answer() == ManualAction.AnswerKind.WORDS
-                                && act.action() != ManualAction.COMPLAINT
-                                && act.action() != ManualAction.FUNCTION
+                measurement -> measurement.isUnderVoltage() ? AheadKind.OTHER : AheadKind.READING,
+                manual -> manual.action().answer() == ManualAction.AnswerKind.WORDS
+                                && manual.action() != ManualAction.COMPLAINT
+                                && manual.action() != ManualAction.FUNCTION
                         ? AheadKind.WORDS
                         : AheadKind.OTHER);
     }
@@ -117,9 +117,9 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
         List<VerdictBand> bands = new ArrayList<>();
         double before = 0;
         Said said = at(test, step, 0);
-        int points = (int) Math.round(A_DECADE * Math.log10(MOST_OHM / LEAST_OHM));
+        int points = (int) Math.round(A_DECADE * Math.log10(MAX_OHM / MIN_OHM));
         for (int i = 0; i <= points; i++) {
-            double ohm = LEAST_OHM * Math.pow(10, (double) i / A_DECADE);
+            double ohm = MIN_OHM * Math.pow(10, (double) i / A_DECADE);
             Said here = at(test, step, ohm);
             while (!here.equals(said)) { // several may end between two points of the scale
                 before = change(test, step, before, ohm, said);

@@ -15,7 +15,7 @@ import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
 
-/** How a run goes about its unit, as stored with the run and with the plans of a wiring. */
+/** How a run goes about its unit, as stored with the run and with the plans of an assembly. */
 record ApproachRow(
         String method,
         boolean inPlace,
@@ -40,13 +40,13 @@ record ApproachRow(
                 approach.inPlace(),
                 approach.quick(),
                 insulation.map(InsulationRule::testV).orElse(null),
-                insulation.map(each -> cell(each.leastOhm())).orElse(null),
+                insulation.map(each -> cell(each.minOhm())).orElse(null),
                 insulation.map(each -> cell(each.megohmKm())).orElse(null),
                 approach.moisture().code(),
                 withstand.map(WithstandRule::volts).orElse(null),
                 withstand.map(each -> cell(each.hertz())).orElse(null),
                 withstand.map(each -> cell(each.faradPerMetre())).orElse(null),
-                withstand.map(WithstandRule::mostA).orElse(null),
+                withstand.map(WithstandRule::maxA).orElse(null),
                 withstand.map(WithstandRule::seconds).orElse(null),
                 approach.order().movable().stream().map(Stage::name).collect(Collectors.joining(" ")),
                 String.join(" ", approach.order().first()));

@@ -22,9 +22,8 @@ import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.RecordedSymptoms;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Words;
 
-/** What is told beside the steps of a run: the complaint, a repair, the ledger. */
+/** What is entered beside the steps of a run: the symptoms, a repair, the list of what is to be restored. */
 @Controller
 @RequestMapping("/runs/{id}")
 class AsideController {
@@ -45,14 +44,14 @@ class AsideController {
         this.entries = entries;
     }
 
-    /** A function of the machine with what was told of it. */
-    record FunctionView(String name, String field, String told) {}
+    /** A function of the machine with what was entered for it. */
+    record FunctionView(String name, String field, String entered) {}
 
     @GetMapping("/complaint")
-    String complaint(@PathVariable long id, Model model) {
+    String symptoms(@PathVariable long id, Model model) {
         RunSnapshot run = runs.find(id);
         model.addAttribute("run", run);
-        model.addAttribute("words", RecordedSymptoms.words());
+        model.addAttribute("answers", ManualStepWords.symptoms(0));
         model.addAttribute("functions", functions(run.test()));
         model.addAttribute("token", UUID.randomUUID());
         return "testrun/complaint";
@@ -61,14 +60,16 @@ class AsideController {
     private static List<FunctionView> functions(TestRun test) {
         List<FunctionView> views = new ArrayList<>();
         for (String function : test.plan().functions()) {
-            views.add(new FunctionView(function, "f" + views.size(), told(test, function)));
+            views.add(new FunctionView(function, "f" + views.size(), entered(test, function)));
         }
         return views;
     }
 
-    private static String told(TestRun test, String function) {
-        List<Entry> told = test.standing(new TestStep.ManualStep(ManualAction.COMPLAINT, function));
-        return told.isEmpty() ? RecordedSymptoms.words().get(0) : Words.say(test.words(told.get(told.size() - 1)));
+    private static String entered(TestRun test, String function) {
+        List<Entry> entered = test.entriesOf(new TestStep.ManualStep(ManualAction.COMPLAINT, function));
+        return entered.isEmpty()
+                ? RecordedSymptoms.codes().get(0)
+                : entered.get(entered.size() - 1).content() instanceof Entry.Content.Done done ? done.words() : "";
     }
 
     /** Keeps what changed; the token of the form makes it harmless to send it twice. */
@@ -77,23 +78,23 @@ class AsideController {
             @PathVariable long id, @RequestParam UUID token, @RequestParam Map<String, String> answers, Principal who) {
         TestRun test = runs.find(id).test();
         for (FunctionView function : functions(test)) {
-            String word = answers.getOrDefault(function.field(), function.told());
-            if (!word.equals(function.told())) {
+            String word = answers.getOrDefault(function.field(), function.entered());
+            if (!word.equals(function.entered())) {
                 TestStep step = new TestStep.ManualStep(ManualAction.COMPLAINT, function.name());
-                entries.enter(id, sent(token, step, test.nextTouch(step), word), who.getName());
+                entries.enter(id, sent(token, step, test.nextAttempt(step), word), who.getName());
             }
         }
         return "redirect:/runs/" + id;
     }
 
-    private static RunEntries.Sent sent(UUID token, TestStep step, int touch, String words) {
+    private static RunEntries.Sent sent(UUID token, TestStep step, int attempt, String words) {
         UUID entry = UUID.nameUUIDFromBytes((token + " " + step).getBytes(StandardCharsets.UTF_8));
-        return new RunEntries.Sent(entry, step, touch, words, OptionalInt.empty());
+        return new RunEntries.Sent(entry, step, attempt, words, OptionalInt.empty());
     }
 
     /** A repair, with the readings of what remains of a broken wire where they were taken for it. */
     @PostMapping("/repairs")
-    String mend(
+    String repair(
             @PathVariable long id,
             @RequestParam UUID token,
             @RequestParam String subject,
@@ -110,16 +111,16 @@ class AsideController {
         for (int i = 0; i < Math.min(length.size(), lengthOhm.size()); i++) {
             if (!lengthOhm.get(i).isBlank()) {
                 TestStep remaining = new TestStep.ManualStep(ManualAction.REMAINING, length.get(i));
-                remains.add(sent(token, remaining, test.nextTouch(remaining), lengthOhm.get(i)));
+                remains.add(sent(token, remaining, test.nextAttempt(remaining), lengthOhm.get(i)));
             }
         }
         String carries = way == Entry.Way.SPARE ? spare : "";
         String both = carries.isEmpty() ? subject : subject + " " + carries;
         TestStep step = new TestStep.ManualStep(ManualAction.MENDED, both);
-        int touch = test.nextTouch(step);
+        int attempt = test.nextAttempt(step);
         Entry.Content.Repair repair =
                 new Entry.Content.Repair(way, cause.strip(), prevention.strip(), carries, colour.strip());
-        boolean kept = entries.repair(id, remains, sent(token, step, touch, ""), repair, who.getName());
+        boolean kept = entries.repair(id, remains, sent(token, step, attempt, ""), repair, who.getName());
         return "redirect:/runs/" + id + (kept ? "" : "/diagnosis");
     }
 
@@ -147,8 +148,8 @@ class AsideController {
                             LONGEST_NAME));
         }
         TestStep step = new TestStep.ManualStep(action, named ? subject : "");
-        int touch = runs.find(id).test().nextTouch(step);
-        entries.enter(id, sent(token, step, touch, purpose ? subject : ""), who.getName());
+        int attempt = runs.find(id).test().nextAttempt(step);
+        entries.enter(id, sent(token, step, attempt, purpose ? subject : ""), who.getName());
         return "redirect:/runs/" + id;
     }
 
@@ -161,22 +162,22 @@ class AsideController {
             @RequestParam String minutes,
             Principal who) {
         TestStep step = new TestStep.ManualStep(ManualAction.SUBSTITUTE, part.strip());
-        int touch = runs.find(id).test().nextTouch(step);
-        entries.enter(id, sent(token, step, touch, minutes.strip()), who.getName());
+        int attempt = runs.find(id).test().nextAttempt(step);
+        entries.enter(id, sent(token, step, attempt, minutes.strip()), who.getName());
         String first = UriUtils.encodeQueryParam(part.strip(), StandardCharsets.UTF_8);
         return "redirect:/runs/" + id + "?stage=REPAIR&question=" + ManualAction.REPLUGGED + "&subject=" + first;
     }
 
-    /** Something that was opened, taken off or tied, and has to be put back. */
+    /** Something that was opened, taken off or linked, and has to be put back. */
     @PostMapping("/ledger")
     String open(@PathVariable long id, @RequestParam UUID token, @RequestParam String what, Principal who) {
         String subject = what.strip();
         if (subject.isEmpty() || subject.length() > 80) {
             throw new Refused("", Message.of("aside_controller.enter_few_words_what"));
         }
-        TestStep step = new TestStep.ManualStep(ManualAction.OPENED, subject);
-        int touch = runs.find(id).test().nextTouch(step);
-        entries.enter(id, sent(token, step, touch, ""), who.getName());
+        TestStep step = new TestStep.ManualStep(ManualAction.OPENED, FormerSubjects.now(ManualAction.OPENED, subject));
+        int attempt = runs.find(id).test().nextAttempt(step);
+        entries.enter(id, sent(token, step, attempt, ""), who.getName());
         return "redirect:/runs/" + id;
     }
 }

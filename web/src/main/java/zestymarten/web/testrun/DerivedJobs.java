@@ -17,13 +17,13 @@ import zestymarten.core.testrun.TestRun;
  */
 @Component
 class DerivedJobs {
-    private static final long MOST_ENTRIES = 200_000;
-    private static final int LEAST_WEIGHT = 50;
+    private static final long MAX_ENTRIES = 200_000;
+    private static final int MIN_WEIGHT = 50;
 
     private final Cache<Long, Derived> jobs = Caffeine.newBuilder()
-            .maximumWeight(MOST_ENTRIES)
+            .maximumWeight(MAX_ENTRIES)
             .weigher((Long id, Derived derived) ->
-                    LEAST_WEIGHT + derived.test().entries().size())
+                    MIN_WEIGHT + derived.test().entries().size())
             .expireAfterAccess(Duration.ofMinutes(30))
             .build();
 

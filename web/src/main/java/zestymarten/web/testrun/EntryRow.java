@@ -15,7 +15,7 @@ record EntryRow(
         @Nullable String subject,
         @Nullable String state,
         @Nullable String ties,
-        int touch,
+        int attempt,
         @Nullable String asTyped,
         @Nullable String meaning,
         @Nullable Double value,

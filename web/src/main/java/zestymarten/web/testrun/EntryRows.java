@@ -11,8 +11,6 @@ import zestymarten.core.testrun.Entry;
 
 /** Between entries of the core and rows of the table. */
 final class EntryRows {
-    private static final String STAND_IN_BEFORE = "what stands in for ";
-
     private EntryRows() {}
 
     static Entry entry(EntryRow row) {
@@ -20,7 +18,7 @@ final class EntryRows {
                 row.id(),
                 row.sequence(),
                 step(row),
-                row.touch(),
+                row.attempt(),
                 content(row),
                 row.takenBack(),
                 row.enteredBy(),
@@ -53,19 +51,12 @@ final class EntryRows {
         return new StepForm(
                         row.stage(),
                         plain(row.question()),
-                        subject(plain(row.subject())),
+                        plain(row.subject()),
                         plain(row.black()),
                         plain(row.red()),
                         plain(row.state()),
                         plain(row.ties()))
                 .step();
-    }
-
-    /** As it is written today: what was stored before in other words is the same thing. */
-    private static String subject(String stored) {
-        return stored.startsWith(STAND_IN_BEFORE)
-                ? "the stand-in for " + stored.substring(STAND_IN_BEFORE.length())
-                : stored;
     }
 
     private static MeterReading meaning(EntryRow row) {
@@ -106,7 +97,7 @@ final class EntryRows {
                 kept(step.subject()),
                 kept(step.state()),
                 kept(step.ties()),
-                entry.touch(),
+                entry.attempt(),
                 reading.map(Entry.Content.Reading::asTyped).orElse(null),
                 stored.meaning(),
                 stored.value(),

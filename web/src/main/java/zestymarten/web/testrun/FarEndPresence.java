@@ -33,10 +33,10 @@ public record FarEndPresence(String sentence, List<String> pins, String why, boo
         return due.get()
                 .fold(
                         probes -> waits(Words.say("far_end_presence.meter_being_checked")),
-                        touch -> atFarEnd(test, touch),
-                        act -> act.action() == ManualAction.TIED || act.action() == ManualAction.FREED
+                        measurement -> atFarEnd(test, measurement),
+                        manual -> manual.action() == ManualAction.TIED || manual.action() == ManualAction.FREED
                                 ? new FarEndPresence(
-                                        act.action() == ManualAction.TIED
+                                        manual.action() == ManualAction.TIED
                                                 ? Words.say("far_end_presence.link_all_these_together")
                                                 : Words.say("far_end_presence.free_these_keep_them"),
                                         test.plan().farEnds().stream()
@@ -44,11 +44,11 @@ public record FarEndPresence(String sentence, List<String> pins, String why, boo
                                                 .toList(),
                                         Words.say("far_end_presence.say_when_done"),
                                         false)
-                                : waits(Words.say("far_end_presence.other_end_busy", ManualStepWords.shortly(act))));
+                                : waits(Words.say("far_end_presence.other_end_busy", manual.title())));
     }
 
-    private static FarEndPresence atFarEnd(TestRun test, TestStep.Measurement touch) {
-        List<String> pins = List.of(touch.black(), touch.red()).stream()
+    private static FarEndPresence atFarEnd(TestRun test, TestStep.Measurement measurement) {
+        List<String> pins = List.of(measurement.black(), measurement.red()).stream()
                 .filter(test.plan().farEnds()::contains)
                 .map(Terminal::name)
                 .toList();
@@ -59,7 +59,7 @@ public record FarEndPresence(String sentence, List<String> pins, String why, boo
                     Words.say("far_end_presence.press_hold_still_until"),
                     false);
         }
-        return touch.isTied()
+        return measurement.isLinked()
                 ? waits(Words.say("far_end_presence.leave_link_as"))
                 : waits(Words.say("far_end_presence.hands_off_all_your"));
     }

@@ -27,8 +27,8 @@ import zestymarten.web.platform.Words;
 /** The run on paper: a job sheet with blanks, and the grid into which its readings are entered afterwards. */
 @Controller
 class GridController {
-    /** More rows than this are entered a page at a time; a sheet of so many touches is no help either. */
-    private static final int MOST = 300;
+    /** More rows than this are entered a page at a time; a sheet of so many measurements is no help either. */
+    private static final int MAX = 300;
 
     private final TestRuns runs;
     private final RunEntries entries;
@@ -76,7 +76,7 @@ class GridController {
         return sheet(run.serial() + ", " + run.assembly(), run.test());
     }
 
-    /** The sheet of a plan that is kept with a wiring, before there is a run of it. */
+    /** The sheet of a plan that is kept with an assembly, before there is a run of it. */
     @GetMapping("/assemblies/{id}/plans/{plan}/sheet.pdf")
     ResponseEntity<byte[]> sheet(@PathVariable long id, @PathVariable long plan) {
         KeptPlan kept = plans.find(id, plan);
@@ -118,12 +118,13 @@ class GridController {
     private GridLeft enter(long id, UUID token, String key, String text, int meaning, String by) {
         TestStep step = StepForm.of(key).step();
         UUID entry = UUID.nameUUIDFromBytes((token + key + text + meaning).getBytes(StandardCharsets.UTF_8));
-        boolean ticked = step instanceof TestStep.ManualStep act && act.action().isByWords() && isTick(text);
+        boolean ticked =
+                step instanceof TestStep.ManualStep manual && manual.action().isByWords() && isTick(text);
         try {
-            int touch = runs.find(id).test().nextTouch(step);
+            int attempt = runs.find(id).test().nextAttempt(step);
             OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);
             RunEntries.EntryAnswer answer =
-                    entries.enter(id, new RunEntries.Sent(entry, step, touch, ticked ? "" : text, choice), by);
+                    entries.enter(id, new RunEntries.Sent(entry, step, attempt, ticked ? "" : text, choice), by);
             if (answer instanceof RunEntries.EntryAnswer.MeaningQuestion question) {
                 return new GridLeft(
                         text,
@@ -154,7 +155,7 @@ class GridController {
 
     private static List<GridRow> rows(TestRun test, Map<String, GridLeft> left) {
         List<GridRow> rows = new ArrayList<>();
-        test.undone().limit(MOST).forEach(step -> {
+        test.undone().limit(MAX).forEach(step -> {
             String key = StepForm.of(step).key();
             GridLeft here = left.getOrDefault(key, GridLeft.NOTHING);
             rows.add(new GridRow(
@@ -171,14 +172,15 @@ class GridController {
 
     private static String words(TestRun test, TestStep step) {
         return step.fold(
-                probes -> StepViews.shortly(probes),
-                touch -> (touch.state().isEmpty() ? "" : "'" + touch.state() + "': ") + StepViews.shortly(touch),
-                act -> ManualStepWords.of(test, act).sentence());
+                probes -> Words.say(probes.title()),
+                measurement -> (measurement.state().isEmpty() ? "" : "'" + measurement.state() + "': ")
+                        + Words.say(measurement.title()),
+                manual -> ManualStepWords.of(test, manual).sentence());
     }
 
     private static String expects(TestRun test, TestStep step) {
-        return step instanceof TestStep.Measurement touch
-                ? test.expectation(touch)
+        return step instanceof TestStep.Measurement measurement
+                ? test.expectation(measurement)
                         .fold(
                                 joined -> Words.say(
                                         "grid_controller.maximum",

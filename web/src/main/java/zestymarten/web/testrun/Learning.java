@@ -14,14 +14,15 @@ import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testrun.Learner;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
-/** What good units of a wiring teach about it, for wires of which nothing else says what they may read. */
+/** What good units of an assembly teach about it, for wires of which nothing else says what they may read. */
 @Service
 class Learning {
-    private static final int MOST_UNITS = 30;
+    private static final int MAX_UNITS = 30;
     private static final int BATCH = 1000;
-    private static final int MOST_TESTS = 400;
-    private static final int MOST_FAULTS = 500;
+    private static final int MAX_TESTS = 400;
+    private static final int MAX_FAULTS = 500;
 
     private final LearntMapper mapper;
     private final TestRuns runs;
@@ -35,15 +36,15 @@ class Learning {
         this.clock = clock;
     }
 
-    /** What the good units of a wiring teach now, by conductor; nothing is kept. */
+    /** What the good units of an assembly teach now, by conductor; nothing is kept. */
     @Transactional(readOnly = true)
     public Map<String, Learnt> taught(long assemblyId) {
-        return Learner.of(runs.all(mapper.goodRuns(assemblyId, MOST_UNITS)).stream()
+        return Learner.of(runs.all(mapper.goodRuns(assemblyId, MAX_UNITS)).stream()
                 .map(RunSnapshot::test)
                 .toList());
     }
 
-    /** What is in force for a wiring: learnt before, and used by every run that starts from now on. */
+    /** What is in force for an assembly: learnt before, and used by every run that starts from now on. */
     @Transactional(readOnly = true)
     public Map<String, Learnt> inForce(long assemblyId) {
         Long latest = mapper.latest(assemblyId);
@@ -60,8 +61,7 @@ class Learning {
     /** Which faults the ended tests of an assembly had; nothing is kept. */
     @Transactional(readOnly = true)
     public FaultHistory found(long assemblyId) {
-        return history(
-                mapper.endedTests(assemblyId, MOST_TESTS), mapper.faultsFound(assemblyId, MOST_TESTS, MOST_FAULTS));
+        return history(mapper.endedTests(assemblyId, MAX_TESTS), mapper.faultsFound(assemblyId, MAX_TESTS, MAX_FAULTS));
     }
 
     /** Which of them the diagnosis of tests that start from now on begins with. */
@@ -113,7 +113,7 @@ class Learning {
         }
         events.publishEvent(new AuditEvent(
                 AuditEvent.AuditKind.LIMITS,
-                "assembly " + assemblyId,
-                "learnt limits of " + wires.size() + " wires applied, faults of " + history.tests() + " tests"));
+                Words.say("audit.assembly", String.valueOf(assemblyId)),
+                Words.say("audit.learnt", wires.size(), history.tests())));
     }
 }

@@ -35,7 +35,7 @@ class LearntController {
     }
 
     /** A wire's figures as ready text; empty where there are none. */
-    record LearntWireView(String wire, String units, String mean, String spread, String most, String inForce) {}
+    record LearntWireView(String wire, String units, String mean, String spread, String maximum, String inForce) {}
 
     @GetMapping("/assemblies/{id}/learnt")
     String learnt(@PathVariable long id, Model model) {
@@ -47,7 +47,7 @@ class LearntController {
         for (String wire : wires) {
             views.add(view(wire, Optional.ofNullable(taught.get(wire)), Optional.ofNullable(inForce.get(wire))));
         }
-        model.addAttribute("wiring", assemblies.latest(id));
+        model.addAttribute("revision", assemblies.latest(id));
         model.addAttribute("wires", views);
         FaultHistory found = learning.found(id);
         FaultHistory begins = learning.historyInForce(id);
@@ -64,8 +64,8 @@ class LearntController {
                 taught.map(each -> String.valueOf(each.units())).orElse(""),
                 taught.map(each -> ohms(each.meanOhm())).orElse(""),
                 taught.map(each -> ohms(each.spreadOhm())).orElse(""),
-                taught.map(each -> ohms(each.most())).orElse(""),
-                inForce.map(each -> Words.say("learnt_controller.from_units", each.most(), each.units()))
+                taught.map(each -> ohms(each.maximum())).orElse(""),
+                inForce.map(each -> Words.say("learnt_controller.from_units", each.maximum(), each.units()))
                         .orElse(Words.say("learnt_controller.none")));
     }
 

@@ -9,13 +9,13 @@ import org.jspecify.annotations.Nullable;
 /** Statements on what good units have taught; see LearntMapper.xml. */
 @Mapper
 interface LearntMapper {
-    /** The newest set of learnt figures of a wiring. */
+    /** The newest set of learnt figures of an assembly. */
     @Nullable
     Long latest(long assemblyId);
 
     List<LearntWire> wires(long learntId);
 
-    /** The newest run of each unit of a wiring, where it passed, newest first. */
+    /** The newest run of each unit of an assembly, where it passed, newest first. */
     List<Long> goodRuns(@Param("assemblyId") long assemblyId, @Param("limit") int limit);
 
     /** How many tests the faults of a set were counted in; 0 where they are left out. */
@@ -23,12 +23,12 @@ interface LearntMapper {
 
     List<LearntFault> faults(long learntId);
 
-    /** How many tests of a wiring were ended, of the last so many. */
+    /** How many tests of an assembly were ended, of the last so many. */
     int endedTests(@Param("assemblyId") long assemblyId, @Param("limit") int limit);
 
     /** The faults that they had, each once a test, the most frequent first. */
     List<LearntFault> faultsFound(
-            @Param("assemblyId") long assemblyId, @Param("limit") int limit, @Param("most") int most);
+            @Param("assemblyId") long assemblyId, @Param("limit") int limit, @Param("most") int maximum);
 
     long insert(
             @Param("assemblyId") long assemblyId,

@@ -7,9 +7,11 @@ import zestymarten.core.assembly.Access;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.Connector;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.quantity.EngineeringFormat;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.RecordedSymptoms;
@@ -18,24 +20,54 @@ import zestymarten.web.platform.Times;
 import zestymarten.web.platform.Words;
 
 /**
- * What a deed asks of the technician, in words.
+ * What a manual step asks of the technician, in words.
  *
  * @param sentence what to do
  * @param why why, and what to mind: the caution at the step where it bites
  * @param choices answers offered as buttons, besides typing
  */
-record ManualStepWords(String sentence, String why, List<String> choices) {
-    private static final List<String> TRIED =
-            RecordedSymptoms.words().subList(1, RecordedSymptoms.words().size());
+record ManualStepWords(String sentence, String why, List<RunView.ChoiceView> choices) {
     private static final int NAMED = 24;
-    private static final List<String> SEEN = Stream.concat(
-                    Stream.of(Finding.Defect.values()).map(Finding.Defect::word), Stream.of("dirty: cleaned"))
-            .toList();
 
-    static ManualStepWords of(TestRun test, TestStep.ManualStep act) {
+    /** What is entered for an answer as it was typed: its code where one of the choices is meant. */
+    static String entered(TestStep step, String typed) {
+        List<RunView.ChoiceView> choices =
+                step instanceof TestStep.ManualStep manual ? choices(manual.action()) : List.of();
+        return choices.stream()
+                .filter(each -> each.word().equalsIgnoreCase(typed.strip()))
+                .findFirst()
+                .map(RunView.ChoiceView::code)
+                .orElse(typed);
+    }
+
+    private static List<RunView.ChoiceView> choices(ManualAction action) {
+        return switch (action) {
+            case COMPLAINT -> symptoms(0);
+            case FUNCTION, REPLUGGED, SUBSTITUTED -> symptoms(1);
+            case LOOKED ->
+                Stream.concat(
+                                Stream.of(Finding.Defect.values())
+                                        .map(each -> new RunView.ChoiceView(each.code(), Words.say(each))),
+                                Stream.of(Words.say("manual_step_words.dirty_cleaned"))
+                                        .map(each -> new RunView.ChoiceView(each, each)))
+                        .toList();
+            default -> List.of();
+        };
+    }
+
+    /** The answers about a function from one on. */
+    static List<RunView.ChoiceView> symptoms(int from) {
+        return RecordedSymptoms.codes().stream()
+                .skip(from)
+                .map(each -> new RunView.ChoiceView(each, Words.say(RecordedSymptoms.words(each))))
+                .toList();
+    }
+
+    static ManualStepWords of(TestRun test, TestStep.ManualStep manual) {
         Assembly assembly = test.design().assembly();
-        String subject = act.subject();
-        return switch (act.action()) {
+        Subject about = manual.subject();
+        Message subject = about.words();
+        return switch (manual.action()) {
             case COMPLAINT ->
                 asks(
                         Words.say("manual_step_words.how_does_behave", subject),
@@ -58,13 +90,13 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                         Words.say("manual_step_words.tester_that_failed_between"));
             case UNPLUGGED ->
                 does(
-                        Words.say("manual_step_words.unplug", title(assembly, subject)),
+                        Words.say("manual_step_words.unplug", title(assembly, about)),
                         Words.say("manual_step_words.note_or_photograph_how"));
             case LOOKED ->
                 new ManualStepWords(
-                        Words.say("manual_step_words.look", place(assembly, subject)),
-                        looking(assembly, subject),
-                        SEEN);
+                        Words.say("manual_step_words.look", place(assembly, about)),
+                        looking(assembly, about),
+                        choices(ManualAction.LOOKED));
             case TEMPERATURE ->
                 does(
                         Words.say("manual_step_words.how_warm_enter", subject, ambient(test)),
@@ -72,7 +104,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
             case ACCESSORIES -> does(Words.say("manual_step_words.on_meter_now", subject), "");
             case PURPOSE -> does(Words.say("manual_step_words.what_this_test"), "");
             case WANDERS -> does(Words.say("manual_step_words.meter_drifts"), "");
-            case ACCESS -> access(assembly, subject);
+            case ACCESS -> access(assembly, about);
             case HALVES -> does(Words.say("manual_step_words.shorts_by_halves_from"), "");
             case WARMED ->
                 does(
@@ -96,10 +128,10 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                         Words.say("manual_step_words.wire_can_be_broken"));
             case WALKED, WALKED_BACK ->
                 does(
-                        subject.startsWith("1")
+                        about == Subject.Sole.THERE
                                 ? Words.say("manual_step_words.go_far_end")
                                 : Words.say("manual_step_words.go_back_near_end"),
-                        subject.startsWith("1")
+                        about == Subject.Sole.THERE
                                 ? Words.say(
                                         "manual_step_words.take_clips_enough_every",
                                         ends(test.plan().farEnds()))
@@ -108,7 +140,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                 does(
                         Words.say(
                                 "manual_step_words.link_all_far_ends",
-                                ends(test.plan().tiedFar())),
+                                ends(test.plan().linkedFar())),
                         Words.say("manual_step_words.each_one_caught_one"));
             case FREED ->
                 does(
@@ -121,7 +153,7 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
             case POSITION_NAMED -> does(Words.say("manual_step_words.positions_moving_part", subject), "");
             case MOVED_TO ->
                 does(
-                        subject.isEmpty()
+                        about.isNothing()
                                 ? Words.say("manual_step_words.bring_moving_part_back")
                                 : Words.say("manual_step_words.bring_moving_part_hold", subject),
                         Words.say("manual_step_words.secure_against_moving_by"));
@@ -138,21 +170,21 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                         Words.say("manual_step_words.discharge_least_four_times"),
                         Words.say(
                                 "manual_step_words.long_cable_holds_charge",
-                                test.dischargedAt(act.action())
+                                test.dischargedAt(manual.action())
                                         .map(end -> Words.say("manual_step_words.not_before", Times.second(end)))
                                         .orElse("")));
             case MENDED -> does(Words.say("manual_step_words.repair", subject), "");
             case SUBSTITUTE -> does(Words.say("manual_step_words.another_one_be_tried", subject), "");
             case REPLUGGED ->
                 new ManualStepWords(
-                        Words.say("manual_step_words.unplug_plug_again_nothing", title(assembly, subject)),
+                        Words.say("manual_step_words.unplug_plug_again_nothing", title(assembly, about)),
                         Words.say("manual_step_words.that_alone_may_cure"),
-                        TRIED);
+                        symptoms(1));
             case SUBSTITUTED ->
                 new ManualStepWords(
-                        Words.say("manual_step_words.known_good_one_place", title(assembly, subject)),
-                        Words.say("manual_step_words.if_works_now_that", substitute(test, subject)),
-                        TRIED);
+                        Words.say("manual_step_words.known_good_one_place", title(assembly, about)),
+                        Words.say("manual_step_words.if_works_now_that", substitute(test, about)),
+                        symptoms(1));
             case RESET ->
                 does(
                         Words.say("manual_step_words.reset_what_keeps_old"),
@@ -161,11 +193,11 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
                 new ManualStepWords(
                         Words.say("manual_step_words.try_does_work", subject),
                         Words.say("manual_step_words.repair_proved_by_machine"),
-                        TRIED);
+                        symptoms(1));
             case OPENED -> does(Words.say("manual_step_words.restore", subject), "");
             case PUT_BACK ->
                 does(
-                        Words.say("manual_step_words.restore_2", place(assembly, subject)),
+                        Words.say("manual_step_words.restore_2", place(assembly, about)),
                         Words.say("manual_step_words.everything_on_list_must"));
         };
     }
@@ -175,12 +207,12 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
     }
 
     private static ManualStepWords asks(String sentence, String why) {
-        return new ManualStepWords(sentence, why, RecordedSymptoms.words());
+        return new ManualStepWords(sentence, why, symptoms(0));
     }
 
     /** The price of a substitute. */
-    private static String substitute(TestRun test, String subject) {
-        return test.standing(new TestStep.ManualStep(ManualAction.SUBSTITUTE, subject)).stream()
+    private static String substitute(TestRun test, Subject subject) {
+        return test.entriesOf(new TestStep.ManualStep(ManualAction.SUBSTITUTE, subject)).stream()
                 .reduce((first, second) -> second)
                 .map(entry -> Words.say(
                         "manual_step_words.substitute",
@@ -192,8 +224,8 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
         return EngineeringFormat.figure(test.design().ambientC());
     }
 
-    private static ManualStepWords access(Assembly assembly, String subject) {
-        Access reach = assembly.connector(subject).map(Connector::reach).orElse(Access.AT_HAND);
+    private static ManualStepWords access(Assembly assembly, Subject about) {
+        Access reach = assembly.connector(about.code()).map(Connector::reach).orElse(Access.AT_HAND);
         String minutes = reach.minutes() > 0
                 ? Words.say("manual_step_words.about_min", EngineeringFormat.figure(reach.minutes()))
                 : Words.say("manual_step_words.no_time");
@@ -204,29 +236,29 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
             case CUT -> Words.say("manual_step_words.cuts_which_be_made");
         };
         return does(
-                Words.say("manual_step_words.may_be_opened_takes", title(assembly, subject), minutes, harm),
+                Words.say("manual_step_words.may_be_opened_takes", title(assembly, about), minutes, harm),
                 Words.say("manual_step_words.everything_that_needs_no"));
     }
 
-    private static String title(Assembly assembly, String connector) {
-        return assembly.connector(connector).map(Connector::title).orElse(connector);
+    private static String title(Assembly assembly, Subject about) {
+        return assembly.connector(about.code()).map(Connector::title).orElseGet(() -> Words.say(about.words()));
     }
 
-    private static String place(Assembly assembly, String subject) {
-        return assembly.connector(subject).isPresent()
-                ? title(assembly, subject)
-                : isZone(assembly, subject) ? Words.say("manual_step_words.stretch", subject) : subject;
+    private static String place(Assembly assembly, Subject about) {
+        return isZone(assembly, about) ? Words.say("manual_step_words.stretch", about.words()) : title(assembly, about);
     }
 
-    private static boolean isZone(Assembly assembly, String subject) {
-        return assembly.conductors().stream()
-                .anyMatch(each -> each.zone().filter(subject::equals).isPresent());
+    private static boolean isZone(Assembly assembly, Subject about) {
+        return assembly.connector(about.code()).isEmpty()
+                && assembly.conductors().stream()
+                        .anyMatch(
+                                each -> each.zone().filter(about.code()::equals).isPresent());
     }
 
-    private static String looking(Assembly assembly, String subject) {
-        String what = assembly.connector(subject).isPresent()
+    private static String looking(Assembly assembly, Subject about) {
+        String what = assembly.connector(about.code()).isPresent()
                 ? Words.say("manual_step_words.pins_pushed_back_spread")
-                : isZone(assembly, subject)
+                : isZone(assembly, about)
                         ? Words.say("manual_step_words.cuts_chafe_kinks_burns")
                         : Words.say("manual_step_words.loose_strands_cracks_discolouring");
         return Words.say("manual_step_words.nothing_found_enter_else", what, byKind(assembly.kind()));
@@ -246,15 +278,5 @@ record ManualStepWords(String sentence, String why, List<String> choices) {
     private static String ends(List<Terminal> ends) {
         String named = ends.stream().limit(NAMED).map(Terminal::name).collect(Collectors.joining(" "));
         return ends.size() > NAMED ? Words.say("manual_step_words.more", named, ends.size() - NAMED) : named;
-    }
-
-    /** The deed shortly, as lists name it. */
-    static String shortly(TestStep.ManualStep act) {
-        boolean back = act.action() == ManualAction.MOVED_TO && act.subject().isEmpty();
-        String name = back ? Words.say("manual_action.moved_back") : Words.say(act.action());
-        if (act.action() == ManualAction.WALKED || act.action() == ManualAction.WALKED_BACK) {
-            return name + act.subject().substring(1); // without its number
-        }
-        return act.subject().isEmpty() ? name : name + " " + act.subject();
     }
 }

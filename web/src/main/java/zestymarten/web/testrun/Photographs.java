@@ -15,7 +15,7 @@ import zestymarten.web.platform.Refused;
 /** Photographs of units as they were found, kept with their test. */
 @Service
 class Photographs {
-    private static final int MOST_PHOTOS = 20;
+    private static final int MAX_PHOTOS = 20;
     private static final int LONGEST_NOTE = 200;
 
     private final TestRuns runs;
@@ -43,7 +43,7 @@ class Photographs {
     /**
      * Keeps a photograph of a test under way; sending it again changes nothing.
      *
-     * @throws Refused if there are {@value #MOST_PHOTOS} already or the note is too long
+     * @throws Refused if there are {@value #MAX_PHOTOS} already or the note is too long
      * @throws Conflict if the test was ended
      */
     @Transactional
@@ -56,8 +56,8 @@ class Photographs {
         if (!runs.find(run).isUnderWay()) {
             throw new Conflict(Message.of("photographs.this_test_was_ended"));
         }
-        if (mapper.photos(run).size() >= MOST_PHOTOS) {
-            throw new Refused("photo", Message.of("photographs.there_photographs_already_which", MOST_PHOTOS));
+        if (mapper.photos(run).size() >= MAX_PHOTOS) {
+            throw new Refused("photo", Message.of("photographs.there_photographs_already_which", MAX_PHOTOS));
         }
         mapper.insertPhoto(
                 run,

@@ -5,7 +5,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 
-/** Statements on the plans that are kept with wirings; see PlanMapper.xml. */
+/** Statements on the plans that are kept with assemblies; see PlanMapper.xml. */
 @Mapper
 interface PlanMapper {
     List<KeptPlan> of(long assemblyId);

@@ -9,7 +9,7 @@ import zestymarten.core.testplan.TestOptions;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
 
-/** Ways of testing that are kept with a wiring. */
+/** Ways of testing that are kept with an assembly. */
 @Service
 class Plans {
     private static final int LONGEST_NAME = 60;
@@ -22,14 +22,14 @@ class Plans {
         this.clock = clock;
     }
 
-    /** The plans of a wiring, by name. */
+    /** The plans of an assembly, by name. */
     @Transactional(readOnly = true)
     public List<KeptPlan> of(long assemblyId) {
         return mapper.of(assemblyId);
     }
 
     /**
-     * A plan of a wiring.
+     * A plan of an assembly.
      *
      * @throws NotFound if it has none of that number
      */

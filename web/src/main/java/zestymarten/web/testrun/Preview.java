@@ -23,7 +23,7 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
     static final Preview NOTHING = new Preview("", "", "", Optional.empty());
 
     static Preview of(TestRun test, TestStep step, String typed) {
-        if (step instanceof TestStep.ManualStep act && act.action().answer() == ManualAction.AnswerKind.CELSIUS) {
+        if (step instanceof TestStep.ManualStep manual && manual.action().answer() == ManualAction.AnswerKind.CELSIUS) {
             OptionalDouble celsius = Celsius.of(typed);
             return celsius.isPresent()
                     ? new Preview(
@@ -33,7 +33,7 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
                             Optional.empty())
                     : new Preview("refused", "", Words.say("preview.expected", Celsius.EXPECTED), Optional.empty());
         }
-        if (step instanceof TestStep.ManualStep act && act.action().answer() == ManualAction.AnswerKind.WORDS) {
+        if (step instanceof TestStep.ManualStep manual && manual.action().answer() == ManualAction.AnswerKind.WORDS) {
             return new Preview("watch", "", Words.say("preview.kept_as_note_enter"), Optional.empty());
         }
         MeterReading understood = test.understand(step, typed);
@@ -53,7 +53,7 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
     }
 
     private static String said(MeterReading understood, Judgement judgement, TestRun test, TestStep step) {
-        boolean voltage = step instanceof TestStep.Measurement touch && touch.isUnderVoltage();
+        boolean voltage = step instanceof TestStep.Measurement measurement && measurement.isUnderVoltage();
         double off =
                 test.conditions().policy().share(test.conditions().leadsOhm().orElse(0));
         return judgement.correctedOhm().isEmpty() || off == 0 || voltage
@@ -66,8 +66,8 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
     }
 
     private static Optional<BandDrawing> band(TestRun test, TestStep step, OptionalDouble place) {
-        return step instanceof TestStep.Measurement touch && touch.isInOhms()
-                ? Optional.of(StepViews.band(test, touch, place))
+        return step instanceof TestStep.Measurement measurement && measurement.isInOhms()
+                ? Optional.of(StepViews.band(test, measurement, place))
                 : Optional.empty();
     }
 }

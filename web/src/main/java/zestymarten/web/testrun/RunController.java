@@ -84,7 +84,7 @@ class RunController {
         return WORK;
     }
 
-    /** The same for a mark of a touch field, by its place in the stage. */
+    /** The same for a mark of a measurement field, by its place in the stage. */
     @GetMapping("/mark")
     String mark(
             @PathVariable long id,
@@ -107,9 +107,9 @@ class RunController {
         return WORK;
     }
 
-    /** The same for two terminals that the technician names, in whichever stage they are touched together. */
+    /** The same for two terminals that the technician names, in whichever stage they are measured together. */
     @GetMapping("/touch")
-    String touch(
+    String measurement(
             @PathVariable long id,
             @RequestParam String black,
             @RequestParam String red,
@@ -117,7 +117,7 @@ class RunController {
             Model model) {
         RunSnapshot run = runs.find(id);
         TestStep found = run.test()
-                .touch(StepForm.terminal(black), StepForm.terminal(red))
+                .between(StepForm.terminal(black), StepForm.terminal(red))
                 .orElseThrow(() -> new Refused("", Message.of("run_controller.no_step_this_test", black, red)));
         show(model, run, Optional.of(found), Optional.empty(), faces);
         return WORK;
@@ -187,7 +187,7 @@ class RunController {
             @PathVariable long id,
             @ModelAttribute("stepForm") StepForm form,
             @RequestParam UUID entry,
-            @RequestParam int touch,
+            @RequestParam("touch") int attempt,
             @RequestParam(defaultValue = "") String typed,
             @RequestParam(defaultValue = "-1") int meaning,
             @RequestParam(defaultValue = "") String where,
@@ -196,7 +196,9 @@ class RunController {
             HttpServletResponse response,
             Model model) {
         OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);
-        RunEntries.Sent sent = new RunEntries.Sent(entry, form.step(), touch, typed, choice, where);
+        TestStep step = form.step();
+        String answer = ManualStepWords.entered(step, typed);
+        RunEntries.Sent sent = new RunEntries.Sent(entry, step, attempt, answer, choice, where);
         return answer(entries.enter(id, sent, who.getName()), faces, response, model);
     }
 
@@ -205,13 +207,13 @@ class RunController {
             @PathVariable long id,
             @ModelAttribute("stepForm") StepForm form,
             @RequestParam UUID entry,
-            @RequestParam int touch,
+            @RequestParam("touch") int attempt,
             @RequestParam(defaultValue = "") String reason,
             @CookieValue(name = "faces", defaultValue = "wire") String faces,
             Principal who,
             HttpServletResponse response,
             Model model) {
-        RunEntries.Sent sent = new RunEntries.Sent(entry, form.step(), touch, reason, OptionalInt.empty());
+        RunEntries.Sent sent = new RunEntries.Sent(entry, form.step(), attempt, reason, OptionalInt.empty());
         return answer(entries.skip(id, sent, who.getName()), faces, response, model);
     }
 

@@ -1,4 +1,4 @@
 package zestymarten.web.testrun;
 
-/** A test was ended; told within the transaction that ends it. */
+/** A test was ended; published within the transaction that ends it. */
 public record RunEnded(RunSnapshot run) {}

@@ -56,14 +56,14 @@ public class RunEntries {
      * What was sent for a step.
      *
      * @param id made by the sender; sending it again changes nothing
-     * @param touch which touch of the step the sender believes it to be
+     * @param attempt which entry of the step the sender believes it to be
      * @param typed the reading, the words or the reason
      * @param meaning which of the offered meanings was chosen, where there was a question
      * @param where along the wire it happened; empty where that was not asked
      */
-    public record Sent(UUID id, TestStep step, int touch, String typed, OptionalInt meaning, String where) {
-        public Sent(UUID id, TestStep step, int touch, String typed, OptionalInt meaning) {
-            this(id, step, touch, typed, meaning, "");
+    public record Sent(UUID id, TestStep step, int attempt, String typed, OptionalInt meaning, String where) {
+        public Sent(UUID id, TestStep step, int attempt, String typed, OptionalInt meaning) {
+            this(id, step, attempt, typed, meaning, "");
         }
     }
 
@@ -105,11 +105,12 @@ public class RunEntries {
     }
 
     private static boolean takesWords(TestStep step) {
-        return step.fold(probes -> false, touch -> false, act -> act.action().isByWords());
+        return step.fold(
+                probes -> false, measurement -> false, manual -> manual.action().isByWords());
     }
 
-    private static void mustBeAccepted(TestStep.ManualStep act, String words) {
-        TestRun.expected(act, words).ifPresent(expected -> {
+    private static void mustBeAccepted(TestStep.ManualStep manual, String words) {
+        TestRun.expected(manual, words).ifPresent(expected -> {
             throw new Refused("", Message.of("test_runs.not_accepted_expected", words, expected));
         });
     }
@@ -143,13 +144,13 @@ public class RunEntries {
                 return false;
             }
         }
-        mend(runId, sent, repair, by);
+        repair(runId, sent, repair, by);
         return true;
     }
 
-    /** Keeps how something was put right, so that what it touched is asked for again. */
+    /** Keeps how something was put right, so that what it concerned is asked for again. */
     @Transactional
-    public EntryAnswer mend(long runId, Sent sent, Entry.Content.Repair repair, String by) {
+    public EntryAnswer repair(long runId, Sent sent, Entry.Content.Repair repair, String by) {
         words(repair.cause(), LONGEST_WORDS);
         words(repair.prevention(), LONGEST_WORDS);
         words(repair.colour(), LONGEST_COLOUR);
@@ -181,7 +182,7 @@ public class RunEntries {
             mustBeTheSame(before.get(), sent);
             return new EntryAnswer.EntryKept(run, before.get());
         }
-        mustBeFree(run, sent.step(), sent.touch());
+        mustBeFree(run, sent.step(), sent.attempt());
         return entering.apply(run);
     }
 
@@ -208,7 +209,7 @@ public class RunEntries {
         return here;
     }
 
-    private static void mustBeFree(RunSnapshot run, TestStep step, int touch) {
+    private static void mustBeFree(RunSnapshot run, TestStep step, int attempt) {
         if (!run.isUnderWay()) {
             throw new Conflict(Message.of("test_runs.this_test_was_ended"));
         }
@@ -218,11 +219,10 @@ public class RunEntries {
         if (!run.test().isAllowed(step)) {
             throw new Conflict(Message.of("test_runs.not_proved_dead_yet"));
         }
-        if (run.test().nextTouch(step) != touch) {
-            List<Entry> standing = run.test().standing(step);
-            String who = standing.isEmpty()
-                    ? "someone"
-                    : standing.get(standing.size() - 1).by();
+        if (run.test().nextAttempt(step) != attempt) {
+            List<Entry> before = run.test().entriesOf(step);
+            String who =
+                    before.isEmpty() ? "someone" : before.get(before.size() - 1).by();
             throw new Conflict(Message.of("test_runs.this_step_was_recorded", who));
         }
     }
@@ -232,7 +232,7 @@ public class RunEntries {
                 sent.id(),
                 run.test().entries().size() + 1,
                 sent.step(),
-                sent.touch(),
+                sent.attempt(),
                 content,
                 false,
                 by,
@@ -286,7 +286,7 @@ public class RunEntries {
         if (test.purpose() != purpose) {
             TestStep step = new TestStep.ManualStep(ManualAction.PURPOSE, "");
             String said = purpose == Purpose.RETEST ? retest(runs.find(id)) : purpose.code();
-            enter(id, new Sent(UUID.randomUUID(), step, test.nextTouch(step), said, OptionalInt.empty()), by);
+            enter(id, new Sent(UUID.randomUUID(), step, test.nextAttempt(step), said, OptionalInt.empty()), by);
         }
         return id;
     }

@@ -19,7 +19,7 @@ record RunView(
         String pulse,
         boolean underWay,
         boolean complete,
-        String touchesLeft,
+        String measurementsLeft,
         String minutesLeft,
         int percent,
         List<StageView> stages,
@@ -29,8 +29,8 @@ record RunView(
         Optional<String> takeBack,
         List<String> findings,
         List<Proposal> proposals,
-        String complaint,
-        List<String> ledger,
+        String symptoms,
+        List<String> toRestore,
         String halves,
         Purposed purpose,
         String outcome) {
@@ -59,7 +59,7 @@ record RunView(
      */
     record StepView(
             StepForm form,
-            int touch,
+            int attempt,
             Sentence sentence,
             String why,
             Optional<String> asks,
@@ -69,7 +69,7 @@ record RunView(
             List<Pad> pads,
             boolean byWords,
             String hint,
-            List<String> choices,
+            List<ChoiceView> choices,
             List<String> places) {}
 
     /** The step in words; the two terminals stand out. */
@@ -79,16 +79,19 @@ record RunView(
         }
     }
 
+    /** An answer that is offered: as it is entered, and as a person reads it. */
+    record ChoiceView(String code, String word) {}
+
     /** A pin with its neighbours, enlarged for the phone. */
     record Pad(String probe, String terminal, List<String> before, String pin, List<String> after) {}
 
     /** What was just kept, when it does not pass: it stays until the technician goes on. */
-    record ResultView(String id, String state, String word, String touch, String typed, String reason) {}
+    record ResultView(String id, String state, String word, String step, String typed, String reason) {}
 
     /** One of the last entries. */
     record EntryView(
             int sequence,
-            String touch,
+            String step,
             String typed,
             String corrected,
             String state,
@@ -96,6 +99,6 @@ record RunView(
             boolean takenBack,
             String by) {}
 
-    /** A touch that would settle something. */
+    /** A measurement that would settle something. */
     record Proposal(StepForm form, String text) {}
 }

@@ -67,8 +67,8 @@ class RunViews {
                         .map(each -> Words.say(each.message()))
                         .toList(),
                 proposals(test),
-                complaint(test),
-                test.ledger(),
+                symptoms(test),
+                test.toRestore().stream().map(each -> Words.say(each.words())).toList(),
                 run.isUnderWay() && test.byHalves().isPresent()
                         ? Words.say(
                                 "run_views.measurements_instead",
@@ -118,26 +118,18 @@ class RunViews {
                         conditions.policy().words())
                 : Words.say("run_views.leads_not_read_yet");
         return conditions.meter().name()
-                + (test.accessories().isEmpty() ? "" : Words.say("run_views.meter", test.accessories()))
+                + (test.accessories().isNothing()
+                        ? ""
+                        : Words.say("run_views.meter", test.accessories().words()))
                 + leads;
     }
 
     private static String minutes(double seconds) {
-        long minutes = (long) Math.ceil(seconds / 60);
-        return minutes <= 1
-                ? (minutes == 0 ? Words.say("run_views.min") : "about 1 min")
-                : Words.say("run_views.about_min", minutes);
+        return Words.say("run_views.about_min", (long) Math.ceil(seconds / 60));
     }
 
     private static String left(RemainingWork left) {
-        String touches = left.touches() == 1 ? "1 measurement" : Words.say("run_views.measurements", left.touches());
-        long others = left.checks() + left.actions();
-        String actions = others == 0
-                ? ""
-                : ", " + others
-                        + (others == 1 ? Words.say("run_views.other_step") : Words.say("run_views.other_steps"));
-        String walks = left.walks() == 0 ? "" : ", " + left.walks() + (left.walks() == 1 ? " trip" : " trips");
-        return Words.say("run_views.left", touches, actions, walks);
+        return Words.say("run_views.left", left.measurements(), left.checks() + left.actions(), left.trips());
     }
 
     private static List<RunView.StageView> stages(TestRun test, Optional<TestStep> shown) {
@@ -166,7 +158,7 @@ class RunViews {
                     Words.say(stage.title()),
                     Words.say("run_views.stages", size - left, size),
                     state,
-                    isNow && stage.isTouched() ? FieldDrawing.of(test, stage, shown) : Optional.empty()));
+                    isNow && stage.isMeasured() ? FieldDrawing.of(test, stage, shown) : Optional.empty()));
         }
         return views;
     }
@@ -181,12 +173,12 @@ class RunViews {
         };
     }
 
-    private static String complaint(TestRun test) {
-        long told = test.complaint().functions().size();
+    private static String symptoms(TestRun test) {
+        long entered = test.symptoms().functions().size();
         int all = test.plan().functions().size();
         return all == 0
                 ? ""
-                : told == 0 ? Words.say("run_views.none_entered_yet") : Words.say("run_views.entered", told, all);
+                : entered == 0 ? Words.say("run_views.none_entered_yet") : Words.say("run_views.entered", entered, all);
     }
 
     private static RunView.ResultView result(TestRun test, Entry entry) {
@@ -195,7 +187,7 @@ class RunViews {
                 entry.id().toString(),
                 test.state(entry.step()).code(),
                 judgement.map(each -> Words.say(each.verdict())).orElse(Words.say("step_state.skipped")),
-                StepViews.shortly(entry.step()),
+                Words.say(entry.step().title()),
                 Words.say(test.words(entry)),
                 Words.say(judgement.map(Judgement::reason).orElse(test.words(entry))));
     }
@@ -216,7 +208,7 @@ class RunViews {
             Optional<Judgement> judgement = test.judgement(entry);
             views.add(new RunView.EntryView(
                     entry.sequence(),
-                    StepViews.shortly(entry.step()),
+                    Words.say(entry.step().title()),
                     Words.say(test.words(entry)),
                     judgement
                             .filter(each -> each.correctedOhm().isPresent())
@@ -236,8 +228,8 @@ class RunViews {
         }
         return test.best(2).stream()
                 .map(best -> new RunView.Proposal(
-                        StepForm.of(best.touch()),
-                        Words.say(best.touch().title()) + ": " + RecommendationWords.why(best.worth())))
+                        StepForm.of(best.measurement()),
+                        Words.say(best.measurement().title()) + ": " + RecommendationWords.why(best.worth())))
                 .toList();
     }
 }

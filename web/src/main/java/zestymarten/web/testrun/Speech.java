@@ -36,7 +36,7 @@ public class Speech {
             RunView.ResultView result = view.result().get();
             return new Spoken(
                     heard,
-                    message("result", locale, spelt(result.touch(), locale), result.word(), result.reason()),
+                    message("result", locale, spelt(result.step(), locale), result.word(), result.reason()),
                     false,
                     false);
         }
@@ -57,7 +57,7 @@ public class Speech {
      * @param plain the sentence of a step that names no terminals
      */
     String say(TestStep step, String plain, Locale locale) {
-        return step.fold(probes -> plain, touch -> touch(touch, locale), act -> plain);
+        return step.fold(probes -> plain, measurement -> sentence(measurement, locale), manual -> plain);
     }
 
     /** What the far end has to do, its pins letter by letter. */
@@ -75,9 +75,9 @@ public class Speech {
     private static boolean isAnswer(TestRun test, TestStep step, MeterReading said) {
         return step.fold(
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE,
-                touch -> !touch.isUnderVoltage()
-                        && isClear(test.judge(touch, said).verdict()),
-                act -> false);
+                measurement -> !measurement.isUnderVoltage()
+                        && isClear(test.judge(measurement, said).verdict()),
+                manual -> false);
     }
 
     private static boolean isClear(Verdict verdict) {
@@ -86,20 +86,22 @@ public class Speech {
 
     private String heard(RunView.EntryView entry, Locale locale) {
         return entry.takenBack()
-                ? message("taken_back", locale, spelt(entry.touch(), locale))
-                : message("result", locale, spelt(entry.touch(), locale), entry.typed(), entry.word() + ".");
+                ? message("taken_back", locale, spelt(entry.step(), locale))
+                : message("result", locale, spelt(entry.step(), locale), entry.typed(), entry.word() + ".");
     }
 
-    private String touch(TestStep.Measurement touch, Locale locale) {
-        String state = touch.state().isEmpty() ? "" : message("state", locale, touch.state()) + " ";
-        String linked = touch.ties().stream()
-                .map(tie -> " "
+    private String sentence(TestStep.Measurement measurement, Locale locale) {
+        String state = measurement.state().isEmpty() ? "" : message("state", locale, measurement.state()) + " ";
+        String linked = measurement.links().stream()
+                .map(link -> " "
                         + message(
                                 "linked",
                                 locale,
-                                tie.stream().map(each -> pin(each, locale)).collect(Collectors.joining("; "))))
+                                link.stream().map(each -> pin(each, locale)).collect(Collectors.joining("; "))))
                 .collect(Collectors.joining());
-        return state + message("step", locale, pin(touch.black(), locale), pin(touch.red(), locale)) + linked;
+        return state
+                + message("step", locale, pin(measurement.black(), locale), pin(measurement.red(), locale))
+                + linked;
     }
 
     /** A terminal letter by letter, so that it cannot be taken for another. */

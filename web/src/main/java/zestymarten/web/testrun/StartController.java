@@ -104,7 +104,7 @@ class StartController {
         List<MeterRow> meters = this.meters.all();
         model.addAttribute("meters", meters);
         model.addAttribute("known", meters.stream().anyMatch(each -> each.name().equals(meter.name())));
-        model.addAttribute("wiring", assemblies.latest(id));
+        model.addAttribute("revision", assemblies.latest(id));
         model.addAttribute(
                 "serials", units.of(id).stream().map(UnitLine::serial).toList());
         model.addAttribute("serial", serial);
@@ -128,19 +128,19 @@ class StartController {
     @GetMapping("/assemblies/{id}/offers")
     String offers(
             @PathVariable long id,
-            @RequestParam String touch,
+            @RequestParam String measurement,
             @RequestParam String move,
             @RequestParam String setup,
-            @RequestParam String walk,
+            @RequestParam String trip,
             @RequestParam(defaultValue = "both_ends") String method,
             @RequestParam(name = "tool", defaultValue = "") List<String> codes,
             Model model) {
         List<Problem> problems = new ArrayList<>();
         double[] seconds = {
-            seconds("touch", touch, problems),
+            seconds("measurement", measurement, problems),
             seconds("move", move, problems),
             seconds("setup", setup, problems),
-            seconds("walk", walk, problems)
+            seconds("trip", trip, problems)
         };
         if (!problems.isEmpty()) {
             throw new Refused(problems);
@@ -172,9 +172,9 @@ class StartController {
     }
 
     private static OfferView view(PlanEstimate offer) {
-        String walks = offer.effort().walks() == 0
+        String trips = offer.effort().trips() == 0
                 ? ""
-                : Words.say("start_controller.trips", offer.effort().walks());
+                : Words.say("start_controller.trips", offer.effort().trips());
         String access = offer.effort().accessMinutes() == 0
                 ? ""
                 : Words.say(
@@ -185,7 +185,7 @@ class StartController {
                 : Words.say(
                         "start_controller.links_changed_times", offer.effort().setups());
         List<String> misses = new ArrayList<>(Words.all(offer.misses()));
-        if (offer.effort().setups() > 0 && offer.effort().walks() == 0) {
+        if (offer.effort().setups() > 0 && offer.effort().trips() == 0) {
             misses.add(0, Words.say("start_controller.where_continuity_found_pairs"));
         }
         return new OfferView(
@@ -193,10 +193,10 @@ class StartController {
                 Words.say(offer.method().title()),
                 Words.say(
                         "start_controller.measurements_moves_probe_about",
-                        offer.effort().touches(),
+                        offer.effort().measurements(),
                         offer.effort().moves(),
                         setups,
-                        walks,
+                        trips,
                         Math.max(1, Math.round(offer.seconds() / 60)),
                         access),
                 offer.lacks().stream().map(each -> Words.say(each.words())).collect(Collectors.joining(", ")),

@@ -15,9 +15,9 @@ import zestymarten.web.platform.Refused;
 /**
  * A step as it travels between page, server and table; each part is empty where it does not apply.
  *
- * @param question of the joined probes, or the deed
- * @param subject what a deed concerns
- * @param ties groups of tied terminals, separated by semicolons, their terminals by spaces
+ * @param question of the joined probes, or the manual step
+ * @param subject what a manual step concerns
+ * @param ties groups of linked terminals, separated by semicolons, their terminals by spaces
  */
 record StepForm(String stage, String question, String subject, String black, String red, String state, String ties) {
     private static final int PARTS = 7;
@@ -25,15 +25,16 @@ record StepForm(String stage, String question, String subject, String black, Str
     static StepForm of(TestStep step) {
         return step.fold(
                 probes -> new StepForm(probes.stage().name(), probes.question().name(), "", "", "", "", ""),
-                touch -> new StepForm(
-                        touch.stage().name(),
+                measurement -> new StepForm(
+                        measurement.stage().name(),
                         "",
                         "",
-                        touch.black().name(),
-                        touch.red().name(),
-                        touch.state(),
-                        written(touch.ties())),
-                act -> new StepForm(act.stage().name(), act.action().name(), act.subject(), "", "", "", ""));
+                        measurement.black().name(),
+                        measurement.red().name(),
+                        measurement.state(),
+                        written(measurement.links())),
+                act -> new StepForm(
+                        act.stage().name(), act.action().name(), act.subject().code(), "", "", "", ""));
     }
 
     /** All parts in one text, as a grid sends them. */
@@ -65,7 +66,9 @@ record StepForm(String stage, String question, String subject, String black, Str
             }
             return question.equals("TONE") || question.equals("OHMS")
                     ? new TestStep.LeadCheck(Stage.valueOf(stage), TestStep.LeadCheck.LeadQuestion.valueOf(question))
-                    : new TestStep.ManualStep(ManualAction.valueOf(question), subject);
+                    : new TestStep.ManualStep(
+                            ManualAction.valueOf(question),
+                            FormerSubjects.now(ManualAction.valueOf(question), subject));
         } catch (IllegalArgumentException e) {
             throw new Refused("", Message.of("step_form.page_sent_step_that_2"));
         }

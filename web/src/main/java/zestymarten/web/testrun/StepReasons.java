@@ -16,51 +16,53 @@ import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.platform.Words;
 
-/** Why a touch is asked for: what is between the probes, what a good unit reads there and where the limit comes from. */
+/** Why a measurement is asked for: what is between the probes, what a good unit reads there and where the limit comes from. */
 final class StepReasons {
     private StepReasons() {}
 
-    static String of(TestRun test, TestStep.Measurement touch, List<Conductor> route) {
+    static String of(TestRun test, TestStep.Measurement measurement, List<Conductor> route) {
         List<Object> sentences = new ArrayList<>();
-        if (test.range(touch).isPresent()) {
+        if (test.range(measurement).isPresent()) {
             sentences.add(Message.of(
-                    "step_views.range", Message.figure(test.range(touch).getAsDouble(), "Ω")));
+                    "step_views.range", Message.figure(test.range(measurement).getAsDouble(), "Ω")));
         }
-        touch.ties().forEach(tie -> sentences.add(linked(tie)));
-        sentences.add(reason(test, touch, route));
+        measurement.links().forEach(link -> sentences.add(linked(link)));
+        sentences.add(reason(test, measurement, route));
         return Words.say(Message.sentences(sentences.toArray()));
     }
 
-    private static Message linked(List<Terminal> tie) {
+    private static Message linked(List<Terminal> link) {
         return Message.of(
                 "step_views.linked",
-                tie.stream()
+                link.stream()
                         .map(each -> each.isFrame() ? Words.say("step_views.frame") : each.name())
                         .collect(Collectors.joining(" ")));
     }
 
-    private static Message reason(TestRun test, TestStep.Measurement touch, List<Conductor> route) {
-        if (touch.isUnderVoltage()) {
-            return touch.stage() == Stage.WITHSTAND ? withstand(test, touch) : insulation(test, touch);
+    private static Message reason(TestRun test, TestStep.Measurement measurement, List<Conductor> route) {
+        if (measurement.isUnderVoltage()) {
+            return measurement.stage() == Stage.WITHSTAND
+                    ? withstand(test, measurement)
+                    : insulation(test, measurement);
         }
-        if (touch.isOnDiodeRange()) {
-            return diode(test, touch);
+        if (measurement.isOnDiodeRange()) {
+            return diode(test, measurement);
         }
-        Expectation expectation = test.expectation(touch);
+        Expectation expectation = test.expectation(measurement);
         if (expectation instanceof Expectation.Joined joined) {
             return expected(test, joined, route);
         }
-        if (touch.stage() == Stage.FRAME) {
-            return Message.of("step_views.must_be_clear_frame", described(test, touch.black()));
+        if (measurement.stage() == Stage.FRAME) {
+            return Message.of("step_views.must_be_clear_frame", described(test, measurement.black()));
         }
         boolean looseEnd = test.open().stream()
-                .anyMatch(open -> List.of(touch.black(), touch.red()).stream()
+                .anyMatch(open -> List.of(measurement.black(), measurement.red()).stream()
                         .anyMatch(end -> open.black().equals(end) || open.red().equals(end)));
         return Message.of(
                 "step_views.must_be_apart",
-                described(test, touch.black()),
-                described(test, touch.red()),
-                touch.isTied(),
+                described(test, measurement.black()),
+                described(test, measurement.red()),
+                measurement.isLinked(),
                 looseEnd);
     }
 
@@ -79,39 +81,39 @@ final class StepReasons {
                 test.conditions().leadsCaution(joined.limit().high()));
     }
 
-    private static Message diode(TestRun test, TestStep.Measurement touch) {
+    private static Message diode(TestRun test, TestStep.Measurement measurement) {
         return Message.of(
-                test.isForwards(touch) ? "step_views.diode_conducts" : "step_views.diode_blocks",
-                test.diode(touch).id(),
-                Message.figure(test.diodeRule(touch).least(), "V"),
-                Message.figure(test.diodeRule(touch).most(), "V"));
+                test.isForwards(measurement) ? "step_views.diode_conducts" : "step_views.diode_blocks",
+                test.diode(measurement).id(),
+                Message.figure(test.diodeRule(measurement).minimum(), "V"),
+                Message.figure(test.diodeRule(measurement).maximum(), "V"));
     }
 
-    private static Message withstand(TestRun test, TestStep.Measurement touch) {
+    private static Message withstand(TestRun test, TestStep.Measurement measurement) {
         WithstandRule rule = test.approach().withstand().orElseThrow();
-        OptionalDouble charging = WithstandJudge.charging(rule, test.design().lengthM(touch.black()));
+        OptionalDouble charging = WithstandJudge.charging(rule, test.design().lengthM(measurement.black()));
         return Message.sentences(
                 Message.of(
                         "step_views.withstand",
-                        described(test, touch.black()),
+                        described(test, measurement.black()),
                         Message.figure(rule.volts(), "V"),
                         rule.alternates(),
                         Message.figure(rule.seconds(), "s"),
-                        Message.figure(rule.mostA(), "A")),
+                        Message.figure(rule.maxA(), "A")),
                 charging.isPresent()
                         ? Message.of("step_views.charging", Message.figure(charging.getAsDouble(), "A"))
                         : Message.NONE);
     }
 
-    private static Message insulation(TestRun test, TestStep.Measurement touch) {
-        String what = touch.stage() == Stage.INSULATION
+    private static Message insulation(TestRun test, TestStep.Measurement measurement) {
+        String what = measurement.stage() == Stage.INSULATION
                 ? "step_views.insulation"
-                : touch.isTied() ? "step_views.insulation_mist" : "step_views.insulation_water";
+                : measurement.isLinked() ? "step_views.insulation_mist" : "step_views.insulation_water";
         double volts = test.approach().insulation().orElseThrow().testV();
         List<Object> sentences = new ArrayList<>();
-        sentences.add(Message.of(what, described(test, touch.black()), Message.figure(volts, "V")));
-        sentences.add(test.least(touch).derivation());
-        sentences.addAll(test.absorption(touch).said(test.conditions().ambientC()));
+        sentences.add(Message.of(what, described(test, measurement.black()), Message.figure(volts, "V")));
+        sentences.add(test.minimum(measurement).derivation());
+        sentences.addAll(test.absorption(measurement).said(test.conditions().ambientC()));
         return Message.sentences(sentences.toArray());
     }
 

@@ -37,8 +37,8 @@ final class StepViews {
     static RunView.StepView view(TestRun test, TestStep step, Optional<Entry> stays, boolean mating) {
         return step.fold(
                 probes -> probes(test, probes),
-                touch -> touch(test, touch, stays, mating),
-                act -> act(test, act, mating));
+                measurement -> measurement(test, measurement, stays, mating),
+                manual -> manual(test, manual, mating));
     }
 
     /** Stand for the two probes until the sentence around them is known. */
@@ -52,45 +52,45 @@ final class StepViews {
     static StepWords words(TestRun test, TestStep step) {
         return step.fold(
                 probes -> of(probes(test, probes)),
-                touch -> {
-                    RunView.Sentence said = sentence(touch);
-                    List<Conductor> route = test.design().nets().route(touch.black(), touch.red());
-                    return new StepWords(said.plain(), StepReasons.of(test, touch, route));
+                measurement -> {
+                    RunView.Sentence said = sentence(measurement);
+                    List<Conductor> route = test.design().nets().route(measurement.black(), measurement.red());
+                    return new StepWords(said.plain(), StepReasons.of(test, measurement, route));
                 },
-                act -> new StepWords(
-                        ManualStepWords.of(test, act).sentence(),
-                        ManualStepWords.of(test, act).why()));
+                manual -> new StepWords(
+                        ManualStepWords.of(test, manual).sentence(),
+                        ManualStepWords.of(test, manual).why()));
     }
 
     private static StepWords of(RunView.StepView view) {
         return new StepWords(view.sentence().plain(), view.why());
     }
 
-    private static RunView.StepView act(TestRun test, TestStep.ManualStep act, boolean mating) {
-        ManualStepWords words = ManualStepWords.of(test, act);
-        boolean choice = act.action() == ManualAction.COMPLAINT || act.action() == ManualAction.FUNCTION;
-        boolean byWords = act.action().isByWords() && !choice;
-        Optional<String> asks = test.isDone(act) ? Optional.empty() : lastReason(test, act);
+    private static RunView.StepView manual(TestRun test, TestStep.ManualStep manual, boolean mating) {
+        ManualStepWords words = ManualStepWords.of(test, manual);
+        boolean choice = manual.action() == ManualAction.COMPLAINT || manual.action() == ManualAction.FUNCTION;
+        boolean byWords = manual.action().isByWords() && !choice;
+        Optional<String> asks = test.isDone(manual) ? Optional.empty() : lastReason(test, manual);
         return new RunView.StepView(
-                StepForm.of(act),
-                test.nextTouch(act),
+                StepForm.of(manual),
+                test.nextAttempt(manual),
                 new RunView.Sentence(words.sentence(), "", "", "", ""),
                 words.why(),
                 asks,
-                picture(test, act, mating),
+                picture(test, manual, mating),
                 Optional.empty(),
                 Optional.empty(),
                 List.of(),
                 byWords,
-                hint(act, choice),
+                hint(manual, choice),
                 words.choices(),
                 List.of());
     }
 
-    private static String hint(TestStep.ManualStep act, boolean choice) {
+    private static String hint(TestStep.ManualStep manual, boolean choice) {
         return choice
                 ? Words.say("step_views.key_or_word")
-                : switch (act.action().answer()) {
+                : switch (manual.action().answer()) {
                     case WORDS -> Words.say("step_views.enter_done_or_note");
                     case CELSIUS -> Words.say("step_views.or");
                     case VOLTS, OHMS, REPAIR -> Words.say(READING);
@@ -101,7 +101,7 @@ final class StepViews {
         boolean tone = probes.question() == TestStep.LeadCheck.LeadQuestion.TONE;
         return new RunView.StepView(
                 StepForm.of(probes),
-                test.nextTouch(probes),
+                test.nextAttempt(probes),
                 tone
                         ? new RunView.Sentence(Words.say("step_views.touch_probes_together_does"), "", "", "", "")
                         : new RunView.Sentence(Words.say("step_views.still_together_what_do"), "", "", "", ""),
@@ -121,57 +121,59 @@ final class StepViews {
                 List.of());
     }
 
-    /** The face of the connector that a deed concerns; of the far end while it is tied and freed. */
-    private static Optional<StepDrawing> picture(TestRun test, TestStep.ManualStep act, boolean mating) {
+    /** The face of the connector that a manual step concerns; of the far end while it is linked and freed. */
+    private static Optional<StepDrawing> picture(TestRun test, TestStep.ManualStep manual, boolean mating) {
         Assembly assembly = test.design().assembly();
         List<Terminal> far = test.plan().farEnds();
-        boolean tie = act.action() == ManualAction.TIED;
-        String connector = (tie || act.action() == ManualAction.FREED) && !far.isEmpty()
+        boolean link = manual.action() == ManualAction.TIED;
+        String connector = (link || manual.action() == ManualAction.FREED) && !far.isEmpty()
                 ? far.get(0).connector()
-                : act.subject();
+                : manual.subject().code();
         return assembly.connector(connector)
-                .map(each -> StepDrawing.of(assembly, each, tie ? List.of(far) : List.of(), mating));
+                .map(each -> StepDrawing.of(assembly, each, link ? List.of(far) : List.of(), mating));
     }
 
-    private static RunView.StepView touch(
-            TestRun test, TestStep.Measurement touch, Optional<Entry> stays, boolean mating) {
+    private static RunView.StepView measurement(
+            TestRun test, TestStep.Measurement measurement, Optional<Entry> stays, boolean mating) {
         Assembly assembly = test.design().assembly();
-        List<Conductor> route = test.design().nets().route(touch.black(), touch.red());
+        List<Conductor> route = test.design().nets().route(measurement.black(), measurement.red());
         OptionalDouble reading =
                 stays.flatMap(test::judgement).map(BandDrawing::place).orElse(OptionalDouble.empty());
         return new RunView.StepView(
-                StepForm.of(touch),
-                test.nextTouch(touch),
-                sentence(touch),
-                StepReasons.of(test, touch, route),
-                asks(test, touch),
-                Optional.of(StepDrawing.of(assembly, touch, route, mating)),
-                touch.isInOhms() ? Optional.of(band(test, touch, reading)) : Optional.empty(),
-                curve(test, touch),
-                Stream.of(pad(assembly, "black", touch.black()), pad(assembly, "red", touch.red()))
+                StepForm.of(measurement),
+                test.nextAttempt(measurement),
+                sentence(measurement),
+                StepReasons.of(test, measurement, route),
+                asks(test, measurement),
+                Optional.of(StepDrawing.of(assembly, measurement, route, mating)),
+                measurement.isInOhms() ? Optional.of(band(test, measurement, reading)) : Optional.empty(),
+                curve(test, measurement),
+                Stream.of(pad(assembly, "black", measurement.black()), pad(assembly, "red", measurement.red()))
                         .toList(),
                 false,
-                hint(touch),
+                hint(measurement),
                 List.of(),
-                places(test, touch));
+                places(test, measurement));
     }
 
     /** Where along the way something may happen, in the order in which it is tried. */
-    private static List<String> places(TestRun test, TestStep.Measurement touch) {
+    private static List<String> places(TestRun test, TestStep.Measurement measurement) {
         List<String> zones = test.design().assembly().conductors().stream()
-                .filter(each -> touch.stage() == Stage.WET || touch.isOn(each.from()) || touch.isOn(each.to()))
+                .filter(each -> measurement.stage() == Stage.WET
+                        || measurement.isOn(each.from())
+                        || measurement.isOn(each.to()))
                 .flatMap(each -> each.zone().stream())
                 .distinct()
                 .map(each -> Words.say("step_views.stretch", each))
                 .toList();
-        boolean mist = touch.stage() == Stage.WET && test.approach().moisture() == Moisture.MIST;
-        return touch.stage() == Stage.BEND && touch.state().isEmpty()
+        boolean mist = measurement.stage() == Stage.WET && test.approach().moisture() == Moisture.MIST;
+        return measurement.stage() == Stage.BEND && measurement.state().isEmpty()
                 ? Stream.of(
                                 Stream.of(Words.say(
-                                        "step_views.end", touch.black().connector())),
+                                        "step_views.end", measurement.black().connector())),
                                 zones.isEmpty() ? Stream.of(Words.say("step_views.run_between")) : zones.stream(),
-                                Stream.of(
-                                        Words.say("step_views.end", touch.red().connector())))
+                                Stream.of(Words.say(
+                                        "step_views.end", measurement.red().connector())))
                         .flatMap(each -> each)
                         .toList()
                 : mist
@@ -180,19 +182,19 @@ final class StepViews {
                         : List.of();
     }
 
-    private static String hint(TestStep.Measurement touch) {
-        if (touch.isInOhms()) {
+    private static String hint(TestStep.Measurement measurement) {
+        if (measurement.isInOhms()) {
             return Words.say(READING);
         }
-        if (touch.isOnDiodeRange()) {
+        if (measurement.isOnDiodeRange()) {
             return Words.say("step_views.volts_or_ol");
         }
-        return touch.stage() == Stage.WITHSTAND ? Words.say("step_views.ma_or_trip") : "320M, or 320M@15";
+        return measurement.stage() == Stage.WITHSTAND ? Words.say("step_views.ma_or_trip") : "320M, or 320M@15";
     }
 
     /** Ohms over the time under voltage, on a scale of its logarithm; from two readings on. */
-    private static Optional<TrendDrawing> curve(TestRun test, TestStep.Measurement touch) {
-        List<Absorption.AbsorptionPoint> points = test.absorption(touch).points();
+    private static Optional<TrendDrawing> curve(TestRun test, TestStep.Measurement measurement) {
+        List<Absorption.AbsorptionPoint> points = test.absorption(measurement).points();
         return points.size() < 2
                 ? Optional.empty()
                 : Optional.of(TrendDrawing.of(
@@ -208,82 +210,88 @@ final class StepViews {
                         "Ω"));
     }
 
-    private static RunView.Sentence sentence(TestStep.Measurement touch) {
+    private static RunView.Sentence sentence(TestStep.Measurement measurement) {
         String whole = Words.say(
-                "step_views.probes", !touch.state().isEmpty(), touch.state(), BLACK, RED, Message.of(after(touch)));
+                "step_views.probes",
+                !measurement.state().isEmpty(),
+                measurement.state(),
+                BLACK,
+                RED,
+                Message.of(after(measurement)));
         String[] parts = whole.split(BLACK + "|" + RED, -1);
         return new RunView.Sentence(
                 parts[0],
-                touch.black().name(),
+                measurement.black().name(),
                 parts[1],
-                touch.red().isFrame()
+                measurement.red().isFrame()
                         ? Words.say("step_views.frame")
-                        : touch.red().name(),
+                        : measurement.red().name(),
                 parts[2]);
     }
 
     /** What is done with the probes on. */
-    private static String after(TestStep.Measurement touch) {
-        return switch (touch.stage()) {
-            case BEND -> touch.state().isEmpty() ? "step_views.move_wire" : "step_views.watch_reading";
-            case WET -> touch.isTied() ? "step_views.mist" : "step_views.water";
+    private static String after(TestStep.Measurement measurement) {
+        return switch (measurement.stage()) {
+            case BEND -> measurement.state().isEmpty() ? "step_views.move_wire" : "step_views.watch_reading";
+            case WET -> measurement.isLinked() ? "step_views.mist" : "step_views.water";
             case DIODES -> "step_views.on_diode_range";
-            case INSULATION, WITHSTAND -> touch.red().isFrame() ? "step_views.voltage_on" : "step_views.before_voltage";
-            default -> touch.isTied() ? "step_views.linked_as_below" : "step_views.nothing_else";
+            case INSULATION, WITHSTAND ->
+                measurement.red().isFrame() ? "step_views.voltage_on" : "step_views.before_voltage";
+            default -> measurement.isLinked() ? "step_views.linked_as_below" : "step_views.nothing_else";
         };
     }
 
-    /** The band of a touch with the like readings of its stage, and a reading on it. */
-    static BandDrawing band(TestRun test, TestStep.Measurement touch, OptionalDouble reading) {
+    /** The band of a measurement with the like readings of its stage, and a reading on it. */
+    static BandDrawing band(TestRun test, TestStep.Measurement measurement, OptionalDouble reading) {
         List<Entry> entries = test.entries();
         List<Double> like = entries.subList(Math.max(0, entries.size() - RECENT), entries.size()).stream()
                 .filter(entry -> entry.stands()
-                        && entry.step().stage() == touch.stage()
-                        && !entry.step().equals(touch))
+                        && entry.step().stage() == measurement.stage()
+                        && !entry.step().equals(measurement))
                 .flatMap(entry -> test.judgement(entry).stream())
                 .filter(judgement -> judgement.correctedOhm().isPresent())
                 .map(judgement -> judgement.correctedOhm().getAsDouble())
                 .toList();
         return BandDrawing.of(
-                test.expectation(touch),
+                test.expectation(measurement),
                 test.conditions().joinedBelowOhm(),
                 like.subList(Math.max(0, like.size() - 60), like.size()),
                 reading);
     }
 
-    private static Optional<String> asks(TestRun test, TestStep.Measurement touch) {
-        if (test.asksForCleanMetal(touch)) {
+    private static Optional<String> asks(TestRun test, TestStep.Measurement measurement) {
+        if (test.asksForCleanMetal(measurement)) {
             return Optional.of(Words.say("step_views.read_open_scrape_clean"));
         }
-        if (test.state(touch) == StepState.UNTESTED) {
-            return test.settledBy(touch)
+        if (test.state(measurement) == StepState.UNTESTED) {
+            return test.settledBy(measurement)
                     .map(next -> Words.say("step_views.what_read_otherwise_than", RecommendationWords.why(next)));
         }
-        if (test.state(touch) != StepState.DOUBTFUL || test.isDone(touch)) {
+        if (test.state(measurement) != StepState.DOUBTFUL || test.isDone(measurement)) {
             return Optional.empty();
         }
-        boolean doubted = test.standing(touch).stream()
+        boolean doubted = test.entriesOf(measurement).stream()
                 .reduce((first, last) -> last)
                 .flatMap(test::judgement)
                 .filter(each -> each.verdict() == Judgement.Verdict.DOUBTFUL)
                 .isPresent();
-        if (touch.isUnderVoltage() && !doubted) {
+        if (measurement.isUnderVoltage() && !doubted) {
             return Optional.of(
-                    touch.stage() == Stage.WITHSTAND
+                    measurement.stage() == Stage.WITHSTAND
                             ? Words.say("step_views.time_not_over_hold")
                             : Words.say("step_views.still_charging_hold_on"));
         }
-        boolean tone = test.standing(touch).stream()
+        boolean tone = test.entriesOf(measurement).stream()
                 .reduce((first, last) -> last)
                 .filter(last -> last.content() instanceof Entry.Content.Reading reading
                         && reading.meaning() instanceof MeterReading.Tone)
                 .isPresent();
-        return tone ? Optional.of(Words.say("step_views.that_did_not_settle")) : lastReason(test, touch);
+        return tone ? Optional.of(Words.say("step_views.that_did_not_settle")) : lastReason(test, measurement);
     }
 
     /** Why the last reading of a step does not settle it. */
     private static Optional<String> lastReason(TestRun test, TestStep step) {
-        return test.standing(step).stream()
+        return test.entriesOf(step).stream()
                 .reduce((first, last) -> last)
                 .flatMap(test::judgement)
                 .map(each -> Words.say(each.reason()));
@@ -300,15 +308,5 @@ final class StepViews {
                 pins.subList(Math.max(0, at - NEIGHBOURS), at),
                 pins.get(at),
                 pins.subList(at + 1, Math.min(pins.size(), at + 1 + NEIGHBOURS)));
-    }
-
-    /** What a step is, shortly: the two terminals of a touch, the name of a deed. */
-    static String shortly(TestStep step) {
-        return step.fold(
-                probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
-                        ? Words.say("step_views.probes_tone")
-                        : Words.say("step_views.probes_resistance"),
-                touch -> Words.say(touch.title()),
-                ManualStepWords::shortly);
     }
 }

@@ -52,37 +52,39 @@ class Taking {
      */
     String taken(long runId, TestStep step) {
         RunSnapshot run = runs.find(runId);
-        if (step instanceof TestStep.Measurement touch && touch.isUnderVoltage()) {
-            return underVoltage(run, touch);
+        if (step instanceof TestStep.Measurement measurement && measurement.isUnderVoltage()) {
+            return underVoltage(run, measurement);
         }
         String address = address(run).orElseThrow(() -> new Refused("", Message.of("taking.this_test_meter_has")));
         return step.fold(
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
                         ? tone(instruments.ask(address, joined(runId), "MEAS:CONT?"))
                         : InstrumentReading.shown(instruments.ask(address, joined(runId), "MEAS:RES?")),
-                touch -> touch(run, touch, address),
-                act -> {
+                measurement -> resistance(run, measurement, address),
+                manual -> {
                     throw new Refused("", Message.of("taking.nothing_taken_from_this"));
                 });
     }
 
-    private String touch(RunSnapshot run, TestStep.Measurement touch, String address) {
+    private String resistance(RunSnapshot run, TestStep.Measurement measurement, String address) {
         TestRun test = run.test();
-        if (touch.isOnDiodeRange()) {
-            return InstrumentReading.shown(instruments.ask(address, hands(run, touch), "MEAS:DIOD?"));
+        if (measurement.isOnDiodeRange()) {
+            return InstrumentReading.shown(instruments.ask(address, hands(run, measurement), "MEAS:DIOD?"));
         }
-        String range = test.range(touch).isPresent() ? " " + test.range(touch).getAsDouble() : "";
-        return InstrumentReading.shown(instruments.ask(address, hands(run, touch), "MEAS:RES?" + range));
+        String range = test.range(measurement).isPresent()
+                ? " " + test.range(measurement).getAsDouble()
+                : "";
+        return InstrumentReading.shown(instruments.ask(address, hands(run, measurement), "MEAS:RES?" + range));
     }
 
     /**
      * What an insulation tester shows with the time under voltage. A stand-in is switched on, held as long as it takes without
      * anybody waiting, and switched off; on a real one that is done by hand, and what it shows now is taken.
      */
-    private String underVoltage(RunSnapshot run, TestStep.Measurement touch) {
+    private String underVoltage(RunSnapshot run, TestStep.Measurement measurement) {
         String address = meters.testerAddress()
                 .orElseThrow(() -> new Refused("", Message.of("taking.no_insulation_tester_has")));
-        boolean high = touch.stage() == Stage.WITHSTAND;
+        boolean high = measurement.stage() == Stage.WITHSTAND;
         TestOptions approach = run.test().approach();
         Optional<WithstandRule> withstand = approach.withstand().filter(each -> high);
         double volts = withstand
@@ -91,8 +93,8 @@ class Taking {
         double hertz = withstand.map(each -> each.hertz().orElse(0)).orElse(0.0);
         double held = withstand.map(WithstandRule::seconds).orElse(MINUTE_S);
         try (Talk talk = instruments.open(address)) {
-            talk.hands(hands(run, touch));
-            talk.hands(List.of("SIM:WET " + (touch.stage() == Stage.WET ? "ON" : "OFF")));
+            talk.hands(hands(run, measurement));
+            talk.hands(List.of("SIM:WET " + (measurement.stage() == Stage.WET ? "ON" : "OFF")));
             if (talk.isStandIn()) {
                 talk.command("SOUR:VOLT " + volts + ";SOUR:FREQ " + hertz + ";OUTP ON");
                 talk.hands(List.of("SIM:WAIT " + held));
@@ -116,20 +118,20 @@ class Taking {
         return List.of("SIM:UNIT \"" + runId + "\"", "SIM:PROB:JOIN");
     }
 
-    /** What a technician's hands do for a touch, as a stand-in is told it. */
-    private static List<String> hands(RunSnapshot run, TestStep.Measurement touch) {
+    /** What a technician's hands do for a measurement, as a stand-in is sent it. */
+    private static List<String> hands(RunSnapshot run, TestStep.Measurement measurement) {
         List<String> hands = new ArrayList<>(List.of("SIM:UNIT \"" + run.id() + "\""));
-        if (!touch.state().isEmpty()) {
-            hands.add("SIM:STAT \"" + touch.state().replace('"', ' ') + "\"");
+        if (!measurement.state().isEmpty()) {
+            hands.add("SIM:STAT \"" + measurement.state().replace('"', ' ') + "\"");
         }
-        if (touch.isTied()) {
+        if (measurement.isLinked()) {
             hands.add("SIM:TIES \""
-                    + touch.ties().stream()
-                            .map(tie -> tie.stream().map(Terminal::name).collect(Collectors.joining(" ")))
+                    + measurement.links().stream()
+                            .map(link -> link.stream().map(Terminal::name).collect(Collectors.joining(" ")))
                             .collect(Collectors.joining(";"))
                     + "\"");
         }
-        hands.add("SIM:PROB \"" + touch.black() + "\",\"" + touch.red() + "\"");
+        hands.add("SIM:PROB \"" + measurement.black() + "\",\"" + measurement.red() + "\"");
         return hands;
     }
 

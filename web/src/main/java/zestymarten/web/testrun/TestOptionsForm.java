@@ -66,8 +66,8 @@ public record TestOptionsForm(Map<String, String> fields) {
                         approach.insulation().map(each -> figure(each.testV())).orElse("")),
                 Map.entry(
                         "least",
-                        approach.insulation().map(TestOptionsForm::least).orElse("")),
-                Map.entry("least_by", leastBy(approach.insulation())),
+                        approach.insulation().map(TestOptionsForm::minimum).orElse("")),
+                Map.entry("least_by", minBy(approach.insulation())),
                 Map.entry("moisture", approach.moisture().code()),
                 Map.entry(
                         "withstand_v",
@@ -82,7 +82,7 @@ public record TestOptionsForm(Map<String, String> fields) {
                                 .orElse("")),
                 Map.entry(
                         "withstand_ma",
-                        withstand.map(each -> figure(each.mostA() / MILLI)).orElse("1")),
+                        withstand.map(each -> figure(each.maxA() / MILLI)).orElse("1")),
                 Map.entry(
                         "withstand_s",
                         withstand.map(each -> figure(each.seconds())).orElse("60")),
@@ -92,14 +92,14 @@ public record TestOptionsForm(Map<String, String> fields) {
                 Map.entry("first", String.join(" ", approach.order().first()))));
     }
 
-    private static String leastBy(Optional<InsulationRule> rule) {
-        return rule.isPresent() && rule.get().leastOhm().isPresent()
+    private static String minBy(Optional<InsulationRule> rule) {
+        return rule.isPresent() && rule.get().minOhm().isPresent()
                 ? "figure"
                 : rule.isPresent() && rule.get().megohmKm().isPresent() ? "length" : "standard";
     }
 
-    private static String least(InsulationRule rule) {
-        return rule.leastOhm().isPresent() ? figure(rule.leastOhm(), 1e6) : figure(rule.megohmKm(), 1);
+    private static String minimum(InsulationRule rule) {
+        return rule.minOhm().isPresent() ? figure(rule.minOhm(), 1e6) : figure(rule.megohmKm(), 1);
     }
 
     private static String figure(double value) {
@@ -170,7 +170,7 @@ public record TestOptionsForm(Map<String, String> fields) {
         }
         String by = field("least_by");
         boolean asked = by.equals("figure") || by.equals("length");
-        OptionalDouble least = asked
+        OptionalDouble minimum = asked
                 ? number(
                         "least",
                         by.equals("figure")
@@ -179,14 +179,14 @@ public record TestOptionsForm(Map<String, String> fields) {
                         1e6,
                         problems)
                 : OptionalDouble.empty();
-        if (asked && least.isEmpty()) {
+        if (asked && minimum.isEmpty()) {
             problems.add(new Problem("least", Message.of("test_options_form.read_nothing_expected_minimum")));
             return Optional.empty();
         }
         return Optional.of(new InsulationRule(
                 volts.getAsDouble(),
-                by.equals("figure") ? OptionalDouble.of(least.orElse(0) * 1e6) : OptionalDouble.empty(),
-                by.equals("length") ? least : OptionalDouble.empty()));
+                by.equals("figure") ? OptionalDouble.of(minimum.orElse(0) * 1e6) : OptionalDouble.empty(),
+                by.equals("length") ? minimum : OptionalDouble.empty()));
     }
 
     private Optional<WithstandRule> withstand(List<Problem> problems) {
@@ -200,9 +200,9 @@ public record TestOptionsForm(Map<String, String> fields) {
                 number("withstand_hz", Words.say("test_options_form.hertz_up_or_nothing"), 400, problems);
         OptionalDouble pico =
                 number("withstand_pf", Words.say("test_options_form.picofarad_per_metre_or"), 1e6, problems);
-        OptionalDouble most = number("withstand_ma", Words.say("test_options_form.milliampere_up"), 1000, problems);
+        OptionalDouble maximum = number("withstand_ma", Words.say("test_options_form.milliampere_up"), 1000, problems);
         OptionalDouble seconds = number("withstand_s", Words.say("test_options_form.seconds_up"), 3600, problems);
-        if (most.isEmpty() || seconds.isEmpty()) {
+        if (maximum.isEmpty() || seconds.isEmpty()) {
             problems.add(new Problem("withstand_ma", Message.of("test_options_form.withstand_test_needs_maximum")));
         }
         return problems.size() > before
@@ -211,19 +211,19 @@ public record TestOptionsForm(Map<String, String> fields) {
                         volts.getAsDouble(),
                         hertz,
                         pico.isPresent() ? OptionalDouble.of(pico.getAsDouble() * PICO) : OptionalDouble.empty(),
-                        most.orElse(0) * MILLI,
+                        maximum.orElse(0) * MILLI,
                         seconds.orElse(0)));
     }
 
     /** A bare figure above 0; nothing is no figure, anything else a problem. */
-    private OptionalDouble number(String name, String expected, double most, List<Problem> problems) {
+    private OptionalDouble number(String name, String expected, double maximum, List<Problem> problems) {
         String typed = field(name).toUpperCase(Locale.ROOT).replaceAll(" ?(V|HZ|MA|S)$", "");
         if (typed.isEmpty()) {
             return OptionalDouble.empty();
         }
         boolean figure = new ReadingParser(false).understand(typed) instanceof MeterReading.Value value
                 && value.value() > 0
-                && value.value() <= most;
+                && value.value() <= maximum;
         if (!figure) {
             problems.add(
                     new Problem(name, Message.of("test_options_form.not_accepted_expected", field(name), expected)));

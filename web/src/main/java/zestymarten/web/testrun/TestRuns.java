@@ -16,6 +16,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.analysis.Design;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.finding.FaultHistory;
 import zestymarten.core.limit.Learnt;
 import zestymarten.core.meter.LeadPolicy;
@@ -23,6 +24,7 @@ import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.network.Nets;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.MessageArgument;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.core.testplan.Tool;
@@ -32,6 +34,7 @@ import zestymarten.core.testrun.PlanEstimate;
 import zestymarten.core.testrun.RunFinding;
 import zestymarten.core.testrun.RunOutcome;
 import zestymarten.core.testrun.TestRun;
+import zestymarten.core.testrun.UnitState;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.platform.NotFound;
@@ -50,7 +53,7 @@ public class TestRuns {
     /** Later than any run ends: the beginning of a list of them. */
     public static final Instant ALL = Instant.parse("9999-01-01T00:00:00Z");
 
-    private static final int MOST_TIED = 200;
+    private static final int MAX_LINKED = 200;
 
     /** What an account begins with that has not tested yet: a plain meter at room temperature. */
     public static final TestConditions USUAL = new TestConditions(
@@ -105,23 +108,23 @@ public class TestRuns {
     }
 
     /**
-     * Starts a run on the newest revision of a wiring, or finds the one that is under way on that unit.
+     * Starts a run on the newest revision of an assembly, or finds the one that is under way on that unit.
      *
-     * @throws Refused if the unit was scrapped, or has too many ends to tie
+     * @throws Refused if the unit was scrapped, or has too many ends to link
      */
     @Transactional
     public long start(long assemblyId, String serial, TestConditions conditions, TestOptions approach, String by) {
         UnitRow unit = units.takeToTheBench(assemblyId, serial);
         Revision revision = assemblies.ofUnit(unit.id()).orElseGet(() -> assemblies.latest(assemblyId));
-        mustBeTied(revision, approach);
+        mustBeLinked(revision, approach);
         Long open = mapper.openRunOf(unit.id());
         if (open != null) {
             return open;
         }
-        if (unit.state().equals("scrapped")) {
+        if (unit.state() == UnitState.SCRAPPED) {
             throw new Refused("serial", Message.of("test_runs.unit_was_scrapped_not", unit.serial()));
         }
-        units.setState(unit.id(), "on the bench");
+        units.setState(unit.id(), UnitState.ON_THE_BENCH);
         MeterProfile meter = conditions.meter();
         ApproachRow row = ApproachRow.of(approach);
         return mapper.insert(
@@ -157,13 +160,13 @@ public class TestRuns {
         return Optional.ofNullable(mapper.openRunAt(assemblyId, serial.strip())).map(this::find);
     }
 
-    /** The ways in which the newest revision of a wiring can be tested, at the given prices. */
+    /** The ways in which the newest revision of an assembly can be tested, at the given prices. */
     @Transactional(readOnly = true)
     public List<PlanEstimate> offers(long assemblyId, EffortModel.Pace pace, Set<Tool> tools) {
         Design design = design(assemblies.latest(assemblyId), USUAL.ambientC(), NOTHING_LEARNT);
-        boolean few = design.nets().all().size() <= MOST_TIED;
+        boolean few = design.nets().all().size() <= MAX_LINKED;
         return Stream.of(TestMethod.values())
-                .filter(method -> method != TestMethod.INSULATION && (few || !method.needsTies()))
+                .filter(method -> method != TestMethod.INSULATION && (few || !method.needsLinks()))
                 .map(method -> new TestOptions(method, false, true, OptionalDouble.empty()))
                 .map(approach -> PlanEstimate.of(design, approach, USUAL, pace, tools))
                 .toList();
@@ -178,11 +181,11 @@ public class TestRuns {
         return TestRun.of(design, plan.approach().approach(), USUAL, List.of());
     }
 
-    private static void mustBeTied(Revision revision, TestOptions approach) {
+    private static void mustBeLinked(Revision revision, TestOptions approach) {
         int nets = Nets.of(revision.assembly()).all().size();
-        boolean ties = approach.method().needsTies() || approach.insulation().isPresent();
-        if (ties && nets > MOST_TIED) {
-            throw new Refused("method", Message.of("test_runs.this_assembly_has_nets", nets, MOST_TIED));
+        boolean links = approach.method().needsLinks() || approach.insulation().isPresent();
+        if (links && nets > MAX_LINKED) {
+            throw new Refused("method", Message.of("test_runs.this_assembly_has_nets", nets, MAX_LINKED));
         }
     }
 
@@ -223,8 +226,8 @@ public class TestRuns {
 
     /** The last tests of a unit that were ended, the oldest first. */
     @Transactional(readOnly = true)
-    public List<RunSnapshot> lastOf(long unitId, int most) {
-        return all(mapper.lastOfUnit(unitId, most));
+    public List<RunSnapshot> lastOf(long unitId, int maximum) {
+        return all(mapper.lastOfUnit(unitId, maximum));
     }
 
     private RunSnapshot run(RunRow row, List<Entry> entries) {
@@ -300,12 +303,16 @@ public class TestRuns {
         if (!run.isUnderWay()) {
             return run;
         }
-        if (!run.test().ledger().isEmpty()) {
+        if (!run.test().toRestore().isEmpty()) {
             throw new Refused(
                     "",
                     Message.of(
                             "test_runs.not_everything_restored_test",
-                            String.join(", ", run.test().ledger())));
+                            Message.list(
+                                    MessageArgument.Listing.Link.COMMA,
+                                    run.test().toRestore().stream()
+                                            .map(Subject::words)
+                                            .toList())));
         }
         List<RunFinding> findings = run.test().findings();
         RunOutcome outcome = run.test().outcome();
@@ -323,9 +330,9 @@ public class TestRuns {
         units.setState(
                 run.unitId(),
                 switch (outcome) {
-                    case PASS, WATCH -> signed ? "on the bench" : "in service";
-                    case FAIL -> "quarantined";
-                    case INCOMPLETE -> "on the bench";
+                    case PASS, WATCH -> signed ? UnitState.ON_THE_BENCH : UnitState.IN_SERVICE;
+                    case FAIL -> UnitState.QUARANTINED;
+                    case INCOMPLETE -> UnitState.ON_THE_BENCH;
                 });
         RunSnapshot ended = find(runId);
         events.publishEvent(new RunEnded(ended));

@@ -42,10 +42,10 @@ class TodayController {
         return "today/today";
     }
 
-    /** Choosing what to test: a wiring that is there, or a new one in one form. */
+    /** Choosing what to test: an assembly that is there, or a new one in one form. */
     @GetMapping("/start")
     String start(Model model) {
-        model.addAttribute("wirings", assemblies.page("", 0));
+        model.addAttribute("assemblies", assemblies.page("", 0));
         return "today/start";
     }
 }

@@ -19,13 +19,13 @@ public record DueDate(
     /** What is said of a day that cannot be the next one. */
     public static final Message EXPECTED = Message.of("due_date.day_come_such_as");
 
-    private static final int MOST_YEARS = 50;
+    private static final int MAX_YEARS = 50;
 
     /** A day as typed, if it is to come; empty for anything else. */
     public static Optional<LocalDate> day(String typed, LocalDate today) {
         try {
             return Optional.of(LocalDate.parse(typed.strip()))
-                    .filter(each -> each.isAfter(today) && each.isBefore(today.plusYears(MOST_YEARS)));
+                    .filter(each -> each.isAfter(today) && each.isBefore(today.plusYears(MAX_YEARS)));
         } catch (DateTimeParseException e) {
             return Optional.empty(); // said by whoever asked for it, with what was read
         }

@@ -12,7 +12,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import zestymarten.core.testrun.UnitState;
 import zestymarten.web.platform.Csv;
+import zestymarten.web.platform.Words;
 
 /** All units, found by serial number or assembly and by where they stand. */
 @Controller
@@ -36,7 +38,7 @@ class UnitController {
         model.addAttribute("lines", lines);
         model.addAttribute("search", search.strip());
         model.addAttribute("state", state);
-        model.addAttribute("states", Units.STATES);
+        model.addAttribute("states", UnitState.values());
         model.addAttribute("page", shown);
         model.addAttribute("more", lines.size() == Units.PAGE && shown < Units.LAST_PAGE);
         model.addAttribute("last", lines.size() == Units.PAGE && shown == Units.LAST_PAGE);
@@ -59,7 +61,10 @@ class UnitController {
     ResponseEntity<byte[]> csv(@RequestParam(name = "unit", defaultValue = "") List<Long> chosen) {
         List<List<String>> rows = units.chosen(chosen).stream()
                 .map(each -> List.of(
-                        each.serial(), each.assembly(), each.state(), each.due().text()))
+                        each.serial(),
+                        each.assembly(),
+                        Words.say(each.state()),
+                        each.due().text()))
                 .toList();
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))

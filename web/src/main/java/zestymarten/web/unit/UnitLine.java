@@ -2,6 +2,7 @@ package zestymarten.web.unit;
 
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
+import zestymarten.core.testrun.UnitState;
 
 /** A unit in a list, with its last finished run if it has one. */
 public record UnitLine(
@@ -9,7 +10,7 @@ public record UnitLine(
         long assemblyId,
         String assembly,
         String serial,
-        String state,
+        UnitState state,
         @Nullable LocalDate dueOn,
         @Nullable Long lastRun,
         @Nullable String lastOutcome,

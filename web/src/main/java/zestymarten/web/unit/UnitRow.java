@@ -2,6 +2,7 @@ package zestymarten.web.unit;
 
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
+import zestymarten.core.testrun.UnitState;
 
 /** A unit as stored, with the name of its wiring. */
 public record UnitRow(
@@ -9,7 +10,7 @@ public record UnitRow(
         long assemblyId,
         String assembly,
         String serial,
-        String state,
+        UnitState state,
         @Nullable LocalDate dueOn,
         @Nullable Double dueHours,
         @Nullable Integer dueCycles) {

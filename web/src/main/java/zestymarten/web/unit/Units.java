@@ -6,11 +6,12 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.testrun.UnitState;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Patterns;
 import zestymarten.web.platform.Refused;
 
-/** The physical pieces built to a wiring. */
+/** The physical pieces built to an assembly. */
 @Service
 public class Units {
     private static final int LONGEST_SERIAL = 60;
@@ -23,9 +24,8 @@ public class Units {
     static final int LAST_PAGE = 200;
 
     /** Where a unit can stand. */
-    static final List<String> STATES = List.of("on the bench", "in service", "quarantined", "scrapped");
-
     private final UnitMapper mapper;
+
     private final Clock clock;
 
     Units(UnitMapper mapper, Clock clock) {
@@ -33,7 +33,7 @@ public class Units {
         this.clock = clock;
     }
 
-    /** Units of a wiring by serial, the first {@value #SHOWN}. */
+    /** Units of an assembly by serial, the first {@value #SHOWN}. */
     @Transactional(readOnly = true)
     public List<UnitLine> of(long assemblyId) {
         return mapper.ofAssembly(assemblyId, SHOWN);
@@ -135,7 +135,7 @@ public class Units {
 
     /** Where the unit goes from here. */
     @Transactional
-    public void setState(long id, String state) {
-        mapper.setState(id, state);
+    public void setState(long id, UnitState state) {
+        mapper.setState(id, state.code());
     }
 }

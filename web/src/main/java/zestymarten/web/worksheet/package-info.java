@@ -1,5 +1,5 @@
 /**
- * What was reckoned at a desk and is to be kept: its form as typed and what it said, with a unit where it belongs to one.
+ * What was calculated at a desk and is to be kept: its form as typed and what it said, with a unit where it belongs to one.
  *
  * <p>Doors: {@link zestymarten.web.worksheet.Worksheets}, {@link zestymarten.web.worksheet.Worksheet}, {@link
  * zestymarten.web.worksheet.SavedSheet}.

@@ -71,7 +71,7 @@ class AnalysisApiTest {
         }
     }
 
-    private static String told(JsonNode finding) {
+    private static String found(JsonNode finding) {
         TreeSet<String> conductors = new TreeSet<>();
         finding.get("conductors").forEach(each -> conductors.add(each.asString()));
         if (finding.has("components")) {
@@ -85,9 +85,9 @@ class AnalysisApiTest {
     void findsTheFaultsOfAUnitFromItsReadings(JsonNode one) {
         JsonNode answer = ask("findings", one.get("request").toString());
         List<String> found = new ArrayList<>();
-        answer.get("findings").forEach(each -> found.add(told(each)));
+        answer.get("findings").forEach(each -> found.add(found(each)));
         List<String> expected = new ArrayList<>();
-        one.at("/expect/findings").forEach(each -> expected.add(told(each)));
+        one.at("/expect/findings").forEach(each -> expected.add(found(each)));
         assertThat(found).as(one.get("name").asString()).containsExactlyInAnyOrderElementsOf(expected);
         assertThat(answer.get("verdict").asString())
                 .isEqualTo(one.at("/expect/verdict").asString());

@@ -168,10 +168,10 @@ class ApiTest {
         assertThat(first.at("/judgement").asString()).isEqualTo("pass");
         assertThat(first.at("/corrected_ohm").asDouble()).isCloseTo(0.28, org.assertj.core.data.Offset.offset(1e-12));
         assertThat(reading(run, id, members)).isEqualTo(first);
-        JsonNode standing =
+        JsonNode state =
                 JSON.readTree(site.send(site.as("bench", "/api/v1/runs/" + run)).body());
-        assertThat(standing.at("/due/a").asString()).isEqualTo("J1.2");
-        assertThat(standing.at("/touches_left").asInt()).isEqualTo(4);
+        assertThat(state.at("/due/a").asString()).isEqualTo("J1.2");
+        assertThat(state.at("/touches_left").asInt()).isEqualTo(4);
     }
 
     @Test
@@ -204,11 +204,11 @@ class ApiTest {
             reading(run, UUID.randomUUID(), "\"as_typed\":\"" + typed + "\"");
         }
         reading(run, UUID.randomUUID(), "\"a\":\"J1.1\",\"b\":\"J2.1\",\"as_typed\":\"4k7\"");
-        JsonNode told = JSON.readTree(site.send(site.as("viewer", "/api/v1/runs/" + run + "/findings"))
+        JsonNode found = JSON.readTree(site.send(site.as("viewer", "/api/v1/runs/" + run + "/findings"))
                 .body());
-        assertThat(told.at("/0/kind").asString()).isEqualTo("high_resistance");
-        assertThat(told.at("/0/functions_lost/0").asString()).isEqualTo("up");
-        assertThat(told.at("/0/evidence/0").asInt()).isEqualTo(3);
+        assertThat(found.at("/0/kind").asString()).isEqualTo("high_resistance");
+        assertThat(found.at("/0/functions_lost/0").asString()).isEqualTo("up");
+        assertThat(found.at("/0/evidence/0").asInt()).isEqualTo(3);
     }
 
     @Test

@@ -21,7 +21,7 @@ import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 
-/** Wirings in the browser: pasted, described, seen, changed. */
+/** Assemblies in the browser: pasted, described, seen, changed. */
 @ExtendWith(Workshop.class)
 class AssemblyPagesTest {
     private final Site site;
@@ -169,8 +169,8 @@ class AssemblyPagesTest {
         long id = site.wiring(site.fresh("Straight cable"), "from,to\nJ1.1,J2.1\nJ1.2,J2.2\nJ1.3,J2.3\nJ1.4,J2.4\n");
         browser.open("/assemblies/" + id);
         assertThat(browser.count("g.strand")).isEqualTo(4);
-        assertThat(browser.texts("svg.wiring .body.left .pin")).containsExactly("1", "2", "3", "4");
-        assertThat(browser.texts("svg.wiring .body.right .pin")).containsExactly("1", "2", "3", "4");
+        assertThat(browser.texts("svg.assembly-drawing .body.left .pin")).containsExactly("1", "2", "3", "4");
+        assertThat(browser.texts("svg.assembly-drawing .body.right .pin")).containsExactly("1", "2", "3", "4");
     }
 
     @Test

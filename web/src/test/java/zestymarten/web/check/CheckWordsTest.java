@@ -120,7 +120,7 @@ class CheckWordsTest {
             view(thing.code(), Map.of()).rows().forEach(row -> readings.put(row.id(), reading));
             CheckView view = view(thing.code(), readings);
             assertThat(view.word()).isNotBlank();
-            assertThat(view.told() + view.next()).doesNotContain("{").doesNotContain("NaN");
+            assertThat(view.inOneText() + view.next()).doesNotContain("{").doesNotContain("NaN");
             view.rows()
                     .forEach(row ->
                             assertThat(row.ask() + row.expected() + row.read()).doesNotContain("{"));

@@ -99,7 +99,7 @@ class CircuitPagesTest {
         browser.put("s3", "7 4/2.5");
         browser.put("spurs", "3:12 4/2.5; 5");
         browser.fill("[name=p_1]", "b").keys(Keys.ENTER).see(".trouble", "s2: “long”");
-        assertThat(browser.text("#told"))
+        assertThat(browser.text("#says"))
                 .contains("spurs: “5” is not accepted; expected the point it leaves and its metres")
                 .contains(
                         "p_1: A tone is not a reading: the meter beeps on a loose joint as well. Read the resistance.");
@@ -133,8 +133,8 @@ class CircuitPagesTest {
         browser.put("n2_2", "OL");
         browser.put("n3_2", "OL");
         browser.put("p_2", "0.24");
-        browser.click("main .do").see("#told", "The line L2 and the line L3 are crossed at point 2.");
-        assertThat(browser.text("#told")).contains("would turn the other way", "fail");
+        browser.click("main .do").see("#says", "The line L2 and the line L3 are crossed at point 2.");
+        assertThat(browser.text("#says")).contains("would turn the other way", "fail");
         assertThat(browser.text("main")).contains("Insulation L–L, lowest");
     }
 

@@ -38,7 +38,7 @@ class ComparisonPagesTest {
         paste(
                 "2.1 5.31 tail 1\n2.9 7.18 tail 2\n3.6 8.77 tail 3\n4.4 13.40 tail 4\n5.2 12.39 tail 5\n6.0 14.22 tail 6\n");
         browser.fill("input[name=next]", "7").keys(Keys.ENTER).see("main", "One is different.");
-        assertThat(browser.text(".family-chart .odd text")).isEqualTo("tail 4");
+        assertThat(browser.text(".family-chart .outlier text")).isEqualTo("tail 4");
         assertThat(browser.text("main"))
                 .contains("They have 2.28", "The next one, 7 m long, should read 16.5", "above the line")
                 .contains("6 leads: the line holds");

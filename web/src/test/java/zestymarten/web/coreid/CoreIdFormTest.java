@@ -45,12 +45,12 @@ class CoreIdFormTest {
         assertThat(half.faulty()).isFalse();
         Map<String, String> fields = new LinkedHashMap<>(
                 Map.of("cores", "6", "f1", "a", "f2", "a", "f3", "a", "f4", "b", "f5", "b", "f6", "b"));
-        List<List<String>> tied =
-                half.tieThere().stream().map(CoreIdView.LinkView::cores).toList();
-        for (int i = 0; i < tied.size(); i++) {
-            boolean touches = tied.get(i).contains("1") || tied.get(i).contains("2");
-            for (String core : tied.get(i)) {
-                fields.put("g" + core, touches ? "short" : "m" + i);
+        List<List<String>> linked =
+                half.linkThere().stream().map(CoreIdView.LinkView::cores).toList();
+        for (int i = 0; i < linked.size(); i++) {
+            boolean measurements = linked.get(i).contains("1") || linked.get(i).contains("2");
+            for (String core : linked.get(i)) {
+                fields.put("g" + core, measurements ? "short" : "m" + i);
             }
         }
         CoreIdView whole = CoreIdView.of(new Typed(fields));
@@ -68,7 +68,7 @@ class CoreIdFormTest {
                 "cores", "3", "tags", "100 220 470", "method", "TAGS", "r2", "571", "r3", "321", "closing", "691"));
         assertThat(view.kind()).isEqualTo(IdentificationMethod.MethodKind.TAGS);
         assertThat(view.pairs()).extracting(CoreIdView.CorePairView::there).containsExactly(1, 3, 2);
-        assertThat(view.isTold()).isTrue();
+        assertThat(view.isIdentified()).isTrue();
     }
 
     @Test
@@ -82,10 +82,10 @@ class CoreIdFormTest {
 
     @Test
     void aStepOfTheVoltageIsJudgedFromTwoReadings() {
-        List<ContinuityMatching.CoreResult> told = CoreIdView.of(
+        List<ContinuityMatching.CoreResult> found = CoreIdView.of(
                         typed("cores", "3", "supply", "24", "w1", "23.5/0.1", "w2", "7"))
                 .through();
-        assertThat(told)
+        assertThat(found)
                 .extracting(each -> Words.say(each.why()))
                 .containsExactly("full: 23.4 V of 24 V", "stray: 7 V of 24 V; load it and read again");
     }

@@ -11,7 +11,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import zestymarten.web.Browser;
 import zestymarten.web.Workshop;
 
-/** A bundle sorted in the browser: tied, found there, tied there, found here, labelled, made a wiring. */
+/** A bundle sorted in the browser: linked, found there, linked there, found here, labelled, made an assembly. */
 @ExtendWith(Workshop.class)
 class CoreIdPagesTest {
     /** Core i here arrives there as the i-th of these. */
@@ -33,11 +33,11 @@ class CoreIdPagesTest {
         assertThat(browser.complaints()).isEmpty();
     }
 
-    /** Gives the cores of each tied group of a section the same mark at the other end. */
+    /** Gives the cores of each linked group of a section the same mark at the other end. */
     private void find(int section, String prefix, boolean toThere) {
-        List<String> tied = browser.texts(".place:nth-of-type(" + section + ") .together");
-        for (int mark = 0; mark < tied.size(); mark++) {
-            for (String core : tied.get(mark).replace("linked", "").strip().split("\\s+")) {
+        List<String> linked = browser.texts(".place:nth-of-type(" + section + ") .together");
+        for (int mark = 0; mark < linked.size(); mark++) {
+            for (String core : linked.get(mark).replace("linked", "").strip().split("\\s+")) {
                 int number = Integer.parseInt(core);
                 browser.put(
                         prefix + (toThere ? THERE.get(number - 1) : THERE.indexOf(number) + 1), (char) ('a' + mark));
@@ -69,10 +69,10 @@ class CoreIdPagesTest {
     @Test
     void aBrokenCoreIsNamed() {
         browser.open("/identify-cores?cores=17&name=Broken&method=GROUPS");
-        String tied = browser.texts(".place:nth-of-type(1) .together").stream()
+        String linked = browser.texts(".place:nth-of-type(1) .together").stream()
                 .reduce((a, b) -> b)
                 .orElseThrow();
-        List<String> group = Arrays.asList(tied.replace("linked", "").strip().split("\\s+"));
+        List<String> group = Arrays.asList(linked.replace("linked", "").strip().split("\\s+"));
         // Straight through, one core of the largest group open.
         List<String> all = browser.texts(".place:nth-of-type(1) .together");
         for (int mark = 0; mark < all.size(); mark++) {

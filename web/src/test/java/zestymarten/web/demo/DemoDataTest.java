@@ -24,7 +24,7 @@ class DemoDataTest {
         runs = site.bean(TestRuns.class);
     }
 
-    private String told(long id) {
+    private String found(long id) {
         RunSnapshot run = runs.find(id);
         RunOutcome outcome = run.ended().map(RunSnapshot.RunEnd::outcome).orElseGet(run.test()::outcome);
         List<String> findings = run.test().findings().stream()
@@ -40,7 +40,7 @@ class DemoDataTest {
                     .hasSizeGreaterThan(4);
         }
         assertThat(java.util.stream.LongStream.rangeClosed(1, 12)
-                        .mapToObj(this::told)
+                        .mapToObj(this::found)
                         .map(String::strip))
                 .containsExactly(
                         "PC-01 pass",

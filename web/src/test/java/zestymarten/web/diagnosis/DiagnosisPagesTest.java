@@ -84,8 +84,8 @@ class DiagnosisPagesTest {
                         "W1, W2 and W3 are crossed: W1 goes to J2.2, W2 goes to J2.3 and W3 goes to J2.1.",
                         "W1 is shorted to the frame.",
                         "Short circuit between W3 and W4.");
-        assertThat(browser.count("svg.wiring .knot.short")).isEqualTo(1);
-        assertThat(browser.count("svg.wiring .knot.frame_short")).isEqualTo(1);
+        assertThat(browser.count("svg.assembly-drawing .knot.short")).isEqualTo(1);
+        assertThat(browser.count("svg.assembly-drawing .knot.frame_short")).isEqualTo(1);
         assertThat(browser.texts(".findings .kind")).containsExactly("crossed", "frame short", "short");
     }
 
@@ -94,7 +94,7 @@ class DiagnosisPagesTest {
         read("J1.2", "J2.2", "7.5");
         findings();
         browser.click(".findings article h2").find("g.strand.picked[data-wire=W2]");
-        assertThat(browser.count("svg.wiring .knot.high_resistance")).isEqualTo(1);
+        assertThat(browser.count("svg.assembly-drawing .knot.high_resistance")).isEqualTo(1);
         assertThat(browser.text(".evidence"))
                 .contains("no. 3 J1.2 – J2.2 7.5 Ω")
                 .contains("7.2 Ω is more than 1 Ω");

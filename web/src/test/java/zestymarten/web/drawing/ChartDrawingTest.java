@@ -131,7 +131,7 @@ class ChartDrawingTest {
         ComparisonDrawing drawing =
                 ComparisonDrawing.of(LeadComparison.of(leads, 0.001, 0.001, 0), OptionalDouble.of(7));
         assertThat(drawing.dots().stream()
-                        .filter(ComparisonDrawing.LeadDot::odd)
+                        .filter(ComparisonDrawing.LeadDot::outlier)
                         .map(ComparisonDrawing.LeadDot::name))
                 .containsExactly("fourth");
         ComparisonDrawing.LeadDot first = drawing.dots().get(0);

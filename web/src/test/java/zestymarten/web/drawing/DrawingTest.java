@@ -176,7 +176,7 @@ class DrawingTest {
         Conductor last = design.conductors().get(1999);
         AssemblyDrawing drawing =
                 AssemblyDrawing.of(design, List.of(new Finding.Open(last.id(), last.from(), last.to())));
-        assertThat(drawing.strands()).hasSize(AssemblyDrawing.MOST);
+        assertThat(drawing.strands()).hasSize(AssemblyDrawing.MAX);
         assertThat(drawing.leftOut()).isEqualTo(1700);
         assertThat(drawing.strands()).extracting(AssemblyDrawing.Strand::id).contains(last.id());
     }
@@ -206,12 +206,14 @@ class DrawingTest {
     @Test
     void probesStandOnTheirPinsAndTheStrandJoinsThem() {
         Assembly design = assembly("from,to\nJ1.1,J2.1\nJ1.2,J2.2\n");
-        TestStep.Measurement touch = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.2"), Terminal.of("J2.2"));
+        TestStep.Measurement measurement =
+                new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.2"), Terminal.of("J2.2"));
         Design made = Design.of(design, 20);
-        StepDrawing drawing = StepDrawing.of(design, touch, made.nets().route(touch.black(), touch.red()), false);
+        StepDrawing drawing =
+                StepDrawing.of(design, measurement, made.nets().route(measurement.black(), measurement.red()), false);
         assertThat(drawing.plates()).hasSize(2);
         StepDrawing.Needle black = drawing.needles().get(0);
-        assertThat(drawing.plates().get(0).face().orElseThrow().at(touch.black()))
+        assertThat(drawing.plates().get(0).face().orElseThrow().at(measurement.black()))
                 .contains(new Point(black.x(), black.y()));
         assertThat(drawing.strand()).isPresent();
         TestStep.Measurement apart = new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J1.2"));

@@ -49,7 +49,7 @@ class WorksheetDrawingTest {
     void fieldsOfACircuitOfAnySizeLieApartAndInside() {
         for (CircuitShape shape : CircuitShape.values()) {
             double fields = shape == CircuitShape.THREE_PHASE ? 140 : 70;
-            for (int outlets = 1; outlets <= Circuit.MOST_OUTLETS; outlets++) {
+            for (int outlets = 1; outlets <= Circuit.MAX_OUTLETS; outlets++) {
                 CircuitDrawing drawing = drawn(circuit(shape, outlets, List.of()));
                 List<CircuitDrawing.Seat> seats = drawing.seats();
                 assertThat(seats).hasSize(outlets);

@@ -115,7 +115,7 @@ class HelperPagesTest {
         assertThat(events.headers().firstValue("Content-Type").orElse("")).startsWith("text/event-stream");
         CompletableFuture<List<String>> heard = CompletableFuture.supplyAsync(() ->
                 events.body().filter(line -> line.startsWith("event:")).limit(2).toList());
-        site.bean(FollowedTests.class).look(); // how it stands before anything happens
+        site.bean(FollowedTests.class).poll(); // how it stands before anything happens
         site.bean(Presence.class).here(run, "lead", "J1.2 – J2.D");
         entered(run, "b");
         assertThat(heard.orTimeout(SOON.toSeconds(), TimeUnit.SECONDS).join())
@@ -165,7 +165,7 @@ class HelperPagesTest {
             assertThat(phone.text(".helper .far-pins"))
                     .as("what it showed last")
                     .isEqualTo("J2.B");
-            ladder.line().mend();
+            ladder.line().repair();
             phone.see(".helper .far-pins", "J2.D");
         }
     }

@@ -9,7 +9,7 @@ import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 
-/** A cable of which nothing is written down becomes a wiring, by keyboard. */
+/** A cable of which nothing is written down becomes an assembly, by keyboard. */
 @ExtendWith(Workshop.class)
 class ReadOffPagesTest {
     private final Site site;

@@ -11,7 +11,7 @@ import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 
-/** The practice room by keyboard, by clicks and on a phone: units with a complaint, scored and replayed. */
+/** The practice room by keyboard, by clicks and on a phone: units with symptoms, scored and replayed. */
 @ExtendWith(Workshop.class)
 class PracticePagesTest {
     private final Site site;
@@ -38,10 +38,10 @@ class PracticePagesTest {
         browser.waitForPath("/practice/\\d+");
     }
 
-    private void type(String... acts) {
-        for (String act : acts) {
+    private void type(String... actions) {
+        for (String action : actions) {
             String count = browser.attribute("#bench", "data-count");
-            browser.fill("#act", act).keys(Keys.ENTER);
+            browser.fill("#action", action).keys(Keys.ENTER);
             browser.find("#bench:not([data-count='" + count + "'])");
         }
     }
@@ -50,7 +50,7 @@ class PracticePagesTest {
     void aUnitIsFoundMendedProvedScoredAndReplayedByKeyboard() {
         begin("dead-lower");
         browser.see(".story", "it never lowers").see(".story", "lower: dead");
-        assertThat(browser.run("return document.activeElement.id")).isEqualTo("act");
+        assertThat(browser.run("return document.activeElement.id")).isEqualTo("action");
         type("isolate", "join", "J1.1 J2.1");
         assertThat(browser.text(".answer b")).matches("0\\.\\d+ Ω");
         type("J1.2 J2.2");
@@ -81,8 +81,8 @@ class PracticePagesTest {
                 .fill("input[name=names]", "W4 W3")
                 .keys(Keys.ENTER)
                 .see(".answer", "That is it.");
-        browser.fill("#act", "jump").keys(Keys.ENTER).see("#say", "“jump” is not accepted; expected two terminals");
-        assertThat(browser.run("return document.getElementById('act').value"))
+        browser.fill("#action", "jump").keys(Keys.ENTER).see("#say", "“jump” is not accepted; expected two terminals");
+        assertThat(browser.run("return document.getElementById('action').value"))
                 .as("nothing typed is lost")
                 .isEqualTo("jump");
         assertThat((Boolean) browser.run(
@@ -97,16 +97,17 @@ class PracticePagesTest {
         begin("dead-bell");
         browser.see(".story", "You are at the hut.");
         type("isolate", "join");
-        browser.fill("#act", "H1.1 F1.1")
+        browser.fill("#action", "H1.1 F1.1")
                 .keys(Keys.ENTER)
                 .see("#say", "F1.1 is at the platform and you are at the hut");
         browser.complaints();
         browser.click(".presses button[value='go platform']").see(".story", "You are at the platform.");
-        browser.fill("#act", "link").click("[data-pin='F1.1']").click("[data-pin='F1.2']");
-        assertThat(browser.run("return document.getElementById('act').value")).isEqualTo("link F1.1 F1.2");
-        browser.keys(Keys.ENTER).see(".ledger", "linked: F1.1 F1.2");
+        browser.fill("#action", "link").click("[data-pin='F1.1']").click("[data-pin='F1.2']");
+        assertThat(browser.run("return document.getElementById('action').value"))
+                .isEqualTo("link F1.1 F1.2");
+        browser.keys(Keys.ENTER).see(".to-restore", "linked: F1.1 F1.2");
         type("go hut", "H1.1 H1.2");
-        browser.see(".ledger", "linked: F1.1 F1.2").see(".answer", "more than 20 MΩ");
+        browser.see(".to-restore", "linked: F1.1 F1.2").see(".answer", "more than 20 MΩ");
     }
 
     @Test
@@ -116,7 +117,7 @@ class PracticePagesTest {
         for (int i = 0; i < 2; i++) {
             browser.open("/practice")
                     .run(
-                            "const s = document.querySelector('select[name=wiring]');"
+                            "const s = document.querySelector('select[name=assembly]');"
                                     + "s.append(new Option('it', arguments[0])); s.value = arguments[0];",
                             wiring);
             browser.fill("input[name=seed]", "7").keys(Keys.ENTER).waitForPath("/practice/\\d+");

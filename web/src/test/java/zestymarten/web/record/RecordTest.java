@@ -86,7 +86,7 @@ class RecordTest {
                 .isEqualTo("application/pdf");
         assertThat((String) browser.run(
                         "return fetch('/runs/6/readings.csv').then(a => a.headers.get('Content-Disposition'))"))
-                .contains("Driver%27s%20desk%20harness%20DH-22%20run%206.csv");
+                .contains("Driver%27s%20desk%20harness%20DH-22%20test%206.csv");
     }
 
     @Test

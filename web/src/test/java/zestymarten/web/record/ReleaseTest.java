@@ -59,10 +59,10 @@ class ReleaseTest {
             TestStep step = run.test().current().get();
             String shown = step.fold(
                     probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.3",
-                    touch -> touch.red().isFrame() ? "n" : ohms,
-                    act -> "");
-            RunEntries.Sent sent =
-                    new RunEntries.Sent(UUID.randomUUID(), step, run.test().nextTouch(step), shown, OptionalInt.of(0));
+                    measurement -> measurement.red().isFrame() ? "n" : ohms,
+                    manual -> "");
+            RunEntries.Sent sent = new RunEntries.Sent(
+                    UUID.randomUUID(), step, run.test().nextAttempt(step), shown, OptionalInt.of(0));
             run = ((RunEntries.EntryAnswer.EntryKept)
                             site.bean(RunEntries.class).enter(run.id(), sent, "bench"))
                     .run();
@@ -71,7 +71,7 @@ class ReleaseTest {
     }
 
     private String state(RunSnapshot run) {
-        return site.bean(Units.class).find(run.unitId()).state();
+        return site.bean(Units.class).find(run.unitId()).state().code();
     }
 
     @Test
@@ -213,7 +213,7 @@ class ReleaseTest {
                                     false)))
                     .join();
             String last = releases.of(run).release().orElseThrow().decision();
-            assertThat(units.find(run.unitId()).state())
+            assertThat(units.find(run.unitId()).state().code())
                     .as("round " + round)
                     .isEqualTo(last.equals("RELEASE") ? "in service" : "quarantined");
             assertThat(units.find(run.unitId()).due().isSaid()).isEqualTo(last.equals("RELEASE"));

@@ -44,7 +44,7 @@ final class PlainTester implements AutoCloseable {
         return "127.0.0.1:" + door.getLocalPort();
     }
 
-    /** What it was told, line by line. */
+    /** What it was sent, line by line. */
     List<String> heard() {
         return List.copyOf(heard);
     }

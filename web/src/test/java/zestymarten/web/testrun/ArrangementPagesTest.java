@@ -122,7 +122,7 @@ class ArrangementPagesTest {
         hands.begin(wiring, "A-1", "input[name=quick]").press("b").type("0.30");
         browser.see(".sentence", "May J2 be opened? It takes about 10 min and opens what was closed.");
         hands.enter(1);
-        browser.see(".ledger", "the cover of J2").see(".sentence", "Black on J1.1, red on J2.1.");
+        browser.see(".to-restore", "the cover of J2").see(".sentence", "Black on J1.1, red on J2.1.");
         hands.press(Keys.BACK_SPACE);
         browser.keys("x").fill("#reason", "sealed by the maker").keys(Keys.ENTER);
         browser.see(".sentence", "Black on J1.1, red on J1.2.");
@@ -133,7 +133,9 @@ class ArrangementPagesTest {
     void whatIsSeenByEyeStandsBesideWhatIsWrong() {
         hands.begin(wiring, "E-1").press("1").enter(2);
         browser.keys("w").waitForPath("/runs/\\d+/diagnosis").see(".seen", "J1: melted");
-        assertThat(browser.text(".wiring .note")).as("pinned on the drawing").isEqualTo("1");
+        assertThat(browser.text(".assembly-drawing .note"))
+                .as("pinned on the drawing")
+                .isEqualTo("1");
     }
 
     @Test
@@ -182,7 +184,7 @@ class ArrangementPagesTest {
                 .see(".sentence", "A known good one in the place of J1.")
                 .see(".why", "It takes about 15 min.");
         hands.press("1");
-        browser.see(".ledger", "the stand-in for J1");
+        browser.see(".to-restore", "the substitute for J1");
         browser.open(run.replaceAll("\\?.*", "/record"))
                 .see("main", "no reading condemns the old one until it is tested on the bench");
     }
@@ -205,13 +207,13 @@ class ArrangementPagesTest {
         hands.begin(wiring, "S-1", "input[name=quick]").press("b").type("0.30", "OL", "OL");
         browser.see(".result", "Open").keys(Keys.ENTER).gone(".result");
         hands.type("0.58").press(5, "n");
-        browser.keys("w").waitForPath("/runs/\\d+/diagnosis").click(".mend summary");
-        browser.click(".mend select[name=way] option[value=SPLICE]").click(".mend .do");
+        browser.keys("w").waitForPath("/runs/\\d+/diagnosis").click(".repair summary");
+        browser.click(".repair select[name=way] option[value=SPLICE]").click(".repair .do");
         browser.see("main", "Before it is spliced, read each remaining length: W1 from J1.1, W1 from J2.1.");
         browser.driver().navigate().back();
-        browser.see(".mend", "Before a splice").click(".mend select[name=way] option[value=SPARE]");
-        assertThat(browser.texts(".mend select[name=spare] option")).containsExactly("SP1");
-        browser.click(".mend .do").waitForPath("/runs/\\d+").see(".sentence", "Black on J1.1, red on J2.1.");
+        browser.see(".repair", "Before a splice").click(".repair select[name=way] option[value=SPARE]");
+        assertThat(browser.texts(".repair select[name=spare] option")).containsExactly("SP1");
+        browser.click(".repair .do").waitForPath("/runs/\\d+").see(".sentence", "Black on J1.1, red on J2.1.");
         String run = browser.path();
         hands.type("0.58");
         while (browser.text(".sentence").startsWith("Black on")) {

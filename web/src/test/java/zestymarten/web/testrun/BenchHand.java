@@ -17,7 +17,7 @@ import zestymarten.web.Browser;
  */
 final class BenchHand {
     private static final Pattern PROBES = Pattern.compile("[Bb]lack on (\\S+), red on (?:the )?(\\S+?)[.,]?(?:\\s|$)");
-    private static final int MOST_STEPS = 120;
+    private static final int MAX_STEPS = 120;
 
     private final Browser browser;
     private final List<String> done = new ArrayList<>();
@@ -123,7 +123,7 @@ final class BenchHand {
      *     nothing for Enter alone
      */
     String play(UnaryOperator<String> unit) {
-        for (int i = 0; i < MOST_STEPS; i++) {
+        for (int i = 0; i < MAX_STEPS; i++) {
             if (browser.has(".mid .result")) {
                 done.add(browser.text(".mid .result"));
                 if (byTouch) {

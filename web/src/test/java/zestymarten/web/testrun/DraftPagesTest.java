@@ -10,7 +10,7 @@ import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 
-/** What is typed belongs to the step that it was begun for; it is asked, or kept, and never filed elsewhere. */
+/** What is typed belongs to the step that it was started for; it is asked, or kept, and never filed elsewhere. */
 @ExtendWith(Workshop.class)
 class DraftPagesTest {
     private static final String THREE_CORES = "wire,from,to,function,length_m,area_mm2,current_a\n"

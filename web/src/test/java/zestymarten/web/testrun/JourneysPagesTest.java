@@ -78,18 +78,18 @@ class JourneysPagesTest {
         technician.click("a[href$='/diagnosis']");
         browser.waitForPath("/runs/\\d+/diagnosis");
         browser.see("article", "W2 is open between J1.2 and J2.2.");
-        technician.click(".mend summary").click(".mend select[name=way] option[value=SPLICE]");
+        technician.click(".repair summary").click(".repair select[name=way] option[value=SPLICE]");
         browser.driver().findElements(By.name("length_ohm")).get(0).sendKeys("0.8");
         browser.driver().findElements(By.name("length_ohm")).get(1).sendKeys("OL");
-        technician.click(".mend .do");
+        technician.click(".repair .do");
         browser.see("article:nth-of-type(2)", "W2 is open a second time between J2.2 and the break that is seen.");
         assertThat(browser.text("article"))
                 .as("the splice alone would not mend it")
                 .contains("W2 is open between J1.2 and J2.2.");
         technician
-                .click(".mend summary")
-                .click(".mend select[name=way] option[value=REPLACE]")
-                .click(".mend .do");
+                .click(".repair summary")
+                .click(".repair select[name=way] option[value=REPLACE]")
+                .click(".repair .do");
         browser.waitForPath("/runs/\\d+");
         joined.put("J1.2 J2.2", "1.6");
         assertThat(technician.play(BenchHand.unit(joined))).startsWith("All measurements are done");
@@ -156,9 +156,9 @@ class JourneysPagesTest {
         browser.waitForPath("/runs/\\d+/diagnosis");
         browser.see("article", "B2 has a high resistance");
         technician
-                .click(".mend summary")
-                .click(".mend select[name=way] option[value=CLEAN]")
-                .click(".mend .do");
+                .click(".repair summary")
+                .click(".repair select[name=way] option[value=CLEAN]")
+                .click(".repair .do");
         browser.waitForPath("/runs/\\d+");
         joined.putAll(Map.of("N1.1 N3.1", "0.28", "N1.1 N4.1", "0.32", "N2.1 N3.1", "0.24", "N2.1 N4.1", "0.28"));
         assertThat(technician.play(BenchHand.unit(joined))).startsWith("All measurements are done");

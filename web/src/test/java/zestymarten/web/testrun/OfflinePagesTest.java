@@ -66,7 +66,7 @@ class OfflinePagesTest {
     private List<String> typed(long run) {
         return site.bean(TestRuns.class).find(run).test().entries().stream()
                 .filter(each -> !each.takenBack())
-                .map(each -> StepViews.shortly(each.step()) + " "
+                .map(each -> Words.say(each.step().title()) + " "
                         + Words.say(site.bean(TestRuns.class).find(run).test().words(each)))
                 .toList();
     }
@@ -91,7 +91,7 @@ class OfflinePagesTest {
         browser.open("/records").see("h1", "No network");
         browser.open(path).see("#offline", "Waiting to be sent: 3.");
         assertThat(typed(run)).as("nothing has arrived yet").hasSize(2);
-        ladder.line().mend();
+        ladder.line().repair();
         browser.see("#offline", "").see(".entries", "J1.1 – J1.2");
         browser.run("return new Promise((done) => setTimeout(done, 3000))");
         assertThat(typed(run))
@@ -120,7 +120,7 @@ class OfflinePagesTest {
         browser.fill("#photo-away label.grow input", "J2 and the oven").click("#photo-away button");
         browser.see("#offline", "Waiting to be sent: 2.");
         browser.keys("0.4", Keys.ENTER).see("#offline", "Waiting to be sent: 3.");
-        ladder.line().mend();
+        ladder.line().repair();
         browser.see("#offline", "").see(".entries", "J1.2 – J2.2");
         browser.open("/runs/" + run + "/photos").see(".photos figcaption", "J2 and the oven");
         assertThat(browser.run("""
@@ -146,7 +146,7 @@ class OfflinePagesTest {
                         new RunEntries.Sent(
                                 java.util.UUID.randomUUID(), step, 1, "0.31", java.util.OptionalInt.empty()),
                         "lead");
-        ladder.line().mend();
+        ladder.line().repair();
         browser.see("#offline", "J1.1 – J2.1: 0.4 was not saved.").see("#offline", "recorded meanwhile by lead");
         browser.click("#offline .row-fields .button").see("#offline", "");
         browser.run("return new Promise((done) => setTimeout(done, 1500))");
@@ -173,7 +173,7 @@ class OfflinePagesTest {
                             : String.valueOf((float) ohm));
         }
         browser.open("/runs/" + run);
-        List<Map<String, Object>> told =
+        List<Map<String, Object>> found =
                 (List<Map<String, Object>>) Objects.requireNonNull(browser.run("""
                 const texts = arguments[1];
                 return Promise.all([fetch(arguments[0]).then((answer) => answer.json()), import("/scripts/offline-reading.js")])
@@ -184,12 +184,12 @@ class OfflinePagesTest {
                       word: verdictOf(step, parseReading(text, ahead.only_one_is_over_range))?.word ?? "",
                     }))));
                 """, "/runs/" + run + "/ahead", texts));
-        assertThat(told).hasSizeGreaterThan(1000);
-        for (Map<String, Object> each : told) {
+        assertThat(found).hasSizeGreaterThan(1000);
+        for (Map<String, Object> each : found) {
             TestStep step = test.steps()
-                    .filter(one -> one instanceof TestStep.Measurement touch
-                            ? touch.black().name().equals(each.get("black"))
-                                    && touch.red().name().equals(each.get("red"))
+                    .filter(one -> one instanceof TestStep.Measurement measurement
+                            ? measurement.black().name().equals(each.get("black"))
+                                    && measurement.red().name().equals(each.get("red"))
                                     && "".equals(each.get("question"))
                             : one instanceof TestStep.LeadCheck probes
                                     && probes.question().name().equals(each.get("question")))

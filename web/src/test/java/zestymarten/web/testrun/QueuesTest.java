@@ -40,7 +40,7 @@ class QueuesTest {
     }
 
     /** What was saved by the model: which entry has which place of which step. */
-    private record Place(TestStep step, int touch) {}
+    private record Place(TestStep step, int attempt) {}
 
     @Test
     void aThousandInterleavingsOfTwoQueuesLoseNothingAndSaveNothingTwice() {
@@ -74,11 +74,11 @@ class QueuesTest {
             }
             RunEntries.Sent first = queue.peek();
             all.put(first.id(), first);
-            Place place = new Place(first.step(), first.touch());
+            Place place = new Place(first.step(), first.attempt());
             boolean free = saved.getOrDefault(place, first.id()).equals(first.id());
             boolean kept = send(run, first);
             assertThat(kept)
-                    .as("%s, entry %d".formatted(first.step(), first.touch()))
+                    .as("%s, entry %d".formatted(first.step(), first.attempt()))
                     .isEqualTo(free);
             if (kept) {
                 saved.put(place, first.id());
@@ -98,8 +98,8 @@ class QueuesTest {
             TestStep step = some.remove(random.nextInt(some.size()));
             boolean ends = step.stage() == Stage.ENDS; // nothing that would bring other steps
             String typed = (ends ? List.of("0.3", "0.41", "0.9") : List.of("OL", ">20M", "n")).get(random.nextInt(3));
-            int touch = runs.find(run).test().nextTouch(step);
-            queue.add(new RunEntries.Sent(UUID.randomUUID(), step, touch, typed, OptionalInt.empty()));
+            int attempt = runs.find(run).test().nextAttempt(step);
+            queue.add(new RunEntries.Sent(UUID.randomUUID(), step, attempt, typed, OptionalInt.empty()));
         }
         return queue;
     }

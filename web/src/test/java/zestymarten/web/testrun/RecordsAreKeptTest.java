@@ -47,7 +47,7 @@ class RecordsAreKeptTest {
     private RunEntries.Sent sent(String typed) {
         TestStep step = runs.find(run).test().current().orElseThrow();
         return new RunEntries.Sent(
-                UUID.randomUUID(), step, runs.find(run).test().nextTouch(step), typed, OptionalInt.empty());
+                UUID.randomUUID(), step, runs.find(run).test().nextAttempt(step), typed, OptionalInt.empty());
     }
 
     private Entry enter(String typed) {
@@ -145,7 +145,7 @@ class RecordsAreKeptTest {
         try {
             RunEntries.Sent one = sent("0.5");
             RunEntries.Sent other =
-                    new RunEntries.Sent(UUID.randomUUID(), one.step(), one.touch(), "0.6", OptionalInt.empty());
+                    new RunEntries.Sent(UUID.randomUUID(), one.step(), one.attempt(), "0.6", OptionalInt.empty());
             List<Callable<RunEntries.EntryAnswer>> both =
                     List.of(() -> entries.enter(run, one, "bench"), () -> entries.enter(run, other, "lead"));
             int kept = 0;

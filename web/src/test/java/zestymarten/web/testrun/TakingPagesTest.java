@@ -195,9 +195,12 @@ class TakingPagesTest {
         for (int i = 0; i < 400 && runs.find(run).test().current().isPresent(); i++) {
             TestStep step = runs.find(run).test().current().orElseThrow();
             String shown = step instanceof TestStep.ManualStep ? "" : taking.taken(run, step);
-            int touch = runs.find(run).test().nextTouch(step);
+            int attempt = runs.find(run).test().nextAttempt(step);
             site.bean(RunEntries.class)
-                    .enter(run, new RunEntries.Sent(UUID.randomUUID(), step, touch, shown, OptionalInt.of(0)), "bench");
+                    .enter(
+                            run,
+                            new RunEntries.Sent(UUID.randomUUID(), step, attempt, shown, OptionalInt.of(0)),
+                            "bench");
         }
         List<RunFinding> found = runs.find(run).test().findings();
         runs.end(run, "bench");
@@ -226,13 +229,17 @@ class TakingPagesTest {
         long run = runs.start(wiring, site.fresh("U"), TestRuns.USUAL, approach, "bench");
         for (int i = 0; i < 100 && runs.find(run).test().current().isPresent(); i++) {
             TestStep step = runs.find(run).test().current().orElseThrow();
-            int touch = runs.find(run).test().nextTouch(step);
-            if (step instanceof TestStep.ManualStep act && act.action().isDischarge()) {
+            int attempt = runs.find(run).test().nextAttempt(step);
+            if (step instanceof TestStep.ManualStep manual && manual.action().isDischarge()) {
                 site.bean(RunEntries.class)
                         .skip(
                                 run,
                                 new RunEntries.Sent(
-                                        UUID.randomUUID(), step, touch, "would take four minutes", OptionalInt.empty()),
+                                        UUID.randomUUID(),
+                                        step,
+                                        attempt,
+                                        "would take four minutes",
+                                        OptionalInt.empty()),
                                 "bench");
                 continue;
             }
@@ -241,9 +248,12 @@ class TakingPagesTest {
                     each -> each.isUnderVoltage()
                             ? site.bean(Taking.class).taken(run, each)
                             : each.isOn(Terminal.of("J2.1")) || each.isOn(Terminal.of("J2.2")) ? "0.58" : "n",
-                    act -> act.action().isByWords() ? "" : "0");
+                    manual -> manual.action().isByWords() ? "" : "0");
             site.bean(RunEntries.class)
-                    .enter(run, new RunEntries.Sent(UUID.randomUUID(), step, touch, typed, OptionalInt.of(0)), "bench");
+                    .enter(
+                            run,
+                            new RunEntries.Sent(UUID.randomUUID(), step, attempt, typed, OptionalInt.of(0)),
+                            "bench");
         }
         assertThat(runs.find(run).test().findings()).isEmpty();
         assertThat(runs.find(run).test().entries().stream()

@@ -262,7 +262,7 @@ class TestRunPagesTest {
             browser.see("#say", "The database does not answer. What you typed is still here");
             assertThat(browser.find("#slot").getDomProperty("value")).isEqualTo("0.58");
         } finally {
-            site.wire().mend();
+            site.wire().repair();
         }
         waitUntilThePoolLooksAtItsConnections();
         type("");

@@ -12,7 +12,7 @@ import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 
-/** The job from the complaint to the record, in the browser. */
+/** The job from the symptoms to the record, in the browser. */
 @ExtendWith(Workshop.class)
 class WholeJobPagesTest {
     private static final String THREE_CORES = "wire,from,to,function,length_m,area_mm2,current_a,zone\n"
@@ -150,12 +150,12 @@ class WholeJobPagesTest {
         browser.keys("w").waitForPath("/runs/\\d+/diagnosis");
         browser.see("article", "W1 is open between J1.1 and J2.1.").see("article", "Explains the symptom: up.");
         assertThat(browser.text(".complaint")).isEqualTo("All symptoms are explained.");
-        browser.click(".mend summary");
-        assertThat(browser.text(".mend")).contains("It flexes here: a splice stiffens the run");
-        assertThat(browser.texts(".mend option")).startsWith("new contact", "spare core", "replaced");
-        browser.fill(".mend input[name=cause]", "pin not latched")
-                .fill(".mend input[name=prevention]", "tug test")
-                .click(".mend .do");
+        browser.click(".repair summary");
+        assertThat(browser.text(".repair")).contains("It flexes here: a splice stiffens the run");
+        assertThat(browser.texts(".repair option")).startsWith("new contact", "spare core", "replaced");
+        browser.fill(".repair input[name=cause]", "pin not latched")
+                .fill(".repair input[name=prevention]", "tug test")
+                .click(".repair .do");
         browser.waitForPath("/runs/\\d+").see(".sentence", "Black on J1.1, red on J2.1.");
         assertThat(browser.text(".rail")).contains("Repair and retest\n0 of 4");
         type("0.58", "0.58");
@@ -195,9 +195,9 @@ class WholeJobPagesTest {
         type("0", "231");
         browser.see(".sentence", "Unplug J1.");
         enter(2);
-        assertThat(browser.texts(".ledger li")).containsExactly("J1", "J2");
+        assertThat(browser.texts(".to-restore li")).containsExactly("J1", "J2");
         browser.keys("o").find("#what");
-        browser.fill("#what", "cover of the desk").keys(Keys.ENTER).see(".ledger", "cover of the desk");
+        browser.fill("#what", "cover of the desk").keys(Keys.ENTER).see(".to-restore", "cover of the desk");
         browser.click(".side button[hx-confirm]");
         browser.driver().switchTo().alert().accept();
         browser.see("#say", "Not everything is restored: J1, J2, cover of the desk.");
@@ -214,7 +214,7 @@ class WholeJobPagesTest {
         enter(1);
         browser.see(".sentence", "Look at J2.");
         enter(1);
-        browser.see(".sentence", "Link all far ends together: J2.1 J2.2 J2.3.").find("path.tie");
+        browser.see(".sentence", "Link all far ends together: J2.1 J2.2 J2.3.").find("path.linked");
         browser.open(run + "/helper").see(".helper .sentence", "Link all these together:");
         assertThat(browser.texts(".far-pins b")).containsExactly("J2.1", "J2.2", "J2.3");
         browser.open(run);
@@ -253,7 +253,7 @@ class WholeJobPagesTest {
                         "Both ends in reach, each to all others linked",
                         "Both ends in reach, by linked halves");
         assertThat(browser.texts(".offer").get(1)).contains("4 trips", "Blind to crossed wires");
-        browser.click(".ways summary").fill("input[name=walk]", "600").click(".ways .grid .button");
+        browser.click(".ways summary").fill("input[name=trip]", "600").click(".ways .grid .button");
         browser.see(".offer:nth-child(2)", "about 42 min");
     }
 

@@ -106,7 +106,7 @@ class UnitPagesTest {
                                 new RunEntries.Sent(
                                         UUID.randomUUID(),
                                         step,
-                                        runs.find(run).test().nextTouch(step),
+                                        runs.find(run).test().nextAttempt(step),
                                         tone ? "b" : typed,
                                         OptionalInt.empty()),
                                 "bench");

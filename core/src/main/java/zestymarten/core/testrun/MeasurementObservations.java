@@ -7,11 +7,11 @@ import zestymarten.core.analysis.Observation.Since;
 import zestymarten.core.testplan.TestStep;
 
 /** The readings of a run in ohms as the analysis takes them. */
-final class TouchObservations {
-    private TouchObservations() {}
+final class MeasurementObservations {
+    private MeasurementObservations() {}
 
     /** Every reading of a step is evidence. Who reads again in a run puts the probes on anew. */
-    static List<Observation> of(TestStep.Measurement touch, List<Entry> entries, RunReadings readings) {
+    static List<Observation> of(TestStep.Measurement measurement, List<Entry> entries, RunReadings readings) {
         List<Observation> observations = new ArrayList<>();
         Since since = Since.NOTHING;
         for (Entry entry : entries) {
@@ -19,13 +19,13 @@ final class TouchObservations {
             readings.judgement(entry)
                     .ifPresent(judgement -> observations.add(new Observation(
                             entry.sequence(),
-                            touch.black(),
-                            touch.red(),
-                            readings.state(touch),
-                            readings.expectation(touch),
+                            measurement.black(),
+                            measurement.red(),
+                            readings.state(measurement),
+                            readings.expectation(measurement),
                             judgement,
                             RunReadings.meaning(entry),
-                            touch.ties(),
+                            measurement.links(),
                             before)));
             since = Since.PROBED_ANEW;
         }

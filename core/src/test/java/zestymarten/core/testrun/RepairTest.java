@@ -13,8 +13,8 @@ import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
 
-/** Putting it right: what is read before a break is mended, and what a spare core makes of the unit. */
-class MendingTest {
+/** Putting it right: what is read before a break is repaired, and what a spare core makes of the unit. */
+class RepairTest {
     private static final String CABLE = "wire,from,to,colour,function,length_m,area_mm2,spare\n"
             + "W1,J1.1,J2.1,RD,raise,8,0.5,\nW2,J1.2,J2.2,BU,lower,8,0.5,\nSP1,J1.3,J2.3,GY,,8,0.75,true\n";
 
@@ -33,7 +33,7 @@ class MendingTest {
         TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1");
         assertThat(bench.test().objection(mended, bySpare("SP1")).map(English::of))
                 .isEmpty();
-        bench.mend("W1 SP1", bySpare("SP1"));
+        bench.repair("W1 SP1", bySpare("SP1"));
         assertThat(bench.test().asBuilt()).hasValueSatisfying(built -> {
             assertThat(built.conductors()).extracting(Conductor::id).containsExactly("W1", "W2");
             assertThat(built.conductors().get(0).colour()).hasValue(Colour.of("GY"));
@@ -51,7 +51,7 @@ class MendingTest {
             bench.type("n");
         }
         assertThat(bench.test().findings()).isEmpty();
-        bench.act("", "works", "works");
+        bench.manual("", "works", "works");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
 
@@ -70,7 +70,7 @@ class MendingTest {
 
     @Test
     void aNewColourChangesTheUnitToo() {
-        Bench bench = broken().mend("W1", new Entry.Content.Repair(Entry.Way.REPLACE, "", "", "", "WH"));
+        Bench bench = broken().repair("W1", new Entry.Content.Repair(Entry.Way.REPLACE, "", "", "", "WH"));
         assertThat(bench.test().asBuilt().orElseThrow().conductors().get(0).colour())
                 .hasValue(Colour.of("WH"));
         assertThat(English.of(bench.test().words(bench.test().repairs().get(0))))
@@ -119,7 +119,7 @@ class MendingTest {
                 .containsExactly(
                         "W1 is open between J1.1 and J2.1.",
                         "W1 is open a second time between J2.1 and the break that is seen.");
-        bench.mend("W1 from J2.1", splice);
+        bench.repair("@length W1 J2.1", splice);
         assertThat(bench.test().findings())
                 .as("the break that is seen is still there, and the length is read again")
                 .extracting(found -> English.of(found.finding().message()))
@@ -130,7 +130,7 @@ class MendingTest {
                         .map(English::of))
                 .hasValue(
                         "Before it is spliced, read each remaining length: W1 from J2.1. A wire can be broken twice.");
-        bench.at(lengths.get(1), "0.4").mend("W1", splice);
+        bench.at(lengths.get(1), "0.4").repair("W1", splice);
         assertThat(bench.test().findings()).isEmpty();
         assertThat(bench.test().isDone(bench.test().current().orElseThrow()))
                 .as("the whole wire is read again")
@@ -143,7 +143,7 @@ class MendingTest {
                 .type("b", "0.30", "OL", "OL")
                 .type("OL", "OL")
                 .at(new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3")), "0.5")
-                .mend("W1", Entry.Way.CONTACT);
+                .repair("W1", Entry.Way.CONTACT);
         assertThat(bench.test().findings())
                 .extracting(found -> English.of(found.finding().message()))
                 .contains("W2 is open between J1.2 and J2.2.");
@@ -160,8 +160,8 @@ class MendingTest {
                 .get(0);
         bench.at(remainder, "0.9");
         assertThat(bench.test().state(remainder)).isEqualTo(StepState.FAULT);
-        bench.mend("W1", Entry.Way.REPLACE);
-        assertThat(bench.test().standing(remainder))
+        bench.repair("W1", Entry.Way.REPLACE);
+        assertThat(bench.test().entriesOf(remainder))
                 .as("a new wire has no remains")
                 .isEmpty();
     }

@@ -7,8 +7,8 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
 
-/** The planned touches of two terminals, in whichever stage and order they are touched together. */
-record TouchedTogether(TestRun test) {
+/** The planned measurements of two terminals, in whichever stage and order they are measured together. */
+record MeasurementsBetween(TestRun test) {
     /** The one that is not done, else any; empty where none is planned. */
     Optional<TestStep> due(Terminal a, Terminal b) {
         if (a.equals(b)) {
@@ -21,7 +21,7 @@ record TouchedTogether(TestRun test) {
                 .or(() -> together.stream().findFirst());
     }
 
-    /** Every planned touch of both. */
+    /** Every planned measurement of both. */
     Stream<TestStep> all(Terminal a, Terminal b) {
         return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS).flatMap(stage -> together(stage, a, b));
     }
@@ -34,10 +34,12 @@ record TouchedTogether(TestRun test) {
 
     private Stream<TestStep> together(Stage stage, Terminal a, Terminal b) {
         boolean listed =
-                stage == Stage.PARTS || stage == Stage.ENDS || test.pieces().areTied();
+                stage == Stage.PARTS || stage == Stage.ENDS || test.pieces().areLinked();
         return listed
                 ? test.steps(stage)
-                        .filter(step -> step instanceof TestStep.Measurement touch && touch.isOn(a) && touch.isOn(b))
+                        .filter(step -> step instanceof TestStep.Measurement measurement
+                                && measurement.isOn(a)
+                                && measurement.isOn(b))
                 : Stream.<TestStep>of(new TestStep.Measurement(stage, a, b), new TestStep.Measurement(stage, b, a))
                         .filter(test::isPlanned);
     }

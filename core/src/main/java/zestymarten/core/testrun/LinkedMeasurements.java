@@ -15,22 +15,22 @@ import zestymarten.core.testplan.TestPlan;
 import zestymarten.core.testplan.TestStep;
 
 /** The ends of wires whose far ends are linked: which pairs are read, one after the other, and what they tell. */
-final class TiedTouches {
+final class LinkedMeasurements {
     private final TestPlan plan;
     private final StepSchedule schedule;
-    private final List<Terminal> readTied;
-    private final List<TestStep> touches = new ArrayList<>();
+    private final List<Terminal> readLinked;
+    private final List<TestStep> measurements = new ArrayList<>();
     private Optional<LinkedFarEnds> farEnd = Optional.empty();
 
-    TiedTouches(TestPlan plan, StepSchedule schedule) {
+    LinkedMeasurements(TestPlan plan, StepSchedule schedule) {
         this.plan = plan;
         this.schedule = schedule;
-        readTied = plan.readTied();
+        readLinked = plan.readLinked();
     }
 
     /** Finds which pairs to read, from those that were. */
     void solve() {
-        if (plan.tiesFarEnds()) {
+        if (plan.linksFarEnds()) {
             farEnd = Optional.of(solveFarEnd());
         }
     }
@@ -42,36 +42,37 @@ final class TiedTouches {
 
     /** The terminals that {@link #farEnd()} numbers. */
     List<Terminal> terminals() {
-        return readTied;
+        return readLinked;
     }
 
     /** The pairs, in the order in which they are read. */
-    List<TestStep> touches() {
-        return touches;
+    List<TestStep> measurements() {
+        return measurements;
     }
 
     private LinkedFarEnds solveFarEnd() {
         List<LinkedFarEnds.LinkedReading> reads = new ArrayList<>();
-        LinkedFarEnds known = LinkedFarEnds.of(readTied.size(), reads);
+        LinkedFarEnds known = LinkedFarEnds.of(readLinked.size(), reads);
         Set<TestStep> asked = new LinkedHashSet<>();
         boolean grown = true;
         while (grown) {
             grown = false;
             for (int[] pair : known.due()) {
-                TestStep.Measurement touch = tied(pair[0], pair[1]);
-                if (asked.add(touch)) {
-                    grown |= read(touch, pair, reads);
+                TestStep.Measurement measurement = linked(pair[0], pair[1]);
+                if (asked.add(measurement)) {
+                    grown |= read(measurement, pair, reads);
                 }
             }
-            known = LinkedFarEnds.of(readTied.size(), reads);
+            known = LinkedFarEnds.of(readLinked.size(), reads);
         }
-        known.expectedClosing().ifPresent(pair -> asked.add(tied(pair[0], pair[1])));
-        touches.addAll(asked);
+        known.expectedClosing().ifPresent(pair -> asked.add(linked(pair[0], pair[1])));
+        measurements.addAll(asked);
         return known;
     }
 
-    private boolean read(TestStep.Measurement touch, int[] pair, List<LinkedFarEnds.LinkedReading> reads) {
-        Optional<Judgement> judgement = schedule.isDone(touch) ? schedule.lastJudgement(touch) : Optional.empty();
+    private boolean read(TestStep.Measurement measurement, int[] pair, List<LinkedFarEnds.LinkedReading> reads) {
+        Optional<Judgement> judgement =
+                schedule.isDone(measurement) ? schedule.lastJudgement(measurement) : Optional.empty();
         boolean tells = judgement.isPresent() && judgement.get().contact() != Contact.UNKNOWN;
         if (tells) {
             boolean through = judgement.get().contact() == Contact.JOINED
@@ -82,17 +83,17 @@ final class TiedTouches {
         return tells;
     }
 
-    private TestStep.Measurement tied(int first, int second) {
-        Terminal black = readTied.get(first);
-        Terminal red = readTied.get(second);
-        List<List<Terminal>> ties = List.of(plan.tiedFar());
+    private TestStep.Measurement linked(int first, int second) {
+        Terminal black = readLinked.get(first);
+        Terminal red = readLinked.get(second);
+        List<List<Terminal>> links = List.of(plan.linkedFar());
         return black.isFrame()
-                ? new TestStep.Measurement(Stage.ENDS, red, black, "", ties)
-                : new TestStep.Measurement(Stage.ENDS, black, red, "", ties);
+                ? new TestStep.Measurement(Stage.ENDS, red, black, "", links)
+                : new TestStep.Measurement(Stage.ENDS, black, red, "", links);
     }
 
-    boolean isBroken(TestStep.Measurement touch) {
-        int wire = readTied.indexOf(touch.black());
+    boolean isBroken(TestStep.Measurement measurement) {
+        int wire = readLinked.indexOf(measurement.black());
         return wire >= 0
                 && farEnd.map(each -> each.state(wire) == LinkedFarEnds.FarEndState.BROKEN)
                         .orElse(false);

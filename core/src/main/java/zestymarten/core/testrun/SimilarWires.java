@@ -20,7 +20,7 @@ import zestymarten.core.testplan.TestStep;
  * the scale is 1.4826 times the median absolute deviation. Fewer than four likes say nothing. Cost: n log n, once. Source:
  * the modified z-score of Iglewicz and Hoaglin (1993).
  */
-final class AlikeWires {
+final class SimilarWires {
     private static final int FEWEST = 4;
     private static final double SCALES = 3.5;
     private static final double TO_SIGMA = 1.4826;
@@ -31,22 +31,23 @@ final class AlikeWires {
     /** What makes wires alike. */
     private record Kin(OptionalDouble length, OptionalDouble area, String metal, String strands) {}
 
-    AlikeWires(Design design) {
+    SimilarWires(Design design) {
         this.design = design;
     }
 
     /** Takes a reading into account. */
-    void add(TestStep.Measurement touch, Judgement judgement) {
+    void add(TestStep.Measurement measurement, Judgement judgement) {
         if (judgement.correctedOhm().isPresent()) {
-            kin(touch)
+            kin(measurement)
                     .ifPresent(kin -> groups.computeIfAbsent(kin, any -> new ArrayList<>())
                             .add(judgement.correctedOhm().getAsDouble()));
         }
     }
 
     /** Only a wire by itself, of a known length and section, has likes. */
-    private Optional<Kin> kin(TestStep.Measurement touch) {
-        List<Conductor> route = touch.isTied() ? List.of() : design.nets().route(touch.black(), touch.red());
+    private Optional<Kin> kin(TestStep.Measurement measurement) {
+        List<Conductor> route =
+                measurement.isLinked() ? List.of() : design.nets().route(measurement.black(), measurement.red());
         if (route.size() != 1
                 || route.get(0).lengthM().isEmpty()
                 || route.get(0).areaMm2().isEmpty()) {
@@ -61,21 +62,21 @@ final class AlikeWires {
     }
 
     /** Why a reading that passes is odd among its likes; empty if it is not. */
-    Optional<Message> oddness(TestStep.Measurement touch, Judgement judgement) {
-        List<Double> likes =
-                kin(touch).map(kin -> groups.getOrDefault(kin, List.of())).orElse(List.of());
-        if (likes.size() < FEWEST || judgement.correctedOhm().isEmpty()) {
+    Optional<Message> deviation(TestStep.Measurement measurement, Judgement judgement) {
+        List<Double> similar =
+                kin(measurement).map(kin -> groups.getOrDefault(kin, List.of())).orElse(List.of());
+        if (similar.size() < FEWEST || judgement.correctedOhm().isEmpty()) {
             return Optional.empty();
         }
         double ohm = judgement.correctedOhm().getAsDouble();
-        double median = Median.of(likes.stream().mapToDouble(each -> each));
-        double scale = TO_SIGMA * Median.of(likes.stream().mapToDouble(each -> Math.abs(each - median)));
-        double least = Math.max(SCALES * scale, 2 * judgement.uncertaintyOhm().orElse(0));
-        return ohm - median > least
+        double median = Median.of(similar.stream().mapToDouble(each -> each));
+        double scale = TO_SIGMA * Median.of(similar.stream().mapToDouble(each -> Math.abs(each - median)));
+        double minimum = Math.max(SCALES * scale, 2 * judgement.uncertaintyOhm().orElse(0));
+        return ohm - median > minimum
                 ? Optional.of(Message.of(
                         "alike_wires.passes_but_other_wires",
                         Message.figure(ohm, "Ω"),
-                        likes.size() - 1,
+                        similar.size() - 1,
                         Message.figure(median, "Ω")))
                 : Optional.empty();
     }
