@@ -4,6 +4,8 @@ export const cells = (row) => [...row.querySelectorAll("input, select")];
 
 export const value = (cell) => (cell.type === "checkbox" ? (cell.checked ? "true" : "") : cell.value);
 
+const plain = (text) => text.trim().toLowerCase().replaceAll(" ", "_");
+
 /** What a cell makes of a text; null where a choice has no such thing. */
 export const accepted = (cell, text) => {
   if (cell.type === "checkbox") {
@@ -12,8 +14,9 @@ export const accepted = (cell, text) => {
   if (cell.tagName !== "SELECT") {
     return text.trim();
   }
-  const wanted = text.trim().toLowerCase().replaceAll(" ", "_") || cell.dataset.usual;
-  return [...cell.options].find((each) => each.value.toLowerCase() === wanted)?.value ?? null;
+  // As files have it, or as the list of choices says it.
+  const wanted = plain(text) || cell.dataset.usual;
+  return [...cell.options].find((each) => [each.value, each.text].map(plain).includes(wanted))?.value ?? null;
 };
 
 export const put = (cell, text) => {

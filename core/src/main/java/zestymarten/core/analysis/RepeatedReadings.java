@@ -62,7 +62,7 @@ final class RepeatedReadings {
         }
         Observation last = repeated.get(repeated.size() - 1);
         boolean passes =
-                last.judgement().verdict() == Verdict.PASS || last.judgement().verdict() == Verdict.WATCH;
+                last.judgement().verdict() == Verdict.PASS || last.judgement().verdict() == Verdict.MARGINAL;
         Optional<Observation> failed = repeated.stream()
                 .filter(each ->
                         each.judgement().verdict() == Verdict.FAIL && isFarFrom(each.judgement(), last.judgement()))

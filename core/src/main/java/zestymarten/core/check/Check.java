@@ -133,6 +133,6 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
         if (due().isPresent()) {
             return CheckOutcome.NOT_TESTED;
         }
-        return verdicts.contains(Verdict.WATCH) ? CheckOutcome.MARGINAL : CheckOutcome.PASS;
+        return verdicts.contains(Verdict.MARGINAL) ? CheckOutcome.MARGINAL : CheckOutcome.PASS;
     }
 }

@@ -30,7 +30,8 @@ public sealed interface CheckedItem
         /** Whether everything was measured and nothing is at fault or in doubt. */
         boolean isGood() {
             return complete
-                    && all.stream().allMatch(each -> each.verdict() == Verdict.PASS || each.verdict() == Verdict.WATCH);
+                    && all.stream()
+                            .allMatch(each -> each.verdict() == Verdict.PASS || each.verdict() == Verdict.MARGINAL);
         }
     }
 }

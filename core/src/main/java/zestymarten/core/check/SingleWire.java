@@ -34,8 +34,10 @@ public record SingleWire(Conductor wire, double ambientC) implements CheckedItem
         for (CheckReading each : answers.all()) {
             if (each.verdict() == Verdict.FAIL) {
                 said.add(fault(each));
-            } else if (each.verdict() == Verdict.WATCH && each.is(CheckQuestion.CheckMeasurement.WIRE) && isLow(each)) {
-                said.add(new Conclusion(Code.WIRE_LOW, List.of(CheckFigures.ohms(each)), Verdict.WATCH));
+            } else if (each.verdict() == Verdict.MARGINAL
+                    && each.is(CheckQuestion.CheckMeasurement.WIRE)
+                    && isLow(each)) {
+                said.add(new Conclusion(Code.WIRE_LOW, List.of(CheckFigures.ohms(each)), Verdict.MARGINAL));
             }
         }
         return said.isEmpty() && answers.isGood() ? List.of(Conclusion.good(Code.WIRE_GOOD)) : said;

@@ -31,24 +31,20 @@ public record CircuitComparison(
 
     /** How a reading compares. */
     public enum ComparisonState {
-        UNTESTED,
-        GOOD,
-        WATCH,
-        FAULT;
+        NOT_TESTED("untested"),
+        PASS("good"),
+        MARGINAL("watch"),
+        FAIL("fault");
 
-        /** Its word in styles and files. */
-        public String word() {
-            return name().toLowerCase(java.util.Locale.ROOT);
+        private final String code;
+
+        ComparisonState(String code) {
+            this.code = code;
         }
 
-        /** As a person reads it. */
-        public String result() {
-            return switch (this) {
-                case UNTESTED -> "not finished";
-                case GOOD -> "pass";
-                case WATCH -> "marginal";
-                case FAULT -> "fail";
-            };
+        /** By which styles and saved sheets know it. */
+        public String code() {
+            return code;
         }
     }
 
@@ -68,13 +64,13 @@ public record CircuitComparison(
     private static CircuitComparison of(Spot spot, double expected, double share, CircuitReadings readings) {
         double tolerance = share * expected + MIN_OHM;
         if (!readings.has(spot)) {
-            return new CircuitComparison(spot, expected, tolerance, ComparisonState.UNTESTED, OptionalDouble.empty());
+            return new CircuitComparison(spot, expected, tolerance, ComparisonState.NOT_TESTED, OptionalDouble.empty());
         }
         OptionalDouble read = readings.ohm(spot);
         double off = read.isPresent() ? Math.abs(read.getAsDouble() - expected) : Double.POSITIVE_INFINITY;
         ComparisonState state = off <= tolerance
-                ? ComparisonState.GOOD
-                : off <= 2 * tolerance ? ComparisonState.WATCH : ComparisonState.FAULT;
+                ? ComparisonState.PASS
+                : off <= 2 * tolerance ? ComparisonState.MARGINAL : ComparisonState.FAIL;
         return new CircuitComparison(spot, expected, tolerance, state, read);
     }
 
@@ -93,7 +89,7 @@ public record CircuitComparison(
 
     /** Such as {@code 0.22 Ω}; {@code no path}; empty when it was not read. */
     public MessageArgument readText() {
-        if (state == ComparisonState.UNTESTED) {
+        if (state == ComparisonState.NOT_TESTED) {
             return Message.NONE;
         }
         return readOhm.isPresent()

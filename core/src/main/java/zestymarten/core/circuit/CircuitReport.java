@@ -87,7 +87,7 @@ public record CircuitReport(
         /** What fails beside the readings of the conductors stands in the headline too. */
         private void failing() {
             List<Message> failing = lines.stream()
-                    .filter(each -> each.state == CircuitComparison.ComparisonState.FAULT
+                    .filter(each -> each.state == CircuitComparison.ComparisonState.FAIL
                             && !each.source.equals(CircuitComparison.SOURCE)
                             && !each.source.equals(CircuitComparison.UNKNOWN_SOURCE))
                     .map(each -> Message.of("circuit_report.failing", each.step, each.read))
@@ -100,7 +100,7 @@ public record CircuitReport(
 
         private Optional<Message> now() {
             Optional<Message> spot = compared.stream()
-                    .filter(each -> each.state() == CircuitComparison.ComparisonState.UNTESTED)
+                    .filter(each -> each.state() == CircuitComparison.ComparisonState.NOT_TESTED)
                     .findFirst()
                     .map(each -> now(each.spot()));
             if (spot.isPresent()) {
@@ -149,7 +149,7 @@ public record CircuitReport(
                         pair.words(),
                         shown == null ? Message.NONE : shown.message(),
                         Message.of("circuit_report.minimum", limit.minimum()),
-                        shown == null ? CircuitComparison.ComparisonState.UNTESTED : judged(shown, limit),
+                        shown == null ? CircuitComparison.ComparisonState.NOT_TESTED : judged(shown, limit),
                         limit.derivation()));
             }
         }
@@ -157,7 +157,7 @@ public record CircuitReport(
         private static CircuitComparison.ComparisonState judged(MeterReading shown, InsulationLimit limit) {
             boolean enough =
                     shown.figure().orElse(0) >= limit.minimum().value() && !(shown instanceof MeterReading.Below);
-            return enough ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT;
+            return enough ? CircuitComparison.ComparisonState.PASS : CircuitComparison.ComparisonState.FAIL;
         }
 
         private void polarity() {
@@ -172,8 +172,8 @@ public record CircuitReport(
                                     .orElse(Message.NONE),
                     Message.of("circuit_report.right"),
                     said.isEmpty()
-                            ? CircuitComparison.ComparisonState.UNTESTED
-                            : right ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT,
+                            ? CircuitComparison.ComparisonState.NOT_TESTED
+                            : right ? CircuitComparison.ComparisonState.PASS : CircuitComparison.ComparisonState.FAIL,
                     Message.of("circuit_report.circuit_as_drawn")));
         }
 
@@ -184,25 +184,26 @@ public record CircuitReport(
                             || each.pattern() instanceof Pattern.WrongWayTwice)
                     .isPresent();
             if (wrongly) {
-                return CircuitComparison.ComparisonState.UNTESTED; // the circuit is not at fault: it was not tested yet
+                return CircuitComparison.ComparisonState
+                        .NOT_TESTED; // the circuit is not at fault: it was not tested yet
             }
-            boolean fault = lines.stream().anyMatch(each -> each.state == CircuitComparison.ComparisonState.FAULT)
+            boolean fault = lines.stream().anyMatch(each -> each.state == CircuitComparison.ComparisonState.FAIL)
                     || recognised
                             .best()
                             .filter(each -> !(each.pattern() instanceof Pattern.Good))
                             .isPresent();
             if (fault) {
-                return CircuitComparison.ComparisonState.FAULT;
+                return CircuitComparison.ComparisonState.FAIL;
             }
             boolean missing = lines.stream()
-                    .anyMatch(each -> each.state == CircuitComparison.ComparisonState.UNTESTED
+                    .anyMatch(each -> each.state == CircuitComparison.ComparisonState.NOT_TESTED
                             && !each.expected.equals(Message.NONE));
             if (missing) {
-                return CircuitComparison.ComparisonState.UNTESTED;
+                return CircuitComparison.ComparisonState.NOT_TESTED;
             }
-            return lines.stream().anyMatch(each -> each.state == CircuitComparison.ComparisonState.WATCH)
-                    ? CircuitComparison.ComparisonState.WATCH
-                    : CircuitComparison.ComparisonState.GOOD;
+            return lines.stream().anyMatch(each -> each.state == CircuitComparison.ComparisonState.MARGINAL)
+                    ? CircuitComparison.ComparisonState.MARGINAL
+                    : CircuitComparison.ComparisonState.PASS;
         }
     }
 }

@@ -65,9 +65,9 @@ final class Disconnection {
     /** Seconds that a residual-current device that works takes; empty where there is none, or it does not count. */
     private OptionalDouble residualSeconds() {
         boolean slow = fault.residual().isPresent()
-                && (trip(fault.residual().get(), 1, fault.ratedS()).state() == CircuitComparison.ComparisonState.FAULT
+                && (trip(fault.residual().get(), 1, fault.ratedS()).state() == CircuitComparison.ComparisonState.FAIL
                         || trip(fault.residual().get(), FIVE, fault.fiveS()).state()
-                                == CircuitComparison.ComparisonState.FAULT);
+                                == CircuitComparison.ComparisonState.FAIL);
         return fault.residual().isEmpty() || slow || !isTouchable()
                 ? OptionalDouble.empty()
                 : fault.residual().get().longestSeconds(minFaultA());
@@ -97,14 +97,14 @@ final class Disconnection {
 
     CircuitComparison.ComparisonState state() {
         if (isWithin(protectionSeconds(), maxSeconds)) {
-            return CircuitComparison.ComparisonState.GOOD;
+            return CircuitComparison.ComparisonState.PASS;
         }
         if (isWithin(residualSeconds(), maxSeconds)) {
             return isResidualRead()
-                    ? CircuitComparison.ComparisonState.GOOD
-                    : CircuitComparison.ComparisonState.UNTESTED;
+                    ? CircuitComparison.ComparisonState.PASS
+                    : CircuitComparison.ComparisonState.NOT_TESTED;
         }
-        return isLeftToACurve() ? CircuitComparison.ComparisonState.UNTESTED : CircuitComparison.ComparisonState.FAULT;
+        return isLeftToACurve() ? CircuitComparison.ComparisonState.NOT_TESTED : CircuitComparison.ComparisonState.FAIL;
     }
 
     private boolean isLeftToACurve() {
@@ -124,8 +124,8 @@ final class Disconnection {
                 .orElseGet(() -> Message.of("disconnection.draws", Message.figure(minFaultA(), "A")));
         Message says = Message.sentences(draws, fault.residual().map(this::residualSays));
         return switch (state()) {
-            case GOOD -> says;
-            case UNTESTED ->
+            case PASS -> says;
+            case NOT_TESTED ->
                 Message.of(
                         "disconnection.allowed",
                         says,
@@ -161,7 +161,7 @@ final class Disconnection {
                 Message.of("disconnection.least_farthest_point_hot"),
                 Message.figure(minFaultA(), "A"),
                 Message.NONE,
-                CircuitComparison.ComparisonState.UNTESTED,
+                CircuitComparison.ComparisonState.NOT_TESTED,
                 Message.of("disconnection.u0_by_zs", Message.figure(fault.factor(), ""))));
         lines.add(breaking());
         heat().ifPresent(lines::add);
@@ -202,7 +202,7 @@ final class Disconnection {
                         Message.of("disconnection.farthest_point_cable"),
                         Message.figure(loopImpedanceOhm, "Ω"),
                         Message.NONE,
-                        CircuitComparison.ComparisonState.UNTESTED,
+                        CircuitComparison.ComparisonState.NOT_TESTED,
                         maximum.isEmpty()
                                 ? source
                                 : Message.of("disconnection.protective_device_alone", maximum, source));
@@ -246,7 +246,7 @@ final class Disconnection {
                 Message.of("disconnection.measured_farthest_point_cable"),
                 Message.figure(read, "Ω"),
                 Message.of("disconnection.calculated", Message.figure(calculated, "Ω")),
-                high ? CircuitComparison.ComparisonState.WATCH : CircuitComparison.ComparisonState.GOOD,
+                high ? CircuitComparison.ComparisonState.MARGINAL : CircuitComparison.ComparisonState.PASS,
                 high
                         ? Message.of("disconnection.ze_over_above_rule")
                         : Message.of("disconnection.ze_within_above_rule"));
@@ -261,7 +261,7 @@ final class Disconnection {
                     Message.of("disconnection.loop_impedance_rated_residual"),
                     Message.figure(touchV(), "V"),
                     Message.of("disconnection.maximum", Message.figure(Earthing.TOUCH_V, "V")),
-                    isTouchable() ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT,
+                    isTouchable() ? CircuitComparison.ComparisonState.PASS : CircuitComparison.ComparisonState.FAIL,
                     Message.of("disconnection.iec_whole_loop_instead")));
         }
     }
@@ -279,8 +279,8 @@ final class Disconnection {
                         ? Message.of("disconnection.trip", Message.figure(minimum, "s"), Message.figure(maximum, "s"))
                         : Message.of("disconnection.maximum", Message.figure(maximum, "s")),
                 read.isEmpty()
-                        ? CircuitComparison.ComparisonState.UNTESTED
-                        : right ? CircuitComparison.ComparisonState.GOOD : CircuitComparison.ComparisonState.FAULT,
+                        ? CircuitComparison.ComparisonState.NOT_TESTED
+                        : right ? CircuitComparison.ComparisonState.PASS : CircuitComparison.ComparisonState.FAIL,
                 Message.verbatim(ResidualDevice.SOURCE));
     }
 
@@ -295,10 +295,10 @@ final class Disconnection {
                         ? Message.of("disconnection.maximum", Message.figure(breaks.getAsDouble(), "A"))
                         : Message.NONE,
                 breaks.isEmpty()
-                        ? CircuitComparison.ComparisonState.UNTESTED
+                        ? CircuitComparison.ComparisonState.NOT_TESTED
                         : maximum <= breaks.getAsDouble()
-                                ? CircuitComparison.ComparisonState.GOOD
-                                : CircuitComparison.ComparisonState.FAULT,
+                                ? CircuitComparison.ComparisonState.PASS
+                                : CircuitComparison.ComparisonState.FAIL,
                 Message.of("disconnection.u0_by_ze", threePhase));
     }
 
@@ -319,10 +319,10 @@ final class Disconnection {
                 Message.figure(protectiveMm2, "mm²"),
                 atOnce ? Message.NONE : Message.of("disconnection.minimum", Message.figure(minimum, "mm²")),
                 atOnce
-                        ? CircuitComparison.ComparisonState.UNTESTED
+                        ? CircuitComparison.ComparisonState.NOT_TESTED
                         : protectiveMm2 >= minimum
-                                ? CircuitComparison.ComparisonState.GOOD
-                                : CircuitComparison.ComparisonState.FAULT,
+                                ? CircuitComparison.ComparisonState.PASS
+                                : CircuitComparison.ComparisonState.FAIL,
                 atOnce
                         ? Message.of("disconnection.cut_off_within_device")
                         : Message.of(

@@ -65,7 +65,7 @@ final class ServiceLines {
                     Message.of("circuit_report.farthest_point_cable"),
                     Message.NONE,
                     Message.of("circuit_report.be_shown"),
-                    CircuitComparison.ComparisonState.UNTESTED,
+                    CircuitComparison.ComparisonState.NOT_TESTED,
                     unknown.get()));
             return;
         }
@@ -81,7 +81,7 @@ final class ServiceLines {
     private Optional<Message> unknown(RecognisedPattern recognised) {
         List<CircuitComparison> loops = compared.stream()
                 .filter(each -> isToProtective(each.spot())
-                        && each.state() != CircuitComparison.ComparisonState.UNTESTED
+                        && each.state() != CircuitComparison.ComparisonState.NOT_TESTED
                         && !each.spot().point().isEmpty())
                 .toList();
         boolean good = recognised.best().isEmpty()
@@ -135,7 +135,7 @@ final class ServiceLines {
                 what,
                 Message.figure(ohm, "Ω"),
                 Message.NONE,
-                CircuitComparison.ComparisonState.UNTESTED,
+                CircuitComparison.ComparisonState.NOT_TESTED,
                 source);
     }
 
@@ -155,8 +155,8 @@ final class ServiceLines {
                 Message.of("circuit_report.drop", Message.figure(drop, "V"), percent(share)),
                 Message.of("circuit_report.maximum", percent(supply.maxDrop())),
                 share <= supply.maxDrop()
-                        ? CircuitComparison.ComparisonState.GOOD
-                        : CircuitComparison.ComparisonState.FAULT,
+                        ? CircuitComparison.ComparisonState.PASS
+                        : CircuitComparison.ComparisonState.FAIL,
                 Message.of("circuit_report.from_drawn_lengths_limit")));
     }
 

@@ -33,13 +33,13 @@ record CorrectedOhms(double corrected, double uncertainty, TestConditions condit
         }
         if (corrected < INSULATION.minimum().value()) {
             return new Outcome(
-                    Verdict.WATCH,
+                    Verdict.MARGINAL,
                     Contact.LEAK,
                     Reason.LEAK,
                     Message.of("resistance_judge.no_short_but_no", ohms(corrected)));
         }
         return new Outcome(
-                Verdict.WATCH,
+                Verdict.MARGINAL,
                 Contact.APART,
                 Reason.WEAK_INSULATION,
                 Message.of("resistance_judge.apart_as_far_as", ohms(corrected), INSULATION.derivation()));
@@ -83,7 +83,7 @@ record CorrectedOhms(double corrected, double uncertainty, TestConditions condit
         }
         if (corrected > high - uncertainty && corrected > 0) {
             return new Outcome(
-                    Verdict.WATCH,
+                    Verdict.MARGINAL,
                     Contact.JOINED,
                     Reason.NEAR_LIMIT,
                     Message.of(
@@ -95,7 +95,7 @@ record CorrectedOhms(double corrected, double uncertainty, TestConditions condit
         double heatW = corrected * limit.carriesA().orElse(0) * limit.carriesA().orElse(0);
         if (heatW > HEATER_W) {
             return new Outcome(
-                    Verdict.WATCH,
+                    Verdict.MARGINAL,
                     Contact.JOINED,
                     Reason.HEATS,
                     Message.of(
@@ -148,7 +148,7 @@ record CorrectedOhms(double corrected, double uncertainty, TestConditions condit
                         Reason.BELOW_MINIMUM,
                         Message.of("resistance_judge.below_minimum", ohms(corrected), limit.low(), limit.derivation()))
                 : new Outcome(
-                        Verdict.WATCH,
+                        Verdict.MARGINAL,
                         Contact.JOINED,
                         Reason.BELOW_EXPECTED,
                         Message.of("resistance_judge.below_expected", ohms(corrected), limit.low()));

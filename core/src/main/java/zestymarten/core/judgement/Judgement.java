@@ -81,19 +81,19 @@ public record Judgement(
     /** How the reading stands against what was expected. */
     public enum Verdict {
         PASS("pass"),
-        WATCH("marginal"),
+        MARGINAL("marginal"),
         FAIL("fail"),
         UNDECIDED("undecided"),
         DOUBTFUL("doubtful");
 
-        private final String word;
+        private final String code;
 
-        Verdict(String word) {
-            this.word = word;
+        Verdict(String code) {
+            this.code = code;
         }
 
-        public String word() {
-            return word;
+        public String code() {
+            return code;
         }
     }
 

@@ -227,7 +227,7 @@ public record LeadTest(Assembly assembly, TestConditions conditions, double test
 
     private Judgement insulation(MeterReading understood) {
         Judgement judgement = InsulationJudge.judge(understood, Quantity.INSULATION, testV, limit());
-        boolean passes = judgement.verdict() == Verdict.PASS || judgement.verdict() == Verdict.WATCH;
+        boolean passes = judgement.verdict() == Verdict.PASS || judgement.verdict() == Verdict.MARGINAL;
         return passes && testV < limit().testV()
                 ? said(
                         Verdict.UNDECIDED,

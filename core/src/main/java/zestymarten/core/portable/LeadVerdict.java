@@ -32,9 +32,18 @@ public record LeadVerdict(LeadOutcome outcome, List<LeadTest.ItemAnswer> answers
         /** Read on the screws: no fault there, and no pass of the contacts either. */
         SCREWS_ONLY;
 
-        /** In words. */
-        public String words() {
+        /** As it is stored. */
+        public String code() {
             return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        }
+
+        /**
+         * The outcome of a code.
+         *
+         * @throws IllegalArgumentException if there is none
+         */
+        public static LeadOutcome of(String code) {
+            return valueOf(code.replace(' ', '_').toUpperCase(Locale.ROOT));
         }
 
         /** Whether the lead is done with for the day. */
@@ -91,7 +100,7 @@ public record LeadVerdict(LeadOutcome outcome, List<LeadTest.ItemAnswer> answers
         if (check.onScrews()) {
             return LeadOutcome.SCREWS_ONLY;
         }
-        return answers.stream().anyMatch(each -> each.is(Verdict.WATCH)) ? LeadOutcome.WATCH : LeadOutcome.PASS;
+        return answers.stream().anyMatch(each -> each.is(Verdict.MARGINAL)) ? LeadOutcome.WATCH : LeadOutcome.PASS;
     }
 
     /** Such as {@code core PE}. */

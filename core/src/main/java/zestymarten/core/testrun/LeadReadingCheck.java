@@ -34,13 +34,13 @@ final class LeadReadingCheck {
         if (probes.question() == TestStep.LeadCheck.LeadQuestion.TONE) {
             return meaning instanceof MeterReading.Tone
                     ? said(Verdict.PASS, Contact.JOINED, Message.of("lead_reading_check.meter_beeps"))
-                    : said(Verdict.WATCH, Contact.UNKNOWN, silent(probes));
+                    : said(Verdict.MARGINAL, Contact.UNKNOWN, silent(probes));
         }
         if (!(meaning instanceof MeterReading.Value value)) {
             return said(Verdict.DOUBTFUL, Contact.UNKNOWN, Message.of("lead_reading_check.test_lead_resistance_was"));
         }
         return value.value() > HIGH_LEADS_OHM
-                ? said(Verdict.WATCH, Contact.JOINED, Message.of("lead_reading_check.leads_add_which_much", value))
+                ? said(Verdict.MARGINAL, Contact.JOINED, Message.of("lead_reading_check.leads_add_which_much", value))
                 : said(Verdict.PASS, Contact.JOINED, Message.of("lead_reading_check.leads_add", value));
     }
 

@@ -39,10 +39,10 @@ record PairTally(int pass, int marginal, int fail, int unlike, PSet<TestStep> op
 
     int count(StepState state) {
         return switch (state) {
-            case GOOD -> pass;
-            case WATCH -> marginal;
-            case FAULT -> fail;
-            case UNTESTED, DOUBTFUL, SKIPPED, IMPLIED -> 0;
+            case PASS -> pass;
+            case MARGINAL -> marginal;
+            case FAIL -> fail;
+            case NOT_TESTED, DOUBTFUL, SKIPPED, IMPLIED -> 0;
         };
     }
 
@@ -64,7 +64,7 @@ record PairTally(int pass, int marginal, int fail, int unlike, PSet<TestStep> op
     private PairTally counted(SettledPair settled, int by) {
         return new PairTally(
                 pass + (settled.verdict() == Verdict.PASS ? by : 0),
-                marginal + (settled.verdict() == Verdict.WATCH ? by : 0),
+                marginal + (settled.verdict() == Verdict.MARGINAL ? by : 0),
                 fail + (settled.verdict() == Verdict.FAIL ? by : 0),
                 unlike + (settled.isUnlike() ? by : 0),
                 open);

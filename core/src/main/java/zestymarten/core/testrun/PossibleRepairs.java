@@ -69,7 +69,7 @@ final class PossibleRepairs {
                                 && RemainingLength.length(manual)
                                         .conductor()
                                         .equals(repaired.subject().code())
-                                && test.state(manual) == StepState.FAULT)
+                                && test.state(manual) == StepState.FAIL)
                         .map(TestStep.ManualStep.class::cast)
                         .findFirst();
         if (broken.isPresent()) {

@@ -5,34 +5,30 @@ public enum RunOutcome {
     /** Everything was tested and nothing was found. */
     PASS("pass"),
     /** Everything was tested and passes, but something is near its limit or odd. */
-    WATCH("pass, marginal"),
+    WATCH("marginal"),
     /** Something is wrong. */
     FAIL("fail"),
     /** Nothing is known to be wrong, but not everything was tested. */
     INCOMPLETE("incomplete");
 
-    private final String word;
+    private final String code;
 
-    RunOutcome(String word) {
-        this.word = word;
+    RunOutcome(String code) {
+        this.code = code;
     }
 
     /** The state in whose stroke and colour it is shown. */
     public StepState state() {
         return switch (this) {
-            case PASS -> StepState.GOOD;
-            case WATCH -> StepState.WATCH;
-            case FAIL -> StepState.FAULT;
+            case PASS -> StepState.PASS;
+            case WATCH -> StepState.MARGINAL;
+            case FAIL -> StepState.FAIL;
             case INCOMPLETE -> StepState.DOUBTFUL;
         };
     }
 
-    public String word() {
-        return word;
-    }
-
     /** As programs know it: {@code pass}, {@code marginal}, {@code fail}, {@code incomplete}. */
     public String code() {
-        return this == WATCH ? "marginal" : word;
+        return code;
     }
 }

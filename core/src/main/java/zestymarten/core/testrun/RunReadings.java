@@ -296,7 +296,7 @@ final class RunReadings {
                 && voltage.absorption(charged).isFalling();
         if (falls) {
             return judgement.as(
-                    Verdict.WATCH,
+                    Verdict.MARGINAL,
                     judgement.contact(),
                     Judgement.Reason.INSULATION_FALLING,
                     Message.of("run_readings.falls_while_voltage_on"));
@@ -306,7 +306,7 @@ final class RunReadings {
                 ? similar()
                         .deviation(measurement, judgement)
                         .map(reason -> judgement.as(
-                                Verdict.WATCH, judgement.contact(), Judgement.Reason.UNLIKE_ITS_SET, reason))
+                                Verdict.MARGINAL, judgement.contact(), Judgement.Reason.UNLIKE_ITS_SET, reason))
                         .orElse(judgement)
                 : judgement;
     }

@@ -174,7 +174,7 @@ final class StageSteps {
 
     /** A core that reads low in the water is lifted out of it until it reads well: there is the damage. */
     private Stream<TestStep> liftedIfWet(TestStep.Measurement measurement) {
-        return states.isDone(measurement) && states.state(measurement) == StepState.FAULT
+        return states.isDone(measurement) && states.state(measurement) == StepState.FAIL
                 ? Stream.of(
                         measurement,
                         new TestStep.ManualStep(

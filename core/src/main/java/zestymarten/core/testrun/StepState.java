@@ -1,34 +1,33 @@
 package zestymarten.core.testrun;
 
+import java.util.Arrays;
 import zestymarten.core.judgement.Judgement.Verdict;
 
 /** How a step stands. Each has its own stroke and word on every screen. */
 public enum StepState {
-    UNTESTED("untested", "not tested"),
-    GOOD("good", "pass"),
-    WATCH("watch", "marginal"),
-    FAULT("fault", "fail"),
-    DOUBTFUL("doubtful", "doubtful"),
-    SKIPPED("skipped", "skipped"),
+    NOT_TESTED("untested"),
+    PASS("good"),
+    MARGINAL("watch"),
+    FAIL("fault"),
+    DOUBTFUL("doubtful"),
+    SKIPPED("skipped"),
     /** Nobody has to read it: it follows from what was read. */
-    IMPLIED("implied", "implied");
+    IMPLIED("implied");
 
     private final String code;
-    private final String word;
 
     /** How a step stands whose last reading was judged so. */
     public static StepState of(Verdict verdict) {
         return switch (verdict) {
-            case PASS -> GOOD;
-            case WATCH -> WATCH;
-            case FAIL -> FAULT;
+            case PASS -> PASS;
+            case MARGINAL -> MARGINAL;
+            case FAIL -> FAIL;
             case UNDECIDED, DOUBTFUL -> DOUBTFUL;
         };
     }
 
-    StepState(String code, String word) {
+    StepState(String code) {
         this.code = code;
-        this.word = word;
     }
 
     /** By which styles and files know it. */
@@ -36,8 +35,15 @@ public enum StepState {
         return code;
     }
 
-    /** As a person reads it. */
-    public String word() {
-        return word;
+    /**
+     * The state of a code.
+     *
+     * @throws IllegalArgumentException if there is none
+     */
+    public static StepState of(String code) {
+        return Arrays.stream(values())
+                .filter(each -> each.code.equals(code))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("No state: " + code));
     }
 }

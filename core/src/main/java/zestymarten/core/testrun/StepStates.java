@@ -46,7 +46,7 @@ final class StepStates {
 
     /** Whether a step is done and nothing is wrong there. */
     boolean isPassed(TestStep step) {
-        return isDone(step) && state(step) != StepState.FAULT;
+        return isDone(step) && state(step) != StepState.FAIL;
     }
 
     /** Whether nothing more is asked at a step. */
@@ -134,7 +134,7 @@ final class StepStates {
     StepState state(TestStep step) {
         List<Entry> all = log.of(step);
         if (all.isEmpty()) {
-            return isDone(step) ? StepState.IMPLIED : StepState.UNTESTED;
+            return isDone(step) ? StepState.IMPLIED : StepState.NOT_TESTED;
         }
         Entry last = all.get(all.size() - 1);
         if (last.content() instanceof Entry.Content.Skip) {
@@ -149,18 +149,18 @@ final class StepStates {
         boolean openFirst = all.size() > 1
                 && readings.judgement(all.get(0)).map(Judgement::verdict).orElse(Verdict.PASS) == Verdict.FAIL;
         StepState state =
-                lastJudgement(step).map(each -> StepState.of(each.verdict())).orElse(StepState.GOOD);
-        return state == StepState.GOOD && openFirst && step.stage() == Stage.ENDS ? StepState.WATCH : state;
+                lastJudgement(step).map(each -> StepState.of(each.verdict())).orElse(StepState.PASS);
+        return state == StepState.PASS && openFirst && step.stage() == Stage.ENDS ? StepState.MARGINAL : state;
     }
 
     private static StepState ofWords(TestStep step, String words) {
         ManualAction action = ((TestStep.ManualStep) step).action();
         if (action == ManualAction.REPLUGGED || action == ManualAction.SUBSTITUTED) {
-            return words.equals(RecordedSymptoms.WORKS) ? StepState.WATCH : StepState.GOOD;
+            return words.equals(RecordedSymptoms.WORKS) ? StepState.MARGINAL : StepState.PASS;
         }
         boolean entered = action.answer() == ManualAction.AnswerKind.CELSIUS || action == ManualAction.ACCESS;
         boolean asItShouldBe = entered || words.isEmpty() || words.equals(RecordedSymptoms.WORKS);
-        return asItShouldBe ? StepState.GOOD : action == ManualAction.FUNCTION ? StepState.FAULT : StepState.WATCH;
+        return asItShouldBe ? StepState.PASS : action == ManualAction.FUNCTION ? StepState.FAIL : StepState.MARGINAL;
     }
 
     Optional<Judgement> lastJudgement(TestStep step) {

@@ -560,12 +560,12 @@ public final class TestRun {
 
     /** Where the test of the unit stands as a whole. */
     public RunOutcome outcome() {
-        if (!findings().isEmpty() || schedule.isAny(StepState.FAULT)) {
+        if (!findings().isEmpty() || schedule.isAny(StepState.FAIL)) {
             return RunOutcome.FAIL;
         }
         if (left() > 0 || schedule.isAny(StepState.SKIPPED) || schedule.isAny(StepState.DOUBTFUL) || hasUnseenLegs()) {
             return RunOutcome.INCOMPLETE;
         }
-        return schedule.isAny(StepState.WATCH) ? RunOutcome.WATCH : RunOutcome.PASS;
+        return schedule.isAny(StepState.MARGINAL) ? RunOutcome.WATCH : RunOutcome.PASS;
     }
 }

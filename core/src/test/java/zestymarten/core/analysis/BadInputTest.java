@@ -74,7 +74,7 @@ class BadInputTest {
                         .get(0)
                         .judgement()
                         .verdict()
-                        .word())
+                        .code())
                 .isIn("pass", "watch");
     }
 

@@ -44,7 +44,7 @@ class CircuitReportTest {
     @Test
     void aGoodRingPassesWithItsFiguresAndTheirSources() {
         CircuitReport sheet = sheet(new Pattern.Good(), ">999M", "right");
-        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.GOOD);
+        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.PASS);
         assertThat(English.all(sheet.says()))
                 .containsExactly(
                         "The readings agree with the ring as drawn.",
@@ -92,7 +92,7 @@ class CircuitReportTest {
         assertThat(English.all(sheet.says()))
                 .noneMatch(each -> each.contains("trips"))
                 .anyMatch(each -> each.startsWith("Disconnection is not known: the readings show a fault."));
-        assertThat(loop(sheet).state()).isEqualTo(CircuitComparison.ComparisonState.UNTESTED);
+        assertThat(loop(sheet).state()).isEqualTo(CircuitComparison.ComparisonState.NOT_TESTED);
     }
 
     @Test
@@ -104,7 +104,7 @@ class CircuitReportTest {
         assertThat(English.all(sheet.says()))
                 .contains(
                         "Disconnection is not known: line to protective conductor was not read at point 4, the farthest.");
-        assertThat(loop(sheet).state()).isEqualTo(CircuitComparison.ComparisonState.UNTESTED);
+        assertThat(loop(sheet).state()).isEqualTo(CircuitComparison.ComparisonState.NOT_TESTED);
     }
 
     @Test
@@ -117,14 +117,14 @@ class CircuitReportTest {
                 0.05,
                 OptionalDouble.empty());
         CircuitReport sheet = readAlso(reads(new Pattern.Good()).ohms(), weak);
-        assertThat(loop(sheet).state()).isEqualTo(CircuitComparison.ComparisonState.FAULT);
-        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.FAULT);
+        assertThat(loop(sheet).state()).isEqualTo(CircuitComparison.ComparisonState.FAIL);
+        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.FAIL);
     }
 
     @Test
     void aBrokenLegIsSaidWithItsOverload() {
         CircuitReport sheet = sheet(new Pattern.ConductorBroken(ConductorRole.LINE, 3), ">999M", "right");
-        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.FAULT);
+        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.FAIL);
         assertThat(English.of(sheet.says().get(0)))
                 .isEqualTo(
                         "The line is open between point 3 and point 4. The ring is broken: each side is fed by one leg only.");
@@ -163,17 +163,17 @@ class CircuitReportTest {
         assertThat(CircuitReport.of(
                                 new Tests(RingTest.RING, reads(new Pattern.Good()), Map.of(), Optional.empty()), SUPPLY)
                         .verdict())
-                .isEqualTo(CircuitComparison.ComparisonState.UNTESTED);
+                .isEqualTo(CircuitComparison.ComparisonState.NOT_TESTED);
         assertThat(sheet(new Pattern.Good(), "0.4M", "right").verdict())
-                .isEqualTo(CircuitComparison.ComparisonState.FAULT);
+                .isEqualTo(CircuitComparison.ComparisonState.FAIL);
         assertThat(sheet(new Pattern.Good(), "200M", "3, 5").verdict())
-                .isEqualTo(CircuitComparison.ComparisonState.FAULT);
+                .isEqualTo(CircuitComparison.ComparisonState.FAIL);
     }
 
     @Test
     void endsLinkedTheWrongWayAreReadAgainAndNotHeldAgainstTheCircuit() {
         CircuitReport sheet = sheet(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), ">999M", "right");
-        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.UNTESTED);
+        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.NOT_TESTED);
         assertThat(English.of(sheet.says().get(0)))
                 .isEqualTo(
                         "The ends are linked the wrong way, line to protective conductor: each end to its own instead of to the"
@@ -230,14 +230,14 @@ class CircuitReportTest {
         CircuitReport sheet = shown(RingTest.RING, new Pattern.CableCut(2), RingTest.RING);
         assertThat(English.of(sheet.says().get(0))).contains("The whole cable is open");
         assertThat(English.all(sheet.says())).noneMatch(each -> each.contains("trips"));
-        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.FAULT);
+        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.FAIL);
     }
 
     @Test
     void bothPairsLinkedTheWrongWayAreReadAgain() {
         CircuitReport sheet = shown(RingTest.RING, new Pattern.WrongWayTwice(), RingTest.RING);
         assertThat(English.of(sheet.says().get(0))).startsWith("The ends are linked the wrong way with either pair");
-        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.UNTESTED);
+        assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.NOT_TESTED);
     }
 
     @Test
@@ -332,6 +332,6 @@ class CircuitReportTest {
                         .findFirst()
                         .orElseThrow()
                         .state())
-                .isEqualTo(CircuitComparison.ComparisonState.GOOD);
+                .isEqualTo(CircuitComparison.ComparisonState.PASS);
     }
 }

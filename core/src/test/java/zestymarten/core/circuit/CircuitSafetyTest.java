@@ -58,9 +58,7 @@ class CircuitSafetyTest {
         assertThat(dangerous).hasSizeGreaterThan(120);
         dangerous.parallelStream().forEach(each -> {
             CircuitReport sheet = sheet(each);
-            assertThat(sheet.verdict())
-                    .as(each.pattern().toString())
-                    .isEqualTo(CircuitComparison.ComparisonState.FAULT);
+            assertThat(sheet.verdict()).as(each.pattern().toString()).isEqualTo(CircuitComparison.ComparisonState.FAIL);
             assertThat(English.all(sheet.says()))
                     .as(each.pattern().toString())
                     .noneMatch(said -> said.contains("trips at once"))
@@ -73,7 +71,7 @@ class CircuitSafetyTest {
         long bad = Stream.of(true, false)
                 .flatMap(ring -> circuits("good", ring))
                 .parallel()
-                .filter(each -> sheet(each).verdict() == CircuitComparison.ComparisonState.FAULT)
+                .filter(each -> sheet(each).verdict() == CircuitComparison.ComparisonState.FAIL)
                 .count();
         assertThat(bad).as("of " + 4 * EACH).isZero();
     }

@@ -114,11 +114,11 @@ class RingTest {
         assertThat(all).hasSize(15);
         assertThat(all.stream()
                         .map(CircuitComparison::state)
-                        .filter(each -> each != CircuitComparison.ComparisonState.UNTESTED))
+                        .filter(each -> each != CircuitComparison.ComparisonState.NOT_TESTED))
                 .containsExactly(
-                        CircuitComparison.ComparisonState.GOOD,
-                        CircuitComparison.ComparisonState.WATCH,
-                        CircuitComparison.ComparisonState.FAULT);
+                        CircuitComparison.ComparisonState.PASS,
+                        CircuitComparison.ComparisonState.MARGINAL,
+                        CircuitComparison.ComparisonState.FAIL);
         assertThat(English.of(all.get(9).expectedText())).isEqualTo("0.217 Ω");
         assertThat(English.of(all.get(13).readText())).isEqualTo("no continuity");
     }

@@ -54,7 +54,7 @@ class ResistanceJudgeTest {
                 Derivation.plain(Limit.Rule.ROUND_FIGURE, Message.verbatim("custom"), Message.verbatim("Round.")),
                 OptionalDouble.of(8));
         Judgement heater = judge("1.20", new Expectation.Joined(round, true), false);
-        assertThat(heater.verdict()).isEqualTo(Verdict.WATCH);
+        assertThat(heater.verdict()).isEqualTo(Verdict.MARGINAL);
         assertThat(heater.code()).isEqualTo(Judgement.Reason.HEATS);
         assertThat(English.of(heater.reason()))
                 .startsWith("0.9 Ω is within the round figure of 1 Ω, but at 8 A it makes 57.6 W of heat");

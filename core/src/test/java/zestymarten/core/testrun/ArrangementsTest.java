@@ -183,7 +183,7 @@ class ArrangementsTest {
         bench.enters(ManualAction.WARMED, "RT1", "60").type("108");
         assertThat(bench.test().state(new TestStep.Measurement(Stage.WARM, Terminal.of("J3.1"), Terminal.of("J3.2"))))
                 .as("it did not follow")
-                .isEqualTo(StepState.FAULT);
+                .isEqualTo(StepState.FAIL);
         assertThat(TestRun.expected(new TestStep.ManualStep(ManualAction.WARMED, "RT1"), "hot")
                         .map(English::of))
                 .hasValue("-80 to 200 °C, or in °F with an F behind it");

@@ -94,7 +94,7 @@ class RepairTest {
         List<TestStep.ManualStep> remainders =
                 bench.test().remainders(bench.test().findings().get(0).finding());
         bench.at(remainders.get(0), "0.4").at(remainders.get(1), "OL");
-        assertThat(bench.test().state(remainders.get(0))).isEqualTo(StepState.GOOD);
+        assertThat(bench.test().state(remainders.get(0))).isEqualTo(StepState.PASS);
         assertThat(bench.test()
                         .judgement(bench.test()
                                 .entries()
@@ -159,7 +159,7 @@ class RepairTest {
                 .remainders(bench.test().findings().get(0).finding())
                 .get(0);
         bench.at(remainder, "0.9");
-        assertThat(bench.test().state(remainder)).isEqualTo(StepState.FAULT);
+        assertThat(bench.test().state(remainder)).isEqualTo(StepState.FAIL);
         bench.repair("W1", Entry.Way.REPLACE);
         assertThat(bench.test().entriesOf(remainder))
                 .as("a new wire has no remains")

@@ -47,7 +47,7 @@ class TestRunTest {
         TestStep first = bench.step();
         bench.type("0.6");
         assertThat(bench.test().entriesOf(first)).hasSize(2);
-        assertThat(bench.test().state(first)).isEqualTo(StepState.WATCH);
+        assertThat(bench.test().state(first)).isEqualTo(StepState.MARGINAL);
         assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
     }
 
@@ -60,7 +60,7 @@ class TestRunTest {
         assertThat(bench.step()).isEqualTo(current);
         assertThat(bench.test().state(current)).isEqualTo(StepState.DOUBTFUL);
         bench.type("0.6");
-        assertThat(bench.test().state(current)).isEqualTo(StepState.GOOD);
+        assertThat(bench.test().state(current)).isEqualTo(StepState.PASS);
     }
 
     @Test

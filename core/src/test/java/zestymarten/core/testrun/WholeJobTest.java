@@ -49,7 +49,7 @@ class WholeJobTest {
     void whatIsSeenByEyeIsKeptAndWatched() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE).manual("", "pin 2 is pushed back", "");
         TestStep.ManualStep seen = new TestStep.ManualStep(ManualAction.LOOKED, "J2");
-        assertThat(bench.test().state(seen)).isEqualTo(StepState.WATCH);
+        assertThat(bench.test().state(seen)).isEqualTo(StepState.MARGINAL);
         assertThat(English.of(bench.test().words(bench.test().entriesOf(seen).get(0))))
                 .isEqualTo("pin 2 is pushed back");
         assertThat(English.of(bench.test().words(bench.test().entries().get(0))))
@@ -156,7 +156,7 @@ class WholeJobTest {
         bench.enters(ManualAction.REPLUGGED, "J1", "");
         bench.enters(ManualAction.SUBSTITUTED, "J1", "works");
         assertThat(bench.test().state(new TestStep.ManualStep(ManualAction.SUBSTITUTED, "J1")))
-                .isEqualTo(StepState.WATCH);
+                .isEqualTo(StepState.MARGINAL);
         assertThat(bench.test().findings()).as("no diagnosis").isEmpty();
         assertThat(bench.toRestore()).containsExactly("@stand_in J1");
     }
@@ -269,7 +269,7 @@ class WholeJobTest {
                 .hasValue(20e6);
         bench.type("OL");
         assertThat(bench.test().state(new TestStep.Measurement(Stage.SHORTS, Terminal.of("J1.1"), Terminal.of("J1.2"))))
-                .isEqualTo(StepState.GOOD);
+                .isEqualTo(StepState.PASS);
     }
 
     @Test
@@ -299,7 +299,7 @@ class WholeJobTest {
         Bench bench = Bench.of(list.toString(), TestOptions.QUICK).type("b", "0.30");
         bench.type("0.55", "0.56", "0.60", "0.55");
         TestStep.Measurement odd = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
-        assertThat(bench.test().state(odd)).as("three likes and itself").isEqualTo(StepState.WATCH);
+        assertThat(bench.test().state(odd)).as("three likes and itself").isEqualTo(StepState.MARGINAL);
         bench.type("0.56", "0.55");
         Entry entry = bench.test().entriesOf(odd).get(0);
         assertThat(English.of(bench.test().judgement(entry).orElseThrow().reason()))
@@ -311,7 +311,7 @@ class WholeJobTest {
     void fewWiresHaveNoLikesToBeOddAmong() {
         Bench bench = Bench.of(ThreeCores.LIST, TestOptions.QUICK).type("b", "0.30", "0.55", "0.55", "0.60");
         TestStep.Measurement last = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
-        assertThat(bench.test().state(last)).isEqualTo(StepState.GOOD);
+        assertThat(bench.test().state(last)).isEqualTo(StepState.PASS);
     }
 
     @Test

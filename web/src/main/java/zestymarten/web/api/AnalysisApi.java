@@ -299,7 +299,7 @@ class AnalysisApi {
                     each.reading().b().name(),
                     Words.say(each.understood().message()),
                     each.judgement().correctedOhm(),
-                    each.judgement().verdict().word(),
+                    each.judgement().verdict().code(),
                     each.judgement().code().code(),
                     Words.say(each.judgement().reason()),
                     limit));

@@ -318,7 +318,7 @@ class RunsApi {
                 entry.sequence(),
                 Words.say(test.words(entry)),
                 judgement.map(Judgement::correctedOhm).orElse(OptionalDouble.empty()),
-                judgement.map(each -> each.verdict().word()).orElse("skipped"),
+                judgement.map(each -> each.verdict().code()).orElse("skipped"),
                 judgement.map(each -> Words.say(each.reason())).orElse(""));
     }
 

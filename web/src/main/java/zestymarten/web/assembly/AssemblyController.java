@@ -21,7 +21,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyJson;
-import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
@@ -74,9 +73,7 @@ class AssemblyController {
 
     @GetMapping("/new")
     String fresh(Model model) {
-        model.addAttribute(
-                "kinds",
-                List.of(AssemblyKind.values()).stream().map(AssemblyKind::code).toList());
+        model.addAttribute("kinds", AssemblyViews.kinds());
         model.addAttribute("templates", AssemblyTemplate.values());
         return "assembly/new";
     }
@@ -96,9 +93,7 @@ class AssemblyController {
         model.addAttribute("revision", revision);
         model.addAttribute("list", WireListWriter.csv(revision.assembly()));
         model.addAttribute("cavities", AssemblyForm.faces(revision.assembly()));
-        model.addAttribute(
-                "kinds",
-                List.of(AssemblyKind.values()).stream().map(AssemblyKind::code).toList());
+        model.addAttribute("kinds", AssemblyViews.kinds());
         return "assembly/change";
     }
 

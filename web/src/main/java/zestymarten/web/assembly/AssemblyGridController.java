@@ -91,9 +91,7 @@ class AssemblyGridController {
                 List.of(AssemblyTable.values()).stream()
                         .map(each -> view(each, rows.getOrDefault(each, List.of()), grid, wrong))
                         .toList());
-        page.addObject(
-                "kinds",
-                List.of(AssemblyKind.values()).stream().map(AssemblyKind::code).toList());
+        page.addObject("kinds", AssemblyViews.kinds());
         page.addObject(
                 "problems",
                 ProblemView.all(problems).stream()

@@ -22,8 +22,23 @@ enum AssemblyTable {
             text("function", "function", "horn"),
             number("length_m", "length_m", "2.5 or 8 ft"),
             number("area_mm2", "area_mm2", "0.75 or 18 AWG"),
-            choice("metal", "metal", Metal.codes()),
-            choice("class", "class", List.of("1", "2", "5", "6", "vehicle")),
+            choice(
+                    "metal",
+                    "metal",
+                    Metal.codes().stream()
+                            .map(each -> new TableChoice(
+                                    each, Metal.of(each).orElseThrow().words()))
+                            .toList()),
+            choice(
+                    "class",
+                    "class",
+                    Stream.of("1", "2", "5", "6", "vehicle")
+                            .map(each -> new TableChoice(
+                                    each,
+                                    each.equals("vehicle")
+                                            ? Message.of("table_choice.vehicle")
+                                            : Message.verbatim(each)))
+                            .toList()),
             text("zone", "zone", "flexing"),
             number("current_a", "current_a", "10"),
             number("max_ohm", "max_ohm", "0.4"),
@@ -38,7 +53,7 @@ enum AssemblyTable {
                     "kind",
                     "kind",
                     Stream.of(Component.ComponentKind.values())
-                            .map(Component.ComponentKind::code)
+                            .map(each -> new TableChoice(each.code(), Message.of(each)))
                             .toList()),
             text("a", "terminal", "J1.1"),
             text("b", "terminal", "J2.1"),
@@ -65,7 +80,7 @@ enum AssemblyTable {
                     "shape",
                     "shape",
                     Stream.of(CavityLayout.Shape.values())
-                            .map(CavityLayout.Shape::code)
+                            .map(each -> new TableChoice(each.code(), Message.of(each)))
                             .toList()),
             number("rows", "rows", "1"),
             number("columns", "columns", "12"),
@@ -80,8 +95,11 @@ enum AssemblyTable {
         LIST
     }
 
+    /** What a cell may be: as files have it, and what a person reads. */
+    record TableChoice(String code, Message words) {}
+
     /** A column: the member of the open format, its heading, what a cell may look like or be. */
-    record TableColumn(String member, Message heading, Holds holds, String example, List<String> choices) {
+    record TableColumn(String member, Message heading, Holds holds, String example, List<TableChoice> choices) {
         private static final Set<String> USUAL = Set.of(Metal.COPPER.code(), "5");
 
         public String label() {
@@ -99,7 +117,11 @@ enum AssemblyTable {
 
         /** The choice of a row in which nothing was chosen. */
         public String usual() {
-            return choices.stream().filter(USUAL::contains).findFirst().orElse(choices.isEmpty() ? "" : choices.get(0));
+            return choices.stream()
+                    .map(TableChoice::code)
+                    .filter(USUAL::contains)
+                    .findFirst()
+                    .orElse(choices.isEmpty() ? "" : choices.get(0).code());
         }
 
         public boolean isFlag() {
@@ -164,7 +186,7 @@ enum AssemblyTable {
         return new TableColumn(member, Message.of("table_column." + label), Holds.FLAG, "", List.of());
     }
 
-    private static TableColumn choice(String member, String label, List<String> choices) {
+    private static TableColumn choice(String member, String label, List<TableChoice> choices) {
         return new TableColumn(member, Message.of("table_column." + label), Holds.CHOICE, "", choices);
     }
 }

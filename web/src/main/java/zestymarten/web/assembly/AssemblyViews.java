@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import zestymarten.core.assembly.Assembly;
+import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Terminal;
@@ -16,6 +18,7 @@ import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
 import zestymarten.web.drawing.AssemblyDrawing;
 import zestymarten.web.drawing.FaceDrawing;
+import zestymarten.web.platform.ChoiceView;
 import zestymarten.web.platform.Times;
 import zestymarten.web.platform.Words;
 
@@ -58,7 +61,7 @@ class AssemblyViews {
         return new AssemblyView(
                 revision.assemblyId(),
                 assembly.name(),
-                assembly.kind().code(),
+                Words.say(assembly.kind()),
                 revision.number(),
                 assembly.note(),
                 Words.say(
@@ -135,5 +138,12 @@ class AssemblyViews {
                 expects,
                 limit.derivation(),
                 tone);
+    }
+
+    /** What sorts of assembly there are. */
+    static List<ChoiceView> kinds() {
+        return Stream.of(AssemblyKind.values())
+                .map(each -> new ChoiceView(each.code(), Words.say(each)))
+                .toList();
     }
 }

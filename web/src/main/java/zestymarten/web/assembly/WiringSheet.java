@@ -99,7 +99,7 @@ public record WiringSheet(
                 wire.from().name(),
                 wire.to().name(),
                 wire.colour().map(Colour::text).orElse(""),
-                wire.function().orElse(wire.spare() ? "spare" : ""),
+                wire.function().orElse(wire.spare() ? Words.say("wiring_sheet.spare") : ""),
                 size(wire),
                 column.text(limit.high().value()),
                 Words.say(
@@ -130,7 +130,7 @@ public record WiringSheet(
             boolean reached = joint.filter(Joint::probe).isPresent();
             return new JointOnPaper(
                     point.name(),
-                    joint.map(Joint::kind).orElse("joint"),
+                    joint.map(Joint::kind).orElseGet(() -> Words.say("wiring_sheet.joint")),
                     wiresAt(assembly, point),
                     reached ? Words.say("wiring_sheet.probe_reaches") : Words.say("wiring_sheet.no_probe_reaches"));
         });
@@ -165,10 +165,7 @@ public record WiringSheet(
 
     private static PartOnPaper part(Component part) {
         return new PartOnPaper(
-                part.id(),
-                part.kind().code().replace('_', ' '),
-                part.a().name(),
-                part.b().name());
+                part.id(), Words.say(part.kind()), part.a().name(), part.b().name());
     }
 
     private static ConnectorOnPaper connector(Connector connector) {

@@ -11,7 +11,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import zestymarten.core.assembly.Metal;
 import zestymarten.core.check.Check;
 import zestymarten.core.check.CheckedItem;
 import zestymarten.core.meter.LeadPolicy;
@@ -20,6 +19,7 @@ import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Message;
 import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
+import zestymarten.web.platform.ChoiceView;
 import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
@@ -59,7 +59,7 @@ class CheckController implements Worksheet {
                 List.of(CheckForm.Thing.values()).stream()
                         .map(CheckForm.Thing::code)
                         .toList());
-        model.addAttribute("metals", Metal.codes());
+        model.addAttribute("metals", ChoiceView.metals());
         model.addAttribute("meters", known.stream().map(MeterRow::name).toList());
         model.addAttribute("view", view);
         model.addAttribute("trouble", ProblemView.all(typed.problems()));

@@ -44,18 +44,18 @@ class CheckWords {
 
     private static StepState state(Check.CheckOutcome outcome) {
         return switch (outcome) {
-            case PASS -> StepState.GOOD;
-            case MARGINAL -> StepState.WATCH;
-            case FAIL -> StepState.FAULT;
+            case PASS -> StepState.PASS;
+            case MARGINAL -> StepState.MARGINAL;
+            case FAIL -> StepState.FAIL;
             case UNDECIDED, DOUBTFUL -> StepState.DOUBTFUL;
-            case NOT_TESTED -> StepState.UNTESTED;
+            case NOT_TESTED -> StepState.NOT_TESTED;
         };
     }
 
     private CheckView.RowView row(Check check, CheckQuestion question, Map<String, String> typed, Locale locale) {
         Optional<CheckReading> answer = check.answer(question);
         Optional<Verdict> verdict = answer.flatMap(each -> verdict(check, each));
-        StepState state = verdict.map(StepState::of).orElse(StepState.UNTESTED);
+        StepState state = verdict.map(StepState::of).orElse(StepState.NOT_TESTED);
         return new CheckView.RowView(
                 CheckView.READING + question.id(),
                 ask(question, locale) + (question.optional() ? " " + message("optional", locale) : ""),

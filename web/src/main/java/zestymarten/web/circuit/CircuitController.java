@@ -81,7 +81,7 @@ class CircuitController implements Worksheet {
                 typed.text("name"),
                 typed.fields(),
                 String.join(" ", Words.all(sheet.says())),
-                sheet.verdict().word());
+                sheet.verdict().code());
     }
 
     @PostMapping("/circuit/sheet.pdf")
@@ -170,7 +170,7 @@ class CircuitController implements Worksheet {
         }
         return next.map(CircuitForm::field)
                 .or(() -> sheet.compared().stream()
-                        .filter(one -> one.state() == CircuitComparison.ComparisonState.UNTESTED)
+                        .filter(one -> one.state() == CircuitComparison.ComparisonState.NOT_TESTED)
                         .findFirst()
                         .map(one -> CircuitForm.field(one.spot())))
                 .orElse("");

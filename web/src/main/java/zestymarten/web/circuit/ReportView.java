@@ -15,11 +15,21 @@ import zestymarten.web.platform.Words;
 record ReportView(
         Tests tests, ComparisonState verdict, List<String> says, Optional<String> now, List<ReportLineView> lines) {
 
+    /** The verdict as a person reads it. */
+    public String result() {
+        return Words.say(verdict);
+    }
+
     /** A line; an empty text where there is nothing. */
     record ReportLineView(
             String step, String what, String read, String expected, ComparisonState state, String source) {
         List<String> cells() {
-            return List.of(step, what, read, expected, state.word(), source);
+            return List.of(step, what, read, expected, result(), source);
+        }
+
+        /** The result as a person reads it; empty where there is none yet. */
+        public String result() {
+            return state == ComparisonState.NOT_TESTED ? "" : Words.say(state);
         }
     }
 

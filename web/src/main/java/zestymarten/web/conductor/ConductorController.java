@@ -18,6 +18,7 @@ import zestymarten.core.conductor.Protection;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.drawing.ConductorDrawing;
+import zestymarten.web.platform.ChoiceView;
 import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
 import zestymarten.web.platform.Typed;
@@ -44,7 +45,7 @@ class ConductorController implements Worksheet {
         Typed typed = WorksheetForm.typed(sheet.map(id -> sheets.fields(SavedSheet.SavedTool.CONDUCTOR, id))
                 .orElse(fields));
         model.addAttribute("typed", typed.fields());
-        model.addAttribute("metals", Metal.codes());
+        model.addAttribute("metals", ChoiceView.metals());
         model.addAttribute("classes", StrandClass.values());
         Optional<Feeder> feeder = typed.fields().containsKey("length") ? feeder(typed) : Optional.empty();
         Optional<DeadShort> dead = feeder.flatMap(each -> dead(each, typed));
@@ -158,7 +159,7 @@ class ConductorController implements Worksheet {
                             : Words.say("conductor_controller.one_way")));
             each.maxOhm()
                     .ifPresent(maximum -> facts.add(new Fact(
-                            "limit",
+                            Words.say("conductor_controller.limit"),
                             Words.figure(maximum, "Ω"),
                             each.strandClass() == StrandClass.VEHICLE ? "ISO 6722-1" : "IEC 60228")));
             each.impliedCelsius()

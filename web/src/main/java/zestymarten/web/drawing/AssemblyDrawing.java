@@ -16,6 +16,7 @@ import zestymarten.core.assembly.Conductor;
 import zestymarten.core.assembly.Connector;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
+import zestymarten.web.platform.Words;
 
 /**
  * An assembly as strands between two columns of connectors, with joints as beads between them and faults as knots in the
@@ -84,7 +85,12 @@ public record AssemblyDrawing(
     public record PartMark(String name, String path, String symbol, double x, double y) {}
 
     /** A fault on the drawing: its kind, its place and a path. */
-    public record Knot(String kind, String path, List<Point> dots, Optional<Point> word) {}
+    public record Knot(String kind, String path, List<Point> dots, Optional<Point> word) {
+        /** Its kind in words. */
+        public String said() {
+            return Words.say(Finding.wordOf(kind));
+        }
+    }
 
     /** What was seen by eye, pinned where it was seen; {@code number} is that of the note in its list, from 1. */
     public record Note(int number, double x, double y) {}

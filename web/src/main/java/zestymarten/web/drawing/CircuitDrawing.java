@@ -231,7 +231,7 @@ public record CircuitDrawing(
                 .filter(each -> each.spot().point().equals(point))
                 .map(CircuitComparison::state)
                 .max(Enum::compareTo)
-                .map(CircuitComparison.ComparisonState::word)
+                .map(CircuitComparison.ComparisonState::code)
                 .orElse("untested");
     }
 
@@ -250,7 +250,7 @@ public record CircuitDrawing(
                         .orElse(1);
         List<CircuitDot> dots = compared.stream()
                 .filter(each ->
-                        !each.spot().point().isEmpty() && each.state() != CircuitComparison.ComparisonState.UNTESTED)
+                        !each.spot().point().isEmpty() && each.state() != CircuitComparison.ComparisonState.NOT_TESTED)
                 .map(each -> dot(circuit, each, maximum))
                 .toList();
         List<CircuitTick> across = new ArrayList<>(List.of(new CircuitTick(LEFT, "0 m")));
@@ -285,7 +285,7 @@ public record CircuitDrawing(
                 y(shown, maximum),
                 each.spot().linked().other() == ConductorRole.PROTECTIVE,
                 ohm.isEmpty(),
-                each.state().word(),
+                each.state().code(),
                 Words.say("circuit_drawing.expected", each.spot().words(), each.readText(), each.expectedText()));
     }
 

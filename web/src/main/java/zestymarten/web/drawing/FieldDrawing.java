@@ -116,18 +116,18 @@ public record FieldDrawing(
         double middle = y + cell / 2;
         double small = cell * 0.14;
         switch (at.state()) {
-            case GOOD, IMPLIED -> path.append(stroke(left, middle, right, middle));
-            case WATCH ->
+            case PASS, IMPLIED -> path.append(stroke(left, middle, right, middle));
+            case MARGINAL ->
                 path.append(stroke(left, middle - small, right, middle - small))
                         .append(stroke(left, middle + small, right, middle + small));
-            case FAULT ->
+            case FAIL ->
                 path.append(stroke(left, y + inset, right, y + cell - inset))
                         .append(stroke(left, y + cell - inset, right, y + inset));
             case DOUBTFUL ->
                 path.append(stroke(left, middle, left + (right - left) * 0.35, middle))
                         .append(stroke(right - (right - left) * 0.35, middle, right, middle));
             case SKIPPED -> path.append(stroke(left, y + cell - inset, right, y + inset));
-            case UNTESTED ->
+            case NOT_TESTED ->
                 path.append(
                         run == 1 && cell >= TELLABLE
                                 ? stroke(x + cell / 2, middle, x + cell / 2 + 0.1, middle)

@@ -55,7 +55,7 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<L
 
     private static LeadDrawingRow row(LeadTest check, LeadTest.ItemAnswer answer, double y) {
         LeadTest.Item item = answer.item();
-        String state = answer.judgement().map(each -> each.verdict().word()).orElse("untested");
+        String state = answer.judgement().map(each -> each.verdict().code()).orElse("untested");
         ExpectedText expected = new ExpectedText(Words.say(check.brief(item)), Words.say(check.expected(item)));
         if (item instanceof LeadTest.Item.Core core) {
             Optional<Colour> colour = core.wire().colour();

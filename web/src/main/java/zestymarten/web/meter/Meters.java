@@ -13,6 +13,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /** The workshop's meters. */
 @Service
@@ -92,7 +93,8 @@ public class Meters {
             find(id);
             mapper.update(row);
         }
-        events.publishEvent(new AuditEvent(AuditEvent.AuditKind.METER, row.name(), id == 0 ? "new" : ""));
+        events.publishEvent(
+                new AuditEvent(AuditEvent.AuditKind.METER, row.name(), id == 0 ? Words.say("audit.new") : ""));
     }
 
     java.time.Instant now() {

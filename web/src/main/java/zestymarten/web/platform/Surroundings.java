@@ -60,7 +60,7 @@ class Surroundings {
         /** The state stroke of an outcome. */
         public String state(@Nullable String outcome) {
             return outcome == null
-                    ? StepState.UNTESTED.code()
+                    ? StepState.NOT_TESTED.code()
                     : RunOutcome.valueOf(outcome).state().code();
         }
 

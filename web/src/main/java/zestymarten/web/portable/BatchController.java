@@ -247,12 +247,12 @@ class BatchController {
     @GetMapping("/batch-test/{id}/labels.pdf")
     ResponseEntity<byte[]> labels(@PathVariable long id) {
         BatchTests.Day day = days.find(id);
-        record LeadLabel(String tag, String outcome, String due) {}
+        record LeadLabel(String tag, boolean marginal, String due) {}
         List<LeadLabel> labels = day.leads().stream()
-                .filter(each -> "pass".equals(each.outcome()) || "watch".equals(each.outcome()))
+                .filter(each -> each.isIn(LeadVerdict.LeadOutcome.PASS) || each.isIn(LeadVerdict.LeadOutcome.WATCH))
                 .map(each -> new LeadLabel(
                         each.tag(),
-                        String.valueOf(each.outcome()),
+                        each.isIn(LeadVerdict.LeadOutcome.WATCH),
                         units.find(java.util.Objects.requireNonNull(each.unitId()))
                                 .due()
                                 .text()))

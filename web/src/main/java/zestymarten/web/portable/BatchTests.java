@@ -142,7 +142,7 @@ class BatchTests {
                     position,
                     sheet,
                     unit.id(),
-                    verdict.outcome().words(),
+                    verdict.outcome().code(),
                     clock.instant());
             settle(unit.id(), day.row(), verdict.outcome());
         }
@@ -154,12 +154,7 @@ class BatchTests {
         verdict.answers().forEach(each -> fields.put(each.item().id(), each.typed()));
         fields.put("day", String.valueOf(day.row().id()));
         fields.put("position", String.valueOf(lead.position()));
-        String state = switch (verdict.outcome()) {
-            case PASS -> "good";
-            case WATCH, SCREWS_ONLY -> "watch";
-            case FAIL -> "fault";
-            case INCOMPLETE -> "untested";
-        };
+        String state = LeadRow.state(verdict.outcome()).code();
         return new SavedSheet(
                 SavedSheet.SavedTool.BATCH_TEST,
                 lead.tag(),

@@ -133,7 +133,7 @@ final class NotShownWords {
             boolean cured = entry.stands()
                     && entry.step() instanceof TestStep.ManualStep manual
                     && (manual.action() == ManualAction.SUBSTITUTED || manual.action() == ManualAction.REPLUGGED)
-                    && test.state(manual) == StepState.WATCH;
+                    && test.state(manual) == StepState.MARGINAL;
             if (cured) {
                 Message part = ((TestStep.ManualStep) entry.step()).subject().words();
                 said.add(

@@ -44,9 +44,16 @@ record RecordResult(
     /**
      * A finding with what stands behind it.
      *
+     * @param code of the fault; none in records that were kept before these were
      * @param places the wires and parts that it names; none in records that were kept before these were
      */
-    record FindingLine(String kind, String text, String evidence, String functionsLost, List<String> places) {
+    record FindingLine(
+            @Nullable String code,
+            String kind,
+            String text,
+            String evidence,
+            String functionsLost,
+            List<String> places) {
         FindingLine {
             places = kept(places);
         }

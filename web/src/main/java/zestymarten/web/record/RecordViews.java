@@ -134,6 +134,7 @@ class RecordViews {
 
     private static RecordResult.FindingLine finding(RunFinding found) {
         return new RecordResult.FindingLine(
+                found.finding().kind(),
                 Words.say(found.finding().word()),
                 Words.say(found.finding().message()),
                 found.evidence().stream().map(RecordViews::number).collect(Collectors.joining(", ")),

@@ -24,6 +24,7 @@ import zestymarten.core.quantity.Problem;
 import zestymarten.core.scan.Points;
 import zestymarten.core.scan.ProgramText;
 import zestymarten.core.scan.ScanProgram;
+import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.StaveDrawing;
 import zestymarten.web.meter.StandIns;
@@ -85,7 +86,7 @@ class ScanController {
     }
 
     /** One reading that was taken. */
-    record ReadView(int line, String sides, String shown, String state, boolean kept) {}
+    record ReadView(int line, String sides, String shown, StepState state, boolean kept) {}
 
     /** The last scan of the test, or what its next one would do where there was none, or where that is asked for. */
     @GetMapping
@@ -223,7 +224,7 @@ class ScanController {
                 numbered.line(),
                 side(reading.a()) + " – " + side(reading.b()),
                 reading.shown().equals("OL") ? maximum : reading.shown(),
-                reading.within() ? "good" : "fault",
+                reading.within() ? StepState.PASS : StepState.FAIL,
                 reading.kept());
     }
 

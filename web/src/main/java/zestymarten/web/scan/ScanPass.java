@@ -212,7 +212,7 @@ final class ScanPass {
 
     private boolean isWell(TestStep.Measurement step) {
         StepState state = test.state(step);
-        return state != StepState.FAULT && state != StepState.DOUBTFUL;
+        return state != StepState.FAIL && state != StepState.DOUBTFUL;
     }
 
     /** Resistance between the buses, less what relays and adapter have. */

@@ -1,6 +1,8 @@
 package zestymarten.web.statistics;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
+import zestymarten.core.finding.Finding;
 import zestymarten.web.platform.Words;
 
 /**
@@ -34,8 +36,8 @@ public record StatisticsView(
                 share("statistics_view.of_units", tests.firstPassed(), tests.units()),
                 share("statistics_view.of_tests", tests.passed(), tests.tests()),
                 time(tests.minutes()),
-                bars(kinds, tests.tests()),
-                bars(places, tests.tests()));
+                bars(kinds, tests.tests(), each -> Words.say(Finding.wordOf(each))),
+                bars(places, tests.tests(), each -> each));
     }
 
     /** Small numbers say no per cent: three of four is no rate. */
@@ -53,10 +55,13 @@ public record StatisticsView(
                 : Words.say("statistics_view.minutes", Math.round(minutes));
     }
 
-    private static List<Bar> bars(List<FaultCount> counts, int all) {
+    private static List<Bar> bars(List<FaultCount> counts, int all, UnaryOperator<String> words) {
         return counts.stream()
-                .map(each ->
-                        new Bar(each.name(), each.tests(), all, share("statistics_view.of_tests", each.tests(), all)))
+                .map(each -> new Bar(
+                        words.apply(each.name()),
+                        each.tests(),
+                        all,
+                        share("statistics_view.of_tests", each.tests(), all)))
                 .toList();
     }
 }

@@ -185,7 +185,7 @@ class GridController {
                                 joined -> Words.say(
                                         "grid_controller.maximum",
                                         joined.limit().high()),
-                                () -> "apart")
+                                () -> Words.say("grid_controller.apart"))
                 : "";
     }
 }

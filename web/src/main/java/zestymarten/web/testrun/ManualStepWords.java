@@ -16,6 +16,7 @@ import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.RecordedSymptoms;
 import zestymarten.core.testrun.TestRun;
+import zestymarten.web.platform.ChoiceView;
 import zestymarten.web.platform.Times;
 import zestymarten.web.platform.Words;
 
@@ -26,40 +27,39 @@ import zestymarten.web.platform.Words;
  * @param why why, and what to mind: the caution at the step where it bites
  * @param choices answers offered as buttons, besides typing
  */
-record ManualStepWords(String sentence, String why, List<RunView.ChoiceView> choices) {
+record ManualStepWords(String sentence, String why, List<ChoiceView> choices) {
     private static final int NAMED = 24;
 
     /** What is entered for an answer as it was typed: its code where one of the choices is meant. */
     static String entered(TestStep step, String typed) {
-        List<RunView.ChoiceView> choices =
-                step instanceof TestStep.ManualStep manual ? choices(manual.action()) : List.of();
+        List<ChoiceView> choices = step instanceof TestStep.ManualStep manual ? choices(manual.action()) : List.of();
         return choices.stream()
                 .filter(each -> each.word().equalsIgnoreCase(typed.strip()))
                 .findFirst()
-                .map(RunView.ChoiceView::code)
+                .map(ChoiceView::code)
                 .orElse(typed);
     }
 
-    private static List<RunView.ChoiceView> choices(ManualAction action) {
+    private static List<ChoiceView> choices(ManualAction action) {
         return switch (action) {
             case COMPLAINT -> symptoms(0);
             case FUNCTION, REPLUGGED, SUBSTITUTED -> symptoms(1);
             case LOOKED ->
                 Stream.concat(
                                 Stream.of(Finding.Defect.values())
-                                        .map(each -> new RunView.ChoiceView(each.code(), Words.say(each))),
+                                        .map(each -> new ChoiceView(each.code(), Words.say(each))),
                                 Stream.of(Words.say("manual_step_words.dirty_cleaned"))
-                                        .map(each -> new RunView.ChoiceView(each, each)))
+                                        .map(each -> new ChoiceView(each, each)))
                         .toList();
             default -> List.of();
         };
     }
 
     /** The answers about a function from one on. */
-    static List<RunView.ChoiceView> symptoms(int from) {
+    static List<ChoiceView> symptoms(int from) {
         return RecordedSymptoms.codes().stream()
                 .skip(from)
-                .map(each -> new RunView.ChoiceView(each, Words.say(RecordedSymptoms.words(each))))
+                .map(each -> new ChoiceView(each, Words.say(RecordedSymptoms.words(each))))
                 .toList();
     }
 

@@ -233,7 +233,7 @@ class RunController {
         RunEntries.EntryAnswer.EntryKept kept = (RunEntries.EntryAnswer.EntryKept) answer;
         RunSnapshot run = kept.run();
         boolean stays = run.test().isDone(kept.entry().step())
-                && run.test().state(kept.entry().step()) != StepState.GOOD
+                && run.test().state(kept.entry().step()) != StepState.PASS
                 && run.test().state(kept.entry().step()) != StepState.SKIPPED
                 && kept.entry().content() instanceof Entry.Content.Reading;
         boolean again = !run.test().isDone(kept.entry().step());

@@ -24,6 +24,7 @@ import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Words;
 
 /**
  * The entries of tests: what was read, done, left out or put right, one after the other, and taken back. Each is kept once, whoever
@@ -140,7 +141,7 @@ public class RunEntries {
         }
         if (repair.way() == Entry.Way.SPLICE && !remains.isEmpty()) {
             TestRun test = runs.find(runId).test();
-            if (remains.stream().anyMatch(each -> test.state(each.step()) == StepState.FAULT)) {
+            if (remains.stream().anyMatch(each -> test.state(each.step()) == StepState.FAIL)) {
                 return false;
             }
         }
@@ -221,8 +222,9 @@ public class RunEntries {
         }
         if (run.test().nextAttempt(step) != attempt) {
             List<Entry> before = run.test().entriesOf(step);
-            String who =
-                    before.isEmpty() ? "someone" : before.get(before.size() - 1).by();
+            String who = before.isEmpty()
+                    ? Words.say("test_runs.someone")
+                    : before.get(before.size() - 1).by();
             throw new Conflict(Message.of("test_runs.this_step_was_recorded", who));
         }
     }

@@ -6,6 +6,7 @@ import zestymarten.web.drawing.BandDrawing;
 import zestymarten.web.drawing.FieldDrawing;
 import zestymarten.web.drawing.StepDrawing;
 import zestymarten.web.drawing.TrendDrawing;
+import zestymarten.web.platform.ChoiceView;
 
 /** The run page as ready text and drawings. */
 record RunView(
@@ -78,9 +79,6 @@ record RunView(
             return before + black + between + red + after;
         }
     }
-
-    /** An answer that is offered: as it is entered, and as a person reads it. */
-    record ChoiceView(String code, String word) {}
 
     /** A pin with its neighbours, enlarged for the phone. */
     record Pad(String probe, String terminal, List<String> before, String pin, List<String> after) {}

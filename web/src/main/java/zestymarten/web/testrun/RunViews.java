@@ -194,7 +194,7 @@ class RunViews {
 
     private static StepState state(TestRun test, Entry entry) {
         boolean skipped =
-                entry.content() instanceof Entry.Content.Skip || test.state(entry.step()) == StepState.UNTESTED;
+                entry.content() instanceof Entry.Content.Skip || test.state(entry.step()) == StepState.NOT_TESTED;
         return test.judgement(entry)
                 .map(each -> StepState.of(each.verdict()))
                 .orElseGet(() -> skipped ? StepState.SKIPPED : test.state(entry.step()));

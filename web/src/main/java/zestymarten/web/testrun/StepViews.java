@@ -263,7 +263,7 @@ final class StepViews {
         if (test.asksForCleanMetal(measurement)) {
             return Optional.of(Words.say("step_views.read_open_scrape_clean"));
         }
-        if (test.state(measurement) == StepState.UNTESTED) {
+        if (test.state(measurement) == StepState.NOT_TESTED) {
             return test.settledBy(measurement)
                     .map(next -> Words.say("step_views.what_read_otherwise_than", RecommendationWords.why(next)));
         }

@@ -2,6 +2,7 @@ package zestymarten.web.worksheet;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import zestymarten.core.testrun.StepState;
 import zestymarten.web.platform.Words;
 
 /**
@@ -22,13 +23,8 @@ public record WorksheetLine(
         Instant madeAt) {
     /** The verdict as a person reads it. */
     public String verdictWord() {
-        return switch (verdict) {
-            case "good" -> "pass";
-            case "watch" -> "marginal";
-            case "fault" -> "fail";
-            case "untested" -> Words.say("worksheet_line.not_finished");
-            default -> verdict;
-        };
+        StepState state = StepState.of(verdict);
+        return state == StepState.NOT_TESTED ? Words.say("worksheet_line.not_finished") : Words.say(state);
     }
 
     /** The tool that it was saved with. */

@@ -30,7 +30,7 @@ class DemoDataTest {
         List<String> findings = run.test().findings().stream()
                 .map(found -> Words.say(found.finding().message()))
                 .toList();
-        return run.serial() + " " + outcome.word() + " " + String.join(" ", findings);
+        return run.serial() + " " + outcome.code() + " " + String.join(" ", findings);
     }
 
     @Test

@@ -86,7 +86,7 @@ class DiagnosisPagesTest {
                         "Short circuit between W3 and W4.");
         assertThat(browser.count("svg.assembly-drawing .knot.short")).isEqualTo(1);
         assertThat(browser.count("svg.assembly-drawing .knot.frame_short")).isEqualTo(1);
-        assertThat(browser.texts(".findings .kind")).containsExactly("crossed", "frame short", "short");
+        assertThat(browser.texts(".findings .kind")).containsExactly("crossed", "short to frame", "short circuit");
     }
 
     @Test

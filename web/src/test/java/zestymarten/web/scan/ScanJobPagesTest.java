@@ -89,7 +89,7 @@ class ScanJobPagesTest {
                 .hasSize(400)
                 .first()
                 .asString()
-                .contains("449", "fault");
+                .contains("449", "fail");
     }
 
     /** A scan that is under way on another node. */

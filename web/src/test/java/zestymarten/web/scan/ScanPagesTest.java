@@ -15,6 +15,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
+import zestymarten.core.assembly.Subject;
 import zestymarten.core.limit.InsulationRule;
 import zestymarten.core.limit.WithstandRule;
 import zestymarten.core.scan.ProgramText;
@@ -78,9 +79,9 @@ class ScanPagesTest {
         assertThat(browser.texts(".stave .pin")).containsExactly("J1.1", "J1.2", "J2.1", "J2.2", "FRAME");
         browser.click("button[formaction$='/zeros']").see("main", "5 points zeroed: 0.2");
         browser.click("main form .do").see("main", "Nothing is left to do in the test.");
-        assertThat(browser.text(".reads")).contains("J1.1 – J2.1", "more than 20 MΩ", "good");
+        assertThat(browser.text(".reads")).contains("J1.1 – J2.1", "more than 20 MΩ", "pass");
         assertThat(test().outcome()).isEqualTo(RunOutcome.PASS);
-        assertThat(test().accessories()).isEqualTo("scanner, every point zeroed");
+        assertThat(test().accessories()).isEqualTo(Subject.Sole.SCANNER);
         browser.click("main .row-fields .do").see(".sentence", "All measurements are done.");
     }
 
@@ -309,7 +310,7 @@ class ScanPagesTest {
         assertThat(entered(test, ManualAction.DISCHARGED_LAST)).isEqualTo("0.2 V");
         TestRun after = runs.find(test).test();
         assertThat(after.state(new TestStep.ManualStep(ManualAction.DISCHARGED_LAST)))
-                .isEqualTo(StepState.GOOD);
+                .isEqualTo(StepState.PASS);
     }
 
     private String entered(long test, ManualAction step) {

@@ -31,6 +31,6 @@ class StatisticsViewTest {
     @Test
     void aBarIsAShareOfTheTests() {
         assertThat(view(new TestCounts(4, 1, 4, 1, 12)).kinds())
-                .containsExactly(new StatisticsView.Bar("open", 3, 4, "3 of 4 tests"));
+                .containsExactly(new StatisticsView.Bar("open circuit", 3, 4, "3 of 4 tests"));
     }
 }

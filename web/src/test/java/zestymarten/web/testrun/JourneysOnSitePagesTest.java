@@ -144,7 +144,7 @@ class JourneysOnSitePagesTest {
                 .containsSubsequence("Unplug J1. -> ", "Black on J1.1, red on J2.1. -> 0.48")
                 .anyMatch(each -> each.startsWith("Power off, locked off, charge bled off?"))
                 .anyMatch(each -> each.endsWith("-> 231"));
-        assertThat(technician.certificate()).contains("PASS", "put back").doesNotContain("FAIL");
+        assertThat(technician.certificate()).contains("PASS", "restored J1").doesNotContain("FAIL");
     }
 
     @Test

@@ -96,8 +96,8 @@ class OfflinePagesTest {
         browser.run("return new Promise((done) => setTimeout(done, 3000))");
         assertThat(typed(run))
                 .containsExactly(
-                        "probes, tone tone",
-                        "probes, resistance 0.2 Ω",
+                        "probes together, tone tone",
+                        "probes together, resistance 0.2 Ω",
                         "J1.1 – J2.1 0.4 Ω",
                         "J1.2 – J2.2 0.41 Ω",
                         "J1.1 – J1.2 more than 20 MΩ");
@@ -198,7 +198,7 @@ class OfflinePagesTest {
             MeterReading understood = new ReadingParser(false).understand(String.valueOf(each.get("text")));
             assertThat(each.get("word"))
                     .as(each.toString())
-                    .isEqualTo(test.judge(step, understood).verdict().word());
+                    .isEqualTo(test.judge(step, understood).verdict().code());
         }
     }
 }
