@@ -63,7 +63,7 @@ class LearningPagesTest {
                 .isEqualTo(403);
         browser.complaints();
         browser.signIn("lead").open("/assemblies/" + unknown + "/learnt").see("#begins", "the rule of thumb alone");
-        assertThat(browser.text("#faults tbody tr")).startsWith("W1 open 1");
+        assertThat(browser.text("#faults tbody tr")).startsWith("W1 open circuit 1");
         browser.click("main .do").see("tbody", "from 3 units").see("#begins", "the faults of 5 tests");
         assertThat(browser.text("tbody tr")).isEqualTo("W1 3 0.42 Ω 0 Ω 0.462 Ω 0.462 Ω, from 3 units");
         browser.signIn("bench");
