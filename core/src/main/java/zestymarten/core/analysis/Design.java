@@ -37,7 +37,7 @@ import zestymarten.core.testplan.TestPlan;
  *
  * <p>The edges of a state's network are all conductors, the bonds to the frame as 0-ohm links, all components but open contacts
  * and diodes. A joint of which a highest resistance is known adds half of it to every conductor that ends there, so that
- * a path it gains the whole.
+ * a path through it gains the whole.
  */
 public final class Design {
     private static final double DIODE_SHARE = 0.01;

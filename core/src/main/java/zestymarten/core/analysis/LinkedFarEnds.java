@@ -34,7 +34,7 @@ public final class LinkedFarEnds {
      * @param first number of a wire, from 0
      * @param second number of another
      * @param through whether there was a path
-     * @param ohm the corrected resistance where they were read
+     * @param ohm the corrected resistance where it was read
      */
     public record LinkedReading(int first, int second, boolean through, OptionalDouble ohm) {}
 
@@ -172,7 +172,7 @@ public final class LinkedFarEnds {
         return states[wire];
     }
 
-    /** The wire's own resistance; empty until a triangle of readings gives them. */
+    /** The wire's own resistance; empty until a triangle of readings gives it. */
     public OptionalDouble ohm(int wire) {
         Double ohm = own.get(wire);
         return ohm == null ? OptionalDouble.empty() : OptionalDouble.of(ohm);

@@ -51,7 +51,7 @@ final class ObservationModel {
         noContact = new Misfit(-Math.log(priors.priors().badContact()), true);
     }
 
-    /** The same where a joint between pieces has at most such a resistance. */
+    /** The same where a joint between pieces has at most so much resistance. */
     ObservationModel withJointsBelow(double ohm) {
         return new ObservationModel(conditions, priors, ohm);
     }
@@ -142,7 +142,7 @@ final class ObservationModel {
         return new Weighed(effects, variation, prior, misfits, fitted);
     }
 
-    /** What lies far from its usual ohms makes the faults less likely, each edge up to a point; a joint has a low resistance. */
+    /** What lies far from its usual resistance makes the faults less likely, each edge up to a point; a joint has a low resistance. */
     private static double unusual(Variation variation, NetworkFit.Fitted fitted) {
         double sum = 0;
         for (int e = 0; e < variation.edges().size(); e++) {

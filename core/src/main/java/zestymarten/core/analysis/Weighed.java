@@ -9,7 +9,7 @@ import java.util.stream.IntStream;
  *
  * @param logPrior natural logarithm of how likely the faults were before anything was read, against a unit with none
  * @param misfits by observation
- * @param fitted the edges' resistance that come nearest to the figures
+ * @param fitted the edges' resistance that comes nearest to the figures
  */
 record Weighed(
         List<Effect> effects, Variation variation, double logPrior, List<Misfit> misfits, NetworkFit.Fitted fitted) {

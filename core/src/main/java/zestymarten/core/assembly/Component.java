@@ -64,12 +64,12 @@ public record Component(
             return this == SWITCH || this == RELAY_CONTACT || this == BREAKER;
         }
 
-        /** Whether its resistance tell a temperature. */
+        /** Whether its resistance tells a temperature. */
         public boolean isSensor() {
             return this == NTC || this == PT100 || this == PT1000;
         }
 
-        /** Whether its own resistance have to be given: nothing else says what it should read. */
+        /** Whether its own resistance has to be given: nothing else says what it should read. */
         boolean needsOhm() {
             return this == RESISTOR || this == COIL || this == HEATER || this == WINDING || this == LAMP;
         }

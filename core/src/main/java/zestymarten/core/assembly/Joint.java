@@ -8,7 +8,7 @@ import zestymarten.core.quantity.NotAccepted;
  *
  * @param kind in the technician's word
  * @param probe whether a probe can reach it
- * @param maxOhm the most that a path it may gain there; empty for nothing that counts
+ * @param maxOhm the most that a path through it may gain there; empty for nothing that counts
  */
 public record Joint(Terminal terminal, String kind, boolean probe, OptionalDouble maxOhm) {
     public Joint {

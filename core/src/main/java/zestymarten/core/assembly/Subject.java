@@ -146,6 +146,9 @@ public sealed interface Subject {
 
     /** The subject of a code; what is none of the kinds is a name. */
     static Subject of(String code) {
+        if (!code.startsWith("@")) {
+            return new Named(code); // most are names, and every reading asks for some
+        }
         int space = code.indexOf(' ');
         String kind = code.substring(0, space + 1);
         String reference = code.substring(space + 1);

@@ -85,7 +85,7 @@ public record Check(CheckedItem item, List<CheckReading> answers, List<Conclusio
                 question, meaning, judgement.verdict(), contact, judgement.code(), judgement.correctedOhm());
     }
 
-    /** A wire or contact is one point; what has a resistance of its own is judged by them, as a part. */
+    /** A wire or contact is one point; what has a resistance of its own is judged by it, as a part. */
     private static List<String> judgedBy(Limit limit, TestConditions conditions) {
         return limit.high().value() < conditions.joinedBelowOhm() / 10 && !limit.lowGiven() ? List.of() : PART;
     }

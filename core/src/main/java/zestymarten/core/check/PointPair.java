@@ -8,7 +8,7 @@ import zestymarten.core.quantity.NotAccepted;
 
 /** Any two points, and what is expected between them. */
 public record PointPair(GoodReading expected) implements CheckedItem {
-    /** PointPair that should be one, with at most such a resistance between them. */
+    /** Two points that should be one, with at most so much resistance between them. */
     public static PointPair joined(double maxOhm) {
         return new PointPair(CheckFigures.atMost(
                 CheckFigures.required(maxOhm, 1e6, "check_figures.what_the_maximum", "Ω"), Limit.Rule.GIVEN));

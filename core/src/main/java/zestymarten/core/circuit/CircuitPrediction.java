@@ -133,7 +133,7 @@ public final class CircuitPrediction {
         }
     }
 
-    /** What opening an edge makes of the readings, and what its resistance are above those between its ends. */
+    /** What opening an edge makes of the readings, and what its resistance is above those between its ends. */
     private static final class Opened {
         private final double[] ohms;
         private final double[] round;

@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.quantity.NotAccepted;
 
 /**
- * Readings of a circuit as they came in, in any order, the leads taken off: ohms, or empty where the meter found no path.
+ * Readings of a circuit as they came in, in any order, the leads taken off: resistance, or empty where the meter found no path.
  * What was not read is not in it.
  */
 public record CircuitReadings(Map<Spot, OptionalDouble> ohms) {

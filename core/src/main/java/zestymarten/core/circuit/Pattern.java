@@ -19,7 +19,7 @@ public sealed interface Pattern {
     /** A conductor is open in a stretch. */
     record ConductorBroken(ConductorRole role, int stretch) implements Pattern {}
 
-    /** A joint in or at the ends of a stretch has such a resistance too many. */
+    /** A joint in or at the ends of a stretch has so much resistance too much. */
     record Loose(ConductorRole role, int stretch, double ohm) implements Pattern {}
 
     /** A point is not on the ring but hangs on it by so many metres. */

@@ -153,12 +153,12 @@ final class Trial {
         return Math.log((1 - WRONG) * Math.exp(-z * z / 2) + WRONG * Math.exp(-Math.abs(z) / 20));
     }
 
-    /** Standard error of a reading where such a resistance are expected. */
+    /** Standard error of a reading where such a resistance is expected. */
     static double doubt(double ohm, Lengths lengths) {
         return Math.hypot(lengths.doubt() * ohm, CONTACT_OHM);
     }
 
-    /** How many standard errors two predictions are apart; ohms against NaN, no path, count as very far. */
+    /** How many standard errors two predictions are apart; a resistance against NaN, no path, count as very far. */
     static double apart(double one, double other, Lengths lengths) {
         if (Double.isNaN(one) || Double.isNaN(other)) {
             return Double.isNaN(one) && Double.isNaN(other) ? 0 : OPEN_APART;

@@ -9,7 +9,7 @@ import zestymarten.core.quantity.NotAccepted;
 /**
  * A dead short at the far end of a feeder, there and back.
  *
- * <p>Rule: the core heats, its resistance rise and the current falls, so the hot current decides whether anything is cut off; the heat
+ * <p>Rule: the core heats, its resistance rises and the current falls, so the hot current decides whether anything is cut off; the heat
  * is that of the cold one. Source: derivation; IEC 60364-5-54 for the time that the insulation stands it.
  *
  * @param feeder of one core or the loop; a single core is taken to have another like it for the way back

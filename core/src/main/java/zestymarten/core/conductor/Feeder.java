@@ -18,7 +18,7 @@ import zestymarten.core.quantity.NotAccepted;
  * @param lengthM of the cable, above 0; a loop goes there and back
  * @param areaMm2 declared; empty where nobody says
  * @param ohm measured; empty where nobody has
- * @param loop whether the resistance are of both cores, joined at the far end
+ * @param loop whether the resistance is of both cores, joined at the far end
  * @param celsius temperature at which it was measured
  */
 public record Feeder(
@@ -74,12 +74,12 @@ public record Feeder(
                 : ohm.orElseThrow() * areaMm2.orElseThrow() / perMetreAndMm2() / ways();
     }
 
-    /** Metres of core that the resistance are of. */
+    /** Metres of core that the resistance is of. */
     public double pathM() {
         return metres() * ways();
     }
 
-    /** Resistance that were measured, else those to be expected at that temperature. */
+    /** Resistance that was measured, else that to be expected at that temperature. */
     public double ohms() {
         return ohm.orElseGet(this::nominalOhm);
     }
@@ -88,7 +88,7 @@ public record Feeder(
         return perMetreAndMm2() * pathM() / areaMm2.orElseThrow();
     }
 
-    /** The section that the resistance imply in a metal, in mm²; the declared one where nothing was measured. */
+    /** The section that the resistance implies in a metal, in mm²; the declared one where nothing was measured. */
     public double impliedMm2(Metal other) {
         return ohm.isPresent()
                 ? FeederWire.impliedMm2(other, pathM(), ohm.getAsDouble(), celsius)
@@ -108,7 +108,7 @@ public record Feeder(
         return implied >= -50 && implied <= 150 ? OptionalDouble.of(implied) : OptionalDouble.empty();
     }
 
-    /** The section to calculate with: what the resistances imply where they were measured. */
+    /** The section to calculate with: what the resistance implies where it was measured. */
     public double effectiveMm2() {
         return impliedMm2(metal);
     }

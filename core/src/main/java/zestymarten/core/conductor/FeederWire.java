@@ -78,7 +78,7 @@ public final class FeederWire {
         return amperes * amperes * above(ohm, "feeder_wire.what_resistance");
     }
 
-    /** The highest resistance that make no more than so much heat: {@code R = P / I²}. */
+    /** The highest resistance that makes no more than so much heat: {@code R = P / I²}. */
     public static double ohmForWatts(double watts, double amperes) {
         return above(watts, "feeder_wire.what_heat") / (above(amperes, "feeder_wire.what_current") * amperes);
     }

@@ -1,5 +1,5 @@
 /**
- * What a conductor of metal, section and length does: the section its resistance imply, the current of a dead short, heat.
+ * What a conductor of metal, section and length does: the section its resistance implies, the current of a dead short, heat.
  *
  * <p>Doors: {@link zestymarten.core.conductor.Feeder}, {@link zestymarten.core.conductor.DeadShort}, {@link
  * zestymarten.core.conductor.Protection}, {@link zestymarten.core.conductor.FeederWire}.

@@ -14,8 +14,8 @@ import zestymarten.core.quantity.NotAccepted;
 /**
  * Which core here is which core there, from what was linked at either end and what was found at the other.
  *
- * <p>Method: a core has two groups, the linked one and the found one; here and there these must be the same pairs. Cores are identified
- * apart by the sizes of their groups, then again and again by who is in them, until nothing more is distinguished. If the sizes
+ * <p>Method: a core has two groups, the linked one and the found one; here and there these must be the same pairs. Cores are separated
+ * by the sizes of their groups, then again and again by who is in them, until nothing more is distinguished. If the sizes
  * do not add up, every single broken core and every short between two is tried in the same way. Cost: cores times rounds for each
  * explanation tried; only those whose sizes add up are. Order: by fault, then by core. Holds for: one fault at a time.
  *

@@ -80,7 +80,7 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
     }
 
     /**
-     * Every core's own ohms without a return, the free ends of all tags linked together there: {@code R1 = (m12 + m13 - m23) / 2},
+     * Every core's own resistance without a return, the free ends of all tags linked together there: {@code R1 = (m12 + m13 - m23) / 2},
      * the others {@code m1i - R1}. The doubt of each is that of all four readings, so that a small tag beside a large first one is
      * not identified by chance. Source: derivation.
      *

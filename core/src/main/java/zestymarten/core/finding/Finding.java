@@ -30,7 +30,7 @@ public sealed interface Finding {
         }
     }
 
-    /** A path with more ohms than it may have. */
+    /** A path with a higher resistance than it may have. */
     record HighResistance(List<String> conductors, Terminal from, Terminal to, Ohms ohm, Ohms limit)
             implements Finding {
         public HighResistance {
@@ -43,7 +43,7 @@ public sealed interface Finding {
         }
     }
 
-    /** A path with fewer ohms than the least that was given for it. */
+    /** A path with a lower resistance than the minimum that was given for it. */
     record LowResistance(List<String> conductors, Terminal from, Terminal to, Ohms ohm, Ohms limit) implements Finding {
         public LowResistance {
             conductors = List.copyOf(conductors);
@@ -362,7 +362,7 @@ public sealed interface Finding {
     /**
      * A component that does not read as it should.
      *
-     * @param ohm what its own resistance are, where they follow from the readings
+     * @param ohm what its own resistance is, where it follows from the readings
      * @param limit what it may have; empty for a contact that is in the wrong state
      */
     record PartAtFault(

@@ -9,7 +9,7 @@ import zestymarten.core.quantity.Message;
  * What a reading on an ohm range says where a diode lies beside or on the way.
  *
  * <p>Rules: a diode that conducts can only lower what is read. So no path where one is expected without the diode is open
- * either way; a figure within the limits is shown by what lies beside the diode; a a low resistance are less than any diode on an
+ * either way; a figure within the limits is shown by what lies beside the diode; a low resistance is less than any diode on an
  * ohm range reads. All else proves nothing either way: the forward voltage has to be read. Cost: constant.
  */
 public final class DiodeRule {

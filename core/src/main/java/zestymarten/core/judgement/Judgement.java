@@ -103,7 +103,7 @@ public record Judgement(
         JOINED,
         /** No path as far as this meter can tell. */
         APART,
-        /** A path a component: judged by value. */
+        /** A path through a component: judged by value. */
         BRIDGED,
         /** Above the threshold but finite. */
         LEAK,

@@ -74,7 +74,7 @@ public record MeterProfile(
     }
 
     /**
-     * The lowest range on which a reading can be read: above what may be there, and above what is known not to be there.
+     * The lowest range that can show a reading: above what may be there, and above what is known not to be there.
      *
      * @param highOhm the most that a good unit reads; infinite where it should be open
      * @param beyondOhm the ranges up to here have shown over-range already, 0 for none

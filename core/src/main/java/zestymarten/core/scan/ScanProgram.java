@@ -24,7 +24,7 @@ import zestymarten.core.testrun.TestRun;
  * What a scanning switch does, line by line: connect, then measure.
  *
  * <p>Method: each measurement that is due becomes two sides; only what differs from the connections before it is
- * switched. Measurements of ohms in one state are taken in the order in which the next one needs the fewest relays, either way
+ * switched. Measurements of resistance in one state are taken in the order in which the next one needs the fewest relays, either way
  * round, the earlier on a link; of more than {@value #MAX_ORDERED} the order stays that of the plan. What is under voltage comes
  * after all of them, in its own order. Cost: the square of the measurements that are ordered.
  */

@@ -65,7 +65,7 @@ public enum TestMethod {
         return this == FAR_END_JOINED || this == FAR_END_TO_FRAME;
     }
 
-    /** How often the technician trips to the other end and back. */
+    /** How many trips the technician makes to the other end and back. */
     public int trips() {
         return trips;
     }

@@ -11,7 +11,7 @@ import zestymarten.core.quantity.NotAccepted;
  *
  * @param method by which opens and shorts are looked for; any but the insulation test, which comes after
  * @param inPlace whether the wiring is in its machine or building, so that it has to be proved dead and unplugged first
- * @param quick whether it is resistance alone: no look by eye, no proof of the frame contact, nothing moved, no last check
+ * @param quick whether it is resistance alone: no inspection, no proof of the frame contact, nothing moved, no last check
  * @param insulation the insulation test after continuity; empty for none
  * @param moisture whether water looks for damage under that test
  * @param withstand the withstand test after insulation; empty for none

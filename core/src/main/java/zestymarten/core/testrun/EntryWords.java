@@ -68,12 +68,10 @@ final class EntryWords {
         if (words.isEmpty()) {
             return Message.of("test_run.nothing_found");
         }
-        String note = words.substring(Math.min(words.length(), words.indexOf(':') + 1))
-                .strip();
+        int colon = words.indexOf(':');
+        String note = colon < 0 ? "" : words.substring(colon + 1).strip();
         return Finding.Defect.chosen(words)
-                .map(defect -> words.contains(":") && !note.isEmpty()
-                        ? Message.of("test_run.seen", defect, note)
-                        : Message.of(defect))
+                .map(defect -> note.isEmpty() ? Message.of(defect) : Message.of("test_run.seen", defect, note))
                 .orElseGet(() -> Message.verbatim(words));
     }
 

@@ -51,7 +51,7 @@ public final class RecordedSymptoms {
                 codes().stream().map(RecordedSymptoms::words).toList());
     }
 
-    /** The symptoms as the entries of a run tell it, the last word on each function. */
+    /** The symptoms as the entries of a run give them, the last word on each function. */
     static Symptoms of(RunLog log) {
         Map<String, Symptoms.Behaviour> functions = new HashMap<>();
         for (Entry entry : log.manual()) {

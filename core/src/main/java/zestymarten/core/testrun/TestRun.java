@@ -93,7 +93,7 @@ public final class TestRun {
     /**
      * The job as its entries leave it.
      *
-     * @param conditions of the run; the test-lead resistance are taken from the entries
+     * @param conditions of the run; the test-lead resistance is taken from the entries
      * @param entries in the order in which they were made
      */
     public static TestRun of(Design design, TestOptions approach, TestConditions conditions, List<Entry> entries) {
@@ -126,7 +126,7 @@ public final class TestRun {
         return design.plan(approach);
     }
 
-    /** The conditions with the test-lead resistance as read last, once they were. */
+    /** The conditions with the test-lead resistance as read last, once it was. */
     public TestConditions conditions() {
         return readings.now();
     }

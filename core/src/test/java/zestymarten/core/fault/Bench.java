@@ -24,7 +24,7 @@ import zestymarten.core.network.Net;
  * state; then each piece against all later ones linked together, and one by one where that reads a path.
  */
 public final class Bench {
-    /** More than this is no bad joint but may be a path a part: both ends are pieces of their own. */
+    /** More than this is no bad joint but may be a path through a part: both ends are pieces of their own. */
     private static final double BAD_JOINT = 46;
 
     private final Design design;

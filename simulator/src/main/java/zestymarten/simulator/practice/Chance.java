@@ -20,7 +20,7 @@ import zestymarten.simulator.unit.Flaw;
 /**
  * An exercise on any assembly, by a seed: the same seed on the same wiring hides the same fault.
  *
- * <p>Method: one fault that ohms show, of a kind and a place by chance; the functions that it takes away make the symptoms.
+ * <p>Method: one fault that resistance shows, of a kind and a place by chance; the functions that it takes away make the symptoms.
  */
 public final class Chance {
     private static final int KINDS = 5;

@@ -101,7 +101,7 @@ public final class BenchUnit {
 
     /**
      * Resistance of the insulation between a terminal and another, or the frame, after so many seconds under voltage; what is linked
-     * to either counts with it. Resistance of the network where there is a path it.
+     * to either counts with it. Resistance of the network where there is a path through it.
      */
     public double insulation(Terminal a, Terminal b, Setting setting, double seconds, RandomGenerator random) {
         OptionalDouble through = ohms(a, b, setting, random);
@@ -118,7 +118,7 @@ public final class BenchUnit {
         return 1 / siemens;
     }
 
-    /** Resistance that grow as a power of time, so that ten minutes make {@code absorption} times one of it. */
+    /** Resistance that grows as a power of time, so that ten minutes make {@code absorption} times one of it. */
     private static double grown(double afterAMinute, double absorption, double seconds) {
         return afterAMinute * Math.pow(Math.max(1, seconds) / 60, Math.log10(absorption));
     }

@@ -31,7 +31,7 @@ public sealed interface Flaw {
      * Insulation between two terminals, or a terminal and the frame, that is not what it should be.
      *
      * @param ohm after a minute under voltage, at the ambient temperature, dry
-     * @param absorption by how many times its resistance grow from one minute to ten, from 1; leakage falls by as much
+     * @param absorption by how many times its resistance grows from one minute to ten, from 1; leakage falls by as much
      * @param wetShare what is left of its resistance where it is wet, above 0 and at most 1
      */
     record Weak(Terminal a, Terminal b, double ohm, double absorption, double wetShare) implements Flaw {

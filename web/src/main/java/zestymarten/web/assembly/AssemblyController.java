@@ -220,7 +220,7 @@ class AssemblyController {
     @GetMapping("/{id}/sheet.pdf")
     ResponseEntity<byte[]> sheet(@PathVariable long id) {
         Revision revision = assemblies.latest(id);
-        byte[] pdf = prints.pdf("assembly/sheet", Map.of("sheet", WiringSheet.of(revision)));
+        byte[] pdf = prints.pdf("assembly/sheet", Map.of("sheet", AssemblySheet.of(revision)));
         return file(revision, ".pdf", MediaType.APPLICATION_PDF, pdf);
     }
 

@@ -6,7 +6,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
 
-/** Statements on assemblies; see WiringMapper.xml. */
+/** Statements on assemblies; see AssemblyMapper.xml. */
 @Mapper
 interface AssemblyMapper {
     List<AssemblyLine> page(

@@ -3,14 +3,14 @@ package zestymarten.web.testrun;
 import zestymarten.core.finding.FaultHistory;
 
 /**
- * A row of the faults that tested units had. Records have the kind in words, {@code high resistance}; findings have its code.
+ * A row of the faults that tested units had.
  *
- * @param kind with spaces where it comes from a record
+ * @param kind its code
  * @param name of a wire or part
  * @param tests in how many tests
  */
 record LearntFault(String kind, String name, int tests) {
     FaultHistory.FaultOf fault() {
-        return new FaultHistory.FaultOf(kind.replace(' ', '_'), name);
+        return new FaultHistory.FaultOf(kind, name);
     }
 }

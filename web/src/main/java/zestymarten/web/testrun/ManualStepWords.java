@@ -25,23 +25,26 @@ import zestymarten.web.platform.Words;
  *
  * @param sentence what to do
  * @param why why, and what to mind: the caution at the step where it bites
- * @param choices answers offered as buttons, besides typing
  */
-record ManualStepWords(String sentence, String why, List<ChoiceView> choices) {
+record ManualStepWords(String sentence, String why) {
     private static final int NAMED = 24;
 
-    /** What is entered for an answer as it was typed: its code where one of the choices is meant. */
+    /** What is entered for an answer as it was typed: the code where one of the choices is meant, with the note behind it. */
     static String entered(TestStep step, String typed) {
-        List<ChoiceView> choices = step instanceof TestStep.ManualStep manual ? choices(manual.action()) : List.of();
-        return choices.stream()
-                .filter(each -> each.word().equalsIgnoreCase(typed.strip()))
+        int end = typed.indexOf(':') < 0 ? typed.length() : typed.indexOf(':');
+        String word = typed.substring(0, end).strip();
+        return step
+                .fold(probes -> List.<ChoiceView>of(), measurement -> List.<ChoiceView>of(), ManualStepWords::choices)
+                .stream()
+                .filter(each -> each.word().equalsIgnoreCase(word))
                 .findFirst()
-                .map(ChoiceView::code)
+                .map(each -> each.code() + typed.substring(end))
                 .orElse(typed);
     }
 
-    private static List<ChoiceView> choices(ManualAction action) {
-        return switch (action) {
+    /** Answers that are offered as buttons, besides typing. */
+    static List<ChoiceView> choices(TestStep.ManualStep manual) {
+        return switch (manual.action()) {
             case COMPLAINT -> symptoms(0);
             case FUNCTION, REPLUGGED, SUBSTITUTED -> symptoms(1);
             case LOOKED ->
@@ -69,65 +72,63 @@ record ManualStepWords(String sentence, String why, List<ChoiceView> choices) {
         Message subject = about.words();
         return switch (manual.action()) {
             case COMPLAINT ->
-                asks(
+                new ManualStepWords(
                         Words.say("manual_step_words.how_does_behave", subject),
                         Words.say("manual_step_words.what_machine_does_evidence"));
             case LOCKED_OFF ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.power_off_locked_off"),
                         Words.say("manual_step_words.your_own_lock_your"));
             case LIVE_BEFORE ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.voltage_tester_on_source"),
                         Words.say("manual_step_words.this_proves_tester_live"));
             case DEAD ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.same_tester_on_wiring"),
                         Words.say("manual_step_words.most_counts_as_dead"));
             case LIVE_AFTER ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.back_on_live_source"),
                         Words.say("manual_step_words.tester_that_failed_between"));
             case UNPLUGGED ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.unplug", title(assembly, about)),
                         Words.say("manual_step_words.note_or_photograph_how"));
             case LOOKED ->
                 new ManualStepWords(
-                        Words.say("manual_step_words.look", place(assembly, about)),
-                        looking(assembly, about),
-                        choices(ManualAction.LOOKED));
+                        Words.say("manual_step_words.look", place(assembly, about)), looking(assembly, about));
             case TEMPERATURE ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.how_warm_enter", subject, ambient(test)),
                         Words.say("manual_step_words.copper_gains_every_sensor"));
-            case ACCESSORIES -> does(Words.say("manual_step_words.on_meter_now", subject), "");
-            case PURPOSE -> does(Words.say("manual_step_words.what_this_test"), "");
-            case WANDERS -> does(Words.say("manual_step_words.meter_drifts"), "");
+            case ACCESSORIES -> new ManualStepWords(Words.say("manual_step_words.on_meter_now", subject), "");
+            case PURPOSE -> new ManualStepWords(Words.say("manual_step_words.what_this_test"), "");
+            case WANDERS -> new ManualStepWords(Words.say("manual_step_words.meter_drifts"), "");
             case ACCESS -> access(assembly, about);
-            case HALVES -> does(Words.say("manual_step_words.shorts_by_halves_from"), "");
+            case HALVES -> new ManualStepWords(Words.say("manual_step_words.shorts_by_halves_from"), "");
             case WARMED ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.warm_by_hand_or", subject),
                         Words.say("manual_step_words.least_more_sensor_good"));
             case WATER ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.two_electrodes_water_not"),
                         Words.say("manual_step_words.electrode_that_hangs_dry"));
             case DRY_ENDS ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.far_ends_out_water"),
                         Words.say("manual_step_words.wet_end_reads_like"));
             case LIFTED ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.voltage_on_again_lift", subject),
                         Words.say("manual_step_words.damage_where_leaves_water"));
             case REMAINING ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.resistance_what_left", subject),
                         Words.say("manual_step_words.wire_can_be_broken"));
             case WALKED, WALKED_BACK ->
-                does(
+                new ManualStepWords(
                         about == Subject.Sole.THERE
                                 ? Words.say("manual_step_words.go_far_end")
                                 : Words.say("manual_step_words.go_back_near_end"),
@@ -137,77 +138,67 @@ record ManualStepWords(String sentence, String why, List<ChoiceView> choices) {
                                         ends(test.plan().farEnds()))
                                 : "");
             case TIED ->
-                does(
+                new ManualStepWords(
                         Words.say(
                                 "manual_step_words.link_all_far_ends",
                                 ends(test.plan().linkedFar())),
                         Words.say("manual_step_words.each_one_caught_one"));
             case FREED ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.free_far_ends_keep"),
                         Words.say("manual_step_words.nothing_may_touch_not"));
             case FRAME_PROOF ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.both_probes_on_frame"),
                         Words.say("manual_step_words.painted_or_oxidised_spot"));
-            case POSITION_NAMED -> does(Words.say("manual_step_words.positions_moving_part", subject), "");
+            case POSITION_NAMED ->
+                new ManualStepWords(Words.say("manual_step_words.positions_moving_part", subject), "");
             case MOVED_TO ->
-                does(
+                new ManualStepWords(
                         about.isNothing()
                                 ? Words.say("manual_step_words.bring_moving_part_back")
                                 : Words.say("manual_step_words.bring_moving_part_hold", subject),
                         Words.say("manual_step_words.secure_against_moving_by"));
             case POSITION ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.set_switches_relays", subject),
                         Words.say("manual_step_words.leave_everything_else_as"));
             case BARRIERS ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.electronics_out_barriers_up"),
                         Words.say("manual_step_words.test_voltage_stands_on"));
             case DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.discharge_least_four_times"),
                         Words.say(
                                 "manual_step_words.long_cable_holds_charge",
                                 test.dischargedAt(manual.action())
                                         .map(end -> Words.say("manual_step_words.not_before", Times.second(end)))
                                         .orElse("")));
-            case MENDED -> does(Words.say("manual_step_words.repair", subject), "");
-            case SUBSTITUTE -> does(Words.say("manual_step_words.another_one_be_tried", subject), "");
+            case MENDED -> new ManualStepWords(Words.say("manual_step_words.repair", subject), "");
+            case SUBSTITUTE -> new ManualStepWords(Words.say("manual_step_words.another_one_be_tried", subject), "");
             case REPLUGGED ->
                 new ManualStepWords(
                         Words.say("manual_step_words.unplug_plug_again_nothing", title(assembly, about)),
-                        Words.say("manual_step_words.that_alone_may_cure"),
-                        symptoms(1));
+                        Words.say("manual_step_words.that_alone_may_cure"));
             case SUBSTITUTED ->
                 new ManualStepWords(
                         Words.say("manual_step_words.known_good_one_place", title(assembly, about)),
-                        Words.say("manual_step_words.if_works_now_that", substitute(test, about)),
-                        symptoms(1));
+                        Words.say("manual_step_words.if_works_now_that", substitute(test, about)));
             case RESET ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.reset_what_keeps_old"),
                         Words.say("manual_step_words.controller_that_latched_old"));
             case FUNCTION ->
                 new ManualStepWords(
                         Words.say("manual_step_words.try_does_work", subject),
-                        Words.say("manual_step_words.repair_proved_by_machine"),
-                        symptoms(1));
-            case OPENED -> does(Words.say("manual_step_words.restore", subject), "");
+                        Words.say("manual_step_words.repair_proved_by_machine"));
+            case OPENED -> new ManualStepWords(Words.say("manual_step_words.restore", subject), "");
             case PUT_BACK ->
-                does(
+                new ManualStepWords(
                         Words.say("manual_step_words.restore_2", place(assembly, about)),
                         Words.say("manual_step_words.everything_on_list_must"));
         };
-    }
-
-    private static ManualStepWords does(String sentence, String why) {
-        return new ManualStepWords(sentence, why, List.of());
-    }
-
-    private static ManualStepWords asks(String sentence, String why) {
-        return new ManualStepWords(sentence, why, symptoms(0));
     }
 
     /** The price of a substitute. */
@@ -235,7 +226,7 @@ record ManualStepWords(String sentence, String why, List<ChoiceView> choices) {
             case PIERCE -> Words.say("manual_step_words.pierces_insulation_which_be");
             case CUT -> Words.say("manual_step_words.cuts_which_be_made");
         };
-        return does(
+        return new ManualStepWords(
                 Words.say("manual_step_words.may_be_opened_takes", title(assembly, about), minutes, harm),
                 Words.say("manual_step_words.everything_that_needs_no"));
     }

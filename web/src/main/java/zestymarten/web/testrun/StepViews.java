@@ -83,7 +83,7 @@ final class StepViews {
                 List.of(),
                 byWords,
                 hint(manual, choice),
-                words.choices(),
+                ManualStepWords.choices(manual),
                 List.of());
     }
 

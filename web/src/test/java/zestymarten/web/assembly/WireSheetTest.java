@@ -115,8 +115,8 @@ class WireSheetTest {
         Assembly assembly = WireList.read(
                         "wire,from,to,colour,function,length_m,area_mm2\nW1,J1.1,J2.1,BN,horn,8.2,0.5\n")
                 .assembly("Cable", AssemblyKind.CABLE, "", Map.of());
-        WiringSheet sheet = WiringSheet.of(new Revision(1, 2, 3, "bench", java.time.Instant.EPOCH, assembly));
-        WiringSheet.WireLineOnPaper wire = sheet.wires().get(0);
+        AssemblySheet sheet = AssemblySheet.of(new Revision(1, 2, 3, "bench", java.time.Instant.EPOCH, assembly));
+        AssemblySheet.WireLineOnPaper wire = sheet.wires().get(0);
         assertThat(List.of(wire.wire(), wire.from(), wire.to(), wire.function(), wire.size()))
                 .containsExactly("W1", "J1.1", "J2.1", "horn", "8.2 m, 0.5 mm²");
         assertThat(wire.limit()).endsWith(" Ω");
@@ -136,15 +136,15 @@ class WireSheetTest {
                          "states": [{"id": "rest", "closed": []}, {"id": "held", "closed": ["SW"]}],
                          "frame": {"bonded": ["J2.3"]}}
                         """, new ArrayList<>()).orElseThrow();
-        WiringSheet sheet = WiringSheet.of(new Revision(1, 2, 3, "bench", java.time.Instant.EPOCH, assembly));
+        AssemblySheet sheet = AssemblySheet.of(new Revision(1, 2, 3, "bench", java.time.Instant.EPOCH, assembly));
         assertThat(sheet.joints())
                 .containsExactly(
-                        new WiringSheet.JointOnPaper("S1", "splice", "W1 W2 W3", "a probe reaches it"),
-                        new WiringSheet.JointOnPaper("T9", "joint", "W4 W5", "no probe reaches it"),
-                        new WiringSheet.JointOnPaper("J2.3", "bonded to the frame", "W5", ""));
+                        new AssemblySheet.JointOnPaper("S1", "splice", "W1 W2 W3", "a probe reaches it"),
+                        new AssemblySheet.JointOnPaper("T9", "joint", "W4 W5", "no probe reaches it"),
+                        new AssemblySheet.JointOnPaper("J2.3", "bonded to the frame", "W5", ""));
         assertThat(sheet.positions())
                 .containsExactly(
-                        new WiringSheet.PositionOnPaper("rest", "nothing closed"),
-                        new WiringSheet.PositionOnPaper("held", "closed: SW"));
+                        new AssemblySheet.PositionOnPaper("rest", "nothing closed"),
+                        new AssemblySheet.PositionOnPaper("held", "closed: SW"));
     }
 }

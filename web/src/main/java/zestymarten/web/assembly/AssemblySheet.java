@@ -26,7 +26,7 @@ import zestymarten.web.platform.Words;
  * @param made which revision it is, when and by whom it was made
  * @param temperature for which the limits hold
  */
-public record WiringSheet(
+public record AssemblySheet(
         String name,
         String made,
         String temperature,
@@ -36,7 +36,7 @@ public record WiringSheet(
         List<PositionOnPaper> positions,
         List<ConnectorOnPaper> connectors) {
 
-    public WiringSheet {
+    public AssemblySheet {
         wires = List.copyOf(wires);
         joints = List.copyOf(joints);
         parts = List.copyOf(parts);
@@ -67,7 +67,7 @@ public record WiringSheet(
     /** A connector and its cavities. */
     public record ConnectorOnPaper(String connector, String name, String layout, String pins) {}
 
-    static WiringSheet of(Revision revision) {
+    static AssemblySheet of(Revision revision) {
         Assembly assembly = revision.assembly();
         LimitRules limits = new LimitRules(AssemblyViews.SHOWN_AT_C, assembly.allowances(), Map.of());
         EngineeringFormat.FigureColumn column = EngineeringFormat.column(
@@ -76,10 +76,10 @@ public record WiringSheet(
                         .max()
                         .orElse(1),
                 "Ω");
-        return new WiringSheet(
+        return new AssemblySheet(
                 assembly.name(),
                 Words.say(
-                        "wiring_sheet.revision_by",
+                        "assembly_sheet.revision_by",
                         revision.number(),
                         Times.minute(revision.createdAt()),
                         revision.createdBy()),
@@ -88,9 +88,9 @@ public record WiringSheet(
                         .map(each -> wire(each, limits.of(each), column))
                         .toList(),
                 joints(assembly),
-                assembly.components().stream().map(WiringSheet::part).toList(),
+                assembly.components().stream().map(AssemblySheet::part).toList(),
                 positions(assembly),
-                assembly.connectors().stream().map(WiringSheet::connector).toList());
+                assembly.connectors().stream().map(AssemblySheet::connector).toList());
     }
 
     private static WireLineOnPaper wire(Conductor wire, Limit limit, EngineeringFormat.FigureColumn column) {
@@ -99,7 +99,7 @@ public record WiringSheet(
                 wire.from().name(),
                 wire.to().name(),
                 wire.colour().map(Colour::text).orElse(""),
-                wire.function().orElse(wire.spare() ? Words.say("wiring_sheet.spare") : ""),
+                wire.function().orElse(wire.spare() ? Words.say("assembly_sheet.spare") : ""),
                 size(wire),
                 column.text(limit.high().value()),
                 Words.say(
@@ -130,14 +130,14 @@ public record WiringSheet(
             boolean reached = joint.filter(Joint::probe).isPresent();
             return new JointOnPaper(
                     point.name(),
-                    joint.map(Joint::kind).orElseGet(() -> Words.say("wiring_sheet.joint")),
+                    joint.map(Joint::kind).orElseGet(() -> Words.say("assembly_sheet.joint")),
                     wiresAt(assembly, point),
-                    reached ? Words.say("wiring_sheet.probe_reaches") : Words.say("wiring_sheet.no_probe_reaches"));
+                    reached ? Words.say("assembly_sheet.probe_reaches") : Words.say("assembly_sheet.no_probe_reaches"));
         });
         Stream<JointOnPaper> bonds = assembly.terminals().stream()
                 .filter(assembly.bonded()::contains)
                 .map(pin -> new JointOnPaper(
-                        pin.name(), Words.say("wiring_sheet.bonded_frame"), wiresAt(assembly, pin), ""));
+                        pin.name(), Words.say("assembly_sheet.bonded_frame"), wiresAt(assembly, pin), ""));
         return Stream.concat(joints, bonds).toList();
     }
 
@@ -156,9 +156,9 @@ public record WiringSheet(
                         .map(each -> new PositionOnPaper(
                                 each.id(),
                                 each.closed().isEmpty()
-                                        ? Words.say("wiring_sheet.nothing_closed")
+                                        ? Words.say("assembly_sheet.nothing_closed")
                                         : Words.say(
-                                                "wiring_sheet.closed",
+                                                "assembly_sheet.closed",
                                                 each.closed().stream().sorted().collect(Collectors.joining(", ")))))
                         .toList();
     }
