@@ -51,7 +51,12 @@ public record Metal(String code, double resistivity, double coefficient) {
                 .toList();
     }
 
-    /** Its name. */
+    /** What it is called where one is chosen, shortly. */
+    public Message title() {
+        return Message.of("metal_title." + code.replace('-', '_'));
+    }
+
+    /** Its name as standards have it. */
     public Message words() {
         return Message.of("metal." + code.replace('-', '_'));
     }

@@ -27,7 +27,7 @@ enum AssemblyTable {
                     "metal",
                     Metal.codes().stream()
                             .map(each -> new TableChoice(
-                                    each, Metal.of(each).orElseThrow().words()))
+                                    each, Metal.of(each).orElseThrow().title()))
                             .toList()),
             choice(
                     "class",

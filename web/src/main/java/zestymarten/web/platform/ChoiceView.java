@@ -9,7 +9,7 @@ public record ChoiceView(String code, String word) {
     public static List<ChoiceView> metals() {
         return Metal.codes().stream()
                 .map(each -> new ChoiceView(
-                        each, Words.say(Metal.of(each).orElseThrow().words())))
+                        each, Words.say(Metal.of(each).orElseThrow().title())))
                 .toList();
     }
 }

@@ -58,6 +58,7 @@ class WordsTest {
             "check.",
             "speech.",
             "metal.",
+            "metal_title.",
             "table_column.",
             "insulation_limit.row_",
             "lead_verdict.",
