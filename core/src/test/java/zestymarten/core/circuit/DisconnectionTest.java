@@ -59,34 +59,34 @@ class DisconnectionTest {
     @ParameterizedTest(name = "{0} {1} A at {2} V, Ze {3}, R1+R2 {4}, final {5}: {6}")
     @CsvSource({
         // breakers: 0.95 x 230 / (5 x 32) = 1.3656 ohm; 1.3656 - 0.35 = 1.0156 hot, 0.8488 cold
-        "B, 32, 230, 0.35, 0.848, true, GOOD",
-        "B, 32, 230, 0.35, 0.850, true, FAULT",
+        "B, 32, 230, 0.35, 0.848, true, PASS",
+        "B, 32, 230, 0.35, 0.850, true, FAIL",
         // 0.95 x 230 / 160 for C16 as well
-        "C, 16, 230, 0.35, 0.848, true, GOOD",
-        "C, 16, 230, 0.35, 0.850, true, FAULT",
+        "C, 16, 230, 0.35, 0.848, true, PASS",
+        "C, 16, 230, 0.35, 0.850, true, FAIL",
         // a breaker that acts by heat takes up to a minute: not within 5 s either
-        "C, 16, 230, 0.35, 0.850, false, FAULT",
+        "C, 16, 230, 0.35, 0.850, false, FAIL",
         // D10: 0.95 x 230 / 200 = 1.0925; less 0.5 is 0.5925 hot, 0.4952 cold
-        "D, 10, 230, 0.5, 0.494, true, GOOD",
-        "D, 10, 230, 0.5, 0.497, true, FAULT",
+        "D, 10, 230, 0.5, 0.494, true, PASS",
+        "D, 10, 230, 0.5, 0.497, true, FAIL",
         // at 120 V half of it: B16 0.95 x 120 / 80 = 1.425; less 0.4 hot 1.025, cold 0.8567
-        "B, 16, 120, 0.4, 0.855, true, GOOD",
-        "B, 16, 120, 0.4, 0.858, true, FAULT",
+        "B, 16, 120, 0.4, 0.855, true, PASS",
+        "B, 16, 120, 0.4, 0.858, true, FAIL",
         // gG 16: 65 A in 5 s, 0.95 x 230 / 65 = 3.3615; less 0.8 hot 2.5615, cold 2.1408
-        "gG, 16, 230, 0.8, 2.140, false, GOOD",
+        "gG, 16, 230, 0.8, 2.140, false, PASS",
         // between its gates at 33 and 65 A nobody but its maker knows
-        "gG, 16, 230, 0.8, 2.143, false, UNTESTED",
+        "gG, 16, 230, 0.8, 2.143, false, NOT_TESTED",
         // 0.4 s: 150 A is sure, 1.4567 ohm; less 0.8 hot 0.6567, cold 0.5488
-        "gG, 16, 230, 0.8, 0.548, true, GOOD",
-        "gG, 16, 230, 0.8, 0.550, true, UNTESTED",
+        "gG, 16, 230, 0.8, 0.548, true, PASS",
+        "gG, 16, 230, 0.8, 0.550, true, NOT_TESTED",
         // below 33 A it surely lasts over 10 s: 0.95 x 230 / 33 = 6.6212; less 0.8 hot 5.8212, cold 4.8652
-        "gG, 16, 230, 0.8, 4.870, true, FAULT",
-        "gG, 16, 230, 0.8, 4.870, false, FAULT",
+        "gG, 16, 230, 0.8, 4.870, true, FAIL",
+        "gG, 16, 230, 0.8, 4.870, false, FAIL",
         // 63 A: 320 A in 5 s, 0.6828; less 0.2 hot 0.4828, cold 0.4035
-        "gG, 63, 230, 0.2, 0.403, false, GOOD",
-        "gG, 63, 230, 0.2, 0.404, false, UNTESTED",
+        "gG, 63, 230, 0.2, 0.403, false, PASS",
+        "gG, 63, 230, 0.2, 0.404, false, NOT_TESTED",
         // 10 A has no gate in the standard
-        "gG, 10, 230, 0.8, 1.0, true, UNTESTED",
+        "gG, 10, 230, 0.8, 1.0, true, NOT_TESTED",
     })
     void aProtectiveDeviceIsInTimeOnlyWhereItsStandardSaysSo(
             String kind, double rated, double volts, double ze, double loop, boolean last, ComparisonState expected) {
@@ -103,27 +103,27 @@ class DisconnectionTest {
 
     @ParameterizedTest(name = "{0}, {1} mA delayed {2}, Ze {3}, read {4} and {5} ms: {6}")
     @CsvSource({
-        "TN, 30, false, 3, 25, 20, GOOD",
+        "TN, 30, false, 3, 25, 20, PASS",
         // never read: it is not known that it works
-        "TN, 30, false, 3, 0, 0, UNTESTED",
-        "TN, 30, false, 3, 25, 0, UNTESTED",
+        "TN, 30, false, 3, 0, 0, NOT_TESTED",
+        "TN, 30, false, 3, 25, 0, NOT_TESTED",
         // 300 ms and 40 ms are the most
-        "TN, 30, false, 3, 300, 40, GOOD",
-        "TN, 30, false, 3, 301, 40, FAULT",
-        "TN, 30, false, 3, 300, 41, FAULT",
+        "TN, 30, false, 3, 300, 40, PASS",
+        "TN, 30, false, 3, 301, 40, FAIL",
+        "TN, 30, false, 3, 300, 41, FAIL",
         // the delayed kind must wait
-        "TN, 300, true, 3, 200, 100, GOOD",
-        "TN, 300, true, 3, 120, 100, FAULT",
-        "TN, 300, true, 3, 200, 151, FAULT",
+        "TN, 300, true, 3, 200, 100, PASS",
+        "TN, 300, true, 3, 120, 100, FAIL",
+        "TN, 300, true, 3, 200, 151, FAIL",
         // TT: 50 V / 30 mA = 1666.7 ohm, current 0.95 x 230 / 1500 = 0.1457 A = 4.9 times: 150 ms, 200 are allowed
-        "TT, 30, false, 1500, 25, 20, GOOD",
-        "TT, 30, false, 1670, 25, 20, FAULT",
+        "TT, 30, false, 1500, 25, 20, PASS",
+        "TT, 30, false, 1670, 25, 20, FAIL",
         // 100 mA: 500 ohm at most; at 450 ohm 0.4856 A = 4.9 times
-        "TT, 100, false, 450, 25, 20, GOOD",
-        "TT, 100, false, 501, 25, 20, FAULT",
+        "TT, 100, false, 450, 25, 20, PASS",
+        "TT, 100, false, 501, 25, 20, FAIL",
         // delayed, 300 mA at 100 ohm: 2.185 A = 7.3 times: 150 ms
-        "TT, 300, true, 100, 200, 100, GOOD",
-        "TT, 300, true, 170, 200, 100, FAULT",
+        "TT, 300, true, 100, 200, 100, PASS",
+        "TT, 300, true, 170, 200, 100, FAIL",
     })
     void aResidualCurrentDeviceCountsWhereItsTimesWereReadAndTheTouchVoltageIsLow(
             Earthing earthing, double mA, boolean delayed, double ze, double ms, double ms5, ComparisonState expected) {

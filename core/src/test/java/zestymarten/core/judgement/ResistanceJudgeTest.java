@@ -80,9 +80,9 @@ class ResistanceJudgeTest {
     @ParameterizedTest
     @CsvSource({
         "0.70, PASS, JOINED",
-        "0.796, WATCH, JOINED",
+        "0.796, MARGINAL, JOINED",
         "0.81, FAIL, JOINED",
-        "0.55, WATCH, JOINED",
+        "0.55, MARGINAL, JOINED",
         "9k9, FAIL, JOINED",
         "11k, FAIL, LEAK",
         "OL, FAIL, APART",
@@ -110,8 +110,8 @@ class ResistanceJudgeTest {
         "beep, FAIL, JOINED",
         "4k7, FAIL, JOINED",
         "0.4, FAIL, JOINED",
-        "880k, WATCH, LEAK",
-        "2M2, WATCH, APART",
+        "880k, MARGINAL, LEAK",
+        "2M2, MARGINAL, APART",
         "<50, FAIL, JOINED",
         "<1M, UNDECIDED, UNKNOWN",
         "jumps, FAIL, UNSTABLE"
