@@ -14,6 +14,7 @@ import zestymarten.core.check.CheckReading;
 import zestymarten.core.check.Conclusion;
 import zestymarten.core.check.GoodReading;
 import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testrun.StepState;
@@ -33,10 +34,9 @@ class CheckWords {
         List<CheckView.RowView> rows = check.item().questions().stream()
                 .map(each -> row(check, each, typed, locale))
                 .toList();
-        String outcome = check.outcome().name().toLowerCase(Locale.ROOT);
         return new CheckView(
                 state(check.outcome()).code(),
-                message("outcome." + outcome, locale),
+                word(check.outcome(), locale),
                 check.conclusions().stream().map(each -> said(each, locale)).toList(),
                 due.map(each -> ask(each, locale)).orElse(""),
                 rows);
@@ -63,10 +63,13 @@ class CheckWords {
                 expected(question, locale),
                 typed.getOrDefault(question.id(), ""),
                 state.code(),
-                verdict.map(each -> message("verdict." + each.name().toLowerCase(Locale.ROOT), locale))
-                        .orElse(""),
+                verdict.map(each -> word(each, locale)).orElse(""),
                 answer.map(each -> read(each, locale)).orElse(""),
                 check.due().filter(question::equals).isPresent());
+    }
+
+    private String word(Enum<?> result, Locale locale) {
+        return messages.getMessage(Message.of(result).code(), null, locale);
     }
 
     /** What is compared with others of its kind has no result before all of them were measured. */

@@ -26,6 +26,7 @@ import zestymarten.core.check.Conclusion;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Typed;
 import zestymarten.web.platform.Words;
 
@@ -59,7 +60,7 @@ class CheckWordsTest {
         Stream.of(Conclusion.Code.values()).forEach(each -> needed.add("check.says." + each.code()));
         Stream.of(CheckQuestion.CheckMeasurement.values()).forEach(each -> needed.add("check.ask." + each.code()));
         Stream.of(Check.CheckOutcome.values())
-                .forEach(each -> needed.add("check.outcome." + each.name().toLowerCase(Locale.ROOT)));
+                .forEach(each -> needed.add(Message.of(each).code()));
         Stream.of(CheckForm.Thing.values()).forEach(each -> needed.add("check.thing." + each.code()));
         assertThat(words.stringPropertyNames()).containsAll(needed);
     }
@@ -76,9 +77,7 @@ class CheckWordsTest {
         List<String> families = List.of(
                 "says",
                 "ask",
-                "outcome",
                 "thing",
-                "verdict",
                 "reason",
                 "source",
                 "subject",

@@ -58,7 +58,7 @@ class PracticePagesTest {
         type("J1.2 FRAME", "say open W2", "repair W2 spare", "J1.2 J2.2", "done");
         int points = Integer.parseInt(browser.text(".points b"));
         assertThat(points).as("one touch more than done well").isBetween(95, 100);
-        assertThat(browser.text(".scored")).contains("40 of 40", "nothing said wrongly", "It was: open W2");
+        assertThat(browser.text(".scored")).contains("40 of 40", "nothing said wrongly", "It was: open circuit W2");
         browser.click(".scored .do").waitForPath("/practice/\\d+/replay");
         browser.keys(Keys.ARROW_RIGHT).waitForPath("/practice/\\d+/replay\\?at=2");
         browser.keys(Keys.ARROW_RIGHT).waitForPath("/practice/\\d+/replay\\?at=3");
