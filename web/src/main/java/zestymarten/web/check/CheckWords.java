@@ -14,7 +14,6 @@ import zestymarten.core.check.CheckReading;
 import zestymarten.core.check.Conclusion;
 import zestymarten.core.check.GoodReading;
 import zestymarten.core.judgement.Judgement.Verdict;
-import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testrun.StepState;
@@ -36,7 +35,7 @@ class CheckWords {
                 .toList();
         return new CheckView(
                 state(check.outcome()).code(),
-                word(check.outcome(), locale),
+                Words.say(check.outcome()),
                 check.conclusions().stream().map(each -> said(each, locale)).toList(),
                 due.map(each -> ask(each, locale)).orElse(""),
                 rows);
@@ -63,13 +62,9 @@ class CheckWords {
                 expected(question, locale),
                 typed.getOrDefault(question.id(), ""),
                 state.code(),
-                verdict.map(each -> word(each, locale)).orElse(""),
+                verdict.map(Words::say).orElse(""),
                 answer.map(each -> read(each, locale)).orElse(""),
                 check.due().filter(question::equals).isPresent());
-    }
-
-    private String word(Enum<?> result, Locale locale) {
-        return messages.getMessage(Message.of(result).code(), null, locale);
     }
 
     /** What is compared with others of its kind has no result before all of them were measured. */

@@ -57,7 +57,7 @@ class PracticePagesTest {
         browser.see(".answer", "more than 20 MΩ").see(".log", "J1.2 J2.2");
         type("J1.2 FRAME", "say open W2", "repair W2 spare", "J1.2 J2.2", "done");
         int points = Integer.parseInt(browser.text(".points b"));
-        assertThat(points).as("one touch more than done well").isBetween(95, 100);
+        assertThat(points).as("one measurement more than done well").isBetween(95, 100);
         assertThat(browser.text(".scored")).contains("40 of 40", "nothing said wrongly", "It was: open circuit W2");
         browser.click(".scored .do").waitForPath("/practice/\\d+/replay");
         browser.keys(Keys.ARROW_RIGHT).waitForPath("/practice/\\d+/replay\\?at=2");
