@@ -61,6 +61,7 @@ need_to_run() {
 need_to_test() {
   need_to_run
   need chromium command -v chromium
+  need chromium-headless-shell command -v chromium-headless-shell
   need chromium-driver command -v chromedriver
   need nodejs command -v node
   need shellcheck command -v shellcheck

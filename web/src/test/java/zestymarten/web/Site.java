@@ -43,6 +43,11 @@ public final class Site implements AutoCloseable {
         return new Ladder(new Browser("http://127.0.0.1:" + line.port()), line);
     }
 
+    /** A browser of its own that plays and hears sounds. */
+    public Browser browserWithSound() {
+        return Browser.withSound(url());
+    }
+
     /** A browser and its line. */
     public record Ladder(Browser browser, Wire line) implements AutoCloseable {
         @Override

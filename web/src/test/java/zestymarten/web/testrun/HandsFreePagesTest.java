@@ -2,8 +2,10 @@ package zestymarten.web.testrun;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.openqa.selenium.Keys;
 import zestymarten.web.Browser;
@@ -12,6 +14,7 @@ import zestymarten.web.Workshop;
 
 /** The meter's beep is heard, said back and saved, and nothing else is. */
 @ExtendWith(Workshop.class)
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class HandsFreePagesTest {
     /** A microphone whose tone is switched by {@code window.beep(true)}. */
     private static final String MICROPHONE = """
@@ -44,9 +47,14 @@ class HandsFreePagesTest {
     private final Site site;
     private final Browser browser;
 
-    HandsFreePagesTest(Site site, Browser browser) {
+    HandsFreePagesTest(Site site) {
         this.site = site;
-        this.browser = browser;
+        browser = site.browserWithSound();
+    }
+
+    @AfterAll
+    void close() {
+        browser.close();
     }
 
     @AfterEach
