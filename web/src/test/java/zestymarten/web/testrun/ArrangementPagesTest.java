@@ -207,10 +207,12 @@ class ArrangementPagesTest {
         hands.begin(wiring, "S-1", "input[name=quick]").press("b").type("0.30", "OL", "OL");
         browser.see(".result", "Open").keys(Keys.ENTER).gone(".result");
         hands.type("0.58").press(5, "n");
-        browser.keys("w").waitForPath("/runs/\\d+/diagnosis").click(".repair summary");
+        browser.keys("w").waitForPath("/runs/\\d+/diagnosis");
+        String diagnosis = browser.path();
+        browser.click(".repair summary");
         browser.click(".repair select[name=way] option[value=SPLICE]").click(".repair .do");
         browser.see("main", "Before it is spliced, read each remaining length: W1 from J1.1, W1 from J2.1.");
-        browser.driver().navigate().back();
+        browser.open(diagnosis).click(".repair summary");
         browser.see(".repair", "Before a splice").click(".repair select[name=way] option[value=SPARE]");
         assertThat(browser.texts(".repair select[name=spare] option")).containsExactly("SP1");
         browser.click(".repair .do").waitForPath("/runs/\\d+").see(".sentence", "Black on J1.1, red on J2.1.");
