@@ -79,7 +79,7 @@ public final class Nodes {
         for (int i = 1; i <= CORES; i++) {
             list.append("J1.").append(i).append(",J2.").append(i).append('\n');
         }
-        HttpResponse<String> made = send(HttpClient.newHttpClient(), post("/api/v1/assemblies?name=Nodes", "text/csv", list.toString()));
+        HttpResponse<String> made = send(HttpClient.newHttpClient(), post("/api/v1/assemblies?name=Nodes%20" + System.currentTimeMillis(), "text/csv", list.toString()));
         return number(made);
     }
 

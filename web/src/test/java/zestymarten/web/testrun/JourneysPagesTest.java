@@ -70,7 +70,7 @@ class JourneysPagesTest {
     @Test
     void aSecondBreakThatIsFoundWhileMendingIsAFindingOfItsOwn() {
         long cable = site.wiring(
-                site.fresh("Mended"), "wire,from,to,length_m,area_mm2\nW1,J1.1,J2.1,40,0.5\nW2,J1.2,J2.2,40,0.5\n");
+                site.fresh("Repaired"), "wire,from,to,length_m,area_mm2\nW1,J1.1,J2.1,40,0.5\nW2,J1.2,J2.2,40,0.5\n");
         technician.begin(cable, "M-1", "input[name=quick]");
         Map<String, String> joined = BenchHand.straight(2, "1.6");
         joined.remove("J1.2 J2.2");
