@@ -12,7 +12,12 @@ private_database() { # private_database NAME: a cluster of its own that is gone 
 }
 
 check() {
-  [ $# = 0 ] || fail "'test' takes no options."
+  local trials=()
+  case "$*" in
+    '') ;;
+    --all-trials) trials=(-Dtrials.all=true) ;;
+    *) fail "'test' takes no options but --all-trials, not '$*'." ;;
+  esac
   need_to_test
   install_missing
   use_java
@@ -22,7 +27,7 @@ check() {
   make_database marten_2 # the tests of the pages run two by two
   cd "$here"
   forget_classes
-  mvn -B -ntp verify
+  mvn -B -ntp verify "${trials[@]}"
 }
 
 shots() {

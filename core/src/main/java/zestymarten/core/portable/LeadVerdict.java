@@ -26,15 +26,19 @@ public record LeadVerdict(LeadOutcome outcome, List<LeadTest.ItemAnswer> answers
         /** Into service, with a label. */
         PASS,
         /** Into service, with an earlier date: something is close to its limit. */
-        WATCH,
+        MARGINAL,
         /** Into quarantine. */
         FAIL,
         /** Read on the screws: no fault there, and no pass of the contacts either. */
         SCREWS_ONLY;
 
-        /** As it is stored. */
+        private static final String STORED_MARGINAL = "watch";
+
+        /** As it is stored. What was recorded by an earlier word is never written anew. */
         public String code() {
-            return name().toLowerCase(Locale.ROOT).replace('_', ' ');
+            return this == MARGINAL
+                    ? STORED_MARGINAL
+                    : name().toLowerCase(Locale.ROOT).replace('_', ' ');
         }
 
         /**
@@ -43,7 +47,9 @@ public record LeadVerdict(LeadOutcome outcome, List<LeadTest.ItemAnswer> answers
          * @throws IllegalArgumentException if there is none
          */
         public static LeadOutcome of(String code) {
-            return valueOf(code.replace(' ', '_').toUpperCase(Locale.ROOT));
+            return code.equals(STORED_MARGINAL)
+                    ? MARGINAL
+                    : valueOf(code.replace(' ', '_').toUpperCase(Locale.ROOT));
         }
 
         /** Whether the lead is done with for the day. */
@@ -100,7 +106,7 @@ public record LeadVerdict(LeadOutcome outcome, List<LeadTest.ItemAnswer> answers
         if (check.onScrews()) {
             return LeadOutcome.SCREWS_ONLY;
         }
-        return answers.stream().anyMatch(each -> each.is(Verdict.MARGINAL)) ? LeadOutcome.WATCH : LeadOutcome.PASS;
+        return answers.stream().anyMatch(each -> each.is(Verdict.MARGINAL)) ? LeadOutcome.MARGINAL : LeadOutcome.PASS;
     }
 
     /** Such as {@code core PE}. */

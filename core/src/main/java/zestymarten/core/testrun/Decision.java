@@ -28,7 +28,7 @@ public enum Decision {
     public static Decision after(RunOutcome outcome) {
         return switch (outcome) {
             case PASS -> RELEASE;
-            case WATCH -> WATCH;
+            case MARGINAL -> WATCH;
             case FAIL, INCOMPLETE -> QUARANTINE;
         };
     }

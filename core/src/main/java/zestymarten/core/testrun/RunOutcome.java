@@ -5,11 +5,13 @@ public enum RunOutcome {
     /** Everything was tested and nothing was found. */
     PASS("pass"),
     /** Everything was tested and passes, but something is near its limit or odd. */
-    WATCH("marginal"),
+    MARGINAL("marginal"),
     /** Something is wrong. */
     FAIL("fail"),
     /** Nothing is known to be wrong, but not everything was tested. */
     INCOMPLETE("incomplete");
+
+    private static final String STORED_MARGINAL = "WATCH";
 
     private final String code;
 
@@ -21,10 +23,24 @@ public enum RunOutcome {
     public StepState state() {
         return switch (this) {
             case PASS -> StepState.PASS;
-            case WATCH -> StepState.MARGINAL;
+            case MARGINAL -> StepState.MARGINAL;
             case FAIL -> StepState.FAIL;
             case INCOMPLETE -> StepState.DOUBTFUL;
         };
+    }
+
+    /** As it is stored. An end that was recorded by an earlier word is never written anew: its seal is over that word. */
+    public String stored() {
+        return this == MARGINAL ? STORED_MARGINAL : name();
+    }
+
+    /**
+     * What is stored by such a word.
+     *
+     * @throws IllegalArgumentException if nothing is
+     */
+    public static RunOutcome ofStored(String word) {
+        return word.equals(STORED_MARGINAL) ? MARGINAL : valueOf(word);
     }
 
     /** As programs know it: {@code pass}, {@code marginal}, {@code fail}, {@code incomplete}. */

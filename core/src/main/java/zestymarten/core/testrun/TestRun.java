@@ -566,6 +566,6 @@ public final class TestRun {
         if (left() > 0 || schedule.isAny(StepState.SKIPPED) || schedule.isAny(StepState.DOUBTFUL) || hasUnseenLegs()) {
             return RunOutcome.INCOMPLETE;
         }
-        return schedule.isAny(StepState.MARGINAL) ? RunOutcome.WATCH : RunOutcome.PASS;
+        return schedule.isAny(StepState.MARGINAL) ? RunOutcome.MARGINAL : RunOutcome.PASS;
     }
 }

@@ -11,10 +11,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import zestymarten.core.finding.Priors;
 import zestymarten.core.finding.Symptoms;
+import zestymarten.core.quantity.Trials;
 
 /** An analysis that takes over what an earlier one has found answers as one that is made anew, in whatever order was read. */
 class FollowedAnalysisTest {
-    private static final int UNITS = 2;
+    private static final int UNITS = Trials.of(8);
+
+    /** An analysis that is made anew costs a search among the faults. */
+    private static final int COMPARED_EVERY = Trials.ALL ? 1 : 3;
 
     private static List<Observation> observations(RandomUnit unit, Design design, Random random) {
         List<Observation> all = new ArrayList<>();
@@ -54,9 +58,12 @@ class FollowedAnalysisTest {
         for (Observation next : observations(unit, design, random)) {
             made.add(next);
             Optional<UnitAnalysis> more = kept.with(next);
+            if (more.isPresent() && followed++ % COMPARED_EVERY > 0) {
+                kept = more.get();
+                continue;
+            }
             UnitAnalysis whole = anew(design, made);
             if (more.isPresent()) {
-                followed++;
                 assertThat(found(more.get()))
                         .as("%s: %s, after %d readings", which, unit.truth(), made.size())
                         .isEqualTo(found(whole));
@@ -72,7 +79,8 @@ class FollowedAnalysisTest {
     void whatAReadingLeavesAsItIsNeedNotBeFoundAgain(RandomUnit.Family family) {
         Random random = new Random(3 + family.name().hashCode());
         int followed = 0;
-        for (int i = 0; i < UNITS; i++) {
+        int units = family == RandomUnit.Family.RING ? UNITS / 2 : UNITS; // a ring takes as long as all others
+        for (int i = 0; i < units; i++) {
             followed += followed(RandomUnit.of(random, family).broken(1 + random.nextInt(3)), random, family + " " + i);
         }
         assertThat(followed).as("readings that changed nothing").isPositive();
@@ -85,7 +93,7 @@ class FollowedAnalysisTest {
             names = {"PLAIN", "LENGTHS"})
     void aTurnedPlugIsDoubtedByWhatReadsApartWhereItShouldJoin(RandomUnit.Family family) {
         Random random = new Random(17 + family.name().hashCode());
-        for (int i = 0; i < 2 * UNITS; i++) {
+        for (int i = 0; i < UNITS; i++) {
             followed(RandomUnit.of(random, family).patterned().broken(1), random, family + " " + i);
         }
     }

@@ -16,11 +16,12 @@ import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.quantity.Trials;
 
 /** What follows from readings needs no reading, and what does not follow is never said to. */
 class ImpliedTest {
     private static final String FOUR = "wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\nW4,J1.4,J2.4\n";
-    private static final int UNITS = 60;
+    private static final int UNITS = Trials.of(60);
     private static final double THROUGH_OHM = 10_000;
 
     private static List<Implied.ImpliedPair> implied(String... readings) {

@@ -15,10 +15,11 @@ import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.Finding;
 import zestymarten.core.judgement.Judgement;
+import zestymarten.core.quantity.Trials;
 
 /** Complete evidence names exactly what is wrong, whatever the unit is made of; what it cannot tell it says. */
 class UnitAnalysisTest {
-    private static final int UNITS = 70;
+    private static final int UNITS = Trials.of(70);
 
     private static String name(Finding finding) {
         return finding.kind() + " " + new TreeSet<>(finding.named());

@@ -13,10 +13,11 @@ import org.junit.jupiter.api.Test;
 import zestymarten.core.conductor.Breaker;
 import zestymarten.core.quantity.English;
 import zestymarten.core.quantity.MeterReading;
+import zestymarten.core.quantity.Trials;
 
 /** Seeded circuits whose protective conductor is not whole: none is called good, of none it is said that a fault is cut off. */
 class CircuitSafetyTest {
-    private static final int EACH = 20;
+    private static final int EACH = Trials.of(20);
 
     private static final Supply SUPPLY = new Supply(
             230,
@@ -55,7 +56,7 @@ class CircuitSafetyTest {
                         .flatMap(kind -> circuits(kind, ring)))
                 .filter(each -> isOfProtective(each.pattern()))
                 .toList();
-        assertThat(dangerous).hasSizeGreaterThan(120);
+        assertThat(dangerous).hasSizeGreaterThan(6 * EACH);
         dangerous.parallelStream().forEach(each -> {
             CircuitReport sheet = sheet(each);
             assertThat(sheet.verdict()).as(each.pattern().toString()).isEqualTo(CircuitComparison.ComparisonState.FAIL);

@@ -1,6 +1,7 @@
 package zestymarten.core.circuit;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assumptions.assumeThat;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -10,14 +11,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import zestymarten.core.quantity.Trials;
 
 /**
  * Which pattern is taken for which over seeded circuits. The table in {@code docs/circuit-patterns.md} is what this calculates; run
- * with {@code -Dmarten.write-docs=true} to write it anew.
+ * with {@code -Dtrials.all=true -Dmarten.write-docs=true} to write it anew.
  */
 class ConfusionTest {
     private static final Path DOCS = Path.of("../docs/circuit-patterns.md");
-    private static final int EACH = 15;
+    private static final int EACH = Trials.of(15);
     private static final int MAX_MORE = 8;
     private static final List<String> RING = List.of(
             "good",
@@ -105,7 +107,16 @@ class ConfusionTest {
     }
 
     @Test
-    void patternsAreRecognisedInTheNoiseAndTheTableInTheDocsSaysHowOften() throws IOException {
+    void patternsAreRecognisedInTheNoise() {
+        for (Row row : rows(RING, true, true)) {
+            assertThat(row.named).as(row.kind).isGreaterThanOrEqualTo(EACH * 9 / 10);
+            assertThat(row.placed).as(row.kind).isGreaterThanOrEqualTo(EACH * 8 / 10);
+        }
+    }
+
+    @Test
+    void theTableInTheDocsSaysHowOften() throws IOException {
+        assumeThat(Trials.ALL).as("the table counts all trials").isTrue();
         List<Row> rings = rows(RING, true, true);
         List<Row> radials = rows(RADIAL, false, true);
         List<Row> unknownRings = rows(WITHOUT_LENGTHS, true, false);
@@ -135,9 +146,5 @@ class ConfusionTest {
             Files.writeString(DOCS, text);
         }
         assertThat(Files.readString(DOCS)).isEqualTo(text);
-        for (Row row : rings) {
-            assertThat(row.named).as(row.kind).isGreaterThanOrEqualTo(EACH * 9 / 10);
-            assertThat(row.placed).as(row.kind).isGreaterThanOrEqualTo(EACH * 8 / 10);
-        }
     }
 }

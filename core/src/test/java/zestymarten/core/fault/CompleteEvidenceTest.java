@@ -1,6 +1,7 @@
 package zestymarten.core.fault;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assumptions.assumeThat;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,6 +20,7 @@ import zestymarten.core.assembly.Terminal;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
+import zestymarten.core.quantity.Trials;
 
 /** Whatever is wrong with a unit, complete evidence names exactly that. */
 class CompleteEvidenceTest {
@@ -34,7 +36,7 @@ class CompleteEvidenceTest {
     @CsvSource({"4", "7", "12", "25"})
     void namesExactlyTheFaultsOfCablesOfWhichEveryPairIsRead(int wires) {
         Random random = new Random(wires);
-        for (int i = 0; i < 100; i++) {
+        for (int i = 0; i < Trials.of(100); i++) {
             RandomHarness cable = RandomHarness.cable(random, wires).sabotage(random.nextInt(4));
             Probe probe = new Probe(cable.unit(), CONDITIONS, random, 0);
             Analysis analysis =
@@ -51,8 +53,11 @@ class CompleteEvidenceTest {
     @CsvSource({"8, 100", "30, 60", "120, 15", "500, 2", "2000, 1"})
     @Timeout(120)
     void namesExactlyTheFaultsOfHarnessesWithSplicesAndParts(int wires, int units) {
+        assumeThat(wires <= 500 || Trials.ALL)
+                .as("the largest takes half a minute")
+                .isTrue();
         Random random = new Random(wires);
-        for (int i = 0; i < units; i++) {
+        for (int i = 0; i < Trials.of(units); i++) {
             RandomHarness harness = RandomHarness.harness(random, wires).sabotage(i == 0 ? 6 : random.nextInt(7));
             Probe probe = new Probe(harness.unit(), CONDITIONS, random, 0);
             List<AnalysisReading> readings = Bench.readings(harness.design(), CONDITIONS, probe);
@@ -96,7 +101,7 @@ class CompleteEvidenceTest {
     @Test
     void faultsThatComeOneByOneAreNamedOrAreAmongTheAlternatives() {
         Map<String, List<String>> missed = new LinkedHashMap<>();
-        for (int i = 0; i < 300; i++) {
+        for (int i = 0; i < Trials.of(300); i++) {
             Random random = new Random(i);
             int wires = 4 + random.nextInt(8);
             RandomHarness cable = RandomHarness.cable(random, wires).strike(0.25 / wires);

@@ -9,7 +9,7 @@ class DecisionTest {
     @Test
     void followsFromTheOutcome() {
         assertThat(Decision.after(RunOutcome.PASS)).isEqualTo(Decision.RELEASE);
-        assertThat(Decision.after(RunOutcome.WATCH)).isEqualTo(Decision.WATCH);
+        assertThat(Decision.after(RunOutcome.MARGINAL)).isEqualTo(Decision.WATCH);
         assertThat(Decision.after(RunOutcome.FAIL)).isEqualTo(Decision.QUARANTINE);
         assertThat(Decision.after(RunOutcome.INCOMPLETE)).isEqualTo(Decision.QUARANTINE);
     }
@@ -34,9 +34,9 @@ class DecisionTest {
 
     @Test
     void whatIsWatchedIsDueAgain() {
-        assertThat(Decision.WATCH.refusal(RunOutcome.WATCH, false, false).map(English::of))
+        assertThat(Decision.WATCH.refusal(RunOutcome.MARGINAL, false, false).map(English::of))
                 .contains("A unit that is watched needs a next test: a date, hours or cycles.");
-        assertThat(Decision.WATCH.refusal(RunOutcome.WATCH, false, true).map(English::of))
+        assertThat(Decision.WATCH.refusal(RunOutcome.MARGINAL, false, true).map(English::of))
                 .isEmpty();
         assertThat(Decision.RELEASE.refusal(RunOutcome.PASS, false, false).map(English::of))
                 .isEmpty();

@@ -15,6 +15,7 @@ import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.WireList;
+import zestymarten.core.quantity.Trials;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestMethod;
@@ -142,7 +143,7 @@ class KeptStateTest {
 
     @Test
     void aKeptStateAnswersAsOneThatIsMadeAnewAfterEveryEntry() {
-        for (long seed = 1; seed <= 3; seed++) {
+        for (long seed = 1; seed <= Trials.of(3); seed++) {
             play(TestMethod.BOTH_ENDS, 5, seed);
             play(TestMethod.EACH_TO_REST, 4, seed);
             play(TestMethod.BY_HALVES, 5, seed);

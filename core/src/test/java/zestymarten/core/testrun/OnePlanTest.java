@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.RandomUnit;
 import zestymarten.core.judgement.Expectation;
+import zestymarten.core.quantity.Trials;
 import zestymarten.core.testplan.ProbePlacement;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
@@ -22,7 +23,7 @@ import zestymarten.core.testplan.Tool;
 
 /** What is offered, what a plan lists and what a fresh test of a good unit asks are the same, at the same price. */
 class OnePlanTest {
-    private static final int UNITS = 4;
+    private static final int UNITS = Trials.of(4);
     private static final Set<TestMethod> METHODS = EnumSet.complementOf(EnumSet.of(TestMethod.INSULATION));
 
     @ParameterizedTest

@@ -50,6 +50,6 @@ class UnitsApi {
                 Optional.ofNullable(line.dueOn()),
                 Optional.ofNullable(line.lastRun()),
                 Optional.ofNullable(line.lastOutcome())
-                        .map(each -> RunOutcome.valueOf(each).code()));
+                        .map(each -> RunOutcome.ofStored(each).code()));
     }
 }

@@ -54,14 +54,14 @@ class Surroundings {
     public static final class PageWords {
         /** The outcome of a run in words; empty while it is under way. */
         public String outcome(@Nullable String outcome) {
-            return outcome == null ? Words.say("run_outcome.under_way") : Words.say(RunOutcome.valueOf(outcome));
+            return outcome == null ? Words.say("run_outcome.under_way") : Words.say(RunOutcome.ofStored(outcome));
         }
 
         /** The state stroke of an outcome. */
         public String state(@Nullable String outcome) {
             return outcome == null
                     ? StepState.NOT_TESTED.code()
-                    : RunOutcome.valueOf(outcome).state().code();
+                    : RunOutcome.ofStored(outcome).state().code();
         }
 
         /** Whether so short a text is looked for at the beginning alone. */

@@ -249,10 +249,10 @@ class BatchController {
         BatchTests.Day day = days.find(id);
         record LeadLabel(String tag, boolean marginal, String due) {}
         List<LeadLabel> labels = day.leads().stream()
-                .filter(each -> each.isIn(LeadVerdict.LeadOutcome.PASS) || each.isIn(LeadVerdict.LeadOutcome.WATCH))
+                .filter(each -> each.isIn(LeadVerdict.LeadOutcome.PASS) || each.isIn(LeadVerdict.LeadOutcome.MARGINAL))
                 .map(each -> new LeadLabel(
                         each.tag(),
-                        each.isIn(LeadVerdict.LeadOutcome.WATCH),
+                        each.isIn(LeadVerdict.LeadOutcome.MARGINAL),
                         units.find(java.util.Objects.requireNonNull(each.unitId()))
                                 .due()
                                 .text()))

@@ -170,7 +170,7 @@ class BatchTests {
                 units.setState(unitId, UnitState.IN_SERVICE);
                 units.setDue(unitId, new DueDate(today.plusMonths(day.months()), null, null));
             }
-            case WATCH -> {
+            case MARGINAL -> {
                 units.setState(unitId, UnitState.IN_SERVICE);
                 units.setDue(unitId, new DueDate(today.plusDays(day.months() * 30L / SOONER), null, null));
             }

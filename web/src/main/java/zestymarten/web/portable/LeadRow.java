@@ -38,7 +38,7 @@ record LeadRow(
     static StepState state(LeadVerdict.LeadOutcome outcome) {
         return switch (outcome) {
             case PASS -> StepState.PASS;
-            case WATCH, SCREWS_ONLY -> StepState.MARGINAL;
+            case MARGINAL, SCREWS_ONLY -> StepState.MARGINAL;
             case FAIL -> StepState.FAIL;
             case INCOMPLETE -> StepState.NOT_TESTED;
         };

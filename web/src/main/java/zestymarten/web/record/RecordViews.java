@@ -124,7 +124,7 @@ class RecordViews {
                 repaired > 0
                         ? Words.say("record_views.found_and_repaired", repaired)
                         : Words.say("record_views.everything_was_tested_nothing");
-            case WATCH ->
+            case MARGINAL ->
                 (repaired > 0 ? Words.say("record_views.found_and_repaired", repaired) + " " : "")
                         + Words.say("record_views.everything_was_tested_passes");
             case FAIL -> Words.say("record_views.faults_were_found", findings) + untested;

@@ -184,7 +184,7 @@ class Releases {
         } else if (last.released()) {
             return Optional.of(Message.of("releases.already"));
         }
-        Decision decision = Decision.after(RunOutcome.valueOf(outcome));
+        Decision decision = Decision.after(RunOutcome.ofStored(outcome));
         if (decision == Decision.QUARANTINE) {
             return Optional.of(Message.of("releases.last_test"));
         }

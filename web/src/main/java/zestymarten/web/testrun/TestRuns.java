@@ -241,7 +241,7 @@ public class TestRuns {
         Optional<RunSnapshot.RunEnd> end = row.outcome() == null
                 ? Optional.empty()
                 : Optional.of(new RunSnapshot.RunEnd(
-                        RunOutcome.valueOf(row.outcome()),
+                        RunOutcome.ofStored(row.outcome()),
                         Objects.requireNonNull(row.endedBy()),
                         Objects.requireNonNull(row.endedAt())));
         return new RunSnapshot(
@@ -326,11 +326,11 @@ public class TestRuns {
                 .asBuilt()
                 .ifPresent(built -> assemblies.reviseUnit(run.revision().assemblyId(), run.unitId(), built, by));
         boolean signed = assemblies.needsSignOff(run.revision().assemblyId());
-        mapper.insertEnd(runId, outcome.name(), summary, by, clock.instant());
+        mapper.insertEnd(runId, outcome.stored(), summary, by, clock.instant());
         units.setState(
                 run.unitId(),
                 switch (outcome) {
-                    case PASS, WATCH -> signed ? UnitState.ON_THE_BENCH : UnitState.IN_SERVICE;
+                    case PASS, MARGINAL -> signed ? UnitState.ON_THE_BENCH : UnitState.IN_SERVICE;
                     case FAIL -> UnitState.QUARANTINED;
                     case INCOMPLETE -> UnitState.ON_THE_BENCH;
                 });

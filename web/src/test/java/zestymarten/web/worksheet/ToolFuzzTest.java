@@ -29,12 +29,12 @@ import zestymarten.web.Workshop;
 
 /**
  * Random figures and nonsense in every field of every tool: the answer is never a fault of the server, and what was typed
- * stands in its field afterwards. {@code MARTEN_FUZZ} says how many forms are sent to each.
+ * stands in its field afterwards. {@code ./marten test --all-trials} sends more forms to each.
  */
 @ExtendWith(Workshop.class)
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class ToolFuzzTest {
-    private static final int FORMS = Integer.parseInt(System.getenv().getOrDefault("MARTEN_FUZZ", "30"));
+    private static final int FORMS = Boolean.getBoolean("trials.all") ? 60 : 15;
 
     /** The forms grow by what is chosen; after so many the tool is opened anew. */
     private static final int IN_A_ROW = 15;
