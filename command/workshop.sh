@@ -27,7 +27,13 @@ check() {
   make_database marten_2 # the tests of the pages run two by two
   cd "$here"
   forget_classes
-  mvn -B -ntp verify "${trials[@]}"
+  mvn -B -ntp -pl core verify -DskipTests
+  mvn -B -ntp -pl core surefire:test "${trials[@]}" >"$data/core.log" 2>&1 & # beside the compiler, which takes one processor
+  local core=$! failed=""
+  mvn -B -ntp verify -Dcore.tested.beside=true "${trials[@]}" || failed="the tests of the pages or the command"
+  wait "$core" || failed="the tests of the core${failed:+ and $failed}"
+  cat "$data/core.log"
+  [ -z "$failed" ] || fail "Something is wrong in $failed; see above."
 }
 
 shots() {

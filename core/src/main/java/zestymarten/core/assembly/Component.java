@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Bounds;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 
@@ -102,13 +103,7 @@ public record Component(
     }
 
     private static void require(String id, String what, OptionalDouble value, double maximum, String unit) {
-        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= maximum)) {
-            throw new NotAccepted(
-                    "component.out_of_range",
-                    id,
-                    Message.of(what),
-                    NotAccepted.given(value.getAsDouble(), unit),
-                    NotAccepted.given(maximum, unit));
-        }
+        value.ifPresent(
+                given -> Bounds.aboveZero(given, maximum, unit, "component.out_of_range", id, Message.of(what)));
     }
 }

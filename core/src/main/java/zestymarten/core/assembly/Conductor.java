@@ -2,6 +2,7 @@ package zestymarten.core.assembly;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zestymarten.core.quantity.Bounds;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 
@@ -62,14 +63,8 @@ public record Conductor(
     }
 
     private static void require(String id, String what, OptionalDouble value, double maximum, String unit) {
-        if (value.isPresent() && !(value.getAsDouble() > 0 && value.getAsDouble() <= maximum)) {
-            throw new NotAccepted(
-                    "conductor.out_of_range",
-                    id,
-                    Message.of(what),
-                    NotAccepted.given(value.getAsDouble(), unit),
-                    NotAccepted.given(maximum, unit));
-        }
+        value.ifPresent(
+                given -> Bounds.aboveZero(given, maximum, unit, "conductor.out_of_range", id, Message.of(what)));
     }
 
     /** A conductor of which only the ends are known. */

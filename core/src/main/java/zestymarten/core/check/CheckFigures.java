@@ -4,7 +4,6 @@ import java.util.Optional;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MessageArgument;
-import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Ohms;
 
 /** Limits and figures of things that are checked by themselves. */
@@ -39,16 +38,5 @@ final class CheckFigures {
         return answer.question().expected() instanceof GoodReading.Resistance known
                 ? MessageArgument.of(known.limit().high())
                 : Message.NONE;
-    }
-
-    static double required(double value, double maximum, String what, String unit) {
-        if (!(value > 0 && value <= maximum)) {
-            throw new NotAccepted(
-                    "check_figures.out_of_range",
-                    Message.of(what),
-                    NotAccepted.given(value, unit),
-                    NotAccepted.given(maximum, unit));
-        }
-        return value;
     }
 }

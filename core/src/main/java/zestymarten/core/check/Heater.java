@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.Bounds;
 
 /**
  * A heating element, cold. Cold it may have up to {@value #COLD} less than hot, by its metal; {@value #ABOVE} more is its
@@ -17,7 +18,7 @@ public record Heater(double ohm) implements CheckedItem {
     private static final double MAX_OHM = 1e6;
 
     public Heater {
-        CheckFigures.required(ohm, MAX_OHM, "check_figures.what_the_heater_s_resistance", "Ω");
+        Bounds.aboveZero("check_figures.what_the_heater_s_resistance", ohm, MAX_OHM, "Ω");
     }
 
     /**
@@ -26,9 +27,9 @@ public record Heater(double ohm) implements CheckedItem {
      * @throws IllegalArgumentException if a figure is not above 0
      */
     public static Heater of(double volts, double watts) {
-        return new Heater(CheckFigures.required(volts, 1e5, "check_figures.what_the_voltage", "V")
+        return new Heater(Bounds.aboveZero("check_figures.what_the_voltage", volts, 1e5, "V")
                 * volts
-                / CheckFigures.required(watts, 1e7, "check_figures.what_the_power", "W"));
+                / Bounds.aboveZero("check_figures.what_the_power", watts, 1e7, "W"));
     }
 
     @Override

@@ -4,6 +4,7 @@ import java.util.List;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
+import zestymarten.core.quantity.Bounds;
 import zestymarten.core.quantity.NotAccepted;
 
 /** Any two points, and what is expected between them. */
@@ -11,7 +12,7 @@ public record PointPair(GoodReading expected) implements CheckedItem {
     /** Two points that should be one, with at most so much resistance between them. */
     public static PointPair joined(double maxOhm) {
         return new PointPair(CheckFigures.atMost(
-                CheckFigures.required(maxOhm, 1e6, "check_figures.what_the_maximum", "Ω"), Limit.Rule.GIVEN));
+                Bounds.aboveZero("check_figures.what_the_maximum", maxOhm, 1e6, "Ω"), Limit.Rule.GIVEN));
     }
 
     /** PointPair that should have nothing to do with each other. */
@@ -29,7 +30,7 @@ public record PointPair(GoodReading expected) implements CheckedItem {
             throw new NotAccepted("point_pair.tolerance_fraction", tolerance);
         }
         return new PointPair(CheckFigures.around(
-                CheckFigures.required(ohm, 1e9, "check_figures.what_the_value", "Ω"), tolerance, tolerance));
+                Bounds.aboveZero("check_figures.what_the_value", ohm, 1e9, "Ω"), tolerance, tolerance));
     }
 
     @Override

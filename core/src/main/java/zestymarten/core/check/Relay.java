@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
+import zestymarten.core.quantity.Bounds;
 import zestymarten.core.quantity.NotAccepted;
 
 /**
@@ -22,8 +23,7 @@ public record Relay(OptionalDouble coilOhm, boolean makes, boolean breaks) imple
     private static final String BREAKING = "breaking";
 
     public Relay {
-        coilOhm.ifPresent(
-                each -> CheckFigures.required(each, MAX_OHM, "check_figures.what_the_coil_s_resistance", "Ω"));
+        coilOhm.ifPresent(each -> Bounds.aboveZero("check_figures.what_the_coil_s_resistance", each, MAX_OHM, "Ω"));
         if (!makes && !breaks) {
             throw new NotAccepted("relay.relay_contact_that");
         }

@@ -5,6 +5,7 @@ import java.util.NavigableMap;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
 import zestymarten.core.limit.Sensors;
+import zestymarten.core.quantity.Bounds;
 import zestymarten.core.quantity.NotAccepted;
 
 /** What a temperature sensor reads over its range; always rising or always falling. Temperatures in °C. */
@@ -55,7 +56,7 @@ public sealed interface SensorCurve {
      */
     record Beta(double r25Ohm, double betaK) implements SensorCurve {
         public Beta {
-            CheckFigures.required(r25Ohm, 1e9, "check_figures.what_the_resistance_at_25_c", "Ω");
+            Bounds.aboveZero("check_figures.what_the_resistance_at_25_c", r25Ohm, 1e9, "Ω");
             if (!(betaK >= 1000 && betaK <= 10_000)) {
                 throw new NotAccepted("sensor_curve.beta_out_of_range", NotAccepted.given(betaK, "K"));
             }

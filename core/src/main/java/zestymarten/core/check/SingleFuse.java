@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.limit.Limit;
+import zestymarten.core.quantity.Bounds;
 
 /**
  * A fuse out of its holder. Limit: what loses {@value #DROP_V} V at the rated current, a rule of thumb for cartridge fuses;
@@ -19,7 +20,7 @@ public record SingleFuse(OptionalDouble ratedA) implements CheckedItem {
     private static final double MAX_A = 10_000;
 
     public SingleFuse {
-        ratedA.ifPresent(each -> CheckFigures.required(each, MAX_A, "check_figures.what_the_rated_current", "A"));
+        ratedA.ifPresent(each -> Bounds.aboveZero("check_figures.what_the_rated_current", each, MAX_A, "A"));
     }
 
     @Override

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import zestymarten.core.check.Conclusion.Code;
 import zestymarten.core.judgement.Judgement.Verdict;
+import zestymarten.core.quantity.Bounds;
 
 /**
  * Three windings in star or delta, read between their three leads and to the frame; no nominal figure is needed.
@@ -24,7 +25,7 @@ public record ThreeWindings(OptionalDouble ohm) implements CheckedItem {
     private static final List<String> PAIRS = List.of("U–V", "V–W", "W–U");
 
     public ThreeWindings {
-        ohm.ifPresent(each -> CheckFigures.required(each, MAX_OHM, "check_figures.what_the_windings_resistance", "Ω"));
+        ohm.ifPresent(each -> Bounds.aboveZero("check_figures.what_the_windings_resistance", each, MAX_OHM, "Ω"));
     }
 
     @Override

@@ -3,7 +3,7 @@ package zestymarten.core.circuit;
 import zestymarten.core.assembly.Metal;
 import zestymarten.core.assembly.StrandClass;
 import zestymarten.core.limit.StandardSections;
-import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.Bounds;
 import zestymarten.core.quantity.NotAccepted;
 
 /**
@@ -19,10 +19,10 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
     private static final double MAX = 1000;
 
     public CableStretch {
-        require(metres, "cable_stretch.what_length", "m");
-        require(lineMm2, "cable_stretch.what_section_of_the_line", "mm²");
-        require(neutralMm2, "cable_stretch.what_section_of_the_neutral", "mm²");
-        require(protectiveMm2, "cable_stretch.what_section_of_the_protective_conductor", "mm²");
+        Bounds.aboveZero("cable_stretch.what_length", metres, MAX, "m");
+        Bounds.aboveZero("cable_stretch.what_section_of_the_line", lineMm2, MAX, "mm²");
+        Bounds.aboveZero("cable_stretch.what_section_of_the_neutral", neutralMm2, MAX, "mm²");
+        Bounds.aboveZero("cable_stretch.what_section_of_the_protective_conductor", protectiveMm2, MAX, "mm²");
         if (!metal.equals(Metal.COPPER) && !metal.equals(Metal.ALUMINIUM)) {
             throw new NotAccepted("cable_stretch.cable_building_copper", metal.code());
         }
@@ -31,16 +31,6 @@ public record CableStretch(double metres, double lineMm2, double neutralMm2, dou
     /** Copper, its neutral of the section of the line. */
     public CableStretch(double metres, double lineMm2, double protectiveMm2) {
         this(metres, lineMm2, lineMm2, protectiveMm2, Metal.COPPER);
-    }
-
-    private static void require(double value, String what, String unit) {
-        if (!(value > 0 && value <= MAX)) {
-            throw new NotAccepted(
-                    "cable_stretch.out_of_range",
-                    Message.of(what),
-                    NotAccepted.given(value, unit),
-                    NotAccepted.given(1000, unit));
-        }
     }
 
     /** The same cable over another length. */

@@ -1,8 +1,7 @@
 package zestymarten.core.conductor;
 
 import zestymarten.core.assembly.Metal;
-import zestymarten.core.quantity.Message;
-import zestymarten.core.quantity.NotAccepted;
+import zestymarten.core.quantity.Bounds;
 
 /**
  * Formulas of one conductor. Lengths in metres, sections in mm², resistances in ohms, temperatures in °C, currents in
@@ -57,35 +56,39 @@ public final class FeederWire {
     public static double impliedMm2(Metal metal, double lengthM, double ohm, double celsius) {
         return metal.resistivity()
                 * metal.factor(celsius)
-                * above(lengthM, "feeder_wire.what_length")
-                / above(ohm, "feeder_wire.what_resistance");
+                * Bounds.aboveZero("feeder_wire.what_length", lengthM)
+                / Bounds.aboveZero("feeder_wire.what_resistance", ohm);
     }
 
     /** The same wire at another temperature, from its resistance at one. */
     public static double ohmAt(Metal metal, double ohm, double celsius, double otherCelsius) {
-        return above(ohm, "feeder_wire.what_resistance") * metal.factor(otherCelsius) / metal.factor(celsius);
+        return Bounds.aboveZero("feeder_wire.what_resistance", ohm)
+                * metal.factor(otherCelsius)
+                / metal.factor(celsius);
     }
 
     /** Current of a dead short at the far end: {@code I = U / (R_source + R_loop)}. */
     public static double shortAmperes(double volts, double sourceOhm, double loopOhm) {
-        return above(volts, "feeder_wire.what_voltage")
-                / (above(sourceOhm, "feeder_wire.what_resistance_of_the_source")
-                        + above(loopOhm, "feeder_wire.what_loop"));
+        return Bounds.aboveZero("feeder_wire.what_voltage", volts)
+                / (Bounds.aboveZero("feeder_wire.what_resistance_of_the_source", sourceOhm)
+                        + Bounds.aboveZero("feeder_wire.what_loop", loopOhm));
     }
 
     /** Heat in a resistance: {@code P = I² R}. */
     public static double watts(double amperes, double ohm) {
-        return amperes * amperes * above(ohm, "feeder_wire.what_resistance");
+        return amperes * amperes * Bounds.aboveZero("feeder_wire.what_resistance", ohm);
     }
 
     /** The highest resistance that makes no more than so much heat: {@code R = P / I²}. */
     public static double ohmForWatts(double watts, double amperes) {
-        return above(watts, "feeder_wire.what_heat") / (above(amperes, "feeder_wire.what_current") * amperes);
+        return Bounds.aboveZero("feeder_wire.what_heat", watts)
+                / (Bounds.aboveZero("feeder_wire.what_current", amperes) * amperes);
     }
 
     /** Loss of voltage in a loop: {@code dU = I R}. */
     public static double dropVolts(double amperes, double loopOhm) {
-        return above(amperes, "feeder_wire.what_current") * above(loopOhm, "feeder_wire.what_loop");
+        return Bounds.aboveZero("feeder_wire.what_current", amperes)
+                * Bounds.aboveZero("feeder_wire.what_loop", loopOhm);
     }
 
     /**
@@ -93,22 +96,16 @@ public final class FeederWire {
      * 5 s; shorter, the device's let-through decides; longer, heat gets away. Source: IEC 60364-5-54.
      */
     public static double adiabaticSeconds(Insulation insulation, double areaMm2, double amperes) {
-        double root =
-                insulation.k * above(areaMm2, "feeder_wire.what_section") / above(amperes, "feeder_wire.what_current");
+        double root = insulation.k
+                * Bounds.aboveZero("feeder_wire.what_section", areaMm2)
+                / Bounds.aboveZero("feeder_wire.what_current", amperes);
         return root * root;
     }
 
     /** The section that stands a current for a time, {@code A = I √t / k}; see {@link #adiabaticSeconds}. */
     public static double adiabaticMm2(Insulation insulation, double amperes, double seconds) {
-        return above(amperes, "feeder_wire.what_current")
-                * Math.sqrt(above(seconds, "feeder_wire.what_time"))
+        return Bounds.aboveZero("feeder_wire.what_current", amperes)
+                * Math.sqrt(Bounds.aboveZero("feeder_wire.what_time", seconds))
                 / insulation.k;
-    }
-
-    private static double above(double value, String what) {
-        if (!(value > 0 && value < Double.POSITIVE_INFINITY)) {
-            throw new NotAccepted("feeder_wire.out_of_range", Message.of(what), value);
-        }
-        return value;
     }
 }

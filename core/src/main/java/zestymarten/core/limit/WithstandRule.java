@@ -1,8 +1,7 @@
 package zestymarten.core.limit;
 
 import java.util.OptionalDouble;
-import zestymarten.core.quantity.Message;
-import zestymarten.core.quantity.NotAccepted;
+import zestymarten.core.quantity.Bounds;
 
 /**
  * How a run tests whether insulation withstands a voltage.
@@ -24,21 +23,11 @@ public record WithstandRule(
     private static final double HOUR = 3600;
 
     public WithstandRule {
-        mustBe("withstand_rule.what_voltage", volts, MAX_V, "V");
-        mustBe("withstand_rule.what_frequency", hertz.orElse(1), MAX_HZ, "Hz");
-        mustBe("withstand_rule.what_capacitance", faradPerMetre.orElse(1e-12), 1, "F");
-        mustBe("withstand_rule.what_leakage", maxA, MAX_A, "A");
-        mustBe("withstand_rule.what_time", seconds, HOUR, "s");
-    }
-
-    private static void mustBe(String what, double value, double maximum, String unit) {
-        if (!(value > 0 && value <= maximum)) {
-            throw new NotAccepted(
-                    "withstand_rule.out_of_range",
-                    Message.of(what),
-                    NotAccepted.given(value, unit),
-                    NotAccepted.given(maximum, unit));
-        }
+        Bounds.aboveZero("withstand_rule.what_voltage", volts, MAX_V, "V");
+        Bounds.aboveZero("withstand_rule.what_frequency", hertz.orElse(1), MAX_HZ, "Hz");
+        Bounds.aboveZero("withstand_rule.what_capacitance", faradPerMetre.orElse(1e-12), 1, "F");
+        Bounds.aboveZero("withstand_rule.what_leakage", maxA, MAX_A, "A");
+        Bounds.aboveZero("withstand_rule.what_time", seconds, HOUR, "s");
     }
 
     public boolean alternates() {

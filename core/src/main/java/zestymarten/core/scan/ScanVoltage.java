@@ -1,6 +1,6 @@
 package zestymarten.core.scan;
 
-import zestymarten.core.quantity.Message;
+import zestymarten.core.quantity.Bounds;
 import zestymarten.core.quantity.NotAccepted;
 
 /**
@@ -27,19 +27,9 @@ public record ScanVoltage(double volts, double hertz, double rampS, double dwell
             throw new NotAccepted(
                     "scan_voltage.test_voltage_v", NotAccepted.given(volts, "V"), NotAccepted.given(MAX_V, "V"));
         }
-        require("scan_voltage.what_its_frequency", hertz, MAX_HZ, "Hz");
-        require("scan_voltage.what_the_ramp", rampS, MAX_RAMP_S, "s");
-        require("scan_voltage.what_the_dwell", dwellS, MAX_S, "s");
-    }
-
-    private static void require(String what, double value, double maximum, String unit) {
-        if (!(value >= 0 && value <= maximum)) {
-            throw new NotAccepted(
-                    "scan_voltage.out_of_range",
-                    Message.of(what),
-                    NotAccepted.given(value, unit),
-                    NotAccepted.given(maximum, unit));
-        }
+        Bounds.fromZero("scan_voltage.what_its_frequency", hertz, MAX_HZ, "Hz");
+        Bounds.fromZero("scan_voltage.what_the_ramp", rampS, MAX_RAMP_S, "s");
+        Bounds.fromZero("scan_voltage.what_the_dwell", dwellS, MAX_S, "s");
     }
 
     public boolean alternates() {

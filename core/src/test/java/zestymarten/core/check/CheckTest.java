@@ -260,7 +260,7 @@ class CheckTest {
     @Test
     void whatCannotBeIsRefusedWithItsRange() {
         assertThatThrownBy(() -> new SingleFuse(OptionalDouble.of(-3)))
-                .hasMessage("check_figures.out_of_range[check_figures.what_the_rated_current, -3 A, 10 kA]");
+                .hasMessage("bounds.above_zero[check_figures.what_the_rated_current, -3 A, 10 kA]");
         assertThatThrownBy(() -> new SwitchContact(List.of(), Set.of()))
                 .hasMessage("switch_contact.switch_positions[12, 0]");
         assertThatThrownBy(() -> new SwitchContact(List.of("off"), Set.of("on")))

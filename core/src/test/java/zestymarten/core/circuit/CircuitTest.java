@@ -194,10 +194,9 @@ class CircuitTest {
     void whatCannotBeIsRefusedWithWhatCould() {
         CableStretch cable = new CableStretch(4, 2.5, 1.5);
         assertThatThrownBy(() -> new CableStretch(0, 2.5, 1.5))
-                .hasMessage("cable_stretch.out_of_range[cable_stretch.what_length, 0 m, 1 km]");
+                .hasMessage("bounds.above_zero[cable_stretch.what_length, 0 m, 1 km]");
         assertThatThrownBy(() -> new CableStretch(4, 2.5, Double.NaN))
-                .hasMessage(
-                        "cable_stretch.out_of_range[cable_stretch.what_section_of_the_protective_conductor, NaN, 1000 mm²]");
+                .hasMessage("bounds.above_zero[cable_stretch.what_section_of_the_protective_conductor, NaN, 1000 mm²]");
         assertThatThrownBy(() -> new Circuit(CircuitShape.RING, List.of(cable), List.of(), 20))
                 .hasMessage("circuit.circuit_outlets_read[60, 0]");
         assertThatThrownBy(() ->

@@ -58,6 +58,6 @@ class FeederWireTest {
         assertThat(FeederWire.ohmForWatts(0.5, 8) * 1000).isCloseTo(7.8, within(0.05));
         assertThat(FeederWire.dropVolts(8, 0.5)).isEqualTo(4);
         assertThatThrownBy(() -> FeederWire.ohmForWatts(0.5, Double.NaN))
-                .hasMessage("feeder_wire.out_of_range[feeder_wire.what_current, NaN]");
+                .hasMessage("bounds.finite[feeder_wire.what_current, NaN]");
     }
 }

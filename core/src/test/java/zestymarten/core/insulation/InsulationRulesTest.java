@@ -53,6 +53,6 @@ class InsulationRulesTest {
         assertThat(InsulationRules.polarisation(200e6, 100e6)).hasValue(2);
         assertThat(InsulationRules.polarisation(20e9, 6e9)).isEmpty();
         assertThatThrownBy(() -> InsulationRules.absorption(0, 1))
-                .hasMessage("insulation_rules.out_of_range[insulation_rules.what_reading_after_60_s, 0]");
+                .hasMessage("bounds.finite[insulation_rules.what_reading_after_60_s, 0]");
     }
 }

@@ -189,10 +189,10 @@ class VoltageStagesTest {
         assertThatThrownBy(() -> new InsulationRule(500, OptionalDouble.of(1e6), OptionalDouble.of(20)))
                 .hasMessage("insulation_rule.least_either_figure");
         assertThatThrownBy(() -> new WithstandRule(1500, OptionalDouble.of(0), OptionalDouble.empty(), 1e-3, 60))
-                .hasMessage("withstand_rule.out_of_range[withstand_rule.what_frequency, 0 Hz, 400 Hz]");
+                .hasMessage("bounds.above_zero[withstand_rule.what_frequency, 0 Hz, 400 Hz]");
         assertThatThrownBy(
                         () -> new WithstandRule(Double.NaN, OptionalDouble.empty(), OptionalDouble.empty(), 1e-3, 60))
-                .hasMessage("withstand_rule.out_of_range[withstand_rule.what_voltage, NaN, 20 kV]");
+                .hasMessage("bounds.above_zero[withstand_rule.what_voltage, NaN, 20 kV]");
     }
 
     @Test
