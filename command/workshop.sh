@@ -24,7 +24,8 @@ check() {
   shellcheck -x -P "$here" "$here/marten" "$here/.ci/run"
   node --test "$here"/web/src/test/scripts/*.test.mjs
   private_database marten
-  make_database marten_2 # the tests of the pages run two by two
+  make_database marten_2 # the tests of the pages run three by three
+  make_database marten_3
   cd "$here"
   forget_classes
   mvn -B -ntp -pl core verify -DskipTests

@@ -77,7 +77,7 @@ final class Purposes {
             Study.symptoms(unit)
                     .functions()
                     .forEach((function, behaviour) -> hands.enter(
-                            new TestStep.ManualStep(ManualAction.COMPLAINT, function),
+                            new TestStep.ManualStep(ManualAction.SYMPTOM, function),
                             new Entry.Content.Done(words.get(1 + behaviour.ordinal()))));
         }
         hands.work();

@@ -22,7 +22,7 @@
     (window.martenWords[code] ?? code).replace(/''|\{(\d+)\}/g, (all, at) => (at === undefined ? "'" : String(values[at])));
   // A box with a message, at once read out.
   const alarm = (text) => {
-    const box = Object.assign(document.createElement("div"), { className: "say fault", textContent: text });
+    const box = Object.assign(document.createElement("div"), { className: "say problem", textContent: text });
     box.setAttribute("role", "alert");
     return box;
   };

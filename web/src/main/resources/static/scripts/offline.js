@@ -93,7 +93,7 @@ const start = async () => {
 
   // What is said and heard of a step stands where it stands with a network.
   const aloud = (step) => {
-    const isAnswer = (said) => String(["good", "fault"].includes(said?.state));
+    const isAnswer = (said) => String(["pass", "fail"].includes(said?.state));
     Object.assign(document.getElementById("work").dataset, {
       heard: last ? `${last.name}: ${last.typed} ${last.word}.` : "",
       say: step?.say ?? "",
@@ -134,14 +134,14 @@ const start = async () => {
       bar.append(photoField);
     }
     if (foreign) {
-      bar.append(element("p", words("script.of_another_person", foreign.person), { className: "say watch" }));
+      bar.append(element("p", words("script.of_another_person", foreign.person), { className: "say caution" }));
     }
     all.filter((each) => each.refused).forEach((each) => bar.append(refusal(each)));
   };
 
   // What the server did not take is shown with its reason, and nothing is dropped without being told to.
   const refusal = (item) => {
-    const box = element("div", "", { className: "say watch" });
+    const box = element("div", "", { className: "say caution" });
     const again = element("button", words("script.another_reading"), { type: "button", className: "button" });
     const drop = element("button", words("script.drop_it"), { type: "button", className: "button" });
     again.addEventListener("click", () => sendAgain(item));
@@ -191,7 +191,7 @@ const start = async () => {
       return null;
     }
     if (step.kind === "WORDS") {
-      return { name, typed: values.typed || words("script.done"), state: "good", word: "" };
+      return { name, typed: values.typed || words("script.done"), state: "pass", word: "" };
     }
     const reading = parseReading(values.typed, ahead.only_one_is_over_range);
     if (reading.kind === "none") {
@@ -242,7 +242,7 @@ const start = async () => {
           return tell();
         }
         if (answer.status === 401 || answer.status === 403 || answer.redirected) {
-          bar.replaceChildren(element("p", words("script.signed_out", (await waiting()).length), { className: "say fault" }));
+          bar.replaceChildren(element("p", words("script.signed_out", (await waiting()).length), { className: "say problem" }));
           return null;
         }
         if (answer.ok || answer.type === "opaqueredirect") {
@@ -324,6 +324,6 @@ const start = async () => {
 
 if (slot) {
   start().catch(() => {
-    bar.replaceChildren(element("p", words("script.keeps_nothing"), { className: "say watch" }));
+    bar.replaceChildren(element("p", words("script.keeps_nothing"), { className: "say caution" }));
   });
 }

@@ -4,7 +4,7 @@ import { words } from "./say.js";
 /** The box of a question; its buttons carry the place of their answer, the last one "again". */
 export const questionBox = (text, labels) => {
   const box = document.createElement("div");
-  box.className = "say watch question";
+  box.className = "say caution question";
   box.setAttribute("role", "alertdialog");
   box.setAttribute("aria-label", text);
   const buttons = document.createElement("div");

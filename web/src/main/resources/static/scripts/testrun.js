@@ -321,7 +321,7 @@ document.addEventListener("marten:kept", () => {
 });
 
 document.addEventListener("htmx:afterSwap", () => {
-  if (result()?.classList.contains("fault")) {
+  if (result()?.classList.contains("fail")) {
     navigator.vibrate?.(200);
   }
   const question = say?.querySelector(".question");

@@ -33,7 +33,10 @@ final class PseudoLanguage {
             for (Resource each : english) {
                 String name = String.valueOf(each.getFilename());
                 if (!name.contains("_")) {
-                    lay(each, messages.resolve(name.replace(".properties", "_" + TAG + ".properties")));
+                    lay(
+                            each,
+                            messages.resolve(name.replace(".properties", "_" + TAG + ".properties")),
+                            classes.getParent());
                 }
             }
         } catch (IOException e) {
@@ -43,12 +46,13 @@ final class PseudoLanguage {
         }
     }
 
-    private static void lay(Resource english, Path file) throws IOException {
+    /** @param beside a folder on the same disk that nobody walks through meanwhile */
+    private static void lay(Resource english, Path file, Path beside) throws IOException {
         Properties words = new Properties();
         words.load(new InputStreamReader(english.getInputStream(), StandardCharsets.UTF_8));
         words.replaceAll((code, pattern) -> "⟦" + pattern + "⟧");
         // Whole or not at all: another process may be reading it.
-        Path made = Files.createTempFile(file.getParent(), "room", ".new");
+        Path made = Files.createTempFile(beside, "room", ".new");
         try (Writer writer = Files.newBufferedWriter(made)) {
             words.store(writer, null);
         }

@@ -39,7 +39,7 @@ class Shots {
         take("methods");
         browser.open("/check?thing=relay&coil=96&leads=0.2&read.coil=96.2&read.contact_at_rest.making=OL"
                         + "&read.contact_operated.making=4.7")
-                .find("#said .state.fault");
+                .find("#said .state.fail");
         take("check");
         browser.open("/meters/1").find("svg.trend");
         take("meter");

@@ -31,10 +31,10 @@ public record CircuitComparison(
 
     /** How a reading compares. */
     public enum ComparisonState {
-        NOT_TESTED("untested"),
-        PASS("good"),
-        MARGINAL("watch"),
-        FAIL("fault");
+        NOT_TESTED("not-tested"),
+        PASS("pass"),
+        MARGINAL("marginal"),
+        FAIL("fail");
 
         private final String code;
 

@@ -99,7 +99,7 @@ public record ScanProgram(List<ScanAction> actions) {
 
     /** The measurements of a run that a scanner can make and that are not done. */
     public static Stream<TestStep.Measurement> measurements(TestRun test) {
-        return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS, Stage.INSULATION, Stage.WITHSTAND)
+        return Stream.of(Stage.CONTINUITY, Stage.SHORTS, Stage.FRAME, Stage.PARTS, Stage.INSULATION, Stage.WITHSTAND)
                 .flatMap(test::steps)
                 .filter(step -> step instanceof TestStep.Measurement && !test.isDone(step))
                 .map(TestStep.Measurement.class::cast);

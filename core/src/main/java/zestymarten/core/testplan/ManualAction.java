@@ -1,11 +1,13 @@
 package zestymarten.core.testplan;
 
+import java.util.Arrays;
+
 /** What a technician does or looks at in a run besides putting both probes on the wiring. */
 public enum ManualAction {
     /** How a function of the machine behaves; its subject is the function. */
-    COMPLAINT(Stage.COMPLAINT, AnswerKind.WORDS),
+    SYMPTOM("COMPLAINT", Stage.SYMPTOMS, AnswerKind.WORDS),
     /** What the test is for from here on; its words are the code of a {@link Purpose}. */
-    PURPOSE(Stage.COMPLAINT, AnswerKind.WORDS),
+    PURPOSE(Stage.SYMPTOMS, AnswerKind.WORDS),
     /** Power off, locked off, charge bled off. */
     LOCKED_OFF(Stage.PREPARE, AnswerKind.WORDS),
     /** The voltage tester on a source that is known to be live, before. */
@@ -17,31 +19,31 @@ public enum ManualAction {
     /** A connector pulled apart, to be put back; its subject is the connector. */
     UNPLUGGED(Stage.PREPARE, AnswerKind.WORDS),
     /** Something looked at by eye; its subject is a connector, a joint or a zone. */
-    LOOKED(Stage.LOOK, AnswerKind.WORDS),
+    INSPECT("LOOKED", Stage.INSPECTION, AnswerKind.WORDS),
     /** How warm it is; its subject is a place, or a sensor. */
     TEMPERATURE(Stage.METER, AnswerKind.CELSIUS),
     /** Other clips, pins or an extension, which need a zero of their own; its subject names the set. */
     ACCESSORIES(Stage.METER, AnswerKind.WORDS),
     /** The null drifts: from here on it is zeroed before each tight reading. */
-    WANDERS(Stage.METER, AnswerKind.WORDS),
+    ZERO_DRIFTS("WANDERS", Stage.METER, AnswerKind.WORDS),
     /** What takes time or may do harm to reach, reached with consent; its subject is the connector. */
-    ACCESS(Stage.ENDS, AnswerKind.WORDS),
+    ACCESS(Stage.CONTINUITY, AnswerKind.WORDS),
     /** A trip to the other end; its subject says which way. */
-    WALKED(Stage.ENDS, AnswerKind.WORDS),
+    GO_TO_FAR_END("WALKED", Stage.CONTINUITY, AnswerKind.WORDS),
     /** All far ends linked together. */
-    TIED(Stage.ENDS, AnswerKind.WORDS),
-    /** A trip to the other end before the far ends are freed, and back. */
-    WALKED_BACK(Stage.SHORTS, AnswerKind.WORDS),
-    /** The far ends free and apart again. */
-    FREED(Stage.SHORTS, AnswerKind.WORDS),
+    LINK_FAR_ENDS("TIED", Stage.CONTINUITY, AnswerKind.WORDS),
+    /** A trip to the other end before the far ends are unlinked, and back. */
+    GO_TO_FAR_END_AGAIN("WALKED_BACK", Stage.SHORTS, AnswerKind.WORDS),
+    /** The far ends unlinked and apart again. */
+    UNLINK_FAR_ENDS("FREED", Stage.SHORTS, AnswerKind.WORDS),
     /** From here on shorts are looked for by halves, because so much has to be read again. */
     HALVES(Stage.SHORTS, AnswerKind.WORDS),
     /** Resistance between two spots of the frame, to prove the contact. */
     FRAME_PROOF(Stage.FRAME, AnswerKind.OHMS),
     /** A position of the machine's moving part in which wires are to be read; its subject is the position. */
-    POSITION_NAMED(Stage.BEND, AnswerKind.WORDS),
+    POSITION_NAMED(Stage.WIGGLE, AnswerKind.WORDS),
     /** The machine's moving part brought to a position that was named; its subject is the position, empty for back again. */
-    MOVED_TO(Stage.BEND, AnswerKind.WORDS),
+    MOVED_TO(Stage.WIGGLE, AnswerKind.WORDS),
     /** Switches and relays set; its subject is the state. */
     POSITION(Stage.PARTS, AnswerKind.WORDS),
     /** A sensor warmed, and how warm it is then; its subject is the sensor. */
@@ -63,7 +65,7 @@ public enum ManualAction {
     /** Resistance of what is left of a broken wire on one side of the break; its subject names wire and end. */
     REMAINING(Stage.REPAIR, AnswerKind.OHMS),
     /** A repair; its subject names the conductors or parts. */
-    MENDED(Stage.REPAIR, AnswerKind.REPAIR),
+    REPAIR("MENDED", Stage.REPAIR, AnswerKind.REPAIR),
     /** Another part is to be tried in the place of one; its subject is the part, its words the minutes that it takes. */
     SUBSTITUTE(Stage.REPAIR, AnswerKind.WORDS),
     /** A part unplugged and plugged in again, nothing else, and what the machine does then; its subject is the part. */
@@ -75,9 +77,9 @@ public enum ManualAction {
     /** Whether a function works after a repair; its subject is the function. */
     FUNCTION(Stage.REPAIR, AnswerKind.WORDS),
     /** Something opened, linked or taken off that has to be put back; its subject says what. */
-    OPENED(Stage.CLOSE, AnswerKind.WORDS),
+    OPENED(Stage.RESTORE, AnswerKind.WORDS),
     /** Put back; its subject is that of what was opened or unplugged. */
-    PUT_BACK(Stage.CLOSE, AnswerKind.WORDS);
+    RESTORE("PUT_BACK", Stage.RESTORE, AnswerKind.WORDS);
 
     /** What is entered for a manual step. */
     public enum AnswerKind {
@@ -91,12 +93,37 @@ public enum ManualAction {
         REPAIR
     }
 
+    private final String code;
     private final Stage stage;
     private final AnswerKind answer;
 
     ManualAction(Stage stage, AnswerKind answer) {
+        this.code = name();
         this.stage = stage;
         this.answer = answer;
+    }
+
+    ManualAction(String code, Stage stage, AnswerKind answer) {
+        this.code = code;
+        this.stage = stage;
+        this.answer = answer;
+    }
+
+    /** By which it is stored, sent and sealed: the word it was first recorded by. */
+    public String code() {
+        return code;
+    }
+
+    /**
+     * The action of a code.
+     *
+     * @throws IllegalArgumentException if there is none
+     */
+    public static ManualAction of(String code) {
+        return Arrays.stream(values())
+                .filter(each -> each.code.equals(code))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("No action: " + code));
     }
 
     public Stage stage() {

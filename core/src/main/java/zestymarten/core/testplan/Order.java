@@ -15,7 +15,8 @@ import zestymarten.core.quantity.NotAccepted;
  */
 public record Order(List<Stage> movable, List<String> first) {
     /** The stages that may change places. */
-    public static final List<Stage> MOVABLE = List.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.BEND, Stage.PARTS);
+    public static final List<Stage> MOVABLE =
+            List.of(Stage.CONTINUITY, Stage.SHORTS, Stage.FRAME, Stage.WIGGLE, Stage.PARTS);
 
     /** The order of the job. */
     public static final Order USUAL = new Order(MOVABLE, List.of());

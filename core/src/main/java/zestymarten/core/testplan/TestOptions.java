@@ -35,7 +35,7 @@ public record TestOptions(
         if (insulation.isEmpty() && (withstand.isPresent() || moisture != Moisture.NONE)) {
             throw new NotAccepted("test_options.withstand_or_wet");
         }
-        if (method.linksFarEnds() && !order.isBefore(Stage.ENDS, Stage.SHORTS)) {
+        if (method.linksFarEnds() && !order.isBefore(Stage.CONTINUITY, Stage.SHORTS)) {
             throw new NotAccepted("test_options.with_far_ends");
         }
     }

@@ -55,21 +55,23 @@ public final class TestPlan {
         for (Net net : nets.all()) {
             net.ends().stream()
                     .skip(1)
-                    .forEach(far -> direct.add(
-                            new TestStep.Measurement(Stage.ENDS, net.ends().get(0), far)));
+                    .forEach(far -> direct.add(new TestStep.Measurement(
+                            Stage.CONTINUITY, net.ends().get(0), far)));
         }
         steps.put(Stage.PREPARE, approach.inPlace() ? prepare() : List.of());
         steps.put(
-                Stage.LOOK,
+                Stage.INSPECTION,
                 approach.quick()
                         ? List.of()
                         : inspections().filter(each -> !isInspectedThere(each)).toList());
         steps.put(Stage.METER, meter());
-        steps.put(Stage.ENDS, ends());
-        steps.put(Stage.SHORTS, linksFarEnds() ? around(ManualAction.WALKED_BACK, ManualAction.FREED) : List.of());
+        steps.put(Stage.CONTINUITY, ends());
+        steps.put(
+                Stage.SHORTS,
+                linksFarEnds() ? around(ManualAction.GO_TO_FAR_END_AGAIN, ManualAction.UNLINK_FAR_ENDS) : List.of());
         steps.put(
                 Stage.FRAME, approach.quick() ? List.of() : List.of(new TestStep.ManualStep(ManualAction.FRAME_PROOF)));
-        steps.put(Stage.BEND, approach.quick() ? List.of() : bend());
+        steps.put(Stage.WIGGLE, approach.quick() ? List.of() : bend());
         steps.put(Stage.PARTS, parts());
         steps.put(Stage.DIODES, diodes());
         steps.put(Stage.WARM, approach.quick() ? List.of() : warm());
@@ -128,7 +130,7 @@ public final class TestPlan {
     private List<TestStep.Measurement> bonds() {
         return assembly.terminals().stream()
                 .filter(assembly.bonded()::contains)
-                .map(terminal -> new TestStep.Measurement(Stage.ENDS, terminal, Terminal.FRAME))
+                .map(terminal -> new TestStep.Measurement(Stage.CONTINUITY, terminal, Terminal.FRAME))
                 .toList();
     }
 
@@ -149,7 +151,7 @@ public final class TestPlan {
         return Stream.of(assembly.connectors().stream().map(Connector::id), joints, zones)
                 .flatMap(each -> each)
                 .distinct()
-                .map(subject -> new TestStep.ManualStep(ManualAction.LOOKED, subject));
+                .map(subject -> new TestStep.ManualStep(ManualAction.INSPECT, subject));
     }
 
     /** Whether a connector has all its wires at the far end, so that it is looked at once somebody is there. */
@@ -201,7 +203,7 @@ public final class TestPlan {
         List<TestStep> ends = new ArrayList<>();
         if (linksFarEnds()) {
             priced().forEach(each -> ends.add(new TestStep.ManualStep(ManualAction.ACCESS, each.id())));
-            List<TestStep> trip = new ArrayList<>(around(ManualAction.WALKED, ManualAction.TIED));
+            List<TestStep> trip = new ArrayList<>(around(ManualAction.GO_TO_FAR_END, ManualAction.LINK_FAR_ENDS));
             if (!approach.quick()) {
                 trip.addAll(1, inspections().filter(this::isInspectedThere).toList());
             }
@@ -250,7 +252,7 @@ public final class TestPlan {
     /** Wires read while they are moved, as far as both their ends can be probed. */
     public static Stream<TestStep> moved(Stream<Conductor> wires) {
         return wires.filter(each -> each.from().isPin() && each.to().isPin())
-                .map(each -> new TestStep.Measurement(Stage.BEND, each.from(), each.to()));
+                .map(each -> new TestStep.Measurement(Stage.WIGGLE, each.from(), each.to()));
     }
 
     /**

@@ -26,7 +26,7 @@ public sealed interface TestStep {
         }
 
         public LeadCheck {
-            if (stage != Stage.METER && stage != Stage.CLOSE) {
+            if (stage != Stage.METER && stage != Stage.RESTORE) {
                 throw new IllegalArgumentException(
                         "The meter is checked before and after, not at stage " + stage + ".");
             }
@@ -119,7 +119,7 @@ public sealed interface TestStep {
         @Override
         public int hashCode() {
             int probes = 31 * black.hashCode() + red.hashCode();
-            return 31 * (31 * probes + stage.name().hashCode())
+            return 31 * (31 * probes + stage.code().hashCode())
                     + state.hashCode()
                     + (links.isEmpty() ? 0 : links.hashCode());
         }

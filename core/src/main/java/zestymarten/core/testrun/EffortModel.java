@@ -139,16 +139,17 @@ public record EffortModel(
 
     /** Manual steps that change the links, which are counted as setups. */
     private static long tyings(TestRun test) {
-        return Stream.of(Stage.ENDS, Stage.SHORTS)
+        return Stream.of(Stage.CONTINUITY, Stage.SHORTS)
                 .flatMap(stage -> test.plan().of(stage).stream())
                 .filter(step -> step instanceof TestStep.ManualStep manual
-                        && (manual.action() == ManualAction.TIED || manual.action() == ManualAction.FREED))
+                        && (manual.action() == ManualAction.LINK_FAR_ENDS
+                                || manual.action() == ManualAction.UNLINK_FAR_ENDS))
                 .filter(step -> !test.isDone(step))
                 .count();
     }
 
     private static long setups(TestRun test) {
-        return setups(Stream.of(Stage.ENDS, Stage.SHORTS)
+        return setups(Stream.of(Stage.CONTINUITY, Stage.SHORTS)
                 .flatMap(stage -> left(test, stage))
                 .toList());
     }

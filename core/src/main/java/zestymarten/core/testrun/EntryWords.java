@@ -46,8 +46,8 @@ final class EntryWords {
     private static Message plainly(TestStep.ManualStep manual, String words) {
         Message said = Message.verbatim(words);
         return switch (manual.action()) {
-            case COMPLAINT, FUNCTION -> words.isEmpty() ? Message.of("test_run.done") : RecordedSymptoms.words(words);
-            case LOOKED -> seen(words);
+            case SYMPTOM, FUNCTION -> words.isEmpty() ? Message.of("test_run.done") : RecordedSymptoms.words(words);
+            case INSPECT -> seen(words);
             case REPLUGGED, SUBSTITUTED ->
                 words.isEmpty()
                         ? Message.of("test_run.nothing_has_changed_by")
@@ -77,7 +77,7 @@ final class EntryWords {
 
     /** What is expected instead of words that cannot be entered for a manual step; empty where they can. */
     static Optional<Message> expected(TestStep.ManualStep manual, String words) {
-        boolean function = manual.action() == ManualAction.COMPLAINT || manual.action() == ManualAction.FUNCTION;
+        boolean function = manual.action() == ManualAction.SYMPTOM || manual.action() == ManualAction.FUNCTION;
         if (function && !RecordedSymptoms.isCode(words)) {
             return Optional.of(Message.of("test_run.one", RecordedSymptoms.anyOf()));
         }

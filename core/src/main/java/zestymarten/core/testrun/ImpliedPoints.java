@@ -98,7 +98,7 @@ final class ImpliedPoints {
             return false;
         }
         return switch (measurement.stage()) {
-            case ENDS ->
+            case CONTINUITY ->
                 implied()
                         .filter(each -> each.areApart(measurement.black(), measurement.red()))
                         .isPresent();

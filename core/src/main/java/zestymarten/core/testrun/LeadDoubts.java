@@ -72,7 +72,7 @@ final class LeadDoubts {
     }
 
     private Optional<Message> byBrokenLeads(Entry entry) {
-        Optional<Entry> broken = log.last(new TestStep.LeadCheck(Stage.CLOSE, TestStep.LeadCheck.LeadQuestion.TONE))
+        Optional<Entry> broken = log.last(new TestStep.LeadCheck(Stage.RESTORE, TestStep.LeadCheck.LeadQuestion.TONE))
                 .filter(last ->
                         last.sequence() > entry.sequence() && RunReadings.meaning(last) instanceof MeterReading.Silent);
         boolean shownSince = broken.isPresent() && lastThroughBefore(broken.get()) > entry.sequence();

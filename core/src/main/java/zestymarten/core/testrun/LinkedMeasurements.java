@@ -88,8 +88,8 @@ final class LinkedMeasurements {
         Terminal red = readLinked.get(second);
         List<List<Terminal>> links = List.of(plan.linkedFar());
         return black.isFrame()
-                ? new TestStep.Measurement(Stage.ENDS, red, black, "", links)
-                : new TestStep.Measurement(Stage.ENDS, black, red, "", links);
+                ? new TestStep.Measurement(Stage.CONTINUITY, red, black, "", links)
+                : new TestStep.Measurement(Stage.CONTINUITY, black, red, "", links);
     }
 
     boolean isBroken(TestStep.Measurement measurement) {

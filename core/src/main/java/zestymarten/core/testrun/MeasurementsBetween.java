@@ -23,7 +23,8 @@ record MeasurementsBetween(TestRun test) {
 
     /** Every planned measurement of both. */
     Stream<TestStep> all(Terminal a, Terminal b) {
-        return Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.PARTS).flatMap(stage -> together(stage, a, b));
+        return Stream.of(Stage.CONTINUITY, Stage.SHORTS, Stage.FRAME, Stage.PARTS)
+                .flatMap(stage -> together(stage, a, b));
     }
 
     /** On the diode range it matters which probe is where. */
@@ -33,8 +34,9 @@ record MeasurementsBetween(TestRun test) {
     }
 
     private Stream<TestStep> together(Stage stage, Terminal a, Terminal b) {
-        boolean listed =
-                stage == Stage.PARTS || stage == Stage.ENDS || test.pieces().areLinked();
+        boolean listed = stage == Stage.PARTS
+                || stage == Stage.CONTINUITY
+                || test.pieces().areLinked();
         return listed
                 ? test.steps(stage)
                         .filter(step -> step instanceof TestStep.Measurement measurement

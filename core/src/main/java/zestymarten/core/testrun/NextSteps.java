@@ -31,8 +31,8 @@ final class NextSteps {
     private static final int SEVERAL = 2;
 
     /** The stages that the diagnosis leads through where it leads. */
-    private static final Set<Stage> MEASURED =
-            EnumSet.of(Stage.LOOK, Stage.ENDS, Stage.SHORTS, Stage.FRAME, Stage.BEND, Stage.PARTS, Stage.WARM);
+    private static final Set<Stage> MEASURED = EnumSet.of(
+            Stage.INSPECTION, Stage.CONTINUITY, Stage.SHORTS, Stage.FRAME, Stage.WIGGLE, Stage.PARTS, Stage.WARM);
 
     private final TestRun test;
     private final StepSchedule schedule;
@@ -65,12 +65,12 @@ final class NextSteps {
         }
         return recommendation().status() == Recommendation.Status.GO_ON
                 ? recommended().or(() -> planned)
-                : Stream.concat(stillToMove(), test.undone(Stage.CLOSE)).findFirst();
+                : Stream.concat(stillToMove(), test.undone(Stage.RESTORE)).findFirst();
     }
 
     /** What readings at rest cannot show: the wiggle test, while they show no fault. */
     private Stream<TestStep> stillToMove() {
-        return test.findings().isEmpty() ? test.undone(Stage.BEND) : Stream.empty();
+        return test.findings().isEmpty() ? test.undone(Stage.WIGGLE) : Stream.empty();
     }
 
     /**

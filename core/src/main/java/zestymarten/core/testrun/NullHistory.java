@@ -27,7 +27,7 @@ final class NullHistory {
     NullHistory(TestConditions before, RunLog log) {
         this.before = before;
         log.manual().forEach(this::note);
-        wanders = log.last(new TestStep.ManualStep(ManualAction.WANDERS)).isPresent();
+        wanders = log.last(new TestStep.ManualStep(ManualAction.ZERO_DRIFTS)).isPresent();
     }
 
     private void note(Entry entry) {

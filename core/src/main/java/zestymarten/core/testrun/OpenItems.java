@@ -31,13 +31,13 @@ final class OpenItems {
 
     private void note(TestStep.ManualStep manual) {
         switch (manual.action()) {
-            case TIED -> out.put(Subject.Sole.FAR_END_LINKS, true);
-            case FREED -> out.put(Subject.Sole.FAR_END_LINKS, false);
+            case LINK_FAR_ENDS -> out.put(Subject.Sole.FAR_END_LINKS, true);
+            case UNLINK_FAR_ENDS -> out.put(Subject.Sole.FAR_END_LINKS, false);
             case MOVED_TO -> out.put(Subject.Sole.MOVING_PART, !manual.subject().isNothing());
             case ACCESS -> out.put(wayTo(manual.subject().code()), true);
             case SUBSTITUTED -> out.put(new Subject.StandInFor(manual.subject().code()), true);
             case UNPLUGGED, OPENED -> out.put(manual.subject(), true);
-            case PUT_BACK -> out.put(manual.subject(), false);
+            case RESTORE -> out.put(manual.subject(), false);
             default -> {
                 // leaves nothing open
             }
@@ -68,7 +68,7 @@ final class OpenItems {
         List<TestStep> steps = new ArrayList<>();
         out.keySet().stream()
                 .filter(each -> each != Subject.Sole.FAR_END_LINKS)
-                .forEach(each -> steps.add(new TestStep.ManualStep(ManualAction.PUT_BACK, each)));
+                .forEach(each -> steps.add(new TestStep.ManualStep(ManualAction.RESTORE, each)));
         return steps;
     }
 }

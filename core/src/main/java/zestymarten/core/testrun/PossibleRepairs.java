@@ -31,7 +31,7 @@ final class PossibleRepairs {
         boolean faulty = test.findings().stream()
                 .anyMatch(found -> found.finding().conductors().contains(wire.id()));
         return !faulty
-                && test.steps(Stage.ENDS)
+                && test.steps(Stage.CONTINUITY)
                         .anyMatch(step -> step instanceof TestStep.Measurement measurement
                                 && measurement.isOn(wire.from())
                                 && (measurement.isLinked() || measurement.isOn(wire.to()))

@@ -56,7 +56,7 @@ public final class RecordedSymptoms {
         Map<String, Symptoms.Behaviour> functions = new HashMap<>();
         for (Entry entry : log.manual()) {
             boolean recorded = entry.step() instanceof TestStep.ManualStep manual
-                    && manual.action() == ManualAction.COMPLAINT
+                    && manual.action() == ManualAction.SYMPTOM
                     && entry.content() instanceof Entry.Content.Done;
             if (recorded) {
                 String function = ((TestStep.ManualStep) entry.step()).subject().code();

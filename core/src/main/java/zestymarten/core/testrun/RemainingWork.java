@@ -17,10 +17,10 @@ public record RemainingWork(long measurements, long checks, long trips, long act
                 .filter(step -> step instanceof TestStep.ManualStep && !test.isDone(step))
                 .toList();
         long trips = manualSteps.stream()
-                .filter(step -> ((TestStep.ManualStep) step).action() == ManualAction.WALKED
-                        || ((TestStep.ManualStep) step).action() == ManualAction.WALKED_BACK)
+                .filter(step -> ((TestStep.ManualStep) step).action() == ManualAction.GO_TO_FAR_END
+                        || ((TestStep.ManualStep) step).action() == ManualAction.GO_TO_FAR_END_AGAIN)
                 .count();
-        long checks = Stream.of(Stage.METER, Stage.CLOSE)
+        long checks = Stream.of(Stage.METER, Stage.RESTORE)
                 .flatMap(test::steps)
                 .filter(step -> step instanceof TestStep.LeadCheck && !test.isDone(step))
                 .count();

@@ -88,7 +88,7 @@ final class RepairScope {
                 manual -> manual.action() == ManualAction.FUNCTION
                         || manual.action() == ManualAction.RESET
                         || manual.action() == ManualAction.REMAINING
-                        || (manual.action() == ManualAction.LOOKED
+                        || (manual.action() == ManualAction.INSPECT
                                 && named.contains(manual.subject().code())));
     }
 
@@ -104,7 +104,7 @@ final class RepairScope {
                                         .anyMatch(link -> link.stream().anyMatch(repaired::contains))
                         : (black && (red || beside.contains(measurement.red())))
                                 || (red && beside.contains(measurement.black()));
-            case ENDS -> own || beside.contains(measurement.black()) || beside.contains(measurement.red());
+            case CONTINUITY -> own || beside.contains(measurement.black()) || beside.contains(measurement.red());
             default -> own;
         };
     }
@@ -117,10 +117,10 @@ final class RepairScope {
         return step.fold(
                 probes -> true,
                 measurement -> concerns(measurement)
-                        || (measurement.stage() == Stage.ENDS
+                        || (measurement.stage() == Stage.CONTINUITY
                                 && measurement.red().isFrame()
                                 && !measurement.isLinked()),
-                manual -> manual.action() != ManualAction.LOOKED
+                manual -> manual.action() != ManualAction.INSPECT
                         || concerns(manual)
                         || isBesideIt(manual.subject().code()));
     }

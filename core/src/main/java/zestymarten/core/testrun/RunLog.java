@@ -34,8 +34,11 @@ import zestymarten.core.testplan.TestStep;
  */
 final class RunLog {
     /** What is done anew where far ends have to be linked once more for a reading that a repair asks again. */
-    private static final Set<ManualAction> OF_LINKS =
-            EnumSet.of(ManualAction.WALKED, ManualAction.TIED, ManualAction.WALKED_BACK, ManualAction.FREED);
+    private static final Set<ManualAction> OF_LINKS = EnumSet.of(
+            ManualAction.GO_TO_FAR_END,
+            ManualAction.LINK_FAR_ENDS,
+            ManualAction.GO_TO_FAR_END_AGAIN,
+            ManualAction.UNLINK_FAR_ENDS);
 
     // Written before anybody else sees the object, and never again.
     private final Design design;
@@ -183,8 +186,8 @@ final class RunLog {
             return;
         }
         RepairScope scope = RepairScope.of(design, repair.subject().code());
-        List<TestStep> ends = steps(Stage.ENDS);
-        boolean linksAgain = byStep.containsKey(new TestStep.ManualStep(ManualAction.FREED))
+        List<TestStep> ends = steps(Stage.CONTINUITY);
+        boolean linksAgain = byStep.containsKey(new TestStep.ManualStep(ManualAction.UNLINK_FAR_ENDS))
                 && ends.stream()
                         .anyMatch(step -> step instanceof TestStep.Measurement measurement
                                 && measurement.isLinked()
@@ -211,7 +214,7 @@ final class RunLog {
                 || measurement.state().isEmpty()) {
             return Stream.of();
         }
-        return measurement.stage() == Stage.BEND
+        return measurement.stage() == Stage.WIGGLE
                 ? Stream.of(
                         new TestStep.ManualStep(ManualAction.MOVED_TO, measurement.state()),
                         new TestStep.ManualStep(ManualAction.MOVED_TO))

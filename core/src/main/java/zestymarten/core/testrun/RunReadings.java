@@ -83,8 +83,8 @@ final class RunReadings {
         settled = earlier.settled;
         if (!measurement.stage().isUnderVoltage()) {
             earlier.judged.forEach((sequence, judgement) -> {
-                boolean compared = measurement.stage() == Stage.ENDS
-                        && log.entries().get(sequence - 1).step().stage() == Stage.ENDS;
+                boolean compared = measurement.stage() == Stage.CONTINUITY
+                        && log.entries().get(sequence - 1).step().stage() == Stage.CONTINUITY;
                 if (!compared && judgement.verdict() != Verdict.DOUBTFUL) {
                     judged.put(sequence, judgement);
                 }
@@ -202,7 +202,7 @@ final class RunReadings {
 
     /** Wires in the cavities beside the red probe, when a net is read end to end. */
     private List<PlausibilityCheck.Neighbour> neighbours(TestStep.Measurement measurement) {
-        if (measurement.stage() != Stage.ENDS || !measurement.red().isPin() || measurement.isLinked()) {
+        if (measurement.stage() != Stage.CONTINUITY || !measurement.red().isPin() || measurement.isLinked()) {
             return List.of();
         }
         List<Terminal> pins = design.assembly()
@@ -283,7 +283,7 @@ final class RunReadings {
     /** Whether no later measurement changes it: wires are compared with each other, and what is in doubt may be settled. */
     private static boolean isForGood(TestStep step, Judgement judgement) {
         return step instanceof TestStep.Measurement measurement
-                && measurement.stage() != Stage.ENDS
+                && measurement.stage() != Stage.CONTINUITY
                 && !measurement.isUnderVoltage()
                 && judgement.verdict() != Verdict.DOUBTFUL;
     }
@@ -301,7 +301,7 @@ final class RunReadings {
                     Judgement.Reason.INSULATION_FALLING,
                     Message.of("run_readings.falls_while_voltage_on"));
         }
-        boolean asked = entry.step().stage() == Stage.ENDS && judgement.verdict() == Verdict.PASS;
+        boolean asked = entry.step().stage() == Stage.CONTINUITY && judgement.verdict() == Verdict.PASS;
         return asked && entry.step() instanceof TestStep.Measurement measurement
                 ? similar()
                         .deviation(measurement, judgement)
@@ -315,7 +315,7 @@ final class RunReadings {
     private synchronized SimilarWires similar() {
         SimilarWires known = similar.orElseGet(() -> {
             SimilarWires made = new SimilarWires(design);
-            for (TestStep step : log.steps(Stage.ENDS)) {
+            for (TestStep step : log.steps(Stage.CONTINUITY)) {
                 if (step instanceof TestStep.Measurement measurement) {
                     log.last(step)
                             .filter(last -> last.content() instanceof Entry.Content.Reading)

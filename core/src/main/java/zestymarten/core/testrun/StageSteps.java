@@ -75,12 +75,12 @@ final class StageSteps {
     /** The steps of one stage in order, made as they are asked for. */
     Stream<TestStep> steps(Stage stage) {
         return switch (stage) {
-            case COMPLAINT -> Stream.empty();
+            case SYMPTOMS -> Stream.empty();
             case PREPARE, METER -> plan.of(stage).stream();
-            case BEND -> reached(wiggle.all());
+            case WIGGLE -> reached(wiggle.all());
             case PARTS, DIODES, WARM -> reached(plan.of(stage).stream());
-            case LOOK -> Stream.concat(plan.of(stage).stream(), inspections.matesOutside());
-            case ENDS -> reached(ends());
+            case INSPECTION -> Stream.concat(plan.of(stage).stream(), inspections.matesOutside());
+            case CONTINUITY -> reached(ends());
             case SHORTS ->
                 Stream.concat(
                         unlinking().filter(step -> step.stage() == Stage.SHORTS),
@@ -95,7 +95,7 @@ final class StageSteps {
             case WET -> wet();
             case WITHSTAND -> withstand();
             case REPAIR -> repair();
-            case CLOSE -> close();
+            case RESTORE -> close();
         };
     }
 
@@ -136,9 +136,9 @@ final class StageSteps {
 
     private Stream<TestStep> ends() {
         if (linked.farEnd().isEmpty()) {
-            return plan.of(Stage.ENDS).stream();
+            return plan.of(Stage.CONTINUITY).stream();
         }
-        List<TestStep> fixed = plan.of(Stage.ENDS);
+        List<TestStep> fixed = plan.of(Stage.CONTINUITY);
         Stream<TestStep> trips = fixed.stream().filter(TestStep.ManualStep.class::isInstance);
         Stream<TestStep> bonds = fixed.stream().filter(TestStep.Measurement.class::isInstance);
         return Stream.of(trips, linked.measurements().stream(), bonds).flatMap(each -> each);
@@ -206,17 +206,17 @@ final class StageSteps {
     }
 
     private Stream<TestStep> close() {
-        Stream<TestStep> check = plan.approach().quick() ? Stream.empty() : TestPlan.probes(Stage.CLOSE).stream();
+        Stream<TestStep> check = plan.approach().quick() ? Stream.empty() : TestPlan.probes(Stage.RESTORE).stream();
         return Stream.concat(check, openItems.toPutBack().stream());
     }
 
     /** Manual steps that nobody asks for but that can be entered at any time. */
     boolean isPossible(TestStep.ManualStep manual) {
         return switch (manual.action()) {
-            case COMPLAINT -> plan.functions().contains(manual.subject().code());
-            case OPENED, MENDED, ACCESSORIES, POSITION_NAMED ->
+            case SYMPTOM -> plan.functions().contains(manual.subject().code());
+            case OPENED, REPAIR, ACCESSORIES, POSITION_NAMED ->
                 !manual.subject().code().isBlank();
-            case WANDERS, HALVES, PURPOSE -> manual.subject().isNothing();
+            case ZERO_DRIFTS, HALVES, PURPOSE -> manual.subject().isNothing();
             case SUBSTITUTE -> substitutes.isPart(manual.subject().code());
             case REMAINING -> RemainingLength.isOne(readings.design(), manual.subject());
             default -> steps(manual.stage()).anyMatch(manual::equals);

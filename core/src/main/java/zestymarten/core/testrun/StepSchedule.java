@@ -161,7 +161,7 @@ final class StepSchedule {
     boolean isAny(StepState state) {
         return tally().count(state) > 0
                 || uncounted()
-                        .filter(step -> step.stage() != Stage.METER && step.stage() != Stage.COMPLAINT)
+                        .filter(step -> step.stage() != Stage.METER && step.stage() != Stage.SYMPTOMS)
                         .filter(this::isPlanned)
                         .anyMatch(step -> state(step) == state);
     }
@@ -246,7 +246,8 @@ final class StepSchedule {
         boolean pairs = left(Stage.SHORTS) == 0
                 && tally().fail() == 0
                 && tally().open().stream().filter(this::isPlanned).allMatch(states::isPassed);
-        return pairs && Stream.of(Stage.ENDS, Stage.FRAME).flatMap(this::steps).allMatch(states::isPassed);
+        return pairs
+                && Stream.of(Stage.CONTINUITY, Stage.FRAME).flatMap(this::steps).allMatch(states::isPassed);
     }
 
     /** Whether a step belongs to this run as it stands. */
@@ -257,14 +258,14 @@ final class StepSchedule {
         if (plan.contains(step)) {
             return linked.farEnd().isEmpty()
                     || !(step instanceof TestStep.Measurement)
-                    || step.stage() != Stage.ENDS
+                    || step.stage() != Stage.CONTINUITY
                     || isBond(step);
         }
         if (step instanceof TestStep.Measurement measurement) {
             return switch (measurement.stage()) {
                 case SHORTS, FRAME -> pieces.contains(measurement, states::isThrough);
-                case ENDS -> linked.measurements().contains(measurement);
-                case BEND, INSULATION, WET, WITHSTAND ->
+                case CONTINUITY -> linked.measurements().contains(measurement);
+                case WIGGLE, INSULATION, WET, WITHSTAND ->
                     steps(measurement.stage()).anyMatch(step::equals);
                 default -> false;
             };

@@ -5,10 +5,10 @@ import zestymarten.core.judgement.Judgement.Verdict;
 
 /** How a step stands. Each has its own stroke and word on every screen. */
 public enum StepState {
-    NOT_TESTED("untested"),
-    PASS("good"),
-    MARGINAL("watch"),
-    FAIL("fault"),
+    NOT_TESTED("not-tested"),
+    PASS("pass"),
+    MARGINAL("marginal"),
+    FAIL("fail"),
     DOUBTFUL("doubtful"),
     SKIPPED("skipped"),
     /** Nobody has to read it: it follows from what was read. */

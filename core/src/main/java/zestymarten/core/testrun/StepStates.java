@@ -70,7 +70,7 @@ final class StepStates {
 
     /** A check after the readings holds until the next one; a zero until other clips are used, or the null drifts. */
     private boolean stillHolds(TestStep.LeadCheck probes, Entry last) {
-        if (probes.stage() == Stage.CLOSE) {
+        if (probes.stage() == Stage.RESTORE) {
             return !log.wasMeasuredAfter(last);
         }
         if (probes.question() == TestStep.LeadCheck.LeadQuestion.TONE) {
@@ -112,8 +112,8 @@ final class StepStates {
             return true;
         }
         return switch (manual.action()) {
-            case PUT_BACK -> !openItems.isOut(manual.subject());
-            case LOOKED ->
+            case RESTORE -> !openItems.isOut(manual.subject());
+            case INSPECT ->
                 !schedule.inspections().isCondemnedAfter(manual.subject().code(), last);
             default -> true;
         };
@@ -121,7 +121,7 @@ final class StepStates {
 
     /** Whether a wire has read open exactly once: it is measured again on clean metal, and both readings are kept. */
     boolean asksForCleanMetal(TestStep step) {
-        return step.stage() == Stage.ENDS
+        return step.stage() == Stage.CONTINUITY
                 && isOpen(step)
                 && log.of(step).stream()
                                 .flatMap(entry -> readings.judgement(entry).stream())
@@ -150,7 +150,7 @@ final class StepStates {
                 && readings.judgement(all.get(0)).map(Judgement::verdict).orElse(Verdict.PASS) == Verdict.FAIL;
         StepState state =
                 lastJudgement(step).map(each -> StepState.of(each.verdict())).orElse(StepState.PASS);
-        return state == StepState.PASS && openFirst && step.stage() == Stage.ENDS ? StepState.MARGINAL : state;
+        return state == StepState.PASS && openFirst && step.stage() == Stage.CONTINUITY ? StepState.MARGINAL : state;
     }
 
     private static StepState ofWords(TestStep step, String words) {

@@ -235,7 +235,7 @@ public final class TestRun {
     /** The planned measurements that nobody has to make, with the readings that they follow from, at most so many. */
     public List<Implied.ImpliedPair> implied(int maximum) {
         return schedule.implied().stream()
-                .flatMap(known -> Stream.of(Stage.ENDS, Stage.SHORTS, Stage.FRAME)
+                .flatMap(known -> Stream.of(Stage.CONTINUITY, Stage.SHORTS, Stage.FRAME)
                         .flatMap(this::steps)
                         .filter(step -> log.of(step).isEmpty()
                                 && schedule.state(step) == StepState.IMPLIED

@@ -32,8 +32,8 @@ final class VisualFindings {
     /** The defects that were seen and not repaired since, by the step that saw them. */
     Map<TestStep.ManualStep, Finding.Defect> defects() {
         Map<TestStep.ManualStep, Finding.Defect> defects = new LinkedHashMap<>();
-        for (TestStep step : log.steps(Stage.LOOK)) {
-            if (step instanceof TestStep.ManualStep manual && manual.action() == ManualAction.LOOKED) {
+        for (TestStep step : log.steps(Stage.INSPECTION)) {
+            if (step instanceof TestStep.ManualStep manual && manual.action() == ManualAction.INSPECT) {
                 log.last(manual).flatMap(VisualFindings::defect).ifPresent(defect -> defects.put(manual, defect));
             }
         }
@@ -52,7 +52,7 @@ final class VisualFindings {
     }
 
     private boolean wasHot(String connector) {
-        return log.last(new TestStep.ManualStep(ManualAction.LOOKED, connector))
+        return log.last(new TestStep.ManualStep(ManualAction.INSPECT, connector))
                 .filter(VisualFindings::isHot)
                 .isPresent();
     }
@@ -62,7 +62,7 @@ final class VisualFindings {
         return assembly.connectors().stream()
                 .map(Connector::id)
                 .filter(each -> wasHot(each) && mates(each).isEmpty())
-                .map(each -> new TestStep.ManualStep(ManualAction.LOOKED, new Subject.MateOf(each)));
+                .map(each -> new TestStep.ManualStep(ManualAction.INSPECT, new Subject.MateOf(each)));
     }
 
     /** Whether the mate of a connector was found molten after it was looked at itself, and found well. */
@@ -70,7 +70,7 @@ final class VisualFindings {
         return !isHot(last)
                 && mates(connector).stream()
                         .filter(this::wasHot)
-                        .flatMap(mate -> log.last(new TestStep.ManualStep(ManualAction.LOOKED, mate)).stream())
+                        .flatMap(mate -> log.last(new TestStep.ManualStep(ManualAction.INSPECT, mate)).stream())
                         .anyMatch(hot -> hot.sequence() > last.sequence());
     }
 

@@ -32,7 +32,7 @@ final class WiggleSteps {
 
     /** The steps in their order: moved by hand first, then position by position. */
     Stream<TestStep> all() {
-        List<TestStep> byHand = Stream.concat(plan.of(Stage.BEND).stream(), TestPlan.moved(suspected()))
+        List<TestStep> byHand = Stream.concat(plan.of(Stage.WIGGLE).stream(), TestPlan.moved(suspected()))
                 .distinct()
                 .toList();
         List<String> positions = positions();
@@ -69,6 +69,6 @@ final class WiggleSteps {
                 wires.stream()
                         .map(TestStep.Measurement.class::cast)
                         .map(each ->
-                                new TestStep.Measurement(Stage.BEND, each.black(), each.red(), position, List.of())));
+                                new TestStep.Measurement(Stage.WIGGLE, each.black(), each.red(), position, List.of())));
     }
 }

@@ -24,7 +24,7 @@ final class WireOhms {
     /** By conductor, in design order; only wires that were read end to end in ohms and alone on their way. */
     static Map<String, One> of(TestRun test) {
         Map<String, One> ohms = new LinkedHashMap<>();
-        test.steps(Stage.ENDS).forEach(step -> {
+        test.steps(Stage.CONTINUITY).forEach(step -> {
             if (step instanceof TestStep.Measurement measurement && !measurement.isLinked()) {
                 List<Conductor> route = test.design().nets().route(measurement.black(), measurement.red());
                 if (route.size() == 1) {

@@ -75,7 +75,7 @@ class BadInputTest {
                         .judgement()
                         .verdict()
                         .code())
-                .isIn("pass", "watch");
+                .isIn("pass", "marginal");
     }
 
     @Test

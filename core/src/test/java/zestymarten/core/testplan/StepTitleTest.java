@@ -17,8 +17,8 @@ class StepTitleTest {
     void aManualStepNamesWhatIsDoneToWhat() {
         assertThat(title(ManualAction.UNPLUGGED, new Subject.Named("J1")))
                 .isEqualTo("manual_step.of[manual_action.unplugged, message.verbatim[J1]]");
-        assertThat(title(ManualAction.PUT_BACK, new Subject.StandInFor("F1")))
-                .isEqualTo("manual_step.of[manual_action.put_back, subject.stand_in[F1]]");
+        assertThat(title(ManualAction.RESTORE, new Subject.StandInFor("F1")))
+                .isEqualTo("manual_step.of[manual_action.restore, subject.stand_in[F1]]");
         assertThat(title(ManualAction.FRAME_PROOF, Subject.nothing())).isEqualTo("manual_action.frame_proof");
         assertThat(title(ManualAction.FRAME_PROOF, Subject.Sole.FAR_END))
                 .isEqualTo("manual_step.of[manual_action.frame_proof, sole.far_end]");
@@ -26,8 +26,8 @@ class StepTitleTest {
 
     @Test
     void aTripSaysWhichWayAndAMovingPartThatItGoesBack() {
-        assertThat(title(ManualAction.WALKED, Subject.Sole.THERE)).isEqualTo("sole.there");
-        assertThat(title(ManualAction.WALKED_BACK, Subject.Sole.BACK)).isEqualTo("sole.back");
+        assertThat(title(ManualAction.GO_TO_FAR_END, Subject.Sole.THERE)).isEqualTo("sole.there");
+        assertThat(title(ManualAction.GO_TO_FAR_END_AGAIN, Subject.Sole.BACK)).isEqualTo("sole.back");
         assertThat(title(ManualAction.MOVED_TO, Subject.nothing())).isEqualTo("manual_step.moved_back");
         assertThat(title(ManualAction.MOVED_TO, new Subject.Named("door open")))
                 .isEqualTo("manual_step.of[manual_action.moved_to, message.verbatim[door open]]");
@@ -37,7 +37,7 @@ class StepTitleTest {
     void aMeasurementNamesItsPointsAndACheckItsQuestion() {
         Terminal black = Terminal.of("J1.1");
         Terminal red = Terminal.of("J2.1");
-        assertThat(new TestStep.Measurement(Stage.ENDS, black, red).title())
+        assertThat(new TestStep.Measurement(Stage.CONTINUITY, black, red).title())
                 .hasToString("measurement.points[J1.1, J2.1]");
         assertThat(new TestStep.Measurement(Stage.PARTS, black, red, "held", List.of()).title())
                 .hasToString("measurement.points_in[J1.1, J2.1, held]");

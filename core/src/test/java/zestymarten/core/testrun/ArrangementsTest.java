@@ -65,13 +65,14 @@ class ArrangementsTest {
     @Test
     void whatNeedsNoDismantlingIsTriedFirstAndACoverGoesOnTheLedger() {
         Bench bench = Bench.of(cable(), TestOptions.QUICK).type("b", "0.30");
-        assertThat(steps(bench, Stage.ENDS)).isEqualTo("ENDS J1.2 J3.1, ENDS J1.3 J3.2, ACCESS J2, ENDS J1.1 J2.1");
+        assertThat(steps(bench, Stage.CONTINUITY))
+                .isEqualTo("CONTINUITY J1.2 J3.1, CONTINUITY J1.3 J3.2, ACCESS J2, CONTINUITY J1.1 J2.1");
         assertThat(bench.test().accessMinutes()).isEqualTo(10);
         assertThat(bench.test().secondsLeft()).isGreaterThan(600);
         bench.type("0.6", "0.6").manual("");
         assertThat(bench.toRestore()).containsExactly("@cover J2");
         assertThat(bench.test().accessMinutes()).isZero();
-        assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
+        assertThat(bench.sentence()).isEqualTo("CONTINUITY J1.1 J2.1");
     }
 
     @Test
@@ -79,7 +80,7 @@ class ArrangementsTest {
         Bench bench = Bench.of(cable(), TestOptions.QUICK)
                 .type("b", "0.30", "0.6", "0.6")
                 .skip("sealed by the maker");
-        assertThat(steps(bench, Stage.ENDS)).isEqualTo("ENDS J1.2 J3.1, ENDS J1.3 J3.2, ACCESS J2");
+        assertThat(steps(bench, Stage.CONTINUITY)).isEqualTo("CONTINUITY J1.2 J3.1, CONTINUITY J1.3 J3.2, ACCESS J2");
         while (bench.test().current().isPresent()) {
             bench.type(
                     bench.step().stage() == Stage.PARTS
@@ -92,18 +93,19 @@ class ArrangementsTest {
 
     @Test
     void theOrderChangesWithinWhatIsSafe() {
-        Order order = new Order(List.of(Stage.FRAME, Stage.ENDS, Stage.SHORTS, Stage.PARTS, Stage.BEND), List.of("W3"));
+        Order order = new Order(
+                List.of(Stage.FRAME, Stage.CONTINUITY, Stage.SHORTS, Stage.PARTS, Stage.WIGGLE), List.of("W3"));
         Bench bench = Bench.of(cable(), TestOptions.QUICK.in(order)).type("b", "0.30");
         assertThat(bench.sentence()).isEqualTo("FRAME J1.1 FRAME");
-        assertThat(steps(bench, Stage.ENDS)).startsWith("ENDS J1.3 J3.2, ENDS J1.2 J3.1");
+        assertThat(steps(bench, Stage.CONTINUITY)).startsWith("CONTINUITY J1.3 J3.2, CONTINUITY J1.2 J3.1");
         assertThat(order.stages().indexOf(Stage.INSULATION))
-                .isGreaterThan(order.stages().indexOf(Stage.BEND));
-        assertThat(order.stages()).endsWith(Stage.INSULATION, Stage.WET, Stage.WITHSTAND, Stage.REPAIR, Stage.CLOSE);
-        assertThatThrownBy(() -> new Order(List.of(Stage.ENDS, Stage.INSULATION), List.of()))
+                .isGreaterThan(order.stages().indexOf(Stage.WIGGLE));
+        assertThat(order.stages()).endsWith(Stage.INSULATION, Stage.WET, Stage.WITHSTAND, Stage.REPAIR, Stage.RESTORE);
+        assertThatThrownBy(() -> new Order(List.of(Stage.CONTINUITY, Stage.INSULATION), List.of()))
                 .hasMessage(
-                        "order.order_name_each[[stage.ends, stage.insulation], [stage.ends, stage.shorts, stage.frame, stage.bend, stage.parts]]");
+                        "order.order_name_each[[stage.continuity, stage.insulation], [stage.continuity, stage.shorts, stage.frame, stage.wiggle, stage.parts]]");
         Order shortsFirst =
-                new Order(List.of(Stage.SHORTS, Stage.ENDS, Stage.FRAME, Stage.BEND, Stage.PARTS), List.of());
+                new Order(List.of(Stage.SHORTS, Stage.CONTINUITY, Stage.FRAME, Stage.WIGGLE, Stage.PARTS), List.of());
         assertThatThrownBy(() ->
                         new TestOptions(TestMethod.FAR_END_JOINED, false, true, OptionalDouble.empty()).in(shortsFirst))
                 .hasMessage("test_options.with_far_ends");
@@ -130,8 +132,8 @@ class ArrangementsTest {
         Bench bench = Bench.of(cable(), TestOptions.QUICK)
                 .with(new MeterProfile("old meter", 0.01, 0.1, 30, false, 20e6))
                 .type("b", "0.3", "0.6");
-        assertThat(bench.sentence()).isEqualTo("ENDS J1.3 J3.2");
-        bench.enters(ManualAction.WANDERS, "", "");
+        assertThat(bench.sentence()).isEqualTo("CONTINUITY J1.3 J3.2");
+        bench.enters(ManualAction.ZERO_DRIFTS, "", "");
         assertThat(bench.sentence()).isEqualTo("METER OHMS");
         bench.type("0.5", "0.8");
         assertThat(reason(bench)).contains("0.3 Ω");
@@ -207,12 +209,12 @@ class ArrangementsTest {
     void aMoltenConnectorCondemnsItsMate() {
         Bench bench = Bench.of(cable(), WHOLE).manual("", "", "", "");
         assertThat(bench.sentence()).isEqualTo("TEMPERATURE roof");
-        bench.enters(ManualAction.LOOKED, "J1", "melted: pin 2 into its neighbour");
-        assertThat(bench.sentence()).as("it was looked at before that was seen").isEqualTo("LOOKED J4");
+        bench.enters(ManualAction.INSPECT, "J1", "melted: pin 2 into its neighbour");
+        assertThat(bench.sentence()).as("it was looked at before that was seen").isEqualTo("INSPECT J4");
         bench.manual("");
         assertThat(bench.sentence()).isEqualTo("TEMPERATURE roof");
-        bench.enters(ManualAction.LOOKED, "J3", "melted");
-        assertThat(bench.sentence()).as("its mate is no part of this assembly").isEqualTo("LOOKED @mate J3");
+        bench.enters(ManualAction.INSPECT, "J3", "melted");
+        assertThat(bench.sentence()).as("its mate is no part of this assembly").isEqualTo("INSPECT @mate J3");
     }
 
     @Test
@@ -223,7 +225,7 @@ class ArrangementsTest {
         }
         Bench bench = Bench.of(list.toString(), WHOLE).manual("", "").type("b", "0.30");
         while (bench.step().stage() != Stage.FRAME) {
-            bench.type(bench.step().stage() == Stage.ENDS ? "0.6" : "n");
+            bench.type(bench.step().stage() == Stage.CONTINUITY ? "0.6" : "n");
         }
         bench.type("b", "n", "n", "n", "n", "n", "n", "n");
         assertThat(bench.sentence()).as("everything apart is in doubt now").isEqualTo("SHORTS J1.1 J1.2");

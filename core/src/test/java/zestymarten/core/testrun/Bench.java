@@ -172,11 +172,11 @@ final class Bench {
     }
 
     Bench repair(String subject, Entry.Way way) {
-        return add(new TestStep.ManualStep(ManualAction.MENDED, subject), new Entry.Content.Repair(way, "", ""));
+        return add(new TestStep.ManualStep(ManualAction.REPAIR, subject), new Entry.Content.Repair(way, "", ""));
     }
 
     Bench repair(String subject, Entry.Content.Repair repair) {
-        return add(new TestStep.ManualStep(ManualAction.MENDED, subject), repair);
+        return add(new TestStep.ManualStep(ManualAction.REPAIR, subject), repair);
     }
 
     /** Lets so many seconds pass. */

@@ -41,7 +41,7 @@ class FindTheFaultTest {
 
     private static Bench withSymptoms(Bench bench, Map<Integer, String> symptoms) {
         for (int i = 1; i <= WIRES; i++) {
-            bench.enters(ManualAction.COMPLAINT, "function " + i, symptoms.getOrDefault(i, RecordedSymptoms.WORKS));
+            bench.enters(ManualAction.SYMPTOM, "function " + i, symptoms.getOrDefault(i, RecordedSymptoms.WORKS));
         }
         return bench;
     }
@@ -88,7 +88,7 @@ class FindTheFaultTest {
         measure(
                 bench,
                 measurement ->
-                        measurement.stage() == Stage.BEND ? "jumps" : reading(bench.test(), measurement, Map.of()));
+                        measurement.stage() == Stage.WIGGLE ? "jumps" : reading(bench.test(), measurement, Map.of()));
         assertThat(bench.test().findings()).singleElement().satisfies(found -> {
             assertThat(found.finding().kind()).isEqualTo("intermittent");
             assertThat(found.finding().terminals())
@@ -147,7 +147,7 @@ class FindTheFaultTest {
         assertThat(measure(taught, open)).isLessThan(measure(pendant(), open));
         assertThat(taught.test().entries().stream()
                         .filter(entry -> entry.step() instanceof TestStep.Measurement measurement
-                                && measurement.stage() == Stage.ENDS
+                                && measurement.stage() == Stage.CONTINUITY
                                 && measurement.isOn(Terminal.of("J1.11"))))
                 .hasSize(3);
         assertThat(taught.test().findings())
@@ -205,12 +205,12 @@ class FindTheFaultTest {
         }
         assertThat(asked)
                 .containsExactly(
-                        "WALKED @there",
-                        "TIED",
-                        "WALKED @back",
-                        "ENDS J1.1 J1.2 linked",
-                        "ENDS J1.1 J1.3 linked",
-                        "ENDS J1.2 J1.3 linked");
+                        "GO_TO_FAR_END @there",
+                        "LINK_FAR_ENDS",
+                        "GO_TO_FAR_END @back",
+                        "CONTINUITY J1.1 J1.2 linked",
+                        "CONTINUITY J1.1 J1.3 linked",
+                        "CONTINUITY J1.2 J1.3 linked");
     }
 
     /** Ten wires have 45 pairs; linked, nine measurements ask them all, and the linked ones find the short. */
@@ -262,7 +262,7 @@ class FindTheFaultTest {
         }
         Bench bench = Bench.of(list.toString()).enters(ManualAction.PURPOSE, "", Purpose.FIND_FAULT.code());
         for (int i = 1; i <= 30; i++) {
-            bench.enters(ManualAction.COMPLAINT, "function " + i, i == 3 || i == 29 ? "dead" : RecordedSymptoms.WORKS);
+            bench.enters(ManualAction.SYMPTOM, "function " + i, i == 3 || i == 29 ? "dead" : RecordedSymptoms.WORKS);
         }
         measure(
                 bench,

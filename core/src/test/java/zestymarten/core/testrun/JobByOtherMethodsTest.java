@@ -18,23 +18,23 @@ class JobByOtherMethodsTest {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.FAR_END_JOINED, false))
                 .manual("", "");
         bench.type("b", "0.00");
-        assertThat(bench.test().steps(Stage.ENDS).map(Bench::say))
+        assertThat(bench.test().steps(Stage.CONTINUITY).map(Bench::say))
                 .as("the far connector is looked at once somebody is there")
                 .containsExactly(
-                        "WALKED @there",
-                        "LOOKED J2",
-                        "TIED",
-                        "WALKED @back",
-                        "ENDS J1.1 J1.2 linked",
-                        "ENDS J1.1 J1.3 linked",
-                        "ENDS J1.2 J1.3 linked");
+                        "GO_TO_FAR_END @there",
+                        "INSPECT J2",
+                        "LINK_FAR_ENDS",
+                        "GO_TO_FAR_END @back",
+                        "CONTINUITY J1.1 J1.2 linked",
+                        "CONTINUITY J1.1 J1.3 linked",
+                        "CONTINUITY J1.2 J1.3 linked");
         bench.manual("", "", "", "").type("0.50", "1.40");
         assertThat(bench.toRestore()).containsExactly("@far_end_links");
-        assertThat(bench.sentence()).as("the closing pair").isEqualTo("ENDS J1.2 J1.3 linked");
+        assertThat(bench.sentence()).as("the closing pair").isEqualTo("CONTINUITY J1.2 J1.3 linked");
         bench.type("1.40");
         assertThat(ThreeCores.found(bench))
                 .containsExactly("W3 has a high resistance: 1.15 Ω from J1.3 to J2.3, limit 0.312 Ω.");
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK @there");
+        assertThat(bench.sentence()).isEqualTo("GO_TO_FAR_END_AGAIN @there");
         bench.manual("", "", "");
         assertThat(bench.toRestore()).isEmpty();
         assertThat(bench.sentence()).isEqualTo("SHORTS J1.1 J1.2");
@@ -46,7 +46,7 @@ class JobByOtherMethodsTest {
                 .manual("", "");
         bench.type("b", "0.00").manual("", "", "", "").type("0.50", "OL", "OL");
         assertThat(ThreeCores.found(bench)).containsExactly("W3 is open between J1.3 and J2.3.");
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK @there");
+        assertThat(bench.sentence()).isEqualTo("GO_TO_FAR_END_AGAIN @there");
         bench.manual("", "");
         assertThat(bench.sentence()).isEqualTo("SHORTS J2.1 J2.3");
         bench.type("n");
@@ -56,7 +56,7 @@ class JobByOtherMethodsTest {
         bench.type("0.4");
         assertThat(bench.sentence()).isEqualTo("FRAME J2.3 FRAME");
         bench.type("n");
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK @back");
+        assertThat(bench.sentence()).isEqualTo("GO_TO_FAR_END_AGAIN @back");
         bench.manual("").type("n", "n", "n");
         assertThat(bench.sentence()).as("nothing from one end to the other").isEqualTo("FRAME_PROOF");
         bench.type("0.4", "n", "n", "n");
@@ -122,14 +122,14 @@ class JobByOtherMethodsTest {
                 .manual("", "", "");
         assertThat(ThreeCores.found(bench)).hasSize(1);
         bench.repair("W3", Entry.Way.REPLACE);
-        assertThat(bench.sentence()).isEqualTo("WALKED @there");
+        assertThat(bench.sentence()).isEqualTo("GO_TO_FAR_END @there");
         bench.manual("", "", "");
         assertThat(bench.toRestore()).containsExactly("@far_end_links");
-        while (bench.step().stage() == Stage.ENDS) {
+        while (bench.step().stage() == Stage.CONTINUITY) {
             bench.type("0.50");
         }
         assertThat(ThreeCores.found(bench)).isEmpty();
-        assertThat(bench.sentence()).isEqualTo("WALKED_BACK @there");
+        assertThat(bench.sentence()).isEqualTo("GO_TO_FAR_END_AGAIN @there");
         bench.manual("", "", "");
         assertThat(bench.toRestore()).isEmpty();
     }
@@ -140,15 +140,15 @@ class JobByOtherMethodsTest {
                 .manual("", "");
         bench.type("b", "0.00").manual("", "", "", "").type("0.30", "OL", "OL", "1.27");
         assertThat(bench.test()
-                        .steps(Stage.ENDS)
+                        .steps(Stage.CONTINUITY)
                         .filter(TestStep.Measurement.class::isInstance)
                         .map(Bench::say))
                 .as("the frame is the reference; the closing pair proves its own ohms")
                 .containsExactly(
-                        "ENDS J1.1 FRAME linked",
-                        "ENDS J1.2 FRAME linked",
-                        "ENDS J1.3 FRAME linked",
-                        "ENDS J1.1 J1.3 linked");
+                        "CONTINUITY J1.1 FRAME linked",
+                        "CONTINUITY J1.2 FRAME linked",
+                        "CONTINUITY J1.3 FRAME linked",
+                        "CONTINUITY J1.1 J1.3 linked");
         bench.type("1.53");
         assertThat(ThreeCores.found(bench))
                 .containsExactly(
@@ -163,7 +163,7 @@ class JobByOtherMethodsTest {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.FAR_END_JOINED, false))
                 .manual("", "");
         bench.type("b", "0.00").manual("", "", "", "").type("OL", "OL", "OL", "OL");
-        assertThat(bench.sentence()).as("another reference").isEqualTo("ENDS J1.2 J1.3 linked");
+        assertThat(bench.sentence()).as("another reference").isEqualTo("CONTINUITY J1.2 J1.3 linked");
         bench.type("0.5");
         assertThat(ThreeCores.found(bench)).containsExactly("W1 is open between J1.1 and J2.1.");
         assertThat(bench.test().pieces().far().stubs().stream().map(Terminal::name))

@@ -46,7 +46,7 @@ class KeptStateTest {
         }
         List<String> choice = step instanceof TestStep.LeadCheck
                 ? List.of("b", "0.30", "0.34")
-                : step.stage() == Stage.ENDS ? ENDS : SHORTS;
+                : step.stage() == Stage.CONTINUITY ? ENDS : SHORTS;
         String typed = choice.get(random.nextInt(choice.size()));
         return new Entry.Content.Reading(typed, test.understand(step, typed));
     }
@@ -57,7 +57,7 @@ class KeptStateTest {
             return due.get(random.nextInt(due.size()));
         }
         if (random.nextInt(6) == 0) {
-            return new TestStep.ManualStep(ManualAction.WANDERS);
+            return new TestStep.ManualStep(ManualAction.ZERO_DRIFTS);
         }
         List<TestStep> all = test.steps().limit(60).toList();
         return all.get(random.nextInt(all.size()));

@@ -26,9 +26,9 @@ class MovedWiresTest {
     @Test
     void theWiresOfWhatWorksOnlySometimesAreMovedEvenWhereNothingFlexes() {
         Bench bench = Bench.of("wire,from,to,function\nW1,J1.1,J2.1,lamp\nW2,J1.2,J2.2,horn\n")
-                .enters(ManualAction.COMPLAINT, "lamp", "sometimes")
+                .enters(ManualAction.SYMPTOM, "lamp", "sometimes")
                 .type("b", "0.30", "0.5", "0.5", "n", "n", "n");
-        assertThat(bench.sentence()).isEqualTo("BEND J1.1 J2.1");
+        assertThat(bench.sentence()).isEqualTo("WIGGLE J1.1 J2.1");
         assertThat(bench.test().outcome()).as("not yet moved").isEqualTo(RunOutcome.INCOMPLETE);
         assertThat(bench.type("0.4").test().outcome()).isEqualTo(RunOutcome.PASS);
         bench.takeBack().type("jumps");
@@ -58,7 +58,7 @@ class MovedWiresTest {
                         .filter(each -> !bench.test().isDone(each))
                         .map(Bench::say))
                 .as("read again in that position, not only at rest, and then brought back")
-                .containsSubsequence("ENDS J1.2 J2.2", "MOVED_TO door half open", "BEND J1.2 J2.2", "MOVED_TO");
+                .containsSubsequence("CONTINUITY J1.2 J2.2", "MOVED_TO door half open", "WIGGLE J1.2 J2.2", "MOVED_TO");
     }
 
     @Test
@@ -88,25 +88,25 @@ class MovedWiresTest {
     @Test
     void inAPositionOnlyWhatFlexesAndWhatWorksSometimesIsRead() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE)
-                .enters(ManualAction.COMPLAINT, "horn", "sometimes")
+                .enters(ManualAction.SYMPTOM, "horn", "sometimes")
                 .enters(ManualAction.POSITION_NAMED, "seat back", "")
                 .enters(ManualAction.POSITION_NAMED, "seat forward", "");
         assertThat(bench.test()
                         .steps()
-                        .filter(each -> each.stage() == Stage.BEND)
+                        .filter(each -> each.stage() == Stage.WIGGLE)
                         .map(Bench::say))
                 .containsExactly(
-                        "BEND J1.1 J2.1",
-                        "BEND J1.2 J2.2",
-                        "BEND J1.3 J2.3",
+                        "WIGGLE J1.1 J2.1",
+                        "WIGGLE J1.2 J2.2",
+                        "WIGGLE J1.3 J2.3",
                         "MOVED_TO seat back",
-                        "BEND J1.1 J2.1",
-                        "BEND J1.2 J2.2",
-                        "BEND J1.3 J2.3",
+                        "WIGGLE J1.1 J2.1",
+                        "WIGGLE J1.2 J2.2",
+                        "WIGGLE J1.3 J2.3",
                         "MOVED_TO seat forward",
-                        "BEND J1.1 J2.1",
-                        "BEND J1.2 J2.2",
-                        "BEND J1.3 J2.3",
+                        "WIGGLE J1.1 J2.1",
+                        "WIGGLE J1.2 J2.2",
+                        "WIGGLE J1.3 J2.3",
                         "MOVED_TO");
     }
 }

@@ -30,7 +30,7 @@ class RepairTest {
     void aSpareThatPassedCarriesTheWireFromThenOn() {
         Bench bench = broken();
         assertThat(bench.test().spares()).extracting(Conductor::id).containsExactly("SP1");
-        TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1");
+        TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.REPAIR, "W1 SP1");
         assertThat(bench.test().objection(mended, bySpare("SP1")).map(English::of))
                 .isEmpty();
         bench.repair("W1 SP1", bySpare("SP1"));
@@ -41,11 +41,11 @@ class RepairTest {
             assertThat(built.conductors().get(0).function()).hasValue("raise");
         });
         assertThat(bench.test()
-                        .steps(Stage.ENDS)
+                        .steps(Stage.CONTINUITY)
                         .filter(step -> !bench.test().isDone(step))
                         .map(Bench::say))
                 .as("the wire again; its neighbour may have been moved")
-                .containsExactly("ENDS J1.1 J2.1", "ENDS J1.2 J2.2");
+                .containsExactly("CONTINUITY J1.1 J2.1", "CONTINUITY J1.2 J2.2");
         bench.type("0.49", "0.6");
         while (bench.test().current().isPresent() && bench.step() instanceof TestStep.Measurement) {
             bench.type("n");
@@ -60,7 +60,7 @@ class RepairTest {
         Bench bench = Bench.of(CABLE).type("b", "0.30", "OL", "OL", "0.6", "OL", "OL");
         assertThat(bench.test().spares()).isEmpty();
         assertThat(bench.test()
-                        .objection(new TestStep.ManualStep(ManualAction.MENDED, "W1 SP1"), bySpare("SP1"))
+                        .objection(new TestStep.ManualStep(ManualAction.REPAIR, "W1 SP1"), bySpare("SP1"))
                         .map(English::of))
                 .hasValue(
                         "“SP1” for “W1 SP1” is not accepted; expected a spare core that has passed in this test, for one wire.");
@@ -82,7 +82,7 @@ class RepairTest {
     @Test
     void bothRemainingLengthsAreReadBeforeABreakIsSpliced() {
         Bench bench = broken();
-        TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.MENDED, "W1");
+        TestStep.ManualStep mended = new TestStep.ManualStep(ManualAction.REPAIR, "W1");
         Entry.Content.Repair splice = new Entry.Content.Repair(Entry.Way.SPLICE, "", "");
         assertThat(bench.test().objection(mended, splice).map(English::of))
                 .hasValue("Before it is spliced, read each remaining length: W1 from J1.1, W1 from J2.1. A wire can be"
@@ -126,7 +126,7 @@ class RepairTest {
                 .containsExactly("W1 is open between J1.1 and J2.1.");
         assertThat(bench.test().isDone(lengths.get(0))).isTrue();
         assertThat(bench.test()
-                        .objection(new TestStep.ManualStep(ManualAction.MENDED, "W1"), splice)
+                        .objection(new TestStep.ManualStep(ManualAction.REPAIR, "W1"), splice)
                         .map(English::of))
                 .hasValue(
                         "Before it is spliced, read each remaining length: W1 from J2.1. A wire can be broken twice.");
@@ -142,12 +142,14 @@ class RepairTest {
         Bench bench = Bench.of("wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\n")
                 .type("b", "0.30", "OL", "OL")
                 .type("OL", "OL")
-                .at(new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3")), "0.5")
+                .at(new TestStep.Measurement(Stage.CONTINUITY, Terminal.of("J1.3"), Terminal.of("J2.3")), "0.5")
                 .repair("W1", Entry.Way.CONTACT);
         assertThat(bench.test().findings())
                 .extracting(found -> English.of(found.finding().message()))
                 .contains("W2 is open between J1.2 and J2.2.");
-        assertThat(bench.test().steps(Stage.ENDS).filter(step -> !bench.test().isDone(step)))
+        assertThat(bench.test()
+                        .steps(Stage.CONTINUITY)
+                        .filter(step -> !bench.test().isDone(step)))
                 .as("it is read again all the same")
                 .hasSize(2);
     }

@@ -25,7 +25,7 @@ class TestRunTest {
         Bench bench = Bench.of(THREE_CORES);
         assertThat(bench.sentence()).isEqualTo("METER TONE");
         bench.type("b").type("0.30");
-        assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
+        assertThat(bench.sentence()).isEqualTo("CONTINUITY J1.1 J2.1");
         bench.type("0.6", "0.6", "0.6");
         assertThat(bench.sentence()).isEqualTo("SHORTS J1.1 J1.2");
         bench.type("OL", "OL");
@@ -41,20 +41,20 @@ class TestRunTest {
     @Test
     void asksForCleanMetalBeforeItBelievesAnOpenAndKeepsBothReadings() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "OL");
-        assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
+        assertThat(bench.sentence()).isEqualTo("CONTINUITY J1.1 J2.1");
         assertThat(bench.test().asksForCleanMetal(bench.step())).isTrue();
         assertThat(found(bench.test())).isEmpty();
         TestStep first = bench.step();
         bench.type("0.6");
         assertThat(bench.test().entriesOf(first)).hasSize(2);
         assertThat(bench.test().state(first)).isEqualTo(StepState.MARGINAL);
-        assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
+        assertThat(bench.sentence()).isEqualTo("CONTINUITY J1.2 J2.2");
     }
 
     @Test
     void aToneOnACurrentCarryingWireAsksForTheOhms() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "b");
-        assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
+        assertThat(bench.sentence()).isEqualTo("CONTINUITY J1.2 J2.2");
         TestStep current = bench.step();
         bench.type("b");
         assertThat(bench.step()).isEqualTo(current);
@@ -109,7 +109,7 @@ class TestRunTest {
         assertThat(bench.test().findings().get(0).evidence()).hasSize(6);
         assertThat(bench.test().findings().get(0).certain()).isTrue();
         assertThat(best(bench.test())).doesNotContain(one, other);
-        assertThat(bench.sentence()).as("now the plan goes on").isEqualTo("ENDS J1.3 J2.3");
+        assertThat(bench.sentence()).as("now the plan goes on").isEqualTo("CONTINUITY J1.3 J2.3");
     }
 
     @Test
@@ -181,11 +181,11 @@ class TestRunTest {
     @Test
     void takingBackUndoesAndErasesNothing() {
         Bench bench = Bench.of(THREE_CORES).type("b", "0.30", "0.6").takeBack();
-        assertThat(bench.sentence()).isEqualTo("ENDS J1.1 J2.1");
+        assertThat(bench.sentence()).isEqualTo("CONTINUITY J1.1 J2.1");
         assertThat(bench.test().entries()).hasSize(3);
         assertThat(bench.test().nextAttempt(bench.step())).isEqualTo(2);
         bench.type("0.61");
-        assertThat(bench.sentence()).isEqualTo("ENDS J1.2 J2.2");
+        assertThat(bench.sentence()).isEqualTo("CONTINUITY J1.2 J2.2");
     }
 
     @Test
@@ -237,7 +237,7 @@ class TestRunTest {
     void aBondedWireIsExpectedToReadToTheFrame() {
         Bench bench = Bench.of("from,to\nJ1.1,J2.1\nJ1.2,FRAME\n").type("b", "0.30");
         bench.type("0.5");
-        assertThat(bench.sentence()).isEqualTo("ENDS J1.2 FRAME");
+        assertThat(bench.sentence()).isEqualTo("CONTINUITY J1.2 FRAME");
         bench.type("0.5");
         assertThat(bench.sentence()).isEqualTo("FRAME J1.1 FRAME");
         bench.type("OL");

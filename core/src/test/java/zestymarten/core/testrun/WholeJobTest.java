@@ -22,14 +22,14 @@ class WholeJobTest {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE);
         assertThat(bench.test().steps().map(Bench::say))
                 .containsExactly(
-                        "LOOKED J1",
-                        "LOOKED J2",
-                        "LOOKED flexing",
+                        "INSPECT J1",
+                        "INSPECT J2",
+                        "INSPECT flexing",
                         "METER TONE",
                         "METER OHMS",
-                        "ENDS J1.1 J2.1",
-                        "ENDS J1.2 J2.2",
-                        "ENDS J1.3 J2.3",
+                        "CONTINUITY J1.1 J2.1",
+                        "CONTINUITY J1.2 J2.2",
+                        "CONTINUITY J1.3 J2.3",
                         "SHORTS J1.1 J1.2",
                         "SHORTS J1.1 J1.3",
                         "SHORTS J1.2 J1.3",
@@ -37,10 +37,10 @@ class WholeJobTest {
                         "FRAME J1.1 FRAME",
                         "FRAME J1.2 FRAME",
                         "FRAME J1.3 FRAME",
-                        "BEND J1.1 J2.1",
-                        "BEND J1.2 J2.2",
-                        "CLOSE TONE",
-                        "CLOSE OHMS");
+                        "WIGGLE J1.1 J2.1",
+                        "WIGGLE J1.2 J2.2",
+                        "RESTORE TONE",
+                        "RESTORE OHMS");
         ThreeCores.untilRungOut(bench).type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b", "0.30");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
     }
@@ -48,7 +48,7 @@ class WholeJobTest {
     @Test
     void whatIsSeenByEyeIsKeptAndWatched() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE).manual("", "pin 2 is pushed back", "");
-        TestStep.ManualStep seen = new TestStep.ManualStep(ManualAction.LOOKED, "J2");
+        TestStep.ManualStep seen = new TestStep.ManualStep(ManualAction.INSPECT, "J2");
         assertThat(bench.test().state(seen)).isEqualTo(StepState.MARGINAL);
         assertThat(English.of(bench.test().words(bench.test().entriesOf(seen).get(0))))
                 .isEqualTo("pin 2 is pushed back");
@@ -60,7 +60,7 @@ class WholeJobTest {
     void nothingIsMeasuredBeforeItIsProvedDeadOnBothSidesOfALiveSource() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.approach(TestMethod.BOTH_ENDS, true))
                 .manual("");
-        TestStep measurement = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.1"), Terminal.of("J2.1"));
+        TestStep measurement = new TestStep.Measurement(Stage.CONTINUITY, Terminal.of("J1.1"), Terminal.of("J2.1"));
         assertThat(bench.sentence()).isEqualTo("LIVE_BEFORE");
         assertThat(bench.test().isAllowed(measurement)).isFalse();
         bench.type("3");
@@ -84,16 +84,16 @@ class WholeJobTest {
                 .type("231", "0", "231")
                 .manual("", "")
                 .enters(ManualAction.OPENED, "cover under the desk", "");
-        assertThat(bench.test().steps(Stage.CLOSE).map(Bench::say))
+        assertThat(bench.test().steps(Stage.RESTORE).map(Bench::say))
                 .containsExactly(
-                        "CLOSE TONE", "CLOSE OHMS", "PUT_BACK J1", "PUT_BACK J2", "PUT_BACK cover under the desk");
-        bench.enters(ManualAction.PUT_BACK, "J1", "").enters(ManualAction.PUT_BACK, "J2", "");
+                        "RESTORE TONE", "RESTORE OHMS", "RESTORE J1", "RESTORE J2", "RESTORE cover under the desk");
+        bench.enters(ManualAction.RESTORE, "J1", "").enters(ManualAction.RESTORE, "J2", "");
         assertThat(bench.toRestore()).containsExactly("cover under the desk");
-        bench.enters(ManualAction.PUT_BACK, "cover under the desk", "");
+        bench.enters(ManualAction.RESTORE, "cover under the desk", "");
         assertThat(bench.toRestore()).isEmpty();
         bench.enters(ManualAction.OPENED, "J1", "");
         assertThat(bench.toRestore()).containsExactly("J1");
-        assertThat(bench.test().isDone(new TestStep.ManualStep(ManualAction.PUT_BACK, "J1")))
+        assertThat(bench.test().isDone(new TestStep.ManualStep(ManualAction.RESTORE, "J1")))
                 .isFalse();
     }
 
@@ -114,7 +114,7 @@ class WholeJobTest {
     void aZeroThatMovedPutsInDoubtOnlyWhatItWouldJudgeOtherwise() {
         Bench bench = ThreeCores.untilRungOut(Bench.of(ThreeCores.LIST, ThreeCores.WHOLE))
                 .type("n", "n", "n", "0.4", "n", "n", "n", "0.6", "0.6", "b");
-        bench.at(new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.2"), Terminal.of("J2.2")), "0.5");
+        bench.at(new TestStep.Measurement(Stage.CONTINUITY, Terminal.of("J1.2"), Terminal.of("J2.2")), "0.5");
         bench.type("b", "0.05");
         assertThat(bench.test()
                         .steps()
@@ -122,7 +122,11 @@ class WholeJobTest {
                         .map(Bench::say))
                 .as("0.6 less 0.05 is too much for these wires, 0.5 less 0.05 as well")
                 .containsExactly(
-                        "ENDS J1.1 J2.1", "ENDS J1.2 J2.2", "ENDS J1.3 J2.3", "BEND J1.1 J2.1", "BEND J1.2 J2.2");
+                        "CONTINUITY J1.1 J2.1",
+                        "CONTINUITY J1.2 J2.2",
+                        "CONTINUITY J1.3 J2.3",
+                        "WIGGLE J1.1 J2.1",
+                        "WIGGLE J1.2 J2.2");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
         bench.type("0.35", "0.35", "0.35", "0.35", "0.35", "b", "0.05");
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.PASS);
@@ -140,7 +144,7 @@ class WholeJobTest {
                         .filter(step -> !bench.test().isDone(step))
                         .map(Bench::say))
                 .as("the moved wires were read through the leads after the other ones")
-                .containsExactly("FRAME J1.3 FRAME", "CLOSE OHMS");
+                .containsExactly("FRAME J1.3 FRAME", "RESTORE OHMS");
     }
 
     @Test
@@ -184,10 +188,10 @@ class WholeJobTest {
         assertThat(ThreeCores.found(bench)).isEmpty();
         assertThat(bench.test().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
         assertThat(bench.test()
-                        .steps(Stage.ENDS)
+                        .steps(Stage.CONTINUITY)
                         .filter(step -> !bench.test().isDone(step))
                         .map(Bench::say))
-                .containsExactly("ENDS J1.1 J2.1", "ENDS J1.2 J2.2");
+                .containsExactly("CONTINUITY J1.1 J2.1", "CONTINUITY J1.2 J2.2");
         assertThat(bench.test()
                         .steps(Stage.SHORTS)
                         .filter(step -> !bench.test().isDone(step))
@@ -208,9 +212,9 @@ class WholeJobTest {
     @Test
     void everyFindingSaysWhatOfTheComplaintItExplains() {
         Bench bench = Bench.of(ThreeCores.LIST, ThreeCores.WHOLE)
-                .enters(ManualAction.COMPLAINT, "up", "dead")
-                .enters(ManualAction.COMPLAINT, "horn", "stays on")
-                .enters(ManualAction.COMPLAINT, "down", "works");
+                .enters(ManualAction.SYMPTOM, "up", "dead")
+                .enters(ManualAction.SYMPTOM, "horn", "stays on")
+                .enters(ManualAction.SYMPTOM, "down", "works");
         assertThat(bench.test().symptoms().functions())
                 .containsEntry("up", Symptoms.Behaviour.DEAD)
                 .containsEntry("horn", Symptoms.Behaviour.STAYS_ON)
@@ -221,7 +225,7 @@ class WholeJobTest {
         assertThat(bench.test().unexplained())
                 .as("an open does not make a horn stay on")
                 .containsExactly("horn");
-        bench.enters(ManualAction.COMPLAINT, "horn", "not tried");
+        bench.enters(ManualAction.SYMPTOM, "horn", "not tried");
         assertThat(bench.test().unexplained()).isEmpty();
     }
 
@@ -298,7 +302,7 @@ class WholeJobTest {
         }
         Bench bench = Bench.of(list.toString(), TestOptions.QUICK).type("b", "0.30");
         bench.type("0.55", "0.56", "0.60", "0.55");
-        TestStep.Measurement odd = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
+        TestStep.Measurement odd = new TestStep.Measurement(Stage.CONTINUITY, Terminal.of("J1.3"), Terminal.of("J2.3"));
         assertThat(bench.test().state(odd)).as("three likes and itself").isEqualTo(StepState.MARGINAL);
         bench.type("0.56", "0.55");
         Entry entry = bench.test().entriesOf(odd).get(0);
@@ -310,7 +314,8 @@ class WholeJobTest {
     @Test
     void fewWiresHaveNoLikesToBeOddAmong() {
         Bench bench = Bench.of(ThreeCores.LIST, TestOptions.QUICK).type("b", "0.30", "0.55", "0.55", "0.60");
-        TestStep.Measurement last = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.3"), Terminal.of("J2.3"));
+        TestStep.Measurement last =
+                new TestStep.Measurement(Stage.CONTINUITY, Terminal.of("J1.3"), Terminal.of("J2.3"));
         assertThat(bench.test().state(last)).isEqualTo(StepState.PASS);
     }
 

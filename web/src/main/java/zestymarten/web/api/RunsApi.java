@@ -192,7 +192,7 @@ class RunsApi {
         return step.fold(
                 probes -> withoutProbes(code(probes.question().name()), none(), none()),
                 measurement -> new Due(
-                        code(measurement.stage().name()),
+                        code(measurement.stage().code()),
                         Optional.of(measurement.black().name()),
                         Optional.of(measurement.red().name()),
                         Optional.of(
@@ -211,8 +211,8 @@ class RunsApi {
                         none(),
                         none()),
                 manual -> withoutProbes(
-                        code(manual.stage().name()),
-                        Optional.of(code(manual.action().name())),
+                        code(manual.stage().code()),
+                        Optional.of(code(manual.action().code())),
                         Optional.of(manual.subject().code())));
     }
 

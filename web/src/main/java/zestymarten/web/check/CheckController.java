@@ -17,6 +17,7 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.testrun.StepState;
 import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.ChoiceView;
@@ -119,8 +120,9 @@ class CheckController implements Worksheet {
         CheckForm form = new CheckForm(typed);
         CheckView view = view(form, typed, meters.all(), LocaleContextHolder.getLocale())
                 .orElseThrow(() -> new Refused(typed.problems()));
-        String verdict = view.state().equals("doubtful") ? "untested" : view.state();
+        StepState state = StepState.of(view.state());
+        StepState result = state == StepState.DOUBTFUL ? StepState.NOT_TESTED : state;
         String says = view.word() + ". " + view.inOneText();
-        return new SavedSheet(tool(), typed.text("name"), typed.fields(), says.strip(), verdict);
+        return new SavedSheet(tool(), typed.text("name"), typed.fields(), says.strip(), result);
     }
 }

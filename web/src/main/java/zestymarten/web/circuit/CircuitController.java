@@ -19,6 +19,7 @@ import zestymarten.core.circuit.CircuitComparison;
 import zestymarten.core.circuit.CircuitReport;
 import zestymarten.core.circuit.Linked;
 import zestymarten.core.circuit.Spot;
+import zestymarten.core.testrun.StepState;
 import zestymarten.web.drawing.CircuitDrawing;
 import zestymarten.web.platform.Csv;
 import zestymarten.web.platform.Prints;
@@ -81,7 +82,7 @@ class CircuitController implements Worksheet {
                 typed.text("name"),
                 typed.fields(),
                 String.join(" ", Words.all(sheet.says())),
-                sheet.verdict().code());
+                StepState.of(sheet.verdict().code()));
     }
 
     @PostMapping("/circuit/sheet.pdf")

@@ -21,6 +21,7 @@ import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.limit.StandardSections;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.testrun.StepState;
 import zestymarten.web.drawing.ComparisonDrawing;
 import zestymarten.web.platform.ProblemView;
 import zestymarten.web.platform.Refused;
@@ -84,7 +85,7 @@ class ComparisonController implements Worksheet {
                 typed.text("name"),
                 typed.fields(),
                 String.join(" ", says) + " " + Words.say(comparison.get().trust()),
-                outlier ? "fault" : comparison.get().isJudged() ? "good" : "untested");
+                outlier ? StepState.FAIL : comparison.get().isJudged() ? StepState.PASS : StepState.NOT_TESTED);
     }
 
     /** The leads compared; empty where something that was typed makes no sense, which is then said, or nothing was. */
@@ -161,7 +162,7 @@ class ComparisonController implements Worksheet {
                         comparison.line().isEmpty()
                                 ? ""
                                 : (each.offOhm() < 0 ? "−" : "+") + Words.figure(Math.abs(each.offOhm()), "Ω"),
-                        each.isOutlier() ? "fault" : comparison.line().isEmpty() ? "untested" : "good",
+                        each.isOutlier() ? "fail" : comparison.line().isEmpty() ? "not-tested" : "pass",
                         Words.say(each.reason()),
                         Math.round(100 * each.lengthShare()) + " %"))
                 .toList();

@@ -17,6 +17,7 @@ import zestymarten.core.conductor.FeederWire;
 import zestymarten.core.conductor.Protection;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
+import zestymarten.core.testrun.StepState;
 import zestymarten.web.drawing.ConductorDrawing;
 import zestymarten.web.platform.ChoiceView;
 import zestymarten.web.platform.ProblemView;
@@ -76,9 +77,11 @@ class ConductorController implements Worksheet {
         }
         boolean bad = feeder.get().fit() == Feeder.Fit.TOO_MANY_OHMS
                 || dead.filter(each -> !each.isCutOff()).isPresent();
-        String verdict = bad ? "fault" : feeder.get().fit() == Feeder.Fit.TOO_FEW_OHMS ? "watch" : "good";
+        StepState result = bad
+                ? StepState.FAIL
+                : feeder.get().fit() == Feeder.Fit.TOO_FEW_OHMS ? StepState.MARGINAL : StepState.PASS;
         String says = Words.say(Message.sentences(feeder.get().says(), dead.map(DeadShort::says)));
-        return new SavedSheet(SavedSheet.SavedTool.CONDUCTOR, typed.text("name"), typed.fields(), says, verdict);
+        return new SavedSheet(SavedSheet.SavedTool.CONDUCTOR, typed.text("name"), typed.fields(), says, result);
     }
 
     private static Optional<Feeder> feeder(Typed typed) {

@@ -18,6 +18,7 @@ import zestymarten.core.assembly.WireList;
 import zestymarten.core.coreid.GroupScheme;
 import zestymarten.core.coreid.IdentificationMethod;
 import zestymarten.core.quantity.Message;
+import zestymarten.core.testrun.StepState;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.ProblemView;
@@ -131,12 +132,12 @@ class CoreIdController implements Worksheet {
     @Override
     public SavedSheet kept(Typed typed) {
         CoreIdView view = sound(typed);
-        String verdict = view.faulty() ? "fault" : view.isIdentified() ? "good" : "untested";
+        StepState result = view.faulty() ? StepState.FAIL : view.isIdentified() ? StepState.PASS : StepState.NOT_TESTED;
         return new SavedSheet(
                 SavedSheet.SavedTool.CORE_ID,
                 typed.text("name"),
                 typed.fields(),
                 String.join(" ", view.says()),
-                verdict);
+                result);
     }
 }

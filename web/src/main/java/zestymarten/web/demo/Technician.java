@@ -106,7 +106,7 @@ final class Technician {
             case DEAD, DISCHARGED, DISCHARGED_WET, DISCHARGED_LAST -> "0";
             case WARMED -> "40";
             case FRAME_PROOF -> "0.4";
-            case COMPLAINT, FUNCTION -> "works";
+            case SYMPTOM, FUNCTION -> "works";
             default -> "";
         };
     }

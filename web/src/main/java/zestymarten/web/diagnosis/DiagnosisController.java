@@ -108,7 +108,7 @@ class DiagnosisController {
 
     /** What was seen by eye, place by place. */
     private static List<SeenView> seen(TestRun test) {
-        return test.steps(Stage.LOOK)
+        return test.steps(Stage.INSPECTION)
                 .flatMap(step -> test.entriesOf(step).stream())
                 .filter(entry -> entry.content() instanceof Entry.Content.Done done
                         && !done.words().isEmpty())
@@ -143,7 +143,7 @@ class DiagnosisController {
     private static List<NextView> next(TestRun test) {
         return test.best(NEXT).stream()
                 .map(each -> new NextView(
-                        each.measurement().stage().name(),
+                        each.measurement().stage().code(),
                         each.measurement().black().name(),
                         each.measurement().red().name(),
                         each.measurement().state(),

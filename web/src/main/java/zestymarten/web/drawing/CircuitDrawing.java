@@ -232,7 +232,7 @@ public record CircuitDrawing(
                 .map(CircuitComparison::state)
                 .max(Enum::compareTo)
                 .map(CircuitComparison.ComparisonState::code)
-                .orElse("untested");
+                .orElse("not-tested");
     }
 
     private static final double LEFT = 70;

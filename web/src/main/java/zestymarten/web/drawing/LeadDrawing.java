@@ -6,6 +6,7 @@ import java.util.Optional;
 import zestymarten.core.assembly.Colour;
 import zestymarten.core.portable.LeadTest;
 import zestymarten.core.portable.LeadVerdict;
+import zestymarten.core.testrun.StepState;
 import zestymarten.web.platform.Words;
 
 /**
@@ -55,7 +56,10 @@ public record LeadDrawing(double width, double height, double bodyHeight, List<L
 
     private static LeadDrawingRow row(LeadTest check, LeadTest.ItemAnswer answer, double y) {
         LeadTest.Item item = answer.item();
-        String state = answer.judgement().map(each -> each.verdict().code()).orElse("untested");
+        String state = answer.judgement()
+                .map(each -> StepState.of(each.verdict()))
+                .orElse(StepState.NOT_TESTED)
+                .code();
         ExpectedText expected = new ExpectedText(Words.say(check.brief(item)), Words.say(check.expected(item)));
         if (item instanceof LeadTest.Item.Core core) {
             Optional<Colour> colour = core.wire().colour();

@@ -37,7 +37,7 @@ final class Refusals {
     static void inPlace(HttpServletResponse response, HttpStatus status, String html) throws IOException {
         response.setHeader("HX-Retarget", "#say");
         response.setHeader("HX-Reswap", "innerHTML");
-        write(response, status, "text/html", "<div class=\"say fault\" role=\"alert\"><p>" + html + "</p></div>");
+        write(response, status, "text/html", "<div class=\"say problem\" role=\"alert\"><p>" + html + "</p></div>");
     }
 
     static void write(HttpServletResponse response, HttpStatus status, String type, String body) throws IOException {

@@ -154,13 +154,12 @@ class BatchTests {
         verdict.answers().forEach(each -> fields.put(each.item().id(), each.typed()));
         fields.put("day", String.valueOf(day.row().id()));
         fields.put("position", String.valueOf(lead.position()));
-        String state = LeadRow.state(verdict.outcome()).code();
         return new SavedSheet(
                 SavedSheet.SavedTool.BATCH_TEST,
                 lead.tag(),
                 fields,
                 String.join(" ", Words.all(verdict.says())),
-                state);
+                LeadRow.state(verdict.outcome()));
     }
 
     private void settle(long unitId, DayRow day, LeadVerdict.LeadOutcome outcome) {

@@ -96,7 +96,7 @@ final class NotShownWords {
 
     private void tones() {
         String threshold = Words.figure(test.conditions().meter().toneBelowOhm(), "Ω");
-        long tones = count(Stage.ENDS, MeterReading.Tone.class::isInstance);
+        long tones = count(Stage.CONTINUITY, MeterReading.Tone.class::isInstance);
         if (tones > 0) {
             said.add(Words.say("not_shown_words.passed_on_tone_only", tones, threshold));
         }

@@ -38,7 +38,7 @@ record ReadingDigest(List<ReadingLine> shown, List<Passed> passed, int all, int 
         Map<String, List<ReadingLine>> passes = new LinkedHashMap<>();
         List<ReadingLine> others = new ArrayList<>();
         for (ReadingLine each : all) {
-            if (each.state().equals("good") && !each.takenBack()) {
+            if (each.state().equals("pass") && !each.takenBack()) {
                 passes.computeIfAbsent(each.stage(), any -> new ArrayList<>()).add(each);
             } else {
                 others.add(each);

@@ -212,7 +212,7 @@ class RecordViews {
                 judgement.map(each -> Words.say(each.verdict())).orElse(unread(entry)),
                 judgement
                         .map(each -> StepState.of(each.verdict()).code())
-                        .orElse(entry.content() instanceof Entry.Content.Skip ? "skipped" : "good"),
+                        .orElse(entry.content() instanceof Entry.Content.Skip ? "skipped" : "pass"),
                 entry.takenBack(),
                 entry.at().toString(),
                 entry.by());

@@ -35,7 +35,7 @@ record ScanReading(List<String> a, List<String> b, boolean live, String shown, b
     }
 
     StaveDrawing.Note note() {
-        return new StaveDrawing.Note(terminals(a), terminals(b), live, within ? "good" : "fault");
+        return new StaveDrawing.Note(terminals(a), terminals(b), live, within ? "pass" : "fail");
     }
 
     private static List<Terminal> terminals(List<String> names) {

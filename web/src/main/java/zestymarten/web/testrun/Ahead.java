@@ -95,7 +95,7 @@ record Ahead(String pulse, boolean onlyOneIsOverRange, List<AheadStep> steps) {
                 probes -> AheadKind.READING,
                 measurement -> measurement.isUnderVoltage() ? AheadKind.OTHER : AheadKind.READING,
                 manual -> manual.action().answer() == ManualAction.AnswerKind.WORDS
-                                && manual.action() != ManualAction.COMPLAINT
+                                && manual.action() != ManualAction.SYMPTOM
                                 && manual.action() != ManualAction.FUNCTION
                         ? AheadKind.WORDS
                         : AheadKind.OTHER);

@@ -48,7 +48,7 @@ record ApproachRow(
                 withstand.map(each -> cell(each.faradPerMetre())).orElse(null),
                 withstand.map(WithstandRule::maxA).orElse(null),
                 withstand.map(WithstandRule::seconds).orElse(null),
-                approach.order().movable().stream().map(Stage::name).collect(Collectors.joining(" ")),
+                approach.order().movable().stream().map(Stage::code).collect(Collectors.joining(" ")),
                 String.join(" ", approach.order().first()));
     }
 
@@ -69,8 +69,7 @@ record ApproachRow(
                         ? Optional.empty()
                         : Optional.of(new WithstandRule(
                                 withstandV, number(withstandHz), number(withstandFPerM), withstandMostA, withstandS)),
-                new Order(
-                        Arrays.stream(stageOrder.split(" ")).map(Stage::valueOf).toList(), words(firstWires)));
+                new Order(Arrays.stream(stageOrder.split(" ")).map(Stage::of).toList(), words(firstWires)));
     }
 
     static List<String> words(String text) {

@@ -66,7 +66,7 @@ class AsideController {
     }
 
     private static String entered(TestRun test, String function) {
-        List<Entry> entered = test.entriesOf(new TestStep.ManualStep(ManualAction.COMPLAINT, function));
+        List<Entry> entered = test.entriesOf(new TestStep.ManualStep(ManualAction.SYMPTOM, function));
         return entered.isEmpty()
                 ? RecordedSymptoms.codes().get(0)
                 : entered.get(entered.size() - 1).content() instanceof Entry.Content.Done done ? done.words() : "";
@@ -80,7 +80,7 @@ class AsideController {
         for (FunctionView function : functions(test)) {
             String word = answers.getOrDefault(function.field(), function.entered());
             if (!word.equals(function.entered())) {
-                TestStep step = new TestStep.ManualStep(ManualAction.COMPLAINT, function.name());
+                TestStep step = new TestStep.ManualStep(ManualAction.SYMPTOM, function.name());
                 entries.enter(id, sent(token, step, test.nextAttempt(step), word), who.getName());
             }
         }
@@ -116,7 +116,7 @@ class AsideController {
         }
         String carries = way == Entry.Way.SPARE ? spare : "";
         String both = carries.isEmpty() ? subject : subject + " " + carries;
-        TestStep step = new TestStep.ManualStep(ManualAction.MENDED, both);
+        TestStep step = new TestStep.ManualStep(ManualAction.REPAIR, both);
         int attempt = test.nextAttempt(step);
         Entry.Content.Repair repair =
                 new Entry.Content.Repair(way, cause.strip(), prevention.strip(), carries, colour.strip());
@@ -135,7 +135,7 @@ class AsideController {
         String subject = what.strip();
         boolean purpose = action == ManualAction.PURPOSE;
         boolean named = NAMED.containsKey(action);
-        if (!named && !purpose && action != ManualAction.WANDERS && action != ManualAction.HALVES) {
+        if (!named && !purpose && action != ManualAction.ZERO_DRIFTS && action != ManualAction.HALVES) {
             throw new Refused("", Message.of("aside_controller.page_sent_something_that"));
         }
         if (named && (subject.isEmpty() || subject.length() > LONGEST_NAME)) {

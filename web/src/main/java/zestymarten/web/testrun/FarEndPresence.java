@@ -34,9 +34,10 @@ public record FarEndPresence(String sentence, List<String> pins, String why, boo
                 .fold(
                         probes -> waits(Words.say("far_end_presence.meter_being_checked")),
                         measurement -> atFarEnd(test, measurement),
-                        manual -> manual.action() == ManualAction.TIED || manual.action() == ManualAction.FREED
+                        manual -> manual.action() == ManualAction.LINK_FAR_ENDS
+                                        || manual.action() == ManualAction.UNLINK_FAR_ENDS
                                 ? new FarEndPresence(
-                                        manual.action() == ManualAction.TIED
+                                        manual.action() == ManualAction.LINK_FAR_ENDS
                                                 ? Words.say("far_end_presence.link_all_these_together")
                                                 : Words.say("far_end_presence.free_these_keep_them"),
                                         test.plan().farEnds().stream()

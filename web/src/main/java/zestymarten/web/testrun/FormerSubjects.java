@@ -42,10 +42,10 @@ final class FormerSubjects {
 
     private static Map<Pattern, String> of(ManualAction action) {
         return switch (action) {
-            case WALKED, WALKED_BACK -> TRIPS;
-            case REMAINING, MENDED -> LENGTHS;
-            case OPENED, PUT_BACK -> OPENED;
-            case LOOKED -> Map.of(Pattern.compile("the mate of (\\S+)"), "@mate $1");
+            case GO_TO_FAR_END, GO_TO_FAR_END_AGAIN -> TRIPS;
+            case REMAINING, REPAIR -> LENGTHS;
+            case OPENED, RESTORE -> OPENED;
+            case INSPECT -> Map.of(Pattern.compile("the mate of (\\S+)"), "@mate $1");
             case FRAME_PROOF -> Map.of(Pattern.compile("far end"), "@far_end");
             case ACCESSORIES -> Map.of(Pattern.compile("scanner, every point zeroed"), "@scanner");
             default -> Map.of();

@@ -45,9 +45,9 @@ record ManualStepWords(String sentence, String why) {
     /** Answers that are offered as buttons, besides typing. */
     static List<ChoiceView> choices(TestStep.ManualStep manual) {
         return switch (manual.action()) {
-            case COMPLAINT -> symptoms(0);
+            case SYMPTOM -> symptoms(0);
             case FUNCTION, REPLUGGED, SUBSTITUTED -> symptoms(1);
-            case LOOKED ->
+            case INSPECT ->
                 Stream.concat(
                                 Stream.of(Finding.Defect.values())
                                         .map(each -> new ChoiceView(each.code(), Words.say(each))),
@@ -71,7 +71,7 @@ record ManualStepWords(String sentence, String why) {
         Subject about = manual.subject();
         Message subject = about.words();
         return switch (manual.action()) {
-            case COMPLAINT ->
+            case SYMPTOM ->
                 new ManualStepWords(
                         Words.say("manual_step_words.how_does_behave", subject),
                         Words.say("manual_step_words.what_machine_does_evidence"));
@@ -95,7 +95,7 @@ record ManualStepWords(String sentence, String why) {
                 new ManualStepWords(
                         Words.say("manual_step_words.unplug", title(assembly, about)),
                         Words.say("manual_step_words.note_or_photograph_how"));
-            case LOOKED ->
+            case INSPECT ->
                 new ManualStepWords(
                         Words.say("manual_step_words.look", place(assembly, about)), looking(assembly, about));
             case TEMPERATURE ->
@@ -104,7 +104,7 @@ record ManualStepWords(String sentence, String why) {
                         Words.say("manual_step_words.copper_gains_every_sensor"));
             case ACCESSORIES -> new ManualStepWords(Words.say("manual_step_words.on_meter_now", subject), "");
             case PURPOSE -> new ManualStepWords(Words.say("manual_step_words.what_this_test"), "");
-            case WANDERS -> new ManualStepWords(Words.say("manual_step_words.meter_drifts"), "");
+            case ZERO_DRIFTS -> new ManualStepWords(Words.say("manual_step_words.meter_drifts"), "");
             case ACCESS -> access(assembly, about);
             case HALVES -> new ManualStepWords(Words.say("manual_step_words.shorts_by_halves_from"), "");
             case WARMED ->
@@ -127,7 +127,7 @@ record ManualStepWords(String sentence, String why) {
                 new ManualStepWords(
                         Words.say("manual_step_words.resistance_what_left", subject),
                         Words.say("manual_step_words.wire_can_be_broken"));
-            case WALKED, WALKED_BACK ->
+            case GO_TO_FAR_END, GO_TO_FAR_END_AGAIN ->
                 new ManualStepWords(
                         about == Subject.Sole.THERE
                                 ? Words.say("manual_step_words.go_far_end")
@@ -137,13 +137,13 @@ record ManualStepWords(String sentence, String why) {
                                         "manual_step_words.take_clips_enough_every",
                                         ends(test.plan().farEnds()))
                                 : "");
-            case TIED ->
+            case LINK_FAR_ENDS ->
                 new ManualStepWords(
                         Words.say(
                                 "manual_step_words.link_all_far_ends",
                                 ends(test.plan().linkedFar())),
                         Words.say("manual_step_words.each_one_caught_one"));
-            case FREED ->
+            case UNLINK_FAR_ENDS ->
                 new ManualStepWords(
                         Words.say("manual_step_words.free_far_ends_keep"),
                         Words.say("manual_step_words.nothing_may_touch_not"));
@@ -175,7 +175,7 @@ record ManualStepWords(String sentence, String why) {
                                 test.dischargedAt(manual.action())
                                         .map(end -> Words.say("manual_step_words.not_before", Times.second(end)))
                                         .orElse("")));
-            case MENDED -> new ManualStepWords(Words.say("manual_step_words.repair", subject), "");
+            case REPAIR -> new ManualStepWords(Words.say("manual_step_words.repair", subject), "");
             case SUBSTITUTE -> new ManualStepWords(Words.say("manual_step_words.another_one_be_tried", subject), "");
             case REPLUGGED ->
                 new ManualStepWords(
@@ -194,7 +194,7 @@ record ManualStepWords(String sentence, String why) {
                         Words.say("manual_step_words.try_does_work", subject),
                         Words.say("manual_step_words.repair_proved_by_machine"));
             case OPENED -> new ManualStepWords(Words.say("manual_step_words.restore", subject), "");
-            case PUT_BACK ->
+            case RESTORE ->
                 new ManualStepWords(
                         Words.say("manual_step_words.restore_2", place(assembly, about)),
                         Words.say("manual_step_words.everything_on_list_must"));

@@ -27,14 +27,14 @@ record Preview(String state, String understood, String text, Optional<BandDrawin
             OptionalDouble celsius = Celsius.of(typed);
             return celsius.isPresent()
                     ? new Preview(
-                            "good",
+                            "pass",
                             EngineeringFormat.figure(celsius.getAsDouble()) + " °C",
                             "understood",
                             Optional.empty())
                     : new Preview("refused", "", Words.say("preview.expected", Celsius.EXPECTED), Optional.empty());
         }
         if (step instanceof TestStep.ManualStep manual && manual.action().answer() == ManualAction.AnswerKind.WORDS) {
-            return new Preview("watch", "", Words.say("preview.kept_as_note_enter"), Optional.empty());
+            return new Preview("marginal", "", Words.say("preview.kept_as_note_enter"), Optional.empty());
         }
         MeterReading understood = test.understand(step, typed);
         if (understood instanceof MeterReading.Refused refused) {

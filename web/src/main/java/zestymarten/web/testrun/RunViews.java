@@ -140,7 +140,7 @@ class RunViews {
             if (size == 0) {
                 if (isAsked(test, stage)) {
                     views.add(new RunView.StageView(
-                            stage.name(),
+                            stage.code(),
                             Words.say(stage.title()),
                             stage == Stage.WITHSTAND
                                     ? Words.say("run_views.once_insulation_has_passed")
@@ -154,7 +154,7 @@ class RunViews {
             boolean isNow = now.equals(Optional.of(stage));
             String state = isNow ? "now" : left == 0 ? "done" : "todo";
             views.add(new RunView.StageView(
-                    stage.name(),
+                    stage.code(),
                     Words.say(stage.title()),
                     Words.say("run_views.stages", size - left, size),
                     state,

@@ -24,9 +24,9 @@ record StepForm(String stage, String question, String subject, String black, Str
 
     static StepForm of(TestStep step) {
         return step.fold(
-                probes -> new StepForm(probes.stage().name(), probes.question().name(), "", "", "", "", ""),
+                probes -> new StepForm(probes.stage().code(), probes.question().name(), "", "", "", "", ""),
                 measurement -> new StepForm(
-                        measurement.stage().name(),
+                        measurement.stage().code(),
                         "",
                         "",
                         measurement.black().name(),
@@ -34,7 +34,7 @@ record StepForm(String stage, String question, String subject, String black, Str
                         measurement.state(),
                         written(measurement.links())),
                 act -> new StepForm(
-                        act.stage().name(), act.action().name(), act.subject().code(), "", "", "", ""));
+                        act.stage().code(), act.action().code(), act.subject().code(), "", "", "", ""));
     }
 
     /** All parts in one text, as a grid sends them. */
@@ -62,13 +62,12 @@ record StepForm(String stage, String question, String subject, String black, Str
         try {
             if (question.isEmpty()) {
                 return new TestStep.Measurement(
-                        Stage.valueOf(stage), Terminal.of(black), Terminal.of(red), state, read(ties));
+                        Stage.of(stage), Terminal.of(black), Terminal.of(red), state, read(ties));
             }
             return question.equals("TONE") || question.equals("OHMS")
-                    ? new TestStep.LeadCheck(Stage.valueOf(stage), TestStep.LeadCheck.LeadQuestion.valueOf(question))
+                    ? new TestStep.LeadCheck(Stage.of(stage), TestStep.LeadCheck.LeadQuestion.valueOf(question))
                     : new TestStep.ManualStep(
-                            ManualAction.valueOf(question),
-                            FormerSubjects.now(ManualAction.valueOf(question), subject));
+                            ManualAction.of(question), FormerSubjects.now(ManualAction.of(question), subject));
         } catch (IllegalArgumentException e) {
             throw new Refused("", Message.of("step_form.page_sent_step_that_2"));
         }

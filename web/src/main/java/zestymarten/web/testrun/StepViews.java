@@ -68,7 +68,7 @@ final class StepViews {
 
     private static RunView.StepView manual(TestRun test, TestStep.ManualStep manual, boolean mating) {
         ManualStepWords words = ManualStepWords.of(test, manual);
-        boolean choice = manual.action() == ManualAction.COMPLAINT || manual.action() == ManualAction.FUNCTION;
+        boolean choice = manual.action() == ManualAction.SYMPTOM || manual.action() == ManualAction.FUNCTION;
         boolean byWords = manual.action().isByWords() && !choice;
         Optional<String> asks = test.isDone(manual) ? Optional.empty() : lastReason(test, manual);
         return new RunView.StepView(
@@ -125,8 +125,8 @@ final class StepViews {
     private static Optional<StepDrawing> picture(TestRun test, TestStep.ManualStep manual, boolean mating) {
         Assembly assembly = test.design().assembly();
         List<Terminal> far = test.plan().farEnds();
-        boolean link = manual.action() == ManualAction.TIED;
-        String connector = (link || manual.action() == ManualAction.FREED) && !far.isEmpty()
+        boolean link = manual.action() == ManualAction.LINK_FAR_ENDS;
+        String connector = (link || manual.action() == ManualAction.UNLINK_FAR_ENDS) && !far.isEmpty()
                 ? far.get(0).connector()
                 : manual.subject().code();
         return assembly.connector(connector)
@@ -167,7 +167,7 @@ final class StepViews {
                 .map(each -> Words.say("step_views.stretch", each))
                 .toList();
         boolean mist = measurement.stage() == Stage.WET && test.approach().moisture() == Moisture.MIST;
-        return measurement.stage() == Stage.BEND && measurement.state().isEmpty()
+        return measurement.stage() == Stage.WIGGLE && measurement.state().isEmpty()
                 ? Stream.of(
                                 Stream.of(Words.say(
                                         "step_views.end", measurement.black().connector())),
@@ -232,7 +232,7 @@ final class StepViews {
     /** What is done with the probes on. */
     private static String after(TestStep.Measurement measurement) {
         return switch (measurement.stage()) {
-            case BEND -> measurement.state().isEmpty() ? "step_views.move_wire" : "step_views.watch_reading";
+            case WIGGLE -> measurement.state().isEmpty() ? "step_views.move_wire" : "step_views.watch_reading";
             case WET -> measurement.isLinked() ? "step_views.mist" : "step_views.water";
             case DIODES -> "step_views.on_diode_range";
             case INSULATION, WITHSTAND ->

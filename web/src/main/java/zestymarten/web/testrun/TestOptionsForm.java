@@ -88,7 +88,7 @@ public record TestOptionsForm(Map<String, String> fields) {
                         withstand.map(each -> figure(each.seconds())).orElse("60")),
                 Map.entry(
                         "order",
-                        approach.order().movable().stream().map(Stage::name).collect(Collectors.joining(" "))),
+                        approach.order().movable().stream().map(Stage::code).collect(Collectors.joining(" "))),
                 Map.entry("first", String.join(" ", approach.order().first()))));
     }
 
@@ -117,7 +117,7 @@ public record TestOptionsForm(Map<String, String> fields) {
 
     /** The stages in the order of the form, with their titles. */
     public List<Stage> stages() {
-        return Arrays.stream(field("order").split(" ")).map(Stage::valueOf).toList();
+        return Arrays.stream(field("order").split(" ")).map(Stage::of).toList();
     }
 
     /**

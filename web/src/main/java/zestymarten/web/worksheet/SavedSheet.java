@@ -3,6 +3,7 @@ package zestymarten.web.worksheet;
 import java.util.Map;
 import java.util.stream.Stream;
 import zestymarten.core.quantity.NotAccepted;
+import zestymarten.core.testrun.StepState;
 import zestymarten.web.platform.Words;
 
 /**
@@ -11,9 +12,9 @@ import zestymarten.web.platform.Words;
  * @param title what it is of, 1 to 80 characters
  * @param fields the form as it was typed: shown again, the tool calculates it anew
  * @param says what the tool said, for whoever reads the record
- * @param verdict good, watch, fault or untested
+ * @param result pass, marginal, fail or not tested
  */
-public record SavedSheet(SavedTool tool, String title, Map<String, String> fields, String says, String verdict) {
+public record SavedSheet(SavedTool tool, String title, Map<String, String> fields, String says, StepState result) {
     private static final int LONGEST_TITLE = 80;
 
     public SavedSheet {

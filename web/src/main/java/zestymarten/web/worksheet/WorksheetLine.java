@@ -18,13 +18,12 @@ public record WorksheetLine(
         @Nullable Long unitId,
         @Nullable String serial,
         String says,
-        String verdict,
+        StepState result,
         String madeBy,
         Instant madeAt) {
-    /** The verdict as a person reads it. */
-    public String verdictWord() {
-        StepState state = StepState.of(verdict);
-        return state == StepState.NOT_TESTED ? Words.say("worksheet_line.not_finished") : Words.say(state);
+    /** The result as a person reads it. */
+    public String resultWord() {
+        return result == StepState.NOT_TESTED ? Words.say("worksheet_line.not_finished") : Words.say(result);
     }
 
     /** The tool that it was saved with. */

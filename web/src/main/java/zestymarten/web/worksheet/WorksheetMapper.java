@@ -5,6 +5,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import zestymarten.core.testrun.StepState;
 
 /** Statements on kept sheets; see DeskMapper.xml. */
 @Mapper
@@ -15,7 +16,7 @@ interface WorksheetMapper {
             @Param("unitId") @Nullable Long unitId,
             @Param("fields") String fields,
             @Param("says") String says,
-            @Param("verdict") String verdict,
+            @Param("result") StepState result,
             @Param("by") String by,
             @Param("at") Instant at);
 

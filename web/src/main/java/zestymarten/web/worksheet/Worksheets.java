@@ -60,7 +60,7 @@ public class Worksheets {
         }
         String says = kept.says().length() > LONGEST_SAID ? kept.says().substring(0, LONGEST_SAID) : kept.says();
         return mapper.insert(
-                kept.tool().code(), kept.title().strip(), unitId, fields, says, kept.verdict(), by, clock.instant());
+                kept.tool().code(), kept.title().strip(), unitId, fields, says, kept.result(), by, clock.instant());
     }
 
     /** The form of a kept sheet as it was typed. */

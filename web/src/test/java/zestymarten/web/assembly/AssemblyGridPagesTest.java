@@ -122,7 +122,7 @@ class AssemblyGridPagesTest {
         type("wires.0.length_m", "far");
         browser.find(cell("wires.0.function")).click();
         browser.see("td:has(" + cell("wires.0.length_m") + ") .wrong", "“far” is not accepted; expected a number.");
-        browser.click(".head .do").see(".say.fault", "One problem. Nothing is saved until it is corrected.");
+        browser.click(".head .do").see(".say.problem", "One problem. Nothing is saved until it is corrected.");
         assertThat(value("wires.0.length_m")).isEqualTo("far");
         assertThat(browser.attribute(cell("wires.0.length_m"), "aria-invalid")).isEqualTo("true");
     }
@@ -162,9 +162,9 @@ class AssemblyGridPagesTest {
                 "lead");
         type("wires.0.length_m", "3");
         browser.click(".head .do")
-                .see(".say.watch", "Revision 2 was saved meanwhile by lead. Your rows are still here.")
-                .see(".say.watch", "added: wire W2")
-                .see(".say.watch", "changed: wire W1");
+                .see(".say.caution", "Revision 2 was saved meanwhile by lead. Your rows are still here.")
+                .see(".say.caution", "added: wire W2")
+                .see(".say.caution", "changed: wire W1");
         assertThat(saved().conductors()).hasSize(2);
         assertThat(assemblies.latest(id).number()).isEqualTo(3);
     }
@@ -277,12 +277,12 @@ class AssemblyGridPagesTest {
                 .see("h1", name + " renamed");
         browser.click("main details summary")
                 .click("form[action$='/archived'] .button")
-                .see(".say.watch", "archived");
+                .see(".say.caution", "archived");
         assertThat(browser.open("/assemblies?search=old+loom").text("main")).doesNotContain(name + " renamed");
         browser.open("/assemblies?archived=true").see("main", name + " renamed").click(".cards a");
         browser.click("main details summary")
                 .click("form[action$='/archived'] .button")
-                .gone(".say.watch");
+                .gone(".say.caution");
         browser.open("/assemblies?search=old+loom").see("main", name + " renamed");
     }
 

@@ -20,7 +20,7 @@ class CheckPagesTest {
     @Test
     void aBlownFuseIsToldInOneReadingAndTheNextMeasurementIsNamed() {
         browser.desktop().signIn("bench").open("/check");
-        browser.keys("OL", Keys.ENTER).find("#said .state.fault");
+        browser.keys("OL", Keys.ENTER).find("#said .state.fail");
         assertThat(browser.text("#said")).contains("The fuse is blown").contains("Find the cause first");
         browser.open(browser.path());
         assertThat(browser.text("#said")).as("a reload loses nothing").contains("The fuse is blown");
@@ -30,7 +30,7 @@ class CheckPagesTest {
     void aRelayIsReadByKeyboardAndSavedWithoutAUnit() {
         browser.desktop().signIn("bench").open("/check?thing=relay&coil=96&leads=0.2");
         browser.keys("96.2", Keys.ENTER, "OL", Keys.ENTER, "0.3", Keys.ENTER, "0.3", Keys.ENTER, "OL", Keys.ENTER);
-        browser.find("#said .state.good");
+        browser.find("#said .state.pass");
         assertThat(browser.text("#said")).contains("Its behaviour under load is not shown");
         browser.fill("input[name=name]", "Relay of the sand gong")
                 .keys(Keys.ENTER)

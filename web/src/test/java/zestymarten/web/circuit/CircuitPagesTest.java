@@ -73,7 +73,7 @@ class CircuitPagesTest {
         browser.put("name", "Depot ring 2");
         browser.click("main .do").see("main", "The line is open between point 3 and point 4.");
         assertThat(browser.text(".verdict-line")).contains("1.6 times that", "Disconnection is not known");
-        assertThat(browser.count(".loop .seat.fault")).isGreaterThan(3);
+        assertThat(browser.count(".loop .seat.fail")).isGreaterThan(3);
         browser.fill("[name=serial]", "PC-01").click("button[formaction$=keep]").waitForPath("/circuit.*");
         assertThat(browser.text("main")).contains("The line is open between point 3 and point 4.");
         browser.open("/units/1").see("main", "Circuit: Depot ring 2");

@@ -82,11 +82,11 @@ class ChartDrawingTest {
         assertThat(first.state()).as("not made yet").isEmpty();
         List<Terminal> all = points.terminals();
         StaveDrawing made = StaveDrawing.of(
-                points, List.of(new StaveDrawing.Note(all.subList(0, 1), all.subList(1, 3), false, "fault")), 7);
+                points, List.of(new StaveDrawing.Note(all.subList(0, 1), all.subList(1, 3), false, "fail")), 7);
         assertThat(made.leftOut()).isEqualTo(6);
         assertThat(made.columns())
                 .singleElement()
-                .satisfies(each -> assertThat(each.state()).isEqualTo("fault"));
+                .satisfies(each -> assertThat(each.state()).isEqualTo("fail"));
         assertThat(drawing.grounds()).as("one under voltage").hasSize(1);
         assertThat(drawing.leftOut()).isZero();
     }

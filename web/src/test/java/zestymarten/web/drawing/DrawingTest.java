@@ -207,7 +207,7 @@ class DrawingTest {
     void probesStandOnTheirPinsAndTheStrandJoinsThem() {
         Assembly design = assembly("from,to\nJ1.1,J2.1\nJ1.2,J2.2\n");
         TestStep.Measurement measurement =
-                new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.2"), Terminal.of("J2.2"));
+                new TestStep.Measurement(Stage.CONTINUITY, Terminal.of("J1.2"), Terminal.of("J2.2"));
         Design made = Design.of(design, 20);
         StepDrawing drawing =
                 StepDrawing.of(design, measurement, made.nets().route(measurement.black(), measurement.red()), false);

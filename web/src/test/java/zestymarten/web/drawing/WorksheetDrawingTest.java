@@ -121,7 +121,7 @@ class WorksheetDrawingTest {
         assertThat(low.x()).isEqualTo(high.x());
         assertThat(170 - high.y()).isEqualTo(2 * (170 - low.y()), org.assertj.core.api.Assertions.within(1e-6));
         assertThat(open.open()).isTrue();
-        assertThat(open.state()).isEqualTo("fault");
+        assertThat(open.state()).isEqualTo("fail");
         assertThat(open.title()).contains("line to protective conductor at point 3", "no continuity", "expected");
         assertThat(chart.across().get(0).text()).isEqualTo("0 m");
         assertThat(chart.across().get(chart.across().size() - 1).text()).isEqualTo("21 m");
@@ -149,7 +149,7 @@ class WorksheetDrawingTest {
         assertThat(protective.state()).isEqualTo("pass");
         assertThat(protective.typed()).isEqualTo("0.2");
         assertThat(protective.tracer()).isPresent();
-        assertThat(drawing.rows().get(2).state()).isEqualTo("untested");
+        assertThat(drawing.rows().get(2).state()).isEqualTo("not-tested");
         for (int i = 1; i < drawing.rows().size(); i++) {
             assertThat(drawing.rows().get(i).y() - drawing.rows().get(i - 1).y())
                     .isGreaterThan(50);

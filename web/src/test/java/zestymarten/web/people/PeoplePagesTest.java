@@ -60,7 +60,7 @@ class PeoplePagesTest {
         assertThat(browser.text("h1")).isEqualTo("Your account");
         browser.fill("#old", oneTime);
         browser.fill("#fresh", CHOSEN).fill("#again", CHOSEN).click("main .do");
-        browser.see("main .say.good", "Your password is changed.");
+        browser.see("main .say.done", "Your password is changed.");
         browser.open("/assemblies");
         assertThat(browser.text("h1")).isEqualTo("Assemblies");
         assertThat(api("rook", CHOSEN)).isEqualTo(200);
@@ -83,7 +83,7 @@ class PeoplePagesTest {
         assertThat(browser.text("h1")).isEqualTo("Sign in");
         assertThat(bearer(token).statusCode()).isEqualTo(401);
         signIn("siskin", CHOSEN);
-        browser.see("main .say.fault", "The user name or password is wrong.");
+        browser.see("main .say.problem", "The user name or password is wrong.");
     }
 
     private HttpResponse<String> bearer(String token) {
@@ -137,7 +137,7 @@ class PeoplePagesTest {
         }
         assertThat(api("finch", CHOSEN)).as("the right one is not tried either").isEqualTo(429);
         signIn("finch", CHOSEN);
-        browser.see("main .say.fault", "Too many wrong passwords. Wait five minutes");
+        browser.see("main .say.problem", "Too many wrong passwords. Wait five minutes");
         assertThat(api("bench", "marten-demo")).as("others are let in").isEqualTo(200);
         browser.desktop().signInAnew("admin").open("/audit?search=finch");
         assertThat(browser.text("main table")).contains("wrong name or password", "sign-in slowed down");
@@ -147,7 +147,7 @@ class PeoplePagesTest {
     void theLastAdministratorStays() {
         browser.desktop().signInAnew("admin").open("/people");
         browser.click("#person-admin form[action$='/disable'] button");
-        browser.see("main .say.fault", "“admin” is the only administrator.");
+        browser.see("main .say.problem", "“admin” is the only administrator.");
     }
 
     @Test
@@ -158,7 +158,7 @@ class PeoplePagesTest {
         browser.signInAnew("viewer").open("/account");
         assertThat(browser.text("main")).contains("Here").contains("Elsewhere");
         browser.click("form[action$='/elsewhere'] button");
-        browser.see("main .say.good", "signed out everywhere else");
+        browser.see("main .say.done", "signed out everywhere else");
         HttpResponse<String> there = site.send(site.request("/records").header("Cookie", cookies));
         assertThat(there.headers().firstValue("Location").orElse("")).startsWith("/sign-in");
     }
@@ -222,7 +222,7 @@ class PeoplePagesTest {
         }) {
             browser.click("#" + each[0] + " option[value=" + each[1] + "]");
         }
-        browser.click("#save-preferences").see(".say.good", "");
+        browser.click("#save-preferences").see(".say.done", "");
     }
 
     @Test

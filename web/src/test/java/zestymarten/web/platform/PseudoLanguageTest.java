@@ -218,7 +218,7 @@ class PseudoLanguageTest {
 
     private void choose(String language) {
         browser.open("/account").run("document.querySelector('select[name=language]').value = arguments[0]", language);
-        browser.click("#save-preferences").see(".say.good", "");
+        browser.click("#save-preferences").see(".say.done", "");
     }
 
     /** Every text that somebody entered, as the database holds it, on a line of its own; codes of ours are none. */

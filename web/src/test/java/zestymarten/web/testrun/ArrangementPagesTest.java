@@ -168,12 +168,15 @@ class ArrangementPagesTest {
     @Test
     void anotherPartIsTriedAtAPriceAfterPluggingTheOldOneInAgain() {
         hands.begin(wiring, "P-2", "input[name=quick]");
-        browser.keys("w").waitForPath("/runs/\\d+/diagnosis").click(".findings summary");
-        browser.fill("input[name=minutes]", "soon")
+        browser.keys("w").waitForPath("/runs/\\d+/diagnosis");
+        String diagnosis = browser.path();
+        browser.click(".findings summary")
+                .fill("input[name=minutes]", "soon")
                 .keys(Keys.ENTER)
                 .see("main", "expected the minutes that the change takes");
-        browser.driver().navigate().back();
-        browser.see(".findings", "Try another part")
+        browser.open(diagnosis)
+                .see(".findings", "Try another part")
+                .click(".findings summary")
                 .fill("input[name=minutes]", "15")
                 .keys(Keys.ENTER);
         browser.waitForPath("/runs/\\d+\\?stage=REPAIR.*")

@@ -32,13 +32,13 @@ class ChoicesTest {
 
     @Test
     void aReadingStaysAsItWasTyped() {
-        TestStep wire = new TestStep.Measurement(Stage.ENDS, Terminal.of("J1.1"), Terminal.of("J2.1"));
+        TestStep wire = new TestStep.Measurement(Stage.CONTINUITY, Terminal.of("J1.1"), Terminal.of("J2.1"));
         assertThat(ManualStepWords.entered(wire, "0.58")).isEqualTo("0.58");
     }
 
     @Test
     void onlyTheComplaintMayBeNotTried() {
-        assertThat(ManualStepWords.choices(new TestStep.ManualStep(ManualAction.COMPLAINT, "horn")))
+        assertThat(ManualStepWords.choices(new TestStep.ManualStep(ManualAction.SYMPTOM, "horn")))
                 .extracting(ChoiceView::code)
                 .containsExactly("not tried", "works", "dead", "sometimes", "stays on");
         assertThat(ManualStepWords.choices(new TestStep.ManualStep(ManualAction.FUNCTION, "horn")))

@@ -70,7 +70,7 @@ class DraftPagesTest {
     @Test
     void afterAFailureTheNextFigureIsNotASecondReadingOfTheSamePointsUnasked() {
         hands.type("0.95");
-        browser.find(".result.fault");
+        browser.find(".result.fail");
         browser.keys("0.57", Keys.ENTER)
                 .see("#say", "0.57: the same points again, or the next measurement?")
                 .keys("2")

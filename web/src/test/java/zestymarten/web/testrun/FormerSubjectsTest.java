@@ -31,9 +31,10 @@ class FormerSubjectsTest {
                 "OPENED,plate from J1,plate from J1",
                 "POSITION_NAMED,far end,far end"
             })
-    void aSentenceIsReadAsItsCode(ManualAction action, String stored, String code) {
+    void aSentenceIsReadAsItsCode(String actionCode, String stored, String code) {
+        ManualAction action = ManualAction.of(actionCode);
         assertThat(FormerSubjects.now(action, stored)).isEqualTo(code);
-        assertThat(new StepForm(action.stage().name(), action.name(), stored, "", "", "", "").step())
+        assertThat(new StepForm(action.stage().code(), actionCode, stored, "", "", "", "").step())
                 .isEqualTo(new TestStep.ManualStep(action, code));
     }
 }

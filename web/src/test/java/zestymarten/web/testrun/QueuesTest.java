@@ -96,7 +96,7 @@ class QueuesTest {
         List<TestStep> some = new ArrayList<>(steps);
         for (int i = 0; i < 2; i++) {
             TestStep step = some.remove(random.nextInt(some.size()));
-            boolean ends = step.stage() == Stage.ENDS; // nothing that would bring other steps
+            boolean ends = step.stage() == Stage.CONTINUITY; // nothing that would bring other steps
             String typed = (ends ? List.of("0.3", "0.41", "0.9") : List.of("OL", ">20M", "n")).get(random.nextInt(3));
             int attempt = runs.find(run).test().nextAttempt(step);
             queue.add(new RunEntries.Sent(UUID.randomUUID(), step, attempt, typed, OptionalInt.empty()));

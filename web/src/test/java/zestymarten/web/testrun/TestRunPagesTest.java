@@ -230,12 +230,12 @@ class TestRunPagesTest {
         checkTheMeter();
         for (int wire = 1; wire <= 2; wire++) {
             type("OL", "OL");
-            browser.find(".result.fault");
+            browser.find(".result.fail");
             browser.keys(Keys.ENTER).gone(".result");
         }
         browser.see(".asks", "What read otherwise than expected is settled first");
         type("0.6");
-        browser.find(".result.fault");
+        browser.find(".result.fail");
         browser.see(".found", "W1 and W2 are crossed");
         browser.keys(Keys.ENTER).see(".sentence", "Black on J1.3, red on J2.3.");
         browser.open(browser.path().replaceFirst("\\?.*", "") + "/record")

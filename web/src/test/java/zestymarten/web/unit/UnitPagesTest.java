@@ -97,7 +97,7 @@ class UnitPagesTest {
                 TestStep step = runs.find(run).test().current().orElseThrow();
                 String typed = step instanceof TestStep.LeadCheck
                         ? "0.3"
-                        : step.stage() == Stage.ENDS ? reads.getOrDefault(serial, "") : "n";
+                        : step.stage() == Stage.CONTINUITY ? reads.getOrDefault(serial, "") : "n";
                 boolean tone = step instanceof TestStep.LeadCheck check
                         && check.question() == TestStep.LeadCheck.LeadQuestion.TONE;
                 site.bean(RunEntries.class)

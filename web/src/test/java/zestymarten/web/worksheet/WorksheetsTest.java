@@ -9,6 +9,7 @@ import java.sql.Statement;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import zestymarten.core.testrun.StepState;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.platform.NotFound;
@@ -27,7 +28,11 @@ class WorksheetsTest {
 
     private static SavedSheet kept(String title) {
         return new SavedSheet(
-                SavedSheet.SavedTool.COMPARISON, title, Map.of("leads", "2 4 Zopf \"ä\"\n3 6"), "One is odd.", "fault");
+                SavedSheet.SavedTool.COMPARISON,
+                title,
+                Map.of("leads", "2 4 Zopf \"ä\"\n3 6"),
+                "One is odd.",
+                StepState.FAIL);
     }
 
     @Test
@@ -37,7 +42,7 @@ class WorksheetsTest {
         WorksheetLine sheet = sheets.ofUnit(1).get(0);
         assertThat(sheet.title()).isEqualTo("Tails");
         assertThat(sheet.serial()).isEqualTo("PC-01");
-        assertThat(sheet.verdict()).isEqualTo("fault");
+        assertThat(sheet.result()).isEqualTo(StepState.FAIL);
         assertThat(sheets.last(SavedSheet.SavedTool.COMPARISON))
                 .extracting(WorksheetLine::id)
                 .contains(id);
@@ -55,7 +60,7 @@ class WorksheetsTest {
                                 + " of that serial.");
         assertThatThrownBy(() -> kept(" ")).hasMessage("saved_sheet.title[ , 80]");
         SavedSheet much = new SavedSheet(
-                SavedSheet.SavedTool.COMPARISON, "Much", Map.of("leads", "x".repeat(60_001)), "", "good");
+                SavedSheet.SavedTool.COMPARISON, "Much", Map.of("leads", "x".repeat(60_001)), "", StepState.PASS);
         assertThatThrownBy(() -> sheets.keep(much, "", "bench"))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("That is too much to save");
