@@ -11,8 +11,8 @@ private_database() { # private_database NAME: a cluster of its own that is gone 
   database_environment "$1"
 }
 
-check() {
-  local trials=()
+check() { # the compiler takes one processor: scripts and the core are tested beside it
+  local trials=() failed=()
   case "$*" in
     '') ;;
     --all-trials) trials=(-Dtrials.all=true) ;;
@@ -22,19 +22,21 @@ check() {
   install_missing
   use_java
   shellcheck -x -P "$here" "$here/marten" "$here/.ci/run"
-  node --test "$here"/web/src/test/scripts/*.test.mjs
   private_database marten
   make_database marten_2 # the tests of the pages run three by three
   make_database marten_3
   cd "$here"
   forget_classes
+  node --test web/src/test/scripts/*.test.mjs >"$data/scripts.log" 2>&1 &
+  local scripts=$!
   mvn -B -ntp -pl core verify -DskipTests
-  mvn -B -ntp -pl core surefire:test "${trials[@]}" >"$data/core.log" 2>&1 & # beside the compiler, which takes one processor
-  local core=$! failed=""
-  mvn -B -ntp verify -Dcore.tested.beside=true "${trials[@]}" || failed="the tests of the pages or the command"
-  wait "$core" || failed="the tests of the core${failed:+ and $failed}"
-  cat "$data/core.log"
-  [ -z "$failed" ] || fail "Something is wrong in $failed; see above."
+  mvn -B -ntp -pl core surefire:test "${trials[@]}" >"$data/core.log" 2>&1 &
+  local core=$!
+  mvn -B -ntp verify -Dcore.tested.beside=true "${trials[@]}" || failed+=("pages or command")
+  wait "$scripts" || failed+=("scripts")
+  wait "$core" || failed+=("core")
+  cat "$data/scripts.log" "$data/core.log"
+  [ ${#failed[@]} = 0 ] || fail "Tests failed, see above: ${failed[*]}."
 }
 
 shots() {

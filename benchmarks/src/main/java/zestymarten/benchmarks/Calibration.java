@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
-import zestymarten.core.analysis.Explained;
+import zestymarten.core.analysis.ExplainedFinding;
 import zestymarten.core.analysis.MeasurementCosts;
 import zestymarten.core.analysis.Observation;
 import zestymarten.core.analysis.Recommendation;
@@ -66,7 +66,7 @@ final class Calibration {
             analysis = UnitAnalysis.of(cable.design(), conditions, priors, Symptoms.NONE, made);
             next = analysis.next(MeasurementCosts.bench(cable.assembly(), false), 1);
         }
-        for (Explained each : analysis.findings()) {
+        for (ExplainedFinding each : analysis.findings()) {
             note(each.probability(), isTrue(each.finding(), cable));
         }
     }

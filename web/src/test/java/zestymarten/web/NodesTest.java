@@ -58,7 +58,7 @@ class NodesTest {
     }
 
     private static boolean enters(RunEntries entries, long run, TestStep step, int attempt, UUID id, String typed) {
-        return entries.enter(run, new RunEntries.Sent(id, step, attempt, typed, OptionalInt.empty()), "bench")
+        return entries.enter(run, new RunEntries.SentEntry(id, step, attempt, typed, OptionalInt.empty()), "bench")
                 instanceof RunEntries.EntryAnswer.EntryKept;
     }
 

@@ -28,15 +28,13 @@ final class PseudoLanguage {
                     .getLocation()
                     .toURI());
             Path messages = Files.createDirectories(classes.resolve("messages"));
+            Path beside = Files.createDirectories(classes.resolveSibling("languages"));
             Resource[] english =
                     new PathMatchingResourcePatternResolver().getResources("classpath*:messages/*.properties");
             for (Resource each : english) {
                 String name = String.valueOf(each.getFilename());
                 if (!name.contains("_")) {
-                    lay(
-                            each,
-                            messages.resolve(name.replace(".properties", "_" + TAG + ".properties")),
-                            classes.getParent());
+                    lay(each, messages.resolve(name.replace(".properties", "_" + TAG + ".properties")), beside);
                 }
             }
         } catch (IOException e) {

@@ -48,12 +48,12 @@ import zestymarten.core.testplan.ReadableDiodes;
  */
 public record Analysis(
         AnalysisState state,
-        List<Judged> judgements,
-        List<Explained> findings,
+        List<JudgedReading> judgements,
+        List<ExplainedFinding> findings,
         List<Explanation> explanations,
         List<Integer> contradictions,
         List<Partition.JoinedPair> untested,
-        List<Implied.ImpliedPair> implied,
+        List<ImpliedPairs.ImpliedPair> implied,
         Recommendation next) {
     private static final int MAX_UNTESTED = 1000;
     private static final int NEXT = 5;
@@ -75,17 +75,17 @@ public record Analysis(
     }
 
     /** A reading with what was expected of it and how it was judged. */
-    public record Judged(
+    public record JudgedReading(
             AnalysisReading reading, MeterReading understood, Expectation expectation, Judgement judgement) {}
 
     /** Analyses readings of a unit under conditions; the design must have been made for their temperature. */
     public static Analysis of(Design design, TestConditions conditions, List<AnalysisReading> readings) {
-        List<Judged> judged = readings.stream()
+        List<JudgedReading> judged = readings.stream()
                 .map(reading -> judged(design, conditions, reading))
                 .toList();
         List<Observation> observations = new ArrayList<>();
         for (int number = 0; number < judged.size(); number++) {
-            Judged each = judged.get(number);
+            JudgedReading each = judged.get(number);
             if (each.reading().quantity() == Quantity.RESISTANCE) {
                 observations.add(new Observation(
                         number,
@@ -100,7 +100,7 @@ public record Analysis(
             }
         }
         UnitAnalysis unit = UnitAnalysis.of(design, conditions, Priors.usual(), Symptoms.NONE, observations);
-        List<Explained> findings = new ArrayList<>(unit.findings());
+        List<ExplainedFinding> findings = new ArrayList<>(unit.findings());
         for (int number : lastOfEach(readings)) {
             insulationFinding(design, number, judged.get(number)).ifPresent(findings::add);
         }
@@ -127,7 +127,7 @@ public record Analysis(
                 unit.explanations(),
                 unit.contradictions(),
                 untested,
-                Implied.of(design, observations).unread(MAX_UNTESTED),
+                ImpliedPairs.of(design, observations).unread(MAX_UNTESTED),
                 unit.next(MeasurementCosts.bench(design.assembly(), false), NEXT));
     }
 
@@ -158,7 +158,7 @@ public record Analysis(
     }
 
     /** What was read on the diode range. */
-    static DiodeReadings diodes(Design design, List<Judged> judged) {
+    static DiodeReadings diodes(Design design, List<JudgedReading> judged) {
         DiodeReadings diodes = new DiodeReadings(design);
         for (int number = 0; number < judged.size(); number++) {
             AnalysisReading reading = judged.get(number).reading();
@@ -169,7 +169,7 @@ public record Analysis(
         return diodes;
     }
 
-    private static Optional<Explained> insulationFinding(Design design, int number, Judged judged) {
+    private static Optional<ExplainedFinding> insulationFinding(Design design, int number, JudgedReading judged) {
         AnalysisReading reading = judged.reading();
         if (!reading.quantity().needsTestVoltage()) {
             return Optional.empty();
@@ -186,17 +186,18 @@ public record Analysis(
                 number);
     }
 
-    private static Judged judged(Design design, TestConditions conditions, AnalysisReading reading) {
+    private static JudgedReading judged(Design design, TestConditions conditions, AnalysisReading reading) {
         Patience.check();
         Expectation expectation = design.expectation(reading.a(), reading.b(), reading.state(), reading.links());
         MeterReading plain = new ReadingParser(conditions.meter().oneIsOverRange()).understand(reading.asTyped());
         if (reading.quantity() == Quantity.FORWARD_VOLTAGE) {
-            return new Judged(reading, DiodeJudge.understood(plain), expectation, onDiodeRange(design, reading, plain));
+            return new JudgedReading(
+                    reading, DiodeJudge.understood(plain), expectation, onDiodeRange(design, reading, plain));
         }
         if (reading.quantity() != Quantity.RESISTANCE) {
             boolean apart = expectation instanceof Expectation.Apart;
             double testV = reading.testV().orElse(0);
-            return new Judged(
+            return new JudgedReading(
                     reading, plain, expectation, InsulationJudge.judge(plain, reading.quantity(), testV, apart));
         }
         MeterReading understood = onItsRange(
@@ -209,7 +210,7 @@ public record Analysis(
         Judgement judgement = design.isBesideDiode(reading.a(), reading.b(), reading.state(), reading.links())
                 ? DiodeRule.applied(asRead, expectation)
                 : asRead;
-        return new Judged(reading, understood, expectation, judgement);
+        return new JudgedReading(reading, understood, expectation, judgement);
     }
 
     private static Judgement onDiodeRange(Design design, AnalysisReading reading, MeterReading plain) {

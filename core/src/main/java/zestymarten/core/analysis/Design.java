@@ -18,7 +18,7 @@ import zestymarten.core.assembly.SwitchState;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.finding.FaultHistory;
 import zestymarten.core.judgement.Expectation;
-import zestymarten.core.limit.Learnt;
+import zestymarten.core.limit.LearntResistance;
 import zestymarten.core.limit.Limit;
 import zestymarten.core.limit.LimitRules;
 import zestymarten.core.network.Net;
@@ -63,11 +63,11 @@ public final class Design {
     private final Map<Set<Terminal>, List<Component>> parts = new HashMap<>();
 
     private final double ambientC;
-    private final Map<String, Learnt> learnt;
+    private final Map<String, LearntResistance> learnt;
     private final FaultHistory history;
     private final Map<Double, Design> elsewhere = new ConcurrentHashMap<>();
 
-    private Design(Assembly assembly, double ambientC, Map<String, Learnt> learnt, FaultHistory history) {
+    private Design(Assembly assembly, double ambientC, Map<String, LearntResistance> learnt, FaultHistory history) {
         this.assembly = assembly;
         this.ambientC = ambientC;
         this.learnt = learnt;
@@ -93,12 +93,13 @@ public final class Design {
     }
 
     /** The same with what good units have taught, by conductor. */
-    public static Design of(Assembly assembly, double ambientC, Map<String, Learnt> learnt) {
+    public static Design of(Assembly assembly, double ambientC, Map<String, LearntResistance> learnt) {
         return of(assembly, ambientC, learnt, FaultHistory.NONE);
     }
 
     /** The same with the faults that tested units had. */
-    public static Design of(Assembly assembly, double ambientC, Map<String, Learnt> learnt, FaultHistory history) {
+    public static Design of(
+            Assembly assembly, double ambientC, Map<String, LearntResistance> learnt, FaultHistory history) {
         return new Design(assembly, ambientC, Map.copyOf(learnt), history);
     }
 

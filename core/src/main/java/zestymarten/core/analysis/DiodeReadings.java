@@ -56,8 +56,8 @@ public final class DiodeReadings {
     }
 
     /** One finding for each diode that does not read as it should, in design order. */
-    public List<Explained> findings() {
-        List<Explained> findings = new ArrayList<>();
+    public List<ExplainedFinding> findings() {
+        List<ExplainedFinding> findings = new ArrayList<>();
         for (Component part : design.assembly().components()) {
             List<DiodeReading> readings = Stream.of(forward, backward)
                     .flatMap(way -> Optional.ofNullable(way.get(part.id())).stream())
@@ -67,7 +67,7 @@ public final class DiodeReadings {
                         .flatMap(DiodeReadings::fault)
                         .map(fault -> new Finding.PartAtFault(
                                 fault, part.id(), part.a(), part.b(), Optional.empty(), Optional.empty()))
-                        .map(finding -> Explained.shown(
+                        .map(finding -> ExplainedFinding.shown(
                                 finding,
                                 readings.stream()
                                         .map(DiodeReading::number)

@@ -27,10 +27,10 @@ final class ExplanationSearch {
 
     private final ObservationModel model;
     private final Scene scene;
-    private final PriorityQueue<Weighed> open =
-            new PriorityQueue<>(Comparator.comparingDouble(Weighed::logWeight).reversed());
+    private final PriorityQueue<WeighedFaults> open = new PriorityQueue<>(
+            Comparator.comparingDouble(WeighedFaults::logWeight).reversed());
     private final Set<Set<Effect>> seen = new HashSet<>();
-    private final List<Weighed> all = new ArrayList<>();
+    private final List<WeighedFaults> all = new ArrayList<>();
     private double best = Double.NEGATIVE_INFINITY;
 
     private ExplanationSearch(ObservationModel model, Scene scene) {
@@ -43,7 +43,7 @@ final class ExplanationSearch {
      *
      * @param starts sets to begin with; no fault at all is always among them
      */
-    static List<Weighed> of(ObservationModel model, Scene scene, List<List<Effect>> starts) {
+    static List<WeighedFaults> of(ObservationModel model, Scene scene, List<List<Effect>> starts) {
         ExplanationSearch search = new ExplanationSearch(model, scene);
         search.weigh(List.of());
         starts.forEach(search::weigh);
@@ -54,7 +54,7 @@ final class ExplanationSearch {
     private void weigh(List<Effect> effects) {
         Patience.check();
         if (effects.size() <= MAX_FAULTS + starts && all.size() < MAX_WEIGHED && seen.add(Set.copyOf(effects))) {
-            Weighed weighed = model.weighed(scene, effects);
+            WeighedFaults weighed = model.weighed(scene, effects);
             all.add(weighed);
             open.add(weighed);
             if (weighed.explainsAll()) {
@@ -68,7 +68,7 @@ final class ExplanationSearch {
     private void grow() {
         starts = all.stream().mapToInt(each -> each.effects().size()).max().orElse(0);
         for (int grown = 0; grown < MAX_GROWN && !open.isEmpty(); ) {
-            Weighed next = open.remove();
+            WeighedFaults next = open.remove();
             boolean worth = next.logPrior() - LIGHTEST_FAULT > best - WORTH_TELLING;
             if (!next.explainsAll() && worth) {
                 grown++;
@@ -78,7 +78,7 @@ final class ExplanationSearch {
     }
 
     /** Adds what might explain the first of the unexplained observations for which there is anything. */
-    private void grow(Weighed next) {
+    private void grow(WeighedFaults next) {
         for (int place : next.unexplained()) {
             List<List<Effect>> proposals =
                     Proposals.of(next, scene.observations().get(place));
@@ -95,11 +95,12 @@ final class ExplanationSearch {
     }
 
     /** Those that explain everything, or all where none does. */
-    private List<Weighed> worthTelling() {
-        double maximum = all.stream().mapToDouble(Weighed::logWeight).max().orElse(0);
+    private List<WeighedFaults> worthTelling() {
+        double maximum =
+                all.stream().mapToDouble(WeighedFaults::logWeight).max().orElse(0);
         return all.stream()
                 .filter(each -> each.logWeight() > maximum - 2 * WORTH_TELLING)
-                .sorted(Comparator.comparingDouble(Weighed::logWeight).reversed())
+                .sorted(Comparator.comparingDouble(WeighedFaults::logWeight).reversed())
                 .toList();
     }
 }

@@ -87,9 +87,9 @@ final class MeasurementSelector {
     /** @param linked how ends may be linked, for one measurement of many pairs */
     Recommendation best(int maximum, List<ProbePlacement> linked) {
         all.forEach(each -> made.merge(each.key(), 1, Integer::sum));
-        List<UnitScenes.Diagnosed> scenes = analysis.scenes();
+        List<UnitScenes.DiagnosedScene> scenes = analysis.scenes();
         double[] sure = scenes.stream().mapToDouble(this::certainty).toArray();
-        for (UnitScenes.Diagnosed scene : scenes) {
+        for (UnitScenes.DiagnosedScene scene : scenes) {
             if (found.size() < MAX_WEIGHED) {
                 inScene(scene);
             }
@@ -131,7 +131,7 @@ final class MeasurementSelector {
      * Probability of the likeliest repair of a scene: an open and a high wire are renewed alike. Nothing is taken apart on
      * one probe alone: bad contacts count as if they came at least as often as {@value #CAUTION}.
      */
-    private double certainty(UnitScenes.Diagnosed scene) {
+    private double certainty(UnitScenes.DiagnosedScene scene) {
         double likelier = likelier();
         double maximum = scene.sets().stream()
                 .mapToDouble(each -> each.cautiousWeight(likelier))
@@ -139,7 +139,7 @@ final class MeasurementSelector {
                 .orElse(0);
         double total = 0;
         Map<Set<String>, Double> repairs = new HashMap<>();
-        for (Weighed set : scene.sets()) {
+        for (WeighedFaults set : scene.sets()) {
             Set<String> repair = new TreeSet<>();
             analysis.names().of(set).keySet().forEach(each -> repair.add(repair(each)));
             double share = Math.exp(set.cautiousWeight(likelier) - maximum);
@@ -158,10 +158,10 @@ final class MeasurementSelector {
      * A fault that hardly occurs is not believed on two readings if as many bad contacts are nearly as likely: where that is
      * what is least certain, the reading that shows it is made a third time.
      */
-    private void contactsInDoubt(UnitScenes.Diagnosed scene) {
+    private void contactsInDoubt(UnitScenes.DiagnosedScene scene) {
         double likelier = likelier();
         double maximum = scene.best().cautiousWeight(likelier);
-        for (Weighed set : scene.sets()) {
+        for (WeighedFaults set : scene.sets()) {
             double odds = Math.exp(Math.min(0, set.cautiousWeight(likelier) - maximum));
             double share = odds / (1 + odds);
             for (int i = 0; i < set.misfits().size(); i++) {
@@ -191,11 +191,11 @@ final class MeasurementSelector {
         return (renewed ? "renew" : finding.kind()) + new TreeSet<>(finding.named());
     }
 
-    private void inScene(UnitScenes.Diagnosed scene) {
+    private void inScene(UnitScenes.DiagnosedScene scene) {
         if (scene.sets().size() < 2 || scene.share(scene.sets().get(0)) > 1 - 1e-4) {
             return;
         }
-        List<Weighed> sets =
+        List<WeighedFaults> sets =
                 scene.sets().subList(0, Math.min(MAX_SETS, scene.sets().size()));
         List<Terminal> points = points(scene.scene(), sets);
         boolean contacts = scene.scene().elements().stream().anyMatch(Element::isContact);
@@ -213,9 +213,9 @@ final class MeasurementSelector {
     }
 
     /** Where a probe can go in a scene: first what the likeliest explanations name. */
-    private List<Terminal> points(Scene scene, List<Weighed> sets) {
+    private List<Terminal> points(Scene scene, List<WeighedFaults> sets) {
         Set<Terminal> points = new LinkedHashSet<>();
-        for (Weighed set : sets) {
+        for (WeighedFaults set : sets) {
             analysis.names().of(set).keySet().forEach(finding -> {
                 points.addAll(finding.terminals());
                 finding.conductors().forEach(id -> {
@@ -233,15 +233,16 @@ final class MeasurementSelector {
                 .toList();
     }
 
-    private void weigh(UnitScenes.Diagnosed scene, List<Weighed> sets, Terminal a, Terminal b, SwitchState state) {
+    private void weigh(
+            UnitScenes.DiagnosedScene scene, List<WeighedFaults> sets, Terminal a, Terminal b, SwitchState state) {
         int times = made.getOrDefault(new Observation.Key(Set.of(a, b), state, List.of()), 0);
         if (times >= MAX_REPEATS) {
             return;
         }
         Map<Integer, Double> classes = new HashMap<>();
-        Map<Integer, Weighed> speaks = new HashMap<>();
+        Map<Integer, WeighedFaults> speaks = new HashMap<>();
         double known = 0;
-        for (Weighed set : sets) {
+        for (WeighedFaults set : sets) {
             double share = scene.share(set);
             known += share;
             for (Map.Entry<Integer, Double> each : shown(set, a, b, state).entrySet()) {
@@ -258,14 +259,14 @@ final class MeasurementSelector {
     }
 
     /** The fault of the likeliest set, or else of the next that predicts something else. */
-    private Optional<Finding> asks(Weighed best, Collection<Weighed> speakers) {
+    private Optional<Finding> asks(WeighedFaults best, Collection<WeighedFaults> speakers) {
         return Stream.concat(Stream.of(best), speakers.stream())
                 .flatMap(set -> analysis.names().of(set).keySet().stream())
                 .findFirst();
     }
 
     /** What a set of faults predicts, in classes: -1 for open, else steps of a factor of two. */
-    private static Map<Integer, Double> shown(Weighed set, Terminal a, Terminal b, SwitchState state) {
+    private static Map<Integer, Double> shown(WeighedFaults set, Terminal a, Terminal b, SwitchState state) {
         Variation variation = set.variation();
         Scene scene = variation.scene();
         SolvedCircuit circuit = variation.circuit(state, List.of());

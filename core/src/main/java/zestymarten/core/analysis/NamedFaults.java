@@ -58,7 +58,7 @@ final class NamedFaults {
     }
 
     /** The faults of a weighed set, in design order; each with the effects that it stands for. */
-    Map<Finding, List<Effect>> of(Weighed weighed) {
+    Map<Finding, List<Effect>> of(WeighedFaults weighed) {
         Map<Finding, List<Effect>> named = new LinkedHashMap<>();
         Map<Optional<Net>, List<Effect>> low = new LinkedHashMap<>();
         for (Effect effect : weighed.effects()) {
@@ -86,7 +86,7 @@ final class NamedFaults {
                 .orElse(Integer.MAX_VALUE);
     }
 
-    private Finding of(Effect effect, Weighed weighed) {
+    private Finding of(Effect effect, WeighedFaults weighed) {
         if (effect instanceof Effect.CutElement cut) {
             return open(cut.element());
         } else if (effect instanceof Effect.Rewired rewired) {
@@ -132,7 +132,7 @@ final class NamedFaults {
         return new Finding.PartAtFault(fault, part.id(), part.a(), part.b(), ohm, limit);
     }
 
-    private Finding altered(Element element, Weighed weighed) {
+    private Finding altered(Element element, WeighedFaults weighed) {
         Ohms ohm = ohms(element, weighed);
         if (element.part().isEmpty()) {
             Ohms limit = Ohms.of(element.bounds().high());
@@ -152,14 +152,14 @@ final class NamedFaults {
                 .doubleValue());
     }
 
-    private static Ohms ohms(Element element, Weighed weighed) {
+    private static Ohms ohms(Element element, WeighedFaults weighed) {
         double sum = weighed.variation().edgesOf(element).stream()
                 .mapToDouble(edge -> weighed.fitted().ohm(edge))
                 .sum();
         return fitted(sum);
     }
 
-    private Finding tooLow(List<Effect> effects, Weighed weighed) {
+    private Finding tooLow(List<Effect> effects, WeighedFaults weighed) {
         List<Element> elements = effects.stream()
                 .map(effect -> ((Effect.AlteredElement) effect).element())
                 .sorted(Comparator.comparingInt(element -> order.getOrDefault(
@@ -187,7 +187,7 @@ final class NamedFaults {
         return new Finding.LowResistance(names, from, to, fitted(sum), Ohms.of(minimum));
     }
 
-    private Finding leak(Effect.Leaking leaking, Weighed weighed) {
+    private Finding leak(Effect.Leaking leaking, WeighedFaults weighed) {
         List<String> names = new ArrayList<>(leaking.one().conductors());
         names.addAll(leaking.other().conductors());
         double ohm = 0;

@@ -51,11 +51,11 @@ final class NetworkFit {
     record Figure(SolvedCircuit circuit, int a, int b, double ohm, double sigma) {}
 
     /** The nearest resistances, and what the figures would be with them. */
-    static final class Fitted {
+    static final class FittedNetwork {
         private final double[] ohm;
         private final double[] read;
 
-        private Fitted(double[] ohm, double[] read) {
+        private FittedNetwork(double[] ohm, double[] read) {
             this.ohm = ohm;
             this.read = read;
         }
@@ -94,10 +94,10 @@ final class NetworkFit {
         sensitivity = new double[figures.size()][edges.size()];
     }
 
-    static Fitted of(List<FitEdge> edges, List<Figure> figures) {
+    static FittedNetwork of(List<FitEdge> edges, List<Figure> figures) {
         NetworkFit fit = new NetworkFit(edges, figures);
         fit.run();
-        return new Fitted(fit.ohm, fit.read);
+        return new FittedNetwork(fit.ohm, fit.read);
     }
 
     private void run() {

@@ -60,23 +60,23 @@ final class ObservationModel {
      * Weighs faults; joints are tried along every conductor of their pieces, and those of several pieces in one place and in
      * turn, where the figures ask for it.
      */
-    Weighed weighed(Scene scene, List<Effect> effects) {
-        Weighed atOnePlace = weighed(scene, effects, false);
+    WeighedFaults weighed(Scene scene, List<Effect> effects) {
+        WeighedFaults atOnePlace = weighed(scene, effects, false);
         boolean several = effects.stream()
                 .anyMatch(each -> each instanceof Effect.Bridged bridged
                         && bridged.pieces().size() > 2);
         if (!several || atOnePlace.explainsAll()) {
             return atOnePlace;
         }
-        Weighed turn = weighed(scene, effects, true);
+        WeighedFaults turn = weighed(scene, effects, true);
         return turn.logWeight() > atOnePlace.logWeight() ? turn : atOnePlace;
     }
 
-    private Weighed weighed(Scene scene, List<Effect> effects, boolean inTurn) {
+    private WeighedFaults weighed(Scene scene, List<Effect> effects, boolean inTurn) {
         Map<Finding.Piece, Conductor> along = new HashMap<>();
         List<Finding.Piece> pieces = bridged(effects);
         pieces.forEach(piece -> places(scene, piece).stream().findFirst().ifPresent(wire -> along.put(piece, wire)));
-        Weighed best = weighed(scene, effects, along, inTurn);
+        WeighedFaults best = weighed(scene, effects, along, inTurn);
         for (Finding.Piece piece : pieces) {
             List<Conductor> places = places(scene, piece);
             for (Conductor wire : places.subList(Math.min(1, places.size()), Math.min(MAX_PLACES, places.size()))) {
@@ -85,7 +85,7 @@ final class ObservationModel {
                 }
                 Map<Finding.Piece, Conductor> other = new HashMap<>(along);
                 other.put(piece, wire);
-                Weighed tried = weighed(scene, effects, other, inTurn);
+                WeighedFaults tried = weighed(scene, effects, other, inTurn);
                 if (tried.logWeight() > best.logWeight()) {
                     best = tried;
                     along.put(piece, wire);
@@ -119,7 +119,8 @@ final class ObservationModel {
                         .toList();
     }
 
-    private Weighed weighed(Scene scene, List<Effect> effects, Map<Finding.Piece, Conductor> along, boolean inTurn) {
+    private WeighedFaults weighed(
+            Scene scene, List<Effect> effects, Map<Finding.Piece, Conductor> along, boolean inTurn) {
         Variation variation = new Variation(scene, effects, along, jointOhm, inTurn);
         List<NetworkFit.Figure> figures = new ArrayList<>();
         List<Integer> figureOf = new ArrayList<>();
@@ -128,7 +129,7 @@ final class ObservationModel {
             figureOf.add(figure.isPresent() ? figures.size() : -1);
             figure.ifPresent(figures::add);
         }
-        NetworkFit.Fitted fitted = NetworkFit.of(variation.edges(), figures);
+        NetworkFit.FittedNetwork fitted = NetworkFit.of(variation.edges(), figures);
         List<Misfit> misfits = new ArrayList<>();
         for (int i = 0; i < figureOf.size(); i++) {
             Observation seen = scene.observations().get(i);
@@ -139,11 +140,11 @@ final class ObservationModel {
                             : ofFigure(variation, figures.get(number), fitted.read(number)));
         }
         double prior = logPrior(effects) + priors.unexplained(scene, effects) - unusual(variation, fitted);
-        return new Weighed(effects, variation, prior, misfits, fitted);
+        return new WeighedFaults(effects, variation, prior, misfits, fitted);
     }
 
     /** What lies far from its usual resistance makes the faults less likely, each edge up to a point; a joint has a low resistance. */
-    private static double unusual(Variation variation, NetworkFit.Fitted fitted) {
+    private static double unusual(Variation variation, NetworkFit.FittedNetwork fitted) {
         double sum = 0;
         for (int e = 0; e < variation.edges().size(); e++) {
             NetworkFit.FitEdge edge = variation.edges().get(e);
@@ -192,7 +193,7 @@ final class ObservationModel {
     }
 
     /** The misfit of a reading that is no figure on a path. */
-    private Misfit ofPath(Variation variation, Observation seen, NetworkFit.Fitted fitted) {
+    private Misfit ofPath(Variation variation, Observation seen, NetworkFit.FittedNetwork fitted) {
         Scene scene = variation.scene();
         SolvedCircuit circuit = variation.circuit(seen.state(), seen.links());
         int a = scene.node(seen.a());

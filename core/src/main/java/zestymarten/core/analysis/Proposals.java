@@ -26,13 +26,13 @@ final class Proposals {
     /** Of two halves that were linked each piece may be joined to each: so many are tried. */
     private static final int MAX_JOINTS = 240;
 
-    private final Weighed assumed;
+    private final WeighedFaults assumed;
     private final Variation variation;
     private final Scene scene;
     private final ObservedPieces pieces;
     private final List<List<Effect>> proposals = new ArrayList<>();
 
-    private Proposals(Weighed assumed) {
+    private Proposals(WeighedFaults assumed) {
         this.assumed = assumed;
         variation = assumed.variation();
         scene = variation.scene();
@@ -40,7 +40,7 @@ final class Proposals {
     }
 
     /** The assumed faults with one more, or one altered, for each proposal. */
-    static List<List<Effect>> of(Weighed assumed, Observation seen) {
+    static List<List<Effect>> of(WeighedFaults assumed, Observation seen) {
         Proposals proposals = new Proposals(assumed);
         proposals.propose(seen);
         return proposals.proposals;

@@ -120,7 +120,7 @@ final class RepeatedReadings {
     }
 
     /** What does not agree, as findings. */
-    List<Explained> findings() {
+    List<ExplainedFinding> findings() {
         return disagreements.stream()
                 .map(each -> {
                     Observation at = each.passed();
@@ -134,7 +134,7 @@ final class RepeatedReadings {
                             : new Finding.Intermittent(names, at.a(), at.b());
                     int first = Math.min(each.failed().number(), at.number());
                     int second = Math.max(each.failed().number(), at.number());
-                    return Explained.shown(finding, List.of(first, second), design.functionsOf(names));
+                    return ExplainedFinding.shown(finding, List.of(first, second), design.functionsOf(names));
                 })
                 .toList();
     }

@@ -31,31 +31,31 @@ final class SceneFindings {
     }
 
     /** The findings of all scenes, in design order; without the pattern of a whole connector. */
-    List<Explained> findings() {
+    List<ExplainedFinding> findings() {
         return unit.scenes().stream()
                 .flatMap(scene -> of(scene).stream())
                 .sorted(Comparator.comparingInt(each -> unit.names().place(each.finding())))
                 .toList();
     }
 
-    private List<Explained> of(UnitScenes.Diagnosed scene) {
-        Weighed best = scene.best();
+    private List<ExplainedFinding> of(UnitScenes.DiagnosedScene scene) {
+        WeighedFaults best = scene.best();
         Map<NamedFaults.Name, Double> share = new HashMap<>();
-        Map<Weighed, Set<NamedFaults.Name>> held = new LinkedHashMap<>();
-        for (Weighed set : scene.sets()) {
+        Map<WeighedFaults, Set<NamedFaults.Name>> held = new LinkedHashMap<>();
+        for (WeighedFaults set : scene.sets()) {
             Set<NamedFaults.Name> holds = new LinkedHashSet<>();
             unit.names().of(set).keySet().forEach(each -> holds.add(NamedFaults.name(each)));
             holds.forEach(each -> share.merge(each, scene.share(set), Double::sum));
             held.put(set, holds);
         }
-        List<Explained> findings = new ArrayList<>();
+        List<ExplainedFinding> findings = new ArrayList<>();
         unit.names().of(best).forEach((finding, effects) -> {
             NamedFaults.Name name = NamedFaults.name(finding);
             List<Integer> evidence = evidence(best, effects);
             if (evidence.isEmpty()) {
                 return; // what only the symptoms suggest is an explanation, not a finding
             }
-            findings.add(new Explained(
+            findings.add(new ExplainedFinding(
                     finding,
                     Math.min(1, share.getOrDefault(name, 0.0)),
                     rivals(scene, best)
@@ -68,14 +68,17 @@ final class SceneFindings {
     }
 
     /** The sets that explain what a good unit would not give and are worth telling. */
-    private static Stream<Weighed> rivals(UnitScenes.Diagnosed scene, Weighed best) {
+    private static Stream<WeighedFaults> rivals(UnitScenes.DiagnosedScene scene, WeighedFaults best) {
         return scene.sets().stream()
-                .filter(Weighed::explainsFaults)
+                .filter(WeighedFaults::explainsFaults)
                 .filter(set -> set.logWeight() > best.logWeight() - ExplanationSearch.WORTH_TELLING);
     }
 
     private List<Finding> alternatives(
-            UnitScenes.Diagnosed scene, Weighed best, NamedFaults.Name name, Map<Weighed, Set<NamedFaults.Name>> held) {
+            UnitScenes.DiagnosedScene scene,
+            WeighedFaults best,
+            NamedFaults.Name name,
+            Map<WeighedFaults, Set<NamedFaults.Name>> held) {
         Map<NamedFaults.Name, Finding> others = new LinkedHashMap<>();
         rivals(scene, best)
                 .filter(set -> !held.getOrDefault(set, Set.of()).contains(name))
@@ -89,10 +92,10 @@ final class SceneFindings {
     }
 
     /** The observations that would be explained worse without some of the faults. */
-    private List<Integer> evidence(Weighed best, List<Effect> effects) {
+    private List<Integer> evidence(WeighedFaults best, List<Effect> effects) {
         List<Effect> rest = new ArrayList<>(best.effects());
         rest.removeAll(effects);
-        Weighed without = unit.model().weighed(best.variation().scene(), rest);
+        WeighedFaults without = unit.model().weighed(best.variation().scene(), rest);
         List<Observation> seen = best.variation().scene().observations();
         List<Integer> evidence = new ArrayList<>();
         for (int i = 0; i < seen.size(); i++) {
@@ -108,7 +111,7 @@ final class SceneFindings {
         List<Finding> sure = new ArrayList<>(unit.pattern().stream().toList());
         double probability = 1;
         List<List<Explanation>> open = new ArrayList<>();
-        for (UnitScenes.Diagnosed scene : unit.scenes()) {
+        for (UnitScenes.DiagnosedScene scene : unit.scenes()) {
             List<Explanation> own = merged(scene);
             if (own.size() > 1 && open.size() < MAX_OPEN) {
                 open.add(own);
@@ -139,9 +142,9 @@ final class SceneFindings {
     }
 
     /** The sets of a scene as explanations; those that name the same faults are one. */
-    private List<Explanation> merged(UnitScenes.Diagnosed scene) {
+    private List<Explanation> merged(UnitScenes.DiagnosedScene scene) {
         Map<Set<NamedFaults.Name>, Explanation> merged = new LinkedHashMap<>();
-        for (Weighed set : scene.sets()) {
+        for (WeighedFaults set : scene.sets()) {
             Set<Finding> faults = unit.names().of(set).keySet();
             Set<NamedFaults.Name> key = new HashSet<>();
             faults.forEach(each -> key.add(NamedFaults.name(each)));

@@ -21,7 +21,7 @@ public final class UnderVoltage {
      * @param testV test voltage in volts
      * @param minimum what it had to read at least
      */
-    public static Optional<Explained> finding(
+    public static Optional<ExplainedFinding> finding(
             Design design,
             List<Terminal> tested,
             Terminal b,
@@ -42,6 +42,6 @@ public final class UnderVoltage {
         Finding finding = quantity == Quantity.INSULATION && ohm.isPresent()
                 ? new Finding.InsulationLow(names, a, b, Ohms.of(ohm.getAsDouble()), minimum, testV)
                 : new Finding.Withstand(names, a, b, testV, judgement.reason());
-        return Optional.of(Explained.shown(finding, List.of(number), design.functionsOf(names)));
+        return Optional.of(ExplainedFinding.shown(finding, List.of(number), design.functionsOf(names)));
     }
 }

@@ -118,9 +118,9 @@ public final class UnitAnalysis {
     }
 
     /** What is wrong: the faults of the best explanation, those of the joining in design order. */
-    public List<Explained> findings() {
-        List<List<Explained>> each = ways.stream().map(this::under).toList();
-        List<Explained> findings = new ArrayList<>(each.size() == 1 ? each.get(0) : together(each));
+    public List<ExplainedFinding> findings() {
+        List<List<ExplainedFinding>> each = ways.stream().map(this::under).toList();
+        List<ExplainedFinding> findings = new ArrayList<>(each.size() == 1 ? each.get(0) : together(each));
         repeats.findings().stream()
                 .filter(repeated -> findings.stream()
                         .noneMatch(other ->
@@ -129,10 +129,10 @@ public final class UnitAnalysis {
         return List.copyOf(findings);
     }
 
-    private List<Explained> under(UnitScenes one) {
-        List<Explained> findings = new ArrayList<>();
+    private List<ExplainedFinding> under(UnitScenes one) {
+        List<ExplainedFinding> findings = new ArrayList<>();
         one.pattern()
-                .ifPresent(pattern -> findings.add(new Explained(
+                .ifPresent(pattern -> findings.add(new ExplainedFinding(
                         pattern,
                         1,
                         true,
@@ -144,8 +144,8 @@ public final class UnitAnalysis {
     }
 
     /** The findings of the likeliest of several ways, each with what the others say in its place. */
-    private List<Explained> together(List<List<Explained>> found) {
-        List<Map<NamedFaults.Name, Explained>> named = found.stream()
+    private List<ExplainedFinding> together(List<List<ExplainedFinding>> found) {
+        List<Map<NamedFaults.Name, ExplainedFinding>> named = found.stream()
                 .map(way -> way.stream()
                         .collect(Collectors.toMap(
                                 each -> NamedFaults.name(each.finding()),
@@ -159,15 +159,17 @@ public final class UnitAnalysis {
     }
 
     /** @param found the findings of each of {@link #ways}, by name */
-    private Explained together(Explained first, NamedFaults.Name name, List<Map<NamedFaults.Name, Explained>> found) {
+    private ExplainedFinding together(
+            ExplainedFinding first, NamedFaults.Name name, List<Map<NamedFaults.Name, ExplainedFinding>> found) {
         double probability = 0;
         boolean certain = true;
         Map<NamedFaults.Name, Finding> instead = new LinkedHashMap<>();
         first.alternatives().forEach(each -> instead.put(NamedFaults.name(each), each));
         for (int i = 0; i < found.size(); i++) {
-            Optional<Explained> here = Optional.ofNullable(found.get(i).get(name));
-            probability += share(ways.get(i)) * here.map(Explained::probability).orElse(0.0);
-            certain &= here.filter(Explained::certain).isPresent();
+            Optional<ExplainedFinding> here = Optional.ofNullable(found.get(i).get(name));
+            probability +=
+                    share(ways.get(i)) * here.map(ExplainedFinding::probability).orElse(0.0);
+            certain &= here.filter(ExplainedFinding::certain).isPresent();
             if (here.isEmpty()) {
                 found.get(i).forEach((other, each) -> {
                     if (!found.get(0).containsKey(other)) {
@@ -176,7 +178,7 @@ public final class UnitAnalysis {
                 });
             }
         }
-        return new Explained(
+        return new ExplainedFinding(
                 first.finding(),
                 Math.min(1, probability),
                 certain,

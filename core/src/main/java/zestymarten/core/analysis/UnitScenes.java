@@ -30,17 +30,20 @@ final class UnitScenes {
     private final FaultPriors priors;
     private final ObservationModel model;
     private final NamedFaults names;
-    private final List<Diagnosed> scenes;
+    private final List<DiagnosedScene> scenes;
     private Optional<Connectivity> connectivity;
     private Optional<SceneMap> map;
 
     /** A scene with the sets of faults that may be there, the likeliest first. */
-    record Diagnosed(Scene scene, List<Weighed> sets, double total) {
-        Weighed best() {
-            return sets.stream().filter(Weighed::explainsFaults).findFirst().orElse(sets.get(0));
+    record DiagnosedScene(Scene scene, List<WeighedFaults> sets, double total) {
+        WeighedFaults best() {
+            return sets.stream()
+                    .filter(WeighedFaults::explainsFaults)
+                    .findFirst()
+                    .orElse(sets.get(0));
         }
 
-        double share(Weighed set) {
+        double share(WeighedFaults set) {
             return Math.exp(set.logWeight() - sets.get(0).logWeight()) / total;
         }
 
@@ -68,14 +71,14 @@ final class UnitScenes {
         names = new NamedFaults(design);
         SceneMap nets = new SceneMap(design, observations, this.priors);
         map = Optional.of(nets);
-        List<Diagnosed> diagnosed = new ArrayList<>();
+        List<DiagnosedScene> diagnosed = new ArrayList<>();
         for (Scene scene : nets.suspicious(connectivity, MAX_PARTNERS)) {
-            List<Weighed> sets = ExplanationSearch.of(model, scene, starts(scene));
+            List<WeighedFaults> sets = ExplanationSearch.of(model, scene, starts(scene));
             double maximum = sets.get(0).logWeight();
             double total = sets.stream()
                     .mapToDouble(each -> Math.exp(each.logWeight() - maximum))
                     .sum();
-            diagnosed.add(new Diagnosed(scene, sets, total));
+            diagnosed.add(new DiagnosedScene(scene, sets, total));
         }
         scenes = List.copyOf(diagnosed);
     }
@@ -220,13 +223,13 @@ final class UnitScenes {
         return map.orElseThrow();
     }
 
-    List<Diagnosed> scenes() {
+    List<DiagnosedScene> scenes() {
         return scenes;
     }
 
     /** Natural logarithm of how well all that may be wrong explains what was read. */
     double logWeight() {
         double turned = pattern().isPresent() ? Math.log(priors.priors().connector()) : 0;
-        return turned + scenes.stream().mapToDouble(Diagnosed::logWeight).sum();
+        return turned + scenes.stream().mapToDouble(DiagnosedScene::logWeight).sum();
     }
 }

@@ -85,7 +85,7 @@ final class UnreadOdds {
 
     /** The functions that do not work and that no wire explains which is named as faulty so far. */
     private void takeSymptoms() {
-        for (UnitScenes.Diagnosed scene : analysis.scenes()) {
+        for (UnitScenes.DiagnosedScene scene : analysis.scenes()) {
             analysis.names().of(scene.best()).keySet().forEach(finding -> named.addAll(finding.conductors()));
         }
         analysis.priors().symptoms().functions().forEach((function, behaviour) -> {

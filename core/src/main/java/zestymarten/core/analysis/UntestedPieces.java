@@ -65,11 +65,11 @@ final class UntestedPieces {
             return true;
         }
         ObservationModel small = unit.model().withJointsBelow(SMALL_JOINT_OHM);
-        Weighed now = small.weighed(
+        WeighedFaults now = small.weighed(
                 scene, found.stream().filter(each -> scene.holds(each)).toList());
         List<Effect> more = new ArrayList<>(now.effects());
         more.add(effect);
-        Weighed then = small.weighed(scene, more);
+        WeighedFaults then = small.weighed(scene, more);
         for (int i = 0; i < now.misfits().size(); i++) {
             if (then.misfits().get(i).nats() > now.misfits().get(i).nats() + WORSE_NATS) {
                 return true;

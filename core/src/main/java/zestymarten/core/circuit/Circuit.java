@@ -74,13 +74,13 @@ public record Circuit(
     }
 
     /** What is linked in the dead tests, in their order. */
-    public List<Linked> linkedInTurn() {
+    public List<EndLink> linkedInTurn() {
         return shape.links();
     }
 
     /** The first line and another conductor. */
-    public Linked linked(ConductorRole other) {
-        return Linked.of(shape.roles().get(0), other);
+    public EndLink linked(ConductorRole other) {
+        return EndLink.of(shape.roles().get(0), other);
     }
 
     /** The same with stretches of other lengths, as many as it has. */
@@ -198,7 +198,7 @@ public record Circuit(
      *
      * @param crossed whether the ends of a ring are linked to each other's, as they should; else each end to its own
      */
-    List<Link> links(Linked linked, boolean crossed) {
+    List<Link> links(EndLink linked, boolean crossed) {
         List<Link> links = new ArrayList<>();
         for (ConductorRole role : roles()) {
             for (int i = 0; i < stretches.size(); i++) {
@@ -214,7 +214,7 @@ public record Circuit(
             }
             points().forEach(point -> links.add(link(behind(role, point), at(role, point), CONTACT_OHM)));
         }
-        if (linked != Linked.APART) {
+        if (linked != EndLink.APART) {
             links.add(link(
                     end(linked.line(), 'A'), end(linked.other(), ring() && crossed && !linked.isAtA() ? 'B' : 'A'), 0));
             if (ring() && !linked.isAtA()) {

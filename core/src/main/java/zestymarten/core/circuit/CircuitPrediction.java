@@ -21,9 +21,9 @@ public final class CircuitPrediction {
 
     private final Circuit circuit;
     private final PatternChanges changes;
-    private final Map<Linked, Network> crossed = new EnumMap<>(Linked.class);
+    private final Map<EndLink, Network> crossed = new EnumMap<>(EndLink.class);
     private final Map<Spot, OptionalDouble> good = new HashMap<>();
-    private final Map<Linked, Network> straight = new EnumMap<>(Linked.class);
+    private final Map<EndLink, Network> straight = new EnumMap<>(EndLink.class);
 
     public CircuitPrediction(Circuit circuit) {
         this.circuit = circuit;
@@ -34,7 +34,7 @@ public final class CircuitPrediction {
         return circuit.lengths();
     }
 
-    private Network network(Linked linked, boolean crossing) {
+    private Network network(EndLink linked, boolean crossing) {
         boolean crosses = crossing || !circuit.ring();
         return (crosses ? crossed : straight)
                 .computeIfAbsent(linked, any -> Network.of(circuit.links(linked, crosses)));
@@ -63,7 +63,7 @@ public final class CircuitPrediction {
         private final List<Spot> spots;
         private final List<PatternMeets> meets;
         private final double[] asDrawn;
-        private final Map<Pattern.ConductorBroken, Opened> opened = new HashMap<>();
+        private final Map<Pattern.ConductorBroken, OpenedEdge> opened = new HashMap<>();
 
         private Many(List<Spot> spots) {
             this.spots = List.copyOf(spots);
@@ -86,7 +86,7 @@ public final class CircuitPrediction {
                 return new CircuitPrediction(circuit.withProtective(other.mm2())).at(spots).asDrawn;
             }
             double[] ohms = asDrawn.clone();
-            Map<Linked, WhatIf> under = new EnumMap<>(Linked.class);
+            Map<EndLink, WhatIf> under = new EnumMap<>(EndLink.class);
             for (int i = 0; i < ohms.length; i++) {
                 Spot spot = spots.get(i);
                 if (pattern.fold(meets.get(i))) {
@@ -105,7 +105,7 @@ public final class CircuitPrediction {
          */
         private double[] loose(Pattern.Loose loose) {
             double ohm = changes.ohm(loose.role(), loose.stretch());
-            Opened open = opened.computeIfAbsent(
+            OpenedEdge open = opened.computeIfAbsent(
                     new Pattern.ConductorBroken(loose.role(), loose.stretch()), broken -> opened(broken, ohm));
             double[] ohms = asDrawn.clone();
             for (int i = 0; i < ohms.length; i++) {
@@ -120,7 +120,7 @@ public final class CircuitPrediction {
             return ohms;
         }
 
-        private Opened opened(Pattern.ConductorBroken broken, double ohm) {
+        private OpenedEdge opened(Pattern.ConductorBroken broken, double ohm) {
             double[] round = spots.stream()
                     .mapToDouble(spot -> ohm
                             - good(new Spot(
@@ -129,16 +129,16 @@ public final class CircuitPrediction {
                                             circuit.node(broken.role(), broken.stretch() + 1)))
                                     .orElseThrow())
                     .toArray();
-            return new Opened(of(broken), round);
+            return new OpenedEdge(of(broken), round);
         }
     }
 
     /** What opening an edge makes of the readings, and what its resistance is above those between its ends. */
-    private static final class Opened {
+    private static final class OpenedEdge {
         private final double[] ohms;
         private final double[] round;
 
-        Opened(double[] ohms, double[] round) {
+        OpenedEdge(double[] ohms, double[] round) {
             this.ohms = ohms;
             this.round = round;
         }
@@ -149,7 +149,7 @@ public final class CircuitPrediction {
     }
 
     /** The network under a pattern while something is linked, lengths as drawn. */
-    private WhatIf changed(Pattern pattern, Linked linked) {
+    private WhatIf changed(Pattern pattern, EndLink linked) {
         boolean wrong = pattern instanceof Pattern.WrongWayTwice
                 || (pattern instanceof Pattern.WrongWay way && way.linked() == linked);
         return WhatIf.of(network(linked, !wrong), pattern.fold(changes));
@@ -164,7 +164,7 @@ public final class CircuitPrediction {
      * adds to the supply's own.
      */
     public double inService(ConductorRole other, String point) {
-        Linked linked = circuit.linked(other);
+        EndLink linked = circuit.linked(other);
         Spot spot = Spot.at(linked, point);
         // Every end of a ring linked to its own makes the two loops symmetric about the origin, as the busbars do.
         return network(linked, false).nominal(spot.a(), spot.b()).orElseThrow();
@@ -173,7 +173,7 @@ public final class CircuitPrediction {
     /** Resistance of one line of a radial from the origin to a point, as drawn. */
     double line(String point) {
         ConductorRole line = circuit.roles().get(0);
-        return network(Linked.APART, false)
+        return network(EndLink.APART, false)
                 .nominal(Circuit.end(line, 'A'), Circuit.at(line, point))
                 .orElseThrow();
     }

@@ -42,11 +42,11 @@ public record CircuitReport(
 
     /** Calculates the sheet. */
     public static CircuitReport of(Tests tests, Supply supply) {
-        return new Reckoning(tests, supply).sheet();
+        return new SheetCalculation(tests, supply).sheet();
     }
 
     /** One sheet being calculated. */
-    private static final class Reckoning {
+    private static final class SheetCalculation {
         private static final int LINES = 3;
 
         private final Tests tests;
@@ -57,7 +57,7 @@ public record CircuitReport(
         private final List<Message> says = new ArrayList<>();
         private final List<ReportLine> lines = new ArrayList<>();
 
-        Reckoning(Tests tests, Supply supply) {
+        SheetCalculation(Tests tests, Supply supply) {
             this.tests = tests;
             this.supply = supply;
             circuit = Lengths.sized(tests.circuit(), tests.readings());

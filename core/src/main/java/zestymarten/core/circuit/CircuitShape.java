@@ -24,9 +24,13 @@ public enum CircuitShape {
     }
 
     /** What is linked in the dead tests, in their order: every line with the neutral, one with the protective conductor. */
-    List<Linked> links() {
+    List<EndLink> links() {
         return this == THREE_PHASE
-                ? List.of(Linked.LINE_1_NEUTRAL, Linked.LINE_2_NEUTRAL, Linked.LINE_3_NEUTRAL, Linked.LINE_1_PROTECTIVE)
-                : List.of(Linked.LINE_NEUTRAL, Linked.LINE_PROTECTIVE);
+                ? List.of(
+                        EndLink.LINE_1_NEUTRAL,
+                        EndLink.LINE_2_NEUTRAL,
+                        EndLink.LINE_3_NEUTRAL,
+                        EndLink.LINE_1_PROTECTIVE)
+                : List.of(EndLink.LINE_NEUTRAL, EndLink.LINE_PROTECTIVE);
     }
 }

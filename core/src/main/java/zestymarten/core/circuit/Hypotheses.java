@@ -32,8 +32,8 @@ final class Hypotheses {
         cable();
         points();
         if (circuit.ring()) {
-            add(new Pattern.WrongWay(Linked.LINE_NEUTRAL), RecognisedPattern.prior(1, false));
-            add(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), RecognisedPattern.prior(1, false));
+            add(new Pattern.WrongWay(EndLink.LINE_NEUTRAL), RecognisedPattern.prior(1, false));
+            add(new Pattern.WrongWay(EndLink.LINE_PROTECTIVE), RecognisedPattern.prior(1, false));
             add(new Pattern.WrongWayTwice(), RecognisedPattern.prior(2, false));
             if (mayBeShortened()) {
                 pairs(Pattern.Interconnected::new, 0.5, MAX);

@@ -8,7 +8,7 @@ public sealed interface Pattern {
     record Good() implements Pattern {}
 
     /** The ends of the ring are linked each to its own instead of to the other's. */
-    record WrongWay(Linked linked) implements Pattern {}
+    record WrongWay(EndLink linked) implements Pattern {}
 
     /** The ends of the ring are linked each to its own with either pair: whoever does it once does it twice. */
     record WrongWayTwice() implements Pattern {}

@@ -165,11 +165,11 @@ public record RecognisedPattern(List<PatternMatch> matches, List<Spot> unexplain
         List<Spot> spots = new ArrayList<>(steps(circuit));
         for (String point : circuit.points()) {
             if (circuit.ring()) {
-                spots.add(Spot.at(Linked.LINE_NEUTRAL_AT_A, point));
-                spots.add(Spot.at(Linked.LINE_PROTECTIVE_AT_A, point));
+                spots.add(Spot.at(EndLink.LINE_NEUTRAL_AT_A, point));
+                spots.add(Spot.at(EndLink.LINE_PROTECTIVE_AT_A, point));
             }
             List<ConductorRole> roles = circuit.roles();
-            for (Linked linked : circuit.linkedInTurn()) {
+            for (EndLink linked : circuit.linkedInTurn()) {
                 for (int b = 1; b < roles.size(); b++) {
                     for (int a = 0; a < b; a++) {
                         spots.add(Spot.between(linked, point, roles.get(a), roles.get(b)));

@@ -47,10 +47,10 @@ final class ServiceLines {
         return lines;
     }
 
-    private record Worst(double ohm, Message words, Message source) {}
+    private record WorstPoint(double ohm, Message words, Message source) {}
 
     private void inService(RecognisedPattern recognised) {
-        Worst worst = worst();
+        WorstPoint worst = worst();
         lines.add(figure(worst.words, worst.ohm, worst.source));
         quarter();
         drop();
@@ -103,7 +103,7 @@ final class ServiceLines {
     }
 
     /** What has to be read at the farthest point: the protective conductor with one line, and every other line by the neutral. */
-    private List<Linked> decisive() {
+    private List<EndLink> decisive() {
         return circuit.linkedInTurn().stream()
                 .filter(each -> each.other() == ConductorRole.PROTECTIVE || circuit.isThreePhase())
                 .toList();
@@ -175,12 +175,12 @@ final class ServiceLines {
     }
 
     /** R1 + R2 at the worst point: as read there; in a ring also by a quarter of its ends; else as drawn. */
-    private Worst worst() {
+    private WorstPoint worst() {
         Optional<CircuitComparison> read = compared.stream()
                 .filter(each -> isToProtective(each.spot()) && each.readOhm().orElse(0) > 0)
                 .max(Comparator.comparingDouble(this::withItsWorstLine));
         if (read.isPresent()) {
-            return new Worst(
+            return new WorstPoint(
                     withItsWorstLine(read.get()),
                     Message.of(
                             "circuit_report.highest_read_point",
@@ -192,12 +192,12 @@ final class ServiceLines {
         if (readings.ohm(Spot.ends(ConductorRole.LINE)).isPresent()
                 && readings.ohm(Spot.ends(ConductorRole.PROTECTIVE)).isPresent()
                 && ends > 0) {
-            return new Worst(
+            return new WorstPoint(
                     ends / 4,
                     Message.of("circuit_report.quarter_line_protective_conductor"),
                     Message.of("circuit_report.spurs_not"));
         }
-        return new Worst(
+        return new WorstPoint(
                 drawn(ConductorRole.PROTECTIVE),
                 Message.of("circuit_report.as_drawn_not_read"),
                 Message.of("circuit_report.iec_lengths_as_drawn"));

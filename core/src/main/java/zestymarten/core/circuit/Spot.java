@@ -8,19 +8,19 @@ import zestymarten.core.quantity.Message;
  * One reading of the dead tests: what is linked, and which two terminals are measured. At a point these are the terminals of its
  * accessory ({@code S3.L}), at the origin the ends of the cable ({@code L.A}, {@code L.B}).
  */
-public record Spot(Linked linked, Terminal a, Terminal b) {
+public record Spot(EndLink linked, Terminal a, Terminal b) {
     /** One conductor of a ring from end to end, nothing linked. */
     public static Spot ends(ConductorRole role) {
-        return new Spot(Linked.APART, Circuit.end(role, 'A'), Circuit.end(role, 'B'));
+        return new Spot(EndLink.APART, Circuit.end(role, 'A'), Circuit.end(role, 'B'));
     }
 
     /** The two linked conductors, read at a point such as {@code 3} or the end of a spur, {@code 3s}. */
-    public static Spot at(Linked linked, String point) {
+    public static Spot at(EndLink linked, String point) {
         return between(linked, point, linked.line(), linked.other());
     }
 
     /** Any two conductors at a point. */
-    public static Spot between(Linked linked, String point, ConductorRole a, ConductorRole b) {
+    public static Spot between(EndLink linked, String point, ConductorRole a, ConductorRole b) {
         return new Spot(linked, Circuit.at(a, point), Circuit.at(b, point));
     }
 

@@ -52,7 +52,7 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
     }
 
     /** The place, from 0, of the tag that a core's own ohms are of; -1 where they are of none or may be of several. */
-    public int of(Own own) {
+    public int of(OwnResistance own) {
         int found = -1;
         for (int i = 0; i < ohms.size(); i++) {
             double ohm = ohms.get(i);
@@ -72,10 +72,10 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
      *
      * @param doubtOhm half of the interval that the meter leaves
      */
-    public record Own(double ohm, double doubtOhm) {
+    public record OwnResistance(double ohm, double doubtOhm) {
         /** As read against a return. */
-        public static Own read(double ohm, double accuracy) {
-            return new Own(ohm, accuracy * ohm);
+        public static OwnResistance read(double ohm, double accuracy) {
+            return new OwnResistance(ohm, accuracy * ohm);
         }
     }
 
@@ -89,11 +89,12 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
      * @param accuracy of the meter as a fraction
      * @return ohms of core 1, 2, 3 ...; empty where what was read cannot be: a tag would have none
      */
-    public static List<Optional<Own>> withoutReturn(List<OptionalDouble> toFirst, double closing, double accuracy) {
+    public static List<Optional<OwnResistance>> withoutReturn(
+            List<OptionalDouble> toFirst, double closing, double accuracy) {
         if (toFirst.size() < 2) {
             throw new NotAccepted("tags.without_return_least");
         }
-        List<Optional<Own>> own = new ArrayList<>();
+        List<Optional<OwnResistance>> own = new ArrayList<>();
         if (toFirst.get(0).isEmpty() || toFirst.get(1).isEmpty()) {
             own.add(Optional.empty());
             toFirst.forEach(each -> own.add(Optional.empty()));
@@ -103,11 +104,12 @@ public record Tags(List<Double> ohms, double tolerance, double coreOhm) {
         double third = toFirst.get(1).getAsDouble();
         double hub = (second + third - closing) / 2;
         double doubt = accuracy * (second + third + closing) / 2;
-        own.add(hub > 0 ? Optional.of(new Own(hub, doubt)) : Optional.empty());
+        own.add(hub > 0 ? Optional.of(new OwnResistance(hub, doubt)) : Optional.empty());
         for (OptionalDouble each : toFirst) {
             own.add(
                     each.isPresent() && each.getAsDouble() - hub > 0
-                            ? Optional.of(new Own(each.getAsDouble() - hub, doubt + accuracy * each.getAsDouble()))
+                            ? Optional.of(
+                                    new OwnResistance(each.getAsDouble() - hub, doubt + accuracy * each.getAsDouble()))
                             : Optional.empty());
         }
         return own;

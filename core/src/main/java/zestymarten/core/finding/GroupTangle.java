@@ -33,12 +33,12 @@ final class GroupTangle {
     private final Map<Integer, List<Finding.Piece>> settled;
     private final Map<Terminal, Integer> groupOf;
     private final Set<Set<Finding>> seen = new HashSet<>();
-    private final List<Rated> best = new ArrayList<>();
+    private final List<RatedFindings> best = new ArrayList<>();
     private int tried;
 
     /** Findings that explain the tangle, with what they are compared by. */
-    private record Rated(List<Finding> findings, int moved, int inCycles) {
-        boolean isBelow(Rated other) {
+    private record RatedFindings(List<Finding> findings, int moved, int inCycles) {
+        boolean isBelow(RatedFindings other) {
             int count = Integer.compare(findings.size(), other.findings.size());
             int ends = Integer.compare(moved, other.moved);
             return count != 0 ? count < 0 : ends != 0 ? ends < 0 : inCycles > other.inCycles;
@@ -67,7 +67,7 @@ final class GroupTangle {
     List<List<Finding>> explanations() {
         keep(rated(options.stream().map(GroupTangle::unmoved).toList()));
         choose(0, new ArrayList<>(), new HashSet<>(), 0);
-        return best.stream().map(Rated::findings).toList();
+        return best.stream().map(RatedFindings::findings).toList();
     }
 
     /** The option of a net in which nothing has moved: there is always one. */
@@ -125,7 +125,7 @@ final class GroupTangle {
                                                 .isPresent())));
     }
 
-    private void keep(Rated rated) {
+    private void keep(RatedFindings rated) {
         if (!best.isEmpty() && best.get(0).isBelow(rated)) {
             return;
         }
@@ -138,7 +138,7 @@ final class GroupTangle {
         }
     }
 
-    private Rated rated(List<Option> chosen) {
+    private RatedFindings rated(List<Option> chosen) {
         List<Finding> findings = new ArrayList<>();
         List<Finding.Move> moves = new ArrayList<>();
         List<WireEdge> open = new ArrayList<>();
@@ -156,7 +156,7 @@ final class GroupTangle {
         single.forEach(move -> findings.add(new Finding.Misplaced(move)));
         open.forEach(edge -> opened(edge).ifPresent(findings::add));
         findings.addAll(merges(open, moves));
-        return new Rated(List.copyOf(findings), moves.size(), inCycles);
+        return new RatedFindings(List.copyOf(findings), moves.size(), inCycles);
     }
 
     private List<Finding.Move> inDesignOrder(List<Finding.Move> moves) {

@@ -35,7 +35,7 @@ public final class LimitRules {
 
     private final double ambientC;
     private final Allowances allowances;
-    private final Map<String, Learnt> learnt;
+    private final Map<String, LearntResistance> learnt;
 
     /** @param ambientC temperature of the conductors in °C, -80 to 200 */
     public LimitRules(double ambientC) {
@@ -47,7 +47,7 @@ public final class LimitRules {
      * @param allowances figures of the assembly
      * @param learnt what good units of the same type read, by conductor
      */
-    public LimitRules(double ambientC, Allowances allowances, Map<String, Learnt> learnt) {
+    public LimitRules(double ambientC, Allowances allowances, Map<String, LearntResistance> learnt) {
         if (!(ambientC >= -80 && ambientC <= 200)) {
             throw new NotAccepted("limit_rules.temperature_out_of_range", NotAccepted.given(ambientC, "°C"));
         }
@@ -58,7 +58,7 @@ public final class LimitRules {
 
     /** The limit of one conductor from end to end. */
     public Limit of(Conductor conductor) {
-        Optional<Allowed> allowed = allowed(conductor);
+        Optional<CurrentAllowance> allowed = allowed(conductor);
         Limit chosen = chosen(conductor, nominal(conductor), allowed);
         boolean tighter = allowed.isPresent() && allowed.get().ohms().compareTo(chosen.high()) < 0;
         return tighter
@@ -76,12 +76,12 @@ public final class LimitRules {
     }
 
     /** What its current allows a conductor to have. */
-    private record Allowed(Ohms ohms, Limit.Rule rule, Derivation by) {}
+    private record CurrentAllowance(Ohms ohms, Limit.Rule rule, Derivation by) {}
 
     /** {@code R = P / I²} or {@code R = dU / I}, whichever is lower; empty where current or allowance is not known. */
-    private Optional<Allowed> allowed(Conductor conductor) {
+    private Optional<CurrentAllowance> allowed(Conductor conductor) {
         double current = conductor.current().orElse(0);
-        Optional<Allowed> heat = current > 0 && allowances.heatW().isPresent()
+        Optional<CurrentAllowance> heat = current > 0 && allowances.heatW().isPresent()
                 ? Optional.of(allowed(
                         Ohms.of(allowances.heatW().getAsDouble() / (current * current)),
                         Limit.Rule.HEAT,
@@ -89,7 +89,7 @@ public final class LimitRules {
                         "P / I²",
                         current))
                 : Optional.empty();
-        Optional<Allowed> drop = current > 0 && allowances.dropV().isPresent()
+        Optional<CurrentAllowance> drop = current > 0 && allowances.dropV().isPresent()
                 ? Optional.of(allowed(
                         Ohms.of(allowances.dropV().getAsDouble() / current),
                         Limit.Rule.DROP,
@@ -97,12 +97,13 @@ public final class LimitRules {
                         "dU / I",
                         current))
                 : Optional.empty();
-        return Stream.of(heat, drop).flatMap(Optional::stream).min(Comparator.comparing(Allowed::ohms));
+        return Stream.of(heat, drop).flatMap(Optional::stream).min(Comparator.comparing(CurrentAllowance::ohms));
     }
 
-    private static Allowed allowed(Ohms ohms, Limit.Rule rule, MessageArgument figure, String formula, double current) {
+    private static CurrentAllowance allowed(
+            Ohms ohms, Limit.Rule rule, MessageArgument figure, String formula, double current) {
         MessageArgument amperes = Message.figure(current, "A");
-        return new Allowed(
+        return new CurrentAllowance(
                 ohms,
                 rule,
                 new Derivation(
@@ -115,7 +116,7 @@ public final class LimitRules {
                         Message.of("limit_rules.maximum", ohms, rule.words(), figure, amperes, formula)));
     }
 
-    private Limit chosen(Conductor conductor, Optional<Ohms> nominal, Optional<Allowed> allowed) {
+    private Limit chosen(Conductor conductor, Optional<Ohms> nominal, Optional<CurrentAllowance> allowed) {
         if (conductor.maxOhm().isPresent()) {
             Ohms high = Ohms.of(conductor.maxOhm().getAsDouble());
             Message sentence = Message.of("limit_rules.maximum_figure_given", high, conductor.id());
@@ -140,11 +141,11 @@ public final class LimitRules {
         if (allowed.isPresent()) {
             return limit(conductor, nominal, allowed.get().ohms(), allowed.get().by());
         }
-        Learnt learnt = this.learnt.get(conductor.id());
+        LearntResistance learnt = this.learnt.get(conductor.id());
         return learnt == null ? roundFigure(conductor, nominal) : learnt(conductor, learnt);
     }
 
-    private Limit learnt(Conductor conductor, Learnt learnt) {
+    private Limit learnt(Conductor conductor, LearntResistance learnt) {
         double factor = conductor.metal().factor(ambientC);
         Ohms high = Ohms.of(learnt.maximum().value() * factor);
         Message sentence = Message.of(

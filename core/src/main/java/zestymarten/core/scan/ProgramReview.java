@@ -81,7 +81,7 @@ public record ProgramReview(
         private final ScanProgram program;
         private final Design design;
         private final Points points;
-        private final List<Taken> taken;
+        private final List<ScanMeasurement> taken;
         private final List<Problem> problems = new ArrayList<>();
         private final List<Net> nets;
         private final Map<Terminal, Integer> netOf = new HashMap<>();
@@ -180,7 +180,7 @@ public record ProgramReview(
             Map<String, Integer> first = new LinkedHashMap<>();
             int voltages = 0;
             for (int i = 0; i < taken.size(); i++) {
-                Taken each = taken.get(i);
+                ScanMeasurement each = taken.get(i);
                 boolean ohms = each.measure().voltage().isEmpty();
                 voltages += ohms ? 0 : 1;
                 String when = ohms ? (isProof(i) ? "proof " + voltages : "ohms") : under(each.measure());
@@ -193,8 +193,8 @@ public record ProgramReview(
 
         /** Whether a path is read on what is then set under voltage, with nothing else between: its connection is proved. */
         private boolean isProof(int place) {
-            Taken proof = taken.get(place);
-            Optional<Taken> next = taken.subList(place, taken.size()).stream()
+            ScanMeasurement proof = taken.get(place);
+            Optional<ScanMeasurement> next = taken.subList(place, taken.size()).stream()
                     .filter(each -> !each.measure().expectsWayThrough())
                     .findFirst();
             return proof.measure().expectsWayThrough()
@@ -214,7 +214,7 @@ public record ProgramReview(
                     + (measure.voltage().filter(ScanVoltage::alternates).isPresent() ? " AC" : " DC");
         }
 
-        private String electrically(Taken each) {
+        private String electrically(ScanMeasurement each) {
             BitSet a = nets(each.a());
             BitSet b = nets(each.b());
             boolean within = a.intersects(b) || each.measure().expectsWayThrough();
@@ -237,7 +237,7 @@ public record ProgramReview(
             return nets;
         }
 
-        private void limits(Taken each) {
+        private void limits(ScanMeasurement each) {
             if (each.a().size() != 1
                     || each.b().size() != 1
                     || each.measure().voltage().isPresent()) {
@@ -283,7 +283,7 @@ public record ProgramReview(
 
         private void voltageLast() {
             int voltage = 0;
-            for (Taken each : taken) {
+            for (ScanMeasurement each : taken) {
                 if (each.measure().voltage().isPresent()) {
                     voltage = voltage == 0 ? each.line() : voltage;
                 } else if (voltage != 0 && each.measure().expectsWayThrough() && !wasReadBefore(each)) {
@@ -294,7 +294,7 @@ public record ProgramReview(
         }
 
         /** What was read before is a proof of connection, no continuity test of its own. */
-        private boolean wasReadBefore(Taken each) {
+        private boolean wasReadBefore(ScanMeasurement each) {
             return taken.stream()
                     .anyMatch(other -> other.line() < each.line()
                             && other.measure().quantity() == Quantity.RESISTANCE
@@ -307,7 +307,7 @@ public record ProgramReview(
             for (int i = 0; i < count; i++) {
                 apart.add(new BitSet(count));
             }
-            for (Taken each : taken) {
+            for (ScanMeasurement each : taken) {
                 BitSet a = nets(each.a());
                 BitSet b = nets(each.b());
                 if (!a.intersects(b)) {
@@ -341,7 +341,7 @@ public record ProgramReview(
                 Map<Terminal, Integer> number = new HashMap<>();
                 net.ends().forEach(end -> number.put(end, number.size()));
                 Groups groups = new Groups(number.size());
-                for (Taken each : taken) {
+                for (ScanMeasurement each : taken) {
                     boolean one = each.a().size() == 1
                             && each.b().size() == 1
                             && each.measure().expectsWayThrough();

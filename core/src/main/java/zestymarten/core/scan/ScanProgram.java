@@ -217,8 +217,8 @@ public record ScanProgram(List<ScanAction> actions) {
     }
 
     /** The measurements as the relays stand when each is made, in order. */
-    public List<Taken> taken(Points points) {
-        List<Taken> taken = new ArrayList<>();
+    public List<ScanMeasurement> taken(Points points) {
+        List<ScanMeasurement> taken = new ArrayList<>();
         Set<ScanContact> closed = new HashSet<>();
         String state = "";
         for (int i = 0; i < actions.size(); i++) {
@@ -229,7 +229,7 @@ public record ScanProgram(List<ScanAction> actions) {
             } else if (actions.get(i) instanceof ScanAction.Await await) {
                 state = await.state();
             } else if (actions.get(i) instanceof ScanAction.MeasureContacts measure) {
-                taken.add(new Taken(
+                taken.add(new ScanMeasurement(
                         line(i),
                         on(ScanContact.Bus.A, closed, points),
                         on(ScanContact.Bus.B, closed, points),

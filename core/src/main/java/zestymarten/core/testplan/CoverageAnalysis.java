@@ -77,7 +77,7 @@ public record CoverageAnalysis(
     /** How many faults of a kind there are, and how many of them would be seen. */
     public record Count(int all, int seen) {}
 
-    private record Tried(PossibleFault kind, Message words, BitSet answers) {}
+    private record TriedFault(PossibleFault kind, Message words, BitSet answers) {}
 
     /**
      * Computes what a way of testing covers.
@@ -121,13 +121,13 @@ public record CoverageAnalysis(
     }
 
     /** Measurements with their terminals numbered, once for all faults. */
-    private static final class Numbered {
+    private static final class NumberedMeasurements {
         private final List<ProbePlacement> all;
         private final Map<Terminal, Integer> number = new HashMap<>();
         private final int[] black;
         private final int[] red;
 
-        Numbered(Assembly assembly, List<ProbePlacement> all) {
+        NumberedMeasurements(Assembly assembly, List<ProbePlacement> all) {
             this.all = all;
             assembly.terminals().forEach(terminal -> number.putIfAbsent(terminal, number.size()));
             black = all.stream().mapToInt(each -> at(number, each.black())).toArray();
@@ -136,11 +136,11 @@ public record CoverageAnalysis(
     }
 
     private static CoverageAnalysis of(Assembly sampled, Nets own, int ofNets, List<ProbePlacement> measurements) {
-        Numbered numbered = new Numbered(sampled, measurements);
+        NumberedMeasurements numbered = new NumberedMeasurements(sampled, measurements);
         BitSet good = answers(sampled, numbered, Map.of(), List.of(), Map.of());
         Map<PossibleFault, int[]> counted = new EnumMap<>(PossibleFault.class);
         Map<BitSet, List<Message>> byAnswers = new LinkedHashMap<>();
-        for (Tried tried : faults(sampled, own, numbered)) {
+        for (TriedFault tried : faults(sampled, own, numbered)) {
             int[] count = counted.computeIfAbsent(tried.kind(), any -> new int[2]);
             count[0]++;
             if (!tried.answers().equals(good)) {
@@ -194,13 +194,13 @@ public record CoverageAnalysis(
                 .anyMatch(each -> each.from().equals(end) || each.to().equals(end));
     }
 
-    private static List<Tried> faults(Assembly assembly, Nets nets, Numbered measurements) {
-        List<Tried> tried = new ArrayList<>();
+    private static List<TriedFault> faults(Assembly assembly, Nets nets, NumberedMeasurements measurements) {
+        List<TriedFault> tried = new ArrayList<>();
         List<Conductor> wires = assembly.conductors();
         for (Conductor wire : wires) {
             Map<String, Terminal> cut = new HashMap<>();
             cut.put(wire.id(), wire.from());
-            tried.add(new Tried(
+            tried.add(new TriedFault(
                     PossibleFault.OPEN,
                     Message.of("coverage_analysis.open", wire.id()),
                     answers(assembly, measurements, cut, List.of(), Map.of())));
@@ -210,7 +210,7 @@ public record CoverageAnalysis(
             Terminal one = all.get(i).ends().get(0);
             String name = all.get(i).conductors().get(0).id();
             if (!all.get(i).isOnFrame()) {
-                tried.add(new Tried(
+                tried.add(new TriedFault(
                         PossibleFault.FRAME_SHORT,
                         Message.of("coverage_analysis.frame", name),
                         answers(assembly, measurements, Map.of(), List.of(one, Terminal.FRAME), Map.of())));
@@ -218,7 +218,7 @@ public record CoverageAnalysis(
             for (int j = i + 1; j < all.size(); j++) {
                 if (!(all.get(i).isOnFrame() && all.get(j).isOnFrame())) {
                     Terminal other = all.get(j).ends().get(0);
-                    tried.add(new Tried(
+                    tried.add(new TriedFault(
                             PossibleFault.SHORT,
                             Message.of(
                                     "coverage_analysis.faults",
@@ -230,12 +230,12 @@ public record CoverageAnalysis(
         }
         crossed(assembly, nets, measurements, tried);
         for (Component part : assembly.components()) {
-            tried.add(new Tried(
+            tried.add(new TriedFault(
                     PossibleFault.PART_OPEN,
                     Message.of("coverage_analysis.open", part.id()),
                     answers(assembly, measurements, Map.of(), List.of(), Map.of(part.id(), false))));
             if (part.kind().isContact()) {
-                tried.add(new Tried(
+                tried.add(new TriedFault(
                         PossibleFault.PART_STUCK,
                         Message.of("coverage_analysis.closed", part.id()),
                         answers(assembly, measurements, Map.of(), List.of(), Map.of(part.id(), true))));
@@ -244,7 +244,8 @@ public record CoverageAnalysis(
         return tried;
     }
 
-    private static void crossed(Assembly assembly, Nets nets, Numbered measurements, List<Tried> tried) {
+    private static void crossed(
+            Assembly assembly, Nets nets, NumberedMeasurements measurements, List<TriedFault> tried) {
         List<Conductor> wires = nets.all().stream()
                 .filter(Net::isTwoEnded)
                 .map(net -> net.conductors().get(0))
@@ -255,7 +256,7 @@ public record CoverageAnalysis(
                 Conductor other = wires.get(j);
                 if (one.to().isPin() && one.to().connector().equals(other.to().connector())) {
                     Map<String, Terminal> moved = Map.of(one.id(), other.to(), other.id(), one.to());
-                    tried.add(new Tried(
+                    tried.add(new TriedFault(
                             PossibleFault.CROSSED,
                             Message.of("coverage_analysis.crossed", one.id(), other.id()),
                             answers(assembly, measurements, moved, List.of(), Map.of())));
@@ -273,7 +274,7 @@ public record CoverageAnalysis(
      */
     private static BitSet answers(
             Assembly assembly,
-            Numbered measurements,
+            NumberedMeasurements measurements,
             Map<String, Terminal> far,
             List<Terminal> bridge,
             Map<String, Boolean> parts) {
@@ -299,7 +300,7 @@ public record CoverageAnalysis(
 
     /** Whether a diode by itself conducts from the red probe to the black one. */
     private static boolean throughDiode(
-            Assembly assembly, Numbered measurements, int i, Groups groups, Map<String, Boolean> parts) {
+            Assembly assembly, NumberedMeasurements measurements, int i, Groups groups, Map<String, Boolean> parts) {
         return assembly.components().stream()
                 .anyMatch(part -> part.kind() == Component.ComponentKind.DIODE
                         && parts.getOrDefault(part.id(), true)

@@ -39,7 +39,8 @@ public record History(List<WireHistory> wires) {
 
     /** From the tests of a unit, the oldest first. */
     public static History of(List<TestRun> tests) {
-        List<Map<String, WireOhms.One>> read = tests.stream().map(WireOhms::of).toList();
+        List<Map<String, WireOhms.WireResistance>> read =
+                tests.stream().map(WireOhms::of).toList();
         Set<String> names = new LinkedHashSet<>();
         for (int i = read.size() - 1; i >= 0; i--) {
             names.addAll(read.get(i).keySet());
@@ -48,11 +49,11 @@ public record History(List<WireHistory> wires) {
                 names.stream().flatMap(name -> wire(name, read).stream()).toList());
     }
 
-    private static Optional<WireHistory> wire(String name, List<Map<String, WireOhms.One>> read) {
+    private static Optional<WireHistory> wire(String name, List<Map<String, WireOhms.WireResistance>> read) {
         List<OptionalDouble> ohms = new ArrayList<>();
-        List<WireOhms.One> there = new ArrayList<>();
-        for (Map<String, WireOhms.One> test : read) {
-            WireOhms.One one = test.get(name);
+        List<WireOhms.WireResistance> there = new ArrayList<>();
+        for (Map<String, WireOhms.WireResistance> test : read) {
+            WireOhms.WireResistance one = test.get(name);
             ohms.add(one == null ? OptionalDouble.empty() : OptionalDouble.of(one.ohm()));
             if (one != null) {
                 there.add(one);
@@ -61,8 +62,8 @@ public record History(List<WireHistory> wires) {
         if (there.size() < 2) {
             return Optional.empty();
         }
-        WireOhms.One last = there.get(there.size() - 1);
-        double usual = Median.of(there.subList(0, there.size() - 1).stream().mapToDouble(WireOhms.One::ohm));
+        WireOhms.WireResistance last = there.get(there.size() - 1);
+        double usual = Median.of(there.subList(0, there.size() - 1).stream().mapToDouble(WireOhms.WireResistance::ohm));
         boolean risen = last.ohm() > RISES_BY * usual && last.ohm() - usual > Math.sqrt(2) * last.uncertaintyOhm();
         return Optional.of(new WireHistory(name, ohms, usual, risen));
     }

@@ -4,18 +4,18 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import zestymarten.core.analysis.Implied;
+import zestymarten.core.analysis.ImpliedPairs;
 import zestymarten.core.analysis.Observation;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judgement.Judgement.Verdict;
 import zestymarten.core.testplan.TestStep;
 
-/** What the readings of a test say of the points that nobody has read: see {@link Implied}. Found when it is first asked for. */
+/** What the readings of a test say of the points that nobody has read: see {@link ImpliedPairs}. Found when it is first asked for. */
 final class ImpliedPoints {
     private final RunLog log;
     private final RunReadings readings;
     private final StepSchedule schedule;
-    private volatile Optional<Known> known = Optional.empty();
+    private volatile Optional<KnownPoints> known = Optional.empty();
 
     ImpliedPoints(RunLog log, RunReadings readings, StepSchedule schedule) {
         this.log = log;
@@ -24,12 +24,12 @@ final class ImpliedPoints {
     }
 
     /** How many points read otherwise than those of a good unit, and what follows from the readings if any does. */
-    private record Known(long unexpected, Optional<Implied> implied) {}
+    private record KnownPoints(long unexpected, Optional<ImpliedPairs> implied) {}
 
     /** Takes over what an earlier state knew, and the pair that was read since; nothing if what was read since is not such a pair. */
     void follow(ImpliedPoints earlier, Optional<Observation> addedPair) {
         known = addedPair.flatMap(pair -> earlier.known.map(
-                before -> new Known(before.unexpected(), before.implied().map(implied -> implied.with(pair)))));
+                before -> new KnownPoints(before.unexpected(), before.implied().map(implied -> implied.with(pair)))));
     }
 
     /** Whether it is already known that every point reads as that of a good unit. */
@@ -38,7 +38,7 @@ final class ImpliedPoints {
     }
 
     /** What the readings of other points say of this one; nothing while all of them are as expected. */
-    Optional<Implied> implied() {
+    Optional<ImpliedPairs> implied() {
         return known().implied();
     }
 
@@ -47,11 +47,11 @@ final class ImpliedPoints {
         return known().unexpected();
     }
 
-    private Known known() {
+    private KnownPoints known() {
         return known.orElseGet(this::findKnown);
     }
 
-    private Known findKnown() {
+    private KnownPoints findKnown() {
         synchronized (schedule) { // one lock: the tally asks for what is implied, and what is implied for the tally
             if (known.isEmpty()) {
                 long unexpected = schedule.tally().fail()
@@ -60,7 +60,7 @@ final class ImpliedPoints {
                                 .filter(this::isUnexpected)
                                 .count();
                 known = Optional.of(
-                        new Known(unexpected, unexpected == 0 ? Optional.empty() : Optional.of(findImplied())));
+                        new KnownPoints(unexpected, unexpected == 0 ? Optional.empty() : Optional.of(findImplied())));
             }
             return known.orElseThrow();
         }
@@ -72,8 +72,8 @@ final class ImpliedPoints {
                 && schedule.isDone(measurement);
     }
 
-    private Implied findImplied() {
-        return Implied.of(
+    private ImpliedPairs findImplied() {
+        return ImpliedPairs.of(
                 readings.design(),
                 log.steps()
                         .filter(this::isReadAndDone)
@@ -112,7 +112,7 @@ final class ImpliedPoints {
     }
 
     /** The pairs of the shorts stage that nobody has to read: one of the two has a reading that was not expected. */
-    Stream<TestStep.Measurement> impliedShorts(Implied known) {
+    Stream<TestStep.Measurement> impliedShorts(ImpliedPairs known) {
         List<Terminal> all = schedule.pieces().all();
         Stream<TestStep.Measurement> pairs = IntStream.range(0, all.size())
                 .filter(i -> known.isUnexpectedAt(all.get(i)))

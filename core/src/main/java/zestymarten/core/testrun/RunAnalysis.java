@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.DiodeReadings;
-import zestymarten.core.analysis.Explained;
+import zestymarten.core.analysis.ExplainedFinding;
 import zestymarten.core.analysis.Observation;
 import zestymarten.core.analysis.UnderVoltage;
 import zestymarten.core.analysis.UnitAnalysis;
@@ -36,7 +36,7 @@ final class RunAnalysis {
     private final RunReadings readings;
     private final Map<Integer, TestStep> stepOf = new HashMap<>();
     private final List<Observation> observations = new ArrayList<>();
-    private final List<Explained> others = new ArrayList<>();
+    private final List<ExplainedFinding> others = new ArrayList<>();
     private Optional<UnitAnalysis> unit = Optional.empty();
 
     RunAnalysis(Design design, StepSchedule schedule, RunLog log, RunReadings readings) {
@@ -143,7 +143,7 @@ final class RunAnalysis {
             stepOf.put(entry.sequence(), length);
             Subject.LengthOf read = RemainingLength.length(length);
             boolean broken = !(RunReadings.meaning(entry) instanceof MeterReading.Value);
-            others.add(Explained.shown(
+            others.add(ExplainedFinding.shown(
                     new Finding.SecondFault(read.conductor(), read.end(), broken),
                     List.of(entry.sequence()),
                     design.conductor(read.conductor()).function().stream().toList()));
@@ -153,13 +153,13 @@ final class RunAnalysis {
     private void noteDefect(TestStep.ManualStep inspection, Finding.Defect defect) {
         log.last(inspection).ifPresent(seen -> {
             stepOf.put(seen.sequence(), inspection);
-            others.add(Explained.shown(
+            others.add(ExplainedFinding.shown(
                     new Finding.Damaged(inspection.subject(), defect), List.of(seen.sequence()), List.of()));
         });
     }
 
     /** Where it read well again when it was lifted out of the water is evidence too: it says where the damage is. */
-    private Explained withLift(TestStep.Measurement measurement, Explained explained) {
+    private ExplainedFinding withLift(TestStep.Measurement measurement, ExplainedFinding explained) {
         TestStep lift =
                 new TestStep.ManualStep(ManualAction.LIFTED, measurement.black().name());
         Optional<Entry> lifted = measurement.stage() == Stage.WET ? log.last(lift) : Optional.empty();
@@ -170,7 +170,7 @@ final class RunAnalysis {
     }
 
     /** Every reading of the steps that show a finding, not only the last of each. */
-    private RunFinding found(Explained explained) {
+    private RunFinding found(ExplainedFinding explained) {
         List<Entry> evidence = explained.evidence().stream()
                 .flatMap(number -> Optional.ofNullable(stepOf.get(number)).stream())
                 .flatMap(step -> log.shown(step).stream())

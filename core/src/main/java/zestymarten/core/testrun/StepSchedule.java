@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
-import zestymarten.core.analysis.Implied;
+import zestymarten.core.analysis.ImpliedPairs;
 import zestymarten.core.analysis.LinkedFarEnds;
 import zestymarten.core.analysis.Observation;
 import zestymarten.core.assembly.Terminal;
@@ -311,7 +311,7 @@ final class StepSchedule {
     }
 
     /** What the readings of other points say of this one; nothing while all of them are as expected. */
-    Optional<Implied> implied() {
+    Optional<ImpliedPairs> implied() {
         return points.implied();
     }
 

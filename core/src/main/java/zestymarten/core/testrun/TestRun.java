@@ -12,7 +12,7 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.analysis.Explanation;
-import zestymarten.core.analysis.Implied;
+import zestymarten.core.analysis.ImpliedPairs;
 import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.analysis.UnitAnalysis;
 import zestymarten.core.assembly.Assembly;
@@ -233,7 +233,7 @@ public final class TestRun {
     }
 
     /** The planned measurements that nobody has to make, with the readings that they follow from, at most so many. */
-    public List<Implied.ImpliedPair> implied(int maximum) {
+    public List<ImpliedPairs.ImpliedPair> implied(int maximum) {
         return schedule.implied().stream()
                 .flatMap(known -> Stream.of(Stage.CONTINUITY, Stage.SHORTS, Stage.FRAME)
                         .flatMap(this::steps)

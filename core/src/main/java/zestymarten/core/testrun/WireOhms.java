@@ -19,11 +19,11 @@ final class WireOhms {
      * @param ohm at 20 °C
      * @param uncertaintyOhm expanded
      */
-    record One(double ohm, double uncertaintyOhm) {}
+    record WireResistance(double ohm, double uncertaintyOhm) {}
 
     /** By conductor, in design order; only wires that were read end to end in ohms and alone on their way. */
-    static Map<String, One> of(TestRun test) {
-        Map<String, One> ohms = new LinkedHashMap<>();
+    static Map<String, WireResistance> of(TestRun test) {
+        Map<String, WireResistance> ohms = new LinkedHashMap<>();
         test.steps(Stage.CONTINUITY).forEach(step -> {
             if (step instanceof TestStep.Measurement measurement && !measurement.isLinked()) {
                 List<Conductor> route = test.design().nets().route(measurement.black(), measurement.red());
@@ -36,7 +36,7 @@ final class WireOhms {
         return ohms;
     }
 
-    private static Optional<One> read(TestRun test, TestStep.Measurement measurement, Conductor wire) {
+    private static Optional<WireResistance> read(TestRun test, TestStep.Measurement measurement, Conductor wire) {
         List<Entry> log = test.entriesOf(measurement);
         if (log.isEmpty()) {
             return Optional.empty();
@@ -44,7 +44,7 @@ final class WireOhms {
         double factor = wire.metal().factor(test.design().ambientC());
         return test.judgement(log.get(log.size() - 1))
                 .filter(each -> each.correctedOhm().isPresent() && each.contact() == Judgement.Contact.JOINED)
-                .map(each -> new One(
+                .map(each -> new WireResistance(
                         each.correctedOhm().getAsDouble() / factor,
                         each.uncertaintyOhm().orElse(0) / factor));
     }

@@ -22,7 +22,7 @@ class FollowedAnalysisTest {
 
     private static List<Observation> observations(RandomUnit unit, Design design, Random random) {
         List<Observation> all = new ArrayList<>();
-        for (Analysis.Judged each :
+        for (Analysis.JudgedReading each :
                 Analysis.of(design, RandomUnit.CONDITIONS, unit.everyPair()).judgements()) {
             all.add(new Observation(
                     all.size(),

@@ -166,7 +166,7 @@ class MeasurementSelectorTest {
     @Test
     void onePathBetweenTwoWiresIsAShortOrACrossingUntilMoreIsRead() {
         UnitAnalysis one = having(Symptoms.NONE, "J1.4 J2.7 0.55");
-        Explained found = one.findings().get(0);
+        ExplainedFinding found = one.findings().get(0);
         assertThat(found.probability()).isLessThan(0.95);
         assertThat(found.certain()).isFalse();
         assertThat(one.explanations()).hasSizeGreaterThan(1);

@@ -122,7 +122,7 @@ class UnitAnalysisTest {
         assertThat(analysis(feeder, "J1.1-J2.1=0.34", "J1.1-FRAME=OL").state()).isEqualTo(AnalysisState.PASS);
         Analysis open = analysis(feeder, "J1.1-J2.1=0.47", "J1.1-FRAME=OL");
         assertThat(open.state()).isEqualTo(AnalysisState.FAIL);
-        Explained found = open.findings().get(0);
+        ExplainedFinding found = open.findings().get(0);
         assertThat(found.finding().kind()).isEqualTo("open");
         assertThat(found.certain()).isFalse();
         assertThat(found.probability()).isLessThan(0.6);

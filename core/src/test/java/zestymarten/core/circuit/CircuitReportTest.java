@@ -87,7 +87,7 @@ class CircuitReportTest {
     void nothingIsSaidOfDisconnectionWhereTheProtectiveConductorDoesNotReachAPoint() {
         Map<Spot, OptionalDouble> read =
                 new LinkedHashMap<>(reads(new Pattern.Good()).ohms());
-        read.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.empty());
+        read.put(Spot.at(EndLink.LINE_PROTECTIVE, "5"), OptionalDouble.empty());
         CircuitReport sheet = readAlso(read, SUPPLY);
         assertThat(English.all(sheet.says()))
                 .noneMatch(each -> each.contains("trips"))
@@ -99,7 +99,7 @@ class CircuitReportTest {
     void nothingIsSaidOfDisconnectionBeforeTheFarthestPointWasRead() {
         Map<Spot, OptionalDouble> read =
                 new LinkedHashMap<>(reads(new Pattern.Good()).ohms());
-        read.remove(Spot.at(Linked.LINE_PROTECTIVE, "4"));
+        read.remove(Spot.at(EndLink.LINE_PROTECTIVE, "4"));
         CircuitReport sheet = readAlso(read, SUPPLY);
         assertThat(English.all(sheet.says()))
                 .contains(
@@ -172,7 +172,7 @@ class CircuitReportTest {
 
     @Test
     void endsLinkedTheWrongWayAreReadAgainAndNotHeldAgainstTheCircuit() {
-        CircuitReport sheet = sheet(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), ">999M", "right");
+        CircuitReport sheet = sheet(new Pattern.WrongWay(EndLink.LINE_PROTECTIVE), ">999M", "right");
         assertThat(sheet.verdict()).isEqualTo(CircuitComparison.ComparisonState.NOT_TESTED);
         assertThat(English.of(sheet.says().get(0)))
                 .isEqualTo(
@@ -184,15 +184,15 @@ class CircuitReportTest {
     void twoFaultsAreNotForcedIntoOneAndABadTouchIsAskedForAgain() {
         Map<Spot, OptionalDouble> both = new LinkedHashMap<>(
                 reads(new Pattern.ConductorBroken(ConductorRole.LINE, 3)).ohms());
-        both.put(Spot.at(Linked.LINE_PROTECTIVE, "2"), OptionalDouble.empty());
+        both.put(Spot.at(EndLink.LINE_PROTECTIVE, "2"), OptionalDouble.empty());
         CircuitReadings one = new CircuitReadings(both);
         assertThat(English.all(CircuitReport.of(new Tests(RingTest.RING, one, Map.of(), Optional.empty()), SUPPLY)
                         .says()))
                 .contains(
                         "One reading fits nothing, measure again: line to protective conductor at point 2, with line to protective conductor"
                                 + " linked at the origin.");
-        both.put(Spot.at(Linked.LINE_NEUTRAL, "2"), OptionalDouble.empty());
-        both.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.of(1.9));
+        both.put(Spot.at(EndLink.LINE_NEUTRAL, "2"), OptionalDouble.empty());
+        both.put(Spot.at(EndLink.LINE_PROTECTIVE, "5"), OptionalDouble.of(1.9));
         CircuitReport sheet = CircuitReport.of(
                 new Tests(RingTest.RING, new CircuitReadings(both), Map.of(), Optional.empty()), SUPPLY);
         assertThat(English.of(sheet.says().get(0)))
@@ -205,7 +205,7 @@ class CircuitReportTest {
     @Test
     void readingsInAnyOrderAndOnlySomeOfThemAlreadyMeanSomething() {
         Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
-        read.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.of(0.22));
+        read.put(Spot.at(EndLink.LINE_PROTECTIVE, "5"), OptionalDouble.of(0.22));
         read.put(Spot.ends(ConductorRole.NEUTRAL), OptionalDouble.empty());
         CircuitReport sheet = CircuitReport.of(
                 new Tests(RingTest.RING, new CircuitReadings(read), Map.of(), Optional.empty()), SUPPLY);
@@ -316,7 +316,7 @@ class CircuitReportTest {
     void ofTwoThatReadAlikeTheDangerousOneStandsFirst() {
         Map<Spot, OptionalDouble> read =
                 new LinkedHashMap<>(reads(new Pattern.Good()).ohms());
-        read.put(Spot.at(Linked.LINE_PROTECTIVE, "4"), OptionalDouble.empty());
+        read.put(Spot.at(EndLink.LINE_PROTECTIVE, "4"), OptionalDouble.empty());
         CircuitReport sheet = readAlsoOf(RingTest.RING, read);
         assertThat(English.of(sheet.says().get(0)))
                 .startsWith("One of these: The protective conductor does not reach point 4.")

@@ -48,11 +48,11 @@ class CircuitTest {
         double r2 = r(50, 0.0121);
         for (int i = 1; i <= 9; i++) {
             double x = i / 10.0;
-            Spot spot = Spot.at(Linked.LINE_PROTECTIVE, String.valueOf(i));
+            Spot spot = Spot.at(EndLink.LINE_PROTECTIVE, String.valueOf(i));
             assertThat(predicted.good(spot).orElseThrow())
                     .isCloseTo((x * r1 + (1 - x) * r2) * ((1 - x) * r1 + x * r2) / (r1 + r2), within(1e-5));
             assertThat(predicted
-                            .of(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), spot)
+                            .of(new Pattern.WrongWay(EndLink.LINE_PROTECTIVE), spot)
                             .orElseThrow())
                     .isCloseTo(x * (1 - x) * (r1 + r2), within(1e-5));
         }
@@ -64,7 +64,7 @@ class CircuitTest {
         double quarter = 2 * r(54, 0.00741) / 4;
         for (int i = 1; i <= 8; i++) {
             assertThat(predicted
-                            .good(Spot.at(Linked.LINE_PROTECTIVE, String.valueOf(i)))
+                            .good(Spot.at(EndLink.LINE_PROTECTIVE, String.valueOf(i)))
                             .orElseThrow())
                     .isCloseTo(quarter, within(1e-5));
         }
@@ -78,7 +78,7 @@ class CircuitTest {
             Circuit circuit = random(random, isRing);
             CircuitPrediction predicted = new CircuitPrediction(circuit);
             List<Spot> spots = new ArrayList<>(RecognisedPattern.steps(circuit));
-            spots.add(Spot.at(Linked.LINE_NEUTRAL_AT_A, "2"));
+            spots.add(Spot.at(EndLink.LINE_NEUTRAL_AT_A, "2"));
             Pattern.Loose loose = new Pattern.Loose(
                     List.of(ConductorRole.LINE, ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE)
                             .get(random.nextInt(3)),
@@ -119,7 +119,7 @@ class CircuitTest {
         Pattern open = new Pattern.ConductorBroken(ConductorRole.LINE, 3);
         for (int i = 1; i <= 6; i++) {
             assertThat(predicted
-                            .of(open, Spot.at(Linked.LINE_PROTECTIVE_AT_A, String.valueOf(i)))
+                            .of(open, Spot.at(EndLink.LINE_PROTECTIVE_AT_A, String.valueOf(i)))
                             .isPresent())
                     .as("point " + i)
                     .isEqualTo(i <= 3);
@@ -134,10 +134,10 @@ class CircuitTest {
                 List.of(),
                 20);
         CircuitPrediction predicted = new CircuitPrediction(radial);
-        assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "2")).orElseThrow())
+        assertThat(predicted.good(Spot.at(EndLink.LINE_PROTECTIVE, "2")).orElseThrow())
                 .isCloseTo(r(10, 0.00741) + r(10, 0.0121) + 2 * r(5, 0.0121), within(1e-5));
         assertThat(predicted.inService(ConductorRole.PROTECTIVE, "2"))
-                .isCloseTo(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "2")).orElseThrow(), within(1e-9));
+                .isCloseTo(predicted.good(Spot.at(EndLink.LINE_PROTECTIVE, "2")).orElseThrow(), within(1e-9));
         assertThat(RecognisedPattern.steps(radial)).hasSize(4);
     }
 
@@ -146,12 +146,12 @@ class CircuitTest {
     void anAluminiumCableWithANeutralOfItsOwnIsReadByItsTable() {
         CableStretch cable = new CableStretch(30, 25, 16, 10, Metal.ALUMINIUM);
         CircuitPrediction warm = new CircuitPrediction(new Circuit(CircuitShape.RADIAL, List.of(cable), List.of(), 20));
-        assertThat(warm.good(Spot.at(Linked.LINE_NEUTRAL, "1")).orElseThrow())
+        assertThat(warm.good(Spot.at(EndLink.LINE_NEUTRAL, "1")).orElseThrow())
                 .isCloseTo(0.030 * (1.20 + 1.91), within(1e-5));
-        assertThat(warm.good(Spot.at(Linked.LINE_PROTECTIVE, "1")).orElseThrow())
+        assertThat(warm.good(Spot.at(EndLink.LINE_PROTECTIVE, "1")).orElseThrow())
                 .isCloseTo(0.030 * (1.20 + 3.08), within(1e-5));
         CircuitPrediction cold = new CircuitPrediction(new Circuit(CircuitShape.RADIAL, List.of(cable), List.of(), 5));
-        assertThat(cold.good(Spot.at(Linked.LINE_PROTECTIVE, "1")).orElseThrow())
+        assertThat(cold.good(Spot.at(EndLink.LINE_PROTECTIVE, "1")).orElseThrow())
                 .isCloseTo(0.1284 * (1 - 15 * 0.00403), within(1e-5));
     }
 
@@ -160,8 +160,8 @@ class CircuitTest {
         CableStretch cable = new CableStretch(6, 2.5, 1.5, 1.5, Metal.COPPER);
         Circuit drawn = new Circuit(CircuitShape.RADIAL, List.of(cable, cable), List.of(), 20, Lengths.UNKNOWN);
         Map<Spot, OptionalDouble> read = Map.of(
-                Spot.at(Linked.LINE_NEUTRAL, "1"), OptionalDouble.of(10 * (0.00741 + 0.0121)),
-                Spot.at(Linked.LINE_NEUTRAL, "2"), OptionalDouble.of(25 * (0.00741 + 0.0121)));
+                Spot.at(EndLink.LINE_NEUTRAL, "1"), OptionalDouble.of(10 * (0.00741 + 0.0121)),
+                Spot.at(EndLink.LINE_NEUTRAL, "2"), OptionalDouble.of(25 * (0.00741 + 0.0121)));
         Circuit sized = Lengths.sized(drawn, new CircuitReadings(read));
         assertThat(sized.metresTo(1)).isCloseTo(10, within(0.01));
         assertThat(sized.metresTo(2)).isCloseTo(25, within(0.01));
@@ -183,9 +183,9 @@ class CircuitTest {
         assertThat(ring.metres()).isEqualTo(12);
         assertThat(English.of(Spot.ends(ConductorRole.PROTECTIVE).words()))
                 .isEqualTo("protective conductor from end to end");
-        assertThat(English.of(Spot.at(Linked.LINE_NEUTRAL, "2s").words()))
+        assertThat(English.of(Spot.at(EndLink.LINE_NEUTRAL, "2s").words()))
                 .isEqualTo("line to neutral at point 2s, with line to neutral linked at the origin");
-        assertThat(Spot.between(Linked.LINE_PROTECTIVE, "1", ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE)
+        assertThat(Spot.between(EndLink.LINE_PROTECTIVE, "1", ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE)
                         .point())
                 .isEqualTo("1");
     }

@@ -28,14 +28,14 @@ class RingTest {
                         .of(
                                 pattern,
                                 new Spot(
-                                        Linked.LINE_PROTECTIVE,
+                                        EndLink.LINE_PROTECTIVE,
                                         Circuit.end(ConductorRole.LINE, 'A'),
                                         Circuit.end(ConductorRole.PROTECTIVE, 'A')))
                         .orElseThrow())
                 .isCloseTo(expected[0], within(0.00006));
         for (int i = 1; i <= 6; i++) {
             assertThat(predicted
-                            .of(pattern, Spot.at(Linked.LINE_PROTECTIVE, String.valueOf(i)))
+                            .of(pattern, Spot.at(EndLink.LINE_PROTECTIVE, String.valueOf(i)))
                             .orElseThrow())
                     .as("outlet " + i)
                     .isCloseTo(expected[i], within(0.00006));
@@ -53,7 +53,7 @@ class RingTest {
 
     @Test
     void everyPatternComesFromTheNetwork() {
-        reads(new Pattern.WrongWay(Linked.LINE_PROTECTIVE), 0, 0.1018, 0.1581, 0.2115, 0.2243, 0.2005, 0.1412);
+        reads(new Pattern.WrongWay(EndLink.LINE_PROTECTIVE), 0, 0.1018, 0.1581, 0.2115, 0.2243, 0.2005, 0.1412);
         reads(
                 new Pattern.ConductorBroken(ConductorRole.LINE, 3),
                 0.5566,
@@ -72,12 +72,12 @@ class RingTest {
                 CircuitShape.RING, RING.stretches(), List.of(new Spur(3, new CableStretch(12, 2.5, 1.5))), 20);
         CircuitPrediction predicted = new CircuitPrediction(ring);
         assertThat(ring.points()).containsExactly("1", "2", "3", "4", "5", "6", "3s");
-        assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "3s")).orElseThrow())
+        assertThat(predicted.good(Spot.at(EndLink.LINE_PROTECTIVE, "3s")).orElseThrow())
                 .isCloseTo(0.4577, within(0.00006));
-        assertThat(predicted.good(Spot.at(Linked.LINE_PROTECTIVE, "3")).orElseThrow())
+        assertThat(predicted.good(Spot.at(EndLink.LINE_PROTECTIVE, "3")).orElseThrow())
                 .isCloseTo(0.2236, within(0.00006));
         assertThat(new CircuitPrediction(RING)
-                        .of(new Pattern.OnSpur("3", 12), Spot.at(Linked.LINE_PROTECTIVE, "3"))
+                        .of(new Pattern.OnSpur("3", 12), Spot.at(EndLink.LINE_PROTECTIVE, "3"))
                         .orElseThrow())
                 .isCloseTo(0.4577, within(0.00006));
     }
@@ -86,15 +86,15 @@ class RingTest {
     void aSwapOrAMissingConductorLeavesNoWayThroughInTheStepThatNeedsIt() {
         CircuitPrediction predicted = new CircuitPrediction(RING);
         Pattern swap = new Pattern.Swapped("2", ConductorRole.LINE, ConductorRole.NEUTRAL);
-        assertThat(predicted.of(swap, Spot.at(Linked.LINE_PROTECTIVE, "2"))).isEmpty();
-        assertThat(predicted.of(swap, Spot.at(Linked.LINE_NEUTRAL, "2")).orElseThrow())
-                .isCloseTo(predicted.good(Spot.at(Linked.LINE_NEUTRAL, "2")).orElseThrow(), within(1e-5));
+        assertThat(predicted.of(swap, Spot.at(EndLink.LINE_PROTECTIVE, "2"))).isEmpty();
+        assertThat(predicted.of(swap, Spot.at(EndLink.LINE_NEUTRAL, "2")).orElseThrow())
+                .isCloseTo(predicted.good(Spot.at(EndLink.LINE_NEUTRAL, "2")).orElseThrow(), within(1e-5));
         assertThat(predicted.of(
-                        new Pattern.Missing("2", ConductorRole.PROTECTIVE), Spot.at(Linked.LINE_PROTECTIVE, "2")))
+                        new Pattern.Missing("2", ConductorRole.PROTECTIVE), Spot.at(EndLink.LINE_PROTECTIVE, "2")))
                 .isEmpty();
         assertThat(predicted.of(
                         swap,
-                        Spot.between(Linked.LINE_PROTECTIVE, "2", ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE)))
+                        Spot.between(EndLink.LINE_PROTECTIVE, "2", ConductorRole.NEUTRAL, ConductorRole.PROTECTIVE)))
                 .isPresent();
     }
 
@@ -107,9 +107,9 @@ class RingTest {
     @Test
     void wherePointsShouldReadUnlikeEachIsComparedWithItsOwn() {
         Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
-        read.put(Spot.at(Linked.LINE_PROTECTIVE, "1"), OptionalDouble.of(0.22));
-        read.put(Spot.at(Linked.LINE_PROTECTIVE, "4"), OptionalDouble.of(0.27));
-        read.put(Spot.at(Linked.LINE_PROTECTIVE, "5"), OptionalDouble.empty());
+        read.put(Spot.at(EndLink.LINE_PROTECTIVE, "1"), OptionalDouble.of(0.22));
+        read.put(Spot.at(EndLink.LINE_PROTECTIVE, "4"), OptionalDouble.of(0.27));
+        read.put(Spot.at(EndLink.LINE_PROTECTIVE, "5"), OptionalDouble.empty());
         List<CircuitComparison> all = CircuitComparison.all(RING, new CircuitReadings(read));
         assertThat(all).hasSize(15);
         assertThat(all.stream()

@@ -57,7 +57,7 @@ record SeededCircuit(Circuit drawn, Circuit wall, Pattern pattern, CircuitReadin
         int to = from + 3 + random.nextInt(outlets - from - 2);
         return switch (kind) {
             case "linked wrong way" ->
-                new Pattern.WrongWay(random.nextBoolean() ? Linked.LINE_NEUTRAL : Linked.LINE_PROTECTIVE);
+                new Pattern.WrongWay(random.nextBoolean() ? EndLink.LINE_NEUTRAL : EndLink.LINE_PROTECTIVE);
             case "broken leg" -> new Pattern.ConductorBroken(role, stretch);
             case "loose joint" -> new Pattern.Loose(role, stretch, 0.3 + 2 * random.nextDouble());
             case "spur" -> new Pattern.OnSpur(point, 6 + 14 * random.nextDouble());

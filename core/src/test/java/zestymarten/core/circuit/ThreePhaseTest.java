@@ -67,7 +67,7 @@ class ThreePhaseTest {
         }
 
         /** Through the link and back, if the two that are linked are the two that arrive here. */
-        private OptionalDouble reads(Linked linked, int point) {
+        private OptionalDouble reads(EndLink linked, int point) {
             ConductorRole at = arrives.getOrDefault(point + "." + linked.line(), linked.line());
             ConductorRole other = arrives.getOrDefault(point + "." + linked.other(), linked.other());
             boolean through = (at == linked.line() && other == linked.other())
@@ -78,7 +78,7 @@ class ThreePhaseTest {
 
         CircuitReadings readings(Random random) {
             Map<Spot, OptionalDouble> ohms = new LinkedHashMap<>();
-            for (Linked linked : circuit.linkedInTurn()) {
+            for (EndLink linked : circuit.linkedInTurn()) {
                 for (int point = 1; point <= circuit.outlets(); point++) {
                     OptionalDouble ohm = reads(linked, point);
                     ohms.put(
@@ -225,11 +225,11 @@ class ThreePhaseTest {
 
     @Test
     void nothingIsSaidOfDisconnectionUntilEveryLineWasReadAtTheFarthestPoint() {
-        for (Linked left : TWO_POINTS.linkedInTurn()) {
+        for (EndLink left : TWO_POINTS.linkedInTurn()) {
             Map<Spot, OptionalDouble> ohms = new LinkedHashMap<>(
                     new Wall(TWO_POINTS).readings(new Random(1)).ohms());
             ohms.remove(Spot.at(left, "2"));
-            boolean alone = left != Linked.LINE_1_NEUTRAL; // L1 is read with the protective conductor too
+            boolean alone = left != EndLink.LINE_1_NEUTRAL; // L1 is read with the protective conductor too
             CircuitReport report = report(TWO_POINTS, new CircuitReadings(ohms));
             assertThat(report.verdict()).isEqualTo(ComparisonState.NOT_TESTED);
             assertThat(says(report))
@@ -241,9 +241,9 @@ class ThreePhaseTest {
     void theLoopIsThatOfTheWorstLine() {
         Map<Spot, OptionalDouble> ohms =
                 new LinkedHashMap<>(new Wall(TWO_POINTS).readings(new Random(1)).ohms());
-        ohms.put(Spot.at(Linked.LINE_1_NEUTRAL, "2"), OptionalDouble.of(0.44));
-        ohms.put(Spot.at(Linked.LINE_3_NEUTRAL, "2"), OptionalDouble.of(0.46));
-        ohms.put(Spot.at(Linked.LINE_1_PROTECTIVE, "2"), OptionalDouble.of(0.58));
+        ohms.put(Spot.at(EndLink.LINE_1_NEUTRAL, "2"), OptionalDouble.of(0.44));
+        ohms.put(Spot.at(EndLink.LINE_3_NEUTRAL, "2"), OptionalDouble.of(0.46));
+        ohms.put(Spot.at(EndLink.LINE_1_PROTECTIVE, "2"), OptionalDouble.of(0.58));
         assertThat(line(report(TWO_POINTS, new CircuitReadings(ohms)), "R1 + R2", "the highest"))
                 .startsWith("0.6 Ω");
     }

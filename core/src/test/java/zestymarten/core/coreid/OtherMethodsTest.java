@@ -104,9 +104,9 @@ class OtherMethodsTest {
     void tagsAreOnlyUsedWhereTheyStayApart() {
         Tags tags = new Tags(List.of(100.0, 110.0, 150.0, 220.0, 470.0), 0.05, 2);
         assertThat(tags.apart(0.01, true)).containsExactly(100.0, 150.0, 220.0, 470.0);
-        assertThat(tags.of(Tags.Own.read(152, 0.01))).isEqualTo(2);
-        assertThat(tags.of(Tags.Own.read(105, 0.01))).isEqualTo(-1);
-        assertThat(tags.of(Tags.Own.read(300, 0.01))).isEqualTo(-1);
+        assertThat(tags.of(Tags.OwnResistance.read(152, 0.01))).isEqualTo(2);
+        assertThat(tags.of(Tags.OwnResistance.read(105, 0.01))).isEqualTo(-1);
+        assertThat(tags.of(Tags.OwnResistance.read(300, 0.01))).isEqualTo(-1);
     }
 
     @Test
@@ -115,7 +115,7 @@ class OtherMethodsTest {
         List<OptionalDouble> sums = tags.subList(1, 4).stream()
                 .map(each -> OptionalDouble.of(each + tags.get(0)))
                 .toList();
-        List<Optional<Tags.Own>> own = Tags.withoutReturn(sums, 690, 0.01);
+        List<Optional<Tags.OwnResistance>> own = Tags.withoutReturn(sums, 690, 0.01);
         for (int i = 0; i < tags.size(); i++) {
             assertThat(own.get(i).orElseThrow().ohm()).isCloseTo(tags.get(i), within(1e-9));
         }
@@ -233,7 +233,7 @@ class OtherMethodsTest {
                     toFirst.add(OptionalDouble.of((real[0] + real[i]) * (1 + 0.01 * (2 * random.nextDouble() - 1))));
                 }
                 double closing = (real[1] + real[2]) * (1 + 0.01 * (2 * random.nextDouble() - 1));
-                List<Optional<Tags.Own>> own = Tags.withoutReturn(toFirst, closing, 0.01);
+                List<Optional<Tags.OwnResistance>> own = Tags.withoutReturn(toFirst, closing, 0.01);
                 for (int i = 0; i < 17; i++) {
                     int of = own.get(i).map(tags::of).orElse(-1);
                     assertThat(of).as("bundle " + bundle + " core " + i).isIn(-1, order.get(i));

@@ -110,7 +110,9 @@ class LimitRulesTest {
 
     private static LimitRules limits(Allowances allowances) {
         return new LimitRules(
-                20, allowances, Map.of("W1", Learnt.of(List.of(Ohms.of(0.40), Ohms.of(0.42), Ohms.of(0.44)))));
+                20,
+                allowances,
+                Map.of("W1", LearntResistance.of(List.of(Ohms.of(0.40), Ohms.of(0.42), Ohms.of(0.44)))));
     }
 
     @Test
@@ -166,7 +168,7 @@ class LimitRulesTest {
         assertThatThrownBy(() -> new Allowances(
                         OptionalDouble.of(0), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty()))
                 .hasMessage("allowances.allowance_above_most[0]");
-        assertThatThrownBy(() -> Learnt.of(List.of(Ohms.of(1), Ohms.of(1))))
+        assertThatThrownBy(() -> LearntResistance.of(List.of(Ohms.of(1), Ohms.of(1))))
                 .hasMessage("learnt.limit_learnt_least[3, 2]");
     }
 

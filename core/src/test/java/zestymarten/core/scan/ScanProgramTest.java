@@ -99,8 +99,9 @@ class ScanProgramTest {
     @Test
     void oneAgainstTheTiedRestPutsTheRestOnTheOtherBus() {
         ScanProgram program = program(TestMethod.EACH_TO_REST, OptionalDouble.empty());
-        List<Taken> taken = program.taken(Points.of(design(THREE_CORES).assembly()));
-        assertThat(taken.stream().map(Taken::sides)).contains("J1.1 | J1.2 J1.3", "J1.2 | J1.3");
+        List<ScanMeasurement> taken =
+                program.taken(Points.of(design(THREE_CORES).assembly()));
+        assertThat(taken.stream().map(ScanMeasurement::sides)).contains("J1.1 | J1.2 J1.3", "J1.2 | J1.3");
         ProgramReview review = ProgramReview.of(program, design(THREE_CORES), ProgramReview.ScanPace.USUAL);
         assertThat(English.all(review.never())).isEmpty();
     }
@@ -193,7 +194,8 @@ class ScanProgramTest {
         assertThat(review.problems()).isEmpty();
         assertThat(English.all(review.never())).isEmpty();
         assertThat(review.unrung()).isEmpty();
-        List<Taken> taken = program.taken(Points.of(design(THREE_CORES).assembly()));
+        List<ScanMeasurement> taken =
+                program.taken(Points.of(design(THREE_CORES).assembly()));
         assertThat(taken.stream()
                         .filter(each -> each.measure().voltage().isPresent())
                         .map(each -> each.measure().quantity() + " " + each.sides()))

@@ -14,7 +14,7 @@ import zestymarten.core.assembly.CavityLayout;
 import zestymarten.core.assembly.Subject;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.finding.FaultHistory;
-import zestymarten.core.limit.Learnt;
+import zestymarten.core.limit.LearntResistance;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
@@ -55,7 +55,7 @@ final class Bench {
                 Design.of(WireList.read(wireList).assembly("Cable", AssemblyKind.CABLE, "", Map.of()), 20), approach);
     }
 
-    static Bench of(String wireList, Map<String, Learnt> learnt) {
+    static Bench of(String wireList, Map<String, LearntResistance> learnt) {
         Assembly assembly = WireList.read(wireList).assembly("Cable", AssemblyKind.CABLE, "", Map.of());
         return new Bench(Design.of(assembly, 20, learnt), TestOptions.QUICK);
     }

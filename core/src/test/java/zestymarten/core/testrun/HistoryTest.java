@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import zestymarten.core.limit.Learnt;
+import zestymarten.core.limit.LearntResistance;
 import zestymarten.core.quantity.English;
 import zestymarten.core.testplan.TestStep;
 
@@ -48,7 +48,7 @@ class HistoryTest {
     void threeGoodUnitsTeachWhatAWireOfWhichNothingIsKnownMayRead() {
         assertThat(Learner.of(List.of(test("0.70", "0.52"), test("0.72", "0.52"))))
                 .isEmpty();
-        Map<String, Learnt> learnt =
+        Map<String, LearntResistance> learnt =
                 Learner.of(List.of(test("0.70", "0.52"), test("0.72", "0.53"), test("0.74", "0.54")));
         assertThat(learnt).hasEntrySatisfying("W1", one -> {
             assertThat(one.meanOhm().value()).isCloseTo(0.42, within(1e-9));

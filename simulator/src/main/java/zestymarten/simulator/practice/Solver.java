@@ -50,16 +50,16 @@ final class Solver {
         conclude(
                 exercise,
                 faults.stream()
-                        .map(each ->
-                                Named.of(each, Session.of(exercise, List.of()).design()))
+                        .map(each -> FaultAnswer.of(
+                                each, Session.of(exercise, List.of()).design()))
                         .toList(),
                 actions);
         return actions;
     }
 
     /** A fault as it is said, and the ways of repair that fit. */
-    private record Named(PracticeAction.Say said, List<Entry.Way> ways) {
-        static Named of(Finding finding, Design design) {
+    private record FaultAnswer(PracticeAction.Say said, List<Entry.Way> ways) {
+        static FaultAnswer of(Finding finding, Design design) {
             List<Finding.Piece> pieces = finding instanceof Finding.Shorted shorted
                     ? shorted.pieces()
                     : finding instanceof Finding.FrameShort toFrame ? toFrame.pieces() : List.of();
@@ -70,7 +70,7 @@ final class Solver {
                                     ? piece.terminal().name()
                                     : piece.conductors().get(0))
                             .toList();
-            return new Named(
+            return new FaultAnswer(
                     new PracticeAction.Say(finding.kind(), names, ""),
                     RepairRules.of(design, finding).ways());
         }
@@ -87,9 +87,9 @@ final class Solver {
     }
 
     /** Says it, tries it against a neighbour, repairs it, reads it again, hands it back. */
-    private static void conclude(Exercise exercise, List<Named> truths, List<PracticeAction> actions) {
+    private static void conclude(Exercise exercise, List<FaultAnswer> truths, List<PracticeAction> actions) {
         List<Terminal> others = exercise.assembly().terminals();
-        for (Named each : truths) {
+        for (FaultAnswer each : truths) {
             List<Terminal> ends = ends(exercise, each);
             if (!ends.isEmpty()) {
                 Terminal end = ends.get(0);
@@ -99,12 +99,12 @@ final class Solver {
                         .ifPresent(other -> actions.add(new PracticeAction.Measure(end, other)));
             }
         }
-        for (Named each : truths) {
+        for (FaultAnswer each : truths) {
             actions.add(each.said());
             actions.add(new PracticeAction.RepairAction(
                     each.said().names(), each.ways().get(0)));
         }
-        for (Named each : truths) {
+        for (FaultAnswer each : truths) {
             List<Terminal> ends = ends(exercise, each);
             if (ends.size() > 1) {
                 actions.add(new PracticeAction.Measure(ends.get(0), ends.get(1)));
@@ -114,7 +114,7 @@ final class Solver {
     }
 
     /** The ends of what is at fault that a probe reaches. */
-    private static List<Terminal> ends(Exercise exercise, Named named) {
+    private static List<Terminal> ends(Exercise exercise, FaultAnswer named) {
         List<String> names = named.said().names();
         Stream<Terminal> wires = exercise.assembly().conductors().stream()
                 .filter(each -> names.get(0).equals(each.id()))

@@ -16,8 +16,8 @@ import zestymarten.core.analysis.Analysis;
 import zestymarten.core.analysis.AnalysisReader;
 import zestymarten.core.analysis.AnalysisReading;
 import zestymarten.core.analysis.Design;
-import zestymarten.core.analysis.Explained;
-import zestymarten.core.analysis.Implied;
+import zestymarten.core.analysis.ExplainedFinding;
+import zestymarten.core.analysis.ImpliedPairs;
 import zestymarten.core.analysis.Recommendation;
 import zestymarten.core.analysis.UntestedPairs;
 import zestymarten.core.assembly.Assembly;
@@ -39,7 +39,7 @@ import zestymarten.core.quantity.Ohms;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
 import zestymarten.web.platform.RecommendationWords;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** The core's questions over HTTP: stateless, nothing is kept. */
@@ -47,10 +47,11 @@ import zestymarten.web.platform.Words;
 @RequestMapping(path = "/api/v1/analysis", consumes = MediaType.APPLICATION_JSON_VALUE)
 class AnalysisApi {
     /** A document read whole, or refused with all that is wrong with it. */
-    private record Asked(Design design, TestConditions conditions, JsonMembers document, List<Problem> problems) {
-        static Asked read(String body) {
+    private record RequestedAnalysis(
+            Design design, TestConditions conditions, JsonMembers document, List<Problem> problems) {
+        static RequestedAnalysis read(String body) {
             List<Problem> problems = new ArrayList<>();
-            JsonMembers document = JsonMembers.read(body, problems).orElseThrow(() -> new Refused(problems));
+            JsonMembers document = JsonMembers.read(body, problems).orElseThrow(() -> new Refusal(problems));
             Optional<JsonMembers> given = document.object("assembly");
             if (given.isEmpty()) {
                 document.problem("assembly", Message.of("asked.expected_assembly_missing"));
@@ -58,9 +59,9 @@ class AnalysisApi {
             Optional<TestConditions> conditions = AnalysisReader.conditions(document);
             Optional<Assembly> assembly = given.flatMap(each -> AssemblyReader.read(each, problems));
             if (assembly.isEmpty() || conditions.isEmpty()) {
-                throw new Refused(problems);
+                throw new Refusal(problems);
             }
-            return new Asked(
+            return new RequestedAnalysis(
                     Design.of(assembly.get(), conditions.get().ambientC()), conditions.get(), document, problems);
         }
 
@@ -68,7 +69,7 @@ class AnalysisApi {
         void mustBeSound() {
             document.done();
             if (!problems.isEmpty()) {
-                throw new Refused(problems);
+                throw new Refusal(problems);
             }
         }
     }
@@ -90,7 +91,7 @@ class AnalysisApi {
 
     @PostMapping("/expected")
     List<Expected> expected(@RequestBody String body) {
-        Asked asked = Asked.read(body);
+        RequestedAnalysis asked = RequestedAnalysis.read(body);
         List<AnalysisReader.TerminalPair> pairs =
                 AnalysisReader.pairs(asked.document(), asked.design().assembly());
         asked.mustBeSound();
@@ -100,21 +101,22 @@ class AnalysisApi {
     }
 
     /** How a text is understood. */
-    record Parsed(String kind, OptionalDouble ohm, List<Candidate> candidates, List<String> doubts, String message) {}
+    record ParsedReading(
+            String kind, OptionalDouble ohm, List<Candidate> candidates, List<String> doubts, String message) {}
 
     /** One thing that a text may mean. */
     record Candidate(String kind, OptionalDouble ohm, String text) {}
 
     @PostMapping("/parse")
-    Parsed parse(@RequestBody String body) {
+    ParsedReading parse(@RequestBody String body) {
         List<Problem> problems = new ArrayList<>();
-        JsonMembers document = JsonMembers.read(body, problems).orElseThrow(() -> new Refused(problems));
+        JsonMembers document = JsonMembers.read(body, problems).orElseThrow(() -> new Refusal(problems));
         String text = document.needed("text");
         Optional<MeterProfile> meter = AnalysisReader.meter(document.object("meter"));
         Optional<Limit> expected = document.object("expected").flatMap(AnalysisApi::expected);
         document.done();
         if (!problems.isEmpty() || meter.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refusal(problems);
         }
         MeterReading plain = new ReadingParser(meter.get().oneIsOverRange()).understand(text);
         if (plain instanceof MeterReading.Ambiguous ambiguous) {
@@ -149,8 +151,9 @@ class AnalysisApi {
                 Message.of("analysis_api.given")));
     }
 
-    private static Parsed parsed(MeterReading understood, List<Candidate> candidates, List<String> doubts) {
-        return new Parsed(understood.kind(), understood.figure(), candidates, doubts, Words.say(understood.message()));
+    private static ParsedReading parsed(MeterReading understood, List<Candidate> candidates, List<String> doubts) {
+        return new ParsedReading(
+                understood.kind(), understood.figure(), candidates, doubts, Words.say(understood.message()));
     }
 
     private static List<Candidate> candidates(MeterReading.Ambiguous ambiguous) {
@@ -219,7 +222,7 @@ class AnalysisApi {
 
     /** A pair that needs no reading, and the numbers of the readings that it follows from. */
     record ImpliedOut(String a, String b, String result, List<Integer> from) {
-        static ImpliedOut of(Implied.ImpliedPair pair) {
+        static ImpliedOut of(ImpliedPairs.ImpliedPair pair) {
             return new ImpliedOut(pair.a().name(), pair.b().name(), pair.joined() ? "joined" : "apart", pair.from());
         }
     }
@@ -236,7 +239,7 @@ class AnalysisApi {
 
     @PostMapping("/findings")
     FoundAnswer findings(@RequestBody String body) {
-        Asked asked = Asked.read(body);
+        RequestedAnalysis asked = RequestedAnalysis.read(body);
         List<AnalysisReading> readings =
                 AnalysisReader.readings(asked.document(), asked.design().assembly());
         asked.mustBeSound();
@@ -287,9 +290,9 @@ class AnalysisApi {
         return new PairOut(pair.a().name(), pair.b().name());
     }
 
-    private static List<JudgementOut> judgements(List<Analysis.Judged> judged) {
+    private static List<JudgementOut> judgements(List<Analysis.JudgedReading> judged) {
         List<JudgementOut> all = new ArrayList<>();
-        for (Analysis.Judged each : judged) {
+        for (Analysis.JudgedReading each : judged) {
             Optional<LimitOut> limit = each.expectation() instanceof Expectation.Joined joined
                     ? Optional.of(limit(joined.limit()))
                     : Optional.empty();
@@ -315,7 +318,7 @@ class AnalysisApi {
                 Words.say(limit.derivation()));
     }
 
-    private static FindingOut finding(Explained explained) {
+    private static FindingOut finding(ExplainedFinding explained) {
         Finding finding = explained.finding();
         FaultOut fault = FaultOut.of(finding);
         return new FindingOut(

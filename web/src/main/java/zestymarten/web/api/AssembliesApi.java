@@ -29,7 +29,7 @@ import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.AssemblyLine;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.assembly.WireSheet;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Workbook;
 
 /** Assemblies over HTTP: taken in as a wire list, given out as a wire list or in the open format. */
@@ -85,7 +85,7 @@ class AssembliesApi {
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<StoredAssembly> create(@RequestBody String json, Principal who) {
         List<Problem> problems = new ArrayList<>();
-        Assembly assembly = AssemblyReader.read(json, problems).orElseThrow(() -> new Refused(problems));
+        Assembly assembly = AssemblyReader.read(json, problems).orElseThrow(() -> new Refusal(problems));
         return created(assemblies.create(assembly, who.getName()));
     }
 
@@ -114,7 +114,7 @@ class AssembliesApi {
                     new Problem("name", Message.of("assemblies_api.expected_name_characters", Assembly.LONGEST_NAME)));
         }
         if (!problems.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refusal(problems);
         }
         return list.assembly(name.strip(), known.orElse(AssemblyKind.CABLE), note, Map.of());
     }

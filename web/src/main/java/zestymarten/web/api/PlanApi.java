@@ -24,7 +24,7 @@ import zestymarten.core.testplan.ProbePlacement;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testrun.EffortModel;
 import zestymarten.core.testrun.MeasurementPlan;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.TestRuns;
 
@@ -41,10 +41,10 @@ class PlanApi {
     record Step(String a, String b, List<List<String>> setup, String state, String quantity) {}
 
     /** How many faults of a kind there are, and how many would be seen. */
-    record Covered(String kind, int all, int seen) {}
+    record CoverageOut(String kind, int all, int seen) {}
 
     /** A plan with its price and its blind spots. */
-    record Planned(
+    record PlanOut(
             String method,
             long touches,
             long checks,
@@ -54,7 +54,7 @@ class PlanApi {
             long walks,
             double seconds,
             List<Step> steps,
-            List<Covered> coverage,
+            List<CoverageOut> coverage,
             List<String> indistinguishable,
             List<String> blindSpots) {}
 
@@ -82,9 +82,9 @@ class PlanApi {
     }
 
     @PostMapping
-    Planned plan(@RequestBody String body) {
+    PlanOut plan(@RequestBody String body) {
         List<Problem> problems = new ArrayList<>();
-        JsonMembers document = JsonMembers.read(body, problems).orElseThrow(() -> new Refused(problems));
+        JsonMembers document = JsonMembers.read(body, problems).orElseThrow(() -> new Refusal(problems));
         TestMethod method = method(document);
         EffortModel.Pace pace = pace(document);
         Optional<JsonMembers> given = document.object("assembly");
@@ -94,7 +94,7 @@ class PlanApi {
         Optional<Assembly> assembly = given.flatMap(each -> AssemblyReader.read(each, problems));
         document.done();
         if (!problems.isEmpty() || assembly.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refusal(problems);
         }
         return planned(assembly.get(), method, pace);
     }
@@ -117,17 +117,17 @@ class PlanApi {
         return method.orElse(TestMethod.BOTH_ENDS);
     }
 
-    private static Planned planned(Assembly assembly, TestMethod method, EffortModel.Pace pace) {
+    private static PlanOut planned(Assembly assembly, TestMethod method, EffortModel.Pace pace) {
         Nets nets = Nets.of(assembly);
         if (nets.all().size() > MAX_NETS) {
-            throw new Refused(
+            throw new Refusal(
                     "assembly",
                     Message.of("plan_api.there_nets_plan_given", nets.all().size(), MAX_NETS));
         }
         MeasurementPlan plan =
                 MeasurementPlan.of(Design.of(assembly, TestRuns.USUAL.ambientC()), method, TestRuns.USUAL);
         CoverageAnalysis coverage = plan.coverage();
-        return new Planned(
+        return new PlanOut(
                 method.code(),
                 plan.effort().measurements(),
                 plan.effort().checks(),
@@ -145,9 +145,9 @@ class PlanApi {
                 Words.all(coverage.blindSpots()));
     }
 
-    private static Covered covered(CoverageAnalysis.PossibleFault kind, CoverageAnalysis coverage) {
+    private static CoverageOut covered(CoverageAnalysis.PossibleFault kind, CoverageAnalysis coverage) {
         CoverageAnalysis.Count count = coverage.counts().getOrDefault(kind, new CoverageAnalysis.Count(0, 0));
-        return new Covered(kind.code(), count.all(), count.seen());
+        return new CoverageOut(kind.code(), count.all(), count.seen());
     }
 
     private static Step step(ProbePlacement measurement) {

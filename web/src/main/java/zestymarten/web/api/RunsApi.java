@@ -37,7 +37,7 @@ import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.RunFinding;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.assembly.Assemblies;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.RunSnapshot;
@@ -79,7 +79,7 @@ class RunsApi {
      *     is said of it, empty where it is done or as it should be
      * @param skipReason why the step is left out; as_typed is then absent
      */
-    record Posted(
+    record PostedEntry(
             @Nullable UUID id,
             @Nullable String a,
             @Nullable String b,
@@ -136,11 +136,11 @@ class RunsApi {
     @PostMapping
     ResponseEntity<RunState> start(@RequestBody StartPosted start, Principal who) {
         if (start.assemblyId() == null || start.serial() == null) {
-            throw new Refused("assembly_id, serial", Message.of("runs_api.both_needed_which_assembly"));
+            throw new Refusal("assembly_id, serial", Message.of("runs_api.both_needed_which_assembly"));
         }
         double ambient = start.ambientC() == null ? TestRuns.USUAL.ambientC() : start.ambientC();
         if (!(ambient >= -80 && ambient <= 200)) {
-            throw new Refused("ambient_c", Message.of("runs_api.read_expected", Message.figure(ambient, "")));
+            throw new Refusal("ambient_c", Message.of("runs_api.read_expected", Message.figure(ambient, "")));
         }
         TestConditions conditions =
                 runs.lastConditions(who.getName()).orElse(TestRuns.USUAL).at(ambient);
@@ -162,7 +162,7 @@ class RunsApi {
                                 TestOptionsForm.NAMES.stream().sorted().collect(Collectors.joining(", ")))))
                 .toList();
         if (!problems.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refusal(problems);
         }
         return new TestOptionsForm(start.approach())
                 .approach(assemblies
@@ -229,9 +229,9 @@ class RunsApi {
     }
 
     @PostMapping("/{id}/readings")
-    ResponseEntity<KeptAnswer> read(@PathVariable long id, @RequestBody Posted posted, Principal who) {
+    ResponseEntity<KeptAnswer> read(@PathVariable long id, @RequestBody PostedEntry posted, Principal who) {
         if (posted.id() == null || (posted.asTyped() == null) == (posted.skipReason() == null)) {
-            throw new Refused("id, as_typed", Message.of("runs_api.both_needed_identifier_your"));
+            throw new Refusal("id, as_typed", Message.of("runs_api.both_needed_identifier_your"));
         }
         TestRun test = runs.find(id).test();
         Optional<Entry> before = test.entry(posted.id());
@@ -240,12 +240,12 @@ class RunsApi {
         int attempt = before.map(Entry::attempt).orElseGet(() -> test.nextAttempt(step));
         OptionalInt meaning = posted.meaning() == null ? OptionalInt.empty() : OptionalInt.of(posted.meaning());
         String said = posted.asTyped() == null ? Objects.requireNonNull(posted.skipReason()) : posted.asTyped();
-        RunEntries.Sent sent = new RunEntries.Sent(posted.id(), step, attempt, said, meaning);
+        RunEntries.SentEntry sent = new RunEntries.SentEntry(posted.id(), step, attempt, said, meaning);
         RunEntries.EntryAnswer answer = posted.asTyped() == null
                 ? entries.skip(id, sent, who.getName())
                 : entries.enter(id, sent, who.getName());
         if (answer instanceof RunEntries.EntryAnswer.MeaningQuestion question) {
-            throw new Refused("as_typed", asked(question.ambiguous()));
+            throw new Refusal("as_typed", asked(question.ambiguous()));
         }
         RunEntries.EntryAnswer.EntryKept kept = (RunEntries.EntryAnswer.EntryKept) answer;
         return ResponseEntity.status(before.isPresent() ? 200 : 201)
@@ -253,7 +253,7 @@ class RunsApi {
     }
 
     /** Whether what is posted may be the same again: between the same terminals, or of the same manual step. */
-    private static boolean isOf(TestStep kept, Posted posted) {
+    private static boolean isOf(TestStep kept, PostedEntry posted) {
         if (posted.a() == null || posted.b() == null) {
             return posted.deed() == null || kept instanceof TestStep.ManualStep;
         }
@@ -262,14 +262,14 @@ class RunsApi {
                 && measurement.isOn(terminal("b", posted.b()));
     }
 
-    private static TestStep step(TestRun test, Posted posted) {
+    private static TestStep step(TestRun test, PostedEntry posted) {
         if (posted.deed() != null) {
             return manualStep(posted.deed(), posted.subject() == null ? "" : posted.subject());
         }
         if (posted.a() == null || posted.b() == null) {
             return test.current()
                     .filter(step -> !(step instanceof TestStep.Measurement))
-                    .orElseThrow(() -> new Refused("a, b", Message.of("runs_api.both_needed_terminals_two")));
+                    .orElseThrow(() -> new Refusal("a, b", Message.of("runs_api.both_needed_terminals_two")));
         }
         Terminal a = terminal("a", posted.a());
         Terminal b = terminal("b", posted.b());
@@ -280,7 +280,7 @@ class RunsApi {
                         && !a.equals(b)
                         && (!due.isOnDiodeRange() || due.black().equals(a)))
                 .or(() -> test.between(a, b))
-                .orElseThrow(() -> new Refused(
+                .orElseThrow(() -> new Refusal(
                         "a, b",
                         Message.of(
                                 "runs_api.no_step_this_test", String.valueOf(posted.a()), String.valueOf(posted.b()))));
@@ -291,14 +291,14 @@ class RunsApi {
                 .filter(each -> code(each.name()).equals(name) && each.answer() != ManualAction.AnswerKind.REPAIR)
                 .findFirst()
                 .map(each -> new TestStep.ManualStep(each, subject))
-                .orElseThrow(() -> new Refused("deed", Message.of("runs_api.not_accepted_expected_manual", name)));
+                .orElseThrow(() -> new Refusal("deed", Message.of("runs_api.not_accepted_expected_manual", name)));
     }
 
     private static Terminal terminal(String member, String name) {
         try {
             return Terminal.of(name);
         } catch (NotAccepted e) {
-            throw new Refused(member, e.what());
+            throw new Refusal(member, e.what());
         }
     }
 

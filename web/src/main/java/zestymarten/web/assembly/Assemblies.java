@@ -31,7 +31,7 @@ import zestymarten.core.quantity.Problem;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Patterns;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** Assemblies as stored: kept revision by revision, and read back as assemblies. */
@@ -98,7 +98,7 @@ public class Assemblies {
     /**
      * Another assembly made of the latest revision of one.
      *
-     * @throws Refused if the name is no name, or an assembly has it
+     * @throws Refusal if the name is no name, or an assembly has it
      */
     @Transactional
     public Revision duplicate(long assemblyId, String typed, String by) {
@@ -108,7 +108,7 @@ public class Assemblies {
     private static String named(String typed) {
         String name = typed.strip();
         if (name.isEmpty() || name.length() > Assembly.LONGEST_NAME) {
-            throw new Refused("name", Message.of("assemblies.give_assembly_name_characters", Assembly.LONGEST_NAME));
+            throw new Refusal("name", Message.of("assemblies.give_assembly_name_characters", Assembly.LONGEST_NAME));
         }
         return name;
     }
@@ -116,7 +116,7 @@ public class Assemblies {
     /**
      * Gives an assembly another name, in all of its revisions; certificates keep the name that they were made with.
      *
-     * @throws Refused if the name is no name, or another assembly has it
+     * @throws Refusal if the name is no name, or another assembly has it
      */
     @Transactional
     public void rename(long assemblyId, String typed) {
@@ -124,7 +124,7 @@ public class Assemblies {
         latest(assemblyId);
         Long other = mapper.assemblyNamed(name);
         if (other != null && other != assemblyId) {
-            throw new Refused("name", Message.of("assemblies.assembly_already_choose_another", name));
+            throw new Refusal("name", Message.of("assemblies.assembly_already_choose_another", name));
         }
         mapper.rename(assemblyId, name);
         read.invalidateAll(); // what was read bears the old name
@@ -235,12 +235,12 @@ public class Assemblies {
     /**
      * Keeps a new wiring as its revision 1.
      *
-     * @throws Refused if there is an assembly of that name already
+     * @throws Refusal if there is an assembly of that name already
      */
     @Transactional
     public Revision create(Assembly assembly, String by) {
         if (mapper.assemblyNamed(assembly.name()) != null) {
-            throw new Refused("name", Message.of("assemblies.assembly_already_choose_another_2", assembly.name()));
+            throw new Refusal("name", Message.of("assemblies.assembly_already_choose_another_2", assembly.name()));
         }
         return insert(mapper.insertAssembly(assembly.name(), clock.instant()), 1, null, assembly, by);
     }

@@ -29,7 +29,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Workbook;
 import zestymarten.web.unit.Units;
 
@@ -158,7 +158,7 @@ class AssemblyController {
         try {
             return changed.withPartsOf(before);
         } catch (NotAccepted e) {
-            throw new Refused("list", Message.of("assembly_controller.keep_wire_on_that", e.what()));
+            throw new Refusal("list", Message.of("assembly_controller.keep_wire_on_that", e.what()));
         }
     }
 

@@ -23,7 +23,7 @@ import zestymarten.core.assembly.WireList;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Problem;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** What the forms for an assembly send, read field by field so that every fault is reported with its place. */
 record AssemblyForm(MultiValueMap<String, String> fields) {
@@ -64,7 +64,7 @@ record AssemblyForm(MultiValueMap<String, String> fields) {
         AssemblyKind kind = kind(problems);
         Map<String, CavityLayout> faces = faces(problems);
         if (!problems.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refusal(problems);
         }
         return assembled(name, kind, list.conductors(), faces);
     }
@@ -86,7 +86,7 @@ record AssemblyForm(MultiValueMap<String, String> fields) {
                 text("colours"));
         problems.addAll(cable.problems());
         if (!problems.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refusal(problems);
         }
         return assembled(name, AssemblyKind.CABLE, cable.conductors(), Map.of());
     }
@@ -96,7 +96,7 @@ record AssemblyForm(MultiValueMap<String, String> fields) {
         try {
             return Assembly.of(name, kind, text("note"), conductors, faces);
         } catch (NotAccepted e) {
-            throw new Refused("", e.what());
+            throw new Refusal("", e.what());
         }
     }
 

@@ -27,7 +27,7 @@ import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /**
@@ -60,7 +60,7 @@ record AssemblyGrid(Map<String, String> fields) {
     /**
      * What was sent by a page: its fields, and the cells beyond them.
      *
-     * @throws Refused if the cells beyond are no object of texts
+     * @throws Refusal if the cells beyond are no object of texts
      */
     static AssemblyGrid sent(Map<String, String> fields) {
         Map<String, String> all = new HashMap<>();
@@ -70,7 +70,7 @@ record AssemblyGrid(Map<String, String> fields) {
                 Map<?, ?> cells = JSON.readValue(beyond, Map.class);
                 cells.forEach((name, text) -> all.put(text(name), text(text)));
             } catch (JacksonException e) {
-                throw new Refused(BEYOND, Message.of("assembly_grid.rows_not_read"));
+                throw new Refusal(BEYOND, Message.of("assembly_grid.rows_not_read"));
             }
         }
         all.putAll(fields);

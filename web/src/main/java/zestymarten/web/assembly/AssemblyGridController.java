@@ -23,8 +23,8 @@ import zestymarten.core.assembly.Connector;
 import zestymarten.core.quantity.Problem;
 import zestymarten.web.drawing.AssemblyDrawing;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Refusal;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 
 /** Describes an assembly in a grid: wires, parts, positions, joints and connectors, each in a table of its own. */
@@ -125,7 +125,7 @@ class AssemblyGridController {
         model.addAttribute(
                 "limits",
                 reading.assembly()
-                        .map(each -> limits(grid, each, (int) Typed.number(fields.getOrDefault("window", "0"))))
+                        .map(each -> limits(grid, each, (int) TypedForm.number(fields.getOrDefault("window", "0"))))
                         .orElse(Map.of()));
         return "assembly/grid-check";
     }
@@ -154,7 +154,7 @@ class AssemblyGridController {
     @PostMapping("/assemblies/{id}/grid")
     ModelAndView save(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who) {
         Revision latest = assemblies.latest(id);
-        int base = (int) Typed.number(fields.getOrDefault("base", ""));
+        int base = (int) TypedForm.number(fields.getOrDefault("base", ""));
         if (base != latest.number()) {
             AssemblyGrid grid = AssemblyGrid.sent(fields);
             ModelAndView page = page(id, latest.number(), grid, grid.read().problems(), HttpStatus.CONFLICT);
@@ -178,7 +178,7 @@ class AssemblyGridController {
     private ModelAndView saved(long id, Map<String, String> fields, Function<Assembly, Revision> saving) {
         AssemblyGrid grid = AssemblyGrid.sent(fields);
         AssemblyGrid.GridResult reading = grid.read();
-        int base = (int) Typed.number(fields.getOrDefault("base", ""));
+        int base = (int) TypedForm.number(fields.getOrDefault("base", ""));
         Optional<Assembly> read = reading.assembly();
         if (read.isEmpty()) {
             return page(id, base, grid, reading.problems(), HttpStatus.UNPROCESSABLE_CONTENT);
@@ -186,7 +186,7 @@ class AssemblyGridController {
         try {
             return new ModelAndView(
                     "redirect:/assemblies/" + saving.apply(read.get()).assemblyId());
-        } catch (Refused refused) {
+        } catch (Refusal refused) {
             return page(id, base, grid, refused.problems(), HttpStatus.UNPROCESSABLE_CONTENT);
         }
     }

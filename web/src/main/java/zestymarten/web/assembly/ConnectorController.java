@@ -19,7 +19,7 @@ import zestymarten.core.assembly.Connector;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** How the connectors of an assembly are reached: where they are, from which side they are probed, what it takes and may damage. */
 @Controller
@@ -73,7 +73,7 @@ class ConnectorController {
                         each.id(), each.name(), each.face(), each.pins(), reach(each.id(), fields, problems)))
                 .toList();
         if (!problems.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refusal(problems);
         }
         Assembly after = before.withConnectors(connectors);
         if (!after.equals(before)) {

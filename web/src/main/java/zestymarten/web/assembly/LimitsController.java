@@ -16,7 +16,7 @@ import org.springframework.web.servlet.ModelAndView;
 import zestymarten.core.assembly.Allowances;
 import zestymarten.core.quantity.EngineeringFormat;
 import zestymarten.core.quantity.Message;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 
 /** What the wires of an assembly may read where neither the maker nor a standard says. */
@@ -69,7 +69,7 @@ class LimitsController {
             };
         }
 
-        private OptionalDouble typed(Typed typed) {
+        private OptionalDouble typed(TypedForm typed) {
             OptionalDouble figure = typed.figure(code, Message.of("limit_field.figure_above_such_as", unit, example));
             if (figure.isPresent() && !Allowances.isFigure(figure.getAsDouble())) {
                 typed.refuse(code, Message.of("limit_field.not_accepted_expected_most", typed.text(code)));
@@ -87,10 +87,10 @@ class LimitsController {
             field.of(revision.assembly().allowances())
                     .ifPresent(value -> fields.put(field.code, EngineeringFormat.figure(value)));
         }
-        return page(revision, new Typed(fields), HttpStatus.OK);
+        return page(revision, new TypedForm(fields), HttpStatus.OK);
     }
 
-    private static ModelAndView page(Revision revision, Typed typed, HttpStatusCode status) {
+    private static ModelAndView page(Revision revision, TypedForm typed, HttpStatusCode status) {
         List<LimitView> views = List.of(LimitField.values()).stream()
                 .map(field -> new LimitView(
                         field.code,
@@ -113,7 +113,7 @@ class LimitsController {
     @PostMapping("/assemblies/{id}/limits")
     ModelAndView change(@PathVariable long id, @RequestParam Map<String, String> fields, Principal who) {
         Revision before = assemblies.latest(id);
-        Typed typed = new Typed(fields);
+        TypedForm typed = new TypedForm(fields);
         Allowances allowances = new Allowances(
                 LimitField.MAX.typed(typed),
                 LimitField.HEAT.typed(typed),

@@ -27,7 +27,7 @@ import org.xml.sax.XMLReader;
 import zestymarten.core.assembly.Assembly;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Patience;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /**
  * A wire list that came as a spreadsheet: its first sheet as tab-separated text, read by the same reader as any other.
@@ -44,11 +44,11 @@ public final class WireSheet {
     /**
      * The first sheet as text, a line a row and a tab between cells; formulas count as their last value.
      *
-     * @throws Refused if it is no such file, too large, or grows beyond measure when it is unpacked
+     * @throws Refusal if it is no such file, too large, or grows beyond measure when it is unpacked
      */
     public static String text(byte[] file) {
         if (file.length > MAX_BYTES) {
-            throw new Refused("", Message.of("wire_sheet.file_has_more_than"));
+            throw new Refusal("", Message.of("wire_sheet.file_has_more_than"));
         }
         try (OPCPackage book = OPCPackage.open(new ByteArrayInputStream(file))) {
             XSSFReader reader = new XSSFReader(book);
@@ -71,8 +71,8 @@ public final class WireSheet {
         }
     }
 
-    private static Refused notRead() {
-        return new Refused("", Message.of("wire_sheet.that_no_spreadsheet_that"));
+    private static Refusal notRead() {
+        return new Refusal("", Message.of("wire_sheet.that_no_spreadsheet_that"));
     }
 
     private static String lines(XSSFReader reader, ReadOnlySharedStringsTable texts, InputStream sheet)
@@ -96,7 +96,7 @@ public final class WireSheet {
         public void startRow(int row) {
             Patience.check();
             if (row >= MAX_ROWS) {
-                throw new Refused("", Message.of("rows.sheet_has_more_rows", Assembly.MAX_CONDUCTORS));
+                throw new Refusal("", Message.of("rows.sheet_has_more_rows", Assembly.MAX_CONDUCTORS));
             }
             text.append("\n".repeat(Math.max(0, row - next)));
             next = row + 1;
@@ -107,7 +107,7 @@ public final class WireSheet {
         public void endRow(int row) {
             text.append(String.join("\t", cells)).append('\n');
             if (text.length() > MAX_CHARACTERS) {
-                throw new Refused("", Message.of("rows.sheet_holds_more_than", MAX_CHARACTERS));
+                throw new Refusal("", Message.of("rows.sheet_holds_more_than", MAX_CHARACTERS));
             }
         }
 

@@ -22,8 +22,8 @@ import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.ChoiceView;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Refusal;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.worksheet.SavedSheet;
 import zestymarten.web.worksheet.Worksheet;
 import zestymarten.web.worksheet.WorksheetForm;
@@ -48,7 +48,7 @@ class CheckController implements Worksheet {
 
     @GetMapping("/check")
     String page(@RequestParam Map<String, String> fields, @RequestParam Optional<Long> sheet, Model model) {
-        Typed typed =
+        TypedForm typed =
                 WorksheetForm.typed(sheet.map(id -> sheets.fields(tool(), id)).orElse(fields));
         CheckForm form = new CheckForm(typed);
         List<MeterRow> known = meters.all();
@@ -68,14 +68,14 @@ class CheckController implements Worksheet {
         return "check/check";
     }
 
-    private Optional<CheckView> view(CheckForm form, Typed typed, List<MeterRow> known, Locale locale) {
+    private Optional<CheckView> view(CheckForm form, TypedForm typed, List<MeterRow> known, Locale locale) {
         TestConditions conditions = conditions(typed, known);
         Optional<CheckedItem> item = form.item();
         return item.map(each -> words.view(Check.of(each, readings(typed), conditions), readings(typed), locale));
     }
 
     /** The readings by their questions. */
-    private static Map<String, String> readings(Typed typed) {
+    private static Map<String, String> readings(TypedForm typed) {
         Map<String, String> readings = new HashMap<>();
         typed.fields().forEach((name, text) -> {
             if (name.startsWith(CheckView.READING)) {
@@ -85,7 +85,7 @@ class CheckController implements Worksheet {
         return readings;
     }
 
-    private static TestConditions conditions(Typed typed, List<MeterRow> known) {
+    private static TestConditions conditions(TypedForm typed, List<MeterRow> known) {
         MeterProfile meter = known.stream()
                 .filter(each -> each.name().equals(typed.text("meter")))
                 .findFirst()
@@ -101,7 +101,7 @@ class CheckController implements Worksheet {
     }
 
     /** A resistance that is taken off each reading. */
-    private static OptionalDouble taken(Typed typed, String field, Message expected) {
+    private static OptionalDouble taken(TypedForm typed, String field, Message expected) {
         OptionalDouble ohm = typed.figure(field, expected);
         if (ohm.isPresent() && ohm.getAsDouble() > MAX_TAKEN_OHM) {
             typed.refuse(field, Message.of("check_controller.not_accepted_expected", typed.text(field), expected));
@@ -116,10 +116,10 @@ class CheckController implements Worksheet {
     }
 
     @Override
-    public SavedSheet kept(Typed typed) {
+    public SavedSheet kept(TypedForm typed) {
         CheckForm form = new CheckForm(typed);
         CheckView view = view(form, typed, meters.all(), LocaleContextHolder.getLocale())
-                .orElseThrow(() -> new Refused(typed.problems()));
+                .orElseThrow(() -> new Refusal(typed.problems()));
         StepState state = StepState.of(view.state());
         StepState result = state == StepState.DOUBTFUL ? StepState.NOT_TESTED : state;
         String says = view.word() + ". " + view.inOneText();

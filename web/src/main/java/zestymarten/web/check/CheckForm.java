@@ -31,7 +31,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.ReadingParser;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 
 /** What is checked, from the fields of the page. What makes no sense is said at its field; nothing typed is lost. */
@@ -65,10 +65,10 @@ final class CheckForm {
         }
     }
 
-    private final Typed typed;
+    private final TypedForm typed;
     private final Thing thing;
 
-    CheckForm(Typed typed) {
+    CheckForm(TypedForm typed) {
         this.typed = typed;
         thing = Thing.of(typed.text("thing"));
     }

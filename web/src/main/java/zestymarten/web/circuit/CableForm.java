@@ -14,7 +14,7 @@ import zestymarten.core.circuit.Spur;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Metres;
 import zestymarten.core.quantity.NotAccepted;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 
 /** Reads the cables of a circuit: the usual one, each stretch, each spur. What makes no sense is said at its field. */
 final class CableForm {
@@ -30,9 +30,9 @@ final class CableForm {
     private static final Pattern SPUR = Pattern.compile("(\\d{1,2}) *: *(.+)");
     private static final double MAX_MM2 = 1000;
 
-    private final Typed typed;
+    private final TypedForm typed;
 
-    CableForm(Typed typed) {
+    CableForm(TypedForm typed) {
         this.typed = typed;
     }
 

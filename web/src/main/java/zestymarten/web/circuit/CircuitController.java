@@ -17,15 +17,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitComparison;
 import zestymarten.core.circuit.CircuitReport;
-import zestymarten.core.circuit.Linked;
+import zestymarten.core.circuit.EndLink;
 import zestymarten.core.circuit.Spot;
 import zestymarten.core.testrun.StepState;
 import zestymarten.web.drawing.CircuitDrawing;
 import zestymarten.web.platform.Csv;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Refusal;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 import zestymarten.web.worksheet.SavedSheet;
 import zestymarten.web.worksheet.Worksheet;
@@ -55,7 +55,7 @@ class CircuitController implements Worksheet {
 
     /** The fields that stand at every point: what their names begin with, and what is read there. */
     record PerPoint(String field, String letters, String words) {
-        static PerPoint of(Linked linked) {
+        static PerPoint of(EndLink linked) {
             return new PerPoint(
                     CircuitForm.field(linked),
                     linked.line().letter() + "–" + linked.other().letter(),
@@ -75,7 +75,7 @@ class CircuitController implements Worksheet {
     }
 
     @Override
-    public SavedSheet kept(Typed typed) {
+    public SavedSheet kept(TypedForm typed) {
         CircuitReport sheet = sheet(typed);
         return new SavedSheet(
                 SavedSheet.SavedTool.CIRCUIT,
@@ -87,7 +87,7 @@ class CircuitController implements Worksheet {
 
     @PostMapping("/circuit/sheet.pdf")
     ResponseEntity<byte[]> pdf(@RequestParam Map<String, String> fields) {
-        Typed typed = WorksheetForm.typed(fields);
+        TypedForm typed = WorksheetForm.typed(fields);
         CircuitReport sheet = sheet(typed);
         return named(typed, ".pdf")
                 .contentType(MediaType.APPLICATION_PDF)
@@ -96,7 +96,7 @@ class CircuitController implements Worksheet {
 
     @PostMapping("/circuit/sheet.csv")
     ResponseEntity<String> csv(@RequestParam Map<String, String> fields) {
-        Typed typed = WorksheetForm.typed(fields);
+        TypedForm typed = WorksheetForm.typed(fields);
         CircuitReport sheet = sheet(typed);
         List<List<String>> rows = ReportView.of(sheet).lines().stream()
                 .map(ReportView.ReportLineView::cells)
@@ -106,7 +106,7 @@ class CircuitController implements Worksheet {
                 .body(Csv.write(List.of("step", "what", "read", "expected", "judgement", "source"), rows));
     }
 
-    private static ResponseEntity.BodyBuilder named(Typed typed, String ending) {
+    private static ResponseEntity.BodyBuilder named(TypedForm typed, String ending) {
         String name = (typed.has("name") ? typed.text("name") : "circuit") + ending;
         return ResponseEntity.ok()
                 .header(
@@ -118,18 +118,18 @@ class CircuitController implements Worksheet {
     }
 
     /** The sheet of a sound form; refused with everything that is wrong with it. */
-    private static CircuitReport sheet(Typed typed) {
+    private static CircuitReport sheet(TypedForm typed) {
         CircuitForm form = new CircuitForm(typed);
         Circuit circuit = form.circuit();
         CircuitReport sheet = CircuitReport.of(form.tests(circuit), new SupplyForm(typed).supply());
         if (!typed.isSound()) {
-            throw new Refused(typed.problems());
+            throw new Refusal(typed.problems());
         }
         return sheet;
     }
 
     private String shown(Map<String, String> fields, Model model) {
-        Typed typed = WorksheetForm.typed(fields);
+        TypedForm typed = WorksheetForm.typed(fields);
         CircuitForm form = new CircuitForm(typed);
         Circuit circuit = form.circuit();
         boolean asDrawn = typed.isSound(); // nothing is concluded of a circuit that is not the one that was meant
@@ -165,7 +165,7 @@ class CircuitController implements Worksheet {
     }
 
     /** Where to type next: what was refused, else the reading that tells most, else the first that is missing. */
-    private static String focus(Typed typed, CircuitReport sheet, Optional<Spot> next) {
+    private static String focus(TypedForm typed, CircuitReport sheet, Optional<Spot> next) {
         if (!typed.isSound()) {
             return Words.say(typed.problems().get(0).where());
         }

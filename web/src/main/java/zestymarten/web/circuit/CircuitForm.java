@@ -18,15 +18,15 @@ import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitReadings;
 import zestymarten.core.circuit.CircuitShape;
 import zestymarten.core.circuit.ConductorRole;
+import zestymarten.core.circuit.EndLink;
 import zestymarten.core.circuit.Lengths;
-import zestymarten.core.circuit.Linked;
 import zestymarten.core.circuit.RecognisedPattern;
 import zestymarten.core.circuit.Spot;
 import zestymarten.core.circuit.Tests;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.ReadingParser;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 
 /** Reads the form of the desk: the circuit as drawn, and every reading by the name of its spot. */
 final class CircuitForm {
@@ -37,9 +37,9 @@ final class CircuitForm {
     /** Two counts of a usual meter. */
     private static final double BELOW_LEADS_OHM = 0.02;
 
-    private final Typed typed;
+    private final TypedForm typed;
 
-    CircuitForm(Typed typed) {
+    CircuitForm(TypedForm typed) {
         this.typed = typed;
     }
 
@@ -58,7 +58,7 @@ final class CircuitForm {
     }
 
     /** What the name of a field begins with that holds a line and another conductor at a point. */
-    static String field(Linked linked) {
+    static String field(EndLink linked) {
         return switch (linked.line()) {
             case LINE_2 -> "n2_";
             case LINE_3 -> "n3_";
@@ -171,7 +171,7 @@ final class CircuitForm {
         Set<String> letters =
                 circuit.roles().stream().map(ConductorRole::letter).collect(Collectors.toSet());
         try {
-            Linked linked = Linked.valueOf(parts[0]);
+            EndLink linked = EndLink.valueOf(parts[0]);
             if (!circuit.roles().contains(linked.line()) || !letters.containsAll(List.of(parts[1], parts[2]))) {
                 return Optional.empty(); // of a circuit with other lines
             }

@@ -10,13 +10,13 @@ import zestymarten.core.conductor.Protection;
 import zestymarten.core.conductor.ResidualDevice;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 
 /** Reads what feeds a circuit: the supply, the protective device, the residual current device and what was read of them. */
 final class SupplyForm {
-    private final Typed typed;
+    private final TypedForm typed;
 
-    SupplyForm(Typed typed) {
+    SupplyForm(TypedForm typed) {
         this.typed = typed;
     }
 

@@ -24,8 +24,8 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.testrun.StepState;
 import zestymarten.web.drawing.ComparisonDrawing;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Refusal;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 import zestymarten.web.worksheet.SavedSheet;
 import zestymarten.web.worksheet.Worksheet;
@@ -71,13 +71,13 @@ class ComparisonController implements Worksheet {
     }
 
     @Override
-    public SavedSheet kept(Typed typed) {
+    public SavedSheet kept(TypedForm typed) {
         Optional<LeadComparison> comparison = comparison(typed);
         List<String> says = comparison
                 .map(each -> says(each, typed.figure("next", NEXT), typed))
                 .orElse(List.of());
         if (!typed.isSound() || comparison.isEmpty()) {
-            throw new Refused(typed.problems());
+            throw new Refusal(typed.problems());
         }
         boolean outlier = comparison.get().leads().stream().anyMatch(LeadComparison.ComparedLead::isOutlier);
         return new SavedSheet(
@@ -89,7 +89,7 @@ class ComparisonController implements Worksheet {
     }
 
     /** The leads compared; empty where something that was typed makes no sense, which is then said, or nothing was. */
-    private static Optional<LeadComparison> comparison(Typed typed) {
+    private static Optional<LeadComparison> comparison(TypedForm typed) {
         String leads = typed.fields().getOrDefault("leads", "");
         if (leads.length() > LONGEST) {
             typed.refuse("leads", Message.of("comparison_controller.that_longer_than_characters", LONGEST));
@@ -105,7 +105,7 @@ class ComparisonController implements Worksheet {
         return typed.isSound() ? Optional.of(LeadComparison.of(lines, accuracy, step, doubt)) : Optional.empty();
     }
 
-    private String shown(Typed typed, Model model) {
+    private String shown(TypedForm typed, Model model) {
         Optional<LeadComparison> comparison = comparison(typed);
         OptionalDouble next = typed.figure("next", NEXT);
         model.addAttribute("leads", typed.fields().getOrDefault("leads", ""));
@@ -168,7 +168,7 @@ class ComparisonController implements Worksheet {
                 .toList();
     }
 
-    private static List<String> says(LeadComparison comparison, OptionalDouble next, Typed typed) {
+    private static List<String> says(LeadComparison comparison, OptionalDouble next, TypedForm typed) {
         List<String> says = new ArrayList<>();
         long outlier = comparison.leads().stream()
                 .filter(LeadComparison.ComparedLead::isOutlier)
@@ -231,7 +231,7 @@ class ComparisonController implements Worksheet {
     }
 
     /** A new one that is surely good, of the same type. */
-    private static Optional<String> known(LeadLine line, Typed typed) {
+    private static Optional<String> known(LeadLine line, TypedForm typed) {
         OptionalDouble length = typed.metres("good_m");
         OptionalDouble ohms = typed.figure("good_ohm", Message.of("comparison_controller.resistance_new_good_one"));
         if (length.isEmpty() || ohms.isEmpty()) {

@@ -21,8 +21,8 @@ import zestymarten.core.testrun.StepState;
 import zestymarten.web.drawing.ConductorDrawing;
 import zestymarten.web.platform.ChoiceView;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Refusal;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 import zestymarten.web.worksheet.SavedSheet;
 import zestymarten.web.worksheet.Worksheet;
@@ -43,7 +43,7 @@ class ConductorController implements Worksheet {
 
     @GetMapping("/conductor")
     String page(@RequestParam Map<String, String> fields, @RequestParam Optional<Long> sheet, Model model) {
-        Typed typed = WorksheetForm.typed(sheet.map(id -> sheets.fields(SavedSheet.SavedTool.CONDUCTOR, id))
+        TypedForm typed = WorksheetForm.typed(sheet.map(id -> sheets.fields(SavedSheet.SavedTool.CONDUCTOR, id))
                 .orElse(fields));
         model.addAttribute("typed", typed.fields());
         model.addAttribute("metals", ChoiceView.metals());
@@ -69,11 +69,11 @@ class ConductorController implements Worksheet {
     }
 
     @Override
-    public SavedSheet kept(Typed typed) {
+    public SavedSheet kept(TypedForm typed) {
         Optional<Feeder> feeder = feeder(typed);
         Optional<DeadShort> dead = feeder.flatMap(each -> dead(each, typed));
         if (!typed.isSound() || feeder.isEmpty()) {
-            throw new Refused(typed.problems());
+            throw new Refusal(typed.problems());
         }
         boolean bad = feeder.get().fit() == Feeder.Fit.TOO_MANY_OHMS
                 || dead.filter(each -> !each.isCutOff()).isPresent();
@@ -84,7 +84,7 @@ class ConductorController implements Worksheet {
         return new SavedSheet(SavedSheet.SavedTool.CONDUCTOR, typed.text("name"), typed.fields(), says, result);
     }
 
-    private static Optional<Feeder> feeder(Typed typed) {
+    private static Optional<Feeder> feeder(TypedForm typed) {
         int before = typed.problems().size();
         OptionalDouble length = typed.metres("length");
         OptionalDouble area = typed.section("area");
@@ -108,7 +108,7 @@ class ConductorController implements Worksheet {
         }
     }
 
-    private static Optional<DeadShort> dead(Feeder feeder, Typed typed) {
+    private static Optional<DeadShort> dead(Feeder feeder, TypedForm typed) {
         if (!typed.has("volts")) {
             return Optional.empty();
         }
@@ -133,7 +133,7 @@ class ConductorController implements Worksheet {
         }
     }
 
-    private static Optional<Protection> protection(Typed typed) {
+    private static Optional<Protection> protection(TypedForm typed) {
         String by = typed.text("protection", "none");
         if (by.equals("none")) {
             return Optional.empty();
@@ -151,7 +151,7 @@ class ConductorController implements Worksheet {
         }
     }
 
-    private static List<Fact> facts(Optional<Feeder> feeder, Optional<DeadShort> dead, Typed typed) {
+    private static List<Fact> facts(Optional<Feeder> feeder, Optional<DeadShort> dead, TypedForm typed) {
         List<Fact> facts = new ArrayList<>();
         feeder.ifPresent(each -> {
             facts.add(new Fact(
@@ -196,7 +196,7 @@ class ConductorController implements Worksheet {
     }
 
     /** Heat in a joint of such a resistance at the current in use. */
-    private static Optional<Fact> joint(Typed typed) {
+    private static Optional<Fact> joint(TypedForm typed) {
         OptionalDouble ohm = typed.figure("joint", Message.of("conductor_controller.resistance_joint_such_as"));
         OptionalDouble amperes = typed.figure("amperes", Message.of("conductor_controller.amperes_use_such_as"));
         return ohm.isPresent() && amperes.isPresent()
@@ -208,7 +208,7 @@ class ConductorController implements Worksheet {
     }
 
     /** The voltage lost at the current in use. */
-    private static Optional<Fact> load(Optional<Feeder> feeder, Typed typed) {
+    private static Optional<Fact> load(Optional<Feeder> feeder, TypedForm typed) {
         OptionalDouble amperes = typed.figure("amperes", Message.of("conductor_controller.amperes_use_such_as"));
         OptionalDouble volts = typed.figure("volts", Message.of("conductor_controller.volts"));
         if (feeder.isEmpty() || amperes.isEmpty() || !typed.isSound()) {

@@ -22,8 +22,8 @@ import zestymarten.core.testrun.StepState;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Refusal;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 import zestymarten.web.worksheet.SavedSheet;
 import zestymarten.web.worksheet.Worksheet;
@@ -45,7 +45,7 @@ class CoreIdController implements Worksheet {
 
     @GetMapping("/identify-cores")
     String page(@RequestParam Map<String, String> fields, @RequestParam Optional<Long> sheet, Model model) {
-        Typed typed = WorksheetForm.typed(
+        TypedForm typed = WorksheetForm.typed(
                 sheet.map(id -> sheets.fields(SavedSheet.SavedTool.CORE_ID, id)).orElse(fields));
         model.addAttribute("view", CoreIdView.of(typed));
         model.addAttribute("typed", typed.fields());
@@ -57,7 +57,7 @@ class CoreIdController implements Worksheet {
     /** Cards for both places: the whole round trip on paper, for where there is no radio. */
     @GetMapping("/identify-cores/cards.pdf")
     ResponseEntity<byte[]> cards(@RequestParam Map<String, String> fields) {
-        Typed typed = WorksheetForm.typed(fields);
+        TypedForm typed = WorksheetForm.typed(fields);
         CoreIdView view = CoreIdView.of(typed);
         List<GroupScheme.CodeCell> cells = view.kind() == IdentificationMethod.MethodKind.GROUPS
                 ? GroupScheme.of(view.toFind().size()).map(GroupScheme::cells).orElse(List.of())
@@ -73,7 +73,7 @@ class CoreIdController implements Worksheet {
     /** A label for each end of each core. */
     @GetMapping("/identify-cores/labels.pdf")
     ResponseEntity<byte[]> labels(@RequestParam Map<String, String> fields) {
-        Typed typed = WorksheetForm.typed(fields);
+        TypedForm typed = WorksheetForm.typed(fields);
         return pdf("coreid/labels", Map.of("view", CoreIdView.of(typed), "typed", typed.fields()));
     }
 
@@ -83,10 +83,10 @@ class CoreIdController implements Worksheet {
 
     @PostMapping("/identify-cores/wiring")
     String wiring(@RequestParam Map<String, String> fields, Principal who) {
-        Typed typed = WorksheetForm.typed(fields);
+        TypedForm typed = WorksheetForm.typed(fields);
         CoreIdView view = sound(typed);
         if (view.pairs().stream().noneMatch(each -> each.there() > 0)) {
-            throw new Refused("bundle", Message.of("core_id_controller.no_core_identified_yet"));
+            throw new Refusal("bundle", Message.of("core_id_controller.no_core_identified_yet"));
         }
         StringBuilder list = new StringBuilder("wire,from,to\n");
         view.pairs().stream()
@@ -109,17 +109,17 @@ class CoreIdController implements Worksheet {
     }
 
     /** The view of a form in which everything makes sense; refused with what does not. */
-    private static CoreIdView sound(Typed typed) {
+    private static CoreIdView sound(TypedForm typed) {
         CoreIdView view = CoreIdView.of(typed);
         if (!typed.isSound()) {
-            throw new Refused(typed.problems());
+            throw new Refusal(typed.problems());
         }
         return view;
     }
 
-    private static String name(Typed typed) {
+    private static String name(TypedForm typed) {
         if (!typed.has("name")) {
-            throw new Refused("name", Message.of("core_id_controller.nothing_was_typed_expected"));
+            throw new Refusal("name", Message.of("core_id_controller.nothing_was_typed_expected"));
         }
         return typed.text("name");
     }
@@ -130,7 +130,7 @@ class CoreIdController implements Worksheet {
     }
 
     @Override
-    public SavedSheet kept(Typed typed) {
+    public SavedSheet kept(TypedForm typed) {
         CoreIdView view = sound(typed);
         StepState result = view.faulty() ? StepState.FAIL : view.isIdentified() ? StepState.PASS : StepState.NOT_TESTED;
         return new SavedSheet(

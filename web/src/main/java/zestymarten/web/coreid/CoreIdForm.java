@@ -21,7 +21,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.ReadingParser;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 
 /** Reads the desk's form: {@code f1} ... what was found there, {@code g1} ... what was found here, {@code r1} ... ohms. */
 final class CoreIdForm {
@@ -29,9 +29,9 @@ final class CoreIdForm {
     private static final Pattern OF_CORES = Pattern.compile("[fgrweq]\\d{1,3}|closing");
     private static final double USUAL_TOLERANCE = 5;
 
-    private final Typed typed;
+    private final TypedForm typed;
 
-    CoreIdForm(Typed typed) {
+    CoreIdForm(TypedForm typed) {
         this.typed = typed;
     }
 
@@ -69,18 +69,18 @@ final class CoreIdForm {
      * What was typed for cores in fields that the page does not show at present: of another method, or of cores beyond the number
      * of them. It stays in the form.
      */
-    List<Carried> carried(Set<String> shown) {
+    List<CarriedField> carried(Set<String> shown) {
         return typed.fields().entrySet().stream()
                 .filter(each -> OF_CORES.matcher(each.getKey()).matches()
                         && typed.has(each.getKey())
                         && !shown.contains(each.getKey()))
-                .map(each -> new Carried(each.getKey(), each.getValue()))
-                .sorted(Comparator.comparing(Carried::field))
+                .map(each -> new CarriedField(each.getKey(), each.getValue()))
+                .sorted(Comparator.comparing(CarriedField::field))
                 .toList();
     }
 
     /** A field that is not shown, with what was typed in it. */
-    record Carried(String field, String typed) {}
+    record CarriedField(String field, String typed) {}
 
     boolean hasReturn() {
         return typed.has("return");
@@ -153,10 +153,10 @@ final class CoreIdForm {
         if (tags.isEmpty() || read.stream().allMatch(OptionalDouble::isEmpty)) {
             return List.of();
         }
-        List<Optional<Tags.Own>> own = read.stream()
+        List<Optional<Tags.OwnResistance>> own = read.stream()
                 .map(each -> each.isPresent()
-                        ? Optional.of(Tags.Own.read(each.getAsDouble(), accuracy()))
-                        : Optional.<Tags.Own>empty())
+                        ? Optional.of(Tags.OwnResistance.read(each.getAsDouble(), accuracy()))
+                        : Optional.<Tags.OwnResistance>empty())
                 .toList();
         if (!hasReturn()) {
             OptionalDouble closing = typed.figure("closing", Message.of("core_id_form.resistance_from_core_core"));

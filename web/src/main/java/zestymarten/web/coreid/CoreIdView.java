@@ -12,7 +12,7 @@ import zestymarten.core.coreid.IdentificationMethod;
 import zestymarten.core.coreid.MarkedVisits;
 import zestymarten.core.coreid.Sorting;
 import zestymarten.core.coreid.Tags;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 
 /**
@@ -41,7 +41,7 @@ record CoreIdView(
         List<Tag> tags,
         List<VisitLine> visits,
         List<ContinuityMatching.CoreResult> through,
-        List<CoreIdForm.Carried> carried,
+        List<CoreIdForm.CarriedField> carried,
         boolean faulty) {
 
     /** A method with its figures as text. */
@@ -69,7 +69,7 @@ record CoreIdView(
     /** The resistor of a core there. */
     record Tag(int core, String ohms) {}
 
-    static CoreIdView of(Typed typed) {
+    static CoreIdView of(TypedForm typed) {
         CoreIdForm form = new CoreIdForm(typed);
         int cores = form.cores();
         List<IdentificationMethod> methods = IdentificationMethod.all(cores, form.hasReturn(), form.apart());

@@ -4,7 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.worksheet.SavedSheet;
 import zestymarten.web.worksheet.Worksheet;
 import zestymarten.web.worksheet.Worksheets;
@@ -53,6 +53,6 @@ class DemoSheets {
         }
         Worksheet reckons =
                 desks.stream().filter(each -> each.tool() == desk).findFirst().orElseThrow();
-        sheets.keep(reckons.kept(new Typed(fields)), "", "bench");
+        sheets.keep(reckons.kept(new TypedForm(fields)), "", "bench");
     }
 }

@@ -82,8 +82,8 @@ final class Technician {
                                     measurement.links()),
                     Technician::answer);
             UUID entry = new UUID(from.toEpochMilli(), i + 1L);
-            RunEntries.Sent sent =
-                    new RunEntries.Sent(entry, step, run.test().nextAttempt(step), shown, OptionalInt.of(0));
+            RunEntries.SentEntry sent =
+                    new RunEntries.SentEntry(entry, step, run.test().nextAttempt(step), shown, OptionalInt.of(0));
             run = ((RunEntries.EntryAnswer.EntryKept) kept.enter(id, sent, name)).run();
         }
         if (run.test().current().isEmpty()) {

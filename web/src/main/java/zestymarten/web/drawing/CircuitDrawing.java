@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitComparison;
 import zestymarten.core.circuit.ConductorRole;
-import zestymarten.core.circuit.Linked;
+import zestymarten.core.circuit.EndLink;
 import zestymarten.web.platform.Words;
 
 /**
@@ -289,7 +289,7 @@ public record CircuitDrawing(
                 Words.say("circuit_drawing.expected", each.spot().words(), each.readText(), each.expectedText()));
     }
 
-    private static String path(Circuit circuit, List<CircuitComparison> compared, Linked linked, double maximum) {
+    private static String path(Circuit circuit, List<CircuitComparison> compared, EndLink linked, double maximum) {
         StringBuilder path = new StringBuilder();
         compared.stream()
                 .filter(each ->

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.scan.Points;
+import zestymarten.core.scan.ScanMeasurement;
 import zestymarten.core.scan.ScanProgram;
-import zestymarten.core.scan.Taken;
 
 /**
  * A scanning program as a score: a line for every point of the switch, a column for every measurement, a filled head for what
@@ -64,7 +64,7 @@ public record StaveDrawing(
 
     /** Draws a program, of which nothing was measured yet. */
     public static StaveDrawing of(Points points, ScanProgram program) {
-        List<Taken> taken = program.taken(points);
+        List<ScanMeasurement> taken = program.taken(points);
         return of(
                 points,
                 taken.stream()

@@ -4,7 +4,7 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import zestymarten.core.quantity.Message;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /**
  * What an instrument showed.
@@ -31,7 +31,7 @@ public record InstrumentReading(double value, String shown) {
      * @param leaks whether amperes were asked for, rather than ohms
      * @param seconds for which the voltage was on
      * @param address of the tester, to say of what is no figure
-     * @throws Refused for what is neither a figure nor a trip
+     * @throws Refusal for what is neither a figure nor a trip
      */
     public static InstrumentReading ofTester(String answer, boolean leaks, double seconds, String address) {
         if (isTrip(answer)) {
@@ -51,7 +51,7 @@ public record InstrumentReading(double value, String shown) {
         try {
             return Double.parseDouble(answer);
         } catch (NumberFormatException e) {
-            throw new Refused("", Message.of("instrument_reading.insulation_tester_said_expected", address, answer));
+            throw new Refusal("", Message.of("instrument_reading.insulation_tester_said_expected", address, answer));
         }
     }
 

@@ -11,7 +11,7 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import zestymarten.core.quantity.Message;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /**
@@ -52,7 +52,7 @@ public class Instruments {
      * A meter's answer to a query.
      *
      * @param hands what a stand-in is sent first: what is on the bench, where the probes are
-     * @throws Refused if it is not there, is too slow, or answers nonsense
+     * @throws Refusal if it is not there, is too slow, or answers nonsense
      */
     public double ask(String address, List<String> hands, String query) {
         try (Talk talk = open(address)) {
@@ -64,13 +64,13 @@ public class Instruments {
     /**
      * A connection to an instrument, for several commands one after the other.
      *
-     * @throws Refused if it is not there
+     * @throws Refusal if it is not there
      */
     public Talk open(String address) {
         Optional<Integer> standIn =
                 Optional.ofNullable(standIns.getIfAvailable()).flatMap(each -> each.port(address));
         if (standIn.isEmpty() && (!isAddress(address) || address.indexOf(':') < 0)) {
-            throw new Refused(
+            throw new Refusal(
                     "", Message.of("instruments.meter_address_leads_nowhere", address, expected(), Talk.BY_HAND));
         }
         try {
@@ -79,7 +79,7 @@ public class Instruments {
                     : connected(address);
             return new Talk(address, standIn.isPresent(), socket);
         } catch (IOException e) {
-            throw new Refused("", Message.of("instruments.meter_not_there", address, Talk.BY_HAND));
+            throw new Refusal("", Message.of("instruments.meter_not_there", address, Talk.BY_HAND));
         }
     }
 

@@ -14,7 +14,7 @@ import zestymarten.core.quantity.MeterReading;
 import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** A meter as typed; every field is text, and every problem is named with what was read. */
 record MeterForm(
@@ -103,7 +103,7 @@ record MeterForm(
         }
         LocalDate until = date(problems);
         if (!problems.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refusal(problems);
         }
         MeterRow row = new MeterRow(
                 id,
@@ -123,7 +123,7 @@ record MeterForm(
         try {
             row.meter();
         } catch (NotAccepted e) {
-            throw new Refused("meter", e.what());
+            throw new Refusal("meter", e.what());
         }
         return row;
     }

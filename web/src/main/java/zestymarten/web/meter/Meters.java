@@ -12,7 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** The workshop's meters. */
@@ -85,7 +85,7 @@ public class Meters {
     public void keep(long id, MeterRow row) {
         Long other = mapper.idOf(row.name());
         if (other != null && other != id) {
-            throw new Refused("name", Message.of("meters.there_meter_called_already", row.name()));
+            throw new Refusal("name", Message.of("meters.there_meter_called_already", row.name()));
         }
         if (id == 0) {
             mapper.insert(row);

@@ -9,7 +9,7 @@ import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import zestymarten.core.quantity.Message;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /**
  * A connection to one instrument, in SCPI-99 style text. Whatever goes wrong is said in a sentence. A stand-in can be sent what
@@ -49,12 +49,12 @@ public final class Talk implements AutoCloseable {
     /**
      * Commands that the instrument carries out.
      *
-     * @throws Refused with what it says about those that it refuses
+     * @throws Refusal with what it says about those that it refuses
      */
     public void command(String commands) {
         String error = line(commands + "\nSYST:ERR?");
         if (!error.startsWith("0,") && !error.startsWith("+0,")) {
-            throw new Refused("", Message.of("talk.cannot", address, error, BY_HAND));
+            throw new Refusal("", Message.of("talk.cannot", address, error, BY_HAND));
         }
     }
 
@@ -69,7 +69,7 @@ public final class Talk implements AutoCloseable {
         } catch (NumberFormatException e) {
             // said below with what was read
         }
-        throw new Refused("", Message.of("talk.no_figure", address, answer, BY_HAND));
+        throw new Refusal("", Message.of("talk.no_figure", address, answer, BY_HAND));
     }
 
     /** The answer to a query, or what the instrument says about refusing it: a number, a comma and words in quotes. */
@@ -96,18 +96,18 @@ public final class Talk implements AutoCloseable {
             StringBuilder line = new StringBuilder();
             for (int each = next(until); each != '\n'; each = next(until)) {
                 if (each < 0) {
-                    throw new Refused("", Message.of("talk.hung_up", address, BY_HAND));
+                    throw new Refusal("", Message.of("talk.hung_up", address, BY_HAND));
                 }
                 if (line.length() == LONGEST) {
-                    throw new Refused("", Message.of("talk.too_long", address, LONGEST, BY_HAND));
+                    throw new Refusal("", Message.of("talk.too_long", address, LONGEST, BY_HAND));
                 }
                 line.append((char) each);
             }
             return line.toString().strip();
         } catch (SocketTimeoutException e) {
-            throw new Refused("", Message.of("talk.no_answer", address, ANSWER_MS / 1000, BY_HAND));
+            throw new Refusal("", Message.of("talk.no_answer", address, ANSWER_MS / 1000, BY_HAND));
         } catch (IOException e) {
-            throw new Refused("", Message.of("talk.not_there", address, BY_HAND));
+            throw new Refusal("", Message.of("talk.not_there", address, BY_HAND));
         }
     }
 

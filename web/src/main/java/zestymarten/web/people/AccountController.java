@@ -20,7 +20,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Languages;
 import zestymarten.web.platform.Preferences;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** One's own account: password, where one is signed in, tokens for programs. */
@@ -77,7 +77,7 @@ class AccountController {
             people.changePassword(who.getName(), old, fresh, again, session(request));
             signInAnew(who.getName(), request);
             once.addFlashAttribute("done", Words.say("account_controller.your_password_changed_you"));
-        } catch (Refused refused) {
+        } catch (Refusal refused) {
             once.addFlashAttribute("problems", refused.texts());
         }
         return PAGE;
@@ -134,7 +134,7 @@ class AccountController {
             RedirectAttributes once) {
         try {
             once.addFlashAttribute("token", tokens.make(who.getName(), name, writes));
-        } catch (Refused refused) {
+        } catch (Refusal refused) {
             once.addFlashAttribute("problems", refused.texts());
         }
         return PAGE;

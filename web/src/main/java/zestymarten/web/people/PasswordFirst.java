@@ -11,7 +11,7 @@ import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import zestymarten.core.quantity.Message;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** Whoever signed in with a password that somebody else has seen goes nowhere before it is changed. */
 @Configuration(proxyBeanMethods = false)
@@ -29,7 +29,7 @@ class PasswordFirst implements WebMvcConfigurer, HandlerInterceptor {
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
         boolean must = who != null && who.getPrincipal() instanceof Person person && person.mustChangePassword();
         if (must && request.getRequestURI().startsWith("/api/")) {
-            throw new Refused("password", Message.of("password_first.sign_on_page_first"));
+            throw new Refusal("password", Message.of("password_first.sign_on_page_first"));
         }
         if (must && handler instanceof HandlerMethod) {
             response.sendRedirect("/account");

@@ -16,7 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** The people of this installation. At least one administrator who may sign in always remains. */
@@ -76,11 +76,11 @@ public class People implements UserDetailsService {
     public void addFirst(String name, String password) {
         mapper.lock();
         if (!none()) {
-            throw new Refused("name", Message.of("people.there_account_already_sign"));
+            throw new Refusal("name", Message.of("people.there_account_already_sign"));
         }
         mustBeName(name);
         PasswordRules.objection(name, password).ifPresent(objection -> {
-            throw new Refused("password", objection);
+            throw new Refusal("password", objection);
         });
         insert(name, password, PersonRole.ADMIN, false, null);
     }
@@ -98,7 +98,7 @@ public class People implements UserDetailsService {
         mapper.lock();
         mustBeName(name);
         if (mapper.find(name) != null) {
-            throw new Refused("name", Message.of("people.there_somebody_called_already", name));
+            throw new Refusal("name", Message.of("people.there_somebody_called_already", name));
         }
         String password = PasswordRules.oneTime();
         insert(name, password, role, false, clock.instant().plus(ONE_TIME));
@@ -108,7 +108,7 @@ public class People implements UserDetailsService {
 
     private static void mustBeName(String name) {
         if (!name.matches("[a-z][a-z0-9._-]{1,39}")) {
-            throw new Refused("name", Message.of("people.not_accepted_expected_lower", name));
+            throw new Refusal("name", Message.of("people.not_accepted_expected_lower", name));
         }
     }
 
@@ -166,16 +166,16 @@ public class People implements UserDetailsService {
     public void changePassword(String name, String old, String fresh, String again, String sessionKept) {
         PersonRow person = hold(name);
         if (!encoder.matches(old, person.passwordHash())) {
-            throw new Refused("old", Message.of("people.that_not_your_password"));
+            throw new Refusal("old", Message.of("people.that_not_your_password"));
         }
         PasswordRules.objection(name, fresh).ifPresent(objection -> {
-            throw new Refused("fresh", objection);
+            throw new Refusal("fresh", objection);
         });
         if (fresh.equals(old)) {
-            throw new Refused("fresh", Message.of("people.new_password_old_one"));
+            throw new Refusal("fresh", Message.of("people.new_password_old_one"));
         }
         if (!fresh.equals(again)) {
-            throw new Refused("again", Message.of("people.two_new_passwords_differ"));
+            throw new Refusal("again", Message.of("people.two_new_passwords_differ"));
         }
         mapper.setPassword(name, hash(fresh), null);
         signedIn.endOthers(name, sessionKept);
@@ -194,7 +194,7 @@ public class People implements UserDetailsService {
     private void mustLeaveAnAdministrator(PersonRow person) {
         boolean counts = person.role() == PersonRole.ADMIN && person.disabledAt() == null;
         if (counts && mapper.administrators() == 1) {
-            throw new Refused("name", Message.of("people.only_administrator_make_somebody", person.name()));
+            throw new Refusal("name", Message.of("people.only_administrator_make_somebody", person.name()));
         }
     }
 }

@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import zestymarten.core.quantity.Message;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** The people of this installation, for an administrator. */
 @Controller
@@ -39,7 +39,7 @@ class PeopleController {
         try {
             once.addFlashAttribute("password", people.add(name, role(role)));
             once.addFlashAttribute("whose", name.strip());
-        } catch (Refused refused) {
+        } catch (Refusal refused) {
             once.addFlashAttribute("typed", name);
             once.addFlashAttribute("chosen", role);
             once.addFlashAttribute("problems", refused.texts());
@@ -72,7 +72,7 @@ class PeopleController {
     private static String said(RedirectAttributes once, Runnable change) {
         try {
             change.run();
-        } catch (Refused refused) {
+        } catch (Refusal refused) {
             once.addFlashAttribute("problems", refused.texts());
         }
         return LIST;
@@ -80,7 +80,7 @@ class PeopleController {
 
     private static PersonRole role(String code) {
         return PersonRole.of(code)
-                .orElseThrow(() -> new Refused(
+                .orElseThrow(() -> new Refusal(
                         "role", Message.of("people_controller.not_accepted_expected_one", code, PersonRole.codes())));
     }
 }

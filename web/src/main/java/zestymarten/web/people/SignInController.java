@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Destination;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** Signing in, and the first account of an empty installation. */
 @Controller
@@ -59,10 +59,10 @@ class SignInController {
             throws ServletException {
         try {
             if (firstCode.isEmpty() || !same(code.strip(), firstCode)) {
-                throw new Refused("code", Message.of("sign_in_controller.that_not_code_that"));
+                throw new Refusal("code", Message.of("sign_in_controller.that_not_code_that"));
             }
             people.addFirst(name.strip(), password);
-        } catch (Refused refused) {
+        } catch (Refusal refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             model.addAttribute("problems", ProblemView.all(refused.problems()));
             model.addAttribute("name", name);

@@ -15,7 +15,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Bearers;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Secret;
 import zestymarten.web.platform.Words;
 
@@ -66,10 +66,10 @@ class Tokens implements Bearers {
     public String make(String person, String typed, boolean writes) {
         String name = typed.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            throw new Refused("token", Message.of("tokens.give_token_name_most", LONGEST_NAME));
+            throw new Refusal("token", Message.of("tokens.give_token_name_most", LONGEST_NAME));
         }
         if (mapper.of(person).size() >= MAX) {
-            throw new Refused("token", Message.of("tokens.you_have_tokens_revoke", MAX));
+            throw new Refusal("token", Message.of("tokens.you_have_tokens_revoke", MAX));
         }
         String token = PREFIX + Secret.fresh();
         mapper.insert(person, name, Secret.digest(token), writes, clock.instant());

@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.pinout.ReadOff;
 import zestymarten.core.quantity.Message;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** Reading an unknown wiring off a good unit. */
 @Controller
@@ -60,7 +60,7 @@ class ReadOffController {
 
     private static int count(String field, String typed) {
         if (!typed.strip().matches("[0-9]{1,3}")) {
-            throw new Refused(
+            throw new Refusal(
                     field,
                     Message.of("read_off_controller.not_accepted_expected_how", typed.strip(), ReadOff.MAX_PINS));
         }

@@ -20,7 +20,7 @@ import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** Read-offs: started, answered measurement by measurement, made into an assembly. */
@@ -42,17 +42,17 @@ class ReadOffs {
     @Transactional
     public long begin(ReadOffRow row) {
         if (row.name().isBlank() || row.name().length() > Assembly.LONGEST_NAME) {
-            throw new Refused("name", Message.of("read_offs.expected_name_characters", Assembly.LONGEST_NAME));
+            throw new Refusal("name", Message.of("read_offs.expected_name_characters", Assembly.LONGEST_NAME));
         }
         try {
             state(row, List.of());
             new Connector(row.nearId(), "", zestymarten.core.assembly.CavityLayout.line(1), List.of());
             new Connector(row.farId(), "", zestymarten.core.assembly.CavityLayout.line(1), List.of());
         } catch (NotAccepted e) {
-            throw new Refused("pins", e.what());
+            throw new Refusal("pins", e.what());
         }
         if (row.nearId().equals(row.farId())) {
-            throw new Refused("far", Message.of("read_offs.both_connectors_called_give", row.nearId()));
+            throw new Refusal("far", Message.of("read_offs.both_connectors_called_give", row.nearId()));
         }
         return mapper.insert(row, clock.instant().truncatedTo(ChronoUnit.MILLIS));
     }
@@ -137,7 +137,7 @@ class ReadOffs {
             return found.row().assemblyId();
         }
         if (found.state().next().isPresent() || found.state().wires().isEmpty()) {
-            throw new Refused("", Message.of("read_offs.read_off_complete_when"));
+            throw new Refusal("", Message.of("read_offs.read_off_complete_when"));
         }
         Assembly assembly = WireList.read(found.state().wireList())
                 .assembly(found.row().name(), AssemblyKind.CABLE, Words.say("read_offs.read_off_good_unit"), Map.of());

@@ -42,7 +42,7 @@ class BodyLimits extends OncePerRequestFilter {
                     Words.say("body_limits.what_was_sent_bytes", request.getContentLengthLong(), maximum));
             return;
         }
-        chain.doFilter(request.getContentLengthLong() < 0 ? new Counted(request, maximum) : request, response);
+        chain.doFilter(request.getContentLengthLong() < 0 ? new CountedRequest(request, maximum) : request, response);
     }
 
     private static long maximum(HttpServletRequest request) {
@@ -59,25 +59,25 @@ class BodyLimits extends OncePerRequestFilter {
     }
 
     /** A body whose length was not announced. */
-    private static final class Counted extends HttpServletRequestWrapper {
+    private static final class CountedRequest extends HttpServletRequestWrapper {
         private final long maximum;
 
-        Counted(HttpServletRequest request, long maximum) {
+        CountedRequest(HttpServletRequest request, long maximum) {
             super(request);
             this.maximum = maximum;
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
-            return new Counting(super.getInputStream(), maximum);
+            return new CountedStream(super.getInputStream(), maximum);
         }
     }
 
-    private static final class Counting extends ServletInputStream {
+    private static final class CountedStream extends ServletInputStream {
         private final ServletInputStream in;
         private long left;
 
-        Counting(ServletInputStream in, long maximum) {
+        CountedStream(ServletInputStream in, long maximum) {
             this.in = in;
             left = maximum;
         }

@@ -19,7 +19,7 @@ import org.springframework.context.support.ResourceBundleMessageSource;
  * <p>Cost: a sentence is parsed once for each language.
  */
 final class Bundles extends ResourceBundleMessageSource {
-    private final Map<Sentence, Parsed> parsed = new ConcurrentHashMap<>();
+    private final Map<Sentence, ParsedMessage> parsed = new ConcurrentHashMap<>();
 
     private static final Pattern PLURAL = Pattern.compile("\\{(\\d+), plural");
 
@@ -30,13 +30,13 @@ final class Bundles extends ResourceBundleMessageSource {
      *
      * @param counted the arguments that decide between one and several; any other number is printed as it is, ungrouped
      */
-    private record Parsed(MessageFormat format, Set<Integer> counted) {
-        static Parsed of(String pattern, Locale locale) {
+    private record ParsedMessage(MessageFormat format, Set<Integer> counted) {
+        static ParsedMessage of(String pattern, Locale locale) {
             Set<Integer> counted = PLURAL.matcher(pattern)
                     .results()
                     .map(each -> Integer.valueOf(each.group(1)))
                     .collect(Collectors.toSet());
-            return new Parsed(new MessageFormat(pattern, locale), counted);
+            return new ParsedMessage(new MessageFormat(pattern, locale), counted);
         }
 
         String say(Object[] given) {
@@ -74,13 +74,13 @@ final class Bundles extends ResourceBundleMessageSource {
         if (code == null || locale == null) {
             return null;
         }
-        Parsed sentence = parsed.get(new Sentence(code, locale));
+        ParsedMessage sentence = parsed.get(new Sentence(code, locale));
         if (sentence == null) {
             String pattern = resolveCodeWithoutArguments(code, locale);
             if (pattern == null) {
                 return null;
             }
-            sentence = Parsed.of(pattern, locale);
+            sentence = ParsedMessage.of(pattern, locale);
             parsed.put(new Sentence(code, locale), sentence);
         }
         return sentence.say(arguments == null ? new Object[0] : arguments);

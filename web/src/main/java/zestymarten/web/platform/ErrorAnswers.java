@@ -67,7 +67,7 @@ class ErrorAnswers {
     }
 
     @ExceptionHandler
-    Object refused(Refused refused, HttpServletRequest request, HttpServletResponse response) {
+    Object refused(Refusal refused, HttpServletRequest request, HttpServletResponse response) {
         return answer(HttpStatus.UNPROCESSABLE_CONTENT, refused.problems(), request, response);
     }
 

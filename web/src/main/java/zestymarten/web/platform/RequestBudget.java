@@ -76,21 +76,21 @@ class RequestBudget extends OncePerRequestFilter {
                 } catch (IOException e) {
                     throw new UncheckedIOException(e);
                 } catch (ServletException e) {
-                    throw new Wrapped(e);
+                    throw new WrappedFailure(e);
                 }
             });
         } catch (UncheckedIOException e) {
             throw e.getCause();
-        } catch (Wrapped e) {
+        } catch (WrappedFailure e) {
             throw e.cause;
         }
     }
 
-    private static final class Wrapped extends RuntimeException {
+    private static final class WrappedFailure extends RuntimeException {
         private static final long serialVersionUID = 1;
         private final transient ServletException cause;
 
-        Wrapped(ServletException cause) {
+        WrappedFailure(ServletException cause) {
             super(cause);
             this.cause = cause;
         }

@@ -32,8 +32,8 @@ import zestymarten.web.drawing.LeadDrawing;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.Prints;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Refusal;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.unit.UnitLine;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
@@ -64,7 +64,7 @@ class BatchController {
     String start(
             @RequestParam(defaultValue = "0") long assembly, @RequestParam Map<String, String> fields, Model model) {
         if (fields.containsKey("sheet")) {
-            Map<String, String> kept = days.kept(Typed.number(fields.get("sheet")));
+            Map<String, String> kept = days.kept(TypedForm.number(fields.get("sheet")));
             return "redirect:/batch-test/" + kept.get("day") + "?position=" + kept.get("position");
         }
         String search = fields.getOrDefault("search", "").strip();
@@ -79,7 +79,7 @@ class BatchController {
         model.addAttribute("days", days.last());
         model.addAttribute("assembly", chosen);
         model.addAttribute("tags", String.join("\n", tags(chosen)));
-        coupled(new Typed(fields), model);
+        coupled(new TypedForm(fields), model);
         return "portable/start";
     }
 
@@ -91,7 +91,7 @@ class BatchController {
                 .toList();
     }
 
-    private static void coupled(Typed typed, Model model) {
+    private static void coupled(TypedForm typed, Model model) {
         Optional<CoupledLeads> row = Optional.empty();
         if (typed.has("row")) {
             int leads = (int) typed.figure("row", 5);
@@ -112,7 +112,7 @@ class BatchController {
         model.addAttribute("couplings", row.map(each -> couplings(each, typed)).orElse(List.of()));
     }
 
-    private static OptionalDouble ohm(String field, Typed typed) {
+    private static OptionalDouble ohm(String field, TypedForm typed) {
         if (!typed.has(field)) {
             return OptionalDouble.empty();
         }
@@ -126,7 +126,7 @@ class BatchController {
         return OptionalDouble.empty();
     }
 
-    private static List<Coupling> couplings(CoupledLeads row, Typed typed) {
+    private static List<Coupling> couplings(CoupledLeads row, TypedForm typed) {
         boolean sought = typed.has("k" + row.leads());
         return IntStream.rangeClosed(1, row.leads())
                 .mapToObj(lead -> new Coupling(
@@ -139,7 +139,7 @@ class BatchController {
 
     @PostMapping("/batch-test")
     String begin(@RequestParam Map<String, String> fields, Principal who) {
-        Typed typed = new Typed(fields);
+        TypedForm typed = new TypedForm(fields);
         long assembly = (long) typed.figure("assembly", 0);
         long meter = (long) typed.figure("meter", 0);
         DayRow row = new DayRow(
@@ -165,7 +165,7 @@ class BatchController {
             typed.refuse("batch test", Message.of("batch_controller.expected_leads_most_test"));
         }
         if (!typed.isSound()) {
-            throw new Refused(typed.problems());
+            throw new Refusal(typed.problems());
         }
         return "redirect:/batch-test/" + days.begin(row, typed.text("tags"), who.getName());
     }
@@ -196,7 +196,7 @@ class BatchController {
                 .filter(each -> ours && each.tag().equalsIgnoreCase(tag))
                 .findFirst()
                 .map(each -> "redirect:/batch-test/" + id + "?position=" + each.position())
-                .orElseThrow(() -> new Refused(
+                .orElseThrow(() -> new Refusal(
                         "code",
                         Message.of(
                                 "batch_controller.not_this_batch_expected",

@@ -20,7 +20,7 @@ import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 import zestymarten.web.unit.DueDate;
 import zestymarten.web.unit.UnitRow;
@@ -87,10 +87,10 @@ class BatchTests {
                 .distinct()
                 .toList();
         if (clean.isEmpty() || clean.size() > MAX_LEADS) {
-            throw new Refused("tags", Message.of("batch_tests.read_tags_expected_line", clean.size(), MAX_LEADS));
+            throw new Refusal("tags", Message.of("batch_tests.read_tags_expected_line", clean.size(), MAX_LEADS));
         }
         clean.stream().filter(each -> each.length() > LONGEST_TAG).findFirst().ifPresent(each -> {
-            throw new Refused("tags", Message.of("batch_tests.tag_longer_than_characters", each, LONGEST_TAG));
+            throw new Refusal("tags", Message.of("batch_tests.tag_longer_than_characters", each, LONGEST_TAG));
         });
         long id = mapper.insert(new DayRow(
                 0,

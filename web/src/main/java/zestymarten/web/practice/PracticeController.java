@@ -25,7 +25,7 @@ import zestymarten.simulator.practice.Session;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.RecommendationWords;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** The practice room. Whoever is signed in practises for themselves. */
@@ -113,7 +113,7 @@ class PracticeController {
     String chance(@RequestParam long assembly, @RequestParam(defaultValue = "") String seed, Principal who) {
         String typed = seed.strip();
         if (!typed.isEmpty() && !typed.matches(SEED)) {
-            throw new Refused("seed", Message.of("practice_controller.seed", typed));
+            throw new Refusal("seed", Message.of("practice_controller.seed", typed));
         }
         long number = typed.isEmpty() ? new SplittableRandom().nextLong(SEEDS) : Long.parseLong(typed);
         return "redirect:/practice/" + practices.begin(assembly, number, who.getName());

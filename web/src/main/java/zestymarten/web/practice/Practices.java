@@ -19,7 +19,7 @@ import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** Practice sessions: started, done action by action, handed back. */
 @Service
@@ -56,7 +56,7 @@ class Practices {
         Revision revision = assemblies.latest(assemblyId);
         Assembly assembly = revision.assembly();
         if (!Chance.isPossible(assembly) || assembly.conductors().size() > MAX_WIRES) {
-            throw new Refused(
+            throw new Refusal(
                     "assembly",
                     Message.of(
                             "practices.this_assembly_has_wires",
@@ -101,7 +101,7 @@ class Practices {
      * Does something.
      *
      * @param count how many actions the sender knows of, so that nothing is done twice
-     * @throws Refused if it is nothing that can be done, or not now
+     * @throws Refusal if it is nothing that can be done, or not now
      * @throws Conflict if the sender does not know all of them
      */
     @Transactional
@@ -113,12 +113,12 @@ class Practices {
             throw new Conflict(Message.of("practices.something_was_done_this"));
         }
         if (done >= MAX_ACTIONS) {
-            throw new Refused("", Message.of("practices.that_was_acts_finish", MAX_ACTIONS));
+            throw new Refusal("", Message.of("practices.that_was_acts_finish", MAX_ACTIONS));
         }
         PracticeAction action = PracticeAction.of(typed)
-                .orElseThrow(() -> new Refused("", Message.of("practices.not_accepted_expected", typed)));
+                .orElseThrow(() -> new Refusal("", Message.of("practices.not_accepted_expected", typed)));
         before.session().objection(action).ifPresent(objection -> {
-            throw new Refused("", objection);
+            throw new Refusal("", objection);
         });
         mapper.insertAction(id, count + 1, action.text(), now());
         PracticeState after = find(id, trainee);

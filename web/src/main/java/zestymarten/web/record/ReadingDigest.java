@@ -19,7 +19,7 @@ import zestymarten.web.record.RecordResult.ReadingLine;
  * @param all how many readings there are
  * @param left how many more that are no plain pass stand in the annex alone
  */
-record ReadingDigest(List<ReadingLine> shown, List<Passed> passed, int all, int left) {
+record ReadingDigest(List<ReadingLine> shown, List<PassedReadings> passed, int all, int left) {
     /** A certificate of so many readings is still read by somebody. */
     private static final int MAX = 400;
 
@@ -29,7 +29,7 @@ record ReadingDigest(List<ReadingLine> shown, List<Passed> passed, int all, int 
      * @param span from the lowest to the highest corrected figure; empty where none has a figure
      * @param numbers those of the first and the last
      */
-    record Passed(String stage, int count, String span, String numbers) {}
+    record PassedReadings(String stage, int count, String span, String numbers) {}
 
     static ReadingDigest of(List<ReadingLine> all) {
         if (all.size() <= MAX) {
@@ -53,10 +53,10 @@ record ReadingDigest(List<ReadingLine> shown, List<Passed> passed, int all, int 
                 Math.max(0, others.size() - MAX));
     }
 
-    private static Passed passed(String stage, List<ReadingLine> lines) {
+    private static PassedReadings passed(String stage, List<ReadingLine> lines) {
         OptionalDouble minimum = figures(lines).min();
         OptionalDouble maximum = figures(lines).max();
-        return new Passed(
+        return new PassedReadings(
                 stage,
                 lines.size(),
                 minimum.isEmpty()

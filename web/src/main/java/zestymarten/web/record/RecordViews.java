@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import zestymarten.core.analysis.Implied;
+import zestymarten.core.analysis.ImpliedPairs;
 import zestymarten.core.assembly.Terminal;
 import zestymarten.core.judgement.Expectation;
 import zestymarten.core.judgement.Judgement;
@@ -89,7 +89,7 @@ class RecordViews {
                 test.entries().stream().map(entry -> reading(test, entry)).toList());
     }
 
-    private static String implied(Implied.ImpliedPair pair) {
+    private static String implied(ImpliedPairs.ImpliedPair pair) {
         return Words.say(
                 "record_views.from_no",
                 pair.a(),

@@ -18,7 +18,7 @@ import zestymarten.core.testrun.UnitState;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.AuditEvent;
 import zestymarten.web.platform.Conflict;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
@@ -81,7 +81,7 @@ class Releases {
             List<Problem> problems = new ArrayList<>();
             DueDate due = new DueDate(date(today, problems), hours(problems), cycles(problems));
             if (!problems.isEmpty()) {
-                throw new Refused(problems);
+                throw new Refusal(problems);
             }
             return due;
         }
@@ -127,14 +127,14 @@ class Releases {
     /**
      * Decides on the unit of a run that is ended.
      *
-     * @throws Refused if the outcome does not allow it
+     * @throws Refusal if the outcome does not allow it
      */
     @Transactional
     public void decide(long runId, Decision decision, DueForm form, String note, String by, boolean lead) {
         RunSnapshot run = held(runId);
         DueDate due = form.read(LocalDate.now(clock));
         decision.refusal(outcome(run), lead, due.isSaid()).ifPresent(reason -> {
-            throw new Refused("decision", reason);
+            throw new Refusal("decision", reason);
         });
         mapper.insert(new ReleaseRow(
                 runId,
@@ -191,7 +191,7 @@ class Releases {
         try {
             decide(run, decision, due, "", by, false);
             return Optional.empty();
-        } catch (Refused e) {
+        } catch (Refusal e) {
             return Optional.of(e.problems().get(0).what());
         }
     }
@@ -204,7 +204,7 @@ class Releases {
         boolean own = by.equals(run.startedBy())
                 || run.ended().filter(end -> end.by().equals(by)).isPresent();
         if (own) {
-            throw new Refused("", Message.of("releases.you_made_this_test"));
+            throw new Refusal("", Message.of("releases.you_made_this_test"));
         }
         if (before.signOff().isPresent()) {
             return;
@@ -243,7 +243,7 @@ class Releases {
     private static String checked(String note) {
         String text = note.strip();
         if (text.length() > LONGEST_NOTE) {
-            throw new Refused("note", Message.of("releases.that_characters_use_most", text.length(), LONGEST_NOTE));
+            throw new Refusal("note", Message.of("releases.that_characters_use_most", text.length(), LONGEST_NOTE));
         }
         return text;
     }

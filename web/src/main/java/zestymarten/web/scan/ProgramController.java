@@ -24,8 +24,8 @@ import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.drawing.StaveDrawing;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Refusal;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.testrun.TestRuns;
 
 /** The scanning program of an assembly before there is a test: chosen, checked, taken away with the map of the points. */
@@ -40,7 +40,7 @@ class ProgramController {
 
     @GetMapping
     String page(@PathVariable long id, @RequestParam Map<String, String> fields, Model model) {
-        Typed typed = new Typed(fields);
+        TypedForm typed = new TypedForm(fields);
         Revision revision = assemblies.latest(id);
         List<ScanAction.MeasureContacts> voltages = new ProgramForm(typed).voltages();
         Design design = Design.of(revision.assembly(), TestRuns.USUAL.ambientC());
@@ -65,11 +65,11 @@ class ProgramController {
 
     @GetMapping("/program.csv")
     ResponseEntity<byte[]> program(@PathVariable long id, @RequestParam Map<String, String> fields) {
-        Typed typed = new Typed(fields);
+        TypedForm typed = new TypedForm(fields);
         Assembly assembly = assemblies.latest(id).assembly();
         List<ScanAction.MeasureContacts> voltages = new ProgramForm(typed).voltages();
         if (!typed.isSound()) {
-            throw new Refused(typed.problems());
+            throw new Refusal(typed.problems());
         }
         ScanProgram program = ScanProgram.of(Design.of(assembly, TestRuns.USUAL.ambientC()), TestRuns.USUAL, voltages);
         return file(assembly, "program", ProgramText.write(program));

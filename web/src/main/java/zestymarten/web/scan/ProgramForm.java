@@ -9,16 +9,16 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.scan.ScanAction;
 import zestymarten.core.scan.ScanVoltage;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 
 /** The form of a program before any test: which voltages, how long, with which limits, in which order. */
 final class ProgramForm {
     private static final double MILLI = 1e-3;
     private static final double MEGA = 1e6;
 
-    private final Typed typed;
+    private final TypedForm typed;
 
-    ProgramForm(Typed typed) {
+    ProgramForm(TypedForm typed) {
         this.typed = typed;
     }
 

@@ -29,7 +29,7 @@ import zestymarten.core.testrun.TestRun;
 import zestymarten.web.drawing.StaveDrawing;
 import zestymarten.web.meter.StandIns;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
@@ -68,7 +68,7 @@ class ScanController {
                     ? Double.parseDouble(dwell.replace(',', '.'))
                     : Double.NaN;
             if (!(seconds >= 1 && seconds <= 3600)) {
-                throw new Refused("dwell", Message.of("scan_form.not_accepted_expected_seconds", dwell));
+                throw new Refusal("dwell", Message.of("scan_form.not_accepted_expected_seconds", dwell));
             }
             return seconds;
         }
@@ -78,10 +78,10 @@ class ScanController {
                 return Optional.empty();
             }
             if (program.length() > LONGEST) {
-                throw new Refused("program", Message.of("scan_form.program_longer_than_characters", LONGEST));
+                throw new Refusal("program", Message.of("scan_form.program_longer_than_characters", LONGEST));
             }
             List<Problem> problems = new ArrayList<>();
-            return Optional.of(ProgramText.read(program, problems).orElseThrow(() -> new Refused(problems)));
+            return Optional.of(ProgramText.read(program, problems).orElseThrow(() -> new Refusal(problems)));
         }
     }
 

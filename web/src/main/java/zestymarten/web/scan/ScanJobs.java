@@ -15,7 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.scan.ScanProgram;
 import zestymarten.web.meter.StandIns;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /**
@@ -80,7 +80,7 @@ class ScanJobs implements DisposableBean {
     /**
      * Starts a scan; its parameters are those of {@link Scans#scan}.
      *
-     * @throws Refused if nothing may be measured yet, or a scan of the test, or on the tester, is under way
+     * @throws Refusal if nothing may be measured yet, or a scan of the test, or on the tester, is under way
      */
     void start(
             long runId,
@@ -95,9 +95,9 @@ class ScanJobs implements DisposableBean {
         String tester = StandIns.NAMES.contains(address) ? null : address;
         Long id = mapper.insert(runId, tester, by, clock.instant());
         if (id == null) {
-            throw new Refused("", Message.of("scan_jobs.under_way"));
+            throw new Refusal("", Message.of("scan_jobs.under_way"));
         }
-        Following following = new Following(id);
+        JobScanWatch following = new JobScanWatch(id);
         threads.execute(() -> {
             String stopped = stopped(() -> scans.scan(runId, program, zeros, address, dwellS, secured, by, following)
                     .stopped());
@@ -110,7 +110,7 @@ class ScanJobs implements DisposableBean {
     private static String stopped(Supplier<String> scan) {
         try {
             return scan.get();
-        } catch (Refused refused) {
+        } catch (Refusal refused) {
             return Words.say(refused.problems().get(0).what());
         } catch (RuntimeException e) {
             LOG.error("A scan ended by a fault of the program", e);
@@ -145,13 +145,13 @@ class ScanJobs implements DisposableBean {
     }
 
     /** Saves how far a scan is, and hears whether it has to end. Used by the thread of its scan alone. */
-    private final class Following implements ScanWatch {
+    private final class JobScanWatch implements ScanWatch {
         private final long id;
         private List<ScanReading> reads = List.of();
         private int saved;
         private long next;
 
-        Following(long id) {
+        JobScanWatch(long id) {
             this.id = id;
         }
 

@@ -16,16 +16,16 @@ import zestymarten.core.judgement.Quantity;
 import zestymarten.core.scan.Points;
 import zestymarten.core.scan.ScanAction;
 import zestymarten.core.scan.ScanContact;
+import zestymarten.core.scan.ScanMeasurement;
 import zestymarten.core.scan.ScanProgram;
 import zestymarten.core.scan.ScanVoltage;
-import zestymarten.core.scan.Taken;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.meter.InstrumentReading;
 import zestymarten.web.meter.Talk;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** One program carried out once. */
@@ -86,7 +86,7 @@ final class ScanPass {
     }
 
     /** The step of the test that a measurement makes; empty where the test has none, or has it at another voltage. */
-    private Optional<TestStep.Measurement> step(Taken now) {
+    private Optional<TestStep.Measurement> step(ScanMeasurement now) {
         String key = key(now.a(), now.b(), now.state());
         return now.measure().voltage().isEmpty()
                 ? Optional.ofNullable(steps.get(key))
@@ -140,7 +140,7 @@ final class ScanPass {
 
     /** Why it stopped before its end; empty where it did not. */
     String on(String address) {
-        Iterator<Taken> taken = program.taken(points).iterator();
+        Iterator<ScanMeasurement> taken = program.taken(points).iterator();
         try (Talk talk = scans.opened(address, runId, points)) {
             ScannerVoltage tester = new ScannerVoltage(talk, address, watch, reads);
             for (ScanAction action : program.actions()) {
@@ -148,7 +148,7 @@ final class ScanPass {
                     return Words.say("pass.set_switches_relays_then", await.state());
                 }
                 if (action instanceof ScanAction.MeasureContacts measure) {
-                    Taken now = taken.next();
+                    ScanMeasurement now = taken.next();
                     if (measure.voltage().isPresent() && !continuous) {
                         return Words.say("pass.something_has_not_passed");
                     }
@@ -195,7 +195,8 @@ final class ScanPass {
         return contacts.stream().map(ScanContact::toString).collect(Collectors.joining(","));
     }
 
-    private ScanReading measured(Talk talk, ScannerVoltage tester, ScanAction.MeasureContacts measure, Taken now) {
+    private ScanReading measured(
+            Talk talk, ScannerVoltage tester, ScanAction.MeasureContacts measure, ScanMeasurement now) {
         boolean ohms = measure.voltage().isEmpty();
         InstrumentReading read =
                 measure.voltage().map(voltage -> tester.read(measure, voltage)).orElseGet(() -> ofMeter(talk, now));
@@ -216,7 +217,7 @@ final class ScanPass {
     }
 
     /** Resistance between the buses, less what relays and adapter have. */
-    private InstrumentReading ofMeter(Talk talk, Taken now) {
+    private InstrumentReading ofMeter(Talk talk, ScanMeasurement now) {
         double read = talk.figure("MEAS:RES?");
         double paths = zeros.of(now.a(), points) + zeros.of(now.b(), points);
         return read >= InstrumentReading.OVER_RANGE
@@ -238,7 +239,7 @@ final class ScanPass {
     private void mustGoOn(Talk talk, ScannerVoltage tester) {
         try {
             tester.follow(true);
-        } catch (Refused ended) {
+        } catch (Refusal ended) {
             talk.command(ALL_OPEN);
             throw ended;
         }

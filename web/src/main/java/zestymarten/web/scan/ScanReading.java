@@ -3,7 +3,7 @@ package zestymarten.web.scan;
 import java.util.List;
 import java.util.stream.Stream;
 import zestymarten.core.assembly.Terminal;
-import zestymarten.core.scan.Taken;
+import zestymarten.core.scan.ScanMeasurement;
 import zestymarten.web.drawing.StaveDrawing;
 
 /**
@@ -20,7 +20,7 @@ record ScanReading(List<String> a, List<String> b, boolean live, String shown, b
         b = List.copyOf(b);
     }
 
-    static ScanReading of(Taken taken, String shown, boolean within, boolean kept) {
+    static ScanReading of(ScanMeasurement taken, String shown, boolean within, boolean kept) {
         return new ScanReading(
                 names(taken.a().stream()),
                 names(taken.b().stream()),

@@ -9,7 +9,7 @@ import zestymarten.core.scan.ScanAction;
 import zestymarten.core.scan.ScanVoltage;
 import zestymarten.web.meter.InstrumentReading;
 import zestymarten.web.meter.Talk;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** The test voltage of a scanner's tester: risen, held, read, off, and nothing left before anything is switched. */
 final class ScannerVoltage {
@@ -43,7 +43,7 @@ final class ScannerVoltage {
             left = voltsLeft();
         }
         if (left.orElse(0) > DEAD_UP_TO_V) {
-            throw new Refused("", Message.of("pass.still_charged", Message.figure(left.getAsDouble(), "V")));
+            throw new Refusal("", Message.of("pass.still_charged", Message.figure(left.getAsDouble(), "V")));
         }
         return left;
     }
@@ -62,7 +62,7 @@ final class ScannerVoltage {
     private void ramp(ScanVoltage voltage) {
         String answer = talk.answer("SOUR:VOLT:RAMP " + voltage.rampS());
         if (!answer.matches("[+]?0,.*") && voltage.rampS() > ScanVoltage.USUAL_RAMP_S) {
-            throw new Refused("", Message.of("pass.no_ramp", address, Message.figure(voltage.rampS(), "s"), answer));
+            throw new Refusal("", Message.of("pass.no_ramp", address, Message.figure(voltage.rampS(), "s"), answer));
         }
     }
 
@@ -93,7 +93,7 @@ final class ScannerVoltage {
     void follow(boolean mayEnd) {
         Optional<Message> end = watch.endOf(reads);
         if (mayEnd && end.isPresent()) {
-            throw new Refused("", end.get());
+            throw new Refusal("", end.get());
         }
     }
 
@@ -118,7 +118,7 @@ final class ScannerVoltage {
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new Refused("", Message.of("pass.scan_was_interrupted"));
+            throw new Refusal("", Message.of("pass.scan_was_interrupted"));
         }
     }
 }

@@ -24,7 +24,7 @@ import zestymarten.core.testrun.TestRun;
 import zestymarten.web.meter.InstrumentReading;
 import zestymarten.web.meter.Instruments;
 import zestymarten.web.meter.Talk;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.RunSnapshot;
 import zestymarten.web.testrun.TestRuns;
@@ -63,7 +63,7 @@ class Scans {
         Points points = Points.of(runs.find(runId).test().design().assembly());
         int count = points.terminals().size();
         if (count < FEWEST_POINTS) {
-            throw new Refused("", Message.of("scans.zero_each_point_takes", count));
+            throw new Refusal("", Message.of("scans.zero_each_point_takes", count));
         }
         try (Talk talk = opened(address, runId, points)) {
             talk.hands(List.of("SIM:PLUG ON"));
@@ -75,7 +75,7 @@ class Scans {
             LinkedFarEnds paths = LinkedFarEnds.of(count, reads);
             List<Double> ohms = new ArrayList<>();
             for (int i = 0; i < count; i++) {
-                ohms.add(paths.ohm(i).orElseThrow(() -> new Refused("", Message.of("scans.not_every_point_reads"))));
+                ohms.add(paths.ohm(i).orElseThrow(() -> new Refusal("", Message.of("scans.not_every_point_reads"))));
             }
             double again = pair(talk, 1, 2).ohm().orElse(0);
             talk.hands(List.of("SIM:PLUG OFF"));
@@ -109,7 +109,7 @@ class Scans {
      * @param secured whether it is said that electronics are out, barriers up and a second person informed: before that
      *     no voltage is switched on
      * @param watch hears how far it is, and may end it
-     * @throws Refused if nothing may be measured yet, the scanner does not answer or the watch ends it; what was read before
+     * @throws Refusal if nothing may be measured yet, the scanner does not answer or the watch ends it; what was read before
      *     is saved
      */
     Scan scan(
@@ -155,12 +155,12 @@ class Scans {
     void mustBeAllowed(long runId) {
         RunSnapshot run = runs.find(runId);
         if (!run.isUnderWay()) {
-            throw new Refused("", Message.of("scans.this_test_was_ended"));
+            throw new Refusal("", Message.of("scans.this_test_was_ended"));
         }
         boolean ready =
                 run.test().steps(Stage.PREPARE).allMatch(step -> run.test().isDone(step));
         if (!ready) {
-            throw new Refused("", Message.of("scans.not_proved_dead_yet"));
+            throw new Refusal("", Message.of("scans.not_proved_dead_yet"));
         }
     }
 
@@ -179,7 +179,7 @@ class Scans {
     TestRun enter(long runId, TestRun test, TestStep step, String typed, String by) {
         RunEntries.EntryAnswer answer = entries.enter(
                 runId,
-                new RunEntries.Sent(UUID.randomUUID(), step, test.nextAttempt(step), typed, OptionalInt.empty()),
+                new RunEntries.SentEntry(UUID.randomUUID(), step, test.nextAttempt(step), typed, OptionalInt.empty()),
                 by);
         return answer instanceof RunEntries.EntryAnswer.EntryKept kept
                 ? kept.run().test()

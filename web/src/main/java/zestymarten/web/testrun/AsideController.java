@@ -21,7 +21,7 @@ import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.RecordedSymptoms;
 import zestymarten.core.testrun.TestRun;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** What is entered beside the steps of a run: the symptoms, a repair, the list of what is to be restored. */
 @Controller
@@ -87,9 +87,9 @@ class AsideController {
         return "redirect:/runs/" + id;
     }
 
-    private static RunEntries.Sent sent(UUID token, TestStep step, int attempt, String words) {
+    private static RunEntries.SentEntry sent(UUID token, TestStep step, int attempt, String words) {
         UUID entry = UUID.nameUUIDFromBytes((token + " " + step).getBytes(StandardCharsets.UTF_8));
-        return new RunEntries.Sent(entry, step, attempt, words, OptionalInt.empty());
+        return new RunEntries.SentEntry(entry, step, attempt, words, OptionalInt.empty());
     }
 
     /** A repair, with the readings of what remains of a broken wire where they were taken for it. */
@@ -106,7 +106,7 @@ class AsideController {
             @RequestParam(defaultValue = "") List<String> length,
             @RequestParam(name = "length_ohm", defaultValue = "") List<String> lengthOhm,
             Principal who) {
-        List<RunEntries.Sent> remains = new ArrayList<>();
+        List<RunEntries.SentEntry> remains = new ArrayList<>();
         TestRun test = runs.find(id).test();
         for (int i = 0; i < Math.min(length.size(), lengthOhm.size()); i++) {
             if (!lengthOhm.get(i).isBlank()) {
@@ -136,10 +136,10 @@ class AsideController {
         boolean purpose = action == ManualAction.PURPOSE;
         boolean named = NAMED.containsKey(action);
         if (!named && !purpose && action != ManualAction.ZERO_DRIFTS && action != ManualAction.HALVES) {
-            throw new Refused("", Message.of("aside_controller.page_sent_something_that"));
+            throw new Refusal("", Message.of("aside_controller.page_sent_something_that"));
         }
         if (named && (subject.isEmpty() || subject.length() > LONGEST_NAME)) {
-            throw new Refused(
+            throw new Refusal(
                     "",
                     Message.of(
                             "aside_controller.you_entered_characters_most",
@@ -173,7 +173,7 @@ class AsideController {
     String open(@PathVariable long id, @RequestParam UUID token, @RequestParam String what, Principal who) {
         String subject = what.strip();
         if (subject.isEmpty() || subject.length() > 80) {
-            throw new Refused("", Message.of("aside_controller.enter_few_words_what"));
+            throw new Refusal("", Message.of("aside_controller.enter_few_words_what"));
         }
         TestStep step = new TestStep.ManualStep(ManualAction.OPENED, FormerSubjects.now(ManualAction.OPENED, subject));
         int attempt = runs.find(id).test().nextAttempt(step);

@@ -20,33 +20,33 @@ class DerivedJobs {
     private static final long MAX_ENTRIES = 200_000;
     private static final int MIN_WEIGHT = 50;
 
-    private final Cache<Long, Derived> jobs = Caffeine.newBuilder()
+    private final Cache<Long, DerivedTest> jobs = Caffeine.newBuilder()
             .maximumWeight(MAX_ENTRIES)
-            .weigher((Long id, Derived derived) ->
+            .weigher((Long id, DerivedTest derived) ->
                     MIN_WEIGHT + derived.test().entries().size())
             .expireAfterAccess(Duration.ofMinutes(30))
             .build();
 
-    private record Derived(String pulse, TestRun test) {}
+    private record DerivedTest(String pulse, TestRun test) {}
 
     /** The test as it stands at a pulse; empty where this node has not derived it. */
     Optional<TestRun> get(long runId, @Nullable String pulse) {
         return Optional.ofNullable(jobs.getIfPresent(runId))
                 .filter(each -> each.pulse().equals(pulse))
-                .map(Derived::test);
+                .map(DerivedTest::test);
     }
 
     void put(long runId, String pulse, TestRun test) {
         boolean writes = TransactionSynchronizationManager.isSynchronizationActive()
                 && !TransactionSynchronizationManager.isCurrentTransactionReadOnly();
         if (!writes) {
-            jobs.put(runId, new Derived(pulse, test));
+            jobs.put(runId, new DerivedTest(pulse, test));
             return;
         }
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-                jobs.put(runId, new Derived(pulse, test));
+                jobs.put(runId, new DerivedTest(pulse, test));
             }
         });
     }

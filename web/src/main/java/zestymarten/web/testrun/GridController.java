@@ -21,7 +21,7 @@ import zestymarten.core.testrun.TestRun;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.Prints;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** The run on paper: a job sheet with blanks, and the grid into which its readings are entered afterwards. */
@@ -99,7 +99,7 @@ class GridController {
             Principal who,
             Model model) {
         if (key.size() != typed.size() || key.size() != meaning.size()) {
-            throw new Refused("", Message.of("grid_controller.page_sent_grid_that"));
+            throw new Refusal("", Message.of("grid_controller.page_sent_grid_that"));
         }
         Map<String, GridLeft> left = new java.util.HashMap<>();
         int kept = 0;
@@ -124,7 +124,7 @@ class GridController {
             int attempt = runs.find(id).test().nextAttempt(step);
             OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);
             RunEntries.EntryAnswer answer =
-                    entries.enter(id, new RunEntries.Sent(entry, step, attempt, ticked ? "" : text, choice), by);
+                    entries.enter(id, new RunEntries.SentEntry(entry, step, attempt, ticked ? "" : text, choice), by);
             if (answer instanceof RunEntries.EntryAnswer.MeaningQuestion question) {
                 return new GridLeft(
                         text,
@@ -134,7 +134,7 @@ class GridController {
                         Words.say(question.ambiguous().question()));
             }
             return GridLeft.NOTHING;
-        } catch (Refused | Conflict e) {
+        } catch (Refusal | Conflict e) {
             return new GridLeft(text, List.of(), String.valueOf(e.getMessage()));
         }
     }

@@ -8,12 +8,12 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.finding.FaultHistory;
-import zestymarten.core.limit.Learnt;
+import zestymarten.core.limit.LearntResistance;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.core.testrun.Learner;
 import zestymarten.web.platform.AuditEvent;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** What good units of an assembly teach about it, for wires of which nothing else says what they may read. */
@@ -38,7 +38,7 @@ class Learning {
 
     /** What the good units of an assembly teach now, by conductor; nothing is kept. */
     @Transactional(readOnly = true)
-    public Map<String, Learnt> taught(long assemblyId) {
+    public Map<String, LearntResistance> taught(long assemblyId) {
         return Learner.of(runs.all(mapper.goodRuns(assemblyId, MAX_UNITS)).stream()
                 .map(RunSnapshot::test)
                 .toList());
@@ -46,15 +46,16 @@ class Learning {
 
     /** What is in force for an assembly: learnt before, and used by every run that starts from now on. */
     @Transactional(readOnly = true)
-    public Map<String, Learnt> inForce(long assemblyId) {
+    public Map<String, LearntResistance> inForce(long assemblyId) {
         Long latest = mapper.latest(assemblyId);
         return latest == null ? Map.of() : read(mapper.wires(latest));
     }
 
-    static Map<String, Learnt> read(List<LearntWire> wires) {
-        Map<String, Learnt> learnt = new LinkedHashMap<>();
+    static Map<String, LearntResistance> read(List<LearntWire> wires) {
+        Map<String, LearntResistance> learnt = new LinkedHashMap<>();
         wires.forEach(each -> learnt.put(
-                each.conductorId(), new Learnt(each.units(), Ohms.of(each.meanOhm()), Ohms.of(each.spreadOhm()))));
+                each.conductorId(),
+                new LearntResistance(each.units(), Ohms.of(each.meanOhm()), Ohms.of(each.spreadOhm()))));
         return learnt;
     }
 
@@ -81,16 +82,16 @@ class Learning {
      * Puts in force what the good units teach now.
      *
      * @param withFaults whether the diagnosis is to begin with the faults that units had
-     * @throws Refused if nothing was learnt
+     * @throws Refusal if nothing was learnt
      */
     @Transactional
     public void learn(long assemblyId, boolean withFaults, String by) {
-        Map<String, Learnt> taught = taught(assemblyId);
+        Map<String, LearntResistance> taught = taught(assemblyId);
         FaultHistory history = withFaults ? found(assemblyId) : FaultHistory.NONE;
         if (taught.isEmpty()
                 && history.tests() == 0
                 && historyInForce(assemblyId).tests() == 0) {
-            throw new Refused("", Message.of("learning.no_wire_was_measured"));
+            throw new Refusal("", Message.of("learning.no_wire_was_measured"));
         }
         long id = mapper.insert(assemblyId, by, clock.instant(), history.tests());
         List<LearntWire> wires = taught.entrySet().stream()

@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.finding.FaultHistory;
 import zestymarten.core.finding.Finding;
-import zestymarten.core.limit.Learnt;
+import zestymarten.core.limit.LearntResistance;
 import zestymarten.core.quantity.Ohms;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.platform.Words;
@@ -39,8 +39,8 @@ class LearntController {
 
     @GetMapping("/assemblies/{id}/learnt")
     String learnt(@PathVariable long id, Model model) {
-        Map<String, Learnt> taught = learning.taught(id);
-        Map<String, Learnt> inForce = learning.inForce(id);
+        Map<String, LearntResistance> taught = learning.taught(id);
+        Map<String, LearntResistance> inForce = learning.inForce(id);
         Set<String> wires = new LinkedHashSet<>(taught.keySet());
         wires.addAll(inForce.keySet());
         List<LearntWireView> views = new ArrayList<>();
@@ -58,7 +58,8 @@ class LearntController {
         return "testrun/learnt";
     }
 
-    private static LearntWireView view(String wire, Optional<Learnt> taught, Optional<Learnt> inForce) {
+    private static LearntWireView view(
+            String wire, Optional<LearntResistance> taught, Optional<LearntResistance> inForce) {
         return new LearntWireView(
                 wire,
                 taught.map(each -> String.valueOf(each.units())).orElse(""),

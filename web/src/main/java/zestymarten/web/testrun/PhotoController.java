@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Picture;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** The photographs of a test: the page, a new one, the content of one. */
 @Controller
@@ -46,7 +46,7 @@ class PhotoController {
             Principal who)
             throws IOException {
         byte[] picture = Picture.of(photo.getBytes())
-                .orElseThrow(() -> new Refused(
+                .orElseThrow(() -> new Refusal(
                         "photo",
                         Message.of(
                                 "photo_controller.not_accepted_expected_photograph",

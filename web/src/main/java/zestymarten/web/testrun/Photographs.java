@@ -10,7 +10,7 @@ import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.Conflict;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** Photographs of units as they were found, kept with their test. */
 @Service
@@ -43,21 +43,21 @@ class Photographs {
     /**
      * Keeps a photograph of a test under way; sending it again changes nothing.
      *
-     * @throws Refused if there are {@value #MAX_PHOTOS} already or the note is too long
+     * @throws Refusal if there are {@value #MAX_PHOTOS} already or the note is too long
      * @throws Conflict if the test was ended
      */
     @Transactional
     public void keep(long run, UUID token, String typed, byte[] picture, String by) {
         String note = typed.strip();
         if (note.length() > LONGEST_NOTE) {
-            throw new Refused("note", Message.of("photographs.say_what_on_most", LONGEST_NOTE));
+            throw new Refusal("note", Message.of("photographs.say_what_on_most", LONGEST_NOTE));
         }
         mapper.lock(run);
         if (!runs.find(run).isUnderWay()) {
             throw new Conflict(Message.of("photographs.this_test_was_ended"));
         }
         if (mapper.photos(run).size() >= MAX_PHOTOS) {
-            throw new Refused("photo", Message.of("photographs.there_photographs_already_which", MAX_PHOTOS));
+            throw new Refusal("photo", Message.of("photographs.there_photographs_already_which", MAX_PHOTOS));
         }
         mapper.insertPhoto(
                 run,

@@ -7,7 +7,7 @@ import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.testplan.TestOptions;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** Ways of testing that are kept with an assembly. */
 @Service
@@ -44,12 +44,12 @@ class Plans {
     /**
      * Keeps a plan; one of the same name is replaced. Runs that began by it stay as they are.
      *
-     * @throws Refused if the name is none
+     * @throws Refusal if the name is none
      */
     @Transactional
     public long keep(long assemblyId, String name, TestOptions approach, String by) {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            throw new Refused("plan_name", Message.of("plans.not_accepted_expected_name", name, LONGEST_NAME));
+            throw new Refusal("plan_name", Message.of("plans.not_accepted_expected_name", name, LONGEST_NAME));
         }
         return mapper.keep(assemblyId, name, ApproachRow.of(approach), by, clock.instant());
     }

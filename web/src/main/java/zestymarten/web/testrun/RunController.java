@@ -23,7 +23,7 @@ import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
 import zestymarten.core.testrun.Entry;
 import zestymarten.core.testrun.StepState;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** The run page and the fragments that keep it current. */
@@ -118,7 +118,7 @@ class RunController {
         RunSnapshot run = runs.find(id);
         TestStep found = run.test()
                 .between(StepForm.terminal(black), StepForm.terminal(red))
-                .orElseThrow(() -> new Refused("", Message.of("run_controller.no_step_this_test", black, red)));
+                .orElseThrow(() -> new Refusal("", Message.of("run_controller.no_step_this_test", black, red)));
         show(model, run, Optional.of(found), Optional.empty(), faces);
         return WORK;
     }
@@ -198,7 +198,7 @@ class RunController {
         OptionalInt choice = meaning < 0 ? OptionalInt.empty() : OptionalInt.of(meaning);
         TestStep step = form.step();
         String answer = ManualStepWords.entered(step, typed);
-        RunEntries.Sent sent = new RunEntries.Sent(entry, step, attempt, answer, choice, where);
+        RunEntries.SentEntry sent = new RunEntries.SentEntry(entry, step, attempt, answer, choice, where);
         return answer(entries.enter(id, sent, who.getName()), faces, response, model);
     }
 
@@ -213,7 +213,7 @@ class RunController {
             Principal who,
             HttpServletResponse response,
             Model model) {
-        RunEntries.Sent sent = new RunEntries.Sent(entry, form.step(), attempt, reason, OptionalInt.empty());
+        RunEntries.SentEntry sent = new RunEntries.SentEntry(entry, form.step(), attempt, reason, OptionalInt.empty());
         return answer(entries.skip(id, sent, who.getName()), faces, response, model);
     }
 

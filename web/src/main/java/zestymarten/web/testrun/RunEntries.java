@@ -23,7 +23,7 @@ import zestymarten.core.testrun.RunFinding;
 import zestymarten.core.testrun.StepState;
 import zestymarten.core.testrun.TestRun;
 import zestymarten.web.platform.Conflict;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /**
@@ -62,8 +62,8 @@ public class RunEntries {
      * @param meaning which of the offered meanings was chosen, where there was a question
      * @param where along the wire it happened; empty where that was not asked
      */
-    public record Sent(UUID id, TestStep step, int attempt, String typed, OptionalInt meaning, String where) {
-        public Sent(UUID id, TestStep step, int attempt, String typed, OptionalInt meaning) {
+    public record SentEntry(UUID id, TestStep step, int attempt, String typed, OptionalInt meaning, String where) {
+        public SentEntry(UUID id, TestStep step, int attempt, String typed, OptionalInt meaning) {
             this(id, step, attempt, typed, meaning, "");
         }
     }
@@ -78,11 +78,11 @@ public class RunEntries {
     /**
      * Keeps a reading, or asks what it means.
      *
-     * @throws Refused if it is no reading
+     * @throws Refusal if it is no reading
      * @throws Conflict if the step was recorded meanwhile, or is not part of the run any more
      */
     @Transactional
-    public EntryAnswer enter(long runId, Sent sent, String by) {
+    public EntryAnswer enter(long runId, SentEntry sent, String by) {
         return once(runId, sent, run -> {
             if (takesWords(sent.step())) {
                 mustBeAccepted((TestStep.ManualStep) sent.step(), sent.typed().strip());
@@ -90,7 +90,7 @@ public class RunEntries {
             }
             MeterReading understood = run.test().understand(sent.step(), sent.typed());
             if (understood instanceof MeterReading.Refused refused) {
-                throw new Refused("", refused.message());
+                throw new Refusal("", refused.message());
             }
             if (understood instanceof MeterReading.Ambiguous ambiguous) {
                 int choice = sent.meaning().orElse(-1);
@@ -112,14 +112,14 @@ public class RunEntries {
 
     private static void mustBeAccepted(TestStep.ManualStep manual, String words) {
         TestRun.expected(manual, words).ifPresent(expected -> {
-            throw new Refused("", Message.of("test_runs.not_accepted_expected", words, expected));
+            throw new Refusal("", Message.of("test_runs.not_accepted_expected", words, expected));
         });
     }
 
     private static String words(String typed, int longest) {
         String words = typed.strip();
         if (words.length() > longest) {
-            throw new Refused("", Message.of("test_runs.that_characters_long_use", words.length(), longest));
+            throw new Refusal("", Message.of("test_runs.that_characters_long_use", words.length(), longest));
         }
         return words;
     }
@@ -130,13 +130,13 @@ public class RunEntries {
      *
      * @param remains the readings, in their order
      * @return whether the repair is kept
-     * @throws Refused if one of them or the repair is not possible; nothing is kept then
+     * @throws Refusal if one of them or the repair is not possible; nothing is kept then
      */
     @Transactional
-    public boolean repair(long runId, List<Sent> remains, Sent sent, Entry.Content.Repair repair, String by) {
-        for (Sent each : remains) {
+    public boolean repair(long runId, List<SentEntry> remains, SentEntry sent, Entry.Content.Repair repair, String by) {
+        for (SentEntry each : remains) {
             if (enter(runId, each, by) instanceof EntryAnswer.MeaningQuestion question) {
-                throw new Refused("length_ohm", question.ambiguous().question());
+                throw new Refusal("length_ohm", question.ambiguous().question());
             }
         }
         if (repair.way() == Entry.Way.SPLICE && !remains.isEmpty()) {
@@ -151,13 +151,13 @@ public class RunEntries {
 
     /** Keeps how something was put right, so that what it concerned is asked for again. */
     @Transactional
-    public EntryAnswer repair(long runId, Sent sent, Entry.Content.Repair repair, String by) {
+    public EntryAnswer repair(long runId, SentEntry sent, Entry.Content.Repair repair, String by) {
         words(repair.cause(), LONGEST_WORDS);
         words(repair.prevention(), LONGEST_WORDS);
         words(repair.colour(), LONGEST_COLOUR);
         return once(runId, sent, run -> {
             run.test().objection((TestStep.ManualStep) sent.step(), repair).ifPresent(objection -> {
-                throw new Refused("", objection);
+                throw new Refusal("", objection);
             });
             return keep(run, sent, repair, by);
         });
@@ -165,18 +165,18 @@ public class RunEntries {
 
     /** Leaves a step out, with the reason. */
     @Transactional
-    public EntryAnswer skip(long runId, Sent sent, String by) {
+    public EntryAnswer skip(long runId, SentEntry sent, String by) {
         return once(runId, sent, run -> {
             String reason = sent.typed().strip();
             if (reason.isEmpty() || reason.length() > LONGEST_REASON) {
-                throw new Refused("", Message.of("test_runs.say_few_words_why"));
+                throw new Refusal("", Message.of("test_runs.say_few_words_why"));
             }
             return keep(run, sent, new Entry.Content.Skip(reason), by);
         });
     }
 
     /** Holds the run; what was sent before is found, a step that is not free is refused, all else is done. */
-    private EntryAnswer once(long runId, Sent sent, Function<RunSnapshot, EntryAnswer> entering) {
+    private EntryAnswer once(long runId, SentEntry sent, Function<RunSnapshot, EntryAnswer> entering) {
         RunSnapshot run = runs.hold(runId);
         Optional<Entry> before = already(run, sent.id());
         if (before.isPresent()) {
@@ -188,7 +188,7 @@ public class RunEntries {
     }
 
     /** Sending again changes nothing; sending something else under the same identifier is a mistake of the sender. */
-    private static void mustBeTheSame(Entry before, Sent sent) {
+    private static void mustBeTheSame(Entry before, SentEntry sent) {
         Entry.Content content = before.content();
         String kept = content instanceof Entry.Content.Reading reading
                 ? reading.asTyped()
@@ -229,7 +229,7 @@ public class RunEntries {
         }
     }
 
-    private EntryAnswer keep(RunSnapshot run, Sent sent, Entry.Content content, String by) {
+    private EntryAnswer keep(RunSnapshot run, SentEntry sent, Entry.Content content, String by) {
         Entry entry = new Entry(
                 sent.id(),
                 run.test().entries().size() + 1,
@@ -288,7 +288,7 @@ public class RunEntries {
         if (test.purpose() != purpose) {
             TestStep step = new TestStep.ManualStep(ManualAction.PURPOSE, "");
             String said = purpose == Purpose.RETEST ? retest(runs.find(id)) : purpose.code();
-            enter(id, new Sent(UUID.randomUUID(), step, test.nextAttempt(step), said, OptionalInt.empty()), by);
+            enter(id, new SentEntry(UUID.randomUUID(), step, test.nextAttempt(step), said, OptionalInt.empty()), by);
         }
         return id;
     }
@@ -302,7 +302,7 @@ public class RunEntries {
                 .distinct()
                 .collect(Collectors.joining(" "));
         if (found.isEmpty()) {
-            throw new Refused("purpose", Message.of("test_runs.last_test_has_found", run.serial()));
+            throw new Refusal("purpose", Message.of("test_runs.last_test_has_found", run.serial()));
         }
         return Purpose.RETEST.code() + " " + found;
     }

@@ -33,7 +33,7 @@ record RunView(
         String symptoms,
         List<String> toRestore,
         String halves,
-        Purposed purpose,
+        PurposeView purpose,
         String outcome) {
 
     /**
@@ -42,7 +42,7 @@ record RunView(
      * @param ending what ends it where nothing is due any more
      * @param suspects what may be wrong, the likeliest first; none where the diagnosis does not lead
      */
-    record Purposed(String words, String ending, List<Suspect> suspects) {}
+    record PurposeView(String words, String ending, List<Suspect> suspects) {}
 
     /** What may be wrong, with its probability in whole per cent. */
     record Suspect(long percent, String text) {}

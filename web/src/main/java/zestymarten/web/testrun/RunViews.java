@@ -79,7 +79,7 @@ class RunViews {
                 run.ended().map(end -> Words.say(end.outcome())).orElse(""));
     }
 
-    private static RunView.Purposed purpose(TestRun test) {
+    private static RunView.PurposeView purpose(TestRun test) {
         boolean leads = test.purpose() == Purpose.FIND_FAULT;
         List<RunView.Suspect> suspects = !leads
                 ? List.of()
@@ -92,7 +92,7 @@ class RunViews {
                                         : Words.say(each.message())))
                         .filter(each -> each.percent() > 0)
                         .toList();
-        return new RunView.Purposed(
+        return new RunView.PurposeView(
                 Words.say("run_views.purpose", test.purpose(), test.retested()), ending(test, leads), suspects);
     }
 

@@ -28,23 +28,23 @@ public class Speech {
      * @param beeps whether a tone is an answer here: a step that needs a resistance is never passed on one
      * @param silences whether no tone, the probes held on, is an answer here
      */
-    record Spoken(String heard, String say, boolean beeps, boolean silences) {}
+    record SpokenStep(String heard, String say, boolean beeps, boolean silences) {}
 
-    Spoken of(RunView view, TestRun test, Locale locale) {
+    SpokenStep of(RunView view, TestRun test, Locale locale) {
         String heard = view.last().isEmpty() ? "" : heard(view.last().get(0), locale);
         if (view.result().isPresent()) {
             RunView.ResultView result = view.result().get();
-            return new Spoken(
+            return new SpokenStep(
                     heard,
                     message("result", locale, spelt(result.step(), locale), result.word(), result.reason()),
                     false,
                     false);
         }
         if (view.step().isEmpty()) {
-            return new Spoken(heard, view.purpose().ending(), false, false);
+            return new SpokenStep(heard, view.purpose().ending(), false, false);
         }
         TestStep step = view.step().get().form().step();
-        return new Spoken(
+        return new SpokenStep(
                 heard,
                 say(step, plain(view), locale),
                 isAnswer(test, step, new MeterReading.Tone()),

@@ -38,8 +38,8 @@ import zestymarten.core.testrun.PlanEstimate;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.meter.MeterRow;
 import zestymarten.web.meter.Meters;
-import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Refusal;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 import zestymarten.web.unit.UnitLine;
 import zestymarten.web.unit.Units;
@@ -143,7 +143,7 @@ class StartController {
             seconds("trip", trip, problems)
         };
         if (!problems.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refusal(problems);
         }
         EffortModel.Pace pace = new EffortModel.Pace(seconds[0], seconds[1], seconds[2], seconds[3]);
         offers(id, pace, tools(codes), method, model);
@@ -243,7 +243,7 @@ class StartController {
         }
         Optional<TestOptions> approach = form.approach(assemblies.latest(id).assembly(), problems);
         if (!problems.isEmpty() || approach.isEmpty() || meter.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refusal(problems);
         }
         TestConditions conditions = new TestConditions(
                 celsius.orElse(TestRuns.USUAL.ambientC()),
@@ -282,7 +282,7 @@ class StartController {
     private Optional<MeterProfile> meter(TestOptionsForm form, List<Problem> problems) {
         if (form.field("kept_meter").matches("[0-9]{1,18}")) {
             return Optional.of(
-                    meters.find(Typed.number(form.field("kept_meter"))).meter());
+                    meters.find(TypedForm.number(form.field("kept_meter"))).meter());
         }
         int before = problems.size();
         double share = ohms("accuracy", form, problems) / 100;

@@ -10,7 +10,7 @@ import zestymarten.core.quantity.NotAccepted;
 import zestymarten.core.testplan.ManualAction;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestStep;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /**
  * A step as it travels between page, server and table; each part is empty where it does not apply.
@@ -46,7 +46,7 @@ record StepForm(String stage, String question, String subject, String black, Str
     static StepForm of(String key) {
         String[] parts = key.split("\t", -1);
         if (parts.length != PARTS) {
-            throw new Refused("", Message.of("step_form.page_sent_step_that"));
+            throw new Refusal("", Message.of("step_form.page_sent_step_that"));
         }
         return new StepForm(parts[0], parts[1], parts[2], parts[3], parts[4], parts[5], parts[6]);
     }
@@ -69,7 +69,7 @@ record StepForm(String stage, String question, String subject, String black, Str
                     : new TestStep.ManualStep(
                             ManualAction.of(question), FormerSubjects.now(ManualAction.of(question), subject));
         } catch (IllegalArgumentException e) {
-            throw new Refused("", Message.of("step_form.page_sent_step_that_2"));
+            throw new Refusal("", Message.of("step_form.page_sent_step_that_2"));
         }
     }
 
@@ -88,7 +88,7 @@ record StepForm(String stage, String question, String subject, String black, Str
         try {
             return Terminal.of(name.strip());
         } catch (NotAccepted e) {
-            throw new Refused("", e.what());
+            throw new Refusal("", e.what());
         }
     }
 

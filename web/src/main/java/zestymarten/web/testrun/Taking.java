@@ -16,7 +16,7 @@ import zestymarten.web.meter.InstrumentReading;
 import zestymarten.web.meter.Instruments;
 import zestymarten.web.meter.Meters;
 import zestymarten.web.meter.Talk;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** Takes a reading from the run's meter, as it would be typed from its display. */
 @Service
@@ -48,21 +48,21 @@ class Taking {
     /**
      * What the meter shows at a step.
      *
-     * @throws Refused if this step takes no reading of this meter, or the meter does not answer
+     * @throws Refusal if this step takes no reading of this meter, or the meter does not answer
      */
     String taken(long runId, TestStep step) {
         RunSnapshot run = runs.find(runId);
         if (step instanceof TestStep.Measurement measurement && measurement.isUnderVoltage()) {
             return underVoltage(run, measurement);
         }
-        String address = address(run).orElseThrow(() -> new Refused("", Message.of("taking.this_test_meter_has")));
+        String address = address(run).orElseThrow(() -> new Refusal("", Message.of("taking.this_test_meter_has")));
         return step.fold(
                 probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE
                         ? tone(instruments.ask(address, joined(runId), "MEAS:CONT?"))
                         : InstrumentReading.shown(instruments.ask(address, joined(runId), "MEAS:RES?")),
                 measurement -> resistance(run, measurement, address),
                 manual -> {
-                    throw new Refused("", Message.of("taking.nothing_taken_from_this"));
+                    throw new Refusal("", Message.of("taking.nothing_taken_from_this"));
                 });
     }
 
@@ -83,7 +83,7 @@ class Taking {
      */
     private String underVoltage(RunSnapshot run, TestStep.Measurement measurement) {
         String address = meters.testerAddress()
-                .orElseThrow(() -> new Refused("", Message.of("taking.no_insulation_tester_has")));
+                .orElseThrow(() -> new Refusal("", Message.of("taking.no_insulation_tester_has")));
         boolean high = measurement.stage() == Stage.WITHSTAND;
         TestOptions approach = run.test().approach();
         Optional<WithstandRule> withstand = approach.withstand().filter(each -> high);

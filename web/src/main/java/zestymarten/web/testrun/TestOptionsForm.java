@@ -25,7 +25,7 @@ import zestymarten.core.testplan.Order;
 import zestymarten.core.testplan.Stage;
 import zestymarten.core.testplan.TestMethod;
 import zestymarten.core.testplan.TestOptions;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /**
@@ -160,7 +160,7 @@ public record TestOptionsForm(Map<String, String> fields) {
     /** The same, refused with every problem where it makes no sense. */
     public TestOptions approach(Assembly assembly) {
         List<Problem> problems = new ArrayList<>();
-        return approach(assembly, problems).orElseThrow(() -> new Refused(problems));
+        return approach(assembly, problems).orElseThrow(() -> new Refusal(problems));
     }
 
     private Optional<InsulationRule> insulation(List<Problem> problems) {

@@ -18,7 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 import zestymarten.core.analysis.Design;
 import zestymarten.core.assembly.Subject;
 import zestymarten.core.finding.FaultHistory;
-import zestymarten.core.limit.Learnt;
+import zestymarten.core.limit.LearntResistance;
 import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
@@ -39,7 +39,7 @@ import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.assembly.Revision;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Patterns;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 import zestymarten.web.unit.UnitRow;
 import zestymarten.web.unit.Units;
@@ -110,7 +110,7 @@ public class TestRuns {
     /**
      * Starts a run on the newest revision of an assembly, or finds the one that is under way on that unit.
      *
-     * @throws Refused if the unit was scrapped, or has too many ends to link
+     * @throws Refusal if the unit was scrapped, or has too many ends to link
      */
     @Transactional
     public long start(long assemblyId, String serial, TestConditions conditions, TestOptions approach, String by) {
@@ -122,7 +122,7 @@ public class TestRuns {
             return open;
         }
         if (unit.state() == UnitState.SCRAPPED) {
-            throw new Refused("serial", Message.of("test_runs.unit_was_scrapped_not", unit.serial()));
+            throw new Refusal("serial", Message.of("test_runs.unit_was_scrapped_not", unit.serial()));
         }
         units.setState(unit.id(), UnitState.ON_THE_BENCH);
         MeterProfile meter = conditions.meter();
@@ -185,7 +185,7 @@ public class TestRuns {
         int nets = Nets.of(revision.assembly()).all().size();
         boolean links = approach.method().needsLinks() || approach.insulation().isPresent();
         if (links && nets > MAX_LINKED) {
-            throw new Refused("method", Message.of("test_runs.this_assembly_has_nets", nets, MAX_LINKED));
+            throw new Refusal("method", Message.of("test_runs.this_assembly_has_nets", nets, MAX_LINKED));
         }
     }
 
@@ -279,7 +279,7 @@ public class TestRuns {
                 : Learning.history(learnt.tests(taught), learnt.faults(taught));
     }
 
-    private Map<String, Learnt> learnt(long taught) {
+    private Map<String, LearntResistance> learnt(long taught) {
         return taught == NOTHING_LEARNT ? Map.of() : Learning.read(learnt.wires(taught));
     }
 
@@ -304,7 +304,7 @@ public class TestRuns {
             return run;
         }
         if (!run.test().toRestore().isEmpty()) {
-            throw new Refused(
+            throw new Refusal(
                     "",
                     Message.of(
                             "test_runs.not_everything_restored_test",

@@ -9,7 +9,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.testrun.UnitState;
 import zestymarten.web.platform.NotFound;
 import zestymarten.web.platform.Patterns;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** The physical pieces built to an assembly. */
 @Service
@@ -75,7 +75,7 @@ public class Units {
     /**
      * Units that were chosen on a page of the list, by assembly and serial.
      *
-     * @throws Refused if none was chosen, or more than a page has
+     * @throws Refusal if none was chosen, or more than a page has
      */
     @Transactional(readOnly = true)
     public List<UnitRow> chosen(List<Long> ids) {
@@ -85,11 +85,11 @@ public class Units {
 
     /** Units have to be chosen, and no more than a page has.
      *
-     * @throws Refused if they are not
+     * @throws Refusal if they are not
      */
     public static void mustBeChosen(List<Long> ids) {
         if (ids.isEmpty() || ids.size() > PAGE) {
-            throw new Refused("unit", Message.of("units.units_chosen_expected_tick", ids.size(), PAGE));
+            throw new Refusal("unit", Message.of("units.units_chosen_expected_tick", ids.size(), PAGE));
         }
     }
 
@@ -98,7 +98,7 @@ public class Units {
     public void setDue(List<Long> ids, String day) {
         mustBeChosen(ids);
         LocalDate on = DueDate.day(day, LocalDate.now(clock))
-                .orElseThrow(() -> new Refused(
+                .orElseThrow(() -> new Refusal(
                         "due_on", Message.of("units.not_accepted_expected", day.strip(), DueDate.EXPECTED)));
         mapper.setDueOn(ids, on);
     }
@@ -108,7 +108,7 @@ public class Units {
     public UnitRow bySerial(String serial) {
         List<UnitRow> found = mapper.bySerial(serial);
         if (found.size() != 1) {
-            throw new Refused("serial", Message.of("units.not_accepted_expected_serial", serial, found.isEmpty()));
+            throw new Refusal("serial", Message.of("units.not_accepted_expected_serial", serial, found.isEmpty()));
         }
         return found.get(0);
     }
@@ -118,7 +118,7 @@ public class Units {
     public UnitRow takeToTheBench(long assemblyId, String serial) {
         String clean = serial.strip();
         if (clean.isEmpty() || clean.length() > LONGEST_SERIAL) {
-            throw new Refused("serial", Message.of("units.not_accepted_expected_unit", serial, LONGEST_SERIAL));
+            throw new Refusal("serial", Message.of("units.not_accepted_expected_unit", serial, LONGEST_SERIAL));
         }
         mapper.insert(assemblyId, clean, clock.instant());
         UnitRow row = mapper.lock(assemblyId, clean);

@@ -1,6 +1,6 @@
 package zestymarten.web.worksheet;
 
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 
 /** A tool that can calculate its form anew, to be saved. */
 public interface Worksheet {
@@ -9,8 +9,8 @@ public interface Worksheet {
     /**
      * What the tool makes of a form.
      *
-     * @throws zestymarten.web.platform.Refused with everything that makes no sense in it
+     * @throws zestymarten.web.platform.Refusal with everything that makes no sense in it
      * @throws IllegalArgumentException where it has no title to be kept under
      */
-    SavedSheet kept(Typed typed);
+    SavedSheet kept(TypedForm typed);
 }

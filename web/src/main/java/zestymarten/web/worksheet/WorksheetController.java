@@ -10,8 +10,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.NotAccepted;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.Refusal;
+import zestymarten.web.platform.TypedForm;
 
 /** Keeps the sheet of any desk, with a unit where it belongs to one. */
 @Controller
@@ -26,7 +26,7 @@ class WorksheetController {
 
     @PostMapping("/{tool:circuit|conductor|identify-cores|compare-leads|check}/keep")
     String keep(@PathVariable String tool, @RequestParam Map<String, String> fields, Principal who) {
-        Typed typed = WorksheetForm.typed(fields);
+        TypedForm typed = WorksheetForm.typed(fields);
         Worksheet worksheet = worksheets.stream()
                 .filter(each -> each.tool().path().equals(tool))
                 .findFirst()
@@ -35,7 +35,7 @@ class WorksheetController {
             long kept = sheets.keep(worksheet.kept(typed), typed.text("serial"), who.getName());
             return "redirect:/" + tool + "?sheet=" + kept;
         } catch (NotAccepted e) {
-            throw new Refused("name", e.what());
+            throw new Refusal("name", e.what());
         }
     }
 }

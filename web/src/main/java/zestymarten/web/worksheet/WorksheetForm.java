@@ -3,7 +3,7 @@ package zestymarten.web.worksheet;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 
 /** The form of a desk without what only the page needs. */
 public final class WorksheetForm {
@@ -11,9 +11,9 @@ public final class WorksheetForm {
 
     private WorksheetForm() {}
 
-    public static Typed typed(Map<String, String> fields) {
+    public static TypedForm typed(Map<String, String> fields) {
         Map<String, String> own = new LinkedHashMap<>(fields);
         own.keySet().removeAll(OF_THE_PAGE);
-        return new Typed(own);
+        return new TypedForm(own);
     }
 }

@@ -10,7 +10,7 @@ import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import zestymarten.core.quantity.Message;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.unit.Units;
 
 /** Sheets that were kept: they are records and are never altered. */
@@ -38,7 +38,7 @@ public class Worksheets {
      *
      * @param serial of the unit to whose record it belongs; blank for none
      * @return its number
-     * @throws Refused where there is no such unit, or several
+     * @throws Refusal where there is no such unit, or several
      */
     @Transactional
     public long keep(SavedSheet kept, String serial, String by) {
@@ -56,7 +56,7 @@ public class Worksheets {
     private long insert(SavedSheet kept, @Nullable Long unitId, String by) {
         String fields = json.writeValueAsString(kept.fields());
         if (fields.length() > LONGEST_FORM) {
-            throw new Refused("form", Message.of("worksheets.that_too_much_save", fields.length(), LONGEST_FORM));
+            throw new Refusal("form", Message.of("worksheets.that_too_much_save", fields.length(), LONGEST_FORM));
         }
         String says = kept.says().length() > LONGEST_SAID ? kept.says().substring(0, LONGEST_SAID) : kept.says();
         return mapper.insert(

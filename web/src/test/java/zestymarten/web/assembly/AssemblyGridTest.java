@@ -12,7 +12,7 @@ import zestymarten.core.assembly.Component;
 import zestymarten.core.assembly.Conductor;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** What cells say, and what is wrong with which of them. */
@@ -83,7 +83,7 @@ class AssemblyGridTest {
                 .as("what is a field counts")
                 .isEqualTo("typed");
         sent.put(AssemblyGrid.BEYOND, "[1, 2");
-        assertThatThrownBy(() -> AssemblyGrid.sent(sent)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> AssemblyGrid.sent(sent)).isInstanceOf(Refusal.class);
     }
 
     @Test

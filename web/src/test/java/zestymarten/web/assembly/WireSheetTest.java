@@ -21,7 +21,7 @@ import zestymarten.core.assembly.AssemblyKind;
 import zestymarten.core.assembly.AssemblyReader;
 import zestymarten.core.assembly.WireList;
 import zestymarten.core.assembly.WireListWriter;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 import zestymarten.web.platform.Workbook;
 
@@ -91,7 +91,7 @@ class WireSheetTest {
     @Test
     void whatIsNoWorkbookIsRefusedInASentence() {
         assertThatThrownBy(() -> WireSheet.text("wire,from,to".getBytes(StandardCharsets.UTF_8)))
-                .isInstanceOf(Refused.class)
+                .isInstanceOf(Refusal.class)
                 .hasMessageContaining("no spreadsheet that can be read");
     }
 

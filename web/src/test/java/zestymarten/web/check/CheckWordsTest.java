@@ -27,7 +27,7 @@ import zestymarten.core.meter.LeadPolicy;
 import zestymarten.core.meter.MeterProfile;
 import zestymarten.core.meter.TestConditions;
 import zestymarten.core.quantity.Message;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 
 /** Every code has its words, and no word is left over. */
@@ -134,7 +134,7 @@ class CheckWordsTest {
         fields.put("thing", thing);
         Map<String, String> own = new HashMap<>();
         readings.forEach((name, text) -> own.put(name.substring(CheckView.READING.length()), text));
-        Check check = Check.of(new CheckForm(new Typed(fields)).item().orElseThrow(), own, CONDITIONS);
+        Check check = Check.of(new CheckForm(new TypedForm(fields)).item().orElseThrow(), own, CONDITIONS);
         return checkWords().view(check, own, Locale.UK);
     }
 }

@@ -15,23 +15,23 @@ import zestymarten.core.circuit.CableStretch;
 import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitReadings;
 import zestymarten.core.circuit.ConductorRole;
-import zestymarten.core.circuit.Linked;
+import zestymarten.core.circuit.EndLink;
 import zestymarten.core.circuit.Spot;
 import zestymarten.core.circuit.Spur;
 import zestymarten.core.circuit.Tests;
 import zestymarten.web.platform.ProblemView;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 
 /** The fields of a circuit, one by one. */
 class CircuitFormTest {
-    private static Circuit circuit(Typed typed) {
+    private static Circuit circuit(TypedForm typed) {
         return new CircuitForm(typed).circuit();
     }
 
     @Test
     void stretchesAndSpursHaveTheCircuitsSectionsUnlessTheySayOtherwise() {
-        Typed typed = new Typed(Map.of(
+        TypedForm typed = new TypedForm(Map.of(
                 "outlets",
                 "2",
                 "line",
@@ -55,7 +55,7 @@ class CircuitFormTest {
 
     @Test
     void metalAndNeutralAreThoseOfTheCircuitUnlessAStretchSaysOtherwise() {
-        Typed typed = new Typed(Map.of(
+        TypedForm typed = new TypedForm(Map.of(
                 "kind",
                 "radial",
                 "outlets",
@@ -80,18 +80,18 @@ class CircuitFormTest {
                         new CableStretch(12, 16, 16, 10, Metal.ALUMINIUM),
                         new CableStretch(8, 25, 16, 16, Metal.ALUMINIUM));
         assertThat(typed.isSound()).isTrue();
-        Typed other = new Typed(Map.of("metal", "gold"));
+        TypedForm other = new TypedForm(Map.of("metal", "gold"));
         assertThat(circuit(other).stretches().get(0).metal()).isEqualTo(Metal.COPPER);
         assertThat(other.isSound()).isFalse();
     }
 
     @Test
     void everySpotHasAFieldAndIsReadFromIt() {
-        Spot more = Spot.at(Linked.LINE_PROTECTIVE_AT_A, "2");
+        Spot more = Spot.at(EndLink.LINE_PROTECTIVE_AT_A, "2");
         assertThat(CircuitForm.field(Spot.ends(ConductorRole.NEUTRAL))).isEqualTo("end_N");
-        assertThat(CircuitForm.field(Spot.at(Linked.LINE_NEUTRAL, "2s"))).isEqualTo("n_2s");
+        assertThat(CircuitForm.field(Spot.at(EndLink.LINE_NEUTRAL, "2s"))).isEqualTo("n_2s");
         assertThat(CircuitForm.field(more)).isEqualTo("more_LINE_PROTECTIVE_AT_A.L.P.2");
-        Typed typed = new Typed(Map.of(
+        TypedForm typed = new TypedForm(Map.of(
                 "outlets",
                 "3",
                 "leads",
@@ -106,15 +106,15 @@ class CircuitFormTest {
                 "0.35"));
         CircuitReadings readings = new CircuitForm(typed).readings(circuit(typed));
         assertThat(readings.ohm(Spot.ends(ConductorRole.LINE)).orElseThrow()).isCloseTo(0.34, within(1e-9));
-        assertThat(readings.ohms()).containsEntry(Spot.at(Linked.LINE_PROTECTIVE, "3"), OptionalDouble.empty());
-        assertThat(readings.ohms()).containsEntry(Spot.at(Linked.LINE_NEUTRAL, "1"), OptionalDouble.empty());
+        assertThat(readings.ohms()).containsEntry(Spot.at(EndLink.LINE_PROTECTIVE, "3"), OptionalDouble.empty());
+        assertThat(readings.ohms()).containsEntry(Spot.at(EndLink.LINE_NEUTRAL, "1"), OptionalDouble.empty());
         assertThat(readings.ohm(more).orElseThrow()).isCloseTo(0.25, within(1e-9));
         assertThat(readings.ohms()).hasSize(4);
     }
 
     @Test
     void fieldsThatNoPageOfOursHasAreLeftAlone() {
-        Typed typed = new Typed(Map.of(
+        TypedForm typed = new TypedForm(Map.of(
                 "more_x", "1", "more_APART.L.P.1", "0.3", "more_NONE.L.P.1", "1", "more_LINE_NEUTRAL.L.N.99", "1"));
         CircuitForm form = new CircuitForm(typed);
         assertThat(form.more(circuit(typed))).hasSize(1);
@@ -123,7 +123,7 @@ class CircuitFormTest {
 
     @Test
     void whatMakesNoSenseIsSaidFieldByField() {
-        Typed typed = new Typed(Map.of(
+        TypedForm typed = new TypedForm(Map.of(
                 "outlets", "2.5", "spurs", "x", "p_1", "tone", "i_LINE_NEUTRAL", "n", "device", "B", "rated", "500"));
         CircuitForm form = new CircuitForm(typed);
         form.tests(circuit(typed));
@@ -153,7 +153,7 @@ class CircuitFormTest {
                         + " gauge such as 12 AWG."
             })
     void whatMakesNoCircuitIsSaidAtItsFieldAndEveryOtherFieldStays(String field, String text, String refused) {
-        Typed typed = new Typed(Map.of("outlets", "2", field, text, "n_1", "0.21"));
+        TypedForm typed = new TypedForm(Map.of("outlets", "2", field, text, "n_1", "0.21"));
         Circuit circuit = circuit(typed);
         assertThat(circuit.outlets()).isEqualTo(2);
         assertThat(ProblemView.all(typed.problems())).containsExactly(new ProblemView(field, refused));
@@ -163,16 +163,18 @@ class CircuitFormTest {
     @Test
     void nineSpursOnOneOutletAreRefusedAndEightAreDrawn() {
         String eight = String.join("; ", Collections.nCopies(8, "1:3"));
-        assertThat(circuit(new Typed(Map.of("outlets", "2", "spurs", eight))).points())
+        assertThat(circuit(new TypedForm(Map.of("outlets", "2", "spurs", eight)))
+                        .points())
                 .contains("1z");
-        Typed nine = new Typed(Map.of("outlets", "2", "spurs", eight + "; 1:3"));
+        TypedForm nine = new TypedForm(Map.of("outlets", "2", "spurs", eight + "; 1:3"));
         assertThat(circuit(nine).spurs()).hasSize(8);
         assertThat(nine.problems()).hasSize(1);
     }
 
     @Test
     void readingsOfPointsThatAreNoLongerThereAreKeptAndNamed() {
-        Typed typed = new Typed(Map.of("outlets", "2", "kind", "radial", "n_3", "0.4", "p_2", "0.3", "end_L", "0.5"));
+        TypedForm typed =
+                new TypedForm(Map.of("outlets", "2", "kind", "radial", "n_3", "0.4", "p_2", "0.3", "end_L", "0.5"));
         CircuitForm form = new CircuitForm(typed);
         assertThat(form.beyond(form.circuit())).containsExactly("end_L", "n_3");
     }
@@ -180,12 +182,12 @@ class CircuitFormTest {
     @Test
     void readingsOfTheOtherLinesStayInTheFormWhereThereIsOneLine() {
         Map<String, String> fields = Map.of("outlets", "1", "n2_1", "0.4", "n3_1", "0.3", "i_LINES", ">999M");
-        Typed radial = new Typed(with(fields, "kind", "radial"));
+        TypedForm radial = new TypedForm(with(fields, "kind", "radial"));
         assertThat(new CircuitForm(radial).beyond(circuit(radial))).containsExactly("i_LINES", "n2_1", "n3_1");
-        Typed three = new Typed(with(fields, "kind", "three-phase"));
+        TypedForm three = new TypedForm(with(fields, "kind", "three-phase"));
         CircuitForm form = new CircuitForm(three);
         assertThat(form.beyond(form.circuit())).isEmpty();
-        assertThat(form.readings(form.circuit()).ohm(Spot.at(Linked.LINE_2_NEUTRAL, "1")))
+        assertThat(form.readings(form.circuit()).ohm(Spot.at(EndLink.LINE_2_NEUTRAL, "1")))
                 .hasValue(0.4);
         assertThat(form.tests(form.circuit()).insulation()).containsKey(Tests.TestPair.LINES);
     }
@@ -194,11 +196,11 @@ class CircuitFormTest {
     void aReadingThatWasAskedForBetweenOtherLinesStaysInTheFormToo() {
         String field = "more_LINE_1_NEUTRAL.L2.P.1";
         Map<String, String> fields = Map.of("outlets", "1", field, "0.4", "n_1", "0.3");
-        Typed radial = new Typed(with(fields, "kind", "radial"));
+        TypedForm radial = new TypedForm(with(fields, "kind", "radial"));
         CircuitForm form = new CircuitForm(radial);
         assertThat(form.beyond(form.circuit())).containsExactly(field);
         assertThat(form.readings(form.circuit()).ohms()).hasSize(1);
-        Typed three = new Typed(with(fields, "kind", "three-phase"));
+        TypedForm three = new TypedForm(with(fields, "kind", "three-phase"));
         assertThat(new CircuitForm(three).beyond(circuit(three))).isEmpty();
         assertThat(new CircuitForm(three).readings(circuit(three)).ohms()).hasSize(2);
     }

@@ -8,17 +8,17 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import zestymarten.core.coreid.ContinuityMatching;
 import zestymarten.core.coreid.IdentificationMethod;
-import zestymarten.web.platform.Typed;
+import zestymarten.web.platform.TypedForm;
 import zestymarten.web.platform.Words;
 
 /** What a bundle's form makes of what is typed. */
 class CoreIdFormTest {
-    private static Typed typed(String... pairs) {
+    private static TypedForm typed(String... pairs) {
         Map<String, String> fields = new LinkedHashMap<>();
         for (int i = 0; i < pairs.length; i += 2) {
             fields.put(pairs[i], pairs[i + 1]);
         }
-        return new Typed(fields);
+        return new TypedForm(fields);
     }
 
     @Test
@@ -53,7 +53,7 @@ class CoreIdFormTest {
                 fields.put("g" + core, measurements ? "short" : "m" + i);
             }
         }
-        CoreIdView whole = CoreIdView.of(new Typed(fields));
+        CoreIdView whole = CoreIdView.of(new TypedForm(fields));
         assertThat(whole.step()).isEqualTo("done");
         assertThat(whole.faulty()).isTrue();
         assertThat(whole.says().get(0))
@@ -92,7 +92,7 @@ class CoreIdFormTest {
 
     @Test
     void whatMakesNoSenseIsSaid() {
-        Typed typed = typed(
+        TypedForm typed = typed(
                 "cores",
                 "1.5",
                 "tags",

@@ -15,7 +15,7 @@ import zestymarten.core.circuit.Circuit;
 import zestymarten.core.circuit.CircuitComparison;
 import zestymarten.core.circuit.CircuitReadings;
 import zestymarten.core.circuit.CircuitShape;
-import zestymarten.core.circuit.Linked;
+import zestymarten.core.circuit.EndLink;
 import zestymarten.core.circuit.Spot;
 import zestymarten.core.circuit.Spur;
 import zestymarten.core.meter.LeadPolicy;
@@ -108,9 +108,9 @@ class WorksheetDrawingTest {
     void theChartIsToScaleAndSaysWhatIsOpen() {
         Circuit ring = circuit(true, 4, List.of());
         Map<Spot, OptionalDouble> read = new LinkedHashMap<>();
-        read.put(Spot.at(Linked.LINE_NEUTRAL, "1"), OptionalDouble.of(0.04));
-        read.put(Spot.at(Linked.LINE_PROTECTIVE, "1"), OptionalDouble.of(0.08));
-        read.put(Spot.at(Linked.LINE_PROTECTIVE, "3"), OptionalDouble.empty());
+        read.put(Spot.at(EndLink.LINE_NEUTRAL, "1"), OptionalDouble.of(0.04));
+        read.put(Spot.at(EndLink.LINE_PROTECTIVE, "1"), OptionalDouble.of(0.08));
+        read.put(Spot.at(EndLink.LINE_PROTECTIVE, "3"), OptionalDouble.empty());
         CircuitDrawing.Chart chart = CircuitDrawing.of(ring, CircuitComparison.all(ring, new CircuitReadings(read)))
                 .chart();
         CircuitDrawing.CircuitDot low = chart.dots().get(0);

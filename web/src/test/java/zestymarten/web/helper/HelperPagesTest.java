@@ -100,7 +100,7 @@ class HelperPagesTest {
         TestRuns runs = site.bean(TestRuns.class);
         TestStep due = runs.find(run).test().current().orElseThrow();
         site.bean(RunEntries.class)
-                .enter(run, new RunEntries.Sent(UUID.randomUUID(), due, 1, typed, OptionalInt.empty()), "bench");
+                .enter(run, new RunEntries.SentEntry(UUID.randomUUID(), due, 1, typed, OptionalInt.empty()), "bench");
     }
 
     @Test

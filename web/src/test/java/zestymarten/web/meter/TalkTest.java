@@ -11,7 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** What an instrument says that is no answer: half a figure, none, too much, too slowly. */
 class TalkTest {
@@ -55,9 +55,9 @@ class TalkTest {
     @Test
     void theBeginningOfAFigureIsNone() {
         assertThatThrownBy(() -> figure(text("1.2")))
-                .isInstanceOf(Refused.class)
+                .isInstanceOf(Refusal.class)
                 .hasMessageContaining("hung up in the middle of its answer");
-        assertThatThrownBy(() -> figure(text(""))).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> figure(text(""))).isInstanceOf(Refusal.class);
     }
 
     @Test
@@ -65,7 +65,7 @@ class TalkTest {
         for (String answer : new String[] {"NaN", "Infinity", "-Infinity", "<html>", ""}) {
             assertThatThrownBy(() -> figure(text(answer + "\n")))
                     .as(answer)
-                    .isInstanceOf(Refused.class)
+                    .isInstanceOf(Refusal.class)
                     .hasMessageContaining("“" + answer + "”; expected a figure");
         }
     }
@@ -73,7 +73,7 @@ class TalkTest {
     @Test
     void anAnswerWithoutEndIsCutOff() {
         assertThatThrownBy(() -> figure(text("9".repeat(10_000) + "\n")))
-                .isInstanceOf(Refused.class)
+                .isInstanceOf(Refusal.class)
                 .hasMessageContaining("said more than 200 characters");
     }
 
@@ -87,7 +87,7 @@ class TalkTest {
                         Thread.sleep(500);
                     }
                 }))
-                .isInstanceOf(Refused.class)
+                .isInstanceOf(Refusal.class)
                 .hasMessageContaining("did not answer within 3 s");
         assertThat(Duration.ofNanos(System.nanoTime() - begun)).isLessThan(Duration.ofSeconds(20));
     }

@@ -91,8 +91,8 @@ class AnnexTest {
                 .startsWith(7, 1000, 2000);
         assertThat(digest.passed())
                 .containsExactly(
-                        new ReadingDigest.Passed("Continuity", 99, "0.2 Ω to 0.4 Ω", "1 to 100"),
-                        new ReadingDigest.Passed("Short circuits", 19_880, "0.2 Ω to 0.4 Ω", "101 to 19999"));
+                        new ReadingDigest.PassedReadings("Continuity", 99, "0.2 Ω to 0.4 Ω", "1 to 100"),
+                        new ReadingDigest.PassedReadings("Short circuits", 19_880, "0.2 Ω to 0.4 Ω", "101 to 19999"));
         assertThat(record(300).digest().isWhole()).isTrue();
         assertThat(record(300).digest().shown()).hasSize(300);
     }

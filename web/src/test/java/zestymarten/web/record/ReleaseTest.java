@@ -61,7 +61,7 @@ class ReleaseTest {
                     probes -> probes.question() == TestStep.LeadCheck.LeadQuestion.TONE ? "b" : "0.3",
                     measurement -> measurement.red().isFrame() ? "n" : ohms,
                     manual -> "");
-            RunEntries.Sent sent = new RunEntries.Sent(
+            RunEntries.SentEntry sent = new RunEntries.SentEntry(
                     UUID.randomUUID(), step, run.test().nextAttempt(step), shown, OptionalInt.of(0));
             run = ((RunEntries.EntryAnswer.EntryKept)
                             site.bean(RunEntries.class).enter(run.id(), sent, "bench"))

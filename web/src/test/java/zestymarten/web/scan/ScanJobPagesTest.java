@@ -17,7 +17,7 @@ import zestymarten.core.quantity.Problem;
 import zestymarten.web.Browser;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 
 /** Scans that go on, here or on another node, in the browser. */
@@ -53,8 +53,8 @@ class ScanJobPagesTest {
             ScanJobs jobs = site.bean(ScanJobs.class);
             assertThatThrownBy(() ->
                             jobs.start(run, Optional.empty(), ScanNulls.of(""), tester.address(), 60, true, "bench"))
-                    .isInstanceOf(Refused.class)
-                    .satisfies(each -> assertThat(Words.all(((Refused) each)
+                    .isInstanceOf(Refusal.class)
+                    .satisfies(each -> assertThat(Words.all(((Refusal) each)
                                     .problems().stream().map(Problem::what).toList()))
                             .singleElement()
                             .asString()

@@ -34,7 +34,7 @@ import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.assembly.Assemblies;
 import zestymarten.web.meter.StandIns;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 import zestymarten.web.platform.Words;
 import zestymarten.web.testrun.RunEntries;
 import zestymarten.web.testrun.TestRuns;
@@ -182,7 +182,7 @@ class ScanPagesTest {
             browser.open("/").open("/runs/" + run + "/scan").see("#scan-job", "under way");
             assertThatThrownBy(() -> site.bean(ScanJobs.class)
                             .start(run, Optional.empty(), ScanNulls.of(""), tester.address(), 60, true, "lead"))
-                    .isInstanceOf(Refused.class);
+                    .isInstanceOf(Refusal.class);
             browser.click("#scan-job button").see("#scan-job", "voltage off, then discharged");
             dischargedFourTimesAsLong();
             browser.see("#scan-job", "Stopped by bench");
@@ -289,7 +289,10 @@ class ScanPagesTest {
         for (String typed : List.of("b", "0.2", "0.4", "n", "", "0.4", ">2G", "0", "0.4")) {
             TestStep due = runs.find(test).test().current().orElseThrow();
             site.bean(RunEntries.class)
-                    .enter(test, new RunEntries.Sent(UUID.randomUUID(), due, 1, typed, OptionalInt.empty()), "bench");
+                    .enter(
+                            test,
+                            new RunEntries.SentEntry(UUID.randomUUID(), due, 1, typed, OptionalInt.empty()),
+                            "bench");
         }
         String program = "action,contacts,quantity,low_ohm,high_ohm,max_a,test_v,hz,ramp_s,dwell_s,state\n"
                 + "close,A!1 B!3,,,,,,,,,\nmeasure,,withstand,,,0.005,1000,,1,1,\n";

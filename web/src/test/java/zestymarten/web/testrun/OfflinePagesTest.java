@@ -143,7 +143,7 @@ class OfflinePagesTest {
         site.bean(RunEntries.class)
                 .enter(
                         run,
-                        new RunEntries.Sent(
+                        new RunEntries.SentEntry(
                                 java.util.UUID.randomUUID(), step, 1, "0.31", java.util.OptionalInt.empty()),
                         "lead");
         ladder.line().repair();

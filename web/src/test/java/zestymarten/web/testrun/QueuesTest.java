@@ -55,7 +55,7 @@ class QueuesTest {
                     .filter(each -> each instanceof TestStep.Measurement)
                     .toList();
             Map<Place, UUID> saved = new HashMap<>();
-            Map<UUID, RunEntries.Sent> sent = new HashMap<>();
+            Map<UUID, RunEntries.SentEntry> sent = new HashMap<>();
             for (int trial = 0; trial < EACH; trial++) {
                 trial(runs, run, steps, saved, sent);
             }
@@ -64,15 +64,19 @@ class QueuesTest {
     }
 
     private void trial(
-            TestRuns runs, long run, List<TestStep> steps, Map<Place, UUID> saved, Map<UUID, RunEntries.Sent> all) {
-        List<Deque<RunEntries.Sent>> queues =
+            TestRuns runs,
+            long run,
+            List<TestStep> steps,
+            Map<Place, UUID> saved,
+            Map<UUID, RunEntries.SentEntry> all) {
+        List<Deque<RunEntries.SentEntry>> queues =
                 List.of(queue(runs, run, steps), queue(runs, run, steps), queue(runs, run, steps));
         while (queues.stream().anyMatch(each -> !each.isEmpty())) {
-            Deque<RunEntries.Sent> queue = queues.get(random.nextInt(queues.size()));
+            Deque<RunEntries.SentEntry> queue = queues.get(random.nextInt(queues.size()));
             if (queue.isEmpty()) {
                 continue;
             }
-            RunEntries.Sent first = queue.peek();
+            RunEntries.SentEntry first = queue.peek();
             all.put(first.id(), first);
             Place place = new Place(first.step(), first.attempt());
             boolean free = saved.getOrDefault(place, first.id()).equals(first.id());
@@ -91,20 +95,20 @@ class QueuesTest {
     }
 
     /** What a phone has typed since it saw the test: one reading for each of some of its steps. */
-    private Deque<RunEntries.Sent> queue(TestRuns runs, long run, List<TestStep> steps) {
-        Deque<RunEntries.Sent> queue = new ArrayDeque<>();
+    private Deque<RunEntries.SentEntry> queue(TestRuns runs, long run, List<TestStep> steps) {
+        Deque<RunEntries.SentEntry> queue = new ArrayDeque<>();
         List<TestStep> some = new ArrayList<>(steps);
         for (int i = 0; i < 2; i++) {
             TestStep step = some.remove(random.nextInt(some.size()));
             boolean ends = step.stage() == Stage.CONTINUITY; // nothing that would bring other steps
             String typed = (ends ? List.of("0.3", "0.41", "0.9") : List.of("OL", ">20M", "n")).get(random.nextInt(3));
             int attempt = runs.find(run).test().nextAttempt(step);
-            queue.add(new RunEntries.Sent(UUID.randomUUID(), step, attempt, typed, OptionalInt.empty()));
+            queue.add(new RunEntries.SentEntry(UUID.randomUUID(), step, attempt, typed, OptionalInt.empty()));
         }
         return queue;
     }
 
-    private boolean send(long run, RunEntries.Sent sent) {
+    private boolean send(long run, RunEntries.SentEntry sent) {
         try {
             return site.bean(RunEntries.class).enter(run, sent, "bench") instanceof RunEntries.EntryAnswer.EntryKept;
         } catch (Conflict refused) {
@@ -113,12 +117,12 @@ class QueuesTest {
     }
 
     private static void everythingIsWhereTheModelHasIt(
-            TestRuns runs, long run, Map<Place, UUID> saved, Map<UUID, RunEntries.Sent> sent) {
+            TestRuns runs, long run, Map<Place, UUID> saved, Map<UUID, RunEntries.SentEntry> sent) {
         List<Entry> entries = runs.find(run).test().entries();
         Set<UUID> ids = new HashSet<>();
         for (Entry entry : entries) {
             assertThat(ids.add(entry.id())).as("twice").isTrue();
-            RunEntries.Sent own = Objects.requireNonNull(sent.get(entry.id()));
+            RunEntries.SentEntry own = Objects.requireNonNull(sent.get(entry.id()));
             assertThat(entry.step()).isEqualTo(own.step());
             assertThat(((Entry.Content.Reading) entry.content()).asTyped()).isEqualTo(own.typed());
         }

@@ -44,9 +44,9 @@ class RecordsAreKeptTest {
         run = site.run(site.wiring(site.fresh("Kept cable"), "from,to\nJ1.1,J2.1\nJ1.2,J2.2\n"), "K-1");
     }
 
-    private RunEntries.Sent sent(String typed) {
+    private RunEntries.SentEntry sent(String typed) {
         TestStep step = runs.find(run).test().current().orElseThrow();
-        return new RunEntries.Sent(
+        return new RunEntries.SentEntry(
                 UUID.randomUUID(), step, runs.find(run).test().nextAttempt(step), typed, OptionalInt.empty());
     }
 
@@ -143,9 +143,9 @@ class RecordsAreKeptTest {
         enter("0.3");
         ExecutorService two = Executors.newFixedThreadPool(2);
         try {
-            RunEntries.Sent one = sent("0.5");
-            RunEntries.Sent other =
-                    new RunEntries.Sent(UUID.randomUUID(), one.step(), one.attempt(), "0.6", OptionalInt.empty());
+            RunEntries.SentEntry one = sent("0.5");
+            RunEntries.SentEntry other =
+                    new RunEntries.SentEntry(UUID.randomUUID(), one.step(), one.attempt(), "0.6", OptionalInt.empty());
             List<Callable<RunEntries.EntryAnswer>> both =
                     List.of(() -> entries.enter(run, one, "bench"), () -> entries.enter(run, other, "lead"));
             int kept = 0;
@@ -182,7 +182,7 @@ class RecordsAreKeptTest {
     @Test
     void anEndedRunTakesNothingMore() {
         enter("b");
-        RunEntries.Sent late = sent("0.3");
+        RunEntries.SentEntry late = sent("0.3");
         assertThat(runs.end(run, "bench").ended().orElseThrow().outcome()).isEqualTo(RunOutcome.INCOMPLETE);
         assertThatThrownBy(() -> entries.enter(run, late, "bench"))
                 .hasMessage("This test was ended meanwhile. Nothing more can be entered in it.");

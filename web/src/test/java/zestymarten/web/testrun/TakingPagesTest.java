@@ -199,7 +199,7 @@ class TakingPagesTest {
             site.bean(RunEntries.class)
                     .enter(
                             run,
-                            new RunEntries.Sent(UUID.randomUUID(), step, attempt, shown, OptionalInt.of(0)),
+                            new RunEntries.SentEntry(UUID.randomUUID(), step, attempt, shown, OptionalInt.of(0)),
                             "bench");
         }
         List<RunFinding> found = runs.find(run).test().findings();
@@ -234,7 +234,7 @@ class TakingPagesTest {
                 site.bean(RunEntries.class)
                         .skip(
                                 run,
-                                new RunEntries.Sent(
+                                new RunEntries.SentEntry(
                                         UUID.randomUUID(),
                                         step,
                                         attempt,
@@ -252,7 +252,7 @@ class TakingPagesTest {
             site.bean(RunEntries.class)
                     .enter(
                             run,
-                            new RunEntries.Sent(UUID.randomUUID(), step, attempt, typed, OptionalInt.of(0)),
+                            new RunEntries.SentEntry(UUID.randomUUID(), step, attempt, typed, OptionalInt.of(0)),
                             "bench");
         }
         assertThat(runs.find(run).test().findings()).isEmpty();

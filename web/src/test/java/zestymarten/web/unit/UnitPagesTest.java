@@ -103,7 +103,7 @@ class UnitPagesTest {
                 site.bean(RunEntries.class)
                         .enter(
                                 run,
-                                new RunEntries.Sent(
+                                new RunEntries.SentEntry(
                                         UUID.randomUUID(),
                                         step,
                                         runs.find(run).test().nextAttempt(step),

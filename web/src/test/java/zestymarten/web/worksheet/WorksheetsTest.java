@@ -13,7 +13,7 @@ import zestymarten.core.testrun.StepState;
 import zestymarten.web.Site;
 import zestymarten.web.Workshop;
 import zestymarten.web.platform.NotFound;
-import zestymarten.web.platform.Refused;
+import zestymarten.web.platform.Refusal;
 
 /** Kept sheets: with a unit or without, opened as they were typed, never altered. */
 @ExtendWith(Workshop.class)
@@ -54,7 +54,7 @@ class WorksheetsTest {
     @Test
     void aUnitThatIsNotThereATitleThatIsNoneAndTooMuchAreRefused() {
         assertThatThrownBy(() -> sheets.keep(kept("Tails"), "PC-999", "bench"))
-                .isInstanceOf(Refused.class)
+                .isInstanceOf(Refusal.class)
                 .hasMessageContaining(
                         "“PC-999” is not accepted; expected the serial of a unit that has been on the bench. There is none"
                                 + " of that serial.");
@@ -62,7 +62,7 @@ class WorksheetsTest {
         SavedSheet much = new SavedSheet(
                 SavedSheet.SavedTool.COMPARISON, "Much", Map.of("leads", "x".repeat(60_001)), "", StepState.PASS);
         assertThatThrownBy(() -> sheets.keep(much, "", "bench"))
-                .isInstanceOf(Refused.class)
+                .isInstanceOf(Refusal.class)
                 .hasMessageContaining("That is too much to save");
     }
 

@@ -9,12 +9,12 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Metres;
 
 /** Forms as they are typed, and tables as they are given out. */
-class TypedTest {
+class TypedFormTest {
     private static final Message LENGTH = Metres.EXPECTED;
 
     @Test
     void figuresAreUnderstoodAsReadingsAre() {
-        Typed typed = new Typed(Map.of("a", " 2k2 ", "b", "0,5", "c", "", "d", "zero", "e", "0"));
+        TypedForm typed = new TypedForm(Map.of("a", " 2k2 ", "b", "0,5", "c", "", "d", "zero", "e", "0"));
         assertThat(typed.figure("a", LENGTH).orElseThrow()).isEqualTo(2200);
         assertThat(typed.figure("b", 7)).isEqualTo(0.5);
         assertThat(typed.figure("c", LENGTH)).isEmpty();
@@ -31,7 +31,7 @@ class TypedTest {
 
     @Test
     void temperaturesMayBeBelowZero() {
-        Typed typed = new Typed(Map.of("a", "-5", "b", "hot"));
+        TypedForm typed = new TypedForm(Map.of("a", "-5", "b", "hot"));
         assertThat(typed.celsius("a", 20)).isEqualTo(-5);
         assertThat(typed.celsius("missing", 20)).isEqualTo(20);
         assertThat(typed.celsius("b", 20)).isEqualTo(20);
@@ -42,7 +42,7 @@ class TypedTest {
 
     @Test
     void textsHaveNoSpaceAroundThem() {
-        Typed typed = new Typed(Map.of("name", "  Depot ring 2 ", "blank", "  "));
+        TypedForm typed = new TypedForm(Map.of("name", "  Depot ring 2 ", "blank", "  "));
         assertThat(typed.text("name")).isEqualTo("Depot ring 2");
         assertThat(typed.text("blank", "usual")).isEqualTo("usual");
         assertThat(typed.has("blank")).isFalse();

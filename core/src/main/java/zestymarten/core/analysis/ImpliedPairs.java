@@ -29,7 +29,7 @@ import zestymarten.core.judgement.Judgement.Contact;
  * that jumps, or that another one of the same points contradicts, implies nothing. Cost: linear in the observations to make;
  * a pair is looked up at once, the readings that it follows from are searched for when they are asked for.
  */
-public final class Implied {
+public final class ImpliedPairs {
     private static final int MAX_PIECES = 200;
 
     private final Design design;
@@ -51,7 +51,7 @@ public final class Implied {
         }
     }
 
-    private Implied(Design design, List<Observation> observations) {
+    private ImpliedPairs(Design design, List<Observation> observations) {
         this.design = design;
         SwitchState rest = design.assembly().states().get(0);
         List<Observation> steady = new RepeatedReadings(
@@ -83,7 +83,7 @@ public final class Implied {
         read = HashTreePSet.from(ends);
     }
 
-    private Implied(Implied earlier, Observation added) {
+    private ImpliedPairs(ImpliedPairs earlier, Observation added) {
         design = earlier.design;
         groups = earlier.groups;
         joinedAt = earlier.joinedAt;
@@ -98,13 +98,13 @@ public final class Implied {
      *
      * @param first apart as expected, and the first of its pair
      */
-    public Implied with(Observation first) {
-        return new Implied(this, first);
+    public ImpliedPairs with(Observation first) {
+        return new ImpliedPairs(this, first);
     }
 
     /** What follows from observations of a unit, those that later ones repeat included. */
-    public static Implied of(Design design, List<Observation> observations) {
-        return new Implied(design, observations);
+    public static ImpliedPairs of(Design design, List<Observation> observations) {
+        return new ImpliedPairs(design, observations);
     }
 
     private static boolean isApart(Observation each) {

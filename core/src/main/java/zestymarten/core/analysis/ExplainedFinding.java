@@ -12,14 +12,14 @@ import zestymarten.core.finding.Finding;
  * @param alternatives faults that could be in its place
  * @param functionsLost functions of the conductors concerned, in design order
  */
-public record Explained(
+public record ExplainedFinding(
         Finding finding,
         double probability,
         boolean certain,
         List<Integer> evidence,
         List<Finding> alternatives,
         List<String> functionsLost) {
-    public Explained {
+    public ExplainedFinding {
         evidence = List.copyOf(evidence);
         alternatives = List.copyOf(alternatives);
         functionsLost = List.copyOf(functionsLost);
@@ -29,12 +29,12 @@ public record Explained(
     }
 
     /** A finding that a single reading shows by itself. */
-    public static Explained shown(Finding finding, List<Integer> evidence, List<String> functionsLost) {
-        return new Explained(finding, 1, true, evidence, List.of(), functionsLost);
+    public static ExplainedFinding shown(Finding finding, List<Integer> evidence, List<String> functionsLost) {
+        return new ExplainedFinding(finding, 1, true, evidence, List.of(), functionsLost);
     }
 
     /** The same, shown by other observations. */
-    public Explained shownBy(List<Integer> others) {
-        return new Explained(finding, probability, certain, others, alternatives, functionsLost);
+    public ExplainedFinding shownBy(List<Integer> others) {
+        return new ExplainedFinding(finding, probability, certain, others, alternatives, functionsLost);
     }
 }

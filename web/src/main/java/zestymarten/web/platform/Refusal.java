@@ -7,7 +7,7 @@ import zestymarten.core.quantity.Message;
 import zestymarten.core.quantity.Problem;
 
 /** What a person or a file gave cannot be taken: every problem at once. Nothing was changed. Shown as 422. */
-public final class Refused extends RuntimeException {
+public final class Refusal extends RuntimeException {
     private static final long serialVersionUID = 1;
 
     /** As many are listed as somebody would read. */
@@ -15,7 +15,7 @@ public final class Refused extends RuntimeException {
 
     private final transient List<Problem> problems;
 
-    public Refused(List<Problem> problems) {
+    public Refusal(List<Problem> problems) {
         super(problems.stream()
                 .limit(MAX)
                 .map(each -> Words.say(each.message()))
@@ -32,7 +32,7 @@ public final class Refused extends RuntimeException {
         return List.copyOf(first);
     }
 
-    public Refused(String where, Message what) {
+    public Refusal(String where, Message what) {
         this(List.of(new Problem(where, what)));
     }
 

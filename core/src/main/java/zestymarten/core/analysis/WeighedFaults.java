@@ -11,9 +11,13 @@ import java.util.stream.IntStream;
  * @param misfits by observation
  * @param fitted the edges' resistance that comes nearest to the figures
  */
-record Weighed(
-        List<Effect> effects, Variation variation, double logPrior, List<Misfit> misfits, NetworkFit.Fitted fitted) {
-    Weighed {
+record WeighedFaults(
+        List<Effect> effects,
+        Variation variation,
+        double logPrior,
+        List<Misfit> misfits,
+        NetworkFit.FittedNetwork fitted) {
+    WeighedFaults {
         effects = List.copyOf(effects);
         misfits = List.copyOf(misfits);
     }

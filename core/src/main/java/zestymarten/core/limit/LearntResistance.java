@@ -11,25 +11,25 @@ import zestymarten.core.quantity.Ohms;
  * @param meanOhm their mean
  * @param spreadOhm their standard deviation
  */
-public record Learnt(int units, Ohms meanOhm, Ohms spreadOhm) {
+public record LearntResistance(int units, Ohms meanOhm, Ohms spreadOhm) {
     private static final int MIN = 3;
     private static final double SPREADS = 3;
     private static final double MIN_SHARE = 0.1;
 
-    public Learnt {
+    public LearntResistance {
         if (units < MIN) {
             throw new NotAccepted("learnt.limit_learnt_least", MIN, units);
         }
     }
 
     /** From the readings of good units, corrected for the leads. */
-    public static Learnt of(List<Ohms> readings) {
+    public static LearntResistance of(List<Ohms> readings) {
         double mean = readings.stream().mapToDouble(Ohms::value).average().orElse(0);
         double squares = readings.stream()
                 .mapToDouble(each -> (each.value() - mean) * (each.value() - mean))
                 .sum();
         double spread = readings.size() < 2 ? 0 : Math.sqrt(squares / (readings.size() - 1));
-        return new Learnt(readings.size(), Ohms.of(mean), Ohms.of(spread));
+        return new LearntResistance(readings.size(), Ohms.of(mean), Ohms.of(spread));
     }
 
     /** Three standard deviations above the mean, but at least a tenth above it. */

@@ -19,25 +19,25 @@ import zestymarten.core.assembly.WireList;
 import zestymarten.core.quantity.Trials;
 
 /** What follows from readings needs no reading, and what does not follow is never said to. */
-class ImpliedTest {
+class ImpliedPairsTest {
     private static final String FOUR = "wire,from,to\nW1,J1.1,J2.1\nW2,J1.2,J2.2\nW3,J1.3,J2.3\nW4,J1.4,J2.4\n";
     private static final int UNITS = Trials.of(60);
     private static final double THROUGH_OHM = 10_000;
 
-    private static List<Implied.ImpliedPair> implied(String... readings) {
+    private static List<ImpliedPairs.ImpliedPair> implied(String... readings) {
         Assembly cable = WireList.read(FOUR).assembly("Cable", AssemblyKind.CABLE, "", Map.of());
         List<AnalysisReading> all = TypedReadings.of(readings);
         return Analysis.of(Design.of(cable, 20), RandomUnit.CONDITIONS, all).implied();
     }
 
-    private static String said(Implied.ImpliedPair pair) {
+    private static String said(ImpliedPairs.ImpliedPair pair) {
         return pair.a() + (pair.joined() ? " joined " : " apart ") + pair.b() + " " + pair.from();
     }
 
     @Test
     void theSecondWireOfACrossingIsOpenByWhatWasReadOfTheFirst() {
         assertThat(implied("J1.3-J2.3=OL", "J1.3-J2.4=0.6", "J1.4-J2.3=0.6"))
-                .extracting(ImpliedTest::said)
+                .extracting(ImpliedPairsTest::said)
                 .containsExactlyInAnyOrder(
                         "J1.3 apart J1.4 [0, 2]", "J2.3 apart J2.4 [0, 1]", "J1.4 apart J2.4 [0, 1, 2]");
     }
@@ -45,7 +45,7 @@ class ImpliedTest {
     @Test
     void whatIsShortedToOneOfTwoShortedWiresIsShortedToBoth() {
         assertThat(implied("J1.1-J1.2=0.6", "J1.2-J1.3=0.6", "J1.2-FRAME=OL"))
-                .extracting(ImpliedTest::said)
+                .extracting(ImpliedPairsTest::said)
                 .containsExactlyInAnyOrder(
                         "J1.1 joined J1.3 [0, 1]", "J1.1 apart FRAME [0, 2]", "J1.3 apart FRAME [1, 2]");
     }
@@ -53,7 +53,7 @@ class ImpliedTest {
     @Test
     void theResistanceOfAWireIsNotShownByTheWayRound() {
         assertThat(implied("J1.1-J1.2=0.6", "J1.2-J2.1=0.6"))
-                .extracting(ImpliedTest::said)
+                .extracting(ImpliedPairsTest::said)
                 .isEmpty();
     }
 
@@ -67,7 +67,7 @@ class ImpliedTest {
     @Test
     void aLeakIsNeitherJoinedNorApart() {
         assertThat(implied("J1.1-J1.2=80k", "J1.2-J2.2=0.6", "J2.2-J1.3=OL"))
-                .extracting(ImpliedTest::said)
+                .extracting(ImpliedPairsTest::said)
                 .containsExactly("J1.2 apart J1.3 [1, 2]");
     }
 
@@ -83,7 +83,7 @@ class ImpliedTest {
             Collections.shuffle(some, random);
             List<AnalysisReading> made = some.subList(0, some.size() / 2);
             Analysis analysis = Analysis.of(Design.of(unit.assembly(), 20), RandomUnit.CONDITIONS, made);
-            for (Implied.ImpliedPair pair : analysis.implied()) {
+            for (ImpliedPairs.ImpliedPair pair : analysis.implied()) {
                 assertThat(reads(truth, pair) < THROUGH_OHM)
                         .as("unit %d %s: %s", i, unit.truth(), said(pair))
                         .isEqualTo(pair.joined());
@@ -97,7 +97,7 @@ class ImpliedTest {
     }
 
     /** By colouring: what is joined to the first terminal by the readings, and whether an open one leads from there. */
-    private static boolean follows(List<AnalysisReading> readings, Implied.ImpliedPair pair) {
+    private static boolean follows(List<AnalysisReading> readings, ImpliedPairs.ImpliedPair pair) {
         Set<Terminal> left = joinedTo(readings, pair.a());
         Set<Terminal> right = joinedTo(readings, pair.b());
         return pair.joined()
@@ -119,7 +119,7 @@ class ImpliedTest {
         return reached;
     }
 
-    private static double reads(List<AnalysisReading> truth, Implied.ImpliedPair pair) {
+    private static double reads(List<AnalysisReading> truth, ImpliedPairs.ImpliedPair pair) {
         AnalysisReading reading = truth.stream()
                 .filter(each -> Set.of(each.a(), each.b()).equals(Set.of(pair.a(), pair.b())))
                 .findFirst()

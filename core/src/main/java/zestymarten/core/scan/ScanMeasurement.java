@@ -10,8 +10,9 @@ import zestymarten.core.assembly.Terminal;
  * @param line its line in a file of the program
  * @param state of switches and relays, empty for the one at rest
  */
-public record Taken(int line, Set<Terminal> a, Set<Terminal> b, String state, ScanAction.MeasureContacts measure) {
-    public Taken {
+public record ScanMeasurement(
+        int line, Set<Terminal> a, Set<Terminal> b, String state, ScanAction.MeasureContacts measure) {
+    public ScanMeasurement {
         a = Set.copyOf(a);
         b = Set.copyOf(b);
     }

@@ -7,7 +7,7 @@ import zestymarten.core.quantity.Message;
  * What is linked at the origin while a reading is taken. In a ring the two conductors are cross-linked: the line of each end to
  * the other conductor of the other end. In a radial they are linked once.
  */
-public enum Linked {
+public enum EndLink {
     /** Both ends of every conductor apart. */
     APART(ConductorRole.LINE, ConductorRole.LINE),
     LINE_NEUTRAL(ConductorRole.LINE, ConductorRole.NEUTRAL),
@@ -24,13 +24,13 @@ public enum Linked {
     private final ConductorRole line;
     private final ConductorRole other;
 
-    Linked(ConductorRole line, ConductorRole other) {
+    EndLink(ConductorRole line, ConductorRole other) {
         this.line = line;
         this.other = other;
     }
 
     /** The line and another conductor at every end of the circuit. */
-    static Linked of(ConductorRole line, ConductorRole other) {
+    static EndLink of(ConductorRole line, ConductorRole other) {
         return Stream.of(values())
                 .filter(each -> each != APART && !each.isAtA() && each.line == line && each.other == other)
                 .findFirst()
@@ -55,8 +55,8 @@ public enum Linked {
     /** Such as {@code line to neutral}. */
     public Message words() {
         if (this == APART) {
-            return Message.of("linked.nothing");
+            return Message.of("end_link.nothing");
         }
-        return Message.of("linked.line", line.words(), other.words(), isAtA());
+        return Message.of("end_link.line", line.words(), other.words(), isAtA());
     }
 }

@@ -13,11 +13,11 @@ import zestymarten.core.quantity.Problem;
 import zestymarten.core.quantity.ReadingParser;
 
 /** The fields of a form as they were typed, and what was wrong with those that were asked for so far. */
-public final class Typed {
+public final class TypedForm {
     private final Map<String, String> fields;
     private final List<Problem> problems = new ArrayList<>();
 
-    public Typed(Map<String, String> fields) {
+    public TypedForm(Map<String, String> fields) {
         this.fields = Map.copyOf(fields);
     }
 
