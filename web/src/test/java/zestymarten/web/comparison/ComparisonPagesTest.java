@@ -42,7 +42,7 @@ class ComparisonPagesTest {
         assertThat(browser.text("main"))
                 .contains("They have 2.28", "The next one, 7 m long, should read 16.5", "above the line")
                 .contains("6 leads: the line holds");
-        assertThat(browser.count(".family-chart .good circle")).isEqualTo(5);
+        assertThat(browser.count(".family-chart .pass circle")).isEqualTo(5);
     }
 
     @Test
