@@ -128,7 +128,7 @@ class ArrangementsTest {
     }
 
     @Test
-    void aMeterThatWandersIsZeroedBeforeEachTightReading() {
+    void aMeterThatDriftsIsZeroedBeforeEachTightReading() {
         Bench bench = Bench.of(cable(), TestOptions.QUICK)
                 .with(new MeterProfile("old meter", 0.01, 0.1, 30, false, 20e6))
                 .type("b", "0.3", "0.6");

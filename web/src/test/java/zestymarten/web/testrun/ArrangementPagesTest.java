@@ -193,13 +193,13 @@ class ArrangementPagesTest {
     }
 
     @Test
-    void otherClipsAreZeroedAndAWanderingMeterEachTime() {
+    void otherClipsAreZeroedAndADriftingMeterEachTime() {
         hands.begin(wiring, "C-1", "input[name=quick]").press("b").type("0.30", "0.58");
         browser.keys("a").fill("#set", "long clips").keys(Keys.ENTER);
         browser.see(".sentence", "Still together: what do the leads read?");
         hands.type("0.90");
         assertThat(browser.text(".strip")).contains("with long clips, leads 0.9 Ω");
-        browser.click("[data-open='wanders-dialog']").click("#wanders-dialog .do");
+        browser.click("[data-open='drift-dialog']").click("#drift-dialog .do");
         browser.see(".sentence", "Black on J1.2, red on J2.2.");
         hands.type("1.17");
         browser.see(".sentence", "Black on J1.1, red on J1.2.");

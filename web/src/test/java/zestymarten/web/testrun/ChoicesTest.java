@@ -25,8 +25,8 @@ class ChoicesTest {
         "LOOKED,a scratch: old,a scratch: old",
         "LOCKED_OFF,works sometimes,works sometimes"
     })
-    void aWordIsEnteredAsItsCode(ManualAction action, String typed, String code) {
-        assertThat(ManualStepWords.entered(new TestStep.ManualStep(action, "J1"), typed))
+    void aWordIsEnteredAsItsCode(String action, String typed, String code) {
+        assertThat(ManualStepWords.entered(new TestStep.ManualStep(ManualAction.of(action), "J1"), typed))
                 .isEqualTo(code);
     }
 
