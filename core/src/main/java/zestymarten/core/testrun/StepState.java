@@ -1,6 +1,8 @@
 package zestymarten.core.testrun;
 
 import java.util.Arrays;
+import java.util.Map;
+import java.util.Optional;
 import zestymarten.core.judgement.Judgement.Verdict;
 
 /** How a step stands. Each has its own stroke and word on every screen. */
@@ -13,6 +15,10 @@ public enum StepState {
     SKIPPED("skipped"),
     /** Nobody has to read it: it follows from what was read. */
     IMPLIED("implied");
+
+    /** By which records of earlier versions know some. */
+    private static final Map<String, StepState> FORMER =
+            Map.of("good", PASS, "watch", MARGINAL, "fault", FAIL, "untested", NOT_TESTED);
 
     private final String code;
 
@@ -36,7 +42,7 @@ public enum StepState {
     }
 
     /**
-     * The state of a code.
+     * The state of a code, also of one by which a record of an earlier version knows it.
      *
      * @throws IllegalArgumentException if there is none
      */
@@ -44,6 +50,7 @@ public enum StepState {
         return Arrays.stream(values())
                 .filter(each -> each.code.equals(code))
                 .findFirst()
+                .or(() -> Optional.ofNullable(FORMER.get(code)))
                 .orElseThrow(() -> new IllegalArgumentException("No state: " + code));
     }
 }

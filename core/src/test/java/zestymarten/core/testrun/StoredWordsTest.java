@@ -49,6 +49,19 @@ class StoredWordsTest {
         assertThat(stage.code()).isEqualTo(stored);
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "good, PASS",
+        "watch, MARGINAL",
+        "fault, FAIL",
+        "untested, NOT_TESTED",
+        "doubtful, DOUBTFUL",
+        "pass, PASS"
+    })
+    void statesAreReadByEveryWordTheyEverHad(String code, StepState state) {
+        assertThat(StepState.of(code)).isEqualTo(state);
+    }
+
     @Test
     void aMarginalResultIsStoredAsItFirstWas() {
         assertThat(RunOutcome.MARGINAL.stored()).isEqualTo("WATCH");

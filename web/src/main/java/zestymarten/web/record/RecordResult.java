@@ -3,6 +3,7 @@ package zestymarten.web.record;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import zestymarten.core.testrun.StepState;
 
 /**
  * What the record of a test says was found. Kept when the test ends, so that it stays what it was whatever the rules become.
@@ -89,6 +90,10 @@ record RecordResult(
             boolean takenBack,
             String at,
             String by) {
+        ReadingLine {
+            state = StepState.of(state).code(); // a record of an earlier version has it by an earlier word
+        }
+
         /** Whether switches and moving parts stood as they usually do. */
         public boolean atRest() {
             return position.equals(AT_REST);

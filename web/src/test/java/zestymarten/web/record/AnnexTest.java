@@ -83,6 +83,12 @@ class AnnexTest {
     }
 
     @Test
+    void aReadingOfARecordOfAnEarlierVersionIsCalledAsToday() {
+        assertThat(line(1, "good", "pass", "0.3", false).state()).isEqualTo("pass");
+        assertThat(line(1, "fault", "fail", "9", false).state()).isEqualTo("fail");
+    }
+
+    @Test
     void aLongTestIsSummedUpAndEverythingThatIsNoPlainPassStandsThere() {
         ReadingDigest digest = record(20_000).digest();
         assertThat(digest.isWhole()).isFalse();
