@@ -47,10 +47,14 @@ public enum StepState {
      * @throws IllegalArgumentException if there is none
      */
     public static StepState of(String code) {
+        return known(code).orElseThrow(() -> new IllegalArgumentException("No state: " + code));
+    }
+
+    /** The same; empty if there is none. */
+    public static Optional<StepState> known(String code) {
         return Arrays.stream(values())
                 .filter(each -> each.code.equals(code))
                 .findFirst()
-                .or(() -> Optional.ofNullable(FORMER.get(code)))
-                .orElseThrow(() -> new IllegalArgumentException("No state: " + code));
+                .or(() -> Optional.ofNullable(FORMER.get(code)));
     }
 }

@@ -91,7 +91,8 @@ record RecordResult(
             String at,
             String by) {
         ReadingLine {
-            state = StepState.of(state).code(); // a record of an earlier version has it by an earlier word
+            // A record of an earlier version has it by an earlier word, and is shown whatever that is.
+            state = StepState.known(state).map(StepState::code).orElse(state);
         }
 
         /** Whether switches and moving parts stood as they usually do. */

@@ -86,6 +86,7 @@ class AnnexTest {
     void aReadingOfARecordOfAnEarlierVersionIsCalledAsToday() {
         assertThat(line(1, "good", "pass", "0.3", false).state()).isEqualTo("pass");
         assertThat(line(1, "fault", "fail", "9", false).state()).isEqualTo("fail");
+        assertThat(line(1, "a word of long ago", "fail", "9", false).state()).isEqualTo("a word of long ago");
     }
 
     @Test
