@@ -10,21 +10,16 @@ import org.apache.ibatis.type.JdbcType;
 import org.jspecify.annotations.Nullable;
 import zestymarten.core.testrun.StepState;
 
-/** Results of sheets by the words they were first saved with: a saved sheet is a record, and never written anew. */
+/**
+ * Results of sheets by the words they were first saved with, which {@link StepState} reads: a saved sheet is a record, and
+ * never written anew.
+ */
 public final class SheetResultHandler extends BaseTypeHandler<StepState> {
     private static final Map<StepState, String> STORED = Map.of(
             StepState.PASS, "good",
             StepState.MARGINAL, "watch",
             StepState.FAIL, "fault",
             StepState.NOT_TESTED, "untested");
-
-    private static StepState of(String stored) {
-        return STORED.entrySet().stream()
-                .filter(each -> each.getValue().equals(stored))
-                .map(Map.Entry::getKey)
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException("No result of a sheet: " + stored));
-    }
 
     @Override
     public void setNonNullParameter(PreparedStatement statement, int at, StepState result, @Nullable JdbcType type)
@@ -34,16 +29,16 @@ public final class SheetResultHandler extends BaseTypeHandler<StepState> {
 
     @Override
     public StepState getNullableResult(ResultSet row, String column) throws SQLException {
-        return of(row.getString(column));
+        return StepState.of(row.getString(column));
     }
 
     @Override
     public StepState getNullableResult(ResultSet row, int column) throws SQLException {
-        return of(row.getString(column));
+        return StepState.of(row.getString(column));
     }
 
     @Override
     public StepState getNullableResult(CallableStatement call, int column) throws SQLException {
-        return of(call.getString(column));
+        return StepState.of(call.getString(column));
     }
 }
